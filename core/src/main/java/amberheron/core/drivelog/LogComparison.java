@@ -1,0 +1,65 @@
+package amberheron.core.drivelog;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Controller against reader over a whole log.
+ *
+ * @param samples how many moments both were present
+ * @param duration from first to last, s
+ * @param bias mean of shown − true, λ
+ * @param spread standard deviation of shown − true, λ; 0 for a single sample
+ * @param worst the difference greatest in magnitude, λ
+ * @param worstAt when it happened, s
+ * @param trace the log thinned for drawing: of each stretch the samples with the least and the greatest difference, so
+ *        that a spike of one sample is never lost
+ */
+public record LogComparison(int samples, double duration, double bias, double spread, double worst, double worstAt,
+        List<Sample> trace) {
+    private static final int STRETCHES = 200;
+
+    /**
+     * Compares.
+     *
+     * @param log one sample or more, times rising
+     */
+    public static LogComparison of(List<Sample> log) {
+        if (log.isEmpty()) {
+            throw new IllegalArgumentException("log: found no row with both channels, expected one or more");
+        }
+        double mean = log.stream().mapToDouble(Sample::difference).average().orElseThrow();
+        double square = log.stream().mapToDouble(s -> (s.difference() - mean) * (s.difference() - mean)).sum();
+        Sample worst = log.getFirst();
+        for (Sample s : log) {
+            if (Math.abs(s.difference()) > Math.abs(worst.difference())) {
+                worst = s;
+            }
+        }
+        double spread = log.size() < 2 ? 0 : Math.sqrt(square / (log.size() - 1));
+        return new LogComparison(log.size(), log.getLast().time() - log.getFirst().time(), mean, spread,
+                worst.difference(), worst.time(), thinned(log));
+    }
+
+    private static List<Sample> thinned(List<Sample> log) {
+        if (log.size() <= 2 * STRETCHES) {
+            return List.copyOf(log);
+        }
+        List<Sample> trace = new ArrayList<>();
+        for (int i = 0; i < STRETCHES; i++) {
+            int from = (int) ((long) i * log.size() / STRETCHES);
+            int to = (int) ((long) (i + 1) * log.size() / STRETCHES);
+            int least = from;
+            int most = from;
+            for (int k = from; k < to; k++) {
+                least = log.get(k).difference() < log.get(least).difference() ? k : least;
+                most = log.get(k).difference() > log.get(most).difference() ? k : most;
+            }
+            trace.add(log.get(Math.min(least, most)));
+            if (least != most) {
+                trace.add(log.get(Math.max(least, most)));
+            }
+        }
+        return List.copyOf(trace);
+    }
+}

@@ -1,0 +1,61 @@
+package amberheron.core.drivelog;
+
+import static amberheron.core.finding.Finding.Relation.AT_MOST;
+
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Finding.Limit;
+import amberheron.core.finding.Source;
+import amberheron.core.finding.Verdict;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import java.util.List;
+import java.util.Locale;
+
+/** Judges a proving log. */
+public final class LogRules {
+    /** A single moment may be this many tolerances off before it needs looking at; readers lag in transients. */
+    private static final double TRANSIENT = 3;
+
+    private LogRules() {
+    }
+
+    /**
+     * Every check of the station.
+     *
+     * @param tolerance what the trade lets gauge and reader differ by, λ
+     * @param toleranceSource where that comes from
+     */
+    public static List<Finding> judge(LogComparison log, double tolerance, Source toleranceSource) {
+        boolean level = Math.abs(log.bias()) <= tolerance;
+        boolean calm = log.spread() <= tolerance;
+        boolean tame = Math.abs(log.worst()) <= TRANSIENT * tolerance;
+        return List.of(
+                new Finding("bias", "Bias, shown − true", level ? Verdict.PASS : Verdict.FAIL, difference(log.bias()),
+                        new Limit(AT_MOST, difference(tolerance)),
+                        level
+                                ? "Gauge and reader agree on the road."
+                                : log.bias() > 0
+                                        ? "The reader reads lean: the tuner would add fuel that is not wanted."
+                                        : "The reader reads rich: the tuner would take away fuel the engine needs.",
+                        log.bias(), String.format(Locale.ROOT, "mean of %d samples", log.samples()), toleranceSource),
+                new Finding("spread", "Spread", calm ? Verdict.PASS : Verdict.WARN, difference(log.spread()),
+                        new Limit(AT_MOST, difference(tolerance)),
+                        calm
+                                ? "Quiet: no noise or lag worth naming."
+                                : "Noise or lag: look at the ground and the filter.",
+                        null, String.format(Locale.ROOT, "standard deviation of %d samples", log.samples()),
+                        toleranceSource),
+                new Finding("worst", String.format(Locale.ROOT, "Worst, at %.1f s", log.worstAt()),
+                        tame ? Verdict.PASS : Verdict.WARN, difference(log.worst()),
+                        new Limit(AT_MOST, difference(TRANSIENT * tolerance)),
+                        tame
+                                ? "No moment stands out."
+                                : "One moment stands out: look at it in the plot before trusting the rest.",
+                        log.worst(), "largest magnitude of shown − true",
+                        Source.derived("three times the tolerance is our own choice: readers lag in transients")));
+    }
+
+    private static Measure difference(double lambda) {
+        return new Measure(lambda, Dimension.MIXTURE, 4);
+    }
+}

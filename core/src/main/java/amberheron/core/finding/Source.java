@@ -1,0 +1,60 @@
+package amberheron.core.finding;
+
+/**
+ * Where a limit or a formula comes from.
+ *
+ * @param kind how far it can be trusted
+ * @param citation the publication, or what the practice is; never empty
+ */
+public record Source(Kind kind, String citation) {
+    /** How a statement came to be known. */
+    public enum Kind {
+        /** A published standard, book or paper. */
+        PUBLISHED("published"),
+        /** The trade's habit. */
+        COMMON_PRACTICE("common practice, no published source"),
+        /** Remembered, not looked up. */
+        MEMORY("from memory"),
+        /** The sheet that came with the part. */
+        MAKERS_SHEET("the maker's sheet"),
+        /** Follows by arithmetic or a law of physics from the inputs shown. */
+        DERIVED("worked from the inputs shown");
+
+        private final String words;
+
+        Kind(String words) {
+            this.words = words;
+        }
+
+        /** The words shown beside a check. */
+        public String words() {
+            return words;
+        }
+    }
+
+    public Source {
+        if (citation.isBlank()) {
+            throw new IllegalArgumentException("a source needs a citation");
+        }
+    }
+
+    /** A published source. */
+    public static Source published(String citation) {
+        return new Source(Kind.PUBLISHED, citation);
+    }
+
+    /** Common practice with no published source. */
+    public static Source practice(String citation) {
+        return new Source(Kind.COMMON_PRACTICE, citation);
+    }
+
+    /** A value written down from memory. */
+    public static Source memory(String citation) {
+        return new Source(Kind.MEMORY, citation);
+    }
+
+    /** Worked out from the inputs by a stated rule. */
+    public static Source derived(String citation) {
+        return new Source(Kind.DERIVED, citation);
+    }
+}

@@ -1,0 +1,223 @@
+package amberheron.core.job;
+
+import amberheron.core.drivelog.LogRules;
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Verdict;
+import amberheron.core.freeair.AirRules;
+import amberheron.core.placement.PlaceRules;
+import amberheron.core.plan.Intake;
+import amberheron.core.plan.JobPlan;
+import amberheron.core.scaling.Diagnosis;
+import amberheron.core.scaling.Diagnostician;
+import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.Reader;
+import amberheron.core.scaling.ReaderSetting;
+import amberheron.core.scaling.ScaleReport;
+import amberheron.core.scaling.Scaling;
+import amberheron.core.scaling.SettingFinder;
+import amberheron.core.scaling.SignalChain;
+import amberheron.core.scaling.Tolerance;
+import amberheron.core.scaling.WireEffect;
+import amberheron.core.wiring.WireRules;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Everything that follows from a job: its plan, what every station found, the diagnosis, and the state of each link.
+ * Computed once from an unchanging job.
+ */
+public final class JobReview {
+    private final Job job;
+    private final JobPlan plan;
+    private final List<Finding> place;
+    private final List<Finding> wire;
+    private final List<Finding> air;
+    private final List<Finding> prove;
+    private final @Nullable ScaleReport scale;
+    private final @Nullable Diagnosis diagnosis;
+    private final Map<Station, LinkState> states = new EnumMap<>(Station.class);
+
+    /**
+     * Reviews a job.
+     *
+     * @param lawsKnown laws a reader's setting may have been copied from
+     * @param shownStep last digit of the reader's display, in its quantity; 0 when it shows every digit
+     */
+    public JobReview(Job job, List<OutputLaw> lawsKnown, double shownStep) {
+        this.job = job;
+        this.plan = JobPlan.of(job.intake());
+        this.place = job.chosenPlace().map(c -> PlaceRules.judge(job.intake().exhaust(), c)).orElse(List.of());
+        this.wire = WireRules.judge(job.wiring(), lambdaPerVolt(job.law()), Tolerance.LAMBDA);
+        OutputLaw law = job.law();
+        this.air = AirRules.judge(job.air(), law == null ? null : law.leanest(), Tolerance.LAMBDA);
+        Job.Proving proving = job.proving();
+        this.prove = proving == null
+                ? List.of()
+                : LogRules.judge(proving.result(), Tolerance.LAMBDA, Tolerance.SOURCE);
+        Reader reader = job.reader();
+        if (law == null || reader == null) {
+            this.scale = null;
+            this.diagnosis = null;
+        } else {
+            this.scale = Scaling.report(law, reader, groundShift()).orElse(null);
+            this.diagnosis = job.points().isEmpty() || SettingFinder.find(law, reader).isEmpty()
+                    ? null
+                    : Diagnostician.diagnose(law, reader, job.points(),
+                            new Diagnostician.Surroundings(lawsKnown, job.stoich(), shownStep, 0));
+        }
+        judgeLinks();
+    }
+
+    private static @Nullable Double lambdaPerVolt(@Nullable OutputLaw law) {
+        return law == null
+                ? null
+                : (law.lambdaAt(law.highestVolts()) - law.lambdaAt(law.lowestVolts()))
+                        / (law.highestVolts() - law.lowestVolts());
+    }
+
+    /** The shift the wiring is expected to cause, V; 0 while it is not known. */
+    private double groundShift() {
+        return WireRules.shift(job.wiring().ground()).orElse(0.0);
+    }
+
+    private void judgeLinks() {
+        Intake.Condition condition = job.intake().condition();
+        if (condition == Intake.Condition.LEAKS || condition == Intake.Condition.ROTTEN) {
+            states.put(Station.PLAN, LinkState.OUT_OF_TOLERANCE);
+        } else if (job.intake().missing().isEmpty()) {
+            states.put(Station.PLAN, LinkState.PROVEN);
+        } else {
+            states.put(Station.PLAN, job.intake().vehicle().isBlank() ? LinkState.OPEN : LinkState.BEGUN);
+        }
+        states.put(Station.PLACE,
+                place.isEmpty() && !job.candidates().isEmpty() ? LinkState.BEGUN : stateOf(place));
+        states.put(Station.WIRE, stateOf(wire));
+        states.put(Station.AIR, stateOf(air));
+        states.put(Station.SCALE, scaleState());
+        states.put(Station.PROVE, stateOf(prove));
+        boolean proven = states.values().stream().allMatch(s -> s == LinkState.PROVEN);
+        boolean dated = job.handOver().date() != null;
+        states.put(Station.HAND_OVER,
+                dated
+                        ? proven ? LinkState.PROVEN : LinkState.BEGUN
+                        : job.handOver().notDone().isBlank() ? LinkState.OPEN : LinkState.BEGUN);
+    }
+
+    /** A missing figure never becomes a pass; a warning is recorded but does not break the link. */
+    private static LinkState stateOf(List<Finding> findings) {
+        if (findings.stream().anyMatch(f -> f.verdict() == Verdict.FAIL)) {
+            return LinkState.OUT_OF_TOLERANCE;
+        }
+        if (findings.stream().allMatch(f -> f.verdict() == Verdict.UNKNOWN)) {
+            return LinkState.OPEN;
+        }
+        return findings.stream().anyMatch(f -> f.verdict() == Verdict.UNKNOWN) ? LinkState.BEGUN : LinkState.PROVEN;
+    }
+
+    private LinkState scaleState() {
+        if (job.law() == null && job.reader() == null) {
+            return LinkState.OPEN;
+        }
+        if (diagnosis == null) {
+            return LinkState.BEGUN;
+        }
+        if (!diagnosis.withinTolerance()) {
+            return LinkState.OUT_OF_TOLERANCE;
+        }
+        // One agreeing point proves nothing about the slope.
+        return job.points().size() > 1 ? LinkState.PROVEN : LinkState.BEGUN;
+    }
+
+    /** The job reviewed. */
+    public Job job() {
+        return job;
+    }
+
+    /** The ordered steps. */
+    public JobPlan plan() {
+        return plan;
+    }
+
+    /** How a link stands. */
+    public LinkState state(Station station) {
+        return java.util.Objects.requireNonNull(states.get(station));
+    }
+
+    /** What was found at a station; empty for stations that have no such checks or nothing to check yet. */
+    public List<Finding> findings(Station station) {
+        return switch (station) {
+            case PLACE -> place;
+            case WIRE -> wire;
+            case AIR -> air;
+            case PROVE -> prove;
+            case PLAN, SCALE, HAND_OVER -> List.of();
+        };
+    }
+
+    /** What to type and how far off it is; empty until law and reader are known and share volts. */
+    public Optional<ScaleReport> scale() {
+        return Optional.ofNullable(scale);
+    }
+
+    /** What the check points say; empty until there are any. */
+    public Optional<Diagnosis> diagnosis() {
+        return Optional.ofNullable(diagnosis);
+    }
+
+    /** Where the knowledge of the chain comes from. */
+    public enum Basis {
+        /** The check points and the likeliest cause. */
+        MEASURED("as the check points say"),
+        /** The shift worked out from the wiring. */
+        WIRING("as the wiring predicts"),
+        /** Law and setting alone. */
+        SETTING("as set, nothing checked yet");
+
+        private final String words;
+
+        Basis(String words) {
+            this.words = words;
+        }
+
+        /** The words on screen. */
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * The chain as it is now believed to be.
+     *
+     * @param chain law, wire, reader and setting; the wire is the estimate where nothing was measured
+     * @param basis what that belief rests on
+     * @param reading what the reader shows for a mixture, in its own quantity
+     */
+    public record ChainNow(SignalChain chain, Basis basis, java.util.function.DoubleUnaryOperator reading) {
+        /** What the reader shows, as lambda. */
+        public double shownLambda(double lambda) {
+            return chain.reader().scale().toLambda(reading.applyAsDouble(lambda));
+        }
+    }
+
+    /** The chain as the job knows it; empty until law and reader are known. */
+    public Optional<ChainNow> chain() {
+        OutputLaw law = job.law();
+        Reader reader = job.reader();
+        if (law == null || reader == null || scale == null) {
+            return Optional.empty();
+        }
+        ReaderSetting setting = scale.setting();
+        if (diagnosis != null && !diagnosis.withinTolerance()) {
+            Diagnosis.ReadingModel model = diagnosis.best().reading();
+            SignalChain chain = new SignalChain(law, WireEffect.NONE, reader, setting);
+            return Optional.of(new ChainNow(chain, Basis.MEASURED, l -> model.shown(law.voltsAt(l), l)));
+        }
+        boolean measured = diagnosis != null;
+        SignalChain chain = new SignalChain(law, WireEffect.shift(measured ? 0 : groundShift()), reader, setting);
+        Basis basis = measured ? Basis.MEASURED : groundShift() == 0 ? Basis.SETTING : Basis.WIRING;
+        return Optional.of(new ChainNow(chain, basis, chain::shown));
+    }
+}

@@ -1,0 +1,48 @@
+package amberheron.core.mixture;
+
+/** What is in the pipe: oxygen of lean exhaust, false air, and pressure at the sensor. */
+public final class ExhaustGas {
+    private static final double NITROGEN_PER_OXYGEN = 3.773;
+
+    private ExhaustGas() {
+    }
+
+    /**
+     * Oxygen in wet lean exhaust after complete combustion of CH_y, as a mole fraction. Heywood, ch. 4.
+     *
+     * @param lambda 1 or more
+     * @param hydrogenPerCarbon y, 0 to 4
+     */
+    public static double oxygen(double lambda, double hydrogenPerCarbon) {
+        if (!(lambda >= 1)) {
+            throw new IllegalArgumentException("lambda %s, expected 1 or more: rich exhaust has no free oxygen here"
+                    .formatted(lambda));
+        }
+        double need = 1 + hydrogenPerCarbon / 4;
+        double spare = (lambda - 1) * need;
+        return spare / (1 + hydrogenPerCarbon / 2 + NITROGEN_PER_OXYGEN * lambda * need + spare);
+    }
+
+    /**
+     * The lambda a sensor sees when air leaks in before it.
+     *
+     * @param lambda true mixture
+     * @param leak mass of leaked air per mass of exhaust, 0 to 1
+     * @param stoich the fuel's stoichiometric ratio
+     */
+    public static double withFalseAir(double lambda, double leak, double stoich) {
+        return lambda + leak * (1 + lambda * stoich) / stoich;
+    }
+
+    /**
+     * Pump current at a pressure over that at the pressure of calibration: Ip(p)/Ip(p0) = (p/(k+p))·((k+p0)/p0).
+     * For saying how wrong a place is, never for correcting a reading.
+     *
+     * @param pressure absolute pressure at the sensor, bar
+     * @param reference absolute pressure at calibration, bar
+     * @param k the sensor's constant, bar; 0.35 to 0.45, from memory
+     */
+    public static double pumpCurrentRatio(double pressure, double reference, double k) {
+        return pressure / (k + pressure) * ((k + reference) / reference);
+    }
+}

@@ -1,0 +1,18 @@
+package amberheron.core.mixture;
+
+import amberheron.core.finding.Source;
+
+/**
+ * A fuel as the catalogue knows it.
+ *
+ * @param id catalogue id
+ * @param name what the pump or the trade calls it
+ * @param stoich stoichiometric air-fuel ratio by mass
+ * @param source where that ratio comes from
+ */
+public record Fuel(String id, String name, double stoich, Source source) {
+    /** The AFR scale of this fuel. */
+    public MixtureScale scale() {
+        return MixtureScale.afr(stoich);
+    }
+}

@@ -1,0 +1,37 @@
+package amberheron.core.scaling;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One comparison of gauge and reader.
+ *
+ * @param volts measured at the controller's output, V; null when only the gauge was read
+ * @param truth what the controller itself shows, in the law's quantity; null when only volts were measured
+ * @param shown what the reader shows, in the reader's quantity
+ * @param note free words; may be empty
+ */
+public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double shown, String note) {
+    public CheckPoint {
+        if (volts == null && truth == null) {
+            throw new IllegalArgumentException("a check point needs volts or true, found neither");
+        }
+    }
+
+    /** The true mixture, lambda: the gauge's where it was read, else what the volts mean. */
+    public double trueLambda(OutputLaw law) {
+        if (truth != null) {
+            return law.scale().toLambda(truth);
+        }
+        return volts == null ? Double.NaN : law.lambdaAt(volts);
+    }
+
+    /** Volts at the output: measured, else what the law gives. */
+    public double outputVolts(OutputLaw law) {
+        return volts != null ? volts : law.voltsAt(trueLambda(law));
+    }
+
+    /** Shown − true, λ. */
+    public double error(OutputLaw law, Reader reader) {
+        return reader.scale().toLambda(shown) - trueLambda(law);
+    }
+}

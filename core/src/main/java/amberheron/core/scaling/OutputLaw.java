@@ -1,0 +1,189 @@
+package amberheron.core.scaling;
+
+import amberheron.core.finding.Source;
+import amberheron.core.mixture.MixtureScale;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * A controller's analog output law: which volts mean which mixture. The output cannot leave its rails, so a mixture
+ * beyond them comes out as the rail.
+ */
+public final class OutputLaw {
+    /** How the points are joined. */
+    public enum Kind {
+        /** Two points on a line that goes on to the rails. */
+        LINEAR,
+        /** Two or more points, straight between, held outside. */
+        TABLE
+    }
+
+    /** One point of the law: volts, and the mixture in the law's own quantity. */
+    public record Point(double volts, double value) {
+    }
+
+    private final String id;
+    private final String name;
+    private final Kind kind;
+    private final MixtureScale scale;
+    private final List<Point> points;
+    private final double minVolts;
+    private final double maxVolts;
+    private final Source source;
+    private final Polyline valueOfVolts;
+    private final Polyline voltsOfValue;
+
+    /**
+     * A law.
+     *
+     * @param id catalogue id
+     * @param name what the catalogue calls it
+     * @param points two for a line, two or more for a table, volts all different, values strictly rising or falling
+     * @param minVolts lower rail, V
+     * @param maxVolts upper rail, V
+     * @throws IllegalArgumentException when the points do not make a law that can be read backwards
+     */
+    public OutputLaw(String id, String name, Kind kind, MixtureScale scale, List<Point> points, double minVolts,
+            double maxVolts, Source source) {
+        if (kind == Kind.LINEAR && points.size() != 2) {
+            throw new IllegalArgumentException(
+                    "points: found %d, expected 2 for a linear law".formatted(points.size()));
+        }
+        if (points.size() < 2) {
+            throw new IllegalArgumentException("points: found %d, expected 2 or more".formatted(points.size()));
+        }
+        if (!(minVolts < maxVolts)) {
+            throw new IllegalArgumentException(
+                    "volts: min %s is not below max %s, expected min < max".formatted(minVolts, maxVolts));
+        }
+        List<Point> sorted = new ArrayList<>(points);
+        sorted.sort(Comparator.comparingDouble(Point::volts));
+        requireMonotone(sorted);
+        this.id = id;
+        this.name = name;
+        this.kind = kind;
+        this.scale = scale;
+        this.points = List.copyOf(sorted);
+        this.minVolts = minVolts;
+        this.maxVolts = maxVolts;
+        this.source = source;
+        this.valueOfVolts = new Polyline(sorted.stream().mapToDouble(Point::volts).toArray(),
+                sorted.stream().mapToDouble(Point::value).toArray(), kind == Kind.TABLE);
+        this.voltsOfValue = valueOfVolts.inverse();
+        if (!(lowestVolts() < highestVolts())) {
+            throw new IllegalArgumentException("points: none between %s V and %s V, expected points within the rails"
+                    .formatted(minVolts, maxVolts));
+        }
+    }
+
+    private static void requireMonotone(List<Point> sorted) {
+        double direction = Math.signum(sorted.getLast().value() - sorted.getFirst().value());
+        for (int i = 1; i < sorted.size(); i++) {
+            Point a = sorted.get(i - 1);
+            Point b = sorted.get(i);
+            if (!Double.isFinite(a.volts() + b.volts() + a.value() + b.value())) {
+                throw new IllegalArgumentException("points: found a value that is not a finite number");
+            }
+            if (!(b.volts() > a.volts())) {
+                throw new IllegalArgumentException(
+                        "points: %s V stands twice, expected different volts".formatted(b.volts()));
+            }
+            if (direction == 0 || Math.signum(b.value() - a.value()) != direction) {
+                throw new IllegalArgumentException(
+                        "points: values %s at %s V and %s at %s V, expected values that only rise or only fall"
+                                .formatted(a.value(), a.volts(), b.value(), b.volts()));
+            }
+        }
+    }
+
+    public String id() {
+        return id;
+    }
+
+    public String name() {
+        return name;
+    }
+
+    public Kind kind() {
+        return kind;
+    }
+
+    public MixtureScale scale() {
+        return scale;
+    }
+
+    /** The points, volts rising. */
+    public List<Point> points() {
+        return points;
+    }
+
+    public double minVolts() {
+        return minVolts;
+    }
+
+    public double maxVolts() {
+        return maxVolts;
+    }
+
+    public Source source() {
+        return source;
+    }
+
+    /** The mixture, as lambda, that these volts mean; volts beyond the rails are read as if the law went on. */
+    public double lambdaAt(double volts) {
+        return scale.toLambda(valueOfVolts.at(volts));
+    }
+
+    /** The volts the controller puts out for a mixture, within its rails. */
+    public double voltsAt(double lambda) {
+        return Math.clamp(voltsOfValue.at(scale.fromLambda(lambda)), minVolts, maxVolts);
+    }
+
+    /** The lowest volts at which the law still tells mixtures apart, V. */
+    public double lowestVolts() {
+        return kind == Kind.TABLE ? Math.max(minVolts, points.getFirst().volts()) : minVolts;
+    }
+
+    /** The highest volts at which the law still tells mixtures apart, V. */
+    public double highestVolts() {
+        return kind == Kind.TABLE ? Math.min(maxVolts, points.getLast().volts()) : maxVolts;
+    }
+
+    /** The richest mixture the law reaches, lambda. */
+    public double richest() {
+        return Math.min(lambdaAt(lowestVolts()), lambdaAt(highestVolts()));
+    }
+
+    /** The leanest mixture the law reaches, lambda. */
+    public double leanest() {
+        return Math.max(lambdaAt(lowestVolts()), lambdaAt(highestVolts()));
+    }
+
+    /** The volts where the law bends or ends, rising. */
+    double[] breakpoints() {
+        List<Double> volts = new ArrayList<>();
+        volts.add(lowestVolts());
+        if (kind == Kind.TABLE) {
+            points.stream().map(Point::volts).filter(v -> v > lowestVolts() && v < highestVolts()).forEach(volts::add);
+        }
+        volts.add(highestVolts());
+        return volts.stream().mapToDouble(Double::doubleValue).toArray();
+    }
+
+    /**
+     * The law as it looks at the far end of a wire that turns v into gain·v + shift.
+     *
+     * @param gain more than 0
+     * @param shift V
+     */
+    public OutputLaw seenThrough(double gain, double shift) {
+        List<Point> moved = points.stream().map(p -> new Point(gain * p.volts() + shift, p.value())).toList();
+        return new OutputLaw(id, name, kind, scale, moved, gain * minVolts + shift, gain * maxVolts + shift, source);
+    }
+
+    @Override
+    public String toString() {
+        return "OutputLaw[%s %s %s %s, %s V to %s V]".formatted(id, kind, scale, points, minVolts, maxVolts);
+    }
+}

@@ -1,0 +1,58 @@
+package amberheron.core.scaling;
+
+import amberheron.core.finding.Source;
+import amberheron.core.mixture.MixtureScale;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What reads the controller's volts: a logger, an ECU, a gauge with an input of its own.
+ *
+ * @param id catalogue id
+ * @param name what the catalogue calls it
+ * @param form how it wants to be told the law
+ * @param scale the quantity it shows
+ * @param decimals digits after the point that it accepts, 0 to 9
+ * @param input its analog input
+ * @param maxRows rows its table takes, 2 or more; null when there is no bound
+ * @param setting what it has been told; null when it is to be told the right thing
+ * @param source where this description comes from
+ */
+public record Reader(String id, String name, Form form, MixtureScale scale, int decimals, ReaderInput input,
+        @Nullable Integer maxRows, @Nullable ReaderSetting setting, Source source) {
+    /** The forms readers take a law in. */
+    public enum Form {
+        SLOPE_OFFSET("slope-offset", "slope and offset"), TWO_POINT("two-point", "two points"), EXPRESSION("expression",
+                "an equation in v"), TABLE("table", "a table");
+
+        private final String id;
+        private final String words;
+
+        Form(String id, String words) {
+            this.id = id;
+            this.words = words;
+        }
+
+        /** The name used in files. */
+        public String id() {
+            return id;
+        }
+
+        /** What an installer calls it. */
+        public String words() {
+            return words;
+        }
+    }
+
+    public Reader {
+        if (decimals < 0 || decimals > 9) {
+            throw new IllegalArgumentException("decimals: found %d, expected 0 to 9".formatted(decimals));
+        }
+        if (maxRows != null && maxRows < 2) {
+            throw new IllegalArgumentException("maxRows: found %d, expected 2 or more".formatted(maxRows));
+        }
+    }
+
+    public Reader withSetting(@Nullable ReaderSetting value) {
+        return new Reader(id, name, form, scale, decimals, input, maxRows, value, source);
+    }
+}

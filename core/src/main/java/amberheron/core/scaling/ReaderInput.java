@@ -1,0 +1,54 @@
+package amberheron.core.scaling;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The reader's analog input.
+ *
+ * @param minVolts bottom of its range, V
+ * @param maxVolts top of its range, V
+ * @param bits of its converter, 2 to 24; null when it does not quantise
+ */
+public record ReaderInput(double minVolts, double maxVolts, @Nullable Integer bits) {
+    public ReaderInput {
+        if (!(minVolts < maxVolts) || !Double.isFinite(maxVolts - minVolts)) {
+            throw new IllegalArgumentException(
+                    "input: minVolts %s is not below maxVolts %s, expected minVolts < maxVolts"
+                            .formatted(minVolts, maxVolts));
+        }
+        if (bits != null && (bits < 2 || bits > 24)) {
+            throw new IllegalArgumentException("input.bits: found %d, expected 2 to 24".formatted(bits));
+        }
+    }
+
+    /** The step of the converter: span/(2^N − 1), V; 0 when it does not quantise. */
+    public double step() {
+        return bits == null ? 0 : (maxVolts - minVolts) / topCount();
+    }
+
+    /** The highest count; 0 when it does not quantise. */
+    public long topCount() {
+        return bits == null ? 0 : (1L << bits) - 1;
+    }
+
+    /** The count for volts at the pin, or null when it does not quantise. */
+    public @Nullable Long counts(double volts) {
+        return bits == null ? null : Math.round((clipped(volts) - minVolts) / step());
+    }
+
+    /** The volts a count stands for. */
+    public double volts(long counts) {
+        return minVolts + counts * step();
+    }
+
+    /** The volts the reader works with: held to its range and rounded to its step. */
+    public double sensed(double volts) {
+        Long counts = counts(volts);
+        return counts == null ? clipped(volts) : volts(counts);
+    }
+
+    /** Volts held to the range, not rounded. */
+    public double clipped(double volts) {
+        return Math.clamp(volts, minVolts, maxVolts);
+    }
+}

@@ -1,0 +1,33 @@
+package amberheron.core.scaling;
+
+/**
+ * What the way from output to pin does to the volts: v at the output becomes gain·v + shift, never above a ceiling.
+ *
+ * @param gain more than 0
+ * @param shift V
+ * @param ceiling V; infinite when nothing clips
+ */
+public record WireEffect(double gain, double shift, double ceiling) {
+    /** A wire that does what it should. */
+    public static final WireEffect NONE = linear(1, 0);
+
+    /** A constant shift, V. */
+    public static WireEffect shift(double volts) {
+        return linear(1, volts);
+    }
+
+    /** A gain and a shift, nothing clipped. */
+    public static WireEffect linear(double gain, double shift) {
+        return new WireEffect(gain, shift, Double.POSITIVE_INFINITY);
+    }
+
+    /** Volts at the reader's pin. */
+    public double atPin(double output) {
+        return Math.min(ceiling, gain * output + shift);
+    }
+
+    /** Volts at the output for volts at the pin. */
+    double before(double pin) {
+        return (pin - shift) / gain;
+    }
+}

@@ -1,0 +1,12 @@
+package amberheron.core.units;
+
+/**
+ * A value with what it measures and how finely it is worth showing. The number of decimals is meant in the
+ * dimension's customary unit (millimetres, degrees, volts…), not in SI.
+ */
+public record Measure(double si, Dimension dimension, int decimals) {
+    /** A measure in the given unit. */
+    public static Measure of(double value, Unit unit, int decimals) {
+        return new Measure(unit.toSi(value), unit.dimension(), decimals);
+    }
+}
