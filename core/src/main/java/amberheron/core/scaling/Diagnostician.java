@@ -180,7 +180,7 @@ public final class Diagnostician {
 
     private List<Hypothesis> settingMistakes(double[] volts) {
         List<Hypothesis> all = new ArrayList<>();
-        TreeSet<Double> mirrors = new TreeSet<>(Comparator.comparing(sum -> Math.round(sum * 1000)));
+        TreeSet<Double> mirrors = new TreeSet<>(Comparator.comparingLong(sum -> Math.round(sum * 1000)));
         mirrors.add(law.points().getFirst().volts() + law.points().getLast().volts());
         mirrors.add(law.lowestVolts() + law.highestVolts());
         if (right instanceof ReaderSetting.TwoPoint t) {

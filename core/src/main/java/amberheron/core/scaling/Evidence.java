@@ -36,7 +36,8 @@ final class Evidence {
         this.sigma = sigma.clone();
     }
 
-    /** A fitted hypothesis. */
+    /** A fitted hypothesis; never compared. */
+    @SuppressWarnings("ArrayRecordComponent")
     record Fit(Hypothesis hypothesis, double[] values, double chiSquare, double logEvidence) {
     }
 

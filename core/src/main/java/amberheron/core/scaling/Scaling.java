@@ -5,6 +5,7 @@ import amberheron.core.scaling.ScaleReport.Row;
 import amberheron.core.scaling.ScaleReport.Worst;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.NavigableSet;
 import java.util.Optional;
 import java.util.TreeSet;
 
@@ -77,12 +78,12 @@ public final class Scaling {
     }
 
     /** Output volts at which the error can be greatest. */
-    private static TreeSet<Double> telling(SignalChain chain) {
+    private static NavigableSet<Double> telling(SignalChain chain) {
         OutputLaw law = chain.law();
         double low = law.lowestVolts();
         double high = law.highestVolts();
         ReaderInput input = chain.reader().input();
-        TreeSet<Double> volts = new TreeSet<>();
+        NavigableSet<Double> volts = new TreeSet<>();
         for (double v : law.breakpoints()) {
             volts.add(v);
         }

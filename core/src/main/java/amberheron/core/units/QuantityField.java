@@ -19,7 +19,9 @@ import java.util.regex.Pattern;
 public record QuantityField(String name, Dimension dimension, Unit unit, double min, double max) {
     private static final Pattern NUMBER = Pattern
             .compile(
-                    "([-+−–])?\\s*(?:(\\d+)\\s+)?(?:(\\d+)\\s*/\\s*(\\d+)|(\\d*[.,]?\\d+(?:[eE][-+]?\\d+)?|\\d+[.,]))\\s*(.*)");
+                    "([-+−–])?\\s*(?:(?:(\\d+)\\s+)?(\\d+)\\s*/\\s*(\\d+)|(\\d*[.,]?\\d+(?:[eE][-+]?\\d+)?|\\d+[.,]))\\s*(.*)");
+    /** 1,500 is one and a half to some and fifteen hundred to others. */
+    private static final Pattern AMBIGUOUS = Pattern.compile("[-+−–]?\\s*[1-9]\\d{0,2},\\d{3}(?!\\d).*");
     private static final Pattern CLOCK = Pattern.compile("(\\d{1,2}):(\\d{2})");
     /** Longer than any honest entry; keeps a pasted file from being parsed. */
     private static final int MOST_CHARACTERS = 60;
@@ -55,6 +57,10 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
         Matcher clock = CLOCK.matcher(typed);
         if (dimension == Dimension.ANGLE && clock.matches()) {
             return clockAngle(typed, Integer.parseInt(clock.group(1)), Integer.parseInt(clock.group(2)));
+        }
+        if (AMBIGUOUS.matcher(typed).matches()) {
+            return new Parsed.Bad("%s: found “%s”, which can be read two ways; write %s or %s".formatted(name, typed,
+                    typed.replaceFirst(",", ""), typed.replaceFirst(",", ".")));
         }
         Matcher m = NUMBER.matcher(typed);
         if (!m.matches()) {
@@ -104,7 +110,7 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
     }
 
     private Parsed inRange(String typed, double si) {
-        double slack = 1e-9 * Math.max(1, Math.abs(si));
+        double slack = 1e-9 * Math.max(Math.abs(min), Math.abs(max));
         if (!(si >= min - slack && si <= max + slack)) {
             return new Parsed.Bad("%s: found “%s”, expected between %s and %s".formatted(name, typed, limit(min),
                     limit(max)));

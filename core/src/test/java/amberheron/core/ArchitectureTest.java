@@ -1,0 +1,26 @@
+package amberheron.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+@AnalyzeClasses(packages = "amberheron.core", importOptions = DoNotIncludeTests.class)
+class ArchitectureTest {
+    @ArchTest
+    static final ArchRule CORE_COMPUTES_AND_NOTHING_ELSE = noClasses().should().dependOnClassesThat()
+            .resideInAnyPackage("javafx..", "java.awt..", "java.io..", "java.nio.file..", "java.sql..", "java.net..",
+                    "java.util.concurrent..", "amberheron.io..", "amberheron.bench..", "amberheron.app..");
+
+    @ArchTest
+    static final ArchRule CORE_READS_NO_CLOCK = noClasses().should().callMethod(System.class, "currentTimeMillis")
+            .orShould().callMethod(System.class, "nanoTime").orShould().callMethod(java.time.LocalDate.class, "now")
+            .orShould().callMethod(java.time.Instant.class, "now");
+
+    @ArchTest
+    static final ArchRule PACKAGES_DO_NOT_GO_ROUND_IN_CIRCLES = slices().matching("amberheron.core.(*)..").should()
+            .beFreeOfCycles();
+}

@@ -1,0 +1,58 @@
+package amberheron.core.drivelog;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Verdict;
+import amberheron.core.scaling.Tolerance;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class LogTest {
+    private static List<Sample> log(int count, double bias) {
+        List<Sample> log = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            double lambda = 1 + 0.1 * Math.sin(i / 50.0);
+            log.add(new Sample(i * 0.1, lambda, lambda + bias + (i % 2 == 0 ? 0.002 : -0.002)));
+        }
+        return log;
+    }
+
+    @Test
+    void biasSpreadAndWorst() {
+        LogComparison result = LogComparison
+                .of(List.of(new Sample(0, 1, 1.01), new Sample(1, 1, 1.03), new Sample(4, 1, 0.99)));
+        assertThat(result.samples()).isEqualTo(3);
+        assertThat(result.duration()).isEqualTo(4);
+        assertThat(result.bias()).isCloseTo(0.01, within(1e-12));
+        assertThat(result.spread()).isCloseTo(0.02, within(1e-12));
+        assertThat(result.worst()).isCloseTo(0.03, within(1e-12));
+        assertThat(result.worstAt()).isEqualTo(1);
+    }
+
+    @Test
+    void aSpikeOfOneSampleSurvivesThinning() {
+        List<Sample> log = log(100_000, 0);
+        log.set(54_321, new Sample(5432.1, 1, 0.7));
+        LogComparison result = LogComparison.of(log);
+        assertThat(result.trace()).hasSizeLessThanOrEqualTo(400).contains(log.get(54_321));
+        assertThat(result.worstAt()).isEqualTo(5432.1);
+    }
+
+    @Test
+    void aReaderThatReadsLeanOnTheRoadFails() {
+        List<Finding> lean = LogRules.judge(LogComparison.of(log(500, 0.01)), Tolerance.LAMBDA, Tolerance.SOURCE);
+        assertThat(lean.getFirst().verdict()).isEqualTo(Verdict.FAIL);
+        assertThat(lean.getFirst().consequence()).contains("lean");
+        assertThat(LogRules.judge(LogComparison.of(log(500, 0.001)), Tolerance.LAMBDA, Tolerance.SOURCE))
+                .extracting(Finding::verdict).containsOnly(Verdict.PASS);
+    }
+
+    @Test
+    void anEmptyLogIsNotAProof() {
+        assertThatThrownBy(() -> LogComparison.of(List.of())).hasMessageContaining("no row");
+    }
+}

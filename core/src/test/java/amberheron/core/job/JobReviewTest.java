@@ -1,0 +1,108 @@
+package amberheron.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import amberheron.core.finding.Source;
+import amberheron.core.mixture.Fuel;
+import amberheron.core.mixture.MixtureScale;
+import amberheron.core.placement.Candidate;
+import amberheron.core.placement.Exhaust;
+import amberheron.core.plan.Intake;
+import amberheron.core.plan.Intake.ReaderKind;
+import amberheron.core.scaling.Cause;
+import amberheron.core.scaling.CheckPoint;
+import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.Reader;
+import amberheron.core.scaling.ReaderInput;
+import amberheron.core.units.WireGauge;
+import amberheron.core.wiring.Wiring;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+class JobReviewTest {
+    private static final Source PRACTICE = Source.practice("made up for the test");
+    private static final OutputLaw LAW = new OutputLaw("two-v", "2·V + 10", OutputLaw.Kind.LINEAR,
+            MixtureScale.afr(14.7), List.of(new OutputLaw.Point(0, 10), new OutputLaw.Point(5, 20)), 0, 5, PRACTICE);
+    private static final Reader LOGGER = new Reader("logger", "logger", Reader.Form.SLOPE_OFFSET,
+            MixtureScale.afr(14.7), 3, new ReaderInput(0, 5, 10), null, null, PRACTICE);
+
+    private static Intake intake() {
+        return Job.empty("X").intake().withVehicle("van").withDisplacement(0.66e-3).withCylinders(3)
+                .withFuel(new Fuel("e85", "E85", 9.81, PRACTICE)).withReaders(Set.of(ReaderKind.LOGGER))
+                .withCondition(Intake.Condition.SOUND).withExhaust(new Exhaust(true, 0.05, Exhaust.Catalyst.NONE, null,
+                        0));
+    }
+
+    private static Job shared(Job job) {
+        return job.withWiring(new Wiring(new Wiring.SourceVolts(0.0, 12.4, 9.8), 5.0, 3.0,
+                new Wiring.Ground(true, 3.0, WireGauge.crossSection(18), 1.2), "strap"));
+    }
+
+    private static JobReview review(Job job) {
+        return new JobReview(job, List.of(LAW), 0.01);
+    }
+
+    @Test
+    void anEmptyJobIsOpenEverywhereAndProvesNothing() {
+        JobReview review = review(Job.empty("X"));
+        for (Station station : Station.values()) {
+            assertThat(review.state(station)).as(station.title()).isEqualTo(LinkState.OPEN);
+        }
+        assertThat(review.chain()).isEmpty();
+    }
+
+    @Test
+    void rotIsOutOfToleranceBeforeAnythingElse() {
+        Job rotten = Job.empty("X").withIntake(intake().withCondition(Intake.Condition.ROTTEN));
+        assertThat(review(rotten).state(Station.PLAN)).isEqualTo(LinkState.OUT_OF_TOLERANCE);
+        assertThat(review(Job.empty("X").withIntake(intake())).state(Station.PLAN)).isEqualTo(LinkState.PROVEN);
+    }
+
+    @Test
+    void aPlaceIsBegunUntilOneIsChosen() {
+        Job job = Job.empty("X").withIntake(intake())
+                .withCandidates(List.of(new Candidate("A", "", 0.6, 0.5, 0, 0)));
+        assertThat(review(job).state(Station.PLACE)).isEqualTo(LinkState.BEGUN);
+        assertThat(review(job.withChosen("A")).state(Station.PLACE)).isEqualTo(LinkState.PROVEN);
+        assertThat(review(job.withCandidate("A", c -> c.withClock(1.6)).withChosen("A")).state(Station.PLACE))
+                .isEqualTo(LinkState.OUT_OF_TOLERANCE);
+    }
+
+    @Test
+    void theWiringsShiftIsSeenOnTheRuleBeforeAnythingIsMeasured() {
+        JobReview.ChainNow chain = review(shared(Job.empty("X").withLaw(LAW).withReader(LOGGER))).chain()
+                .orElseThrow();
+        assertThat(chain.basis()).isEqualTo(JobReview.Basis.WIRING);
+        assertThat(chain.shownLambda(1) - 1).isCloseTo(0.15 / 14.7, within(5e-4));
+    }
+
+    @Test
+    void checkPointsOverruleTheWiring() {
+        Job job = shared(Job.empty("X").withLaw(LAW).withReader(LOGGER))
+                .withPoint(new CheckPoint(1.0, null, 12.0, "")).withPoint(new CheckPoint(4.0, null, 18.0, ""));
+        JobReview review = review(job);
+        assertThat(review.state(Station.SCALE)).isEqualTo(LinkState.PROVEN);
+        assertThat(review.chain().orElseThrow().basis()).isEqualTo(JobReview.Basis.MEASURED);
+        assertThat(review.chain().orElseThrow().shownLambda(1)).isCloseTo(1, within(1e-3));
+    }
+
+    @Test
+    void oneAgreeingPointDoesNotProveTheScale() {
+        Job job = Job.empty("X").withLaw(LAW).withReader(LOGGER).withPoint(new CheckPoint(2.35, null, 14.7, ""));
+        assertThat(review(job).state(Station.SCALE)).isEqualTo(LinkState.BEGUN);
+    }
+
+    @Test
+    void aLyingLinkIsOutOfToleranceAndTheRuleShowsTheLie() {
+        Job job = Job.empty("X").withLaw(LAW).withReader(LOGGER);
+        for (double v : new double[]{0.5, 1.5, 2.5, 3.5, 4.5}) {
+            job = job.withPoint(new CheckPoint(v, null, Math.round((2 * (v + 0.075) + 10) * 100) / 100.0, ""));
+        }
+        JobReview review = review(job);
+        assertThat(review.state(Station.SCALE)).isEqualTo(LinkState.OUT_OF_TOLERANCE);
+        assertThat(review.diagnosis().orElseThrow().best().cause()).isEqualTo(Cause.GROUND_SHIFT);
+        assertThat(review.chain().orElseThrow().shownLambda(0.9) - 0.9).isCloseTo(0.15 / 14.7, within(1e-3));
+    }
+}
