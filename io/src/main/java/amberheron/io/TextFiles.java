@@ -1,0 +1,100 @@
+package amberheron.io;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.FileSystemException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+
+/** Reads text strictly and replaces files whole. */
+public final class TextFiles {
+    private TextFiles() {
+    }
+
+    /**
+     * Reads a UTF-8 file; a byte order mark is dropped.
+     *
+     * @param most bytes that are accepted
+     * @throws UnusableInput when it is missing, too large or not UTF-8
+     */
+    public static String read(Path file, long most) {
+        String name = name(file);
+        try {
+            if (Files.isDirectory(file)) {
+                throw new UnusableInput(name, "", "is a folder, expected a file");
+            }
+            long size = Files.size(file);
+            if (size > most) {
+                throw new UnusableInput(name, "", "found %d bytes, expected at most %d".formatted(size, most));
+            }
+            return decode(name, Files.readAllBytes(file));
+        } catch (NoSuchFileException e) {
+            throw new UnusableInput(name, "", "no such file at " + file + ", expected one that can be read");
+        } catch (IOException e) {
+            throw new UnusableInput(name, "", "cannot be read: " + reason(e));
+        }
+    }
+
+    /** Decodes UTF-8 strictly. */
+    public static String decode(String name, byte[] bytes) {
+        ByteBuffer in = ByteBuffer.wrap(bytes);
+        try {
+            String text = StandardCharsets.UTF_8.newDecoder().decode(in).toString();
+            return text.startsWith("\uFEFF") ? text.substring(1) : text;
+        } catch (CharacterCodingException e) {
+            int line = 1;
+            for (int i = 0; i < in.position(); i++) {
+                line += bytes[i] == '\n' ? 1 : 0;
+            }
+            throw new UnusableInput(name, "line " + line,
+                    "found a byte 0x%02X that is not UTF-8, expected text saved as UTF-8"
+                            .formatted(bytes[Math.min(in.position(), bytes.length - 1)] & 0xFF));
+        }
+    }
+
+    /**
+     * Puts a file in place whole: what stood there stays untouched until the new content is safely on the disk.
+     *
+     * @throws IOException when the disk is full or the folder cannot be written
+     */
+    public static void replace(Path file, byte[] content) throws IOException {
+        Path folder = file.toAbsolutePath().getParent();
+        if (folder != null) {
+            Files.createDirectories(folder);
+        }
+        Path half = file.resolveSibling(file.getFileName() + ".part");
+        try {
+            try (FileChannel out = FileChannel.open(half, StandardOpenOption.CREATE, StandardOpenOption.WRITE,
+                    StandardOpenOption.TRUNCATE_EXISTING)) {
+                ByteBuffer rest = ByteBuffer.wrap(content);
+                while (rest.hasRemaining()) {
+                    out.write(rest);
+                }
+                out.force(true);
+            }
+            Files.move(half, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+        } finally {
+            Files.deleteIfExists(half);
+        }
+    }
+
+    /** The file's name without folders. */
+    public static String name(Path file) {
+        Path last = file.getFileName();
+        return last == null ? file.toString() : last.toString();
+    }
+
+    /** The system's reason in a few words. */
+    public static String reason(IOException e) {
+        if (e instanceof FileSystemException f && f.getReason() != null) {
+            return f.getReason();
+        }
+        return e.getMessage() == null ? e.getClass().getSimpleName() : e.getMessage();
+    }
+}

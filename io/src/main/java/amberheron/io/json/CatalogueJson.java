@@ -1,0 +1,84 @@
+package amberheron.io.json;
+
+import amberheron.core.finding.Source;
+import amberheron.core.mixture.Fuel;
+import amberheron.core.mixture.Stoichiometry;
+import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.Reader;
+import amberheron.core.units.WireGauge;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Catalogue files. Each is an object with one list; what a later file names again by {@code id} replaces the earlier.
+ * A fuel states its {@code stoich}, or its {@code composition} {carbon, hydrogen, oxygen}, or a {@code blend} of two
+ * fuels that stand before it, {of, in, share} by volume, both with a {@code density} in kg/L.
+ */
+public final class CatalogueJson {
+    private CatalogueJson() {
+    }
+
+    /** A wire as the catalogue knows it; cross-section in m². */
+    public record Wire(String id, String name, double crossSection, Source source) {
+    }
+
+    /** Reads {@code {"fuels": […]}}. */
+    public static List<Fuel> fuels(String name, String text) {
+        List<Fuel> fuels = new ArrayList<>();
+        Map<String, Cursor> earlier = new HashMap<>();
+        Map<String, Double> ratios = new HashMap<>();
+        for (Cursor at : new Cursor(name, "", Json.parse(name, text)).list("fuels")) {
+            String id = at.text("id");
+            double stoich = stoich(at, earlier, ratios);
+            earlier.put(id, at);
+            ratios.put(id, stoich);
+            fuels.add(new Fuel(id, at.text("name"), stoich, SourceJson.read(at)));
+        }
+        return fuels;
+    }
+
+    private static double stoich(Cursor at, Map<String, Cursor> earlier, Map<String, Double> ratios) {
+        if (at.objectOrNone("composition").isPresent()) {
+            Cursor c = at.object("composition");
+            return Stoichiometry.ratio(c.number("carbon"), c.number("hydrogen"), c.number("oxygen"));
+        }
+        if (at.objectOrNone("blend").isPresent()) {
+            Cursor blend = at.object("blend");
+            String of = named(blend, "of", earlier);
+            String in = named(blend, "in", earlier);
+            return blend.build(() -> Stoichiometry.blend(blend.number("share"), ratios.getOrDefault(of, 0.0),
+                    java.util.Objects.requireNonNull(earlier.get(of)).number("density"), ratios.getOrDefault(in, 0.0),
+                    java.util.Objects.requireNonNull(earlier.get(in)).number("density")));
+        }
+        return FuelJson.read(at).stoich();
+    }
+
+    private static String named(Cursor blend, String field, Map<String, Cursor> earlier) {
+        String id = blend.text(field);
+        if (!earlier.containsKey(id)) {
+            throw blend.fault(field, "the id of a fuel that stands before this one");
+        }
+        return id;
+    }
+
+    /** Reads {@code {"laws": […]}}, each as {@link LawJson} describes. */
+    public static List<OutputLaw> laws(String name, String text) {
+        return new Cursor(name, "", Json.parse(name, text)).list("laws").stream().map(LawJson::read).toList();
+    }
+
+    /** Reads {@code {"readers": […]}}, each as {@link ReaderJson} describes. */
+    public static List<Reader> readers(String name, String text) {
+        return new Cursor(name, "", Json.parse(name, text)).list("readers").stream().map(ReaderJson::read).toList();
+    }
+
+    /** Reads {@code {"wires": […]}}: {@code awg}, or {@code squareMillimetres}. */
+    public static List<Wire> wires(String name, String text) {
+        return new Cursor(name, "", Json.parse(name, text)).list("wires").stream().map(at -> {
+            Integer awg = at.integerOrNull("awg");
+            double section = awg == null ? at.number("squareMillimetres") * 1e-6 : WireGauge.crossSection(awg);
+            return new Wire(at.text("id"), at.text("name"), section, SourceJson.read(at));
+        }).toList();
+    }
+}

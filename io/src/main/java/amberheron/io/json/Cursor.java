@@ -1,0 +1,173 @@
+package amberheron.io.json;
+
+import amberheron.io.UnusableInput;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
+
+/** A place in a document that knows its own path, so that every fault can say where it is. */
+record Cursor(String file, String path, JsonNode node) {
+    private static final int MOST_SHOWN = 60;
+
+    /** The place of a field of this object. */
+    private String path(String field) {
+        return path.isEmpty() ? field : path + "." + field;
+    }
+
+    private @Nullable JsonNode get(String field) {
+        JsonNode value = node.get(field);
+        return value == null || value.isNull() ? null : value;
+    }
+
+    UnusableInput fault(String field, String expected) {
+        JsonNode value = get(field);
+        return new UnusableInput(file, path(field),
+                "found %s, expected %s".formatted(value == null ? "nothing" : found(value), expected));
+    }
+
+    /** What stands there, short enough for a message. */
+    static String found(JsonNode value) {
+        String text = value.isObject() ? "an object" : value.isArray() ? "a list" : value.toString();
+        return text.length() > MOST_SHOWN ? text.substring(0, MOST_SHOWN) + "…" : text;
+    }
+
+    @Nullable
+    String textOrNull(String field) {
+        JsonNode value = get(field);
+        if (value != null && !value.isString()) {
+            throw fault(field, "text");
+        }
+        return value == null ? null : value.stringValue();
+    }
+
+    String text(String field) {
+        return require(textOrNull(field), field, "text");
+    }
+
+    String text(String field, String otherwise) {
+        String value = textOrNull(field);
+        return value == null ? otherwise : value;
+    }
+
+    @Nullable
+    Double numberOrNull(String field) {
+        JsonNode value = get(field);
+        if (value != null && (!value.isNumber() || !Double.isFinite(value.doubleValue()))) {
+            throw fault(field, "a number");
+        }
+        return value == null ? null : value.doubleValue();
+    }
+
+    double number(String field) {
+        return require(numberOrNull(field), field, "a number");
+    }
+
+    @Nullable
+    Integer integerOrNull(String field) {
+        JsonNode value = get(field);
+        if (value != null && !(value.isNumber() && value.doubleValue() == Math.rint(value.doubleValue())
+                && Math.abs(value.doubleValue()) < 1e9)) {
+            throw fault(field, "a whole number");
+        }
+        return value == null ? null : (int) value.doubleValue();
+    }
+
+    int integer(String field) {
+        return require(integerOrNull(field), field, "a whole number");
+    }
+
+    @Nullable
+    Boolean flagOrNull(String field) {
+        JsonNode value = get(field);
+        if (value != null && !value.isBoolean()) {
+            throw fault(field, "true or false");
+        }
+        return value == null ? null : value.booleanValue();
+    }
+
+    boolean flag(String field) {
+        return require(flagOrNull(field), field, "true or false");
+    }
+
+    Optional<Cursor> objectOrNone(String field) {
+        JsonNode value = get(field);
+        if (value != null && !value.isObject()) {
+            throw fault(field, "an object { … }");
+        }
+        return Optional.ofNullable(value).map(v -> new Cursor(file, path(field), v));
+    }
+
+    Cursor object(String field) {
+        return objectOrNone(field).orElseThrow(() -> fault(field, "an object { … }"));
+    }
+
+    /** The items of a list; none when the field is absent. */
+    List<Cursor> list(String field) {
+        JsonNode value = get(field);
+        if (value != null && !value.isArray()) {
+            throw fault(field, "a list [ … ]");
+        }
+        List<Cursor> items = new ArrayList<>();
+        for (int i = 0; value != null && i < value.size(); i++) {
+            items.add(new Cursor(file, path(field) + "[" + i + "]", value.get(i)));
+        }
+        return items;
+    }
+
+    List<String> texts(String field) {
+        return list(field).stream().map(item -> {
+            if (!item.node.isString()) {
+                throw new UnusableInput(file, item.path, "found " + found(item.node) + ", expected text");
+            }
+            return item.node.stringValue();
+        }).toList();
+    }
+
+    /** The number at an index of this list. */
+    double numberAt(int index) {
+        JsonNode value = node.get(index);
+        if (value == null || !value.isNumber() || !Double.isFinite(value.doubleValue())) {
+            throw new UnusableInput(file, path + "[" + index + "]",
+                    "found %s, expected a number".formatted(value == null ? "nothing" : found(value)));
+        }
+        return value.doubleValue();
+    }
+
+    <E> E choice(String field, E[] values, Function<E, String> id) {
+        String text = textOrNull(field);
+        return Arrays.stream(values).filter(v -> id.apply(v).equals(text)).findFirst().orElseThrow(
+                () -> fault(field, Arrays.stream(values).map(id).collect(Collectors.joining(", ", "one of ", ""))));
+    }
+
+    <E extends Enum<E>> E choice(String field, E[] values) {
+        return choice(field, values, Cursor::id);
+    }
+
+    /** How an enum is written in documents. */
+    static String id(Enum<?> value) {
+        return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** Runs a constructor that refuses bad values and says where they stand. */
+    <T> T build(Supplier<T> make) {
+        try {
+            return make.get();
+        } catch (IllegalArgumentException e) {
+            throw new UnusableInput(file, path, String.valueOf(e.getMessage()));
+        }
+    }
+
+    private <T> T require(@Nullable T value, String field, String expected) {
+        if (value == null) {
+            throw fault(field, expected);
+        }
+        return value;
+    }
+}

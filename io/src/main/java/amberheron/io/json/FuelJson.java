@@ -1,0 +1,32 @@
+package amberheron.io.json;
+
+import amberheron.core.mixture.Fuel;
+import java.nio.file.Path;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A fuel: {@code {"id": "e85", "name": "E85", "stoich": 9.81}}, {@code source} if known. */
+public final class FuelJson {
+    private FuelJson() {
+    }
+
+    /** Reads a fuel from a file of its own. */
+    public static Fuel read(Path file) {
+        ObjectNode root = Json.read(file);
+        return read(new Cursor(String.valueOf(file.getFileName()), "", root));
+    }
+
+    static Fuel read(Cursor at) {
+        double stoich = at.number("stoich");
+        if (!(stoich >= 1 && stoich <= 40)) {
+            throw at.fault("stoich", "a stoichiometric ratio from 1 to 40");
+        }
+        return new Fuel(at.text("id", at.file()), at.text("name", at.text("id", at.file())), stoich,
+                SourceJson.read(at));
+    }
+
+    static ObjectNode write(Fuel fuel) {
+        ObjectNode out = Json.object().put("id", fuel.id()).put("name", fuel.name()).put("stoich", fuel.stoich());
+        SourceJson.write(out, fuel.source());
+        return out;
+    }
+}

@@ -1,0 +1,100 @@
+package amberheron.io.json;
+
+import amberheron.core.job.Job;
+import amberheron.io.TextFiles;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * A job as a JSON document, with whatever a newer version wrote into it and this one does not know. Such fields are
+ * carried along and written again where they stood.
+ */
+public final class JobDocument {
+    private final Job job;
+    private final ObjectNode tree;
+
+    private JobDocument(Job job, ObjectNode tree) {
+        this.job = job;
+        this.tree = tree;
+    }
+
+    /** A document for a job that was made here. */
+    public static JobDocument of(Job job) {
+        return new JobDocument(job, JobJson.write(job));
+    }
+
+    /**
+     * Reads a document that came from outside: checked against the schema first, then field by field.
+     *
+     * @throws amberheron.io.UnusableInput saying where and what was expected
+     */
+    public static JobDocument read(Path file) {
+        ObjectNode tree = Json.read(file);
+        JobSchema.check(TextFiles.name(file), tree);
+        return new JobDocument(JobJson.read(TextFiles.name(file), tree), tree);
+    }
+
+    /** Reads a document that this program wrote. */
+    public static JobDocument parse(String name, String text) {
+        ObjectNode tree = Json.parse(name, text);
+        return new JobDocument(JobJson.read(name, tree), tree);
+    }
+
+    /** The job. */
+    public Job job() {
+        return job;
+    }
+
+    /** The same document with the job changed; unknown fields stay. */
+    public JobDocument with(Job changed) {
+        ObjectNode fresh = JobJson.write(changed);
+        keepUnknown(tree, fresh);
+        return new JobDocument(changed, fresh);
+    }
+
+    /** The document's text. */
+    public String text() {
+        return Json.text(tree);
+    }
+
+    /** The document as UTF-8. */
+    public byte[] bytes() {
+        return text().getBytes(StandardCharsets.UTF_8);
+    }
+
+    /** The writer names every field it knows, so what only the old tree has is unknown. */
+    private static void keepUnknown(ObjectNode old, ObjectNode fresh) {
+        for (var field : old.properties()) {
+            JsonNode now = fresh.get(field.getKey());
+            if (now == null) {
+                fresh.set(field.getKey(), field.getValue());
+            } else if (now instanceof ObjectNode to && field.getValue() instanceof ObjectNode from
+                    && !JobJson.isMap(field.getKey()) && sameThing(from, to)) {
+                keepUnknown(from, to);
+            } else if (now instanceof ArrayNode to && field.getValue() instanceof ArrayNode from) {
+                keepUnknownItems(from, to);
+            }
+        }
+    }
+
+    private static void keepUnknownItems(ArrayNode old, ArrayNode fresh) {
+        for (int i = 0; i < fresh.size(); i++) {
+            if (!(fresh.get(i) instanceof ObjectNode to)) {
+                continue;
+            }
+            for (int k = 0; k < old.size(); k++) {
+                if (old.get(k) instanceof ObjectNode from && (to.has("id") ? sameThing(from, to) : k == i)) {
+                    keepUnknown(from, to);
+                }
+            }
+        }
+    }
+
+    /** Another law's unknown fields say nothing about this one. */
+    private static boolean sameThing(ObjectNode from, ObjectNode to) {
+        return !to.has("id") || to.get("id").equals(from.get("id"));
+    }
+}

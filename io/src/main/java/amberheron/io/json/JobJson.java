@@ -1,0 +1,207 @@
+package amberheron.io.json;
+
+import amberheron.core.drivelog.LogComparison;
+import amberheron.core.drivelog.Sample;
+import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.job.Job;
+import amberheron.core.placement.Candidate;
+import amberheron.core.placement.Exhaust;
+import amberheron.core.plan.Intake;
+import amberheron.core.scaling.CheckPoint;
+import amberheron.core.wiring.Wiring;
+import amberheron.io.UnusableInput;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The job document, format version 1: SI throughout, mixtures as lambda, null for what is not known. */
+final class JobJson {
+    private static final String FORMAT = "amber-heron-job";
+
+    private JobJson() {
+    }
+
+    /** Whether a field holds a map with free keys rather than an object with known fields. */
+    static boolean isMap(String field) {
+        return field.equals("drafts");
+    }
+
+    static Job read(String file, ObjectNode tree) {
+        Cursor at = new Cursor(file, "", tree);
+        if (!FORMAT.equals(at.textOrNull("format"))) {
+            throw at.fault("format", "“" + FORMAT + "”");
+        }
+        if (at.integer("version") < 1) {
+            throw at.fault("version", "1 or more");
+        }
+        Cursor handOver = at.object("handOver");
+        return new Job(at.text("id"), intake(at.object("intake")), Set.copyOf(at.texts("done")),
+                at.list("candidates").stream().map(JobJson::candidate).toList(), at.textOrNull("chosen"),
+                wiring(at.object("wiring")), air(at.object("air")),
+                at.objectOrNone("law").map(LawJson::read).orElse(null),
+                at.objectOrNone("reader").map(ReaderJson::read).orElse(null),
+                at.list("points").stream().map(JobJson::point).toList(),
+                at.objectOrNone("proving").map(JobJson::proving).orElse(null),
+                new Job.HandOver(handOver.text("notDone", ""), date(handOver, "date")), drafts(at));
+    }
+
+    static ObjectNode write(Job job) {
+        ObjectNode out = Json.object().put("format", FORMAT).put("version", JobSchema.VERSION).put("id", job.id());
+        out.set("intake", write(job.intake()));
+        texts(out.putArray("done"), job.done());
+        ArrayNode candidates = out.putArray("candidates");
+        job.candidates().forEach(c -> candidates.addObject().put("id", c.id()).put("note", c.note())
+                .put("distance", c.distance()).put("clock", c.clock()).put("slope", c.slope()).put("lean", c.lean()));
+        out.put("chosen", job.chosen());
+        out.set("wiring", write(job.wiring()));
+        out.set("air", write(job.air()));
+        var law = job.law();
+        out.set("law", law == null ? out.nullNode() : LawJson.write(law));
+        var reader = job.reader();
+        out.set("reader", reader == null ? out.nullNode() : ReaderJson.write(reader));
+        ArrayNode points = out.putArray("points");
+        job.points().forEach(p -> points.addObject().put("volts", p.volts()).put("true", p.truth())
+                .put("shown", p.shown()).put("note", p.note()));
+        var proving = job.proving();
+        out.set("proving", proving == null ? out.nullNode() : write(proving));
+        out.putObject("handOver").put("notDone", job.handOver().notDone()).put("date", text(job.handOver().date()));
+        ObjectNode drafts = out.putObject("drafts");
+        job.drafts().forEach(drafts::put);
+        return out;
+    }
+
+    private static Intake intake(Cursor at) {
+        Cursor e = at.object("exhaust");
+        int banks = at.integer("banks");
+        if (banks < 1 || banks > 2) {
+            throw at.fault("banks", "1 or 2");
+        }
+        Set<Intake.ReaderKind> readers = new LinkedHashSet<>();
+        for (String reader : at.texts("readers")) {
+            readers.add(java.util.Arrays.stream(Intake.ReaderKind.values()).filter(k -> Cursor.id(k).equals(reader))
+                    .findFirst().orElseThrow(() -> at.fault("readers", "gauge, logger, ecu, stock-ecu or software")));
+        }
+        return new Intake(at.text("vehicle"), at.numberOrNull("displacement"), at.integerOrNull("cylinders"), banks,
+                at.objectOrNone("fuel").map(FuelJson::read).orElse(null),
+                new Exhaust(e.flag("turbine"), e.numberOrNull("outerDiameter"),
+                        e.choice("catalyst", Exhaust.Catalyst.values()), e.numberOrNull("catalystAt"),
+                        e.number("roll")),
+                at.choice("condition", Intake.Condition.values()), at.choice("fit", Intake.Fit.values()), readers,
+                at.flag("permanent"), at.flag("fixedHarness"));
+    }
+
+    private static ObjectNode write(Intake intake) {
+        ObjectNode out = Json.object().put("vehicle", intake.vehicle()).put("displacement", intake.displacement())
+                .put("cylinders", intake.cylinders()).put("banks", intake.banks());
+        var fuel = intake.fuel();
+        out.set("fuel", fuel == null ? out.nullNode() : FuelJson.write(fuel));
+        Exhaust e = intake.exhaust();
+        out.putObject("exhaust").put("turbine", e.turbine()).put("outerDiameter", e.outerDiameter())
+                .put("catalyst", Cursor.id(e.catalyst())).put("catalystAt", e.catalystAt()).put("roll", e.roll());
+        out.put("condition", Cursor.id(intake.condition())).put("fit", Cursor.id(intake.fit()));
+        texts(out.putArray("readers"), intake.readers().stream().map(Cursor::id).toList());
+        return out.put("permanent", intake.permanent()).put("fixedHarness", intake.fixedHarness());
+    }
+
+    private static Candidate candidate(Cursor at) {
+        return new Candidate(at.text("id"), at.text("note", ""), at.numberOrNull("distance"), at.numberOrNull("clock"),
+                at.number("slope"), at.number("lean"));
+    }
+
+    private static Wiring wiring(Cursor at) {
+        Cursor volts = at.object("volts");
+        Cursor ground = at.object("ground");
+        return new Wiring(
+                new Wiring.SourceVolts(volts.numberOrNull("off"), volts.numberOrNull("on"),
+                        volts.numberOrNull("cranking")),
+                at.numberOrNull("fuse"), at.numberOrNull("draw"),
+                new Wiring.Ground(ground.flagOrNull("shared"), ground.numberOrNull("length"),
+                        positiveOrNull(ground, "crossSection"), ground.numberOrNull("current")),
+                at.text("groundPoint", ""));
+    }
+
+    private static @Nullable Double positiveOrNull(Cursor at, String field) {
+        Double value = at.numberOrNull(field);
+        if (value != null && value <= 0) {
+            throw at.fault(field, "more than 0");
+        }
+        return value;
+    }
+
+    private static ObjectNode write(Wiring wiring) {
+        ObjectNode out = Json.object();
+        out.putObject("volts").put("off", wiring.volts().off()).put("on", wiring.volts().on()).put("cranking",
+                wiring.volts().cranking());
+        out.put("fuse", wiring.fuse()).put("draw", wiring.draw());
+        out.putObject("ground").put("shared", wiring.ground().shared()).put("length", wiring.ground().length())
+                .put("crossSection", wiring.ground().crossSection()).put("current", wiring.ground().current());
+        return out.put("groundPoint", wiring.groundPoint());
+    }
+
+    private static FreeAirCheck air(Cursor at) {
+        return new FreeAirCheck(at.choice("school", FreeAirCheck.School.values()), at.numberOrNull("temperature"),
+                at.numberOrNull("humidity"), at.numberOrNull("height"), at.numberOrNull("shownOxygen"),
+                at.numberOrNull("shownLambda"), at.numberOrNull("settled"), date(at, "date"));
+    }
+
+    private static ObjectNode write(FreeAirCheck air) {
+        return Json.object().put("school", Cursor.id(air.school())).put("temperature", air.temperature())
+                .put("humidity", air.humidity()).put("height", air.height()).put("shownOxygen", air.shownOxygen())
+                .put("shownLambda", air.shownLambda()).put("settled", air.settled()).put("date", text(air.date()));
+    }
+
+    private static CheckPoint point(Cursor at) {
+        return at.build(() -> new CheckPoint(at.numberOrNull("volts"), at.numberOrNull("true"), at.number("shown"),
+                at.text("note", "")));
+    }
+
+    private static Job.Proving proving(Cursor at) {
+        List<Sample> trace = at.list("trace").stream()
+                .map(s -> new Sample(s.numberAt(0), s.numberAt(1), s.numberAt(2))).toList();
+        return new Job.Proving(at.text("file"), at.text("digest"), new LogComparison(at.integer("samples"),
+                at.number("duration"), at.number("bias"), at.number("spread"), at.number("worst"),
+                at.number("worstAt"), trace));
+    }
+
+    private static ObjectNode write(Job.Proving proving) {
+        LogComparison r = proving.result();
+        ObjectNode out = Json.object().put("file", proving.file()).put("digest", proving.digest())
+                .put("samples", r.samples()).put("duration", r.duration()).put("bias", r.bias())
+                .put("spread", r.spread()).put("worst", r.worst()).put("worstAt", r.worstAt());
+        ArrayNode trace = out.putArray("trace");
+        r.trace().forEach(s -> trace.addArray().add(s.time()).add(s.controller()).add(s.reader()));
+        return out;
+    }
+
+    private static Map<String, String> drafts(Cursor at) {
+        Map<String, String> drafts = new TreeMap<>();
+        at.objectOrNone("drafts").ifPresent(
+                d -> d.node().propertyNames().forEach(field -> drafts.put(field, d.text(field))));
+        return drafts;
+    }
+
+    private static @Nullable LocalDate date(Cursor at, String field) {
+        String text = at.textOrNull(field);
+        try {
+            return text == null ? null : LocalDate.parse(text);
+        } catch (DateTimeException e) {
+            throw new UnusableInput(at.file(), at.path() + "." + field,
+                    "found “" + text + "”, expected a date such as 2026-05-31");
+        }
+    }
+
+    private static @Nullable String text(@Nullable LocalDate date) {
+        return date == null ? null : date.toString();
+    }
+
+    private static void texts(ArrayNode into, Iterable<String> values) {
+        values.forEach(into::add);
+    }
+}

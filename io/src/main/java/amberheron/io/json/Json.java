@@ -1,0 +1,67 @@
+package amberheron.io.json;
+
+import amberheron.io.UnusableInput;
+import amberheron.io.TextFiles;
+import java.nio.file.Path;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Reads and writes JSON text. Reading is strict and bounded, since documents come by mail. */
+public final class Json {
+    /** A job with thousands of entries is a few hundred kilobytes. */
+    private static final long MOST_BYTES = 16L << 20;
+    private static final int DEEPEST = 64;
+
+    private static final JsonMapper MAPPER = JsonMapper
+            .builder(JsonFactory.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+                    .streamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(DEEPEST).build()).build())
+            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS).enable(SerializationFeature.INDENT_OUTPUT).build();
+
+    private Json() {
+    }
+
+    /** Reads the object in a file. */
+    static ObjectNode read(Path file) {
+        return parse(TextFiles.name(file), TextFiles.read(file, MOST_BYTES));
+    }
+
+    /** Reads the object in a text. */
+    static ObjectNode parse(String name, String text) {
+        try {
+            JsonNode node = MAPPER.readTree(text);
+            if (node instanceof ObjectNode object) {
+                return object;
+            }
+            throw new UnusableInput(name, "", "found " + Cursor.found(node) + ", expected a JSON object { … }");
+        } catch (JacksonException e) {
+            var at = e.getLocation();
+            String place = at == null || at.getLineNr() < 1
+                    ? ""
+                    : "line %d, column %d".formatted(at.getLineNr(), at.getColumnNr());
+            throw new UnusableInput(name, place,
+                    "not JSON: " + firstLine(e.getOriginalMessage()) + "; expected one complete JSON document");
+        }
+    }
+
+    private static String firstLine(String message) {
+        String line = message.lines().findFirst().orElse("");
+        return line.length() > 200 ? line.substring(0, 200) + "…" : line;
+    }
+
+    /** An empty object. */
+    static ObjectNode object() {
+        return MAPPER.createObjectNode();
+    }
+
+    /** The text of a node, indented, with a newline at the end. */
+    public static String text(JsonNode node) {
+        return MAPPER.writeValueAsString(node) + "\n";
+    }
+}

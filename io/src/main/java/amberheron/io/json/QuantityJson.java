@@ -1,0 +1,34 @@
+package amberheron.io.json;
+
+import amberheron.core.mixture.MixtureScale;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The quantity a number is in: {@code "quantity": "lambda"}, or {@code "afr"} with its {@code "stoich"}. */
+final class QuantityJson {
+    private enum Quantity {
+        AFR, LAMBDA
+    }
+
+    private QuantityJson() {
+    }
+
+    static MixtureScale read(Cursor at) {
+        return switch (at.choice("quantity", Quantity.values())) {
+            case LAMBDA -> MixtureScale.lambda();
+            case AFR -> {
+                double stoich = at.number("stoich");
+                if (!(stoich >= 1 && stoich <= 40)) {
+                    throw at.fault("stoich", "a stoichiometric ratio from 1 to 40");
+                }
+                yield MixtureScale.afr(stoich);
+            }
+        };
+    }
+
+    static void write(ObjectNode into, MixtureScale scale) {
+        switch (scale) {
+            case MixtureScale.Lambda l -> into.put("quantity", "lambda");
+            case MixtureScale.Afr afr -> into.put("quantity", "afr").put("stoich", afr.stoich());
+        }
+    }
+}

@@ -1,0 +1,96 @@
+package amberheron.io.json;
+
+import amberheron.core.scaling.Expression;
+import amberheron.core.scaling.OutputLaw.Point;
+import amberheron.core.scaling.Reader;
+import amberheron.core.scaling.ReaderInput;
+import amberheron.core.scaling.ReaderSetting;
+import java.nio.file.Path;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * A reader.
+ *
+ * <pre>
+ * {"form": "slope-offset", "quantity": "afr", "stoich": 14.7, "decimals": 3,
+ *  "input": {"minVolts": 0, "maxVolts": 5, "bits": 10},
+ *  "setting": {"slope": 2.375, "offset": 7.313}}
+ * </pre>
+ *
+ * {@code form} and its {@code setting}: {@code slope-offset} {slope, offset}; {@code two-point} {v1, q1, v2, q2};
+ * {@code expression} {text} in the variable {@code v}; {@code table} {rows: [[v, q], …]}, at most {@code maxRows}.
+ * {@code setting} and {@code bits} may be absent. {@code id}, {@code name} and {@code source} may be given.
+ */
+public final class ReaderJson {
+    private ReaderJson() {
+    }
+
+    /** Reads a reader from a file of its own. */
+    public static Reader read(Path file) {
+        ObjectNode root = Json.read(file);
+        return read(new Cursor(String.valueOf(file.getFileName()), "", root));
+    }
+
+    static Reader read(Cursor at) {
+        Reader.Form form = at.choice("form", Reader.Form.values(), Reader.Form::id);
+        Cursor input = at.object("input");
+        Integer maxRows = at.integerOrNull("maxRows");
+        ReaderSetting setting = at.objectOrNone("setting").map(s -> setting(s, form, maxRows)).orElse(null);
+        return at.build(() -> new Reader(at.text("id", at.file()), at.text("name", at.text("id", at.file())), form,
+                QuantityJson.read(at), at.integer("decimals"),
+                new ReaderInput(input.number("minVolts"), input.number("maxVolts"), input.integerOrNull("bits")),
+                maxRows, setting, SourceJson.read(at)));
+    }
+
+    private static ReaderSetting setting(Cursor s, Reader.Form form, @Nullable Integer maxRows) {
+        return s.build(() -> switch (form) {
+            case SLOPE_OFFSET -> new ReaderSetting.SlopeOffset(s.number("slope"), s.number("offset"));
+            case TWO_POINT -> new ReaderSetting.TwoPoint(s.number("v1"), s.number("q1"), s.number("v2"),
+                    s.number("q2"));
+            case EXPRESSION -> new ReaderSetting.Equation(Expression.parse(s.text("text")));
+            case TABLE -> {
+                List<Point> rows = s.list("rows").stream().map(r -> new Point(r.numberAt(0), r.numberAt(1))).toList();
+                if (maxRows != null && rows.size() > maxRows) {
+                    throw new IllegalArgumentException(
+                            "rows: found %d, expected at most %d (maxRows)".formatted(rows.size(), maxRows));
+                }
+                yield new ReaderSetting.Table(rows);
+            }
+        });
+    }
+
+    static ObjectNode write(Reader reader) {
+        ObjectNode out = Json.object().put("id", reader.id()).put("name", reader.name()).put("form",
+                reader.form().id());
+        QuantityJson.write(out, reader.scale());
+        out.put("decimals", reader.decimals());
+        out.putObject("input").put("minVolts", reader.input().minVolts()).put("maxVolts", reader.input().maxVolts())
+                .put("bits", reader.input().bits());
+        out.put("maxRows", reader.maxRows());
+        ReaderSetting setting = reader.setting();
+        if (setting == null) {
+            out.putNull("setting");
+        } else {
+            out.set("setting", write(setting));
+        }
+        SourceJson.write(out, reader.source());
+        return out;
+    }
+
+    static ObjectNode write(ReaderSetting setting) {
+        ObjectNode out = Json.object();
+        switch (setting) {
+            case ReaderSetting.SlopeOffset s -> out.put("slope", s.slope()).put("offset", s.offset());
+            case ReaderSetting.TwoPoint t -> out.put("v1", t.v1()).put("q1", t.q1()).put("v2", t.v2()).put("q2",
+                    t.q2());
+            case ReaderSetting.Equation e -> out.put("text", e.expression().text());
+            case ReaderSetting.Table t -> {
+                var rows = out.putArray("rows");
+                t.rows().forEach(r -> rows.addArray().add(r.volts()).add(r.value()));
+            }
+        }
+        return out;
+    }
+}

@@ -1,0 +1,88 @@
+package amberheron.io.json;
+
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Verdict;
+import amberheron.core.scaling.Diagnosis;
+import amberheron.core.scaling.ReaderSetting;
+import amberheron.core.scaling.ScaleReport;
+import amberheron.core.units.Measure;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Results for scripts: one JSON document each. */
+public final class ResultJson {
+    private ResultJson() {
+    }
+
+    /** What to type, the check table and the error budget. */
+    public static String scale(ScaleReport report) {
+        ObjectNode out = Json.object();
+        out.set("setting", ReaderJson.write(report.setting()));
+        out.set("worstError", worst(report.worst()));
+        ArrayNode table = out.putArray("table");
+        report.table().forEach(r -> table.addObject().put("lambda", r.lambda()).put("volts", r.volts())
+                .put("counts", r.counts()).put("shown", r.shown()));
+        ArrayNode budget = out.putArray("budget");
+        report.budget().forEach(b -> budget.addObject().put("cause", b.cause()).put("lambda", b.lambda()));
+        return Json.text(out);
+    }
+
+    /** Every cause with its probability, and what to do next. */
+    public static String diagnosis(Diagnosis diagnosis) {
+        ObjectNode out = Json.object();
+        ArrayNode causes = out.putArray("causes");
+        for (Diagnosis.Likelihood l : diagnosis.causes()) {
+            ObjectNode cause = causes.addObject().put("cause", l.cause().id()).put("probability", l.probability());
+            ObjectNode parameters = cause.putObject("parameters");
+            l.parameters().forEach((name, value) -> {
+                if (value instanceof Double number) {
+                    parameters.put(name, number);
+                } else {
+                    parameters.put(name, value.toString());
+                }
+            });
+        }
+        out.put("withinTolerance", diagnosis.withinTolerance());
+        out.set("worstError", worst(diagnosis.worst()));
+        ReaderSetting corrected = diagnosis.correctedSetting();
+        out.set("correctedSetting", corrected == null ? out.nullNode() : ReaderJson.write(corrected));
+        Diagnosis.NextPoint next = diagnosis.nextPoint();
+        if (next == null) {
+            out.putNull("nextPoint");
+        } else {
+            out.putObject("nextPoint").put("volts", next.volts()).putArray("splits").add(next.first().id())
+                    .add(next.second().id());
+        }
+        return Json.text(out);
+    }
+
+    /** The findings of a station; figures in SI, mixtures as lambda. */
+    public static String findings(String job, List<Finding> findings) {
+        ObjectNode out = Json.object().put("job", job).put("verdict",
+                Cursor.id(Verdict.worst(findings.stream().map(Finding::verdict).toList())));
+        ArrayNode list = out.putArray("findings");
+        for (Finding f : findings) {
+            Finding.Limit limit = f.limit();
+            ObjectNode one = list.addObject().put("id", f.id()).put("subject", f.subject())
+                    .put("verdict", Cursor.id(f.verdict())).put("figure", si(f.figure()));
+            if (limit == null) {
+                one.putNull("limit");
+            } else {
+                one.putObject("limit").put("relation", Cursor.id(limit.relation())).put("value", limit.bound().si());
+            }
+            one.put("lambdaCost", f.lambdaCost()).put("consequence", f.consequence()).put("working", f.working());
+            SourceJson.write(one, f.source());
+        }
+        return Json.text(out);
+    }
+
+    private static @Nullable Double si(@Nullable Measure measure) {
+        return measure == null ? null : measure.si();
+    }
+
+    private static ObjectNode worst(ScaleReport.Worst worst) {
+        return Json.object().put("lambda", worst.lambda()).put("atLambda", worst.atLambda());
+    }
+}
