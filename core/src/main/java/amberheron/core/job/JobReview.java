@@ -44,9 +44,8 @@ public final class JobReview {
      * Reviews a job.
      *
      * @param lawsKnown laws a reader's setting may have been copied from
-     * @param shownStep last digit of the reader's display, in its quantity; 0 when it shows every digit
      */
-    public JobReview(Job job, List<OutputLaw> lawsKnown, double shownStep) {
+    public JobReview(Job job, List<OutputLaw> lawsKnown) {
         this.job = job;
         this.plan = JobPlan.of(job.intake());
         this.place = job.chosenPlace().map(c -> PlaceRules.judge(job.intake().exhaust(), c)).orElse(List.of());
@@ -66,7 +65,7 @@ public final class JobReview {
             this.diagnosis = job.points().isEmpty() || SettingFinder.find(law, reader).isEmpty()
                     ? null
                     : Diagnostician.diagnose(law, reader, job.points(),
-                            new Diagnostician.Surroundings(lawsKnown, job.stoich(), shownStep, 0));
+                            new Diagnostician.Surroundings(lawsKnown, job.stoich()));
         }
         judgeLinks();
     }

@@ -1,5 +1,7 @@
 package amberheron.core.scaling;
 
+import java.math.BigDecimal;
+import java.util.stream.DoubleStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -33,5 +35,15 @@ public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double 
     /** Shown − true, λ. */
     public double error(OutputLaw law, Reader reader) {
         return reader.scale().toLambda(shown) - trueLambda(law);
+    }
+
+    /**
+     * The last digit a display was read with: that of the reading written with the most digits; 0 without readings.
+     *
+     * @param readings numbers as they were typed
+     */
+    public static double lastDigit(DoubleStream readings) {
+        int decimals = readings.mapToObj(BigDecimal::valueOf).mapToInt(BigDecimal::scale).max().orElse(-1);
+        return decimals < 0 ? 0 : Math.pow(10, -decimals);
     }
 }

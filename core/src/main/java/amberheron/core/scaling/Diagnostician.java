@@ -41,11 +41,8 @@ public final class Diagnostician {
      *
      * @param otherLaws laws that a setting may have been copied from
      * @param fuelStoich ratio of the fuel in the tank; null when not said
-     * @param shownStep last digit of the reader's display, in its quantity; 0 when it shows every digit
-     * @param trueStep last digit of the gauge, in the law's quantity; 0 when it shows every digit
      */
-    public record Surroundings(List<OutputLaw> otherLaws, @Nullable Double fuelStoich, double shownStep,
-            double trueStep) {
+    public record Surroundings(List<OutputLaw> otherLaws, @Nullable Double fuelStoich) {
     }
 
     private Diagnostician(OutputLaw law, Reader reader, ReaderSetting right, Surroundings surroundings) {
@@ -75,7 +72,10 @@ public final class Diagnostician {
         double[] volts = points.stream().mapToDouble(p -> p.outputVolts(law)).toArray();
         double[] lambda = points.stream().mapToDouble(p -> p.trueLambda(law)).toArray();
         double[] shown = points.stream().mapToDouble(CheckPoint::shown).toArray();
-        double[] sigma = points.stream().mapToDouble(this::noise).toArray();
+        double shownStep = CheckPoint.lastDigit(points.stream().mapToDouble(CheckPoint::shown));
+        double trueStep = CheckPoint
+                .lastDigit(points.stream().map(CheckPoint::truth).filter(Objects::nonNull).mapToDouble(t -> t));
+        double[] sigma = points.stream().mapToDouble(p -> noise(p, shownStep, trueStep)).toArray();
         Evidence evidence = new Evidence(volts, lambda, shown, sigma);
         List<Evidence.Fit> fits = hypotheses(volts).stream().map(evidence::weigh).filter(Objects::nonNull).toList();
         List<Likelihood> causes = likelihoods(fits, shown.length);
@@ -114,15 +114,13 @@ public final class Diagnostician {
     }
 
     /** Standard deviation of a shown number: meter and pin, converter step, last digits of the displays. */
-    private double noise(CheckPoint point) {
+    private double noise(CheckPoint point, double shownStep, double trueStep) {
         double span = law.highestVolts() - law.lowestVolts();
         double perVolt = reader.scale().fromLambda(law.leanest() - law.richest()) / span;
         double step = reader.input().step();
         double electrical = perVolt * perVolt * (REPEATABILITY * REPEATABILITY + step * step / 12);
-        double display = surroundings.shownStep() * surroundings.shownStep() / 12;
-        double gauge = point.volts() != null
-                ? 0
-                : reader.scale().fromLambda(law.scale().toLambda(surroundings.trueStep()));
+        double display = shownStep * shownStep / 12;
+        double gauge = point.volts() != null ? 0 : reader.scale().fromLambda(law.scale().toLambda(trueStep));
         return Math.sqrt(electrical + display + gauge * gauge / 12);
     }
 

@@ -41,7 +41,7 @@ class JobReviewTest {
     }
 
     private static JobReview review(Job job) {
-        return new JobReview(job, List.of(LAW), 0.01);
+        return new JobReview(job, List.of(LAW));
     }
 
     @Test

@@ -25,8 +25,7 @@ import org.junit.jupiter.api.Test;
 class DiagnosisTest {
     private static final OutputLaw LAW = Laws.HALF_TO_FOUR_AND_A_HALF;
     private static final Reader LOGGER = Laws.logger();
-    private static final Surroundings KNOWN = new Surroundings(List.of(Laws.TWO_V_PLUS_TEN, Laws.WIDE, LAW), 14.7,
-            0.01, 0.01);
+    private static final Surroundings KNOWN = new Surroundings(List.of(Laws.TWO_V_PLUS_TEN, Laws.WIDE, LAW), 14.7);
     private static final double[] FIVE = {0.5, 1.5, 2.5, 3.5, 4.5};
 
     /** What a right reader makes of the volts at its pin. */
@@ -168,6 +167,12 @@ class DiagnosisTest {
                 points(v -> right(v + shift), seed, 0.3, 1.2, 2.1, 3.3, 4.4), KNOWN);
         assertThat(diagnosis.best().cause()).isEqualTo(Cause.GROUND_SHIFT);
         assertThat(parameter(diagnosis, "volts")).isCloseTo(shift, within(0.008));
+    }
+
+    @Test
+    void theDigitsOfTheReadingsTellHowFineTheDisplayIs() {
+        assertThat(CheckPoint.lastDigit(java.util.stream.DoubleStream.of(14.7, 12, 9.85))).isEqualTo(0.01);
+        assertThat(CheckPoint.lastDigit(java.util.stream.DoubleStream.empty())).isZero();
     }
 
     @Test

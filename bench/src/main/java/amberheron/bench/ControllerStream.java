@@ -1,0 +1,12 @@
+package amberheron.bench;
+
+import java.util.OptionalDouble;
+
+/** What a controller reports while it runs. */
+public interface ControllerStream {
+    /** What is connected. */
+    String name();
+
+    /** Lambda at a time in seconds since it was switched on; empty while the sensor warms up. */
+    OptionalDouble lambda(double seconds);
+}

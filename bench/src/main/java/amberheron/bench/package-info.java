@@ -1,0 +1,7 @@
+/**
+ * Instruments behind small interfaces, and simulated stand-ins for them.
+ */
+@NullMarked
+package amberheron.bench;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,88 @@
+package amberheron.core.units;
+
+import java.util.Locale;
+
+/**
+ * The units a person wants to read, and how a measure is written in them.
+ *
+ * @param afr AFR rather than λ
+ * @param inches inches and feet rather than millimetres and metres
+ * @param fahrenheit °F rather than °C
+ * @param poundFeet lb·ft rather than N·m
+ */
+public record UnitChoice(boolean afr, boolean inches, boolean fahrenheit, boolean poundFeet) {
+    /** λ, mm, °C, N·m. */
+    public static final UnitChoice METRIC = new UnitChoice(false, false, false, false);
+
+    /** The unit shown in place of a customary one. */
+    public Unit shown(Unit customary) {
+        return switch (customary) {
+            case MILLIMETRE, CENTIMETRE -> inches ? Unit.INCH : customary;
+            case METRE -> inches ? Unit.FOOT : customary;
+            case CELSIUS -> fahrenheit ? Unit.FAHRENHEIT : customary;
+            case NEWTON_METRE -> poundFeet ? Unit.POUND_FOOT : customary;
+            default -> customary;
+        };
+    }
+
+    /** The unit in which measures of a dimension, and their decimals, are meant. */
+    public static Unit customary(Dimension dimension) {
+        return switch (dimension) {
+            case LENGTH -> Unit.MILLIMETRE;
+            case ANGLE -> Unit.DEGREE;
+            case TEMPERATURE -> Unit.CELSIUS;
+            case VOLTAGE -> Unit.VOLT;
+            case CURRENT -> Unit.AMPERE;
+            case FRACTION -> Unit.PERCENT;
+            case TORQUE -> Unit.NEWTON_METRE;
+            case DURATION -> Unit.SECOND;
+            case VOLUME -> Unit.LITRE;
+            case CROSS_SECTION -> Unit.SQUARE_MILLIMETRE;
+            case MIXTURE -> Unit.LAMBDA;
+            case NUMBER -> Unit.ONE;
+        };
+    }
+
+    /** The symbol behind a number of this dimension; empty for a bare number. */
+    public String symbol(Dimension dimension) {
+        return dimension == Dimension.MIXTURE && afr ? "AFR" : shown(customary(dimension)).symbol();
+    }
+
+    /**
+     * A measure's digits.
+     *
+     * @param stoich the ratio that AFR is shown with
+     */
+    public String number(Measure measure, double stoich) {
+        Unit unit = shown(customary(measure.dimension()));
+        if (measure.dimension() == Dimension.MIXTURE && afr) {
+            // A tenth of AFR is about 0.007 λ: one digit less says as much.
+            return digits(measure.si() * stoich, Math.max(1, measure.decimals() - 1));
+        }
+        // A millimetre is 0.04 in.
+        int decimals = measure.decimals() + (unit == Unit.INCH ? 2 : 0);
+        return digits(unit.fromSi(measure.si()), decimals);
+    }
+
+    /** A measure as shown, digits and symbol. */
+    public String text(Measure measure, double stoich) {
+        String symbol = symbol(measure.dimension());
+        String number = number(measure, stoich);
+        return symbol.isEmpty() ? number : symbol.equals("°") ? number + symbol : number + " " + symbol;
+    }
+
+    /** A difference, always with its sign. */
+    public String signed(Measure measure, double stoich) {
+        String text = text(measure, stoich);
+        return text.startsWith("−") ? text : "+" + text;
+    }
+
+    /** Digits with a true minus sign, and none before a zero. */
+    public static String digits(double value, int decimals) {
+        String text = String.format(Locale.ROOT, "%." + decimals + "f", value);
+        if (!text.startsWith("-")) {
+            return text;
+        }
+        return text.matches("-0(\\.0*)?") ? text.substring(1) : "−" + text.substring(1);
+    }
+}

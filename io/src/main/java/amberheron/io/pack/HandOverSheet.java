@@ -1,0 +1,195 @@
+package amberheron.io.pack;
+
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Verdict;
+import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.job.Job;
+import amberheron.core.job.JobReview;
+import amberheron.core.job.LinkState;
+import amberheron.core.job.Station;
+import amberheron.core.mixture.Fuel;
+import amberheron.core.scaling.CheckPoint;
+import amberheron.core.scaling.Diagnosis;
+import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.Reader;
+import amberheron.core.scaling.ReaderSetting;
+import amberheron.core.scaling.ScaleReport;
+import amberheron.core.scaling.SettingText;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import amberheron.core.units.UnitChoice;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+
+/** What the sheet says, every figure already in words. */
+public record HandOverSheet(String job, String vehicle, String fuel, String date, boolean proven, String standing,
+        List<Link> links, List<Fact> facts, List<Group> groups, List<SettingText.Line> setting, String settingNote,
+        List<Point> points, String pointsNote, String proving, @Nullable String plot, String notDone) {
+    /** A station and how it stands. */
+    public record Link(String title, String mark, String state) {
+    }
+
+    /** A fact the next person needs. */
+    public record Fact(String name, String value) {
+    }
+
+    /** A station's checks. */
+    public record Group(String title, List<Check> checks) {
+    }
+
+    /** One check as a line. */
+    public record Check(String mark, String subject, String figure, String limit, String cost, String source) {
+    }
+
+    /** One check point as a line. */
+    public record Point(String volts, String truth, String shown, String off) {
+    }
+
+    /** The sheet of a job. */
+    public static HandOverSheet of(JobReview review, UnitChoice units) {
+        Job job = review.job();
+        double stoich = job.stoich();
+        Fuel fuel = job.intake().fuel();
+        List<Station> unproven = new ArrayList<>(List.of(Station.values()));
+        unproven.removeIf(s -> s == Station.HAND_OVER || review.state(s) == LinkState.PROVEN);
+        String standing = unproven.isEmpty()
+                ? "Every link from the exhaust gas to the number shown is proven."
+                : "Not proven: " + String.join(", ", unproven.stream()
+                        .map(s -> s.title() + " (" + review.state(s).words() + ")").toList()) + ".";
+        var date = job.handOver().date();
+        var plot = job.proving() == null ? null : ProvingPlot.svg(job.proving().result());
+        return new HandOverSheet(job.id(), job.intake().vehicle(),
+                fuel == null
+                        ? "fuel not said"
+                        : String.format(Locale.ROOT, "%s, λ 1 = %.2f AFR", fuel.name(), fuel.stoich()),
+                date == null ? "not handed over yet" : date.toString(), unproven.isEmpty(), standing,
+                java.util.Arrays.stream(Station.values()).filter(s -> s != Station.HAND_OVER)
+                        .map(s -> new Link(s.title(), mark(review.state(s)), review.state(s).words())).toList(),
+                facts(job), groups(review, units, stoich), setting(review), settingNote(review, units, stoich),
+                points(job, units), pointsNote(review, units, stoich), proving(job), plot, job.handOver().notDone());
+    }
+
+    private static String mark(LinkState state) {
+        return switch (state) {
+            case PROVEN -> "✓";
+            case OUT_OF_TOLERANCE -> "▲";
+            case BEGUN -> "◐";
+            case OPEN -> "○";
+        };
+    }
+
+    private static String mark(Verdict verdict) {
+        return switch (verdict) {
+            case PASS -> "✓";
+            case UNKNOWN -> "○";
+            case WARN -> "!";
+            case FAIL -> "▲";
+        };
+    }
+
+    private static List<Fact> facts(Job job) {
+        List<Fact> facts = new ArrayList<>();
+        job.chosenPlace().ifPresent(c -> facts
+                .add(new Fact("Place", c.id() + (c.note().isBlank() ? "" : ": " + c.note()) + ", "
+                        + job.intake().fit().words())));
+        if (job.intake().banks() > 1) {
+            facts.add(new Fact("Banks", "one sensor sees one bank unless it sits after the merge"));
+        }
+        if (!job.wiring().groundPoint().isBlank()) {
+            facts.add(new Fact("Grounds", job.wiring().groundPoint()));
+        }
+        FreeAirCheck air = job.air();
+        var airDate = air.date();
+        facts.add(new Fact("Free air", air.school().words() + (airDate == null ? "" : ", " + airDate)));
+        OutputLaw law = job.law();
+        if (law != null) {
+            facts.add(new Fact("Output law", law.name() + " (" + law.source().kind().words() + ")"));
+        }
+        Reader reader = job.reader();
+        if (reader != null) {
+            facts.add(new Fact("Reader", reader.name()));
+        }
+        return List.copyOf(facts);
+    }
+
+    private static List<Group> groups(JobReview review, UnitChoice units, double stoich) {
+        List<Group> groups = new ArrayList<>();
+        for (Station station : List.of(Station.PLACE, Station.WIRE, Station.AIR, Station.PROVE)) {
+            List<Check> checks = review.findings(station).stream().map(f -> check(f, units, stoich)).toList();
+            if (!checks.isEmpty()) {
+                groups.add(new Group(station.title(), checks));
+            }
+        }
+        return List.copyOf(groups);
+    }
+
+    private static Check check(Finding f, UnitChoice units, double stoich) {
+        Measure figure = f.figure();
+        Finding.Limit limit = f.limit();
+        Double cost = f.lambdaCost();
+        return new Check(mark(f.verdict()), f.subject(), figure == null ? "not measured" : units.text(figure, stoich),
+                limit == null ? "" : limit.relation().sign() + " " + units.text(limit.bound(), stoich),
+                cost == null ? "" : units.signed(mixture(cost), stoich), f.source().kind().words());
+    }
+
+    private static Measure mixture(double lambda) {
+        return new Measure(lambda, Dimension.MIXTURE, 3);
+    }
+
+    private static List<SettingText.Line> setting(JobReview review) {
+        Reader reader = review.job().reader();
+        return review.scale().map(r -> SettingText.of(r.setting(), Objects.requireNonNull(reader))).orElse(List.of());
+    }
+
+    private static String settingNote(JobReview review, UnitChoice units, double stoich) {
+        Reader reader = review.job().reader();
+        if (review.scale().isEmpty() || reader == null) {
+            return "no law and reader chosen";
+        }
+        ScaleReport report = review.scale().get();
+        return "in %s; worst error %s at %s".formatted(SettingText.quantity(reader.scale()),
+                units.signed(mixture(report.worst().lambda()), stoich),
+                units.text(mixture(report.worst().atLambda()), stoich));
+    }
+
+    private static List<Point> points(Job job, UnitChoice units) {
+        OutputLaw law = job.law();
+        Reader reader = job.reader();
+        if (law == null || reader == null) {
+            return List.of();
+        }
+        List<Point> points = new ArrayList<>();
+        for (CheckPoint p : job.points()) {
+            points.add(new Point(UnitChoice.digits(p.outputVolts(law), 2) + " V",
+                    units.text(mixture(p.trueLambda(law)), job.stoich()),
+                    units.text(mixture(reader.scale().toLambda(p.shown())), job.stoich()),
+                    units.signed(mixture(p.error(law, reader)), job.stoich())));
+        }
+        return List.copyOf(points);
+    }
+
+    private static String pointsNote(JobReview review, UnitChoice units, double stoich) {
+        if (review.diagnosis().isEmpty()) {
+            return "no check points taken";
+        }
+        Diagnosis d = review.diagnosis().get();
+        ReaderSetting corrected = d.correctedSetting();
+        String verdict = d.withinTolerance() ? "within tolerance" : "out of tolerance";
+        return "%s, worst %s; likeliest: %s (%.0f %%)%s".formatted(verdict,
+                units.signed(mixture(d.worst().lambda()), stoich), d.best().cause().title(),
+                100 * d.best().probability(),
+                d.withinTolerance() || corrected != null ? "" : "; no setting can mend it");
+    }
+
+    private static String proving(Job job) {
+        Job.Proving proving = job.proving();
+        return proving == null
+                ? "no proving log read"
+                : String.format(Locale.ROOT, "%s, %d samples over %.0f s, SHA-256 %s…", proving.file(),
+                        proving.result().samples(), proving.result().duration(),
+                        proving.digest().substring(0, Math.min(16, proving.digest().length())));
+    }
+}

@@ -1,0 +1,47 @@
+package amberheron.io.pack;
+
+import amberheron.core.drivelog.LogComparison;
+import amberheron.core.drivelog.Sample;
+import amberheron.core.scaling.Tolerance;
+import java.util.List;
+import java.util.Locale;
+
+/** Shown − true over the proving drive, as SVG at its printed size. */
+final class ProvingPlot {
+    private static final double WIDTH = 88;
+    private static final double HEIGHT = 30;
+    private static final double LEFT = 11;
+    private static final double FOOT = 5;
+
+    private ProvingPlot() {
+    }
+
+    static String svg(LogComparison log) {
+        List<Sample> trace = log.trace();
+        double from = trace.getFirst().time();
+        double span = Math.max(1e-9, trace.getLast().time() - from);
+        double most = Math.max(2 * Tolerance.LAMBDA, 1.1 * Math.abs(log.worst()));
+        StringBuilder line = new StringBuilder();
+        for (Sample s : trace) {
+            line.append(String.format(Locale.ROOT, "%s%.2f,%.2f", line.isEmpty() ? "M" : " L",
+                    LEFT + (s.time() - from) / span * (WIDTH - LEFT - 1), y(s.difference(), most)));
+        }
+        double band = y(-Tolerance.LAMBDA, most) - y(Tolerance.LAMBDA, most);
+        return String.format(Locale.ROOT, """
+                <svg xmlns="http://www.w3.org/2000/svg" width="%1$.0fmm" height="%2$.0fmm" viewBox="0 0 %1$.0f %2$.0f">
+                <rect x="%3$.1f" y="%4$.2f" width="%5$.1f" height="%6$.2f" fill="#dbe7d6"/>
+                <path d="M%3$.1f,%7$.2f H%8$.1f" stroke="#5b7083" stroke-width="0.2"/>
+                <path d="%9$s" fill="none" stroke="#1f2d36" stroke-width="0.25"/>
+                <g font-family="Source Sans 3" font-size="2.6" fill="#34444f">
+                <text x="0.5" y="%10$.2f">+%11$.3f λ</text><text x="0.5" y="%12$.2f">−%11$.3f λ</text>
+                <text x="%3$.1f" y="%13$.1f">0 s</text><text x="%8$.1f" y="%13$.1f" text-anchor="end">%14$.0f s</text>
+                </g></svg>""", WIDTH, HEIGHT, LEFT, y(Tolerance.LAMBDA, most), WIDTH - LEFT - 1, band, y(0, most),
+                WIDTH - 1, line, y(Tolerance.LAMBDA, most) + 1, Tolerance.LAMBDA, y(-Tolerance.LAMBDA, most) + 1,
+                HEIGHT - 1.0, span);
+    }
+
+    private static double y(double difference, double most) {
+        double middle = (HEIGHT - FOOT) / 2;
+        return middle - difference / most * (middle - 0.5);
+    }
+}
