@@ -2,6 +2,8 @@ package amberheron.core.plan;
 
 import amberheron.core.plan.Intake.Fit;
 import amberheron.core.plan.Intake.ReaderKind;
+import amberheron.core.units.Measure;
+import amberheron.core.units.Unit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,6 +13,10 @@ import java.util.Set;
 
 /** The ordered steps that follow from the intake. */
 public final class JobPlan {
+    /** Common practice, no published source; anti-seize makes a torque wrench read differently. */
+    private static final Step.Span SENSOR_TORQUE = new Step.Span(Measure.of(40, Unit.NEWTON_METRE, 0),
+            Measure.of(54, Unit.NEWTON_METRE, 0));
+
     private final Map<String, Step> steps = new LinkedHashMap<>();
 
     private JobPlan() {
@@ -32,12 +38,12 @@ public final class JobPlan {
         boring(plan, intake.fit());
         plan.add("air", "Calibrate in free air", 10, "the sensor must be out of the pipe", "splice", "source");
         if (intake.fixedHarness()) {
-            plan.add("sensor", "Screw the sensor in, 40–54 N·m", 10,
+            plan.add("sensor", "Screw the sensor in", 10,
                     "fixed harness: before the connector is joined, or the lead twists", "tight", "air");
             plan.add("connect", "Join the connector", 5, "", "sensor", "battery");
         } else {
             plan.add("connect", "Join the connector", 5, "", "splice", "battery");
-            plan.add("sensor", "Screw the sensor in, 40–54 N·m", 10, "by hand first; anti-seize stays on the thread",
+            plan.add("sensor", "Screw the sensor in", 10, "by hand first; anti-seize stays on the thread",
                     "tight", "air");
         }
         plan.add("ground", "Take the grounds and measure the shift", 15, "resistance in the ground moves the volts",
@@ -93,7 +99,8 @@ public final class JobPlan {
                 throw new IllegalStateException(id + " waits on " + earlier + ", which does not come before it");
             }
         }
-        steps.put(id, new Step(id, title, List.of(after), minutes, reason));
+        Step.Span span = id.equals("sensor") ? SENSOR_TORQUE : null;
+        steps.put(id, new Step(id, title, List.of(after), minutes, reason, span));
     }
 
     /** The steps in working order. */

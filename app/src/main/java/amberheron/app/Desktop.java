@@ -1,0 +1,74 @@
+package amberheron.app;
+
+import amberheron.app.shell.Session;
+import amberheron.app.shell.Shell;
+import java.util.List;
+import java.util.Objects;
+import java.util.concurrent.CompletableFuture;
+import javafx.animation.AnimationTimer;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.scene.text.Font;
+import javafx.stage.Stage;
+
+/** The desktop. Its session is being opened by the launcher while the toolkit starts. */
+public final class Desktop extends Application {
+    /** What is printed when the first frame is drawn. */
+    public static final String FIRST_FRAME = "first frame";
+    private static final double WIDTH = 1280;
+    private static final double HEIGHT = 800;
+
+    private static CompletableFuture<Session> opening = new CompletableFuture<>();
+    private static boolean closeAtOnce;
+
+    /** Hands over the session that is being opened. */
+    static void prepare(CompletableFuture<Session> session, boolean closeAfterFirstFrame) {
+        opening = session;
+        closeAtOnce = closeAfterFirstFrame;
+    }
+
+    /** Loads the fonts that ship with the application. */
+    public static void loadFonts() {
+        for (String weight : List.of("Regular", "SemiBold")) {
+            Font.loadFont(Objects.requireNonNull(
+                    Desktop.class.getResource("/amberheron/io/fonts/SourceSans3-" + weight + ".ttf")).toExternalForm(),
+                    14);
+        }
+    }
+
+    @Override
+    public void start(Stage stage) {
+        loadFonts();
+        Session session = opening.join();
+        stage.setScene(new Shell(session).scene(WIDTH, HEIGHT));
+        stage.setMinWidth(900);
+        stage.setMinHeight(620);
+        stage.setTitle("Amber Heron");
+        stage.show();
+        if (closeAtOnce) {
+            firstFrame();
+        }
+    }
+
+    /** Says when the first frame is drawn, then closes: for measuring a start, and for training the start-up cache. */
+    public static void firstFrame() {
+        new AnimationTimer() {
+            private int pulses;
+
+            @Override
+            public void handle(long now) {
+                // The pulse after the first comes when the first frame is on the screen.
+                if (++pulses == 2) {
+                    stop();
+                    System.out.println(FIRST_FRAME);
+                    Platform.exit();
+                }
+            }
+        }.start();
+    }
+
+    @Override
+    public void stop() {
+        opening.join().close();
+    }
+}

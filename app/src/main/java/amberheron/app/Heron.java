@@ -1,0 +1,99 @@
+package amberheron.app;
+
+import amberheron.app.cli.HeronCommand;
+import amberheron.app.demo.DemoBook;
+import amberheron.app.shell.Session;
+import amberheron.io.UnusableInput;
+import amberheron.io.book.BookProblem;
+import amberheron.io.book.JobBook;
+import amberheron.io.catalogue.Catalogue;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import javafx.application.Application;
+import javafx.application.Platform;
+
+/** Starts the desktop, or runs a command. Not itself an application of the toolkit, so that it can look before it starts one. */
+public final class Heron {
+    /** Held, since a logger that nobody holds forgets its level. */
+    private static final Logger TOOLKIT = Logger.getLogger("javafx");
+
+    private Heron() {
+    }
+
+    /** The command line. */
+    public static void main(String[] args) {
+        // Starting from the class path is meant; the toolkit's note about it would stand in every script's output.
+        TOOLKIT.setLevel(Level.SEVERE);
+        if (args.length == 0) {
+            exit(desktop(Home.folder(), false, false));
+        } else if (args.length == 1 && args[0].equals("--first-frame")) {
+            exit(desktop(Home.folder(), false, true));
+        } else {
+            exit(HeronCommand.run(args, new HeronCommand.Surroundings(Home.folder(), Heron::demo)));
+        }
+    }
+
+    private static void exit(int code) {
+        System.out.flush();
+        System.exit(code);
+    }
+
+    /** The desktop on the demo book; empty-handed where there is no display, with the reason. */
+    private static HeronCommand.DesktopOutcome demo() {
+        Display display = Display.probe();
+        return display == Display.READY
+                ? new HeronCommand.DesktopOutcome(true, "", desktop(Home.folder().resolve("demo"), true, false))
+                : new HeronCommand.DesktopOutcome(false, display.words(), 2);
+    }
+
+    private static int desktop(Path home, boolean demo, boolean closeAtOnce) {
+        Display display = Display.probe();
+        if (display != Display.READY) {
+            System.err.println("heron: " + display.words()
+                    + ". The commands work without one (heron --help); so does heron demo.");
+            return 2;
+        }
+        CompletableFuture<Session> session = CompletableFuture.supplyAsync(() -> open(home, demo))
+                .whenComplete((opened, e) -> {
+                    if (e != null) {
+                        System.err.println("heron: " + reason(e));
+                        Runtime.getRuntime().halt(2);
+                    }
+                });
+        Desktop.prepare(session, closeAtOnce);
+        try {
+            Application.launch(Desktop.class);
+        } catch (UnsupportedOperationException e) {
+            System.err.println("heron: the window toolkit does not start here: " + e.getMessage());
+            return 2;
+        }
+        return 0;
+    }
+
+    private static String reason(Throwable e) {
+        Throwable cause = e.getCause();
+        return String.valueOf(e instanceof CompletionException && cause != null ? cause.getMessage() : e.getMessage());
+    }
+
+    private static Session open(Path home, boolean demo) {
+        Path file = home.resolve("book.db");
+        boolean fresh = !Files.exists(file);
+        Catalogue catalogue = Catalogue.withShop(home.resolve("catalogue"));
+        JobBook book = JobBook.open(file);
+        try {
+            if (demo && fresh) {
+                DemoBook.fill(book, catalogue, home);
+            }
+            Session session = new Session(book, catalogue, home, Platform::runLater);
+            session.openLast();
+            return session;
+        } catch (BookProblem | UnusableInput e) {
+            book.close();
+            throw e;
+        }
+    }
+}

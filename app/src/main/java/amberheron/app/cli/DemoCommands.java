@@ -1,0 +1,148 @@
+package amberheron.app.cli;
+
+import amberheron.app.demo.DemoBook;
+import amberheron.app.demo.Pictures;
+import amberheron.app.shell.Session;
+import amberheron.core.job.JobReview;
+import amberheron.core.job.Station;
+import amberheron.core.units.UnitChoice;
+import amberheron.io.TextFiles;
+import amberheron.io.UnusableInput;
+import amberheron.io.book.JobBook;
+import amberheron.io.catalogue.Catalogue;
+import amberheron.io.json.JobDocument;
+import amberheron.io.pack.HandOverPack;
+import amberheron.io.pack.HandOverSheet;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import javafx.application.Platform;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+
+/** {@code heron demo} and {@code heron pictures}: the demo jobs, on screen or without one. */
+final class DemoCommands {
+    private static final double WIDTH = 1280;
+    private static final double HEIGHT = 800;
+
+    private DemoCommands() {
+    }
+
+    /** Runs with a session on a fresh demo book that is gone afterwards. */
+    static <T> T withDemo(Function<Session, T> work) {
+        System.setProperty("glass.platform", "Headless");
+        System.setProperty("prism.order", "sw");
+        System.setProperty("java.awt.headless", "true");
+        Path home = temporary();
+        Catalogue catalogue = Catalogue.shipped();
+        JobBook book = JobBook.open(home.resolve("book.db"));
+        DemoBook.fill(book, catalogue, home);
+        try (Session session = new Session(book, catalogue, home, Platform::runLater)) {
+            Platform.startup(() -> {
+            });
+            return work.apply(session);
+        } finally {
+            Platform.exit();
+            delete(home);
+        }
+    }
+
+    private static Path temporary() {
+        try {
+            return Files.createTempDirectory("heron-demo");
+        } catch (IOException e) {
+            throw new UnusableInput("temporary folder", "", "cannot be made: " + TextFiles.reason(e));
+        }
+    }
+
+    private static void delete(Path folder) {
+        try (var files = Files.walk(folder)) {
+            for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
+                Files.deleteIfExists(file);
+            }
+        } catch (IOException e) {
+            System.getLogger(DemoCommands.class.getName()).log(System.Logger.Level.DEBUG, "left behind: " + folder, e);
+        }
+    }
+
+    @Command(name = "demo", mixinStandardHelpOptions = true, description = "The desktop on the demo book; without a display, pictures and packs.")
+    static final class Demo implements Callable<Integer> {
+        private final HeronCommand.Surroundings surroundings;
+        @Option(names = "--out", paramLabel = "DIR", description = "where pictures and packs go without a display")
+        private Path folder = Path.of("demo-out");
+        @Spec
+        @SuppressWarnings("NullAway.Init") // set by picocli
+        private CommandSpec spec;
+
+        Demo(HeronCommand.Surroundings surroundings) {
+            this.surroundings = surroundings;
+        }
+
+        @Override
+        public Integer call() {
+            HeronCommand.DesktopOutcome outcome = surroundings.demoDesktop().get();
+            if (outcome.opened()) {
+                return outcome.exit();
+            }
+            spec.commandLine().getErr()
+                    .println("heron: " + outcome.reason() + ". Running the demo jobs without a window.");
+            return offscreen(spec.commandLine().getOut());
+        }
+
+        private int offscreen(PrintWriter out) {
+            return withDemo(session -> {
+                List<Path> pictures = Pictures.write(session, folder.resolve("pictures"), WIDTH, HEIGHT);
+                for (JobBook.Entry entry : session.jobs()) {
+                    JobReview review = session.peek(entry.id()).orElseThrow();
+                    Path pack = folder.resolve("packs").resolve(entry.id());
+                    HandOverPack.write(JobDocument.of(review.job()), HandOverSheet.of(review, UnitChoice.METRIC), pack);
+                    out.println(entry.id() + "  " + entry.vehicle());
+                    out.println("  " + Arrays.stream(Station.values())
+                            .map(s -> s.title() + ": " + review.state(s).words()).collect(Collectors.joining(" · ")));
+                    review.diagnosis()
+                            .ifPresent(d -> out.printf("  worst difference %+.4f λ; likeliest cause: %s (%.0f %%)%n",
+                                    d.worst().lambda(), d.best().cause().title(), 100 * d.best().probability()));
+                    out.println("  pack: " + pack);
+                }
+                out.printf("%d pictures in %s%n", pictures.size(), folder.resolve("pictures"));
+                out.flush();
+                return 0;
+            });
+        }
+    }
+
+    @Command(name = "pictures", mixinStandardHelpOptions = true, description = "Every main view from the demo data, PNG, offscreen.")
+    static final class PicturesCommand implements Callable<Integer> {
+        @Option(names = "--out", required = true, paramLabel = "DIR", description = "folder for the pictures")
+        private Path folder = Path.of("");
+        @Option(names = "--size", paramLabel = "WxH", defaultValue = "1280x800", description = "size of the window, 1280x800 if not said")
+        private String size = "";
+        @Spec
+        @SuppressWarnings("NullAway.Init") // set by picocli
+        private CommandSpec spec;
+
+        @Override
+        public Integer call() {
+            if (!size.matches("\\d{3,4}x\\d{3,4}")) {
+                throw new UnusableInput("--size", "",
+                        "found “%s”, expected width x height such as 1280x800".formatted(size));
+            }
+            int by = size.indexOf('x');
+            List<Path> files = withDemo(
+                    session -> Pictures.write(session, folder, Double.parseDouble(size.substring(0, by)),
+                            Double.parseDouble(size.substring(by + 1))));
+            files.forEach(f -> spec.commandLine().getOut().println(f));
+            spec.commandLine().getOut().flush();
+            return 0;
+        }
+    }
+}

@@ -1,0 +1,71 @@
+package amberheron.app.cli;
+
+import amberheron.io.UnusableInput;
+import amberheron.io.book.BookProblem;
+import java.nio.file.Path;
+import java.util.function.Supplier;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.IVersionProvider;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Spec;
+
+/** The command line: the same computation as the desktop. */
+@Command(name = "heron", mixinStandardHelpOptions = true, versionProvider = HeronCommand.Version.class, description = "Makes the number shown equal the mixture in the pipe. Without a command: opens the desktop.", exitCodeListHeading = "%nExit codes:%n", exitCodeList = {
+        "0:done and within tolerance", "1:done, something is out of tolerance", "2:the input cannot be used"})
+public final class HeronCommand implements Runnable {
+    /** Out of tolerance. */
+    static final int OUT = 1;
+    /** Input that cannot be used. */
+    static final int UNUSABLE = 2;
+
+    @Spec
+    @SuppressWarnings("NullAway.Init") // set by picocli
+    private CommandSpec spec;
+
+    /** Whether a window came up, why not, and the exit code if it did. */
+    public record DesktopOutcome(boolean opened, String reason, int exit) {
+    }
+
+    /**
+     * What the commands cannot know by themselves.
+     *
+     * @param home where the shop's catalogue is kept
+     * @param demoDesktop opens the desktop on the demo book
+     */
+    public record Surroundings(Path home, Supplier<DesktopOutcome> demoDesktop) {
+    }
+
+    /** Runs a command and gives its exit code. */
+    public static int run(String[] args, Surroundings surroundings) {
+        CommandLine line = new CommandLine(new HeronCommand())
+                .addSubcommand(new ScaleCommands.Scale(surroundings))
+                .addSubcommand(new ScaleCommands.Diagnose(surroundings))
+                .addSubcommand(new JobCommands.Place()).addSubcommand(new JobCommands.Wire())
+                .addSubcommand(new JobCommands.Air()).addSubcommand(new JobCommands.Prove())
+                .addSubcommand(new JobCommands.Pack()).addSubcommand(new DemoCommands.Demo(surroundings))
+                .addSubcommand(new DemoCommands.PicturesCommand()).addSubcommand(new Benchmark());
+        line.setCaseInsensitiveEnumValuesAllowed(true);
+        line.setExecutionExceptionHandler((e, command, parsed) -> {
+            if (e instanceof UnusableInput || e instanceof BookProblem) {
+                command.getErr().println("heron: " + e.getMessage());
+                return UNUSABLE;
+            }
+            throw e;
+        });
+        return line.execute(args);
+    }
+
+    @Override
+    public void run() {
+        throw new CommandLine.ParameterException(spec.commandLine(), "expected a command");
+    }
+
+    static final class Version implements IVersionProvider {
+        @Override
+        public String[] getVersion() {
+            String version = HeronCommand.class.getPackage().getImplementationVersion();
+            return new String[]{"Amber Heron " + (version == null ? "(not packaged)" : version)};
+        }
+    }
+}

@@ -1,0 +1,150 @@
+package amberheron.app.cli;
+
+import amberheron.app.drivelog.ProveModel;
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Verdict;
+import amberheron.core.job.Job;
+import amberheron.core.job.JobReview;
+import amberheron.core.job.LinkState;
+import amberheron.core.job.Station;
+import amberheron.core.units.UnitChoice;
+import amberheron.io.catalogue.Catalogue;
+import amberheron.io.csv.LogCsv;
+import amberheron.io.json.JobDocument;
+import amberheron.io.json.ResultJson;
+import amberheron.io.pack.HandOverPack;
+import amberheron.io.pack.HandOverSheet;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** The commands that read a job document. */
+final class JobCommands {
+    private JobCommands() {
+    }
+
+    /** What they share: a job in, findings out. */
+    abstract static class OfJob implements Callable<Integer> {
+        @Parameters(index = "0", paramLabel = "JOB", description = "job document (.json)")
+        private Path job = Path.of("");
+        @Option(names = "--json", description = "one JSON document on standard output")
+        private boolean json;
+        @Spec
+        @SuppressWarnings("NullAway.Init") // set by picocli
+        private CommandSpec spec;
+
+        final JobDocument document() {
+            return JobDocument.read(job);
+        }
+
+        final PrintWriter out() {
+            return spec.commandLine().getOut();
+        }
+
+        final PrintWriter err() {
+            return spec.commandLine().getErr();
+        }
+
+        static JobReview review(Job job) {
+            return new JobReview(job, Catalogue.shipped().laws());
+        }
+
+        final int report(Job about, List<Finding> findings, String none) {
+            if (json) {
+                out().print(ResultJson.findings(about.id(), findings));
+            } else {
+                print(about, findings, none);
+            }
+            out().flush();
+            return findings.stream().anyMatch(f -> f.verdict() == Verdict.FAIL) ? HeronCommand.OUT : 0;
+        }
+
+        private void print(Job about, List<Finding> findings, String none) {
+            if (findings.isEmpty()) {
+                out().println(none);
+            }
+            for (Finding f : findings) {
+                var figure = f.figure();
+                var limit = f.limit();
+                Double cost = f.lambdaCost();
+                out().printf("%-8s %-26s %12s %14s %12s%n", f.verdict(), f.subject(),
+                        figure == null ? "-" : UnitChoice.METRIC.text(figure, about.stoich()),
+                        limit == null
+                                ? ""
+                                : limit.relation().sign() + " " + UnitChoice.METRIC.text(limit.bound(), about.stoich()),
+                        cost == null ? "" : "%+.4f λ".formatted(cost));
+                out().printf("         %s%n         %s, %s%n", f.consequence(), f.source().citation(),
+                        f.source().kind().words());
+            }
+        }
+    }
+
+    @Command(name = "place", mixinStandardHelpOptions = true, description = "The place taken, against the rules.")
+    static final class Place extends OfJob {
+        @Override
+        public Integer call() {
+            Job job = document().job();
+            return report(job, review(job).findings(Station.PLACE), "No place is taken yet.");
+        }
+    }
+
+    @Command(name = "wire", mixinStandardHelpOptions = true, description = "Power, fuse and ground, against the rules.")
+    static final class Wire extends OfJob {
+        @Override
+        public Integer call() {
+            Job job = document().job();
+            return report(job, review(job).findings(Station.WIRE), "");
+        }
+    }
+
+    @Command(name = "air", mixinStandardHelpOptions = true, description = "The free-air check, against the air of the day.")
+    static final class Air extends OfJob {
+        @Override
+        public Integer call() {
+            Job job = document().job();
+            return report(job, review(job).findings(Station.AIR), "");
+        }
+    }
+
+    @Command(name = "prove", mixinStandardHelpOptions = true, description = "A proving log: bias, spread, worst.")
+    static final class Prove extends OfJob {
+        @Parameters(index = "1", paramLabel = "LOG.csv", description = "columns time, controller, reader")
+        private Path log = Path.of("");
+
+        @Override
+        public Integer call() {
+            Job job = document().job();
+            LogCsv.Log read = ProveModel.read(job, log);
+            read.faults().forEach(f -> err().println("heron: left out: " + f));
+            if (read.skipped() > read.faults().size()) {
+                err().printf("heron: left out: %d rows in all%n", read.skipped());
+            }
+            Job proven = job.withProving(ProveModel.proving(read));
+            return report(proven, review(proven).findings(Station.PROVE), "");
+        }
+    }
+
+    @Command(name = "pack", mixinStandardHelpOptions = true, description = "The hand-over pack: sheet as HTML and PDF, job as JSON.")
+    static final class Pack extends OfJob {
+        @Option(names = "--out", required = true, paramLabel = "DIR", description = "folder for the pack")
+        private Path folder = Path.of("");
+
+        @Override
+        public Integer call() {
+            JobDocument document = document();
+            JobReview review = review(document.job());
+            HandOverPack.write(document, HandOverSheet.of(review, UnitChoice.METRIC), folder)
+                    .forEach(f -> out().println(f));
+            out().flush();
+            boolean lies = java.util.Arrays.stream(Station.values())
+                    .anyMatch(s -> review.state(s) == LinkState.OUT_OF_TOLERANCE);
+            return lies ? HeronCommand.OUT : 0;
+        }
+    }
+}

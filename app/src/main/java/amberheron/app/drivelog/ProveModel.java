@@ -1,0 +1,73 @@
+package amberheron.app.drivelog;
+
+import amberheron.app.shell.Advice;
+import amberheron.app.shell.Advice.Action;
+import amberheron.app.shell.Figures;
+import amberheron.app.shell.Session;
+import amberheron.app.shell.StationModel;
+import amberheron.core.drivelog.LogComparison;
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Verdict;
+import amberheron.core.job.Job;
+import amberheron.core.job.Station;
+import amberheron.core.mixture.MixtureScale;
+import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.Reader;
+import amberheron.io.csv.LogCsv;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+
+/** What the Prove station says. */
+public final class ProveModel implements StationModel {
+    @Override
+    public String subtitle() {
+        return "The controller's own channel against the reader's, over a drive";
+    }
+
+    @Override
+    public String figure(Session session) {
+        Job.Proving proving = session.job().proving();
+        return proving == null
+                ? session.isOpen() ? "no log yet" : ""
+                : Figures.difference(session, proving.result().bias()) + " over "
+                        + Figures.time((int) Math.ceil(proving.result().duration() / 60));
+    }
+
+    /** Reads a log in the quantities of the job's law and reader; slow for a long one, so never on the screen's thread. */
+    public static LogCsv.Log read(Job job, Path file) {
+        OutputLaw law = job.law();
+        Reader reader = job.reader();
+        return LogCsv.read(file, law == null ? MixtureScale.lambda() : law.scale(),
+                reader == null ? MixtureScale.lambda() : reader.scale());
+    }
+
+    /** The log compared, as it is kept with the job. */
+    public static Job.Proving proving(LogCsv.Log log) {
+        return new Job.Proving(log.file(), log.digest(), LogComparison.of(log.samples()));
+    }
+
+    @Override
+    public Advice advice(Session session) {
+        List<Finding> findings = session.review().findings(Station.PROVE);
+        var checked = Advice.sources(findings);
+        String caution = "Never watch a gauge while driving: log on a closed road or a dynamometer. Lean under load destroys engines: 15.7 on petrol under acceleration means stop.";
+        Job.Proving proving = session.job().proving();
+        if (proving == null) {
+            return new Advice("Drive with the log running, then read it here.",
+                    new Action("Name the log", () -> session.focus("prove.file")),
+                    "A cold start is rich and says nothing yet; wait for warm idle, cruise, full throttle and lift-off.",
+                    "", checked, caution);
+        }
+        Optional<Finding> worst = Figures.worst(findings);
+        if (worst.isPresent() && worst.get().verdict() == Verdict.FAIL) {
+            return new Advice("Go back to Scale: the reader is off on the road.",
+                    new Action("Go to Scale", () -> session.go(Station.SCALE)), worst.get().consequence()
+                            + " What agreed on the bench and not on the road points at the grounds.",
+                    "", checked, caution);
+        }
+        return new Advice("Write the sheet.", new Action("Go to Hand over", () -> session.go(Station.HAND_OVER)),
+                worst.map(Finding::consequence).orElse("Gauge and reader agree over the whole drive."), "", checked,
+                caution);
+    }
+}

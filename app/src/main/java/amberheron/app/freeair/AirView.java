@@ -1,0 +1,117 @@
+package amberheron.app.freeair;
+
+import static amberheron.core.units.Unit.CELSIUS;
+import static amberheron.core.units.Unit.LAMBDA;
+import static amberheron.core.units.Unit.METRE;
+import static amberheron.core.units.Unit.PERCENT;
+import static amberheron.core.units.Unit.SECOND;
+
+import amberheron.app.shell.Choice;
+import amberheron.app.shell.Columns;
+import amberheron.app.shell.EntryField;
+import amberheron.app.shell.Figures;
+import amberheron.app.shell.FindingsTable;
+import amberheron.app.shell.Parts;
+import amberheron.app.shell.Session;
+import amberheron.app.shell.StationView;
+import amberheron.core.freeair.Air;
+import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.freeair.FreeAirCheck.School;
+import amberheron.core.job.Station;
+import amberheron.core.units.QuantityField;
+import amberheron.core.units.Unit;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import javafx.scene.Parent;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/** The air of the day, what the controller showed in it, and what it costs. */
+public final class AirView implements StationView {
+    private final Session session;
+    private final FindingsTable findings;
+    private final List<Runnable> refreshers = new ArrayList<>();
+    private final Label oxygen = Parts.line("", "big-figure");
+    private final GridPane costs = new GridPane();
+    private final Label procedure = Parts.text("", "soft");
+    private final Label date = new Label();
+    private final Parent root;
+
+    /** The view on a session. */
+    public AirView(Session session) {
+        this.session = session;
+        findings = new FindingsTable(session);
+        EntryField temperature = field("Air temperature", CELSIUS, -30, 55, 1, "temperature",
+                FreeAirCheck::temperature, FreeAirCheck::withTemperature);
+        EntryField humidity = field("Relative humidity", PERCENT, 0, 100, 0, "humidity", FreeAirCheck::humidity,
+                FreeAirCheck::withHumidity);
+        EntryField height = field("Height above the sea", METRE, -430, 5500, 0, "height", FreeAirCheck::height,
+                FreeAirCheck::withHeight);
+        EntryField shown = field("It shows oxygen", PERCENT, 0, 30, 2, "shown", FreeAirCheck::shownOxygen,
+                (c, v) -> c.withShownOxygen(v, day(c, v)));
+        EntryField mixture = field("or it shows a mixture", LAMBDA, 0.3, 20, 3, "mixture", FreeAirCheck::shownLambda,
+                (c, v) -> c.withShownLambda(v, day(c, v)));
+        EntryField settled = field("Warm and steady for", SECOND, 0, 3600, 0, "settled", FreeAirCheck::settled,
+                FreeAirCheck::withSettled);
+        Choice<School> school = new Choice<>(session, "This controller is", "air.school", List.of(School.values()),
+                School::words, () -> session.job().air().school(),
+                s -> session.edit(s.words(), j -> j.withAir(j.air().withSchool(s))));
+        refreshers.add(school::refresh);
+        costs.setHgap(18);
+        costs.setVgap(4);
+        VBox today = Parts.card("Oxygen in this air", oxygen, costs);
+        root = new Columns(300, Parts.card("The air today", Parts.evenly(temperature, humidity), height), today,
+                Parts.card("What the controller shows", date, school, procedure, Parts.evenly(shown, mixture), settled),
+                Parts.card("Against the rules", findings));
+    }
+
+    /** The day of the reading: today for a new one, none when it is taken back. */
+    private @Nullable LocalDate day(FreeAirCheck check, @Nullable Double reading) {
+        return reading == null ? check.date() : session.today();
+    }
+
+    private EntryField field(String name, Unit unit, double min, double max, int decimals, String key,
+            Function<FreeAirCheck, @Nullable Double> read,
+            BiFunction<FreeAirCheck, @Nullable Double, FreeAirCheck> write) {
+        EntryField field = new EntryField(session, QuantityField.of(name, unit, min, max), decimals,
+                () -> "air." + key, j -> read.apply(j.air()), (j, v) -> j.withAir(write.apply(j.air(), v)));
+        refreshers.add(field::refresh);
+        return field;
+    }
+
+    @Override
+    public Parent node() {
+        return root;
+    }
+
+    @Override
+    public void refresh() {
+        FreeAirCheck check = session.job().air();
+        findings.refresh(session.review().findings(Station.AIR), "");
+        procedure.setText(check.school().procedure());
+        LocalDate day = check.date();
+        date.setText(day == null ? "no reading yet" : "read " + day);
+        Air air = check.air();
+        oxygen.setText(air == null ? "—" : AirModel.oxygen(session, air));
+        costs.getChildren().clear();
+        if (air == null) {
+            costs.add(Parts.text("Enter the air to see what it costs.", "soft"), 0, 0);
+        } else {
+            costs.addRow(0, Parts.line("true", "column-head"), Parts.line("shown later", "column-head"),
+                    Parts.line("off by", "column-head"));
+            for (int i = 0; i < AirModel.SHOWN_AT.size(); i++) {
+                double lambda = AirModel.SHOWN_AT.get(i);
+                double shown = air.shownAfterCalibration(lambda);
+                costs.addRow(i + 1, Parts.line(Figures.mixture(session, lambda), "figure"),
+                        Parts.line(Figures.mixture(session, shown), "figure"),
+                        Parts.line(Figures.difference(session, shown - lambda), "figure"));
+            }
+        }
+        refreshers.forEach(Runnable::run);
+    }
+}

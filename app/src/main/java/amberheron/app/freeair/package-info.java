@@ -1,0 +1,7 @@
+/**
+ * The Air station.
+ */
+@NullMarked
+package amberheron.app.freeair;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,70 @@
+package amberheron.app.handover;
+
+import amberheron.app.shell.Advice;
+import amberheron.app.shell.Advice.Action;
+import amberheron.app.shell.Session;
+import amberheron.app.shell.StationModel;
+import amberheron.core.finding.Source;
+import amberheron.core.job.Job;
+import amberheron.core.job.LinkState;
+import amberheron.core.job.Station;
+import amberheron.io.json.JobDocument;
+import amberheron.io.pack.HandOverPack;
+import amberheron.io.pack.HandOverSheet;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+
+/** What the Hand over station says. */
+public final class HandOverModel implements StationModel {
+    @Override
+    public String subtitle() {
+        return "What the next person needs, and the proof";
+    }
+
+    @Override
+    public String figure(Session session) {
+        var date = session.job().handOver().date();
+        return date == null ? "" : "handed over " + date;
+    }
+
+    /** Where this job's pack goes. */
+    public Path folder(Session session) {
+        return session.home().resolve("packs").resolve(session.job().id().replaceAll("[^\\p{L}\\p{N}._-]", "_"));
+    }
+
+    /** What the sheet says now. */
+    public HandOverSheet sheet(Session session) {
+        return HandOverSheet.of(session.review(), session.units());
+    }
+
+    /** Dates the hand-over and writes the pack, off the screen's thread. */
+    public void write(Session session) {
+        session.edit("handed over", j -> j.withHandOver(new Job.HandOver(j.handOver().notDone(), session.today())));
+        JobDocument document = session.document();
+        HandOverSheet sheet = sheet(session);
+        Path folder = folder(session);
+        session.inBackground("Writing the pack", () -> "Written to " + folder + ": "
+                + String.join(", ", HandOverPack.write(document, sheet, folder).stream()
+                        .map(f -> String.valueOf(f.getFileName())).toList())
+                + ".");
+    }
+
+    @Override
+    public Advice advice(Session session) {
+        List<Station> open = Arrays.stream(Station.values())
+                .filter(s -> s != Station.HAND_OVER && session.review().state(s) != LinkState.PROVEN).toList();
+        List<Source> checked = List.of(Source.derived("the state of every link, from this job's own figures"));
+        String caution = "A wrong number is worse than none: an engine is fuelled from it. Removing or replacing emission parts can be illegal on the road: local law and inspection rules decide.";
+        Action write = new Action("Write the pack", () -> write(session));
+        if (!open.isEmpty()) {
+            Station first = open.getFirst();
+            return new Advice(first.title() + " is " + session.review().state(first).words() + ": go there first.",
+                    new Action("Go to " + first.title(), () -> session.go(first)),
+                    "The sheet can be written all the same; it says plainly what is not proven.", "", checked, caution);
+        }
+        return new Advice(
+                session.job().handOver().date() == null ? "Write the pack and hand it over." : "Handed over.", write,
+                "Every link is proven; what is left undone belongs on the sheet too.", "", checked, caution);
+    }
+}

@@ -1,0 +1,7 @@
+/**
+ * The desktop and the command line.
+ */
+@NullMarked
+package amberheron.app;
+
+import org.jspecify.annotations.NullMarked;

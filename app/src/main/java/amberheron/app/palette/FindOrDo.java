@@ -1,0 +1,133 @@
+package amberheron.app.palette;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Supplier;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** Type a few letters of anything, press Enter. */
+public final class FindOrDo extends StackPane {
+    private static final int MOST = 60;
+
+    private final Supplier<List<Hit>> all;
+    private final TextField input = new TextField();
+    private final ListView<Hit> list = new ListView<>();
+    private Runnable closed = () -> {
+    };
+
+    /**
+     * Something that can be found.
+     *
+     * @param kind what sort of thing it is: job, station, action, setting
+     * @param text what it is called
+     * @param hint its key, or empty
+     */
+    public record Hit(String kind, String text, String hint, Runnable run) {
+        /** Whether every typed word occurs in it. */
+        boolean answers(String typed) {
+            String own = (kind + " " + text).toLowerCase(Locale.ROOT);
+            return List.of(typed.toLowerCase(Locale.ROOT).strip().split("\\s+")).stream().allMatch(own::contains);
+        }
+    }
+
+    /** A palette over everything there is. */
+    public FindOrDo(Supplier<List<Hit>> all) {
+        this.all = all;
+        getStyleClass().add("palette-veil");
+        input.setId("palette.input");
+        input.setPromptText("A job, a station, an action, a setting…");
+        input.setAccessibleText("Find or do");
+        list.setId("palette.list");
+        list.setCellFactory(l -> new Cell());
+        list.setOnMouseClicked(e -> run());
+        VBox box = new VBox(input, list);
+        box.getStyleClass().add("palette");
+        box.setMaxSize(560, 420);
+        VBox.setVgrow(list, Priority.ALWAYS);
+        StackPane.setAlignment(box, javafx.geometry.Pos.TOP_CENTER);
+        getChildren().add(box);
+        input.textProperty().addListener((o, was, now) -> filter());
+        input.setOnAction(e -> run());
+        input.setOnKeyPressed(e -> {
+            if (e.getCode() == KeyCode.DOWN || e.getCode() == KeyCode.UP) {
+                int step = e.getCode() == KeyCode.DOWN ? 1 : -1;
+                int count = list.getItems().size();
+                if (count > 0) {
+                    int next = Math.floorMod(list.getSelectionModel().getSelectedIndex() + step, count);
+                    list.getSelectionModel().select(next);
+                    list.scrollTo(Math.max(0, next - 4));
+                }
+                e.consume();
+            }
+        });
+        setOnKeyPressed(e -> {
+            if (e.getCode() == KeyCode.ESCAPE) {
+                close();
+                e.consume();
+            }
+        });
+        setOnMousePressed(e -> {
+            if (e.getTarget() == this) {
+                close();
+            }
+        });
+        setVisible(false);
+    }
+
+    /** Opens it. */
+    public void open(Runnable whenClosed) {
+        closed = whenClosed;
+        input.clear();
+        filter();
+        setVisible(true);
+        input.requestFocus();
+    }
+
+    private void close() {
+        setVisible(false);
+        closed.run();
+    }
+
+    private void filter() {
+        list.getItems().setAll(all.get().stream().filter(h -> h.answers(input.getText())).limit(MOST).toList());
+        list.getSelectionModel().selectFirst();
+    }
+
+    private void run() {
+        Hit hit = list.getSelectionModel().getSelectedItem();
+        if (hit != null) {
+            close();
+            hit.run().run();
+        }
+    }
+
+    private static final class Cell extends ListCell<Hit> {
+        @Override
+        protected void updateItem(Hit hit, boolean empty) {
+            super.updateItem(hit, empty);
+            setText(null);
+            if (empty || hit == null) {
+                setGraphic(null);
+                return;
+            }
+            Label kind = new Label(hit.kind());
+            kind.getStyleClass().add("soft");
+            kind.setMinWidth(70);
+            Label hint = new Label(hit.hint());
+            hint.getStyleClass().add("soft");
+            hint.setMinWidth(Region.USE_PREF_SIZE);
+            Region spring = new Region();
+            HBox.setHgrow(spring, Priority.ALWAYS);
+            setGraphic(new HBox(8, kind, new Label(hit.text()), spring, hint));
+        }
+    }
+}

@@ -1,0 +1,7 @@
+/**
+ * The Plan station.
+ */
+@NullMarked
+package amberheron.app.plan;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,237 @@
+package amberheron.app.scaling;
+
+import amberheron.app.shell.Advice;
+import amberheron.app.shell.Advice.Action;
+import amberheron.app.shell.Figures;
+import amberheron.app.shell.Session;
+import amberheron.app.shell.StationModel;
+import amberheron.bench.Bench;
+import amberheron.bench.SimulatedBench;
+import amberheron.core.finding.Source;
+import amberheron.core.job.Job;
+import amberheron.core.job.Station;
+import amberheron.core.mixture.MixtureScale;
+import amberheron.core.scaling.Cause;
+import amberheron.core.scaling.CheckPoint;
+import amberheron.core.scaling.Diagnosis;
+import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.Reader;
+import amberheron.core.scaling.ReaderSetting;
+import amberheron.core.scaling.ScaleReport;
+import amberheron.core.scaling.SignalChain;
+import amberheron.core.scaling.Tolerance;
+import amberheron.core.scaling.WireEffect;
+import amberheron.core.units.Parsed;
+import amberheron.core.units.QuantityField;
+import amberheron.core.units.Unit;
+import amberheron.core.units.UnitChoice;
+import amberheron.core.wiring.WireRules;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** What the Scale station says. */
+public final class ScaleModel implements StationModel {
+    private static final int WANTED = 4;
+    static final QuantityField VOLTS = QuantityField.of("Applied", Unit.VOLT, 0, 5);
+
+    @Override
+    public String subtitle() {
+        return "What the reader must be told, and whether it then shows the truth";
+    }
+
+    @Override
+    public String figure(Session session) {
+        Optional<Diagnosis> diagnosis = session.review().diagnosis();
+        if (diagnosis.isPresent()) {
+            ScaleReport.Worst worst = diagnosis.get().worst();
+            return diagnosis.get().withinTolerance()
+                    ? "agrees within " + Figures.mixture(session, Math.abs(worst.lambda()))
+                    : "shows " + Figures.leanOrRich(session, worst.lambda()) + " at "
+                            + Figures.mixture(session, worst.atLambda());
+        }
+        return session.review().scale().isPresent()
+                ? "set, nothing checked yet"
+                : session.isOpen() ? "no law and reader yet" : "";
+    }
+
+    /** The law's slope turns tolerance into volts; the check points that would say most, spread over the range. */
+    static Optional<Double> nextVolts(Session session) {
+        OutputLaw law = session.job().law();
+        if (law == null) {
+            return Optional.empty();
+        }
+        Optional<Double> splits = session.review().diagnosis().map(Diagnosis::nextPoint).map(n -> n.volts());
+        if (splits.isPresent()) {
+            return splits;
+        }
+        List<Double> taken = session.job().points().stream().map(p -> p.outputVolts(law)).toList();
+        double low = Math.max(0, law.lowestVolts());
+        double high = Math.min(5, law.highestVolts());
+        List<Double> spread = new ArrayList<>();
+        for (double part : new double[]{0.1, 0.9, 0.5, 0.3, 0.7}) {
+            spread.add(Math.round(20 * (low + part * (high - low))) / 20.0);
+        }
+        return spread.stream().max(Comparator.comparingDouble(v -> taken.stream().mapToDouble(t -> Math.abs(t - v))
+                .min().orElse(spread.size() - spread.indexOf(v))));
+    }
+
+    /**
+     * The bench that takes readings: a stand-in whose wire has the ground shift that this job's own wiring predicts.
+     */
+    static Optional<Bench> bench(Job job, Session session) {
+        OutputLaw law = job.law();
+        Reader reader = job.reader();
+        Optional<ReaderSetting> setting = session.review().scale().map(ScaleReport::setting);
+        if (law == null || reader == null || setting.isEmpty()) {
+            return Optional.empty();
+        }
+        double shift = WireRules.shift(job.wiring().ground()).orElse(0.0);
+        return Optional.of(new SimulatedBench(new SignalChain(law, WireEffect.shift(shift), reader, setting.get()),
+                job.points().size() + 1L));
+    }
+
+    /** Takes one reading at the volts that say most. */
+    void take(Session session) {
+        Optional<Bench> bench = bench(session.job(), session);
+        Optional<Double> volts = nextVolts(session);
+        if (bench.isPresent() && volts.isPresent()) {
+            Bench.Reading reading = bench.get().take(volts.get());
+            add(session, new CheckPoint(reading.volts(), null, reading.shown(), bench.get().name()));
+        }
+    }
+
+    private static void add(Session session, CheckPoint point) {
+        session.edit("check point", j -> j.withPoint(point));
+    }
+
+    /**
+     * Adds a point as typed.
+     *
+     * @return what is wrong with it; empty when it was added
+     */
+    String add(Session session, String typedVolts, String typedShown) {
+        Reader reader = session.job().reader();
+        if (reader == null) {
+            return "Choose a reader first.";
+        }
+        if (VOLTS.parse(typedVolts, 1) instanceof Parsed.Bad bad) {
+            return bad.message();
+        }
+        Parsed shown = shownField(reader).parse(typedShown, 1);
+        if (shown instanceof Parsed.Bad bad) {
+            return bad.message();
+        }
+        add(session, new CheckPoint(((Parsed.Value) VOLTS.parse(typedVolts, 1)).si(), null,
+                ((Parsed.Value) shown).si(), ""));
+        return "";
+    }
+
+    private static QuantityField shownField(Reader reader) {
+        return QuantityField.of("Shown, in " + reader.scale().label(), Unit.ONE, -100, 100);
+    }
+
+    void remove(Session session, int index) {
+        session.edit("check point removed", j -> {
+            List<CheckPoint> less = new ArrayList<>(j.points());
+            less.remove(index);
+            return j.withPoints(less);
+        });
+    }
+
+    /** Types the setting that makes shown agree with true while the cause stays, and starts the check anew. */
+    void useCorrected(Session session) {
+        ReaderSetting corrected = session.review().diagnosis().map(Diagnosis::correctedSetting).orElse(null);
+        Reader reader = session.job().reader();
+        if (corrected != null && reader != null) {
+            session.edit("corrected setting", j -> j.withReader(reader.withSetting(corrected)).withPoints(List.of()));
+            session.tell(
+                    "The reader's setting is now the corrected one. Its check points were for the old setting and are put away: Ctrl+Z brings both back.");
+        }
+    }
+
+    @Override
+    public Advice advice(Session session) {
+        Job job = session.job();
+        OutputLaw law = job.law();
+        Reader reader = job.reader();
+        String caution = "The bench supply must not exceed 5 V: many inputs are damaged above it. Meter ground on the reader's sensor ground, not on the body.";
+        List<Source> checked = new ArrayList<>();
+        if (law != null) {
+            checked.add(law.source());
+        }
+        checked.add(Tolerance.SOURCE);
+        if (law == null) {
+            return new Advice("Choose the controller's output law from its sheet.",
+                    new Action("Choose the law", () -> session.focus("scale.law")),
+                    "Every controller has its own law; another maker's equation is the commonest lie.", "", checked,
+                    caution);
+        }
+        if (reader == null) {
+            return new Advice("Choose what reads the volts, and in which form it is told.",
+                    new Action("Choose the reader", () -> session.focus("scale.reader")),
+                    "The same law is typed as slope and offset, two points, an equation or a table.", "", checked,
+                    caution);
+        }
+        checked.add(reader.source());
+        if (session.review().scale().isEmpty()) {
+            return new Advice("Choose another input: law and input share no volts.",
+                    new Action("Choose the reader", () -> session.focus("scale.reader")),
+                    "Nothing that is typed can make it show the mixture.", "", checked, caution);
+        }
+        Optional<Diagnosis> diagnosis = session.review().diagnosis();
+        String volts = nextVolts(session).map("%.2f V"::formatted).orElse("");
+        Action take = new Action("Take a reading (simulated bench)", () -> take(session));
+        if (diagnosis.isEmpty()) {
+            return new Advice("Type the setting, then apply " + volts + " and note what the reader shows.", take,
+                    "Agreement at one point proves nothing about slope: two or more, spread over the range.", "",
+                    checked, caution);
+        }
+        Diagnosis d = diagnosis.get();
+        Cause cause = d.best().cause();
+        Diagnosis.NextPoint next = d.nextPoint();
+        if (!d.withinTolerance() && next != null) {
+            return new Advice("Apply " + volts + " and note what the reader shows.", take,
+                    "%s (%.0f %%) and %s explain the points nearly as well; at %s they part.".formatted(
+                            next.first().title(), 100 * d.best().probability(), lower(next.second().title()), volts),
+                    "", checked, caution);
+        }
+        if (!d.withinTolerance()) {
+            boolean settingHelps = d.correctedSetting() != null;
+            return new Advice(cause.remedy(),
+                    settingHelps
+                            ? new Action("It stays: use the corrected setting", () -> useCorrected(session))
+                            : new Action("Take another reading", take.run()),
+                    cause.meaning() + " " + consequence(session, d), "", checked, caution);
+        }
+        if (job.points().size() < WANTED) {
+            return new Advice("Apply " + volts + " and note what the reader shows.", take,
+                    job.points().size() == 1
+                            ? "One agreeing point proves nothing about slope: many controllers put out 14.7 with no sensor at all."
+                            : "Agrees so far; once more with the engine running, since heater and alternator move the grounds.",
+                    "", checked, caution);
+        }
+        return new Advice("Prove it on the road.", new Action("Go to Prove", () -> session.go(Station.PROVE)),
+                "Shown agrees with true at " + job.points().size() + " points over the range.", "", checked, caution);
+    }
+
+    private static String lower(String title) {
+        return title.startsWith("λ") ? title : Character.toLowerCase(title.charAt(0)) + title.substring(1);
+    }
+
+    /** What the engine would be fed if the number were trusted. */
+    private static String consequence(Session session, Diagnosis d) {
+        double off = d.worst().lambda();
+        double part = Math.abs(off) / Math.max(0.1, d.worst().atLambda()) * 100;
+        return "It shows %s at %s: trusted, the engine would be fed about %.1f %% too %s fuel.".formatted(
+                Figures.leanOrRich(session, off), Figures.mixture(session, d.worst().atLambda()), part,
+                off > 0 ? "much" : "little");
+    }
+
+    /** A reader's own number for a mixture, with its quantity. */
+    static String inReader(Reader reader, double shown) {
+        return UnitChoice.digits(shown, reader.scale() instanceof MixtureScale.Lambda ? 3 : 2)
+                + " " + reader.scale().label();
+    }
+}

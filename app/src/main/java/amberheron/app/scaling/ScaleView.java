@@ -1,0 +1,238 @@
+package amberheron.app.scaling;
+
+import amberheron.app.shell.Choice;
+import amberheron.app.shell.Columns;
+import amberheron.app.shell.Figures;
+import amberheron.app.shell.Parts;
+import amberheron.app.shell.Session;
+import amberheron.app.shell.StationView;
+import amberheron.core.job.Job;
+import amberheron.core.mixture.MixtureScale;
+import amberheron.core.scaling.CheckPoint;
+import amberheron.core.scaling.Diagnosis;
+import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.Reader;
+import amberheron.core.scaling.ScaleReport;
+import amberheron.core.scaling.SettingText;
+import amberheron.core.scaling.Tolerance;
+import amberheron.core.units.UnitChoice;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import javafx.geometry.HPos;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** What to type, the check points, the difference drawn, and the likely causes. */
+public final class ScaleView implements StationView {
+    private static final int CAUSES = 4;
+
+    private final Session session;
+    private final ScaleModel model;
+    private final ErrorPlot plot;
+    private final Choice<OutputLaw> law;
+    private final Choice<Reader> reader;
+    private final GridPane setting = new GridPane();
+    private final Label settingNote = new Label();
+    private final Label rounding = Parts.text("", "soft");
+    private final GridPane points = new GridPane();
+    private final TextField volts = new TextField();
+    private final TextField shown = new TextField();
+    private final Label fault = Parts.text("", "fault");
+    private final VBox causes = new VBox(6);
+    private final Label band = new Label();
+    private final Button corrected;
+    private final Parent root;
+
+    /** The view on a session. */
+    public ScaleView(Session session, ScaleModel model) {
+        this.session = session;
+        this.model = model;
+        plot = new ErrorPlot(session);
+        law = new Choice<>(session, "Output law, from the controller's sheet", "scale.law", session.catalogue().laws(),
+                l -> l.name() + " " + (l.scale() instanceof MixtureScale.Lambda ? "λ" : "AFR"),
+                () -> session.job().law(), l -> session.edit("law " + l.name(), j -> j.withLaw(l)));
+        reader = new Choice<>(session, "Reader", "scale.reader", session.catalogue().readers(), Reader::name,
+                () -> known(session.job().reader()), r -> session.edit("reader " + r.name(), j -> j.withReader(r)));
+        setting.setHgap(14);
+        setting.setVgap(2);
+        points.setHgap(10);
+        points.setVgap(0);
+        points.getColumnConstraints().addAll(column(), column(), column(), column(), new ColumnConstraints());
+        volts.setId("scale.volts");
+        volts.setPromptText("volts applied");
+        volts.setAccessibleText("Volts applied at the controller's output");
+        shown.setId("scale.shown");
+        shown.setPromptText("reader shows");
+        shown.setAccessibleText("What the reader shows");
+        volts.setOnAction(e -> shown.requestFocus());
+        shown.setOnAction(e -> add());
+        Parts.show(fault, false);
+        HBox.setHgrow(volts, Priority.ALWAYS);
+        HBox.setHgrow(shown, Priority.ALWAYS);
+        HBox entry = new HBox(8, volts, shown, Parts.button("Add", "scale.add", this::add, "quiet"));
+        corrected = Parts.button("Use corrected setting", "scale.corrected", () -> model.useCorrected(session),
+                "quiet");
+        VBox type = Parts.card("Type this into the reader", settingNote, setting, rounding);
+        type.getStyleClass().add("card-first");
+        root = new VBox(12, new Columns(300, type, Parts.card("Shown − true", band, plot),
+                Parts.card("Check points", new Label("engine off, then running"), points, entry, fault),
+                Parts.card("Likely causes", causes, corrected)),
+                Parts.card("Law and reader", Parts.evenly(law, reader)));
+    }
+
+    private static ColumnConstraints column() {
+        ColumnConstraints column = new ColumnConstraints();
+        column.setHgrow(Priority.ALWAYS);
+        column.setHalignment(HPos.RIGHT);
+        return column;
+    }
+
+    /** The reader as the catalogue lists it: one that was given a setting is still that reader. */
+    private @org.jspecify.annotations.Nullable Reader known(@org.jspecify.annotations.Nullable Reader used) {
+        return used == null
+                ? null
+                : session.catalogue().readers().stream().filter(r -> r.id().equals(used.id())).findFirst().orElse(used);
+    }
+
+    private void add() {
+        String wrong = model.add(session, volts.getText(), shown.getText());
+        fault.setText(wrong);
+        Parts.show(fault, !wrong.isEmpty());
+        if (wrong.isEmpty()) {
+            volts.clear();
+            shown.clear();
+            volts.requestFocus();
+        }
+    }
+
+    @Override
+    public Parent node() {
+        return root;
+    }
+
+    @Override
+    public void refresh() {
+        law.refresh();
+        reader.refresh();
+        showSetting();
+        showPoints();
+        showCauses();
+        band.setText("band ± " + Figures.mixture(session, Tolerance.LAMBDA));
+        plot.refresh();
+        String draftVolts = ScaleModel.nextVolts(session).map(v -> UnitChoice.digits(v, 2) + " V next").orElse("volts");
+        volts.setPromptText(draftVolts);
+    }
+
+    private void showSetting() {
+        setting.getChildren().clear();
+        Job job = session.job();
+        Reader read = job.reader();
+        Optional<ScaleReport> report = session.review().scale();
+        if (report.isEmpty() || read == null) {
+            setting.add(Parts.text("Choose the law and the reader below.", "soft"), 0, 0);
+            settingNote.setText("");
+            rounding.setText("");
+            return;
+        }
+        List<SettingText.Line> lines = SettingText.of(report.get().setting(), read);
+        for (int i = 0; i < lines.size(); i++) {
+            setting.addRow(i, Parts.line(lines.get(i).ask(), "soft"),
+                    Parts.line(lines.get(i).type(), lines.size() > 3 ? "figure" : "big-figure"));
+        }
+        settingNote.setText(read.form().words() + " in " + SettingText.quantity(read.scale()));
+        ScaleReport.Worst worst = report.get().worst();
+        rounding.setText("Worst error over the range %s at %s%s. Budget: %s.".formatted(
+                Figures.difference(session, worst.lambda()), Figures.mixture(session, worst.atLambda()),
+                read.setting() == null ? "" : ", with the setting it has now",
+                String.join("; ", report.get().budget().stream()
+                        .map(b -> b.cause() + " " + Figures.mixture(session, b.lambda())).toList())));
+    }
+
+    private void showPoints() {
+        points.getChildren().clear();
+        OutputLaw used = session.job().law();
+        Reader read = session.job().reader();
+        List<CheckPoint> taken = session.job().points();
+        if (used == null || read == null || taken.isEmpty()) {
+            points.add(Parts.text("None yet. F2 takes one from the simulated bench; or type what you read.", "soft"), 0,
+                    0, 5, 1);
+            return;
+        }
+        points.addRow(0, Parts.line("applied", "column-head"), Parts.line("true", "column-head"),
+                Parts.line("shown", "column-head"), Parts.line("off by", "column-head"));
+        for (int i = 0; i < taken.size(); i++) {
+            CheckPoint p = taken.get(i);
+            double off = p.error(used, read);
+            boolean kept = Math.abs(off) <= Tolerance.LAMBDA + 1e-12;
+            int index = i;
+            Button remove = Parts.button("×", "scale.remove." + i, () -> model.remove(session, index), "icon");
+            remove.setAccessibleText("Remove check point " + (i + 1));
+            points.addRow(i + 1, Parts.line(UnitChoice.digits(p.outputVolts(used), 2) + " V", "figure"),
+                    Parts.line(Figures.mixture(session, p.trueLambda(used)), "figure"),
+                    Parts.line(ScaleModel.inReader(read, p.shown()), "figure"),
+                    Parts.line((kept ? "" : "▲ ") + Figures.difference(session, off), "figure",
+                            kept ? "agreed" : "wrong"),
+                    remove);
+        }
+    }
+
+    private void showCauses() {
+        Optional<Diagnosis> diagnosis = session.review().diagnosis();
+        Parts.show(corrected, diagnosis.filter(d -> !d.withinTolerance() && d.correctedSetting() != null).isPresent());
+        if (diagnosis.isEmpty()) {
+            causes.getChildren().setAll(Parts.text("Two points or more tell causes apart.", "soft"));
+            return;
+        }
+        causes.getChildren().setAll(diagnosis.get().causes().stream().limit(CAUSES).map(this::cause).toList());
+        Diagnosis.NextPoint next = diagnosis.get().nextPoint();
+        if (next != null) {
+            Label splits = Parts.text("Next most telling point: %s, parts %s from %s.".formatted(
+                    UnitChoice.digits(next.volts(), 2) + " V", next.first().id(), next.second().id()), "hint");
+            causes.getChildren().add(splits);
+        }
+        Reader read = Objects.requireNonNull(session.job().reader());
+        var setting = diagnosis.get().correctedSetting();
+        if (!diagnosis.get().withinTolerance() && setting != null) {
+            causes.getChildren().add(Parts.text("Corrected: " + String.join(", ", SettingText.of(setting, read).stream()
+                    .map(l -> l.ask() + " → " + l.type()).toList()), "soft"));
+        }
+    }
+
+    private Node cause(Diagnosis.Likelihood l) {
+        ProgressBar bar = new ProgressBar(l.probability());
+        bar.setMaxWidth(Double.MAX_VALUE);
+        bar.setAccessibleText(l.cause().title());
+        Label percent = Parts.line("%.0f %%".formatted(100 * l.probability()), "figure");
+        HBox head = new HBox(Parts.line(l.cause().title() + parameters(l), "cause"), Parts.spring(), percent);
+        percent.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+        return new VBox(2, head, bar);
+    }
+
+    private static String parameters(Diagnosis.Likelihood l) {
+        return String.join(",", l.parameters().entrySet().stream()
+                .map(e -> e.getValue() instanceof Double value ? parameter(e.getKey(), value) : ": " + e.getValue())
+                .toList());
+    }
+
+    private static String parameter(String name, double value) {
+        return switch (name) {
+            case "volts" -> " %+.0f mV".formatted(1000 * value);
+            case "factor" -> " × %.3f".formatted(value);
+            case "stoich" -> " %.2f".formatted(value);
+            case "maxVolts" -> " above %.2f V".formatted(value);
+            case "fraction" -> " %.1f %%".formatted(100 * value);
+            case "towardsVolts" -> " towards %.1f V".formatted(value);
+            default -> "";
+        };
+    }
+}

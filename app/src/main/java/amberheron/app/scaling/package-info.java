@@ -1,0 +1,7 @@
+/**
+ * The Scale station.
+ */
+@NullMarked
+package amberheron.app.scaling;
+
+import org.jspecify.annotations.NullMarked;

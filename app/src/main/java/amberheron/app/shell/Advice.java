@@ -1,0 +1,32 @@
+package amberheron.app.shell;
+
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Source;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The reasons column of a station.
+ *
+ * @param next what to do next, one sentence
+ * @param action the one action for it; null when it is done away from the keyboard
+ * @param why why that is next
+ * @param parted where schools part and which is ours; empty when they do not
+ * @param checked what the station was checked against
+ * @param caution the usual caution; empty where nothing can be hurt
+ */
+public record Advice(String next, @Nullable Action action, String why, String parted, List<Source> checked,
+        String caution) {
+    /** What the button does. */
+    public record Action(String label, Runnable run) {
+    }
+
+    /** The sources behind findings, each once. */
+    public static List<Source> sources(List<Finding> findings) {
+        Map<String, Source> once = new LinkedHashMap<>();
+        findings.forEach(f -> once.putIfAbsent(f.source().citation(), f.source()));
+        return List.copyOf(once.values());
+    }
+}

@@ -1,0 +1,68 @@
+package amberheron.app.shell;
+
+import javafx.geometry.Orientation;
+import javafx.scene.Node;
+import javafx.scene.layout.Pane;
+
+/** Cards in two columns, or under one another where there is no room for two. */
+public final class Columns extends Pane {
+    private static final double GAP = 12;
+    private final double narrowest;
+
+    /** Two columns of cards, each at least so wide, filled in turn: left, right, left… */
+    public Columns(double narrowest, Node... cards) {
+        this.narrowest = narrowest;
+        getChildren().addAll(cards);
+    }
+
+    private boolean two(double width) {
+        return width >= 2 * narrowest + GAP;
+    }
+
+    @Override
+    public Orientation getContentBias() {
+        return Orientation.HORIZONTAL;
+    }
+
+    @Override
+    protected double computeMinWidth(double height) {
+        return 100;
+    }
+
+    @Override
+    protected double computePrefWidth(double height) {
+        return 2 * narrowest + GAP;
+    }
+
+    @Override
+    protected double computePrefHeight(double width) {
+        return lay(width, false);
+    }
+
+    @Override
+    protected double computeMinHeight(double width) {
+        return computePrefHeight(width);
+    }
+
+    @Override
+    protected void layoutChildren() {
+        lay(getWidth(), true);
+    }
+
+    private double lay(double width, boolean place) {
+        boolean two = two(width);
+        double each = two ? Math.floor((width - GAP) / 2) : width;
+        double[] y = {0, 0};
+        int turn = 0;
+        for (Node card : getManagedChildren()) {
+            int column = two ? turn % 2 : 0;
+            double height = Math.ceil(card.prefHeight(each));
+            if (place) {
+                card.resizeRelocate(column * (each + GAP), y[column], each, height);
+            }
+            y[column] += height + GAP;
+            turn++;
+        }
+        return Math.max(0, Math.max(y[0], y[1]) - GAP);
+    }
+}

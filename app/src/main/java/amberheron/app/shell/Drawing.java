@@ -1,0 +1,111 @@
+package amberheron.app.shell;
+
+import javafx.scene.Node;
+import javafx.scene.layout.Pane;
+import javafx.scene.shape.Line;
+import javafx.scene.shape.Path;
+import javafx.scene.shape.PathElement;
+import javafx.scene.shape.LineTo;
+import javafx.scene.shape.MoveTo;
+import javafx.scene.shape.Shape;
+import javafx.scene.text.Text;
+
+/**
+ * A pane that is drawn anew for its size. What is drawn has style classes; every colour stands in the style sheet.
+ */
+public abstract class Drawing extends Pane {
+    private final double height;
+    private double drawnFor = -1;
+
+    /** A drawing of a fixed height. */
+    @SuppressWarnings("this-escape") // the pane's own style list is whole by now
+    protected Drawing(double height) {
+        this.height = height;
+        getStyleClass().add("drawing");
+    }
+
+    /** Draws for a width. */
+    protected abstract void draw(double width, double height);
+
+    /** Draws again because what it shows has changed. */
+    public final void refresh() {
+        drawnFor = -1;
+        requestLayout();
+    }
+
+    @Override
+    protected void layoutChildren() {
+        if (getWidth() > 0 && drawnFor != getWidth()) {
+            drawnFor = getWidth();
+            getChildren().clear();
+            draw(getWidth(), getHeight());
+        }
+    }
+
+    @Override
+    protected double computePrefHeight(double width) {
+        return height;
+    }
+
+    @Override
+    protected double computeMinHeight(double width) {
+        return height;
+    }
+
+    @Override
+    protected double computePrefWidth(double h) {
+        return 200;
+    }
+
+    /** Adds a shape in style classes and gives it back. */
+    protected final <S extends Node> S add(S node, String... styles) {
+        node.getStyleClass().addAll(styles);
+        if (node instanceof Shape) {
+            node.setMouseTransparent(true);
+        }
+        getChildren().add(node);
+        return node;
+    }
+
+    protected final Line line(double x1, double y1, double x2, double y2, String... styles) {
+        return add(new Line(x1, y1, x2, y2), styles);
+    }
+
+    /** Text whose middle, left or right end is at x: part 0.5, 0 or 1. */
+    protected final Text text(String words, double x, double y, double part, String... styles) {
+        Text text = add(new Text(words), styles);
+        text.applyCss();
+        text.setX(x - part * text.getLayoutBounds().getWidth());
+        text.setY(y);
+        return text;
+    }
+
+    /** One path for many points; a gap where y is not a number. */
+    protected final Path path(double[] xs, double[] ys, String... styles) {
+        Path path = new Path();
+        boolean down = false;
+        for (int i = 0; i < xs.length; i++) {
+            if (Double.isNaN(ys[i])) {
+                down = false;
+                continue;
+            }
+            PathElement element = down ? new LineTo(xs[i], ys[i]) : new MoveTo(xs[i], ys[i]);
+            path.getElements().add(element);
+            down = true;
+        }
+        return add(path, styles);
+    }
+
+    /** Calls back with the place of a press or a drag, and once more with true when it ends. */
+    protected final void onDrag(DragHandler handler) {
+        setOnMousePressed(e -> handler.at(e.getX(), e.getY(), false));
+        setOnMouseDragged(e -> handler.at(e.getX(), e.getY(), false));
+        setOnMouseReleased(e -> handler.at(e.getX(), e.getY(), true));
+    }
+
+    /** Where the pointer is. */
+    @FunctionalInterface
+    protected interface DragHandler {
+        void at(double x, double y, boolean done);
+    }
+}

@@ -1,0 +1,155 @@
+package amberheron.app.shell;
+
+import amberheron.core.job.Job;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import amberheron.core.units.Parsed;
+import amberheron.core.units.QuantityField;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import javafx.scene.TraversalDirection;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One quantity of the job, typed as people type it. Enter keeps it and moves on; an entry that cannot be used stays as
+ * typed, with what was expected under it, and is saved with the job all the same.
+ */
+public final class EntryField extends VBox {
+    private final Session session;
+    private final QuantityField field;
+    private final int decimals;
+    private final Supplier<String> key;
+    private final Function<Job, @Nullable Double> read;
+    private final BiFunction<Job, @Nullable Double, Job> write;
+    private final TextField input = new TextField();
+    private final Label fault = Parts.text("", "fault");
+
+    /**
+     * A field.
+     *
+     * @param key name of the field in the job's drafts, and for focus
+     * @param decimals shown, in the field's unit
+     */
+    public EntryField(Session session, QuantityField field, int decimals, Supplier<String> key,
+            Function<Job, @Nullable Double> read, BiFunction<Job, @Nullable Double, Job> write) {
+        this.session = session;
+        this.field = field;
+        this.decimals = decimals;
+        this.key = key;
+        this.read = read;
+        this.write = write;
+        Label name = Parts.line(field.name(), "field-name");
+        name.setLabelFor(input);
+        input.setId(key.get());
+        input.setAccessibleText(field.name());
+        input.setPromptText(prompt(field));
+        input.setOnAction(e -> {
+            if (commit()) {
+                input.requestFocusTraversal(TraversalDirection.NEXT);
+            }
+        });
+        input.focusedProperty().addListener((o, was, now) -> {
+            if (!now) {
+                commit();
+            }
+        });
+        Parts.show(fault, false);
+        getChildren().addAll(name, input, fault);
+        getStyleClass().add("entry");
+        session.onFocus(wanted -> {
+            if (wanted.equals(key.get())) {
+                input.requestFocus();
+                input.selectAll();
+            }
+        });
+    }
+
+    private static String prompt(QuantityField field) {
+        String examples = field.dimension().examples();
+        int end = examples.indexOf(',') > 0 ? examples.indexOf(',') : examples.indexOf(" or ");
+        String first = end > 0 ? examples.substring(0, end) : examples;
+        return field.dimension() == Dimension.LENGTH ? "in " + field.unit().symbol() : "e.g. " + first;
+    }
+
+    /** Shows what the job says now. */
+    public void refresh() {
+        String draft = session.job().drafts().get(key.get());
+        input.setId(key.get());
+        if (draft != null) {
+            if (!input.isFocused()) {
+                input.setText(draft);
+            }
+            say(parse(draft));
+            return;
+        }
+        say(new Parsed.Value(0));
+        if (!input.isFocused() || unchanged()) {
+            input.setText(shown());
+        }
+        shownLast = shown();
+    }
+
+    private String shownLast = "";
+
+    private boolean unchanged() {
+        return input.getText().equals(shownLast);
+    }
+
+    private String shown() {
+        Double value = read.apply(session.job());
+        if (value == null) {
+            return "";
+        }
+        return field.name().startsWith("Clock")
+                ? Figures.clock(value)
+                : Figures.entry(field, decimals, value, session.units(), session.job().stoich());
+    }
+
+    private Parsed parse(String typed) {
+        QuantityField inUnit = field.in(session.units().shown(field.unit()));
+        String text = field.dimension() == Dimension.MIXTURE && session.units().afr() && typed.matches("[\\d.,\\s]+")
+                ? typed + " AFR"
+                : typed;
+        return inUnit.parse(text, session.job().stoich());
+    }
+
+    /** Keeps what is typed; false when it cannot be used. */
+    private boolean commit() {
+        String typed = input.getText().strip();
+        boolean drafted = session.job().drafts().containsKey(key.get());
+        if (!drafted && typed.equals(shown())) {
+            return true;
+        }
+        if (typed.isEmpty()) {
+            shownLast = "";
+            session.edit(field.name() + " cleared", j -> write.apply(j, null).withDraft(key.get(), null));
+            return true;
+        }
+        Parsed parsed = parse(typed);
+        say(parsed);
+        if (parsed instanceof Parsed.Value value) {
+            // As entered is as shown from now on, also while the cursor is still in it.
+            shownLast = typed;
+            session.edit(field.name() + " " + session.units().text(measure(value.si()), session.job().stoich()),
+                    j -> write.apply(j, value.si()).withDraft(key.get(), null));
+            return true;
+        }
+        session.edit(field.name() + " as typed", j -> j.withDraft(key.get(), typed));
+        return false;
+    }
+
+    private Measure measure(double si) {
+        return new Measure(si, field.dimension(), decimals);
+    }
+
+    private void say(Parsed parsed) {
+        String message = parsed instanceof Parsed.Bad bad ? bad.message() : "";
+        fault.setText(message);
+        Parts.show(fault, !message.isEmpty());
+        input.pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("bad"), !message.isEmpty());
+    }
+}

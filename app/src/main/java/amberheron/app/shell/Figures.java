@@ -1,0 +1,78 @@
+package amberheron.app.shell;
+
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Verdict;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import amberheron.core.units.QuantityField;
+import amberheron.core.units.Unit;
+import amberheron.core.units.UnitChoice;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Figures in the units and the fuel of the open job. */
+public final class Figures {
+    private Figures() {
+    }
+
+    /** A measure as shown. */
+    public static String text(Session session, Measure measure) {
+        return session.units().text(measure, session.job().stoich());
+    }
+
+    /** A mixture as shown, three decimals of lambda. */
+    public static String mixture(Session session, double lambda) {
+        return text(session, new Measure(lambda, Dimension.MIXTURE, 3));
+    }
+
+    /** A difference of mixtures, always with its sign. */
+    public static String difference(Session session, double lambda) {
+        return session.units().signed(new Measure(lambda, Dimension.MIXTURE, 3), session.job().stoich());
+    }
+
+    /** A difference in the words of the trade: so much lean or rich. */
+    public static String leanOrRich(Session session, double lambda) {
+        return text(session, new Measure(Math.abs(lambda), Dimension.MIXTURE, 3)) + (lambda >= 0 ? " lean" : " rich");
+    }
+
+    /** A length in the unit people say it in. */
+    public static String length(Session session, double metres) {
+        return text(session, new Measure(metres, Dimension.LENGTH, 0));
+    }
+
+    /** Minutes as hours and minutes. */
+    public static String time(int minutes) {
+        return minutes < 60 ? minutes + " min" : "%d h %02d".formatted(minutes / 60, minutes % 60);
+    }
+
+    /** The check that matters most: the worst, and of equals the first. */
+    public static Optional<Finding> worst(List<Finding> findings) {
+        return findings.stream().filter(f -> f.verdict() != Verdict.PASS)
+                .max(Comparator.comparing(Finding::verdict).thenComparingInt(f -> -findings.indexOf(f)));
+    }
+
+    /** An angle on the pipe's clock face, such as 1:52. */
+    public static String clock(double radians) {
+        long minutes = Math.round(Math.toDegrees(radians) * 2);
+        long onFace = Math.floorMod(minutes, 720L);
+        long hour = onFace / 60;
+        return "%d:%02d".formatted(hour == 0 ? 12 : hour, onFace % 60);
+    }
+
+    /** What stands in a field for a value: digits without idle zeros, and the unit. */
+    public static String entry(QuantityField field, int decimals, double si, UnitChoice units, double stoich) {
+        if (field.dimension() == Dimension.MIXTURE && units.afr()) {
+            return trimmed(si * stoich, decimals - 1) + " AFR";
+        }
+        Unit unit = units.shown(field.unit());
+        String number = trimmed(unit.fromSi(si), decimals + (unit == Unit.INCH ? 2 : 0));
+        return unit.symbol().isEmpty() ? number : unit == Unit.DEGREE ? number + "°" : number + " " + unit.symbol();
+    }
+
+    private static String trimmed(double value, int decimals) {
+        String text = String.format(Locale.ROOT, "%." + Math.max(0, decimals) + "f", value);
+        return text.contains(".") ? text.replaceFirst("\\.?0+$", "") : text;
+    }
+}

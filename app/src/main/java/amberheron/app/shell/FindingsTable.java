@@ -1,0 +1,110 @@
+package amberheron.app.shell;
+
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Verdict;
+import amberheron.core.units.Measure;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** Checks as rows: mark, what, figure, limit, cost. A row that is pressed answers why in the reasons column. */
+public final class FindingsTable extends VBox {
+    private final Session session;
+
+    /** An empty table. */
+    public FindingsTable(Session session) {
+        this.session = session;
+        getStyleClass().add("findings");
+    }
+
+    /** Shows these findings, or a line that says why there are none. */
+    public void refresh(List<Finding> findings, String none) {
+        if (findings.isEmpty()) {
+            getChildren().setAll(Parts.text(none, "soft"));
+            return;
+        }
+        getChildren().setAll(grid(Parts.line(""), Parts.line(""), head("found"), head("limit"), head("costs")));
+        findings.forEach(f -> getChildren().add(row(f)));
+    }
+
+    private static Label head(String text) {
+        return Parts.line(text, "column-head");
+    }
+
+    private Node row(Finding f) {
+        Measure figure = f.figure();
+        Finding.Limit limit = f.limit();
+        Double cost = f.lambdaCost();
+        StackPane mark = new StackPane(Mark.of(f.verdict()));
+        mark.setMinWidth(18);
+        GridPane grid = grid(mark, Parts.line(f.subject(), "subject"),
+                Parts.line(figure == null ? "—" : Figures.text(session, figure), "figure",
+                        f.verdict() == Verdict.FAIL ? "wrong" : "plain"),
+                Parts.line(limit == null ? "" : limit.relation().sign() + " " + Figures.text(session, limit.bound()),
+                        "figure", "soft"),
+                Parts.line(cost == null ? "—" : Figures.difference(session, cost), "figure", "soft"));
+        VBox body = new VBox(1, grid);
+        if (f.verdict() != Verdict.PASS) {
+            HBox says = new HBox(Parts.text(f.consequence(), "consequence"));
+            says.getStyleClass().add("consequence-box");
+            body.getChildren().add(says);
+        }
+        Button row = new Button();
+        row.setGraphic(body);
+        row.setId("why." + f.id());
+        row.setAccessibleText(f.subject() + ": " + word(f.verdict()) + ". " + f.consequence() + " Press for why.");
+        row.setMaxWidth(Double.MAX_VALUE);
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.getStyleClass().setAll("finding-row");
+        if (f.id().equals(session.asked())) {
+            row.getStyleClass().add("asked");
+        }
+        row.setOnAction(e -> session.ask(f.id()));
+        body.prefWidthProperty().bind(row.widthProperty().subtract(14));
+        return row;
+    }
+
+    private static String word(Verdict verdict) {
+        return switch (verdict) {
+            case PASS -> "passes";
+            case UNKNOWN -> "not known yet";
+            case WARN -> "warning";
+            case FAIL -> "fails";
+        };
+    }
+
+    private static GridPane grid(Node mark, Label subject, Label figure, Label limit, Label cost) {
+        GridPane grid = new GridPane();
+        grid.setHgap(8);
+        ColumnConstraints wide = new ColumnConstraints();
+        wide.setHgrow(Priority.ALWAYS);
+        grid.getColumnConstraints().addAll(fixed(18), wide, fixed(84), fixed(88), fixed(78));
+        subject.setMaxWidth(Double.MAX_VALUE);
+        subject.setMinWidth(60);
+        figure.setMinWidth(Region.USE_PREF_SIZE);
+        grid.addRow(0, mark, subject, right(figure), right(limit), right(cost));
+        return grid;
+    }
+
+    private static Node right(Label label) {
+        HBox box = new HBox(label);
+        box.setAlignment(Pos.CENTER_RIGHT);
+        return box;
+    }
+
+    private static ColumnConstraints fixed(double width) {
+        ColumnConstraints constraints = new ColumnConstraints();
+        constraints.setMinWidth(width);
+        constraints.setMaxWidth(width + 30);
+        return constraints;
+    }
+}

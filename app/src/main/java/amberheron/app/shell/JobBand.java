@@ -1,0 +1,105 @@
+package amberheron.app.shell;
+
+import amberheron.core.mixture.Fuel;
+import amberheron.core.units.UnitChoice;
+import java.util.List;
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+
+/** The band at the top: which job, find or do, units, and whether everything is saved. */
+final class JobBand extends HBox {
+    private final Session session;
+    private final Button job;
+    private final Label vehicle = Parts.line("", "band-vehicle");
+    private final Label saved = Parts.line("", "band-saved");
+    private final ToggleButton lambda = unit("λ", "unit.lambda");
+    private final ToggleButton afr = unit("AFR", "unit.afr");
+    private final ToggleButton mm = unit("mm", "unit.mm");
+    private final ToggleButton in = unit("in", "unit.in");
+    private final ToggleButton celsius = unit("°C", "unit.c");
+    private final ToggleButton fahrenheit = unit("°F", "unit.f");
+    private final ToggleButton newton = unit("N·m", "unit.nm");
+    private final ToggleButton pound = unit("lb·ft", "unit.lbft");
+
+    JobBand(Session session, Runnable find) {
+        this.session = session;
+        job = Parts.button("Jobs", "band.job", session::showJobs, "band-job");
+        job.setMinWidth(Region.USE_PREF_SIZE);
+        job.setTooltip(new Tooltip("All jobs (Ctrl+J)"));
+        vehicle.setMinWidth(60);
+        HBox.setHgrow(vehicle, Priority.ALWAYS);
+        vehicle.setMaxWidth(Double.MAX_VALUE);
+        Button search = Parts.button("Find or do…", "band.find", find, "band-find");
+        Label key = new Label("Ctrl K");
+        key.getStyleClass().add("band-key");
+        search.setGraphic(key);
+        search.setContentDisplay(javafx.scene.control.ContentDisplay.RIGHT);
+        search.setMinWidth(Region.USE_PREF_SIZE);
+        saved.setMinWidth(Region.USE_PREF_SIZE);
+        lambda.setOnAction(e -> choose(false, u().inches(), u().fahrenheit(), u().poundFeet()));
+        afr.setOnAction(e -> choose(true, u().inches(), u().fahrenheit(), u().poundFeet()));
+        mm.setOnAction(e -> choose(u().afr(), false, u().fahrenheit(), u().poundFeet()));
+        in.setOnAction(e -> choose(u().afr(), true, u().fahrenheit(), u().poundFeet()));
+        celsius.setOnAction(e -> choose(u().afr(), u().inches(), false, u().poundFeet()));
+        fahrenheit.setOnAction(e -> choose(u().afr(), u().inches(), true, u().poundFeet()));
+        newton.setOnAction(e -> choose(u().afr(), u().inches(), u().fahrenheit(), false));
+        pound.setOnAction(e -> choose(u().afr(), u().inches(), u().fahrenheit(), true));
+        getChildren().addAll(job, vehicle, saved, search, pair(lambda, afr), pair(mm, in), pair(celsius, fahrenheit),
+                pair(newton, pound));
+        setAlignment(Pos.CENTER_LEFT);
+        getStyleClass().add("band");
+    }
+
+    private UnitChoice u() {
+        return session.units();
+    }
+
+    private void choose(boolean inAfr, boolean inches, boolean inFahrenheit, boolean poundFeet) {
+        session.units(new UnitChoice(inAfr, inches, inFahrenheit, poundFeet));
+        refresh();
+    }
+
+    private static ToggleButton unit(String text, String id) {
+        ToggleButton button = new ToggleButton(text);
+        button.setId(id);
+        button.getStyleClass().setAll("unit");
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        return button;
+    }
+
+    private static HBox pair(ToggleButton a, ToggleButton b) {
+        HBox pair = new HBox(a, b);
+        pair.setAlignment(Pos.CENTER);
+        return pair;
+    }
+
+    void refresh() {
+        List<ToggleButton> first = List.of(lambda, mm, celsius, newton);
+        List<ToggleButton> second = List.of(afr, in, fahrenheit, pound);
+        List<Boolean> on = List.of(u().afr(), u().inches(), u().fahrenheit(), u().poundFeet());
+        for (int i = 0; i < first.size(); i++) {
+            first.get(i).setSelected(!on.get(i));
+            second.get(i).setSelected(on.get(i));
+        }
+        boolean open = session.isOpen();
+        job.setText(open ? session.job().id() : "Jobs");
+        Fuel fuel = session.job().intake().fuel();
+        Double litres = session.job().intake().displacement();
+        String name = session.job().intake().vehicle();
+        vehicle.setText(!open
+                ? "Amber Heron"
+                : (name.isBlank() ? "vehicle not entered" : name)
+                        + (litres == null ? "" : String.format(Locale.ROOT, " · %.2f L", 1000 * litres))
+                        + (fuel == null ? "" : " · " + fuel.name()));
+        Session.Saving saving = session.saving();
+        saved.setText(!open ? "" : saving.failure() != null ? "▲ not saved" : saving.busy() ? "saving…" : "saved");
+        saved.setTooltip(saving.failure() == null ? null : new Tooltip(saving.failure()));
+    }
+}

@@ -1,0 +1,101 @@
+package amberheron.app.shell;
+
+import java.util.function.Function;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The few parts that screens are put together from. */
+public final class Parts {
+    private Parts() {
+    }
+
+    /** A label that wraps, in a style class. */
+    public static Label text(String text, String... styles) {
+        Label label = new Label(text);
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        label.getStyleClass().addAll(styles);
+        return label;
+    }
+
+    /** A label of one line, cut with an ellipsis where room runs out. */
+    public static Label line(String text, String... styles) {
+        Label label = new Label(text);
+        label.getStyleClass().addAll(styles);
+        return label;
+    }
+
+    /** A button at least as large as a gloved finger. */
+    public static Button button(String text, String id, Runnable run, String... styles) {
+        Button button = new Button(text);
+        button.setId(id);
+        button.setOnAction(e -> run.run());
+        button.getStyleClass().addAll(styles);
+        return button;
+    }
+
+    /** A card: a heading, a note at its right, and what is in it. */
+    public static VBox card(String heading, Label note, Node... content) {
+        note.getStyleClass().add("note");
+        Label title = line(heading, "card-heading");
+        title.setMinWidth(Region.USE_PREF_SIZE);
+        HBox head = new HBox(10, title, spring(), note);
+        head.setAlignment(Pos.BASELINE_LEFT);
+        VBox card = new VBox(8, head);
+        card.getChildren().addAll(content);
+        card.getStyleClass().add("card");
+        return card;
+    }
+
+    /** A card without a note. */
+    public static VBox card(String heading, Node... content) {
+        return card(heading, new Label(), content);
+    }
+
+    /** Empty room that pushes apart. */
+    public static Region spring() {
+        Region spring = new Region();
+        HBox.setHgrow(spring, Priority.ALWAYS);
+        return spring;
+    }
+
+    /** Nodes side by side, sharing the width evenly. */
+    public static HBox evenly(Node... nodes) {
+        HBox row = new HBox(12, nodes);
+        for (Node node : nodes) {
+            HBox.setHgrow(node, Priority.ALWAYS);
+            if (node instanceof Region region) {
+                region.setMaxWidth(Double.MAX_VALUE);
+                region.setPrefWidth(10);
+            }
+        }
+        return row;
+    }
+
+    /** Shows a node, or takes no room for it. */
+    public static void show(Node node, boolean on) {
+        node.setVisible(on);
+        node.setManaged(on);
+    }
+
+    /** A converter for choices that are only ever picked, not typed. */
+    public static <T> javafx.util.StringConverter<T> named(Function<T, String> name) {
+        return new javafx.util.StringConverter<>() {
+            @Override
+            public String toString(T value) {
+                return value == null ? "" : name.apply(value);
+            }
+
+            @Override
+            public T fromString(String text) {
+                throw new UnsupportedOperationException(text);
+            }
+        };
+    }
+}

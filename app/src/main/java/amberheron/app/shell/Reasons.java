@@ -1,0 +1,84 @@
+package amberheron.app.shell;
+
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Source;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Do next, why, checked against, caution; and the working of a figure that was asked about. */
+final class Reasons extends ScrollPane {
+    private final Session session;
+    private final VBox column = new VBox(4);
+
+    Reasons(Session session) {
+        this.session = session;
+        column.getStyleClass().add("reasons");
+        setContent(column);
+        setFitToWidth(true);
+        setHbarPolicy(ScrollBarPolicy.NEVER);
+        getStyleClass().add("reasons-scroll");
+        setFocusTraversable(false);
+    }
+
+    void refresh(Advice advice) {
+        List<Node> nodes = new ArrayList<>();
+        nodes.add(Parts.line("Do next", "reason-live"));
+        Label next = Parts.text(advice.next(), "reason-next");
+        next.setId("reasons.next");
+        nodes.add(next);
+        Advice.Action action = advice.action();
+        if (action != null) {
+            var button = Parts.button(action.label(), "reasons.action", action.run(), "primary");
+            Label key = new Label("F2");
+            key.getStyleClass().add("button-key");
+            button.setGraphic(key);
+            button.setContentDisplay(javafx.scene.control.ContentDisplay.RIGHT);
+            button.setMaxWidth(Double.MAX_VALUE);
+            button.setWrapText(true);
+            button.setMinHeight(Region.USE_PREF_SIZE);
+            nodes.add(button);
+        }
+        asked().ifPresentOrElse(f -> asked(f, nodes), () -> section(nodes, "Why", advice.why()));
+        section(nodes, "Where schools part", advice.parted());
+        if (!advice.checked().isEmpty()) {
+            nodes.add(Parts.line("Checked against", "reason-head"));
+            for (Source source : advice.checked()) {
+                nodes.add(Parts.text(source.citation()));
+                nodes.add(Parts.text(source.kind().words(), "soft", "reason-source"));
+            }
+        }
+        if (!advice.caution().isEmpty()) {
+            nodes.add(Parts.line("Caution", "reason-caution"));
+            nodes.add(Parts.text(advice.caution()));
+        }
+        column.getChildren().setAll(nodes);
+        setVvalue(0);
+    }
+
+    private Optional<Finding> asked() {
+        return session.review().findings(session.station()).stream().filter(f -> f.id().equals(session.asked()))
+                .findFirst();
+    }
+
+    private void asked(Finding f, List<Node> nodes) {
+        nodes.add(Parts.line("Why: " + f.subject(), "reason-head"));
+        nodes.add(Parts.text(f.consequence()));
+        if (!f.working().isEmpty()) {
+            nodes.add(Parts.text(f.working(), "working"));
+        }
+        nodes.add(Parts.text(f.source().citation() + ", " + f.source().kind().words(), "soft"));
+    }
+
+    private static void section(List<Node> nodes, String head, String text) {
+        if (!text.isEmpty()) {
+            nodes.add(Parts.line(head, "reason-head"));
+            nodes.add(Parts.text(text));
+        }
+    }
+}

@@ -1,0 +1,259 @@
+package amberheron.app.shell;
+
+import amberheron.app.drivelog.ProveModel;
+import amberheron.app.drivelog.ProveView;
+import amberheron.app.freeair.AirModel;
+import amberheron.app.freeair.AirView;
+import amberheron.app.handover.HandOverModel;
+import amberheron.app.handover.HandOverView;
+import amberheron.app.palette.FindOrDo;
+import amberheron.app.placement.PlaceModel;
+import amberheron.app.placement.PlaceView;
+import amberheron.app.plan.PlanModel;
+import amberheron.app.plan.PlanView;
+import amberheron.app.rule.RuleView;
+import amberheron.app.scaling.ScaleModel;
+import amberheron.app.scaling.ScaleView;
+import amberheron.app.wiring.WireModel;
+import amberheron.app.wiring.WireView;
+import amberheron.bench.SimulatedDrive;
+import amberheron.core.job.Station;
+import amberheron.io.book.JobBook;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Supplier;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.Stage;
+import org.jspecify.annotations.Nullable;
+
+/** The whole window: four things that are always there, and the middle that changes. */
+public final class Shell {
+    private static final double PATH = 242;
+    private static final double REASONS = 268;
+
+    private final Session session;
+    private final StackPane root = new StackPane();
+    private final BorderPane frame = new BorderPane();
+    private final VBox middle = new VBox();
+    private final ScrollPane scroll = new ScrollPane(middle);
+    private final Label title = Parts.line("", "title");
+    private final Label subtitle = Parts.text("", "subtitle");
+    private final HBox noticeBar = new HBox(8);
+    private final Label notice = Parts.text("", "notice-text");
+    private final JobBand band;
+    private final SignalPath path;
+    private final Reasons reasons;
+    private final RuleView rule;
+    private final FindOrDo palette;
+    private final JobsView jobs;
+    private final Map<Station, StationModel> models = new EnumMap<>(Station.class);
+    private final Map<Station, Supplier<StationView>> makers = new EnumMap<>(Station.class);
+    private final Map<Station, StationView> views = new EnumMap<>(Station.class);
+    private final List<Command> commands;
+    private final LiveSource live;
+    private @Nullable StationView shown;
+    private boolean arm;
+
+    /** The window's content on a session. */
+    public Shell(Session session) {
+        this.session = session;
+        PlanModel plan = station(Station.PLAN, new PlanModel());
+        PlaceModel place = station(Station.PLACE, new PlaceModel());
+        station(Station.WIRE, new WireModel());
+        station(Station.AIR, new AirModel());
+        ScaleModel scale = station(Station.SCALE, new ScaleModel());
+        station(Station.PROVE, new ProveModel());
+        HandOverModel handOver = station(Station.HAND_OVER, new HandOverModel());
+        makers.put(Station.PLAN, () -> new PlanView(session, plan));
+        makers.put(Station.PLACE, () -> new PlaceView(session, place));
+        makers.put(Station.WIRE, () -> new WireView(session));
+        makers.put(Station.AIR, () -> new AirView(session));
+        makers.put(Station.SCALE, () -> new ScaleView(session, scale));
+        makers.put(Station.PROVE, () -> new ProveView(session));
+        makers.put(Station.HAND_OVER, () -> new HandOverView(session, handOver));
+        band = new JobBand(session, this::find);
+        path = new SignalPath(session, models);
+        reasons = new Reasons(session);
+        rule = new RuleView(session);
+        palette = new FindOrDo(this::hits);
+        jobs = new JobsView(session);
+        live = new LiveSource(session, new SimulatedDrive());
+        commands = commands();
+        path.setPrefWidth(PATH);
+        path.setMinWidth(PATH);
+        reasons.setPrefWidth(REASONS);
+        reasons.setMinWidth(REASONS);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.getStyleClass().add("middle-scroll");
+        middle.getStyleClass().add("middle");
+        noticeBar.getChildren().addAll(notice, Parts.spring(),
+                Parts.button("×", "notice.close", () -> session.tell(""), "icon"));
+        noticeBar.getStyleClass().add("notice");
+        notice.setId("notice");
+        frame.setTop(band);
+        frame.setLeft(path);
+        frame.setCenter(new BorderPane(scroll, null, null, noticeBar, null));
+        frame.setRight(reasons);
+        frame.setBottom(rule);
+        root.getChildren().addAll(frame, palette);
+        root.getStyleClass().add("shell");
+        session.onChange(this::refresh);
+        refresh();
+    }
+
+    private <M extends StationModel> M station(Station station, M model) {
+        models.put(station, model);
+        return model;
+    }
+
+    /** A scene of the window at a size, with its keys. */
+    public Scene scene(double width, double height) {
+        Scene scene = new Scene(root, width, height);
+        scene.getStylesheets()
+                .add(Objects.requireNonNull(Shell.class.getResource("/amberheron/app/paper.css")).toExternalForm());
+        for (Command command : commands) {
+            if (command.keys() != null) {
+                scene.getAccelerators().put(command.keys(), command.run());
+            }
+        }
+        return scene;
+    }
+
+    private List<Command> commands() {
+        List<Command> all = new ArrayList<>();
+        for (Station station : Station.values()) {
+            all.add(new Command("station", "Go to " + station.title(), keys("Alt+" + station.number()),
+                    () -> session.go(station)));
+        }
+        all.add(new Command("action", "Do what is next", keys("F2"), this::next));
+        all.add(new Command("action", "Find or do", keys("Shortcut+K"), this::find));
+        all.add(new Command("action", "Take back the last change", keys("Shortcut+Z"), session::undo));
+        all.add(new Command("action", "Do again what was taken back", keys("Shortcut+Y"), session::redo));
+        all.add(new Command("action", "All jobs", keys("Shortcut+J"), session::showJobs));
+        all.add(new Command("action", "New job", keys("Shortcut+N"), () -> {
+            session.showJobs();
+            session.focus("jobs.number");
+        }));
+        all.add(new Command("action", "Write the hand-over pack", keys("Shortcut+P"), () -> {
+            if (session.isOpen()) {
+                ((HandOverModel) Objects.requireNonNull(models.get(Station.HAND_OVER))).write(session);
+            }
+        }));
+        all.add(new Command("action", "Reading rule", keys("F6"), rule::requestFocus));
+        all.add(new Command("action", "Follow the simulated controller on the rule", keys("F8"), () -> live.toggle()));
+        all.add(new Command("setting", "Arm's-length view", keys("F11"), () -> {
+            arm = !arm;
+            refresh();
+        }));
+        all.add(new Command("setting", "Dark or light paper", keys("Shortcut+D"), () -> session.dark(!session.dark())));
+        return List.copyOf(all);
+    }
+
+    private static KeyCombination keys(String text) {
+        return KeyCombination.keyCombination(text);
+    }
+
+    private List<FindOrDo.Hit> hits() {
+        List<FindOrDo.Hit> hits = new ArrayList<>();
+        commands.forEach(c -> hits.add(new FindOrDo.Hit(c.kind(), c.text(), c.hint(), c.run())));
+        for (JobBook.Entry job : session.jobs()) {
+            hits.add(new FindOrDo.Hit("job", job.id() + " " + job.vehicle(), "", () -> session.open(job.id())));
+        }
+        var u = session.units();
+        hits.add(new FindOrDo.Hit("setting", "Mixtures as " + (u.afr() ? "λ" : "AFR"), "",
+                () -> session.units(new amberheron.core.units.UnitChoice(!u.afr(), u.inches(), u.fahrenheit(),
+                        u.poundFeet()))));
+        hits.add(new FindOrDo.Hit("setting", "Lengths in " + (u.inches() ? "mm" : "in"), "",
+                () -> session.units(new amberheron.core.units.UnitChoice(u.afr(), !u.inches(), u.fahrenheit(),
+                        u.poundFeet()))));
+        hits.add(new FindOrDo.Hit("setting", "Temperatures in " + (u.fahrenheit() ? "°C" : "°F"), "",
+                () -> session.units(new amberheron.core.units.UnitChoice(u.afr(), u.inches(), !u.fahrenheit(),
+                        u.poundFeet()))));
+        hits.add(new FindOrDo.Hit("setting", "Torque in " + (u.poundFeet() ? "N·m" : "lb·ft"), "",
+                () -> session.units(new amberheron.core.units.UnitChoice(u.afr(), u.inches(), u.fahrenheit(),
+                        !u.poundFeet()))));
+        if (session.isOpen()) {
+            session.catalogue().fuels().forEach(f -> hits.add(new FindOrDo.Hit("setting", "Fuel: " + f.name(), "",
+                    () -> session.edit("fuel " + f.name(), j -> j.withIntake(j.intake().withFuel(f))))));
+            session.catalogue().laws().forEach(l -> hits.add(new FindOrDo.Hit("setting", "Output law: " + l.name(), "",
+                    () -> session.edit("law " + l.name(), j -> j.withLaw(l)))));
+            session.catalogue().readers().forEach(r -> hits.add(new FindOrDo.Hit("setting", "Reader: " + r.name(), "",
+                    () -> session.edit("reader " + r.name(), j -> j.withReader(r)))));
+        }
+        return hits;
+    }
+
+    private void find() {
+        Node before = root.getScene() == null ? null : root.getScene().getFocusOwner();
+        palette.open(() -> {
+            if (before != null) {
+                before.requestFocus();
+            }
+        });
+    }
+
+    private void next() {
+        Advice.Action action = advice().action();
+        if (action != null) {
+            action.run().run();
+        }
+    }
+
+    private Advice advice() {
+        if (session.view() == Session.View.JOBS) {
+            boolean none = session.jobs().isEmpty();
+            return new Advice(none ? "Begin the first job." : "Pick a job, or begin a new one.",
+                    new Advice.Action("New job", () -> session.focus("jobs.number")),
+                    "Everything that is entered is saved as it is entered.", "", List.of(), "");
+        }
+        return Objects.requireNonNull(models.get(session.station())).advice(session);
+    }
+
+    private void refresh() {
+        boolean atJobs = session.view() == Session.View.JOBS;
+        StationView wanted = atJobs
+                ? jobs
+                : views.computeIfAbsent(session.station(), s -> Objects.requireNonNull(makers.get(s)).get());
+        title.setText(atJobs ? "Jobs" : session.station().title());
+        subtitle.setText(
+                atJobs ? "All that is in the book" : Objects.requireNonNull(models.get(session.station())).subtitle());
+        if (!wanted.equals(shown)) {
+            shown = wanted;
+            middle.getChildren().setAll(new VBox(title, subtitle), wanted.node());
+            scroll.setVvalue(0);
+        }
+        wanted.refresh();
+        band.refresh();
+        path.refresh();
+        reasons.refresh(advice());
+        rule.refresh();
+        String failure = session.saving().failure();
+        notice.setText(failure != null ? "Not saved: " + failure : session.notice());
+        Parts.show(noticeBar, !notice.getText().isEmpty());
+        style("dark", session.dark());
+        style("arm", arm);
+        Parts.show(path, !arm);
+        if (root.getScene() != null && root.getScene().getWindow() instanceof Stage stage) {
+            stage.setTitle(session.isOpen() ? session.job().id() + " · Amber Heron" : "Amber Heron");
+        }
+    }
+
+    private void style(String name, boolean on) {
+        root.getStyleClass().remove(name);
+        if (on) {
+            root.getStyleClass().add(name);
+        }
+    }
+}

@@ -1,0 +1,120 @@
+package amberheron.app.shell;
+
+import amberheron.core.job.LinkState;
+import amberheron.core.job.Station;
+import java.util.EnumMap;
+import java.util.Map;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Line;
+
+/** The stations strung on one line; solid where a link is proven, broken where it is not. */
+final class SignalPath extends Pane {
+    private static final double LINE_X = 31;
+
+    private final Session session;
+    private final Map<Station, StationModel> models;
+    private final Map<Station, Button> buttons = new EnumMap<>(Station.class);
+    private final Map<Station, StackPane> marks = new EnumMap<>(Station.class);
+    private final Map<Station, Label> figures = new EnumMap<>(Station.class);
+    private final Map<Station, Line> lines = new EnumMap<>(Station.class);
+
+    SignalPath(Session session, Map<Station, StationModel> models) {
+        this.session = session;
+        this.models = models;
+        getStyleClass().add("path");
+        for (Station station : Station.values()) {
+            Line line = new Line();
+            line.getStyleClass().add("path-line");
+            lines.put(station, line);
+            getChildren().add(line);
+        }
+        for (Station station : Station.values()) {
+            StackPane mark = new StackPane();
+            mark.getStyleClass().add("path-mark");
+            mark.setMinSize(26, 26);
+            mark.setMaxSize(26, 26);
+            Label title = Parts.line(station.title(), "path-title");
+            Label key = Parts.line("Alt " + station.number(), "path-key");
+            key.setMinWidth(Region.USE_PREF_SIZE);
+            Label figure = Parts.line("", "path-figure");
+            HBox head = new HBox(title, Parts.spring(), key);
+            head.setAlignment(Pos.BASELINE_LEFT);
+            VBox words = new VBox(head, figure);
+            words.setAlignment(Pos.CENTER_LEFT);
+            HBox.setHgrow(words, Priority.ALWAYS);
+            HBox row = new HBox(12, mark, words);
+            row.setAlignment(Pos.CENTER_LEFT);
+            Button button = new Button();
+            button.setGraphic(row);
+            button.setId("path." + station);
+            button.getStyleClass().setAll("path-station");
+            button.setOnAction(e -> session.go(station));
+            button.setAlignment(Pos.CENTER_LEFT);
+            row.prefWidthProperty().bind(button.widthProperty().subtract(24));
+            buttons.put(station, button);
+            marks.put(station, mark);
+            figures.put(station, figure);
+            getChildren().add(button);
+        }
+    }
+
+    void refresh() {
+        for (Station station : Station.values()) {
+            LinkState state = session.review().state(station);
+            String figure = model(station).figure(session);
+            get(marks, station).getChildren().setAll(Mark.of(state));
+            Label label = get(figures, station);
+            label.setText(figure.isEmpty() ? state.words() : figure);
+            label.getStyleClass().removeAll("wrong");
+            if (state == LinkState.OUT_OF_TOLERANCE) {
+                label.getStyleClass().add("wrong");
+            }
+            Button button = get(buttons, station);
+            button.setDisable(!session.isOpen());
+            button.setAccessibleText(station.title() + ", " + state.words() + ". " + figure);
+            boolean here = session.view() == Session.View.STATION && session.station() == station;
+            button.getStyleClass().removeAll("here");
+            if (here) {
+                button.getStyleClass().add("here");
+            }
+            get(lines, station).getStyleClass()
+                    .setAll("path-line", state == LinkState.PROVEN ? "path-solid" : "path-broken");
+        }
+    }
+
+    private StationModel model(Station station) {
+        return get(models, station);
+    }
+
+    private static <V> V get(Map<Station, V> map, Station station) {
+        return java.util.Objects.requireNonNull(map.get(station));
+    }
+
+    @Override
+    protected void layoutChildren() {
+        double each = Math.min(78, (getHeight() - 12) / Station.values().length);
+        for (Station station : Station.values()) {
+            double y = 8 + each * (station.number() - 1);
+            get(buttons, station).resizeRelocate(8, y, getWidth() - 14, each - 8);
+            Line line = get(lines, station);
+            line.setStartX(LINE_X);
+            line.setEndX(LINE_X);
+            line.setStartY(y + (each - 8) / 2 + 14);
+            line.setEndY(y + each + (each - 8) / 2 - 14);
+            line.setVisible(station != Station.HAND_OVER);
+        }
+    }
+
+    @Override
+    protected double computeMinHeight(double width) {
+        return 7 * 52 + 12;
+    }
+}

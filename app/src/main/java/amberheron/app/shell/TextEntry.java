@@ -1,0 +1,61 @@
+package amberheron.app.shell;
+
+import amberheron.core.job.Job;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import javafx.scene.TraversalDirection;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.VBox;
+
+/** Words of the installer's own, kept as typed. */
+public final class TextEntry extends VBox {
+    private static final int MOST_CHARACTERS = 400;
+
+    private final Session session;
+    private final Function<Job, String> read;
+    private final TextField input = new TextField();
+
+    /** A field for words. */
+    public TextEntry(Session session, String name, String key, String prompt, Function<Job, String> read,
+            BiFunction<Job, String, Job> write) {
+        this.session = session;
+        this.read = read;
+        Label label = Parts.line(name, "field-name");
+        label.setLabelFor(input);
+        input.setId(key);
+        input.setAccessibleText(name);
+        input.setPromptText(prompt);
+        Runnable commit = () -> {
+            String typed = input.getText().strip();
+            String kept = typed.substring(0, Math.min(MOST_CHARACTERS, typed.length()));
+            if (!kept.equals(read.apply(session.job()))) {
+                session.edit(name, j -> write.apply(j, kept));
+            }
+        };
+        input.setOnAction(e -> {
+            commit.run();
+            input.requestFocusTraversal(TraversalDirection.NEXT);
+        });
+        input.focusedProperty().addListener((o, was, now) -> {
+            if (!now) {
+                commit.run();
+            }
+        });
+        session.onFocus(wanted -> {
+            if (wanted.equals(key)) {
+                input.requestFocus();
+                input.selectAll();
+            }
+        });
+        getChildren().addAll(label, input);
+        getStyleClass().add("entry");
+    }
+
+    /** Shows what the job says now. */
+    public void refresh() {
+        if (!input.isFocused()) {
+            input.setText(read.apply(session.job()));
+        }
+    }
+}

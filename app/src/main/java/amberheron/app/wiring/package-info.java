@@ -1,0 +1,7 @@
+/**
+ * The Wire station.
+ */
+@NullMarked
+package amberheron.app.wiring;
+
+import org.jspecify.annotations.NullMarked;
