@@ -11,12 +11,17 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.function.Supplier;
+import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.event.Event;
 import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javax.imageio.ImageIO;
@@ -29,6 +34,8 @@ public final class Pictures {
     private record View(String name, String job, Station station) {
     }
 
+    /** Frames until a change has been laid out and drawn. */
+    private static final int PULSES = 4;
     private static final List<View> VIEWS = List.of(new View("plan", "SB-015", Station.PLAN),
             new View("place", "SB-014", Station.PLACE), new View("wire", "SB-016", Station.WIRE),
             new View("air", "SB-014", Station.AIR), new View("scale", "SB-016", Station.SCALE),
@@ -36,70 +43,99 @@ public final class Pictures {
 
     /** Writes the pictures; the toolkit must run, and this must not be its thread. */
     public static List<Path> write(Session session, Path folder, double width, double height) {
-        CompletableFuture<List<Path>> done = new CompletableFuture<>();
-        Platform.runLater(() -> {
-            try {
-                done.complete(draw(session, folder, width, height));
-            } catch (IOException e) {
-                done.completeExceptionally(new UnusableInput(folder.toString(), "",
-                        "the pictures cannot be written: %s; expected a folder with room".formatted(
-                                TextFiles.reason(e))));
-            } catch (RuntimeException e) {
-                done.completeExceptionally(e);
-            }
+        Scene scene = onScreen(() -> {
+            Desktop.loadFonts();
+            Stage stage = new Stage();
+            stage.setScene(new Shell(session).scene(width, height));
+            stage.setWidth(width);
+            stage.setHeight(height);
+            stage.show();
+            return stage.getScene();
         });
-        try {
-            return done.join();
-        } catch (java.util.concurrent.CompletionException e) {
-            throw e.getCause() instanceof RuntimeException cause ? cause : e;
-        }
-    }
-
-    private static List<Path> draw(Session session, Path folder, double width, double height) throws IOException {
-        Desktop.loadFonts();
-        Stage stage = new Stage();
-        Scene scene = new Shell(session).scene(width, height);
-        stage.setScene(scene);
-        stage.setWidth(width);
-        stage.setHeight(height);
-        stage.show();
         List<Path> files = new ArrayList<>();
-        session.showJobs();
-        files.add(snap(scene, folder.resolve("jobs.png")));
+        files.add(snap(scene, folder.resolve("jobs.png"), session::showJobs));
         for (View view : VIEWS) {
-            session.open(view.job());
-            session.go(view.station());
-            session.cursor(0.85);
-            files.add(snap(scene, folder.resolve(view.name() + ".png")));
+            files.add(snap(scene, folder.resolve(view.name() + ".png"), () -> {
+                session.open(view.job());
+                session.go(view.station());
+                session.cursor(0.85);
+            }));
         }
-        session.open("SB-016");
-        session.go(Station.SCALE);
-        press(scene, KeyCode.K, true);
-        files.add(snap(scene, folder.resolve("find-or-do.png")));
-        press(scene, KeyCode.ESCAPE, false);
-        session.dark(true);
-        files.add(snap(scene, folder.resolve("scale-dark.png")));
-        press(scene, KeyCode.F11, false);
-        session.dark(false);
-        files.add(snap(scene, folder.resolve("arms-length.png")));
-        press(scene, KeyCode.F11, false);
-        stage.hide();
+        Runnable find = key(scene, "Ctrl+K");
+        files.add(snap(scene, folder.resolve("find-or-do.png"), () -> {
+            session.open("SB-016");
+            session.go(Station.SCALE);
+            find.run();
+        }));
+        files.add(snap(scene, folder.resolve("scale-dark.png"), () -> {
+            press(scene, KeyCode.ESCAPE);
+            session.dark(true);
+        }));
+        Runnable arm = key(scene, "F11");
+        files.add(snap(scene, folder.resolve("arms-length.png"), () -> {
+            session.dark(false);
+            arm.run();
+        }));
+        onScreen(() -> {
+            arm.run();
+            scene.getWindow().hide();
+            return "";
+        });
         return List.copyOf(files);
     }
 
-    private static void press(Scene scene, KeyCode code, boolean shortcut) {
-        var target = scene.getFocusOwner() == null ? scene.getRoot() : scene.getFocusOwner();
-        Event.fireEvent(target, new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, shortcut, false, false));
+    private static Runnable key(Scene scene, String keys) {
+        return Objects.requireNonNull(
+                scene.getAccelerators().get(KeyCombination.keyCombination(keys.replace("Ctrl", "Shortcut"))));
     }
 
-    private static Path snap(Scene scene, Path file) throws IOException {
-        for (int i = 0; i < 3; i++) {
-            scene.getRoot().applyCss();
-            scene.getRoot().layout();
+    private static void press(Scene scene, KeyCode code) {
+        var target = scene.getFocusOwner() == null ? scene.getRoot() : scene.getFocusOwner();
+        Event.fireEvent(target, new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, false, false, false));
+    }
+
+    /** Changes what is shown, lets the toolkit lay it out and draw it as it would on a screen, then takes the picture. */
+    private static Path snap(Scene scene, Path file, Runnable change) {
+        onScreen(() -> {
+            change.run();
+            return "";
+        });
+        CompletableFuture<Boolean> drawn = new CompletableFuture<>();
+        onScreen(() -> {
+            new AnimationTimer() {
+                private int pulses;
+
+                @Override
+                public void handle(long now) {
+                    if (++pulses == PULSES) {
+                        stop();
+                        drawn.complete(true);
+                    }
+                }
+            }.start();
+            return "";
+        });
+        drawn.join();
+        return onScreen(() -> {
+            try {
+                ByteArrayOutputStream out = new ByteArrayOutputStream();
+                ImageIO.write(SwingFXUtils.fromFXImage(scene.snapshot(null), null), "png", out);
+                TextFiles.replace(file, out.toByteArray());
+                return file;
+            } catch (IOException e) {
+                throw new UnusableInput(file.toString(), "",
+                        "the picture cannot be written: %s; expected a folder with room"
+                                .formatted(TextFiles.reason(e)));
+            }
+        });
+    }
+
+    private static <T> T onScreen(Supplier<T> work) {
+        CompletableFuture<T> done = CompletableFuture.supplyAsync(work, Platform::runLater);
+        try {
+            return done.join();
+        } catch (CompletionException e) {
+            throw e.getCause() instanceof RuntimeException cause ? cause : e;
         }
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        ImageIO.write(SwingFXUtils.fromFXImage(scene.snapshot(null), null), "png", out);
-        TextFiles.replace(file, out.toByteArray());
-        return file;
     }
 }

@@ -58,8 +58,8 @@ public final class ProveView implements StationView {
         HBox row = new HBox(8, file, Parts.button("Read it", "prove.read", () -> read(file.getText()), "quiet"),
                 Parts.button("Browse…", "prove.browse", this::browse, "quiet"), progress, stop);
         row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        root = new VBox(12, Parts.card("Log", note, row, fault), Parts.card("Over the drive", plot),
-                Parts.card("Against the rules", findings));
+        root = new VBox(12, Parts.card("Log", note, row, fault), Parts.card("Against the rules", findings),
+                Parts.card("Over the drive", plot));
         root.setOnDragOver(e -> {
             if (e.getDragboard().hasFiles()) {
                 e.acceptTransferModes(TransferMode.COPY);

@@ -14,18 +14,19 @@ import javafx.scene.shape.Rectangle;
 
 /** The log over time: above, what controller and reader said; below, their difference in its band. */
 final class TracePlot extends Drawing {
-    private static final double LEFT = 62;
+    private static final double MARGIN = 62;
     private static final double RIGHT = 10;
 
     private final Session session;
 
     TracePlot(Session session) {
-        super(300);
+        super(230);
         this.session = session;
     }
 
     @Override
     protected void draw(double width, double height) {
+        double left = MARGIN * type();
         Job.Proving proving = session.job().proving();
         if (proving == null) {
             text("No log read yet.", 4, 30, 0, "drawing-text", "soft-text");
@@ -35,7 +36,7 @@ final class TracePlot extends Drawing {
         List<Sample> trace = log.trace();
         double from = trace.getFirst().time();
         double span = Math.max(1e-9, trace.getLast().time() - from);
-        double[] xs = trace.stream().mapToDouble(s -> LEFT + (s.time() - from) / span * (width - LEFT - RIGHT))
+        double[] xs = trace.stream().mapToDouble(s -> left + (s.time() - from) / span * (width - left - RIGHT))
                 .toArray();
         double low = trace.stream().mapToDouble(s -> Math.min(s.controller(), s.reader())).min().orElseThrow();
         double high = trace.stream().mapToDouble(s -> Math.max(s.controller(), s.reader())).max().orElseThrow();
@@ -43,26 +44,26 @@ final class TracePlot extends Drawing {
         double room = Math.max(0.02, high - low);
         path(xs, ys(trace, Sample::controller, s -> split - 12 - (s - low) / room * (split - 34)), "trace-controller");
         path(xs, ys(trace, Sample::reader, s -> split - 12 - (s - low) / room * (split - 34)), "trace-reader");
-        text(Figures.mixture(session, high), LEFT - 6, 26, 1, "drawing-text");
-        text(Figures.mixture(session, low), LEFT - 6, split - 8, 1, "drawing-text");
-        line(LEFT, 10, LEFT + 26, 10, "trace-controller");
-        text("controller", LEFT + 32, 14, 0, "drawing-text");
-        line(LEFT + 112, 10, LEFT + 138, 10, "trace-reader");
-        text("reader (dashed)", LEFT + 144, 14, 0, "drawing-text");
+        text(Figures.mixture(session, high), left - 6, 26, 1, "drawing-text");
+        text(Figures.mixture(session, low), left - 6, split - 8, 1, "drawing-text");
+        line(left, 10, left + 26, 10, "trace-controller");
+        text("controller", left + 32, 14, 0, "drawing-text");
+        line(left + 112, 10, left + 138, 10, "trace-reader");
+        text("reader (dashed)", left + 144, 14, 0, "drawing-text");
 
         double middle = (split + height - 20) / 2;
         double half = (height - 20 - split) / 2 - 4;
         double most = Math.max(2 * Tolerance.LAMBDA, 1.1 * Math.abs(log.worst()));
         double band = Tolerance.LAMBDA / most * half;
-        add(new Rectangle(LEFT, middle - band, width - LEFT - RIGHT, 2 * band), "plot-band");
-        line(LEFT, middle, width - RIGHT, middle, "plot-zero");
+        add(new Rectangle(left, middle - band, width - left - RIGHT, 2 * band), "plot-band");
+        line(left, middle, width - RIGHT, middle, "plot-zero");
         path(xs, ys(trace, Sample::difference, d -> middle - d / most * half), "plot-line");
-        text("shown − true", LEFT, split + 8, 0, "drawing-text");
-        text(Figures.difference(session, Tolerance.LAMBDA), LEFT - 6, middle - band + 4, 1, "drawing-text");
-        text(Figures.difference(session, -Tolerance.LAMBDA), LEFT - 6, middle + band + 4, 1, "drawing-text");
-        text("0 s", LEFT, height - 3, 0, "drawing-text");
+        text("shown − true", left, split + 8, 0, "drawing-text");
+        text(Figures.difference(session, Tolerance.LAMBDA), left - 6, middle - band + 4, 1, "drawing-text");
+        text(Figures.difference(session, -Tolerance.LAMBDA), left - 6, middle + band + 4, 1, "drawing-text");
+        text("0 s", left, height - 3, 0, "drawing-text");
         text("%.0f s".formatted(span), width - RIGHT, height - 3, 1, "drawing-text");
-        double worstX = LEFT + (log.worstAt() - from) / span * (width - LEFT - RIGHT);
+        double worstX = left + (log.worstAt() - from) / span * (width - left - RIGHT);
         add(new Circle(worstX, middle - log.worst() / most * half, 4.5), "plot-point");
     }
 

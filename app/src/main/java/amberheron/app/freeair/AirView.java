@@ -65,9 +65,9 @@ public final class AirView implements StationView {
         costs.setHgap(18);
         costs.setVgap(4);
         VBox today = Parts.card("Oxygen in this air", oxygen, costs);
-        root = new Columns(300, Parts.card("The air today", Parts.evenly(temperature, humidity), height), today,
-                Parts.card("What the controller shows", date, school, procedure, Parts.evenly(shown, mixture), settled),
-                Parts.card("Against the rules", findings));
+        root = new Columns(300, Parts.card("Against the rules", findings),
+                Parts.card("The air today", Parts.evenly(temperature, humidity), height), today, Parts.card(
+                        "What the controller shows", date, school, procedure, Parts.evenly(shown, mixture), settled));
     }
 
     /** The day of the reading: today for a new one, none when it is taken back. */

@@ -26,7 +26,7 @@ public final class HandOverView implements StationView {
     public HandOverView(Session session, HandOverModel model) {
         this.session = session;
         this.model = model;
-        notDone = new TextEntry(session, "What was not done", "handover.notDone", "so that the next person knows",
+        notDone = new TextEntry(session, "What was not done", "handover.notDone", "so that the next person knows", 4,
                 j -> j.handOver().notDone(), (j, v) -> j.withHandOver(new Job.HandOver(v, j.handOver().date())));
         root = new VBox(12, Parts.card("Standing", standing), new Columns(300, Parts.card("On the sheet", sheet),
                 Parts.card("Hand over", notDone,

@@ -91,7 +91,7 @@ final class ClockFace extends Drawing {
         double tilt = SensorTilt.of(clock, slope, lean, exhaust.roll());
         sensor(r, clock, diameter, tilt >= PlaceRules.LEAST_TILT);
         note.setText(
-                "%s on the clock, %s, needs 10° up".formatted(Figures.clock(clock), PlaceModel.tilt(session, tilt)));
+                "%s · %s".formatted(Figures.clock(clock), PlaceModel.tilt(session, tilt)));
     }
 
     /** Bung, hexagon and body at the pipe's own scale where its diameter is known: 22 mm across the flats. */

@@ -74,6 +74,7 @@ public final class PlaceView implements StationView {
         VBox drawing = Parts.card("Run, from the side", run.note(), run);
         VBox pipe = Parts.card("Pipe", turbine, catalyst, Parts.evenly(diameter, catalystAt), roll);
         TextEntry note = new TextEntry(session, "What speaks for it", "place.note", "near, dry, a hole that is there…",
+                1,
                 j -> PlaceModel.looked(session).map(Candidate::note).orElse(""),
                 (j, v) -> session.place().map(id -> j.withCandidate(id, c -> new Candidate(c.id(), v, c.distance(),
                         c.clock(), c.slope(), c.lean()))).orElse(j));

@@ -70,11 +70,11 @@ final class RunDrawing extends Drawing {
             add(new Rectangle(box, AXIS - half * 1.8 - 4, Math.max(4, wide), 2 * (half * 1.8 + 4)), "vessel");
             text(exhaust.catalyst().words(), box + wide / 2, AXIS + half * 1.8 + 22, 0.5, "drawing-text");
         }
-        add(new Rectangle(8, AXIS - 40, LEFT - 30, 58), "vessel");
-        text("engine", 8 + (LEFT - 30) / 2, AXIS - 8, 0.5, "drawing-text");
+        add(new Rectangle(4, AXIS - 30, LEFT - 30, 58), "vessel");
+        text("engine", 4 + (LEFT - 30) / 2, AXIS + 3, 0.5, "drawing-text");
         if (exhaust.turbine()) {
-            add(new Circle(LEFT - 10, AXIS - 4, 14), "vessel");
-            text("turbine", LEFT - 10, AXIS + 28, 0.5, "drawing-text");
+            add(new Circle(LEFT - 10, AXIS, 14), "vessel");
+            text("turbine", LEFT - 4, AXIS - 24, 0.5, "drawing-text");
         } else {
             add(new Rectangle(LEFT - 24, AXIS - half - 4, 24, 2 * half + 8), "vessel");
             text("manifold", LEFT - 12, AXIS + half + 22, 0.5, "drawing-text");

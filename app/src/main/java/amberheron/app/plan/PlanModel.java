@@ -40,6 +40,9 @@ public final class PlanModel implements StationModel {
 
     @Override
     public String figure(Session session) {
+        if (!session.isOpen()) {
+            return "";
+        }
         JobPlan plan = session.review().plan();
         Set<String> done = session.job().done();
         return plan.done(done) == plan.steps().size()

@@ -45,7 +45,7 @@ public final class PlanView implements StationView {
     public PlanView(Session session, PlanModel model) {
         this.session = session;
         this.model = model;
-        TextEntry vehicle = add(new TextEntry(session, "Vehicle", "plan.vehicle", "as the shop calls it",
+        TextEntry vehicle = add(new TextEntry(session, "Vehicle", "plan.vehicle", "as the shop calls it", 1,
                 j -> j.intake().vehicle(), (j, v) -> j.withIntake(j.intake().withVehicle(v))));
         EntryField displacement = add(new EntryField(session, QuantityField.of("Displacement", LITRE, 0.02, 30), 3,
                 () -> "plan.displacement", j -> j.intake().displacement(),
@@ -146,6 +146,7 @@ public final class PlanView implements StationView {
         if (!row.waits().isEmpty() && !row.done()) {
             words.getChildren().add(Parts.text(row.waits(), "soft", row.ready() ? "ready" : "waiting"));
         }
+        words.setAlignment(Pos.CENTER_LEFT);
         HBox.setHgrow(words, Priority.ALWAYS);
         Label time = Parts.line(row.time(), "soft", "figure");
         time.setMinWidth(Region.USE_PREF_SIZE);

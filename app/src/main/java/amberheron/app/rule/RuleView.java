@@ -21,12 +21,7 @@ import javafx.scene.text.Text;
 
 /** The rule across the foot of the window: drag the cursor, step it by keys, or type on any scale. */
 public final class RuleView extends Pane {
-    private static final double ROW = 25;
-    private static final double TOP = 12;
-    private static final double LEFT = 128;
-    private static final double FIELD = 74;
-    private static final double RIGHT = FIELD + 26;
-    private static final double NUMBER_ROOM = 84;
+    private static final double STEP_ROOM = 84;
     private static final double STEP = 0.005;
     private static final double STRIDE = 0.05;
 
@@ -41,11 +36,18 @@ public final class RuleView extends Pane {
     private final List<TextField> values = new ArrayList<>();
     private RuleModel model;
     private double drawnFor = -1;
+    private double type = 1;
+    private double row;
+    private double top;
+    private double left;
+    private double field;
+    private double right;
 
     /** The rule on a session. */
     public RuleView(Session session) {
         this.session = session;
         this.model = new RuleModel(session.review(), session.units());
+        type(1);
         setId("rule");
         getStyleClass().add("rule");
         setFocusTraversable(true);
@@ -66,6 +68,16 @@ public final class RuleView extends Pane {
         return node;
     }
 
+    /** Grows with the type: 1 as usual, 2 at arm's length. */
+    public void type(double size) {
+        type = size;
+        row = 25 * size;
+        top = 12 * size;
+        left = 134 * size;
+        field = 74 * size;
+        right = field + 26;
+    }
+
     /** Lays the scales anew for the job as it stands. */
     public void refresh() {
         model = new RuleModel(session.review(), session.units());
@@ -81,42 +93,42 @@ public final class RuleView extends Pane {
     private void makeFields() {
         values.clear();
         for (int i = 0; i < model.scales().size(); i++) {
-            TextField field = new TextField();
-            field.getStyleClass().add("rule-value");
-            int row = i;
-            field.setOnAction(e -> typed(row, field.getText()));
-            field.focusedProperty().addListener((o, was, now) -> moved());
-            values.add(field);
+            TextField value = new TextField();
+            value.getStyleClass().add("rule-value");
+            int index = i;
+            value.setOnAction(e -> typed(index, value.getText()));
+            value.focusedProperty().addListener((o, was, now) -> moved());
+            values.add(value);
         }
         getChildren().setAll(halo, gap, ghost, scales, cursor, head, verdict);
         getChildren().addAll(values);
         requestParentLayout();
     }
 
-    private void typed(int row, String text) {
+    private void typed(int index, String text) {
         try {
             double value = Double.parseDouble(text.strip().replace(',', '.').replace('−', '-'));
-            OptionalDouble found = model.find(model.scales().get(row), value);
+            OptionalDouble found = model.find(model.scales().get(index), value);
             if (found.isPresent()) {
                 requestFocus();
                 session.cursor(found.getAsDouble());
             } else {
                 session.tell("%s: %s is not on the rule, which runs from %s to %s.".formatted(
-                        model.scales().get(row).name(), text.strip(), model.scales().get(row).text(model.from()),
-                        model.scales().get(row).text(model.to())));
+                        model.scales().get(index).name(), text.strip(), model.scales().get(index).text(model.from()),
+                        model.scales().get(index).text(model.to())));
             }
         } catch (NumberFormatException e) {
-            session.tell("%s: found “%s”, expected a number such as %s.".formatted(model.scales().get(row).name(),
-                    text.strip(), model.scales().get(row).text(session.cursor())));
+            session.tell("%s: found “%s”, expected a number such as %s.".formatted(model.scales().get(index).name(),
+                    text.strip(), model.scales().get(index).text(session.cursor())));
         }
     }
 
     private void drag(double x) {
-        session.cursor(model.lambda((x - LEFT) / room()));
+        session.cursor(model.lambda((x - left) / room()));
     }
 
     private double room() {
-        return Math.max(10, getWidth() - LEFT - RIGHT);
+        return Math.max(10, getWidth() - left - right);
     }
 
     private void key(KeyEvent e) {
@@ -135,11 +147,11 @@ public final class RuleView extends Pane {
     }
 
     private double x(double lambda) {
-        return LEFT + Math.clamp(model.place(lambda), 0, 1) * room();
+        return left + Math.clamp(model.place(lambda), 0, 1) * room();
     }
 
     private double foot() {
-        return TOP + ROW * values.size();
+        return top + row * values.size();
     }
 
     /** Only the cursor moves; the scales stay as they are drawn. */
@@ -180,48 +192,51 @@ public final class RuleView extends Pane {
                     : "shown = true here, " + model.basis());
             verdict.pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("lies"), lies);
             double wide = verdict.getLayoutBounds().getWidth();
-            verdict.setX(Math.clamp(x + 16, LEFT, Math.max(LEFT, getWidth() - RIGHT - wide)));
-            verdict.setY(foot() + 13);
+            verdict.setX(Math.clamp(x + 16, left, Math.max(left, getWidth() - right - wide)));
+            verdict.setY(foot() + 13 * type);
         }
     }
 
     @Override
     protected void layoutChildren() {
         for (int i = 0; i < values.size(); i++) {
-            values.get(i).resizeRelocate(getWidth() - FIELD - 14, TOP + ROW * i - 3, FIELD, ROW - 1);
+            values.get(i).resizeRelocate(getWidth() - field - 14, top + row * i - 3, field, row - 1);
         }
         if (getWidth() > 0 && drawnFor != getWidth()) {
             drawnFor = getWidth();
             scales.getChildren().clear();
             for (int i = 0; i < model.scales().size() && i < values.size(); i++) {
-                draw(model.scales().get(i), TOP + ROW * (i + 1) - 4, values.get(i));
+                draw(model.scales().get(i), top + row * (i + 1) - 4, values.get(i));
             }
             moved();
         }
     }
 
-    private void draw(RuleModel.Scale scale, double y, TextField field) {
+    private void draw(RuleModel.Scale scale, double y, TextField value) {
         String style = scale.told() ? "told" : "true";
-        field.setId("rule." + scale.id());
-        field.setAccessibleText(String.format(Locale.ROOT, "%s at the cursor", scale.name()));
+        value.setId("rule." + scale.id());
+        value.setAccessibleText(String.format(Locale.ROOT, "%s at the cursor", scale.name()));
         Text name = styled(new Text(scale.name()), "rule-name-" + style);
         name.setTextOrigin(VPos.BASELINE);
         Path ticks = styled(new Path(), "rule-tick-" + style);
         scales.getChildren().addAll(ticks, name);
-        name.setX(LEFT - 14 - name.getLayoutBounds().getWidth());
+        name.applyCss();
+        name.setX(left - 14 - name.getLayoutBounds().getWidth());
         name.setY(y - 5);
-        ticks.getElements().addAll(new MoveTo(LEFT, y), new LineTo(LEFT + room(), y));
+        ticks.getElements().addAll(new MoveTo(left, y), new LineTo(left + room(), y));
         double lastEnd = -1e9;
-        for (RuleModel.Tick tick : model.ticks(scale, (int) (room() / NUMBER_ROOM))) {
-            double x = LEFT + tick.place() * room();
-            ticks.getElements().addAll(new MoveTo(x, y), new LineTo(x, y - (tick.number().isEmpty() ? 4 : 9)));
+        for (RuleModel.Tick tick : model.ticks(scale, (int) (room() / STEP_ROOM * type))) {
+            double x = left + tick.place() * room();
+            ticks.getElements().addAll(new MoveTo(x, y),
+                    new LineTo(x, y - (tick.number().isEmpty() ? 4 * type : 9 * type)));
             if (!tick.number().isEmpty()) {
                 Text number = styled(new Text(tick.number()), "rule-number-" + style);
                 scales.getChildren().add(number);
+                number.applyCss();
                 number.setX(x + 3);
                 number.setY(y - 6);
                 if (number.getX() < lastEnd
-                        || number.getX() + number.getLayoutBounds().getWidth() > getWidth() - RIGHT + 12) {
+                        || number.getX() + number.getLayoutBounds().getWidth() > getWidth() - right + 12) {
                     scales.getChildren().remove(number);
                 } else {
                     lastEnd = number.getX() + number.getLayoutBounds().getWidth() + 4;
@@ -232,7 +247,7 @@ public final class RuleView extends Pane {
 
     @Override
     protected double computePrefHeight(double width) {
-        return foot() + 20;
+        return foot() + 20 * type;
     }
 
     @Override

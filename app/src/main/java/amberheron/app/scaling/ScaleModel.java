@@ -21,6 +21,8 @@ import amberheron.core.scaling.ScaleReport;
 import amberheron.core.scaling.SignalChain;
 import amberheron.core.scaling.Tolerance;
 import amberheron.core.scaling.WireEffect;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
 import amberheron.core.units.Parsed;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
@@ -47,7 +49,8 @@ public final class ScaleModel implements StationModel {
         if (diagnosis.isPresent()) {
             ScaleReport.Worst worst = diagnosis.get().worst();
             return diagnosis.get().withinTolerance()
-                    ? "agrees within " + Figures.mixture(session, Math.abs(worst.lambda()))
+                    ? "agrees within " + Figures.text(session,
+                            new Measure(Math.max(1e-4, Math.abs(worst.lambda())), Dimension.MIXTURE, 4))
                     : "shows " + Figures.leanOrRich(session, worst.lambda()) + " at "
                             + Figures.mixture(session, worst.atLambda());
         }
@@ -198,6 +201,14 @@ public final class ScaleModel implements StationModel {
                     "", checked, caution);
         }
         if (!d.withinTolerance()) {
+            Optional<Double> predicted = WireRules.shift(job.wiring().ground()).filter(s -> s != 0);
+            if (cause == Cause.GROUND_SHIFT && predicted.isPresent()) {
+                return new Advice(cause.remedy(), new Action("Go to Wire", () -> session.go(Station.WIRE)),
+                        "The points say %s; this job's shared ground wire predicts %s. %s".formatted(
+                                millivolts((Double) d.best().parameters().getOrDefault("volts", 0.0)),
+                                millivolts(predicted.get()), consequence(session, d)),
+                        "", checked, caution);
+            }
             boolean settingHelps = d.correctedSetting() != null;
             return new Advice(cause.remedy(),
                     settingHelps
@@ -218,6 +229,10 @@ public final class ScaleModel implements StationModel {
 
     private static String lower(String title) {
         return title.startsWith("λ") ? title : Character.toLowerCase(title.charAt(0)) + title.substring(1);
+    }
+
+    private static String millivolts(double volts) {
+        return "%.0f mV".formatted(1000 * volts);
     }
 
     /** What the engine would be fed if the number were trusted. */

@@ -15,6 +15,8 @@ import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ScaleReport;
 import amberheron.core.scaling.SettingText;
 import amberheron.core.scaling.Tolerance;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
 import amberheron.core.units.UnitChoice;
 import java.util.List;
 import java.util.Objects;
@@ -30,6 +32,7 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** What to type, the check points, the difference drawn, and the likely causes. */
@@ -79,7 +82,9 @@ public final class ScaleView implements StationView {
         Parts.show(fault, false);
         HBox.setHgrow(volts, Priority.ALWAYS);
         HBox.setHgrow(shown, Priority.ALWAYS);
-        HBox entry = new HBox(8, volts, shown, Parts.button("Add", "scale.add", this::add, "quiet"));
+        Button add = Parts.button("Add", "scale.add", this::add, "quiet");
+        add.setMinWidth(Region.USE_PREF_SIZE);
+        HBox entry = new HBox(8, volts, shown, add);
         corrected = Parts.button("Use corrected setting", "scale.corrected", () -> model.useCorrected(session),
                 "quiet");
         VBox type = Parts.card("Type this into the reader", settingNote, setting, rounding);
@@ -149,13 +154,15 @@ public final class ScaleView implements StationView {
             setting.addRow(i, Parts.line(lines.get(i).ask(), "soft"),
                     Parts.line(lines.get(i).type(), lines.size() > 3 ? "figure" : "big-figure"));
         }
-        settingNote.setText(read.form().words() + " in " + SettingText.quantity(read.scale()));
+        settingNote.setText("in " + SettingText.quantity(read.scale()));
         ScaleReport.Worst worst = report.get().worst();
         rounding.setText("Worst error over the range %s at %s%s. Budget: %s.".formatted(
                 Figures.difference(session, worst.lambda()), Figures.mixture(session, worst.atLambda()),
                 read.setting() == null ? "" : ", with the setting it has now",
                 String.join("; ", report.get().budget().stream()
-                        .map(b -> b.cause() + " " + Figures.mixture(session, b.lambda())).toList())));
+                        .map(b -> b.cause() + ": "
+                                + Figures.text(session, new Measure(b.lambda(), Dimension.MIXTURE, 4)))
+                        .toList())));
     }
 
     private void showPoints() {
@@ -214,7 +221,7 @@ public final class ScaleView implements StationView {
         bar.setAccessibleText(l.cause().title());
         Label percent = Parts.line("%.0f %%".formatted(100 * l.probability()), "figure");
         HBox head = new HBox(Parts.line(l.cause().title() + parameters(l), "cause"), Parts.spring(), percent);
-        percent.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+        percent.setMinWidth(Region.USE_PREF_SIZE);
         return new VBox(2, head, bar);
     }
 

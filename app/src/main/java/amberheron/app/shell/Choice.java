@@ -32,7 +32,7 @@ public final class Choice<T> extends VBox {
             Supplier<@Nullable T> read, Consumer<T> pick) {
         this.read = read;
         this.values = List.copyOf(values);
-        Label label = Parts.line(name, "field-name");
+        Label label = Parts.text(name, "field-name");
         getStyleClass().add("entry");
         if (values.size() <= FEW) {
             buttons = values.stream().map(v -> {

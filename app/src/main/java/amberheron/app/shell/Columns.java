@@ -7,6 +7,8 @@ import javafx.scene.layout.Pane;
 /** Cards in two columns, or under one another where there is no room for two. */
 public final class Columns extends Pane {
     private static final double GAP = 12;
+    /** Part of the width that the left column takes; checks stand there and need the room for their figures. */
+    private static final double LEFT_PART = 0.56;
     private final double narrowest;
 
     /** Two columns of cards, each at least so wide, filled in turn: left, right, left… */
@@ -51,14 +53,16 @@ public final class Columns extends Pane {
 
     private double lay(double width, boolean place) {
         boolean two = two(width);
-        double each = two ? Math.floor((width - GAP) / 2) : width;
+        double left = two ? Math.floor((width - GAP) * LEFT_PART) : width;
+        double right = width - GAP - left;
         double[] y = {0, 0};
         int turn = 0;
         for (Node card : getManagedChildren()) {
             int column = two ? turn % 2 : 0;
+            double each = column == 0 ? left : right;
             double height = Math.ceil(card.prefHeight(each));
             if (place) {
-                card.resizeRelocate(column * (each + GAP), y[column], each, height);
+                card.resizeRelocate(column == 0 ? 0 : left + GAP, y[column], each, height);
             }
             y[column] += height + GAP;
             turn++;

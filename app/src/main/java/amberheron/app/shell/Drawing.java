@@ -14,6 +14,7 @@ import javafx.scene.text.Text;
  * A pane that is drawn anew for its size. What is drawn has style classes; every colour stands in the style sheet.
  */
 public abstract class Drawing extends Pane {
+    private static final double USUAL_TYPE = 12.6;
     private final double height;
     private double drawnFor = -1;
 
@@ -65,6 +66,13 @@ public abstract class Drawing extends Pane {
         }
         getChildren().add(node);
         return node;
+    }
+
+    /** How large the type is against the usual: 2 at arm's length. */
+    protected final double type() {
+        Text probe = text("0", 0, 0, 0, "drawing-text");
+        getChildren().remove(probe);
+        return probe.getFont().getSize() / USUAL_TYPE;
     }
 
     protected final Line line(double x1, double y1, double x2, double y2, String... styles) {

@@ -6,7 +6,6 @@ import amberheron.core.units.Measure;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
@@ -32,7 +31,7 @@ public final class FindingsTable extends VBox {
             getChildren().setAll(Parts.text(none, "soft"));
             return;
         }
-        getChildren().setAll(grid(Parts.line(""), Parts.line(""), head("found"), head("limit"), head("costs")));
+        getChildren().setAll(grid(Parts.line(""), head(""), head("found"), head("limit"), head("costs")));
         findings.forEach(f -> getChildren().add(row(f)));
     }
 
@@ -46,30 +45,24 @@ public final class FindingsTable extends VBox {
         Double cost = f.lambdaCost();
         StackPane mark = new StackPane(Mark.of(f.verdict()));
         mark.setMinWidth(18);
-        GridPane grid = grid(mark, Parts.line(f.subject(), "subject"),
+        GridPane grid = grid(mark, Parts.text(f.subject(), "subject"),
                 Parts.line(figure == null ? "—" : Figures.text(session, figure), "figure",
                         f.verdict() == Verdict.FAIL ? "wrong" : "plain"),
                 Parts.line(limit == null ? "" : limit.relation().sign() + " " + Figures.text(session, limit.bound()),
                         "figure", "soft"),
                 Parts.line(cost == null ? "—" : Figures.difference(session, cost), "figure", "soft"));
-        VBox body = new VBox(1, grid);
+        Pressable row = new Pressable("why." + f.id(),
+                f.subject() + ": " + word(f.verdict()) + ". " + f.consequence() + " Press for why.",
+                () -> session.ask(f.id()), grid);
         if (f.verdict() != Verdict.PASS) {
             HBox says = new HBox(Parts.text(f.consequence(), "consequence"));
             says.getStyleClass().add("consequence-box");
-            body.getChildren().add(says);
+            row.getChildren().add(says);
         }
-        Button row = new Button();
-        row.setGraphic(body);
-        row.setId("why." + f.id());
-        row.setAccessibleText(f.subject() + ": " + word(f.verdict()) + ". " + f.consequence() + " Press for why.");
-        row.setMaxWidth(Double.MAX_VALUE);
-        row.setAlignment(Pos.CENTER_LEFT);
-        row.getStyleClass().setAll("finding-row");
+        row.getStyleClass().add("finding-row");
         if (f.id().equals(session.asked())) {
             row.getStyleClass().add("asked");
         }
-        row.setOnAction(e -> session.ask(f.id()));
-        body.prefWidthProperty().bind(row.widthProperty().subtract(14));
         return row;
     }
 
@@ -87,7 +80,7 @@ public final class FindingsTable extends VBox {
         grid.setHgap(8);
         ColumnConstraints wide = new ColumnConstraints();
         wide.setHgrow(Priority.ALWAYS);
-        grid.getColumnConstraints().addAll(fixed(18), wide, fixed(84), fixed(88), fixed(78));
+        grid.getColumnConstraints().addAll(fixed(18), wide, fixed(64), fixed(68), fixed(64));
         subject.setMaxWidth(Double.MAX_VALUE);
         subject.setMinWidth(60);
         figure.setMinWidth(Region.USE_PREF_SIZE);
@@ -104,7 +97,7 @@ public final class FindingsTable extends VBox {
     private static ColumnConstraints fixed(double width) {
         ColumnConstraints constraints = new ColumnConstraints();
         constraints.setMinWidth(width);
-        constraints.setMaxWidth(width + 30);
+        constraints.setMaxWidth(width + 24);
         return constraints;
     }
 }

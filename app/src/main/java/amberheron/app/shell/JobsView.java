@@ -69,7 +69,7 @@ final class JobsView implements StationView {
     }
 
     private Node row(JobBook.Entry entry) {
-        HBox states = new HBox(8);
+        HBox states = new HBox(2);
         states.setAlignment(Pos.CENTER_RIGHT);
         StringBuilder words = new StringBuilder();
         JobReview review = reviewed.computeIfAbsent(entry.id() + "@" + entry.changed(),
@@ -80,12 +80,12 @@ final class JobsView implements StationView {
             Label name = Parts.line(station.title(), "path-key");
             VBox one = new VBox(mark, name);
             one.setAlignment(Pos.CENTER);
-            one.setMinWidth(62);
+            one.setMinWidth(54);
             states.getChildren().add(one);
             words.append(station.title()).append(' ').append(review.state(station).words()).append(", ");
         }
         Label id = Parts.line(entry.id(), "job-number");
-        id.setMinWidth(80);
+        id.setMinWidth(64);
         Label vehicle = Parts.line(entry.vehicle().isBlank() ? "vehicle not entered" : entry.vehicle());
         HBox.setHgrow(vehicle, Priority.ALWAYS);
         vehicle.setMaxWidth(Double.MAX_VALUE);

@@ -234,6 +234,9 @@ public final class Shell {
             middle.getChildren().setAll(new VBox(title, subtitle), wanted.node());
             scroll.setVvalue(0);
         }
+        style("dark", session.dark());
+        style("arm", arm);
+        rule.type(arm ? 2 : 1);
         wanted.refresh();
         band.refresh();
         path.refresh();
@@ -242,8 +245,7 @@ public final class Shell {
         String failure = session.saving().failure();
         notice.setText(failure != null ? "Not saved: " + failure : session.notice());
         Parts.show(noticeBar, !notice.getText().isEmpty());
-        style("dark", session.dark());
-        style("arm", arm);
+        reasons.setPrefWidth(arm ? 2 * REASONS - 100 : REASONS);
         Parts.show(path, !arm);
         if (root.getScene() != null && root.getScene().getWindow() instanceof Stage stage) {
             stage.setTitle(session.isOpen() ? session.job().id() + " · Amber Heron" : "Amber Heron");

@@ -5,7 +5,9 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import javafx.scene.TraversalDirection;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.layout.VBox;
 
 /** Words of the installer's own, kept as typed. */
@@ -14,13 +16,22 @@ public final class TextEntry extends VBox {
 
     private final Session session;
     private final Function<Job, String> read;
-    private final TextField input = new TextField();
+    private final TextInputControl input;
 
-    /** A field for words. */
-    public TextEntry(Session session, String name, String key, String prompt, Function<Job, String> read,
+    /** A field for a few words, one line high; or, with more lines, for as many as it takes. */
+    public TextEntry(Session session, String name, String key, String prompt, int lines, Function<Job, String> read,
             BiFunction<Job, String, Job> write) {
         this.session = session;
         this.read = read;
+        if (lines > 1) {
+            TextArea area = new TextArea();
+            area.setWrapText(true);
+            area.setPrefRowCount(lines);
+            area.setPrefColumnCount(10);
+            input = area;
+        } else {
+            input = new TextField();
+        }
         Label label = Parts.line(name, "field-name");
         label.setLabelFor(input);
         input.setId(key);
@@ -33,10 +44,12 @@ public final class TextEntry extends VBox {
                 session.edit(name, j -> write.apply(j, kept));
             }
         };
-        input.setOnAction(e -> {
-            commit.run();
-            input.requestFocusTraversal(TraversalDirection.NEXT);
-        });
+        if (input instanceof TextField line) {
+            line.setOnAction(e -> {
+                commit.run();
+                line.requestFocusTraversal(TraversalDirection.NEXT);
+            });
+        }
         input.focusedProperty().addListener((o, was, now) -> {
             if (!now) {
                 commit.run();

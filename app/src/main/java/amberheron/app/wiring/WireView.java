@@ -47,7 +47,7 @@ public final class WireView implements StationView {
         EntryField cranking = volts("Cranking", "cranking", SourceVolts::cranking,
                 (s, v) -> new SourceVolts(s.off(), s.on(), v));
         EntryField fuse = field("Fuse", AMPERE, 0.1, 60, 1, "fuse", Wiring::fuse, Wiring::withFuse);
-        EntryField draw = field("Draw while heating, 3 A if blank", AMPERE, 0.1, 20, 2, "draw", Wiring::draw,
+        EntryField draw = field("Draw, 3 A if blank", AMPERE, 0.1, 20, 2, "draw", Wiring::draw,
                 Wiring::withDraw);
         Choice<Boolean> shared = new Choice<>(session, "Does the heater's return run through the signal's ground?",
                 "wire.shared", List.of(true, false), s -> s ? "yes, they share a wire" : "no, kept apart",
@@ -58,7 +58,7 @@ public final class WireView implements StationView {
         refreshers.add(shared::refresh);
         EntryField length = field("Length of that wire", METRE, 0.01, 50, 2, "length", w -> g(w).length(),
                 (w, v) -> w.withGround(new Ground(g(w).shared(), v, g(w).crossSection(), g(w).current())));
-        EntryField section = field("Wire size (18 awg, 0.75 mm²)", SQUARE_MILLIMETRE, 0.03, 120, 3, "section",
+        EntryField section = field("Wire size", SQUARE_MILLIMETRE, 0.03, 120, 3, "section",
                 w -> g(w).crossSection(),
                 (w, v) -> w.withGround(new Ground(g(w).shared(), g(w).length(), v, g(w).current())));
         EntryField current = field("Heater current, mean", AMPERE, 0, 20, 2, "current", w -> g(w).current(),
@@ -72,7 +72,8 @@ public final class WireView implements StationView {
         refreshers.add(common::refresh);
         sharedWire = new VBox(8, Parts.evenly(length, current), Parts.evenly(section, common));
         TextEntry point = new TextEntry(session, "Where the grounds are taken", "wire.point",
-                "such as: sensor ground of the reader, pin and colour", j -> j.wiring().groundPoint(),
+                "such as: sensor ground of the reader, pin and colour", 1,
+                j -> j.wiring().groundPoint(),
                 (j, v) -> j.withWiring(j.wiring().withGroundPoint(v)));
         refreshers.add(point::refresh);
         root = new Columns(300, Parts.card("Against the rules", findings),

@@ -72,7 +72,7 @@ public final class AirRules {
     }
 
     private static Finding oxygen(@Nullable Air air, @Nullable Double shown) {
-        String subject = "Controller's oxygen off by";
+        String subject = "Controller is off by";
         Limit limit = new Limit(AT_MOST, new Measure(OXYGEN_TOLERANCE, Dimension.FRACTION, 1));
         Source source = Source.practice("the controller should show what is in the air");
         if (air == null || shown == null) {
@@ -108,7 +108,7 @@ public final class AirRules {
     private static Finding settled(@Nullable Double seconds) {
         Limit limit = new Limit(AT_LEAST, new Measure(SETTLED, Dimension.DURATION, 0));
         Verdict verdict = seconds == null ? Verdict.UNKNOWN : limit.keptBy(seconds) ? Verdict.PASS : Verdict.WARN;
-        return new Finding("settled", "Warm and steady for", verdict,
+        return new Finding("settled", "Held steady for", verdict,
                 seconds == null ? null : new Measure(seconds, Dimension.DURATION, 0), limit,
                 switch (verdict) {
                     case PASS -> "Past the warm-up placeholder.";

@@ -71,10 +71,10 @@ public record UnitChoice(boolean afr, boolean inches, boolean fahrenheit, boolea
         return symbol.isEmpty() ? number : symbol.equals("°") ? number + symbol : number + " " + symbol;
     }
 
-    /** A difference, always with its sign. */
+    /** A difference with its sign; what rounds to nothing has none. */
     public String signed(Measure measure, double stoich) {
         String text = text(measure, stoich);
-        return text.startsWith("−") ? text : "+" + text;
+        return text.startsWith("−") || !text.matches(".*[1-9].*") ? text : "+" + text;
     }
 
     /** Digits with a true minus sign, and none before a zero. */

@@ -1,0 +1,27 @@
+package amberheron.app.shell;
+
+import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.VBox;
+
+/** Content that can be pressed like a button, and whose height follows its width, which a button's does not. */
+final class Pressable extends VBox {
+    Pressable(String id, String says, Runnable run, Node... content) {
+        super(content);
+        setId(id);
+        setAccessibleRole(AccessibleRole.BUTTON);
+        setAccessibleText(says);
+        setFocusTraversable(true);
+        setOnMouseClicked(e -> {
+            requestFocus();
+            run.run();
+        });
+        setOnKeyPressed(e -> {
+            if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.SPACE) {
+                run.run();
+                e.consume();
+            }
+        });
+    }
+}

@@ -1,0 +1,154 @@
+package amberheron.io.book;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import amberheron.core.job.Job;
+import amberheron.io.json.JobDocument;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class JobBookTest {
+    private static final int KILLS = 8;
+
+    @TempDir
+    private Path folder = Path.of("");
+
+    private Path file() {
+        return folder.resolve("book.db");
+    }
+
+    private static JobDocument job(String id, String vehicle) {
+        Job empty = Job.empty(id);
+        return JobDocument.of(empty.withIntake(empty.intake().withVehicle(vehicle)));
+    }
+
+    @Test
+    void jobsAndPreferencesComeBack() {
+        try (JobBook book = JobBook.open(file())) {
+            book.add(job("B", "second"));
+            book.add(job("A", "first"));
+            book.prefer("mixture", "afr");
+            book.prefer("mixture", "lambda");
+        }
+        try (JobBook book = JobBook.open(file())) {
+            assertThat(book.jobs()).extracting(JobBook.Entry::id).containsExactly("A", "B");
+            assertThat(book.load("A").orElseThrow().document().job().intake().vehicle()).isEqualTo("first");
+            assertThat(book.load("C")).isEmpty();
+            assertThat(book.preferences()).containsExactly(java.util.Map.entry("mixture", "lambda"));
+            assertThatThrownBy(() -> book.add(job("A", "again"))).hasMessageContaining("has a job A already");
+        }
+    }
+
+    @Test
+    void twoThatChangeOneJobDoNotOverwriteEachOther() {
+        try (JobBook here = JobBook.open(file()); JobBook there = JobBook.open(file())) {
+            long seen = here.add(job("A", "before")).revision();
+            there.save(job("A", "theirs"), seen);
+            assertThatThrownBy(() -> here.save(job("A", "ours"), seen)).isInstanceOf(BookProblem.class)
+                    .hasMessageContaining("changed elsewhere");
+            assertThat(here.load("A").orElseThrow().document().job().intake().vehicle()).isEqualTo("theirs");
+        }
+    }
+
+    /** Kills a writing program at random moments: whatever it was told is saved must be there. */
+    @Test
+    void nothingAcknowledgedIsLostByAKill() throws IOException, InterruptedException {
+        Random random = new Random();
+        long acknowledged = 0;
+        for (int kill = 0; kill < KILLS; kill++) {
+            Process writer = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                    "-XX:TieredStopAtLevel=1", "--enable-native-access=ALL-UNNAMED", "-cp",
+                    System.getProperty("java.class.path"), BookWriter.class.getName(), file().toString())
+                    .redirectError(ProcessBuilder.Redirect.DISCARD).start();
+            try (BufferedReader said = writer.inputReader()) {
+                int entries = 1 + random.nextInt(60);
+                String line = said.readLine();
+                for (int i = 0; line != null && i < entries; i++) {
+                    acknowledged = Long.parseLong(line);
+                    line = said.readLine();
+                }
+                writer.destroyForcibly();
+                // What it still had said before it died was acknowledged too.
+                for (; line != null; line = said.readLine()) {
+                    acknowledged = line.isEmpty() ? acknowledged : Math.max(acknowledged, Long.parseLong(line));
+                }
+            }
+            writer.waitFor();
+            try (JobBook book = JobBook.open(file())) {
+                JobBook.Kept kept = book.load("K").orElseThrow();
+                assertThat(kept.revision()).as("after kill %d", kill).isGreaterThanOrEqualTo(acknowledged);
+                assertThat(kept.document().job().intake().vehicle()).isEqualTo("entry " + kept.revision());
+            }
+        }
+        assertThat(acknowledged).isGreaterThan(KILLS);
+    }
+
+    @Test
+    void whatIsNotABookIsLeftAsItIs() throws IOException {
+        Files.writeString(file(), "Dear diary, today I fitted a sensor.");
+        assertThatThrownBy(() -> JobBook.open(file())).isInstanceOf(BookProblem.class)
+                .hasMessageContainingAll("not a job book", "left as it is");
+        assertThat(file()).hasContent("Dear diary, today I fitted a sensor.");
+    }
+
+    @Test
+    void aDamagedBookIsLeftAsItIs() throws IOException {
+        try (JobBook book = JobBook.open(file())) {
+            for (int i = 0; i < 40; i++) {
+                book.add(job("J" + i, "x".repeat(2000)));
+            }
+        }
+        byte[] whole = Files.readAllBytes(file());
+        byte[] damaged = java.util.Arrays.copyOf(whole, whole.length * 2 / 3);
+        new Random(1).ints(2000, 200, damaged.length).forEach(i -> damaged[i] = (byte) 0xA5);
+        Files.write(file(), damaged);
+        assertThatThrownBy(() -> JobBook.open(file())).isInstanceOf(BookProblem.class)
+                .hasMessageContainingAll("damaged", "left as it");
+        assertThat(file()).hasBinaryContent(damaged);
+    }
+
+    @Test
+    void aBookOfANewerVersionIsLeftAsItIs() throws SQLException {
+        JobBook.open(file()).close();
+        try (var connection = DriverManager.getConnection("jdbc:sqlite:" + file());
+                var statement = connection.createStatement()) {
+            statement.execute("update flyway_schema_history set version = '99'");
+        }
+        assertThatThrownBy(() -> JobBook.open(file())).hasMessageContainingAll("newer version", "99");
+    }
+
+    @Test
+    void aLockedBookSaysWhoToAskAndKeepsWhatItHad() throws SQLException {
+        try (JobBook book = JobBook.open(file());
+                var other = DriverManager.getConnection("jdbc:sqlite:" + file());
+                var statement = other.createStatement()) {
+            long revision = book.add(job("A", "before")).revision();
+            statement.execute("begin immediate");
+            assertThatThrownBy(() -> book.save(job("A", "after"), revision)).isInstanceOf(BookProblem.class)
+                    .hasMessageContaining("in use by another program");
+            statement.execute("rollback");
+            assertThat(book.save(job("A", "after"), revision)).as("the same entry goes in once it is free")
+                    .isEqualTo(revision + 1);
+        }
+    }
+
+    /** The disk is made full by bounding the file's pages. */
+    @Test
+    void aFullDiskIsSaidAndKeepsWhatItHad() {
+        try (JobBook book = JobBook.open(file())) {
+            long revision = book.add(job("A", "before")).revision();
+            book.with(h -> h.execute("pragma max_page_count = 1"));
+            assertThatThrownBy(() -> book.save(job("A", "x".repeat(500_000)), revision))
+                    .isInstanceOf(BookProblem.class).hasMessageContaining("disk is full");
+            assertThat(book.load("A").orElseThrow().document().job().intake().vehicle()).isEqualTo("before");
+        }
+    }
+}

@@ -1,0 +1,150 @@
+package amberheron.io.json;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import amberheron.core.job.Job;
+import amberheron.core.scaling.CheckPoint;
+import amberheron.io.UnusableInput;
+import amberheron.io.catalogue.Catalogue;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class JobDocumentTest {
+    private static final Catalogue CATALOGUE = Catalogue.shipped();
+
+    @TempDir
+    private Path folder = Path.of("");
+
+    private static Job job() {
+        Job empty = Job.empty("SB-1");
+        return empty.withIntake(empty.intake().withVehicle("van “λ”").withFuel(CATALOGUE.fuel("e85")))
+                .withLaw(CATALOGUE.law("afr-8.5-18")).withReader(CATALOGUE.reader("ecu-table-8"))
+                .withPoint(new CheckPoint(1.5, null, 0.71, "bench")).withDraft("wire.fuse", "five-ish");
+    }
+
+    private Path file(String text) throws IOException {
+        return Files.writeString(folder.resolve("job.json"), text);
+    }
+
+    private void refused(String text, String... says) throws IOException {
+        Path file = file(text);
+        assertThatThrownBy(() -> JobDocument.read(file)).isInstanceOf(UnusableInput.class)
+                .hasMessageContainingAll(says).hasMessageStartingWith("job.json");
+        assertThat(file).as("the file is left as it was").hasContent(text);
+    }
+
+    @Test
+    void everyFieldComesBackAndTheSchemaAgrees() throws IOException {
+        JobDocument back = JobDocument.read(file(JobDocument.of(job()).text()));
+        assertThat(JobDocument.of(back.job()).text()).isEqualTo(JobDocument.of(job()).text());
+        assertThat(back.job().drafts()).containsEntry("wire.fuse", "five-ish");
+        assertThat(JobDocument.read(file(JobDocument.of(Job.empty("X")).text())).job()).isEqualTo(Job.empty("X"));
+    }
+
+    /** A newer version may write more; what it wrote stays through an edit by this one. */
+    @Test
+    void unknownFieldsOfANewerVersionAreKept() throws IOException {
+        String newer = JobDocument.of(job()).text()
+                .replaceFirst("\"version\" : 1", "\"version\" : 2, \"mood\" : \"calm\"")
+                .replaceFirst("\"fuse\" :", "\"relay\" : {\"pin\" : 87}, \"fuse\" :")
+                .replaceFirst("\"volts\" : 1.5", "\"supply\" : \"S1\", \"volts\" : 1.5");
+        JobDocument read = JobDocument.read(file(newer));
+        String edited = read.with(read.job().withWiring(read.job().wiring().withFuse(5.0))).text();
+        assertThat(edited).contains("\"mood\" : \"calm\"").contains("\"pin\" : 87").contains("\"supply\" : \"S1\"")
+                .contains("\"fuse\" : 5.0");
+    }
+
+    /** A removed draft is not an unknown field: it must not come back. */
+    @Test
+    void whatWasTakenBackIsGone() {
+        JobDocument document = JobDocument.of(job());
+        assertThat(document.with(job().withDraft("wire.fuse", null)).text()).doesNotContain("five-ish");
+    }
+
+    @Test
+    void aTruncatedDocumentIsRefusedWithLineAndColumn() throws IOException {
+        String whole = JobDocument.of(job()).text();
+        for (int part = 1; part < 10; part++) {
+            refused(whole.substring(0, whole.length() * part / 10), "line", "column", "expected one complete JSON");
+        }
+    }
+
+    @Test
+    void hostileDocumentsAreRefused() throws IOException {
+        refused("[".repeat(100_000), "not JSON");
+        refused("{\"a\":".repeat(5000), "not JSON");
+        refused("{\"id\": 1, \"id\": 2}", "Duplicate");
+        refused("[1, 2]", "expected a JSON object");
+        refused("{} {}", "not JSON");
+        refused(JobDocument.of(job()).text().replace("1.5", "1e999"), "number");
+    }
+
+    @Test
+    void wrongEncodingIsRefusedWithTheLine() throws IOException {
+        Path file = folder.resolve("job.json");
+        byte[] latin = "{\n\"id\": \"M\u00fcller\"}".getBytes(StandardCharsets.ISO_8859_1);
+        Files.write(file, latin);
+        assertThatThrownBy(() -> JobDocument.read(file)).hasMessageContainingAll("line 2", "0xFC", "UTF-8");
+        assertThat(file).hasBinaryContent(latin);
+    }
+
+    @Test
+    void aHugeFileIsRefusedUnread() throws IOException {
+        Path file = folder.resolve("job.json");
+        try (var channel = java.nio.channels.FileChannel.open(file, java.nio.file.StandardOpenOption.CREATE,
+                java.nio.file.StandardOpenOption.WRITE)) {
+            channel.write(java.nio.ByteBuffer.wrap(new byte[]{'{'}), 3L << 30);
+        }
+        assertThatThrownBy(() -> JobDocument.read(file)).hasMessageContainingAll("bytes", "at most");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"\"banks\" : 1|\"banks\" : 3|banks",
+            "\"fit\" : \"weld-in\"|\"fit\" : \"glue\"|fit",
+            "\"kind\" : \"linear\"|\"kind\" : \"cubic\"|kind", "\"shown\" : 0.71|\"shown\" : \"0.71\"|shown",
+            "\"format\" : \"amber-heron-job\"|\"format\" : \"x\"|format"})
+    void aWrongFieldIsNamed(String right, String wrong, String field) throws IOException {
+        String whole = JobDocument.of(job()).text();
+        assertThat(whole).contains(right);
+        refused(whole.replace(right, wrong), field);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"volts", "points", "quantity", "stoich"})
+    void aLawWithoutAFieldSaysWhich(String field) throws IOException {
+        String law = """
+                {"kind": "linear", "quantity": "afr", "stoich": 14.7,
+                 "points": [{"volts": 0.5, "value": 8.5}, {"volts": 4.5, "value": 18.0}], "volts": {"min": 0, "max": 5}}""";
+        Path file = file(law);
+        assertThat(LawJson.read(file).lambdaAt(0.5) * 14.7).isEqualTo(8.5);
+        Path broken = file(law.replaceFirst("\"" + field + "\":", "\"other\":"));
+        assertThatThrownBy(() -> LawJson.read(broken)).hasMessageContaining(field);
+    }
+
+    @Test
+    void readerSettingsOfEveryFormAreRead() throws IOException {
+        String reader = """
+                {"form": "%s", "quantity": "lambda", "decimals": 3, "maxRows": 3,
+                 "input": {"minVolts": 0, "maxVolts": 5}, "setting": %s}""";
+        assertThat(ReaderJson.read(file(reader.formatted("slope-offset", "{\"slope\": 2, \"offset\": 1}"))).setting()
+                .at(2)).isEqualTo(5);
+        assertThat(ReaderJson.read(file(reader.formatted("two-point", "{\"v1\":0,\"q1\":1,\"v2\":5,\"q2\":2}")))
+                .setting().at(2.5)).isEqualTo(1.5);
+        assertThat(ReaderJson.read(file(reader.formatted("expression", "{\"text\": \"v/5+0.5\"}"))).setting().at(5))
+                .isEqualTo(1.5);
+        assertThat(ReaderJson.read(file(reader.formatted("table", "{\"rows\": [[0, 0.5], [5, 1.5]]}"))).setting()
+                .at(2.5)).isEqualTo(1);
+        Path tooMany = file(reader.formatted("table", "{\"rows\": [[0,1],[1,2],[2,3],[3,4]]}"));
+        assertThatThrownBy(() -> ReaderJson.read(tooMany)).hasMessageContainingAll("rows: found 4", "at most 3");
+        Path bracket = file(reader.formatted("expression", "{\"text\": \"2*(v+1\"}"));
+        assertThatThrownBy(() -> ReaderJson.read(bracket)).hasMessageContainingAll("setting", "character 7", "“)”");
+    }
+}

@@ -1,0 +1,94 @@
+package amberheron.io.pack;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import amberheron.core.drivelog.LogComparison;
+import amberheron.core.drivelog.Sample;
+import amberheron.core.job.Job;
+import amberheron.core.job.JobReview;
+import amberheron.core.placement.Candidate;
+import amberheron.core.scaling.CheckPoint;
+import amberheron.core.units.UnitChoice;
+import amberheron.io.catalogue.Catalogue;
+import amberheron.io.json.JobDocument;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class HandOverPackTest {
+    private static final Catalogue CATALOGUE = Catalogue.shipped();
+
+    @TempDir
+    private Path folder = Path.of("");
+
+    /** A job with a line in every part of the sheet, and words that would break a careless page. */
+    private static Job full() {
+        Job job = Job.empty("SB-9");
+        List<Sample> log = IntStream.range(0, 900).mapToObj(i -> new Sample(i, 1, 1 + 0.002 * Math.sin(i))).toList();
+        job = job.withIntake(job.intake().withVehicle("Van <b>&\"long\" " + "name ".repeat(12))
+                .withFuel(CATALOGUE.fuel("e85")))
+                .withCandidates(List.of(new Candidate("B", "straight", 0.61, 0.9, 0, 0))).withChosen("B")
+                .withLaw(CATALOGUE.law("afr-8.5-18")).withReader(CATALOGUE.reader("ecu-table-8"))
+                .withProving(new Job.Proving("drive.csv", "0123456789abcdef0123", LogComparison.of(log)))
+                .withHandOver(new Job.HandOver("Shield not refitted.", java.time.LocalDate.of(2026, 5, 13)));
+        for (double v = 0.5; v < 4.5; v += 0.5) {
+            job = job.withPoint(new CheckPoint(v, null, 0.9, ""));
+        }
+        return job;
+    }
+
+    private List<Path> write(Job job) {
+        return HandOverPack.write(JobDocument.of(job),
+                HandOverSheet.of(new JobReview(job, CATALOGUE.laws()), UnitChoice.METRIC), folder);
+    }
+
+    @Test
+    void theSheetIsOnePageAndSaysWhatTheNextPersonNeeds() throws IOException {
+        Path pdf = write(full()).stream().filter(f -> f.toString().endsWith(".pdf")).findFirst().orElseThrow();
+        try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
+            assertThat(document.getNumberOfPages()).isEqualTo(1);
+            String text = new PDFTextStripper().getText(document);
+            assertThat(text).contains("SB-9").contains("Van <b>&\"long\"").contains("λ 1 = 9.8").contains("610 mm")
+                    .contains("Shield not refitted.").contains("drive.csv").contains("Not proven: ")
+                    .contains("common practice, no published source").contains("≥ 10°");
+        }
+    }
+
+    @Test
+    void theJobInThePackIsTheJob() {
+        Path json = write(full()).stream().filter(f -> f.toString().endsWith(".json")).findFirst().orElseThrow();
+        assertThat(JobDocument.read(json).text()).isEqualTo(JobDocument.of(full()).text());
+    }
+
+    @Test
+    void anEmptyJobMakesASheetThatClaimsNothing() throws IOException {
+        Path html = write(Job.empty("N")).getFirst();
+        assertThat(Files.readString(html)).contains("Not proven: Plan (open)").contains("no check points taken")
+                .contains("not handed over yet").doesNotContain("Every link from");
+    }
+
+    @Test
+    void aFolderThatCannotBeWrittenIsSaidAndNothingIsHalfWritten() throws IOException {
+        Path blocked = Files.writeString(folder.resolve("file"), "a file, not a folder");
+        Job job = full();
+        assertThatThrownBy(() -> HandOverPack.write(JobDocument.of(job),
+                HandOverSheet.of(new JobReview(job, CATALOGUE.laws()), UnitChoice.METRIC), blocked))
+                .hasMessageContaining("cannot be written");
+        assertThat(blocked).hasContent("a file, not a folder");
+        Path full = Path.of("/dev/full");
+        if (Files.exists(full)) {
+            Path link = Files.createSymbolicLink(folder.resolve("SB-9-hand-over.html.part"), full);
+            assertThatThrownBy(() -> write(job)).hasMessageContainingAll("cannot be written", "space");
+            assertThat(folder.resolve("SB-9-hand-over.html")).doesNotExist();
+            assertThat(link).doesNotExist();
+        }
+    }
+}
