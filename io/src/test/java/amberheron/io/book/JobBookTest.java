@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import amberheron.core.job.Job;
 import amberheron.io.json.JobDocument;
-import java.io.BufferedReader;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -62,26 +61,22 @@ class JobBookTest {
     @Test
     void nothingAcknowledgedIsLostByAKill() throws IOException, InterruptedException {
         Random random = new Random();
+        Path said = folder.resolve("said");
         long acknowledged = 0;
         for (int kill = 0; kill < KILLS; kill++) {
+            Files.writeString(said, "");
             Process writer = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                     "-XX:TieredStopAtLevel=1", "--enable-native-access=ALL-UNNAMED", "-cp",
                     System.getProperty("java.class.path"), BookWriter.class.getName(), file().toString())
-                    .redirectError(ProcessBuilder.Redirect.DISCARD).start();
-            try (BufferedReader said = writer.inputReader()) {
-                int entries = 1 + random.nextInt(60);
-                String line = said.readLine();
-                for (int i = 0; line != null && i < entries; i++) {
-                    acknowledged = Long.parseLong(line);
-                    line = said.readLine();
-                }
-                writer.destroyForcibly();
-                // What it still had said before it died was acknowledged too.
-                for (; line != null; line = said.readLine()) {
-                    acknowledged = line.isEmpty() ? acknowledged : Math.max(acknowledged, Long.parseLong(line));
-                }
+                    .redirectOutput(said.toFile()).redirectError(ProcessBuilder.Redirect.DISCARD).start();
+            int entries = 1 + random.nextInt(60);
+            while (writer.isAlive() && Files.readString(said).lines().count() < entries) {
+                Thread.onSpinWait();
             }
-            writer.waitFor();
+            writer.destroyForcibly().waitFor();
+            String whole = Files.readString(said);
+            acknowledged = whole.substring(0, whole.lastIndexOf('\n') + 1).lines().mapToLong(Long::parseLong).max()
+                    .orElseThrow();
             try (JobBook book = JobBook.open(file())) {
                 JobBook.Kept kept = book.load("K").orElseThrow();
                 assertThat(kept.revision()).as("after kill %d", kill).isGreaterThanOrEqualTo(acknowledged);

@@ -134,17 +134,17 @@ class JobDocumentTest {
         String reader = """
                 {"form": "%s", "quantity": "lambda", "decimals": 3, "maxRows": 3,
                  "input": {"minVolts": 0, "maxVolts": 5}, "setting": %s}""";
-        assertThat(ReaderJson.read(file(reader.formatted("slope-offset", "{\"slope\": 2, \"offset\": 1}"))).setting()
-                .at(2)).isEqualTo(5);
-        assertThat(ReaderJson.read(file(reader.formatted("two-point", "{\"v1\":0,\"q1\":1,\"v2\":5,\"q2\":2}")))
-                .setting().at(2.5)).isEqualTo(1.5);
-        assertThat(ReaderJson.read(file(reader.formatted("expression", "{\"text\": \"v/5+0.5\"}"))).setting().at(5))
-                .isEqualTo(1.5);
-        assertThat(ReaderJson.read(file(reader.formatted("table", "{\"rows\": [[0, 0.5], [5, 1.5]]}"))).setting()
-                .at(2.5)).isEqualTo(1);
+        assertThat(shown(reader.formatted("slope-offset", "{\"slope\": 2, \"offset\": 1}"), 2)).isEqualTo(5);
+        assertThat(shown(reader.formatted("two-point", "{\"v1\":0,\"q1\":1,\"v2\":5,\"q2\":2}"), 2.5)).isEqualTo(1.5);
+        assertThat(shown(reader.formatted("expression", "{\"text\": \"v/5+0.5\"}"), 5)).isEqualTo(1.5);
+        assertThat(shown(reader.formatted("table", "{\"rows\": [[0, 0.5], [5, 1.5]]}"), 2.5)).isEqualTo(1);
         Path tooMany = file(reader.formatted("table", "{\"rows\": [[0,1],[1,2],[2,3],[3,4]]}"));
         assertThatThrownBy(() -> ReaderJson.read(tooMany)).hasMessageContainingAll("rows: found 4", "at most 3");
         Path bracket = file(reader.formatted("expression", "{\"text\": \"2*(v+1\"}"));
         assertThatThrownBy(() -> ReaderJson.read(bracket)).hasMessageContainingAll("setting", "character 7", "“)”");
+    }
+
+    private double shown(String reader, double volts) throws IOException {
+        return java.util.Objects.requireNonNull(ReaderJson.read(file(reader)).setting()).at(volts);
     }
 }
