@@ -86,6 +86,13 @@ class SliceTest {
         type(robot, words);
     }
 
+    /** As long as a reading is what is next. */
+    private static void takeReadings(FxRobot robot) {
+        for (int i = 0; i < 8 && text(robot, "reasons.next").contains(" V and note"); i++) {
+            next(robot);
+        }
+    }
+
     private static void waitUntil(java.util.concurrent.Callable<Boolean> is) throws Exception {
         WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, is);
         WaitForAsyncUtils.waitForFxEvents();
@@ -156,9 +163,7 @@ class SliceTest {
         next(robot);
         find(robot, "law + 10");
         find(robot, "reader logger");
-        for (int i = 0; i < 4; i++) {
-            next(robot);
-        }
+        takeReadings(robot);
         assertThat(shows(robot, "lean at")).isTrue();
         assertThat(shows(robot, "Ground shift +7")).isTrue();
         assertThat(shows(robot, "predicts 75 mV")).isTrue();
@@ -167,12 +172,10 @@ class SliceTest {
         next(robot);
         next(robot);
         robot.push(KeyCode.ALT, KeyCode.DIGIT5);
-        for (int i = 0; i < 4; i++) {
+        while (!session.job().points().isEmpty()) {
             robot.clickOn(byId(robot, "scale.remove.0"));
         }
-        for (int i = 0; i < 4; i++) {
-            next(robot);
-        }
+        takeReadings(robot);
         assertThat(shows(robot, "agrees within")).isTrue();
 
         // Prove
@@ -195,7 +198,7 @@ class SliceTest {
         // All of it is in the book
         session.flush();
         try (JobBook again = JobBook.open(home.resolve("book.db"))) {
-            assertThat(again.load("T-1").orElseThrow().document().job()).isEqualTo(session.job());
+            assertThat(again.load("T-1").orElseThrow().document().job().equals(session.job())).isTrue();
         }
     }
 

@@ -25,6 +25,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.Supplier;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
@@ -121,6 +122,7 @@ public final class Shell {
     /** A scene of the window at a size, with its keys. */
     public Scene scene(double width, double height) {
         Scene scene = new Scene(root, width, height);
+        scene.focusOwnerProperty().addListener((o, was, now) -> reveal(now));
         scene.getStylesheets()
                 .add(Objects.requireNonNull(Shell.class.getResource("/amberheron/app/paper.css")).toExternalForm());
         for (Command command : commands) {
@@ -129,6 +131,24 @@ public final class Shell {
             }
         }
         return scene;
+    }
+
+    /** Scrolls the middle so that what is to be typed into is on screen. */
+    private void reveal(@Nullable Node node) {
+        if (node == null) {
+            return;
+        }
+        for (Node n = node; n != null; n = n.getParent()) {
+            if (n.equals(middle)) {
+                var at = middle.sceneToLocal(node.localToScene(node.getBoundsInLocal()));
+                double seen = scroll.getViewportBounds().getHeight();
+                double spare = middle.getHeight() - seen;
+                double top = scroll.getVvalue() * spare;
+                if (spare > 0 && (at.getMinY() < top || at.getMaxY() > top + seen)) {
+                    scroll.setVvalue(Math.clamp((at.getCenterY() - seen / 2) / spare, 0, 1));
+                }
+            }
+        }
     }
 
     private List<Command> commands() {
@@ -153,6 +173,7 @@ public final class Shell {
         }));
         all.add(new Command("action", "Reading rule", keys("F6"), rule::requestFocus));
         all.add(new Command("action", "Follow the simulated controller on the rule", keys("F8"), () -> live.toggle()));
+        all.add(new Command("action", "Quit", keys("Shortcut+Q"), Platform::exit));
         all.add(new Command("setting", "Arm's-length view", keys("F11"), () -> {
             arm = !arm;
             refresh();

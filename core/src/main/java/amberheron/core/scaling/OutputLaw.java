@@ -5,6 +5,7 @@ import amberheron.core.mixture.MixtureScale;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 
 /**
  * A controller's analog output law: which volts mean which mixture. The output cannot leave its rails, so a mixture
@@ -180,6 +181,18 @@ public final class OutputLaw {
     public OutputLaw seenThrough(double gain, double shift) {
         List<Point> moved = points.stream().map(p -> new Point(gain * p.volts() + shift, p.value())).toList();
         return new OutputLaw(id, name, kind, scale, moved, gain * minVolts + shift, gain * maxVolts + shift, source);
+    }
+
+    @Override
+    public boolean equals(Object o) {
+        return o instanceof OutputLaw l && l.id.equals(id) && l.name.equals(name) && l.kind == kind
+                && l.scale.equals(scale) && l.points.equals(points) && l.minVolts == minVolts && l.maxVolts == maxVolts
+                && l.source.equals(source);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(id, kind, points);
     }
 
     @Override

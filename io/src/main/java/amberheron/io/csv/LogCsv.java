@@ -43,7 +43,7 @@ public final class LogCsv {
     }
 
     /**
-     * Reads a log. Good rows are kept, each bad one is reported.
+     * Reads a log. Good rows are kept, each bad one is reported. Interrupting the thread stops it.
      *
      * @param law the quantity of a plain {@code controller} column
      * @param reader the quantity of a plain {@code reader} column
@@ -62,6 +62,9 @@ public final class LogCsv {
             channels[0] = Channel.of(header, "controller", law);
             channels[1] = Channel.of(header, "reader", reader);
         }, row -> {
+            if (Thread.currentThread().isInterrupted()) {
+                throw row.fault("stopped before the end");
+            }
             try {
                 samples.add(sample(row, channels, samples));
             } catch (UnusableInput e) {
