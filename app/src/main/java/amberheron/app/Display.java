@@ -69,11 +69,4 @@ enum Display {
             return false;
         }
     }
-
-    /** Draws without a screen from now on. */
-    static void offscreen() {
-        System.setProperty("glass.platform", "Headless");
-        System.setProperty("prism.order", "sw");
-        System.setProperty("java.awt.headless", "true");
-    }
 }

@@ -37,11 +37,15 @@ final class DemoCommands {
     private DemoCommands() {
     }
 
-    /** Runs with a session on a fresh demo book that is gone afterwards. */
-    static <T> T withDemo(Function<Session, T> work) {
+    /** Draws without a screen from now on, even where there is one. */
+    static void offscreen() {
         System.setProperty("glass.platform", "Headless");
         System.setProperty("prism.order", "sw");
         System.setProperty("java.awt.headless", "true");
+    }
+
+    /** Runs with a session on a fresh demo book that is gone afterwards. */
+    static <T> T withDemo(Function<Session, T> work) {
         Path home = temporary();
         Catalogue catalogue = Catalogue.shipped();
         JobBook book = JobBook.open(home.resolve("book.db"));
@@ -95,10 +99,11 @@ final class DemoCommands {
             }
             spec.commandLine().getErr()
                     .println("heron: " + outcome.reason() + ". Running the demo jobs without a window.");
-            return offscreen(spec.commandLine().getOut());
+            return withoutWindow(spec.commandLine().getOut());
         }
 
-        private int offscreen(PrintWriter out) {
+        private int withoutWindow(PrintWriter out) {
+            offscreen();
             return withDemo(session -> {
                 List<Path> pictures = Pictures.write(session, folder.resolve("pictures"), WIDTH, HEIGHT);
                 for (JobBook.Entry entry : session.jobs()) {
@@ -136,6 +141,7 @@ final class DemoCommands {
                 throw new UnusableInput("--size", "",
                         "found “%s”, expected width x height such as 1280x800".formatted(size));
             }
+            offscreen();
             int by = size.indexOf('x');
             List<Path> files = withDemo(
                     session -> Pictures.write(session, folder, Double.parseDouble(size.substring(0, by)),
