@@ -82,9 +82,12 @@ public final class Heron {
     private static Session open(Path home, boolean demo) {
         Path file = home.resolve("book.db");
         boolean fresh = !Files.exists(file);
-        Catalogue catalogue = Catalogue.withShop(home.resolve("catalogue"));
+        // Side by side: what is slow about the one is loading code, about the other the disk.
+        CompletableFuture<Catalogue> loading = CompletableFuture
+                .supplyAsync(() -> Catalogue.withShop(home.resolve("catalogue")));
         JobBook book = JobBook.open(file);
         try {
+            Catalogue catalogue = loading.join();
             if (demo && fresh) {
                 DemoBook.fill(book, catalogue, home);
             }

@@ -3,99 +3,20 @@ package amberheron.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import amberheron.app.shell.Session;
-import amberheron.app.shell.Shell;
 import amberheron.io.book.JobBook;
-import amberheron.io.catalogue.Catalogue;
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.util.concurrent.TimeUnit;
-import javafx.application.Platform;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
-import org.testfx.util.WaitForAsyncUtils;
 
-/** The real window, driven by clicks and keys without a screen. */
-@ExtendWith(ApplicationExtension.class)
-class SliceTest {
-    private final Path home = folder();
-    private Session session = Demo.session(home);
-
-    private static Path folder() {
-        try {
-            return Files.createTempDirectory("heron-slice");
-        } catch (IOException e) {
-            throw new IllegalStateException(e);
-        }
-    }
-
+/** The whole slice, walked by clicks and keys. */
+class SliceTest extends WindowTest {
     @Start
     void start(Stage stage) {
-        session.close();
-        session = new Session(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home, Platform::runLater);
-        Desktop.loadFonts();
-        stage.setScene(new Shell(session).scene(1280, 800));
-        stage.show();
-    }
-
-    @AfterEach
-    void close() {
-        session.close();
-    }
-
-    private static Node byId(FxRobot robot, String id) {
-        return robot.lookup((Node n) -> id.equals(n.getId())).query();
-    }
-
-    private static String text(FxRobot robot, String id) {
-        WaitForAsyncUtils.waitForFxEvents();
-        Node node = byId(robot, id);
-        return node instanceof TextField field ? field.getText() : ((Label) node).getText();
-    }
-
-    /** Whether any label shows these words. */
-    private static boolean shows(FxRobot robot, String words) {
-        WaitForAsyncUtils.waitForFxEvents();
-        return robot.lookup((Node n) -> n instanceof Label l && l.isVisible() && l.getText().contains(words)).tryQuery()
-                .isPresent();
-    }
-
-    private static void type(FxRobot robot, String words) {
-        robot.write(words).push(KeyCode.ENTER);
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private static void next(FxRobot robot) {
-        robot.push(KeyCode.F2);
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private static void find(FxRobot robot, String words) {
-        robot.push(KeyCode.CONTROL, KeyCode.K);
-        type(robot, words);
-    }
-
-    /** As long as a reading is what is next. */
-    private static void takeReadings(FxRobot robot) {
-        for (int i = 0; i < 8 && text(robot, "reasons.next").contains(" V and note"); i++) {
-            next(robot);
-        }
-    }
-
-    private static void waitUntil(java.util.concurrent.Callable<Boolean> is) throws Exception {
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, is);
-        WaitForAsyncUtils.waitForFxEvents();
+        open(stage);
     }
 
     @Test

@@ -1,5 +1,6 @@
 package amberheron.app.drivelog;
 
+import amberheron.app.shell.Columns;
 import amberheron.app.shell.FindingsTable;
 import amberheron.app.shell.Parts;
 import amberheron.app.shell.Session;
@@ -19,7 +20,6 @@ import javafx.scene.control.ProgressBar;
 import javafx.scene.control.TextField;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import org.jspecify.annotations.Nullable;
@@ -31,7 +31,7 @@ public final class ProveView implements StationView {
     private final TracePlot plot;
     private final TextField file = new TextField();
     private final Label fault = Parts.text("", "fault");
-    private final Label note = new Label();
+    private final Label note = Parts.text("", "soft");
     private final ProgressBar progress = new ProgressBar(-1);
     private final Button stop;
     private final VBox root;
@@ -43,10 +43,9 @@ public final class ProveView implements StationView {
         findings = new FindingsTable(session);
         plot = new TracePlot(session);
         file.setId("prove.file");
-        file.setPromptText("path of the log, or drop it here: time, controller, reader");
+        file.setPromptText("path of the log, or drop it here");
         file.setAccessibleText("Log file");
         file.setOnAction(e -> read(file.getText()));
-        HBox.setHgrow(file, Priority.ALWAYS);
         stop = Parts.button("Stop", "prove.stop", this::cancel, "quiet");
         Parts.show(fault, false);
         busy(false);
@@ -55,11 +54,11 @@ public final class ProveView implements StationView {
                 file.requestFocus();
             }
         });
-        HBox row = new HBox(8, file, Parts.button("Read it", "prove.read", () -> read(file.getText()), "quiet"),
+        HBox ways = new HBox(8, Parts.button("Read it", "prove.read", () -> read(file.getText()), "quiet"),
                 Parts.button("Browse…", "prove.browse", this::browse, "quiet"), progress, stop);
-        row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        root = new VBox(12, Parts.card("Log", note, row, fault), Parts.card("Against the rules", findings),
-                Parts.card("Over the drive", plot));
+        ways.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        root = new VBox(12, new Columns(300, Parts.card("Against the rules", findings),
+                Parts.card("Log", file, ways, note, fault)), Parts.card("Over the drive", plot));
         root.setOnDragOver(e -> {
             if (e.getDragboard().hasFiles()) {
                 e.acceptTransferModes(TransferMode.COPY);
@@ -142,7 +141,7 @@ public final class ProveView implements StationView {
     public void refresh() {
         Job.Proving proving = session.job().proving();
         note.setText(proving == null
-                ? "time, controller, reader"
+                ? "A CSV with the columns time, controller and reader."
                 : proving.file() + " · %,d samples · SHA-256 %s…".formatted(proving.result().samples(),
                         proving.digest().substring(0, Math.min(12, proving.digest().length()))));
         findings.refresh(session.review().findings(Station.PROVE), "Read a log to judge it.");

@@ -1,0 +1,225 @@
+package amberheron.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import amberheron.app.shell.Session;
+import amberheron.core.job.Station;
+import amberheron.io.catalogue.Catalogue;
+import amberheron.io.book.JobBook;
+import java.util.List;
+import java.util.Objects;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.text.Text;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Each station's own handling, and what holds for all of them. */
+class StationsTest extends WindowTest {
+    @Start
+    void start(Stage stage) {
+        open(stage);
+    }
+
+    private static void go(FxRobot robot, String job, KeyCode station) {
+        find(robot, "job " + job);
+        robot.push(KeyCode.ALT, station);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private static Bounds onScreen(Node node) {
+        return node.localToScreen(node.getBoundsInLocal());
+    }
+
+    @Test
+    void aPlaceIsDraggedAlongThePipeAndAroundTheClock(FxRobot robot) {
+        go(robot, "SB-014", KeyCode.DIGIT2);
+        Bounds run = onScreen(byId(robot, "place.run"));
+        robot.moveTo(run.getMinX() + 260, run.getMinY() + 90).press(MouseButton.PRIMARY).moveBy(60, 0)
+                .release(MouseButton.PRIMARY);
+        WaitForAsyncUtils.waitForFxEvents();
+        double metres = Objects.requireNonNull(session.job().chosenPlace().orElseThrow().distance());
+        assertThat(metres).isNotEqualTo(0.61).isBetween(0.3, 0.8);
+        assertThat(shows(robot, "B: %.0f mm past turbine".formatted(1000 * metres))).isTrue();
+        Node face = byId(robot, "place.clock.face");
+        robot.moveTo(face).moveBy(60, 6).press(MouseButton.PRIMARY).release(MouseButton.PRIMARY);
+        WaitForAsyncUtils.waitForFxEvents();
+        double clock = Objects.requireNonNull(session.job().chosenPlace().orElseThrow().clock());
+        assertThat(Math.toDegrees(clock)).as("pressed at 3 o'clock").isCloseTo(90, within(2.0));
+        assertThat(shows(robot, "Condensed water reaches the hot ceramic")).isTrue();
+        robot.push(KeyCode.CONTROL, KeyCode.Z).push(KeyCode.CONTROL, KeyCode.Z);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(session.job().chosenPlace().orElseThrow().distance()).isEqualTo(0.61);
+    }
+
+    @Test
+    void placesAreAddedLookedAtTakenAndRemovedByPressing(FxRobot robot) {
+        go(robot, "SB-014", KeyCode.DIGIT2);
+        for (String id : List.of("place.letter.C", "place.take")) {
+            robot.interact(() -> byId(robot, id).requestFocus());
+            robot.push(KeyCode.SPACE);
+        }
+        assertThat(session.job().chosen()).isEqualTo("C");
+        assertThat(shows(robot, "C, taken")).isTrue();
+        robot.interact(() -> byId(robot, "place.remove").requestFocus());
+        robot.push(KeyCode.SPACE);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(session.job().candidates()).hasSize(2);
+        assertThat(session.job().chosen()).isNull();
+    }
+
+    @Test
+    void stepsAreTickedByClickAndOneThatWaitsIsRefused(FxRobot robot) {
+        go(robot, "SB-015", KeyCode.DIGIT1);
+        robot.clickOn(byId(robot, "step.source"));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(session.job().done()).contains("source");
+        robot.clickOn(byId(robot, "step.clamp"));
+        assertThat(text(robot, "notice")).contains("waits on: Drill in place");
+        assertThat(session.job().done()).doesNotContain("clamp");
+        robot.clickOn(byId(robot, "notice.close"));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(byId(robot, "notice").getParent().isVisible()).isFalse();
+    }
+
+    /** Nothing typed is lost: a bad entry is saved with the job and stands there again the next day. */
+    @Test
+    void aBadEntryStandsThereAgainTheNextDay(FxRobot robot) {
+        go(robot, "SB-015", KeyCode.DIGIT3);
+        next(robot);
+        type(robot, "nine volts or so");
+        assertThat(shows(robot, "Cranking: found “nine volts or so”, expected a voltage")).isTrue();
+        find(robot, "job SB-014");
+        go(robot, "SB-015", KeyCode.DIGIT3);
+        assertThat(text(robot, "wire.cranking")).isEqualTo("nine volts or so");
+        session.flush();
+        try (Session other = new Session(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home,
+                Runnable::run)) {
+            other.open("SB-015");
+            assertThat(other.job().drafts()).containsEntry("wire.cranking", "nine volts or so");
+        }
+    }
+
+    @Test
+    void aPointIsTypedAtScaleAndAWrongOneSaysWhy(FxRobot robot) {
+        go(robot, "SB-016", KeyCode.DIGIT5);
+        robot.clickOn(byId(robot, "scale.volts"));
+        type(robot, "9");
+        type(robot, "12");
+        assertThat(shows(robot, "Applied: found “9”, expected between 0 V and 5 V")).isTrue();
+        robot.clickOn(byId(robot, "scale.volts")).push(KeyCode.CONTROL, KeyCode.A);
+        type(robot, "3.5");
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        type(robot, "17.15");
+        assertThat(session.job().points()).hasSize(5);
+        assertThat(Objects.requireNonNull(session.job().points().getLast().volts())).isEqualTo(3.5);
+    }
+
+    @Test
+    void lawAndReaderAreChosenFromTheirLists(FxRobot robot) {
+        go(robot, "SB-015", KeyCode.DIGIT5);
+        next(robot);
+        robot.push(KeyCode.DOWN).push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(session.job().law()).isNotNull();
+        find(robot, "reader table");
+        assertThat(Objects.requireNonNull(session.job().reader()).id()).isEqualTo("ecu-table-8");
+        assertThat(shows(robot, "Type this into the reader")).isTrue();
+    }
+
+    @Test
+    void theUnitSwitchesActOnEveryScreen(FxRobot robot) {
+        go(robot, "SB-014", KeyCode.DIGIT4);
+        robot.clickOn(byId(robot, "unit.f"));
+        robot.clickOn(byId(robot, "unit.afr"));
+        assertThat(text(robot, "air.temperature")).isEqualTo("64.4 °F");
+        assertThat(shows(robot, "9.82 AFR")).isTrue();
+        robot.push(KeyCode.ALT, KeyCode.DIGIT1);
+        robot.clickOn(byId(robot, "unit.lbft"));
+        assertThat(shows(robot, "Screw the sensor in, 30–40 lb·ft")).isTrue();
+        assertThat(((ToggleButton) byId(robot, "unit.nm")).isSelected()).isFalse();
+    }
+
+    /** Names far longer than any sketch must not push a figure off the screen or over another. */
+    @Test
+    void longNamesAreCutNotOverlapped(FxRobot robot) {
+        go(robot, "SB-016", KeyCode.DIGIT5);
+        robot.interact(() -> session.edit("long",
+                j -> j.withIntake(j.intake().withVehicle("A very long name of a very old outfit ".repeat(8)))));
+        WaitForAsyncUtils.waitForFxEvents();
+        for (String id : List.of("band.find", "unit.lambda", "unit.lbft")) {
+            Bounds bounds = byId(robot, id).localToScene(byId(robot, id).getBoundsInLocal());
+            assertThat(bounds.getMaxX()).as(id).isLessThanOrEqualTo(1280);
+        }
+        Bounds find = byId(robot, "band.find").localToScene(byId(robot, "band.find").getBoundsInLocal());
+        assertThat(find.getWidth()).isGreaterThan(120);
+        robot.push(KeyCode.CONTROL, KeyCode.J);
+        Bounds row = byId(robot, "jobs.open.SB-016").localToScene(byId(robot, "jobs.open.SB-016").getBoundsInLocal());
+        assertThat(row.getMaxX()).isLessThan(1012);
+    }
+
+    /** At every station: something to do next, something it was checked against, and no figure drawn in a colour of its own. */
+    @Test
+    void everyStationSaysWhatIsNextAndTakesItsColoursFromTheSheet(FxRobot robot) {
+        for (String job : List.of("SB-014", "SB-015", "SB-016")) {
+            find(robot, "job " + job);
+            for (Station station : Station.values()) {
+                robot.push(KeyCode.ALT, KeyCode.getKeyCode(String.valueOf(station.number())));
+                assertThat(text(robot, "reasons.next")).as(job + " " + station).isNotBlank();
+                assertThat(shows(robot, station.title())).isTrue();
+                assertThat(robot.lookup((Node n) -> n instanceof Text t && !t.getStyleClass().isEmpty()
+                        && t.getStyle() != null && t.getStyle().contains("fill")).queryAll()).isEmpty();
+            }
+        }
+    }
+
+    @Test
+    void paperAndArmsLengthAreOneKeyEach(FxRobot robot) {
+        go(robot, "SB-016", KeyCode.DIGIT5);
+        Node root = byId(robot, "rule").getScene().getRoot();
+        robot.push(KeyCode.CONTROL, KeyCode.D);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(root.getStyleClass()).contains("dark");
+        double usual = ((Label) byId(robot, "reasons.next")).getFont().getSize();
+        robot.push(KeyCode.F11);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(((Label) byId(robot, "reasons.next")).getFont().getSize()).isCloseTo(2 * usual, within(0.1));
+        robot.push(KeyCode.F11).push(KeyCode.CONTROL, KeyCode.D);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(root.getStyleClass()).doesNotContain("dark", "arm");
+    }
+
+    @Test
+    void theRuleFollowsTheSimulatedController(FxRobot robot) throws Exception {
+        go(robot, "SB-014", KeyCode.DIGIT5);
+        double before = session.cursor();
+        robot.push(KeyCode.F8);
+        assertThat(text(robot, "notice")).contains("simulated controller").contains("warming up");
+        waitUntil(() -> session.cursor() != before);
+        robot.push(KeyCode.F8);
+        WaitForAsyncUtils.waitForFxEvents();
+        double held = session.cursor();
+        assertThat(held).isBetween(0.95, 1.05);
+        assertThat(Double.parseDouble(text(robot, "rule.lambda"))).isCloseTo(held, within(6e-4));
+    }
+
+    @Test
+    void findOrDoIsLeftWithoutDoingAnything(FxRobot robot) {
+        go(robot, "SB-014", KeyCode.DIGIT5);
+        robot.push(KeyCode.CONTROL, KeyCode.K).write("zzzz");
+        robot.push(KeyCode.ENTER).push(KeyCode.ESCAPE);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(((TextInputControl) byId(robot, "palette.input")).getParent().getParent().isVisible()).isFalse();
+        assertThat(session.station()).isEqualTo(Station.SCALE);
+        assertThat(session.job().id()).isEqualTo("SB-014");
+    }
+}

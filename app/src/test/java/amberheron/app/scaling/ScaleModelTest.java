@@ -1,0 +1,169 @@
+package amberheron.app.scaling;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import amberheron.app.Demo;
+import amberheron.app.drivelog.ProveModel;
+import amberheron.app.shell.Advice;
+import amberheron.app.shell.Session;
+import amberheron.core.drivelog.LogComparison;
+import amberheron.core.drivelog.Sample;
+import amberheron.core.job.Job;
+import amberheron.core.job.Station;
+import amberheron.core.scaling.Cause;
+import amberheron.core.scaling.CheckPoint;
+import amberheron.core.scaling.ReaderSetting;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ScaleModelTest {
+    @TempDir
+    private Path home = Path.of("");
+    private final ScaleModel model = new ScaleModel();
+    private @org.jspecify.annotations.Nullable Session opened;
+
+    @BeforeEach
+    void open() {
+        opened = Demo.session(home);
+        session().open("SB-016");
+    }
+
+    @AfterEach
+    void close() {
+        session().close();
+    }
+
+    private Session session() {
+        return Objects.requireNonNull(opened);
+    }
+
+    private void clear() {
+        session().edit("cleared", j -> j.withPoints(List.of()));
+    }
+
+    @Test
+    void lawThenReaderThenReadings() {
+        session().edit("bare", j -> j.withLaw(null).withReader(null).withPoints(List.of()));
+        assertThat(model.advice(session()).next()).startsWith("Choose the controller's output law");
+        session().edit("law", j -> j.withLaw(session().catalogue().law("afr-2v-10")));
+        assertThat(model.advice(session()).next()).startsWith("Choose what reads the volts");
+        session().edit("reader", j -> j.withReader(session().catalogue().reader("gauge")));
+        assertThat(model.advice(session()).next()).isEqualTo(
+                "Type the setting, then apply 0.50 V and note what the reader shows.");
+        assertThat(model.figure(session())).isEqualTo("set, nothing checked yet");
+    }
+
+    /** Each next point lies well away from those taken; two at one place would prove nothing about slope. */
+    @Test
+    void readingsAreSpreadOverTheRange() {
+        clear();
+        session().edit("apart", j -> j.withWiring(j.wiring().withGround(
+                new amberheron.core.wiring.Wiring.Ground(false, null, null, null))));
+        List<Double> volts = new ArrayList<>();
+        for (int i = 0; i < 4; i++) {
+            model.take(session());
+            volts.add(Objects.requireNonNull(session().job().points().getLast().volts()));
+        }
+        for (int i = 0; i < volts.size(); i++) {
+            for (int k = 0; k < i; k++) {
+                assertThat(Math.abs(volts.get(i) - volts.get(k))).isGreaterThan(0.8);
+            }
+        }
+        assertThat(session().job().points()).allMatch(p -> p.note().equals("simulated bench"));
+        assertThat(model.advice(session()).next()).isEqualTo("Prove it on the road.");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"6|14|expected between 0 V and 5 V", "two|14|found “two”", "2|rich|found “rich”",
+            "2||found “”", "-1|14|expected between"})
+    void aPointThatCannotBeUsedIsRefusedWithTheReason(String volts, @org.jspecify.annotations.Nullable String shown,
+            String says) {
+        int before = session().job().points().size();
+        assertThat(model.add(session(), volts, shown == null ? "" : shown)).contains(says);
+        assertThat(session().job().points()).hasSize(before);
+    }
+
+    @Test
+    void aTypedPointCountsLikeATakenOne() {
+        clear();
+        assertThat(model.add(session(), "500 mV", "11.15")).isEmpty();
+        assertThat(session().job().points()).containsExactly(new CheckPoint(0.5, null, 11.15, ""));
+        model.remove(session(), 0);
+        assertThat(session().job().points()).isEmpty();
+    }
+
+    /** Typing the corrected setting makes the shifted chain show the truth; its old points are put away, not lost. */
+    @Test
+    void theCorrectedSettingAgreesWhileTheCauseStays() {
+        model.useCorrected(session());
+        ReaderSetting typed = Objects.requireNonNull(Objects.requireNonNull(session().job().reader()).setting());
+        assertThat(typed.at(2.35 + 0.0754)).isBetween(14.68, 14.72);
+        assertThat(session().job().points()).isEmpty();
+        for (double volts : new double[]{0.5, 2.5, 4.5}) {
+            var reading = ScaleModel.bench(session().job(), session()).orElseThrow().take(volts);
+            session().edit("reading", j -> j.withPoint(new CheckPoint(reading.volts(), null, reading.shown(), "")));
+        }
+        assertThat(session().review().diagnosis().orElseThrow().withinTolerance()).isTrue();
+        for (int i = 0; i < 4; i++) {
+            session().undo();
+        }
+        assertThat(session().job().points()).hasSize(4);
+        assertThat(Objects.requireNonNull(session().job().reader()).setting()).isNull();
+    }
+
+    @Test
+    void twoCausesThatExplainThePointsAlikeAskForTheVoltageThatPartsThem() {
+        session().edit("near", j -> j.withPoints(List.of(new CheckPoint(2.4, null, 14.95, ""),
+                new CheckPoint(2.6, null, 15.35, ""))));
+        Advice advice = model.advice(session());
+        assertThat(advice.next()).matches("Apply \\d\\.\\d\\d V and note what the reader shows\\.");
+        assertThat(advice.why()).contains("explain the points nearly as well").contains("they part");
+    }
+
+    @Test
+    void aCauseNoSettingMendsSaysWhatToDoInstead() {
+        session().edit("stuck", j -> {
+            Job stuck = j.withPoints(List.of());
+            for (double v : new double[]{0.5, 1.5, 2.5, 3.5, 4.5}) {
+                stuck = stuck.withPoint(new CheckPoint(v, null, 14.7, ""));
+            }
+            return stuck;
+        });
+        assertThat(session().review().diagnosis().orElseThrow().best().cause()).isEqualTo(Cause.CONSTANT);
+        assertThat(model.advice(session()).next()).contains("Check the wire for open and short");
+    }
+
+    @Test
+    void whatTheEngineWouldBeFedIsSaidTheRightWayRound() {
+        assertThat(model.advice(session()).why()).as("reads lean: fuel would be added").contains("too much fuel");
+        session().edit("other way", j -> j.withPoints(j.points().stream()
+                .map(p -> new CheckPoint(p.volts(), null, p.shown() - 0.3, "")).toList()));
+        assertThat(model.figure(session())).contains("rich");
+        assertThat(model.advice(session()).why()).contains("too little fuel");
+    }
+
+    @Test
+    void aLogThatIsOffOnTheRoadSendsBackToScale() {
+        session().open("SB-014");
+        List<Sample> off = new ArrayList<>();
+        for (int i = 0; i < 100; i++) {
+            off.add(new Sample(i, 1, 1.02));
+        }
+        session().edit("log", j -> j.withProving(new Job.Proving("x.csv", "00", LogComparison.of(off))));
+        ProveModel prove = new ProveModel();
+        Advice advice = prove.advice(session());
+        assertThat(advice.next()).startsWith("Go back to Scale");
+        assertThat(advice.why()).contains("grounds");
+        assertThat(prove.figure(session())).isEqualTo("+0.020 λ over 2 min");
+        Objects.requireNonNull(advice.action()).run().run();
+        assertThat(session().station()).isEqualTo(Station.SCALE);
+    }
+}
