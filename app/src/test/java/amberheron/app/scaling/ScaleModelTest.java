@@ -82,7 +82,8 @@ class ScaleModelTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"6|14|expected between 0 V and 5 V", "two|14|found “two”", "2|rich|found “rich”",
+    @CsvSource(delimiter = '|', value = {"6|14|expected between 0 V and 5 V", "two|14|found “two”",
+            "2|rich|found “rich”",
             "2||found “”", "-1|14|expected between"})
     void aPointThatCannotBeUsedIsRefusedWithTheReason(String volts, @org.jspecify.annotations.Nullable String shown,
             String says) {
