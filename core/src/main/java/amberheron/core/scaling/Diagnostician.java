@@ -77,7 +77,8 @@ public final class Diagnostician {
                 .lastDigit(points.stream().map(CheckPoint::truth).filter(Objects::nonNull).mapToDouble(t -> t));
         double[] sigma = points.stream().mapToDouble(p -> noise(p, shownStep, trueStep)).toArray();
         Evidence evidence = new Evidence(volts, lambda, shown, sigma);
-        List<Evidence.Fit> fits = hypotheses(volts).stream().map(evidence::weigh).filter(Objects::nonNull).toList();
+        List<Evidence.Fit> fits = hypotheses(volts).stream().map(evidence::weigh).filter(Objects::nonNull)
+                .filter(f -> !hides(f, volts, lambda, sigma)).toList();
         List<Likelihood> causes = likelihoods(fits, shown.length);
         Worst worst = new Worst(0, lambda[0]);
         for (CheckPoint p : points) {
@@ -89,6 +90,28 @@ public final class Diagnostician {
         double typical = sigma[0];
         return new Diagnosis(causes, Math.abs(worst.lambda()) <= Tolerance.LAMBDA + 1e-12, worst,
                 corrected(causes.getFirst()), next(causes, typical));
+    }
+
+    /**
+     * Whether a fault that leaves a signal is fitted so strong that none is left: what then remains, the same reading
+     * at every point that should differ, is the cause called constant, whatever brought it about.
+     */
+    private boolean hides(Evidence.Fit fit, double[] volts, double[] lambda, double[] sigma) {
+        boolean leavesSignal = switch (fit.hypothesis().cause()) {
+            case GROUND_SHIFT, GAIN, PULL_UP, CLIPPED -> true;
+            default -> false;
+        };
+        boolean told = false;
+        for (int i = 1; leavesSignal && i < volts.length; i++) {
+            double right = shownBy(this.right, volts[i]) - shownBy(this.right, volts[0]);
+            double modelled = fit.hypothesis().model().shown(volts[i], lambda[i], fit.values())
+                    - fit.hypothesis().model().shown(volts[0], lambda[0], fit.values());
+            if (Math.abs(modelled) > sigma[i]) {
+                return false;
+            }
+            told |= Math.abs(right) > TELLING * sigma[i];
+        }
+        return told;
     }
 
     /** Several forms of one cause add up; the likeliest form speaks for it. */

@@ -139,6 +139,7 @@ class DiagnosisTest {
     void openShortedOrPlaceholderIsAConstant() {
         assertThat(diagnose(v -> 14.7).best().cause()).isEqualTo(Cause.CONSTANT);
         assertThat(diagnose(v -> right(0)).best().cause()).isEqualTo(Cause.CONSTANT);
+        assertThat(diagnose(v -> right(5)).best().cause()).as("shorted to the supply").isEqualTo(Cause.CONSTANT);
     }
 
     /** With no sensor many controllers put out their default: agreement there says nothing about the slope. */
@@ -167,6 +168,13 @@ class DiagnosisTest {
                 points(v -> right(v + shift), seed, 0.3, 1.2, 2.1, 3.3, 4.4), KNOWN);
         assertThat(diagnosis.best().cause()).isEqualTo(Cause.GROUND_SHIFT);
         assertThat(parameter(diagnosis, "volts")).isCloseTo(shift, within(0.008));
+    }
+
+    /** The same point read twice is not a reading that stands still. */
+    @Test
+    void aPointReadTwiceDoesNotRuleAShiftOut() {
+        Diagnosis diagnosis = Diagnostician.diagnose(LAW, LOGGER, points(v -> right(v + 0.075), 7, 2.5, 2.5), KNOWN);
+        assertThat(diagnosis.causes()).extracting(Likelihood::cause).contains(Cause.GROUND_SHIFT, Cause.GAIN);
     }
 
     @Test

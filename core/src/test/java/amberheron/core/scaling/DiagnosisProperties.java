@@ -1,0 +1,155 @@
+package amberheron.core.scaling;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import amberheron.core.mixture.MixtureScale;
+import amberheron.core.scaling.Reader.Form;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Random;
+import java.util.function.DoubleUnaryOperator;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Combinators;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+import org.jspecify.annotations.Nullable;
+
+/** Any law, any reader, any fault that a workshop meets: five spread points name it, and what is then typed mends it. */
+class DiagnosisProperties {
+    private static final List<OutputLaw> LAWS = List.of(Laws.HALF_TO_FOUR_AND_A_HALF, Laws.TWO_V_PLUS_TEN, Laws.WIDE);
+    private static final double[] SPREAD = {0.5, 1.5, 2.5, 3.5, 4.5};
+
+    /** How the points were read: meter, gauge, or both. */
+    enum Readings {
+        METER, GAUGE, BOTH
+    }
+
+    record Bay(OutputLaw law, Reader reader, Readings readings, long seed) {
+        ReaderSetting right() {
+            return SettingFinder.find(law, reader).orElseThrow();
+        }
+
+        /** What the display shows, its digits and the meter's noise included. */
+        List<CheckPoint> points(DoubleUnaryOperator shownOfOutput) {
+            Random random = new Random(seed);
+            double digit = reader.scale() instanceof MixtureScale.Lambda ? 1000 : 100;
+            List<CheckPoint> points = new ArrayList<>();
+            for (double volts : SPREAD) {
+                double output = volts + 0.1 * random.nextDouble();
+                double metered = Math.round(1000 * (output + 0.001 * random.nextGaussian())) / 1000.0;
+                double gauge = Math.round(100 * law.scale().fromLambda(law.lambdaAt(output))) / 100.0;
+                points.add(new CheckPoint(readings == Readings.GAUGE ? null : metered,
+                        readings == Readings.METER ? null : gauge,
+                        Math.round(digit * shownOfOutput.applyAsDouble(output)) / digit, ""));
+            }
+            return points;
+        }
+
+        Diagnosis diagnose(DoubleUnaryOperator shownOfOutput) {
+            return Diagnostician.diagnose(law, reader, points(shownOfOutput),
+                    new Diagnostician.Surroundings(LAWS, null));
+        }
+
+        /** What the right reader makes of volts at its pin. */
+        double atPin(double pin) {
+            return right().at(reader.input().sensed(pin));
+        }
+    }
+
+    @Provide
+    Arbitrary<Bay> bays() {
+        Arbitrary<@Nullable Integer> bits = Arbitraries.of(10, 12).injectNull(0.3);
+        return Combinators
+                .combine(Arbitraries.of(LAWS), Arbitraries.of(Form.values()), Arbitraries.of(true, false), bits,
+                        Arbitraries.of(Readings.values()), Arbitraries.longs())
+                .as((law, form, lambda, b, readings, seed) -> new Bay(law, Laws.reader(form,
+                        lambda ? MixtureScale.lambda() : MixtureScale.afr(14.7), lambda ? 3 : 2, b), readings, seed));
+    }
+
+    @Provide
+    Arbitrary<Double> parts() {
+        return Arbitraries.doubles().between(0, 1);
+    }
+
+    /** With the corrected setting typed in, the faulty chain shows the truth over the middle of the range. */
+    private static void mends(Bay bay, Diagnosis diagnosis, DoubleUnaryOperator pinOfOutput) {
+        ReaderSetting typed = Objects.requireNonNull(diagnosis.correctedSetting());
+        for (double v = 0.8; v < 4.3; v += 0.35) {
+            double shown = typed.at(bay.reader().input().sensed(pinOfOutput.applyAsDouble(v)));
+            assertThat(Math.abs(bay.reader().scale().toLambda(shown) - bay.law().lambdaAt(v)))
+                    .isLessThan(1.5 * Tolerance.LAMBDA);
+        }
+    }
+
+    @Property(tries = 120)
+    void aSoundChainIsCalledSound(@ForAll("bays") Bay bay) {
+        Diagnosis diagnosis = bay.diagnose(bay::atPin);
+        assertThat(diagnosis.best().cause()).isEqualTo(Cause.NONE);
+        assertThat(diagnosis.withinTolerance()).isTrue();
+    }
+
+    @Property(tries = 120)
+    void aShiftedGroundIsFoundAndMended(@ForAll("bays") Bay bay, @ForAll("parts") double part, @ForAll boolean up) {
+        double shift = (up ? 1 : -1) * (0.06 + 0.15 * part);
+        Diagnosis diagnosis = bay.diagnose(v -> bay.atPin(v + shift));
+        assertThat(diagnosis.best().cause()).isEqualTo(Cause.GROUND_SHIFT);
+        mends(bay, diagnosis, v -> v + shift);
+    }
+
+    @Property(tries = 120)
+    void aLossInProportionIsFoundAndMended(@ForAll("bays") Bay bay, @ForAll("parts") double part) {
+        double factor = 0.9 + 0.06 * part;
+        Diagnosis diagnosis = bay.diagnose(v -> bay.atPin(v * factor));
+        assertThat(diagnosis.best().cause()).isEqualTo(Cause.GAIN);
+        mends(bay, diagnosis, v -> v * factor);
+    }
+
+    @Property(tries = 120)
+    void aPullUpIsFoundAndMended(@ForAll("bays") Bay bay, @ForAll("parts") double part) {
+        double pull = 1000 / (5000 + 9000 * part);
+        Diagnosis diagnosis = bay.diagnose(v -> bay.atPin((v + pull * 5) / (1 + pull)));
+        assertThat(diagnosis.best().cause()).isEqualTo(Cause.PULL_UP);
+        mends(bay, diagnosis, v -> (v + pull * 5) / (1 + pull));
+    }
+
+    @Property(tries = 120)
+    void anotherLawsSettingIsNamed(@ForAll("bays") Bay bay, @ForAll boolean next) {
+        OutputLaw other = LAWS.get((LAWS.indexOf(bay.law()) + (next ? 1 : 2)) % LAWS.size());
+        ReaderSetting copied = SettingFinder.find(other, bay.reader()).orElseThrow();
+        Diagnosis diagnosis = bay.diagnose(v -> copied.at(bay.reader().input().sensed(v)));
+        assertThat(diagnosis.best().cause()).isEqualTo(Cause.OTHER_LAW);
+        assertThat(diagnosis.best().parameters()).containsEntry("law", other.id());
+        mends(bay, diagnosis, v -> v);
+    }
+
+    @Property(tries = 120)
+    void aWrongRatioIsFound(@ForAll("bays") Bay bay, @ForAll("parts") double part) {
+        double ratio = List.of(9.81, 14.1, 6.47, 15.68, 9.0).get((int) (4.999 * part));
+        boolean lambda = bay.reader().scale() instanceof MixtureScale.Lambda;
+        Diagnosis diagnosis = bay.diagnose(v -> bay.atPin(v) * (lambda ? 14.7 / ratio : ratio / 14.7));
+        assertThat(diagnosis.best().cause()).isEqualTo(Cause.WRONG_STOICH);
+        assertThat((Double) diagnosis.best().parameters().getOrDefault("stoich", 0.0)).isBetween(ratio * 0.99,
+                ratio * 1.01);
+    }
+
+    @Property(tries = 120)
+    void lambdaAndAfrTakenForEachOtherAreFound(@ForAll("bays") Bay bay) {
+        boolean lambda = bay.reader().scale() instanceof MixtureScale.Lambda;
+        assertThat(bay.diagnose(v -> bay.atPin(v) * (lambda ? 14.7 : 1 / 14.7)).best().cause())
+                .isEqualTo(Cause.LAMBDA_AS_AFR);
+    }
+
+    @Property(tries = 120)
+    void whatDoesNotFollowIsFound(@ForAll("bays") Bay bay, @ForAll("parts") double part) {
+        assertThat(bay.diagnose(v -> bay.reader().input().sensed(v)).best().cause()).isEqualTo(Cause.UNSCALED);
+        double stuck = bay.atPin(5 * part);
+        assertThat(bay.diagnose(v -> stuck).best().cause()).isEqualTo(Cause.CONSTANT);
+        double top = 2.5 + 1.2 * part;
+        Diagnosis clipped = bay.diagnose(v -> bay.atPin(Math.min(v, top)));
+        assertThat(clipped.best().cause()).isEqualTo(Cause.CLIPPED);
+        assertThat(clipped.correctedSetting()).isNull();
+    }
+}
