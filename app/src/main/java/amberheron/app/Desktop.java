@@ -5,9 +5,11 @@ import amberheron.app.shell.Shell;
 import java.util.List;
 import java.util.Objects;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.scene.Scene;
 import javafx.scene.text.Font;
 import javafx.stage.Stage;
 
@@ -39,8 +41,7 @@ public final class Desktop extends Application {
     @Override
     public void start(Stage stage) {
         loadFonts();
-        Session session = opening.join();
-        stage.setScene(new Shell(session).scene(WIDTH, HEIGHT));
+        stage.setScene(scene());
         stage.setMinWidth(900);
         stage.setMinHeight(620);
         stage.setTitle("Amber Heron");
@@ -48,6 +49,22 @@ public final class Desktop extends Application {
         if (closeAtOnce) {
             firstFrame();
         }
+    }
+
+    /** The shell; or, when the book cannot be opened, why, so that it is said where the person looks. */
+    private static Scene scene() {
+        try {
+            return new Shell(opening.join()).scene(WIDTH, HEIGHT);
+        } catch (CompletionException e) {
+            String reason = reason(e);
+            System.err.println("heron: " + reason);
+            return Shell.trouble("The book cannot be opened.", reason, WIDTH, HEIGHT);
+        }
+    }
+
+    /** What went wrong while opening, in its own words. */
+    static String reason(CompletionException e) {
+        return String.valueOf(e.getCause() == null ? e.getMessage() : e.getCause().getMessage());
     }
 
     /** Says when the first frame is drawn, then closes: for measuring a start, and for training the start-up cache. */
@@ -69,6 +86,8 @@ public final class Desktop extends Application {
 
     @Override
     public void stop() {
-        opening.join().close();
+        if (!opening.isCompletedExceptionally()) {
+            opening.join().close();
+        }
     }
 }

@@ -10,7 +10,6 @@ import amberheron.io.catalogue.Catalogue;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CompletionException;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Application;
@@ -57,13 +56,7 @@ public final class Heron {
                     + ". The commands work without one (heron --help); so does heron demo.");
             return 2;
         }
-        CompletableFuture<Session> session = CompletableFuture.supplyAsync(() -> open(home, demo))
-                .whenComplete((opened, e) -> {
-                    if (e != null) {
-                        System.err.println("heron: " + reason(e));
-                        Runtime.getRuntime().halt(2);
-                    }
-                });
+        CompletableFuture<Session> session = CompletableFuture.supplyAsync(() -> open(home, demo));
         Desktop.prepare(session, closeAtOnce);
         try {
             Application.launch(Desktop.class);
@@ -71,12 +64,7 @@ public final class Heron {
             System.err.println("heron: the window toolkit does not start here: " + e.getMessage());
             return 2;
         }
-        return 0;
-    }
-
-    private static String reason(Throwable e) {
-        Throwable cause = e.getCause();
-        return String.valueOf(e instanceof CompletionException && cause != null ? cause.getMessage() : e.getMessage());
+        return session.isCompletedExceptionally() ? 2 : 0;
     }
 
     private static Session open(Path home, boolean demo) {

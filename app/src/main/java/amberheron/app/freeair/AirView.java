@@ -66,7 +66,7 @@ public final class AirView implements StationView {
         costs.setVgap(4);
         VBox today = Parts.card("Oxygen in this air", oxygen, costs);
         root = new Columns(300, Parts.card("Against the rules", findings),
-                Parts.card("The air today", Parts.evenly(temperature, humidity), height), today, Parts.card(
+                Parts.card("The air today", Parts.evenly(temperature, humidity), height), today, Parts.noted(
                         "What the controller shows", date, school, procedure, Parts.evenly(shown, mixture), settled));
     }
 

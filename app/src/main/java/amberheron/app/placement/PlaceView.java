@@ -71,7 +71,7 @@ public final class PlaceView implements StationView {
                 List.of(Exhaust.Catalyst.values()), Exhaust.Catalyst::words,
                 () -> session.job().intake().exhaust().catalyst(),
                 c -> edit(c.words(), e -> new Exhaust(e.turbine(), e.outerDiameter(), c, e.catalystAt(), e.roll())));
-        VBox drawing = Parts.card("Run, from the side", run.note(), run);
+        VBox drawing = Parts.noted("Run, from the side", run.note(), run);
         VBox pipe = Parts.card("Pipe", turbine, catalyst, Parts.evenly(diameter, catalystAt), roll);
         TextEntry note = new TextEntry(session, "What speaks for it", "place.note", "near, dry, a hole that is there…",
                 1,
@@ -79,8 +79,8 @@ public final class PlaceView implements StationView {
                 (j, v) -> session.place().map(id -> j.withCandidate(id, c -> new Candidate(c.id(), v, c.distance(),
                         c.clock(), c.slope(), c.lean()))).orElse(j));
         one.getChildren().add(note);
-        root = new VBox(12, drawing, new Columns(300, Parts.card("Against the rules", rulesNote, rules),
-                Parts.card("Section looking back", face.note(), face), Parts.card("Places", letters, one), pipe));
+        root = new VBox(12, drawing, new Columns(300, Parts.noted("Against the rules", rulesNote, rules),
+                Parts.noted("Section looking back", face.note(), face), Parts.card("Places", letters, one), pipe));
         refreshers = List.of(distance::refresh, clock::refresh, slope::refresh, lean::refresh, diameter::refresh,
                 catalystAt::refresh, roll::refresh, turbine::refresh, catalyst::refresh, note::refresh);
     }

@@ -68,7 +68,7 @@ public final class PlanView implements StationView {
                 p -> p ? "fixed: sensor first" : "joined on the bench", Intake::fixedHarness, Intake::withFixedHarness);
         VBox intake = Parts.card("Intake", vehicle, Parts.evenly(displacement, cylinders), fuel, condition, readers(),
                 fit, banks, stays, harness);
-        VBox plan = Parts.card("Steps", stepsNote, steps);
+        VBox plan = Parts.noted("Steps", stepsNote, steps);
         root = new Columns(300, plan, intake);
     }
 

@@ -87,10 +87,10 @@ public final class ScaleView implements StationView {
         HBox entry = new HBox(8, volts, shown, add);
         corrected = Parts.button("Use corrected setting", "scale.corrected", () -> model.useCorrected(session),
                 "quiet");
-        VBox type = Parts.card("Type this into the reader", settingNote, setting, rounding);
+        VBox type = Parts.noted("Type this into the reader", settingNote, setting, rounding);
         type.getStyleClass().add("card-first");
-        root = new VBox(12, new Columns(300, type, Parts.card("Shown − true", band, plot),
-                Parts.card("Check points", new Label("engine off, then running"), points, entry, fault),
+        root = new VBox(12, new Columns(300, type, Parts.noted("Shown − true", band, plot),
+                Parts.noted("Check points", new Label("engine off, then running"), points, entry, fault),
                 Parts.card("Likely causes", causes, corrected)),
                 Parts.card("Law and reader", Parts.evenly(law, reader)));
     }

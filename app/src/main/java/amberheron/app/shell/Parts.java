@@ -41,7 +41,7 @@ public final class Parts {
     }
 
     /** A card: a heading, a note at its right, and what is in it. */
-    public static VBox card(String heading, Label note, Node... content) {
+    public static VBox noted(String heading, Label note, Node... content) {
         note.getStyleClass().add("note");
         Label title = line(heading, "card-heading");
         title.setMinWidth(Region.USE_PREF_SIZE);
@@ -55,7 +55,7 @@ public final class Parts {
 
     /** A card without a note. */
     public static VBox card(String heading, Node... content) {
-        return card(heading, new Label(), content);
+        return noted(heading, new Label(), content);
     }
 
     /** Empty room that pushes apart. */

@@ -121,15 +121,30 @@ public final class Shell {
 
     /** A scene of the window at a size, with its keys. */
     public Scene scene(double width, double height) {
-        Scene scene = new Scene(root, width, height);
+        Scene scene = styled(new Scene(root, width, height));
         scene.focusOwnerProperty().addListener((o, was, now) -> reveal(now));
-        scene.getStylesheets()
-                .add(Objects.requireNonNull(Shell.class.getResource("/amberheron/app/paper.css")).toExternalForm());
         for (Command command : commands) {
             if (command.keys() != null) {
                 scene.getAccelerators().put(command.keys(), command.run());
             }
         }
+        return scene;
+    }
+
+    /** A window that says only what stands in the way and what mends it. */
+    public static Scene trouble(String what, String reason, double width, double height) {
+        Label says = Parts.text(reason);
+        says.setId("trouble");
+        VBox card = Parts.card(what, says, Parts.button("Close", "trouble.close", Platform::exit, "primary"));
+        card.setMaxSize(640, javafx.scene.layout.Region.USE_PREF_SIZE);
+        StackPane root = new StackPane(card);
+        root.getStyleClass().add("shell");
+        return styled(new Scene(root, width, height));
+    }
+
+    private static Scene styled(Scene scene) {
+        scene.getStylesheets()
+                .add(Objects.requireNonNull(Shell.class.getResource("/amberheron/app/paper.css")).toExternalForm());
         return scene;
     }
 
