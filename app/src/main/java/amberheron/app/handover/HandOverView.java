@@ -58,7 +58,8 @@ public final class HandOverView implements StationView {
         sheet.getChildren().addAll(Parts.text("Setting: " + now.settingNote() + ".", "soft"),
                 Parts.text("Check points: " + now.pointsNote() + ".", "soft"),
                 Parts.text("Proving drive: " + now.proving() + ".", "soft"));
-        where.setText("The sheet as HTML and PDF, and the job as JSON, go to " + model.folder(session) + ".");
+        where.setText("The sheet as HTML and PDF, and the job as JSON, go to packs/%s beside the book."
+                .formatted(model.folder(session).getFileName()));
         notDone.refresh();
     }
 }
