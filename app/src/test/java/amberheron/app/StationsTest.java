@@ -124,6 +124,26 @@ class StationsTest extends WindowTest {
         assertThat(Objects.requireNonNull(session.job().points().getLast().volts())).isEqualTo(3.5);
     }
 
+    /** The undo key belongs to the job while nothing new is typed, also with a field under the cursor. */
+    @Test
+    void anEntryIsTakenBackFromTheFieldAfterIt(FxRobot robot) {
+        go(robot, "SB-016", KeyCode.DIGIT3);
+        robot.clickOn(byId(robot, "wire.on")).push(KeyCode.CONTROL, KeyCode.A);
+        type(robot, "11.8");
+        assertThat(session.job().wiring().volts().on()).isEqualTo(11.8);
+        assertThat(byId(robot, "wire.cranking").isFocused()).as("Enter moved on").isTrue();
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(session.job().wiring().volts().on()).isEqualTo(12.6);
+        assertThat(text(robot, "wire.on")).isEqualTo("12.6 V");
+        robot.push(KeyCode.CONTROL, KeyCode.Y);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(session.job().wiring().volts().on()).isEqualTo(11.8);
+        robot.write("9").push(KeyCode.CONTROL, KeyCode.Z);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(session.job().wiring().volts().on()).as("what is being typed is the field's own").isEqualTo(11.8);
+    }
+
     @Test
     void lawAndReaderAreChosenFromTheirLists(FxRobot robot) {
         go(robot, "SB-015", KeyCode.DIGIT5);

@@ -1,6 +1,7 @@
 package amberheron.app.rule;
 
 import amberheron.app.shell.Figures;
+import amberheron.app.shell.Parts;
 import amberheron.app.shell.Session;
 import java.util.ArrayList;
 import java.util.List;
@@ -97,6 +98,8 @@ public final class RuleView extends Pane {
             value.getStyleClass().add("rule-value");
             int index = i;
             value.setOnAction(e -> typed(index, value.getText()));
+            Parts.undoFrom(value, session,
+                    () -> value.getText().equals(model.scales().get(index).text(session.cursor())));
             value.focusedProperty().addListener((o, was, now) -> moved());
             values.add(value);
         }

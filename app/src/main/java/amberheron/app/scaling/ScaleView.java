@@ -79,6 +79,8 @@ public final class ScaleView implements StationView {
         shown.setAccessibleText("What the reader shows");
         volts.setOnAction(e -> shown.requestFocus());
         shown.setOnAction(e -> add());
+        Parts.undoFrom(volts, session, () -> volts.getText().isEmpty());
+        Parts.undoFrom(shown, session, () -> shown.getText().isEmpty());
         Parts.show(fault, false);
         HBox.setHgrow(volts, Priority.ALWAYS);
         HBox.setHgrow(shown, Priority.ALWAYS);

@@ -57,6 +57,7 @@ public final class EntryField extends VBox {
                 commit();
             }
         });
+        Parts.undoFrom(input, session, this::unchanged);
         Parts.show(fault, false);
         getChildren().addAll(name, input, fault);
         getStyleClass().add("entry");

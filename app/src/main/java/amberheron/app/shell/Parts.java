@@ -1,10 +1,14 @@
 package amberheron.app.shell;
 
+import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -76,6 +80,24 @@ public final class Parts {
             }
         }
         return row;
+    }
+
+    /**
+     * Lets the undo key take back the last change of the job while a field has the focus, as long as nothing new is
+     * typed into it; what is being typed is the field's own to undo.
+     */
+    public static void undoFrom(TextInputControl field, Session session, BooleanSupplier untouched) {
+        field.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (e.isShortcutDown() && untouched.getAsBoolean()
+                    && (e.getCode() == KeyCode.Z || e.getCode() == KeyCode.Y)) {
+                if (e.getCode() == KeyCode.Z) {
+                    session.undo();
+                } else {
+                    session.redo();
+                }
+                e.consume();
+            }
+        });
     }
 
     /** Shows a node, or takes no room for it. */

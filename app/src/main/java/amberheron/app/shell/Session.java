@@ -268,11 +268,6 @@ public final class Session implements AutoCloseable {
         return Optional.ofNullable(undo.peek()).map(Change::what);
     }
 
-    /** What would be done again. */
-    public Optional<String> redoable() {
-        return Optional.ofNullable(redo.peek()).map(Change::what);
-    }
-
     private void put(Job job) {
         JobDocument next = document().with(job);
         document = next;

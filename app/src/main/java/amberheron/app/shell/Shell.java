@@ -204,6 +204,8 @@ public final class Shell {
     private List<FindOrDo.Hit> hits() {
         List<FindOrDo.Hit> hits = new ArrayList<>();
         commands.forEach(c -> hits.add(new FindOrDo.Hit(c.kind(), c.text(), c.hint(), c.run())));
+        session.undoable()
+                .ifPresent(what -> hits.add(new FindOrDo.Hit("action", "Take back: " + what, "", session::undo)));
         for (JobBook.Entry job : session.jobs()) {
             hits.add(new FindOrDo.Hit("job", job.id() + " " + job.vehicle(), "", () -> session.open(job.id())));
         }

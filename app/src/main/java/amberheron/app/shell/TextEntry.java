@@ -17,6 +17,7 @@ public final class TextEntry extends VBox {
     private final Session session;
     private final Function<Job, String> read;
     private final TextInputControl input;
+    private String shownLast = "";
 
     /** A field for a few words, one line high; or, with more lines, for as many as it takes. */
     public TextEntry(Session session, String name, String key, String prompt, int lines, Function<Job, String> read,
@@ -55,6 +56,7 @@ public final class TextEntry extends VBox {
                 commit.run();
             }
         });
+        Parts.undoFrom(input, session, () -> input.getText().equals(read.apply(session.job())));
         session.onFocus(wanted -> {
             if (wanted.equals(key)) {
                 input.requestFocus();
@@ -67,8 +69,9 @@ public final class TextEntry extends VBox {
 
     /** Shows what the job says now. */
     public void refresh() {
-        if (!input.isFocused()) {
-            input.setText(read.apply(session.job()));
+        if (!input.isFocused() || input.getText().equals(shownLast)) {
+            shownLast = read.apply(session.job());
+            input.setText(shownLast);
         }
     }
 }
