@@ -188,8 +188,8 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         Job.Proving proving = job.proving();
         return proving == null
                 ? "no proving log read"
-                : String.format(Locale.ROOT, "%s, %d samples over %.0f s, SHA-256 %s…", proving.file(),
-                        proving.result().samples(), proving.result().duration(),
+                : String.format(Locale.ROOT, "%s, %d samples, %s; SHA-256 %s…", proving.file(),
+                        proving.result().samples(), ProvingPlot.axes(proving.result()),
                         proving.digest().substring(0, Math.min(16, proving.digest().length())));
     }
 }

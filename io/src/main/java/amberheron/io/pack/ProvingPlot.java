@@ -9,9 +9,8 @@ import java.util.Locale;
 /** Shown − true over the proving drive, as SVG at its printed size. */
 final class ProvingPlot {
     private static final double WIDTH = 88;
-    private static final double HEIGHT = 30;
-    private static final double LEFT = 11;
-    private static final double FOOT = 5;
+    private static final double HEIGHT = 22;
+    private static final double EDGE = 0.5;
 
     private ProvingPlot() {
     }
@@ -24,24 +23,25 @@ final class ProvingPlot {
         StringBuilder line = new StringBuilder();
         for (Sample s : trace) {
             line.append(String.format(Locale.ROOT, "%s%.2f,%.2f", line.isEmpty() ? "M" : " L",
-                    LEFT + (s.time() - from) / span * (WIDTH - LEFT - 1), y(s.difference(), most)));
+                    EDGE + (s.time() - from) / span * (WIDTH - 2 * EDGE), y(s.difference(), most)));
         }
         double band = y(-Tolerance.LAMBDA, most) - y(Tolerance.LAMBDA, most);
         return String.format(Locale.ROOT, """
                 <svg xmlns="http://www.w3.org/2000/svg" width="%1$.0fmm" height="%2$.0fmm" viewBox="0 0 %1$.0f %2$.0f">
                 <rect x="%3$.1f" y="%4$.2f" width="%5$.1f" height="%6$.2f" fill="#dbe7d6"/>
                 <path d="M%3$.1f,%7$.2f H%8$.1f" stroke="#5b7083" stroke-width="0.2"/>
-                <path d="%9$s" fill="none" stroke="#1f2d36" stroke-width="0.25"/>
-                <g font-family="Source Sans 3" font-size="2.6" fill="#34444f">
-                <text x="0.5" y="%10$.2f">+%11$.3f λ</text><text x="0.5" y="%12$.2f">−%11$.3f λ</text>
-                <text x="%3$.1f" y="%13$.1f">0 s</text><text x="%8$.1f" y="%13$.1f" text-anchor="end">%14$.0f s</text>
-                </g></svg>""", WIDTH, HEIGHT, LEFT, y(Tolerance.LAMBDA, most), WIDTH - LEFT - 1, band, y(0, most),
-                WIDTH - 1, line, y(Tolerance.LAMBDA, most) + 1, Tolerance.LAMBDA, y(-Tolerance.LAMBDA, most) + 1,
-                HEIGHT - 1.0, span);
+                <path d="%9$s" fill="none" stroke="#1f2d36" stroke-width="0.25"/></svg>""", WIDTH, HEIGHT, EDGE,
+                y(Tolerance.LAMBDA, most), WIDTH - 2 * EDGE, band, y(0, most), WIDTH - EDGE, line);
+    }
+
+    /** What the plot's axes are, in words: text in the drawing would depend on the fonts of the machine. */
+    static String axes(LogComparison log) {
+        return String.format(Locale.ROOT, "from left to right %.0f s; the band is ± %.3f λ", log.duration(),
+                Tolerance.LAMBDA);
     }
 
     private static double y(double difference, double most) {
-        double middle = (HEIGHT - FOOT) / 2;
+        double middle = HEIGHT / 2;
         return middle - difference / most * (middle - 0.5);
     }
 }
