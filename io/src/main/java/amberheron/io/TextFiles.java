@@ -24,6 +24,16 @@ public final class TextFiles {
      * @throws UnusableInput when it is missing, too large or not UTF-8
      */
     public static String read(Path file, long most) {
+        return decode(name(file), bytes(file, most));
+    }
+
+    /**
+     * Reads a file's bytes.
+     *
+     * @param most bytes that are accepted
+     * @throws UnusableInput when it is missing or too large
+     */
+    public static byte[] bytes(Path file, long most) {
         String name = name(file);
         try {
             if (Files.isDirectory(file)) {
@@ -33,7 +43,7 @@ public final class TextFiles {
             if (size > most) {
                 throw new UnusableInput(name, "", "found %d bytes, expected at most %d".formatted(size, most));
             }
-            return decode(name, Files.readAllBytes(file));
+            return Files.readAllBytes(file);
         } catch (NoSuchFileException e) {
             throw new UnusableInput(name, "", "no such file at " + file + ", expected one that can be read");
         } catch (IOException e) {

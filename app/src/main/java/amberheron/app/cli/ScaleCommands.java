@@ -9,6 +9,7 @@ import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.ScaleReport;
 import amberheron.core.scaling.Scaling;
+import amberheron.core.scaling.SettingFinder;
 import amberheron.core.scaling.SettingText;
 import amberheron.core.scaling.Tolerance;
 import amberheron.io.UnusableInput;
@@ -19,9 +20,9 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
@@ -31,8 +32,9 @@ final class ScaleCommands {
     private ScaleCommands() {
     }
 
-    /** Law, reader and fuel, each a catalogue id or a file. */
-    static final class Chain {
+    /** What they share: law, reader and fuel in, a result in words or as JSON out. */
+    abstract static class OfChain implements Callable<Integer> {
+        private final HeronCommand.Surroundings surroundings;
         @Option(names = "--law", required = true, paramLabel = "L", description = "output law: catalogue id or JSON file")
         private String lawName = "";
         @Option(names = "--reader", required = true, paramLabel = "R", description = "reader: catalogue id or JSON file")
@@ -41,34 +43,44 @@ final class ScaleCommands {
         private @Nullable String fuelName;
         @Option(names = "--json", description = "one JSON document on standard output")
         private boolean json;
+        @Spec
+        @SuppressWarnings("NullAway.Init") // set by picocli
+        private CommandSpec spec;
 
-        OutputLaw law(Catalogue catalogue) {
-            return catalogue.law(lawName);
+        OfChain(HeronCommand.Surroundings surroundings) {
+            this.surroundings = surroundings;
         }
 
-        Reader reader(Catalogue catalogue) {
-            return catalogue.reader(readerName);
-        }
-
-        @Nullable
-        Fuel fuel(Catalogue catalogue) {
-            return fuelName == null ? null : catalogue.fuel(fuelName);
+        /** A result in both forms, and whether it keeps the tolerance. */
+        record Result(String json, Consumer<PrintWriter> words, boolean kept) {
         }
 
         /** Law and reader are each sound, but may have no volts in common, or an equation without a value. */
-        <T> T together(Callable<T> work) throws Exception {
+        abstract Result work(Catalogue catalogue, OutputLaw law, Reader reader, @Nullable Fuel fuel);
+
+        @Override
+        public final Integer call() {
+            PrintWriter out = spec.commandLine().getOut();
+            Catalogue catalogue = Catalogue.withShop(surroundings.home().resolve("catalogue"));
+            catalogue.faults()
+                    .forEach(f -> spec.commandLine().getErr().println("heron: left out of the catalogue: " + f));
+            OutputLaw law = catalogue.law(lawName);
+            Reader reader = catalogue.reader(readerName);
+            Fuel fuel = fuelName == null ? null : catalogue.fuel(fuelName);
+            Result result;
             try {
-                return work.call();
+                result = work(catalogue, law, reader, fuel);
             } catch (IllegalArgumentException e) {
                 throw new UnusableInput(readerName, "", String.valueOf(e.getMessage()));
             }
+            if (json) {
+                out.print(result.json());
+            } else {
+                result.words().accept(out);
+            }
+            out.flush();
+            return result.kept() ? 0 : HeronCommand.OUT;
         }
-    }
-
-    private static Catalogue catalogue(HeronCommand.Surroundings surroundings, PrintWriter err) {
-        Catalogue catalogue = Catalogue.withShop(surroundings.home().resolve("catalogue"));
-        catalogue.faults().forEach(f -> err.println("heron: left out of the catalogue: " + f));
-        return catalogue;
     }
 
     private static String mixture(double lambda, @Nullable Fuel fuel) {
@@ -78,37 +90,17 @@ final class ScaleCommands {
     }
 
     @Command(name = "scale", mixinStandardHelpOptions = true, description = "What to type into the reader, check table, error budget.")
-    static final class Scale implements Callable<Integer> {
-        private final HeronCommand.Surroundings surroundings;
-        @Mixin
-        private Chain chain = new Chain();
-        @Spec
-        @SuppressWarnings("NullAway.Init") // set by picocli
-        private CommandSpec spec;
-
+    static final class Scale extends OfChain {
         Scale(HeronCommand.Surroundings surroundings) {
-            this.surroundings = surroundings;
+            super(surroundings);
         }
 
         @Override
-        public Integer call() throws Exception {
-            PrintWriter out = spec.commandLine().getOut();
-            Catalogue catalogue = catalogue(surroundings, spec.commandLine().getErr());
-            OutputLaw law = chain.law(catalogue);
-            Reader reader = chain.reader(catalogue);
-            Fuel fuel = chain.fuel(catalogue);
-            ScaleReport report = chain.together(() -> Scaling.report(law, reader).orElseThrow(
-                    () -> new IllegalArgumentException(
-                            "input: %s V to %s V shares nothing with the law's %s V to %s V, expected an input that sees them"
-                                    .formatted(reader.input().minVolts(), reader.input().maxVolts(), law.lowestVolts(),
-                                            law.highestVolts()))));
-            if (chain.json) {
-                out.print(ResultJson.scale(report));
-            } else {
-                text(out, reader, fuel, report);
-            }
-            out.flush();
-            return report.withinTolerance() ? 0 : HeronCommand.OUT;
+        Result work(Catalogue catalogue, OutputLaw law, Reader reader, @Nullable Fuel fuel) {
+            ScaleReport report = Scaling.report(law, reader)
+                    .orElseThrow(() -> SettingFinder.nothingShared(law, reader));
+            return new Result(ResultJson.scale(report), out -> text(out, reader, fuel, report),
+                    report.withinTolerance());
         }
 
         private static void text(PrintWriter out, Reader reader, @Nullable Fuel fuel, ScaleReport report) {
@@ -131,37 +123,21 @@ final class ScaleCommands {
     }
 
     @Command(name = "diagnose", mixinStandardHelpOptions = true, description = "Which link lies, from check points.")
-    static final class Diagnose implements Callable<Integer> {
-        private final HeronCommand.Surroundings surroundings;
-        @Mixin
-        private Chain chain = new Chain();
+    static final class Diagnose extends OfChain {
         @Option(names = "--points", required = true, paramLabel = "CSV", description = "columns volts and/or true, shown, note")
         private Path points = Path.of("");
-        @Spec
-        @SuppressWarnings("NullAway.Init") // set by picocli
-        private CommandSpec spec;
 
         Diagnose(HeronCommand.Surroundings surroundings) {
-            this.surroundings = surroundings;
+            super(surroundings);
         }
 
         @Override
-        public Integer call() throws Exception {
-            PrintWriter out = spec.commandLine().getOut();
-            Catalogue catalogue = catalogue(surroundings, spec.commandLine().getErr());
-            OutputLaw law = chain.law(catalogue);
-            Reader reader = chain.reader(catalogue);
-            Fuel fuel = chain.fuel(catalogue);
+        Result work(Catalogue catalogue, OutputLaw law, Reader reader, @Nullable Fuel fuel) {
             List<CheckPoint> taken = CheckPointCsv.read(points);
-            Diagnosis diagnosis = chain.together(() -> Diagnostician.diagnose(law, reader, taken,
-                    new Diagnostician.Surroundings(catalogue.laws(), fuel == null ? null : fuel.stoich())));
-            if (chain.json) {
-                out.print(ResultJson.diagnosis(diagnosis));
-            } else {
-                text(out, reader, fuel, diagnosis);
-            }
-            out.flush();
-            return diagnosis.withinTolerance() ? 0 : HeronCommand.OUT;
+            Diagnosis diagnosis = Diagnostician.diagnose(law, reader, taken,
+                    new Diagnostician.Surroundings(catalogue.laws(), fuel == null ? null : fuel.stoich()));
+            return new Result(ResultJson.diagnosis(diagnosis), out -> text(out, reader, fuel, diagnosis),
+                    diagnosis.withinTolerance());
         }
 
         private static void text(PrintWriter out, Reader reader, @Nullable Fuel fuel, Diagnosis diagnosis) {

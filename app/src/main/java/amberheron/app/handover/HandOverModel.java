@@ -30,7 +30,7 @@ public final class HandOverModel implements StationModel {
 
     /** Where this job's pack goes. */
     public Path folder(Session session) {
-        return session.home().resolve("packs").resolve(session.job().id().replaceAll("[^\\p{L}\\p{N}._-]", "_"));
+        return session.home().resolve("packs").resolve(HandOverPack.stem(session.job()));
     }
 
     /** What the sheet says now. */

@@ -51,7 +51,7 @@ public final class PlaceView implements StationView {
                 Candidate::distance,
                 Candidate::withDistance);
         EntryField clock = candidate("Clock position", DEGREE, -180, 180, "clock", Candidate::clock,
-                Candidate::withClock);
+                Candidate::withClock).onClockFace();
         EntryField slope = candidate("Pipe slope, rising +", DEGREE, -90, 90, "slope", Candidate::slope,
                 (c, v) -> c.withSlope(v == null ? 0 : v));
         EntryField lean = candidate("Sensor leans along pipe", DEGREE, -60, 60, "lean", Candidate::lean,

@@ -27,6 +27,8 @@ public final class EntryField extends VBox {
     private final BiFunction<Job, @Nullable Double, Job> write;
     private final TextField input = new TextField();
     private final Label fault = Parts.text("", "fault");
+    private String shownLast = "";
+    private boolean onClockFace;
 
     /**
      * A field.
@@ -69,6 +71,12 @@ public final class EntryField extends VBox {
         });
     }
 
+    /** Shows the angle as a position on the pipe's clock face. */
+    public EntryField onClockFace() {
+        onClockFace = true;
+        return this;
+    }
+
     private static String prompt(QuantityField field) {
         String examples = field.dimension().examples();
         int end = examples.indexOf(',') > 0 ? examples.indexOf(',') : examples.indexOf(" or ");
@@ -94,8 +102,6 @@ public final class EntryField extends VBox {
         shownLast = shown();
     }
 
-    private String shownLast = "";
-
     private boolean unchanged() {
         return input.getText().equals(shownLast);
     }
@@ -105,7 +111,7 @@ public final class EntryField extends VBox {
         if (value == null) {
             return "";
         }
-        return field.name().startsWith("Clock")
+        return onClockFace
                 ? Figures.clock(value)
                 : Figures.entry(field, decimals, value, session.units(), session.job().stoich());
     }

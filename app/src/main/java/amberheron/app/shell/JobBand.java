@@ -43,14 +43,14 @@ final class JobBand extends HBox {
         search.setContentDisplay(javafx.scene.control.ContentDisplay.RIGHT);
         search.setMinWidth(Region.USE_PREF_SIZE);
         saved.setMinWidth(Region.USE_PREF_SIZE);
-        lambda.setOnAction(e -> choose(false, u().inches(), u().fahrenheit(), u().poundFeet()));
-        afr.setOnAction(e -> choose(true, u().inches(), u().fahrenheit(), u().poundFeet()));
-        mm.setOnAction(e -> choose(u().afr(), false, u().fahrenheit(), u().poundFeet()));
-        in.setOnAction(e -> choose(u().afr(), true, u().fahrenheit(), u().poundFeet()));
-        celsius.setOnAction(e -> choose(u().afr(), u().inches(), false, u().poundFeet()));
-        fahrenheit.setOnAction(e -> choose(u().afr(), u().inches(), true, u().poundFeet()));
-        newton.setOnAction(e -> choose(u().afr(), u().inches(), u().fahrenheit(), false));
-        pound.setOnAction(e -> choose(u().afr(), u().inches(), u().fahrenheit(), true));
+        lambda.setOnAction(e -> choose(u().withAfr(false)));
+        afr.setOnAction(e -> choose(u().withAfr(true)));
+        mm.setOnAction(e -> choose(u().withInches(false)));
+        in.setOnAction(e -> choose(u().withInches(true)));
+        celsius.setOnAction(e -> choose(u().withFahrenheit(false)));
+        fahrenheit.setOnAction(e -> choose(u().withFahrenheit(true)));
+        newton.setOnAction(e -> choose(u().withPoundFeet(false)));
+        pound.setOnAction(e -> choose(u().withPoundFeet(true)));
         getChildren().addAll(job, vehicle, saved, search, pair(lambda, afr), pair(mm, in), pair(celsius, fahrenheit),
                 pair(newton, pound));
         setAlignment(Pos.CENTER_LEFT);
@@ -61,8 +61,8 @@ final class JobBand extends HBox {
         return session.units();
     }
 
-    private void choose(boolean inAfr, boolean inches, boolean inFahrenheit, boolean poundFeet) {
-        session.units(new UnitChoice(inAfr, inches, inFahrenheit, poundFeet));
+    private void choose(UnitChoice choice) {
+        session.units(choice);
         refresh();
     }
 

@@ -52,6 +52,7 @@ public final class Session implements AutoCloseable {
         return thread;
     });
     private final List<Runnable> listeners = new CopyOnWriteArrayList<>();
+    private final List<Runnable> savedListeners = new CopyOnWriteArrayList<>();
     private final List<Runnable> cursorListeners = new CopyOnWriteArrayList<>();
     private final List<Consumer<String>> focusListeners = new CopyOnWriteArrayList<>();
     private final Deque<Change> undo = new ArrayDeque<>();
@@ -109,6 +110,11 @@ public final class Session implements AutoCloseable {
     /** Calls back after every change of job, units or place. */
     public void onChange(Runnable listener) {
         listeners.add(listener);
+    }
+
+    /** Calls back when a save has ended, well or not; nothing of the job has changed then. */
+    public void onSaved(Runnable listener) {
+        savedListeners.add(listener);
     }
 
     /** Calls back when only the rule's cursor moved. */
@@ -289,7 +295,7 @@ public final class Session implements AutoCloseable {
         Saving told = outcome;
         ui.execute(() -> {
             saving = told;
-            changed();
+            savedListeners.forEach(Runnable::run);
         });
     }
 

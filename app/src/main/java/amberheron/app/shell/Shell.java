@@ -111,6 +111,7 @@ public final class Shell {
         root.getChildren().addAll(frame, palette);
         root.getStyleClass().add("shell");
         session.onChange(this::refresh);
+        session.onSaved(this::saved);
         refresh();
     }
 
@@ -211,17 +212,13 @@ public final class Shell {
         }
         var u = session.units();
         hits.add(new FindOrDo.Hit("setting", "Mixtures as " + (u.afr() ? "λ" : "AFR"), "",
-                () -> session.units(new amberheron.core.units.UnitChoice(!u.afr(), u.inches(), u.fahrenheit(),
-                        u.poundFeet()))));
+                () -> session.units(u.withAfr(!u.afr()))));
         hits.add(new FindOrDo.Hit("setting", "Lengths in " + (u.inches() ? "mm" : "in"), "",
-                () -> session.units(new amberheron.core.units.UnitChoice(u.afr(), !u.inches(), u.fahrenheit(),
-                        u.poundFeet()))));
+                () -> session.units(u.withInches(!u.inches()))));
         hits.add(new FindOrDo.Hit("setting", "Temperatures in " + (u.fahrenheit() ? "°C" : "°F"), "",
-                () -> session.units(new amberheron.core.units.UnitChoice(u.afr(), u.inches(), !u.fahrenheit(),
-                        u.poundFeet()))));
+                () -> session.units(u.withFahrenheit(!u.fahrenheit()))));
         hits.add(new FindOrDo.Hit("setting", "Torque in " + (u.poundFeet() ? "N·m" : "lb·ft"), "",
-                () -> session.units(new amberheron.core.units.UnitChoice(u.afr(), u.inches(), u.fahrenheit(),
-                        !u.poundFeet()))));
+                () -> session.units(u.withPoundFeet(!u.poundFeet()))));
         if (session.isOpen()) {
             session.catalogue().fuels().forEach(f -> hits.add(new FindOrDo.Hit("setting", "Fuel: " + f.name(), "",
                     () -> session.edit("fuel " + f.name(), j -> j.withIntake(j.intake().withFuel(f))))));
@@ -276,18 +273,30 @@ public final class Shell {
         style("arm", arm);
         rule.type(arm ? 2 : 1);
         wanted.refresh();
-        band.refresh();
         path.refresh();
         reasons.refresh(advice());
         rule.refresh();
-        String failure = session.saving().failure();
-        notice.setText(failure != null ? "Not saved: " + failure : session.notice());
-        Parts.show(noticeBar, !notice.getText().isEmpty());
+        standing();
         reasons.setPrefWidth(arm ? 2 * REASONS - 100 : REASONS);
         Parts.show(path, !arm);
         if (root.getScene() != null && root.getScene().getWindow() instanceof Stage stage) {
             stage.setTitle(session.isOpen() ? session.job().id() + " · Amber Heron" : "Amber Heron");
         }
+    }
+
+    /** What changes when a save has ended: the list of jobs is read from the book, all else from the session. */
+    private void saved() {
+        if (jobs.equals(shown)) {
+            jobs.refresh();
+        }
+        standing();
+    }
+
+    private void standing() {
+        band.refresh();
+        String failure = session.saving().failure();
+        notice.setText(failure != null ? "Not saved: " + failure : session.notice());
+        Parts.show(noticeBar, !notice.getText().isEmpty());
     }
 
     private void style(String name, boolean on) {

@@ -62,9 +62,8 @@ public final class Diagnostician {
         if (points.isEmpty()) {
             throw new IllegalArgumentException("points: found none, expected one or more");
         }
-        ReaderSetting right = SettingFinder.find(law, reader).orElseThrow(() -> new IllegalArgumentException(
-                "input: %s V to %s V shares nothing with the law's %s V to %s V".formatted(reader.input().minVolts(),
-                        reader.input().maxVolts(), law.lowestVolts(), law.highestVolts())));
+        ReaderSetting right = SettingFinder.find(law, reader)
+                .orElseThrow(() -> SettingFinder.nothingShared(law, reader));
         return new Diagnostician(law, reader, right, surroundings).weigh(points);
     }
 

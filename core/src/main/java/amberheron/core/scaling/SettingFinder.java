@@ -38,6 +38,14 @@ public final class SettingFinder {
         });
     }
 
+    /** What is wrong when {@link #find} finds nothing. */
+    public static IllegalArgumentException nothingShared(OutputLaw law, Reader reader) {
+        return new IllegalArgumentException(
+                "input: %s V to %s V shares nothing with the law's %s V to %s V, expected an input that sees them"
+                        .formatted(reader.input().minVolts(), reader.input().maxVolts(), law.lowestVolts(),
+                                law.highestVolts()));
+    }
+
     /** The law's corners within reach of the input, in the reader's quantity. */
     private static List<Point> nodes(OutputLaw law, Reader reader, double low, double high) {
         List<Double> volts = new ArrayList<>(List.of(low, high));

@@ -14,6 +14,22 @@ public record UnitChoice(boolean afr, boolean inches, boolean fahrenheit, boolea
     /** λ, mm, °C, N·m. */
     public static final UnitChoice METRIC = new UnitChoice(false, false, false, false);
 
+    public UnitChoice withAfr(boolean on) {
+        return new UnitChoice(on, inches, fahrenheit, poundFeet);
+    }
+
+    public UnitChoice withInches(boolean on) {
+        return new UnitChoice(afr, on, fahrenheit, poundFeet);
+    }
+
+    public UnitChoice withFahrenheit(boolean on) {
+        return new UnitChoice(afr, inches, on, poundFeet);
+    }
+
+    public UnitChoice withPoundFeet(boolean on) {
+        return new UnitChoice(afr, inches, fahrenheit, on);
+    }
+
     /** The unit shown in place of a customary one. */
     public Unit shown(Unit customary) {
         return switch (customary) {

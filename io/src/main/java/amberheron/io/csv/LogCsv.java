@@ -4,8 +4,6 @@ import amberheron.core.drivelog.Sample;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
@@ -50,12 +48,12 @@ public final class LogCsv {
      */
     public static Log read(Path file, MixtureScale law, MixtureScale reader) {
         String name = TextFiles.name(file);
-        String text = TextFiles.read(file, MOST_BYTES);
+        byte[] bytes = TextFiles.bytes(file, MOST_BYTES);
         List<Sample> samples = new ArrayList<>();
         List<String> faults = new ArrayList<>();
         int[] skipped = {0};
         Channel[] channels = new Channel[2];
-        CsvRows.read(name, text, header -> {
+        CsvRows.read(name, TextFiles.decode(name, bytes), header -> {
             if (!header.has("time")) {
                 throw header.headerFault("time, controller and reader");
             }
@@ -79,7 +77,7 @@ public final class LogCsv {
                     "found no usable row" + (faults.isEmpty() ? "" : " (" + faults.getFirst() + ")")
                             + ", expected one or more with time, controller and reader");
         }
-        return new Log(name, List.copyOf(samples), List.copyOf(faults), skipped[0], digest(file));
+        return new Log(name, List.copyOf(samples), List.copyOf(faults), skipped[0], digest(bytes));
     }
 
     private static Sample sample(CsvRows.Row row, Channel[] channels, List<Sample> before) {
@@ -122,11 +120,9 @@ public final class LogCsv {
         }
     }
 
-    private static String digest(Path file) {
+    private static String digest(byte[] bytes) {
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(Files.readAllBytes(file)));
-        } catch (IOException e) {
-            throw new UnusableInput(TextFiles.name(file), "", "cannot be read: " + TextFiles.reason(e));
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException(e);
         }

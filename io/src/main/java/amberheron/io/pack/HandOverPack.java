@@ -1,5 +1,6 @@
 package amberheron.io.pack;
 
+import amberheron.core.job.Job;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import amberheron.io.json.JobDocument;
@@ -35,7 +36,7 @@ public final class HandOverPack {
      * @throws UnusableInput when the folder cannot be written or is full
      */
     public static List<Path> write(JobDocument document, HandOverSheet sheet, Path folder) {
-        String stem = document.job().id().replaceAll("[^\\p{L}\\p{N}._-]", "_");
+        String stem = stem(document.job());
         String html = html(sheet);
         Map<String, byte[]> files = new LinkedHashMap<>();
         files.put(stem + "-hand-over.html", html.getBytes(StandardCharsets.UTF_8));
@@ -52,6 +53,11 @@ public final class HandOverPack {
                             .formatted(TextFiles.reason(e)));
         }
         return files.keySet().stream().map(folder::resolve).toList();
+    }
+
+    /** The job's number as it can stand in the name of a file or folder. */
+    public static String stem(Job job) {
+        return job.id().replaceAll("[^\\p{L}\\p{N}._-]", "_");
     }
 
     static String html(HandOverSheet sheet) {
