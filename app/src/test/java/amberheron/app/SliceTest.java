@@ -30,15 +30,16 @@ class SliceTest extends WindowTest {
         type(robot, "660 cc");
         type(robot, "3");
         find(robot, "fuel e85");
-        next(robot);
-        robot.push(KeyCode.SPACE);
-        next(robot);
-        robot.push(KeyCode.SPACE);
+        for (String question : new String[]{"aspiration", "what reads the signal", "state of the exhaust"}) {
+            assertThat(text(robot, "reasons.next")).isEqualTo("Enter: " + question + ".");
+            next(robot);
+            robot.push(KeyCode.SPACE);
+        }
         assertThat(text(robot, "reasons.next")).isEqualTo("Check the exhaust for leaks and rust.");
         next(robot);
         assertThat(shows(robot, "1 of 18 steps")).isTrue();
 
-        // Place: a wrong entry is said in place, kept, then mended
+        // Place: a wrong entry is said in place, kept, then mended; what is missing is asked for one by one
         robot.push(KeyCode.ALT, KeyCode.DIGIT2);
         next(robot);
         next(robot);
@@ -50,7 +51,21 @@ class SliceTest extends WindowTest {
         robot.push(KeyCode.CONTROL, KeyCode.A);
         type(robot, "2 ft");
         assertThat(session.job().drafts()).isEmpty();
+        assertThat(text(robot, "reasons.next")).isEqualTo("A: Enter the pipe's slope there.");
         next(robot);
+        type(robot, "0");
+        next(robot);
+        robot.push(KeyCode.SPACE);
+        type(robot, "120 mm");
+        for (String entry : new String[]{"2.4 m", "600", "1.5 m", "50.8"}) {
+            next(robot);
+            type(robot, entry);
+        }
+        assertThat(text(robot, "reasons.next")).isEqualTo("Take A.");
+        next(robot);
+        assertThat(text(robot, "reasons.next")).isEqualTo("Print the hole and cope template for A.");
+        next(robot);
+        waitUntil(() -> home.resolve("templates/T-1-marking-out.pdf").toFile().length() > 0);
         assertThat(shows(robot, "A: 610 mm on · 34° up")).isTrue();
         robot.clickOn(byId(robot, "unit.in"));
         assertThat(shows(robot, "A: 24.00 in on · 34° up")).isTrue();

@@ -6,7 +6,10 @@ import amberheron.core.finding.Verdict;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.LinkState;
+import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
+import amberheron.core.placement.PlaceRanking;
+import amberheron.core.placement.PlaceSchools;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.csv.LogCsv;
@@ -17,6 +20,8 @@ import amberheron.io.pack.HandOverSheet;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -52,7 +57,7 @@ final class JobCommands {
         }
 
         static JobReview review(Job job) {
-            return new JobReview(job, Catalogue.shipped().laws());
+            return new JobReview(job, Shop.of(Catalogue.shipped().laws()));
         }
 
         final int report(Job about, List<Finding> findings, String none) {
@@ -62,7 +67,15 @@ final class JobCommands {
                 print(about, findings, none);
             }
             out().flush();
+            return exit(findings);
+        }
+
+        static int exit(List<Finding> findings) {
             return findings.stream().anyMatch(f -> f.verdict() == Verdict.FAIL) ? HeronCommand.OUT : 0;
+        }
+
+        final boolean json() {
+            return json;
         }
 
         private void print(Job about, List<Finding> findings, String none) {
@@ -85,12 +98,28 @@ final class JobCommands {
         }
     }
 
-    @Command(name = "place", mixinStandardHelpOptions = true, description = "The place taken, against the rules.")
+    @Command(name = "place", mixinStandardHelpOptions = true, description = "The place taken, against the rules; the others, the search, and what each school would take.")
     static final class Place extends OfJob {
         @Override
         public Integer call() {
             Job job = document().job();
-            return report(job, review(job).findings(Station.PLACE), "No place is taken yet.");
+            List<Finding> findings = review(job).findings(Station.PLACE);
+            PlaceRanking ranking = PlaceRanking.of(job.site(PlaceSchools.OURS), job.candidates());
+            if (json()) {
+                out().print(ResultJson.place(job, findings, ranking));
+                out().flush();
+                return exit(findings);
+            }
+            int exit = report(job, findings, "No place is taken yet.");
+            ranking.places().forEach(p -> out().printf("%-8s %s%n", p.verdict(), p.place().id()
+                    + (p.place().note().isBlank() ? "" : ": " + p.place().note())
+                    + (p.place().id().equals(job.placing().chosen()) ? " (taken)" : "")));
+            ranking.found().forEach(f -> out().printf(Locale.ROOT, "best on %s: %.0f mm at %.0f° from 12 o'clock%n",
+                    f.line().words(), 1000 * Objects.requireNonNull(f.distance()),
+                    Math.toDegrees(Objects.requireNonNull(f.clock()))));
+            ranking.schools().forEach((school, id) -> out().printf("school “%s”: %s%n", school, id));
+            out().flush();
+            return exit;
         }
     }
 

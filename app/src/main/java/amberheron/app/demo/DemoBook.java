@@ -5,12 +5,23 @@ import amberheron.bench.SimulatedBench;
 import amberheron.bench.SimulatedDrive;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.job.Job;
+import amberheron.core.job.Progress;
+import amberheron.core.placement.AsFitted;
+import amberheron.core.placement.Attitude;
 import amberheron.core.placement.Candidate;
+import amberheron.core.placement.Candidate.Hole;
 import amberheron.core.placement.Exhaust;
-import amberheron.core.placement.Exhaust.Catalyst;
+import amberheron.core.placement.Neighbour;
+import amberheron.core.placement.Placing;
+import amberheron.core.placement.Probe;
+import amberheron.core.placement.Segment;
+import amberheron.core.placement.Segment.Kind;
+import amberheron.core.placement.Segment.Line;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.Intake.Condition;
 import amberheron.core.plan.Intake.Fit;
+import amberheron.core.plan.Intake.FuelSystem;
+import amberheron.core.plan.Intake.Material;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.plan.JobPlan;
 import amberheron.core.plan.Step;
@@ -67,17 +78,34 @@ public final class DemoBook {
 
     /** Proven end to end. */
     private static Job harbourVan(Catalogue catalogue, Path home) {
-        Intake intake = new Intake("Harbour van, turbo three", 0.66e-3, 3, 1, catalogue.fuel("e85"),
-                new Exhaust(true, 0.0508, Catalyst.FITTED, 0.98, rad(1)), Condition.SOUND, Fit.WELD_IN,
-                Set.of(ReaderKind.ECU, ReaderKind.GAUGE), true, true);
+        Intake intake = Intake.BLANK.withVehicle("Harbour van, turbo three").withDisplacement(0.66e-3).withCylinders(3)
+                .withFuelSystem(FuelSystem.INJECTION).withFuel(catalogue.fuel("e85")).withMaterial(Material.MILD_STEEL)
+                .withCondition(Condition.SOUND).withReaders(Set.of(ReaderKind.ECU, ReaderKind.GAUGE))
+                .withExhaust(new Exhaust(List.of(
+                        new Segment(Line.ALL, Kind.MANIFOLD, 0.14, 0.034, 0.003, rad(-8), null, 0),
+                        new Segment(Line.ALL, Kind.TURBINE, 0.08, 0.06, 0.006, rad(-8), null, 0),
+                        new Segment(Line.ALL, Kind.PIPE, 0.34, 0.0381, 0.0012, rad(-38), rad(-4), 0),
+                        new Segment(Line.ALL, Kind.PIPE, 0.64, 0.0381, 0.0012, rad(-4), null, 0),
+                        new Segment(Line.ALL, Kind.CATALYST, 0.24, 0.095, null, rad(-2), null, 0),
+                        new Segment(Line.ALL, Kind.PIPE, 0.42, 0.0381, 0.0012, rad(-2), rad(6), 0),
+                        new Segment(Line.ALL, Kind.MUFFLER, 0.3, 0.13, null, rad(2), null, 0)),
+                        List.of(new Neighbour(Neighbour.Kind.FLOOR, Neighbour.Side.ABOVE, 0.3, 2.0, 0.088),
+                                new Neighbour(Neighbour.Kind.FUEL_LINE, Neighbour.Side.LEFT, 0.4, 1.6, 0.18),
+                                new Neighbour(Neighbour.Kind.GROUND, Neighbour.Side.BELOW, 0.2, 2.0, 0.16)),
+                        new Attitude(0, rad(1))));
         OutputLaw law = catalogue.law("afr-8.5-18");
         Reader reader = catalogue.reader("ecu-lambda-two-point-10");
         ReaderSetting setting = SettingFinder.find(law, reader).orElseThrow();
         Job job = Job.empty("SB-014").withIntake(intake)
-                .withCandidates(List.of(new Candidate("A", "elbow behind the turbine", 0.22, rad(20), rad(-35), 0),
-                        new Candidate("B", "straight before the catalyst", 0.61, rad(56), rad(-4), 0),
-                        new Candidate("C", "second sensor's hole", 1.32, rad(-48), 0, 0)))
-                .withChosen("B")
+                .withProgress(Progress.NONE.withBay("1").withDay(LocalDate.of(2026, 5, 12)))
+                .withPlacing(Placing.NONE.withCandidates(List.of(
+                        new Candidate("A", "elbow behind the turbine", Line.ALL, 0.22, rad(20), null, 0, Hole.NONE),
+                        new Candidate("B", "straight before the catalyst", Line.ALL, 0.61, rad(56), null, 0, Hole.NONE),
+                        new Candidate("C", "behind the catalyst", Line.ALL, 1.42, rad(-48), null, 0,
+                                Hole.SECOND_SENSOR)))
+                        .withChosen("B").withProbe(new Probe(0.082, 2.4, 0.9, 1.4))
+                        .withFitted(new AsFitted(0.614, rad(36), rad(3), rad(2), LocalDate.of(2026, 5, 12), true,
+                                List.of())))
                 .withWiring(new Wiring(new Wiring.SourceVolts(0.0, 12.4, 9.7), 5.0, 2.8,
                         new Wiring.Ground(false, null, null, null),
                         "signal at the ECU's sensor ground, heater at the battery"))
@@ -95,29 +123,65 @@ public final class DemoBook {
 
     /** Half done: placed and partly wired, the rest open. */
     private static Job utility(Catalogue catalogue) {
-        Intake intake = new Intake("Straight-six utility, 1970s", 4.1e-3, 6, 1, catalogue.fuel("propane"),
-                new Exhaust(false, 0.057, Catalyst.NONE, null, 0), Condition.SOUND, Fit.CLAMP,
-                Set.of(ReaderKind.GAUGE), true, false);
+        Intake intake = Intake.BLANK.withVehicle("Straight-six utility, 1970s").withDisplacement(4.1e-3)
+                .withCylinders(6).withFuelSystem(FuelSystem.CARBURETTOR).withFuel(catalogue.fuel("propane"))
+                .withCondition(Condition.SOUND).withFit(Fit.CLAMP).withReaders(Set.of(ReaderKind.GAUGE))
+                .withFixedHarness(false)
+                .withExhaust(new Exhaust(List.of(
+                        new Segment(Line.ALL, Kind.MANIFOLD, 0.3, 0.06, 0.005, 0.0, null, 0),
+                        new Segment(Line.ALL, Kind.PIPE, 0.42, 0.057, 0.0016, rad(-70), rad(-12), 0),
+                        new Segment(Line.ALL, Kind.PIPE, 1.5, 0.057, 0.0016, rad(-12), rad(2), 0),
+                        new Segment(Line.ALL, Kind.MUFFLER, 0.55, 0.16, null, 0.0, null, 0)),
+                        List.of(new Neighbour(Neighbour.Kind.FLOOR, Neighbour.Side.ABOVE, 0.45, 2.4, 0.14),
+                                new Neighbour(Neighbour.Kind.GEARBOX, Neighbour.Side.LEFT, 0.2, 0.9, 0.11),
+                                new Neighbour(Neighbour.Kind.DRIVESHAFT, Neighbour.Side.LEFT, 0.9, 2.4, 0.13),
+                                new Neighbour(Neighbour.Kind.GROUND, Neighbour.Side.BELOW, 0.4, 2.4, 0.21)),
+                        Attitude.LEVEL));
         return Job.empty("SB-015").withIntake(intake)
-                .withCandidates(List.of(new Candidate("A", "down pipe, beside the gearbox", 0.72, rad(35), rad(-12), 0),
-                        new Candidate("B", "under the floor", 1.9, rad(78), rad(2), 0)))
-                .withChosen("A")
+                .withProgress(Progress.NONE.withBay("2, lift").withDay(LocalDate.of(2026, 5, 20))
+                        .withInHand(Set.of("soapy water", "gauge or controller with display", "extension harness 2.4 m",
+                                "grommet", "no-weld clamp kit", "sensor")))
+                .withPlacing(Placing.NONE.withCandidates(List.of(
+                        new Candidate("A", "down pipe, beside the gearbox", Line.ALL, 0.72, rad(35), null, 0,
+                                Hole.NONE),
+                        new Candidate("B", "under the floor", Line.ALL, 1.9, rad(78), null, 0, Hole.NONE)))
+                        .withChosen("A").withProbe(new Probe(0.085, 2.4, 0.7, 1.6))
+                        .withFitted(new AsFitted(0.715, rad(47), rad(5), rad(-2), LocalDate.of(2026, 5, 20), true,
+                                List.of())))
                 .withWiring(new Wiring(new Wiring.SourceVolts(0.0, 12.1, null), 5.0, null,
                         new Wiring.Ground(null, null, null, null), ""))
-                .withDone(Set.of("leaks", "display", "place", "run"));
+                .withDone(Set.of("leaks", "display", "place", "run", "drill", "clamp", "tight"));
     }
 
     /** The ground wire is shared with the heater, so the logger reads lean. */
     private static Job sidecar(Catalogue catalogue) {
-        Intake intake = new Intake("Flat-twin sidecar outfit", 0.75e-3, 2, 2, catalogue.fuel("e5"),
-                new Exhaust(false, 0.038, Catalyst.NONE, null, rad(-2)), Condition.SOUND, Fit.EXISTING_HOLE,
-                Set.of(ReaderKind.LOGGER, ReaderKind.GAUGE), false, true);
+        Intake intake = Intake.BLANK.withVehicle("Flat-twin sidecar outfit").withDisplacement(0.75e-3).withCylinders(2)
+                .withBanks(2).withFuelSystem(FuelSystem.CARBURETTOR).withFuel(catalogue.fuel("e5"))
+                .withCondition(Condition.SOUND).withFit(Fit.EXISTING_HOLE)
+                .withReaders(Set.of(ReaderKind.LOGGER, ReaderKind.GAUGE)).withPermanent(false)
+                .withExhaust(new Exhaust(List.of(
+                        new Segment(Line.FIRST, Kind.PIPE, 0.26, 0.038, 0.0012, rad(-50), rad(-6), rad(-20)),
+                        new Segment(Line.FIRST, Kind.PIPE, 0.22, 0.038, 0.0012, rad(-6), rad(-1), rad(18)),
+                        new Segment(Line.SECOND, Kind.PIPE, 0.24, 0.038, 0.0012, rad(-50), rad(-8), rad(20)),
+                        new Segment(Line.SECOND, Kind.PIPE, 0.24, 0.038, 0.0012, rad(-8), rad(-1), rad(-18)),
+                        new Segment(Line.ALL, Kind.MERGE, 0.08, 0.045, 0.0015, rad(-1), null, 0),
+                        new Segment(Line.ALL, Kind.PIPE, 0.36, 0.042, 0.0012, rad(3), null, 0),
+                        new Segment(Line.ALL, Kind.MUFFLER, 0.4, 0.1, null, rad(5), null, 0)),
+                        List.of(new Neighbour(Neighbour.Kind.GEARBOX, Neighbour.Side.ABOVE, 0.3, 0.75, 0.13),
+                                new Neighbour(Neighbour.Kind.BODYWORK, Neighbour.Side.RIGHT, 0.4, 1.2, 0.12),
+                                new Neighbour(Neighbour.Kind.GROUND, Neighbour.Side.BELOW, 0.3, 1.3, 0.15)),
+                        new Attitude(0, rad(-2))));
         OutputLaw law = catalogue.law("afr-2v-10");
         Reader reader = catalogue.reader("logger-slope-offset-12");
         Job job = Job.empty("SB-016").withIntake(intake)
-                .withCandidates(List.of(
-                        new Candidate("A", "spare bung after the H-pipe, sees both banks", 0.58, rad(-30), rad(3), 0)))
-                .withChosen("A")
+                .withProgress(Progress.NONE.withBay("3").withDay(LocalDate.of(2026, 5, 20)))
+                .withPlacing(Placing.NONE.withCandidates(List.of(
+                        new Candidate("A", "after the H-pipe, sees both banks", Line.FIRST, 0.62, rad(-30), null, 0,
+                                Hole.SPARE),
+                        new Candidate("B", "first bank, close and quick", Line.FIRST, 0.465, rad(25), null, 0,
+                                Hole.NONE)))
+                        .withChosen("A").withProbe(new Probe(0.08, 2.4, 0.5, 1.2))
+                        .withFitted(new AsFitted(0.62, rad(61), 0, 0, LocalDate.of(2026, 5, 19), true, List.of())))
                 .withWiring(new Wiring(new Wiring.SourceVolts(0.0, 12.6, 8.9), 5.0, 2.6,
                         new Wiring.Ground(true, 3.0, WireGauge.crossSection(18), 1.2),
                         "one black wire under the seat, gauge and logger together"))

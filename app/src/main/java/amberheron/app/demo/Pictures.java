@@ -31,15 +31,21 @@ public final class Pictures {
     private Pictures() {
     }
 
-    private record View(String name, String job, Station station) {
+    /** A view; a field that is asked for brings the leaf it is on. */
+    private record View(String name, String job, Station station, String field) {
     }
 
     /** Frames until a change has been laid out and drawn. */
     private static final int PULSES = 4;
-    private static final List<View> VIEWS = List.of(new View("plan", "SB-015", Station.PLAN),
-            new View("place", "SB-014", Station.PLACE), new View("wire", "SB-016", Station.WIRE),
-            new View("air", "SB-014", Station.AIR), new View("scale", "SB-016", Station.SCALE),
-            new View("prove", "SB-014", Station.PROVE), new View("hand-over", "SB-014", Station.HAND_OVER));
+    private static final List<View> VIEWS = List.of(new View("plan", "SB-015", Station.PLAN, ""),
+            new View("place-mark-out", "SB-014", Station.PLACE, "place.leaf.mark"),
+            new View("place-as-fitted", "SB-015", Station.PLACE, "place.leaf.fitted"),
+            new View("place-pipe", "SB-014", Station.PLACE, "place.leaf.pipe"),
+            new View("place-two-banks", "SB-016", Station.PLACE, "place.leaf.choose"),
+            new View("place", "SB-014", Station.PLACE, "place.leaf.choose"),
+            new View("wire", "SB-016", Station.WIRE, ""), new View("air", "SB-014", Station.AIR, ""),
+            new View("scale", "SB-016", Station.SCALE, ""), new View("prove", "SB-014", Station.PROVE, ""),
+            new View("hand-over", "SB-014", Station.HAND_OVER, ""));
 
     /** Writes the pictures; the toolkit must run, and this must not be its thread. */
     public static List<Path> write(Session session, Path folder, double width, double height) {
@@ -59,6 +65,7 @@ public final class Pictures {
                 session.open(view.job());
                 session.go(view.station());
                 session.cursor(0.85);
+                session.focus(view.field());
             }));
         }
         Runnable find = key(scene, "Ctrl+K");

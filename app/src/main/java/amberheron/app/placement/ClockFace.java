@@ -1,11 +1,14 @@
 package amberheron.app.placement;
 
 import amberheron.app.shell.Drawing;
-import amberheron.app.shell.Figures;
 import amberheron.app.shell.Session;
+import amberheron.core.finding.Verdict;
+import amberheron.core.placement.Attitude;
 import amberheron.core.placement.Candidate;
 import amberheron.core.placement.Exhaust;
+import amberheron.core.placement.PipeAxes;
 import amberheron.core.placement.PlaceRules;
+import amberheron.core.placement.PlaceSearch;
 import amberheron.core.placement.SensorTilt;
 import java.util.Optional;
 import javafx.scene.control.Label;
@@ -17,60 +20,63 @@ import javafx.scene.transform.Rotate;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The pipe in section, looking back along it: the clock positions that keep the sensor up far enough, the sensor where
- * it is meant to sit, and where water lies.
+ * The pipe in section, seen from behind: which part of the clock keeps every rule here, the sensor where it is meant to
+ * sit, and where water lies.
  */
 final class ClockFace extends Drawing {
-    private static final int STEPS = 360;
+    private static final int STEPS = 120;
 
     private final Session session;
+    private final PlaceModel model;
     private final Label note = new Label();
-    private @Nullable Double dragged;
     private double middleX;
     private double middleY;
 
-    ClockFace(Session session) {
+    ClockFace(Session session, PlaceModel model, Runnable moved) {
         super(230);
         this.session = session;
+        this.model = model;
         setId("place.clock.face");
-        onDrag((x, y, done) -> session.place().ifPresent(id -> {
+        onDrag((x, y, done) -> {
             double clock = Math.toRadians(Math.rint(Math.toDegrees(Math.atan2(x - middleX, middleY - y))));
-            dragged = done ? null : clock;
-            if (done) {
-                session.edit("clock " + Figures.clock(clock), j -> j.withCandidate(id, c -> c.withClock(clock)));
-            }
-            refresh();
-        }));
+            model.drag(session, c -> c.withClock(clock), done);
+            moved.run();
+        });
     }
 
     Label note() {
         return note;
     }
 
+    /** Says where the sensor sits and how it tilts, and draws it. */
+    void show() {
+        note.setText(model.looked(session).filter(c -> c.clock() != null)
+                .map(c -> PlaceModel.clock(c) + " · "
+                        + PlaceModel.tilt(session, PlaceRules.tiltOf(PlaceModel.site(session), c).orElseThrow()))
+                .orElse("clock position not entered"));
+        refresh();
+    }
+
     @Override
     protected void draw(double width, double height) {
-        Optional<Candidate> looked = PlaceModel.looked(session);
-        Exhaust exhaust = session.job().intake().exhaust();
-        double slope = looked.map(Candidate::slope).orElse(0.0);
+        Optional<Candidate> looked = model.looked(session);
+        Exhaust exhaust = PlaceModel.exhaust(session);
+        Attitude car = exhaust.attitude();
+        PipeAxes pipe = looked.map(c -> PlaceRules.axes(exhaust, c)).orElse(PipeAxes.of(0, 0));
         double lean = looked.map(Candidate::lean).orElse(0.0);
-        Double diameter = exhaust.outerDiameter();
+        Double diameter = looked.map(Candidate::distance)
+                .flatMap(d -> exhaust.run(PlaceModel.line(session)).at(d)).map(p -> p.segment().diameter())
+                .orElse(null);
         middleX = width / 2;
         middleY = height / 2 + 6;
         double r = Math.min(width, height) * 0.27;
-        double roll = Math.toDegrees(exhaust.roll());
-
-        for (int i = 0; i < STEPS; i++) {
-            double at = (i + 0.5) * 360 / STEPS;
-            if (SensorTilt.of(Math.toRadians(at), slope, lean, exhaust.roll()) >= PlaceRules.LEAST_TILT) {
-                Arc wedge = new Arc(middleX, middleY, r * 1.5, r * 1.5, 90 - at - 0.5, 1.4);
-                wedge.setType(ArcType.ROUND);
-                add(wedge, "face-allowed");
-            }
-        }
+        wedges(looked, pipe, lean, car, r);
         add(new Circle(middleX, middleY, r), "face-pipe");
+        // With the right side up, level runs down to the right as the car sees it.
+        double roll = Math.toDegrees(car.roll());
         Arc water = new Arc(middleX, middleY, r - 3, r - 3, 235, 70);
         water.setType(ArcType.CHORD);
-        add(water, "face-water").getTransforms().add(new Rotate(-roll, middleX, middleY));
+        add(water, "face-water").getTransforms().add(new Rotate(roll, middleX, middleY));
         for (int hour = 1; hour <= 12; hour++) {
             double a = Math.toRadians(hour * 30.0);
             line(middleX + r * 1.08 * Math.sin(a), middleY - r * 1.08 * Math.cos(a), middleX + r * 1.18 * Math.sin(a),
@@ -81,31 +87,53 @@ final class ClockFace extends Drawing {
             }
         }
         line(middleX - r * 1.7, middleY, middleX + r * 1.7, middleY, "horizon").getTransforms()
-                .add(new Rotate(-roll, middleX, middleY));
-        text("level", middleX + r * 1.72, middleY + 14, 0.2, "drawing-text", "soft-text");
-        Double clock = dragged != null ? dragged : looked.map(Candidate::clock).orElse(null);
+                .add(new Rotate(roll, middleX, middleY));
+        text("level", middleX + r * 1.72, middleY + 14 + r * 1.7 * Math.sin(car.roll()), 0.2, "drawing-text",
+                "soft-text");
+        Double clock = looked.map(Candidate::clock).orElse(null);
         if (clock == null) {
-            note.setText("clock position not entered");
             return;
         }
-        double tilt = SensorTilt.of(clock, slope, lean, exhaust.roll());
+        double tilt = SensorTilt.of(pipe, clock, lean, car);
         sensor(r, clock, diameter, tilt >= PlaceRules.LEAST_TILT);
-        note.setText(
-                "%s · %s".formatted(Figures.clock(clock), PlaceModel.tilt(session, tilt)));
+    }
+
+    /** Filled where every rule is kept here, pale and broken where one warns. Without a place, where the tilt is kept. */
+    private void wedges(Optional<Candidate> looked, PipeAxes pipe, double lean, Attitude car, double r) {
+        Optional<PlaceSearch.Band> band = model.band(session);
+        Double distance = looked.map(Candidate::distance).orElse(null);
+        for (int i = 0; i < STEPS; i++) {
+            int at = i * 360 / STEPS;
+            boolean tilted = SensorTilt.of(pipe, Math.toRadians(at), lean, car) >= PlaceRules.LEAST_TILT;
+            Verdict verdict = band.isPresent() && distance != null
+                    ? band.get().around(band.get().index(distance), at)
+                    : Verdict.UNKNOWN;
+            if (tilted && verdict != Verdict.FAIL) {
+                Arc wedge = new Arc(middleX, middleY, r * 1.5, r * 1.5, 90 - at - 180.0 / STEPS, 360.0 / STEPS + 0.4);
+                wedge.setType(ArcType.ROUND);
+                add(wedge, verdict == Verdict.WARN ? "face-warned" : "face-allowed");
+            }
+            if (tilted && verdict == Verdict.WARN && i % 2 == 0) {
+                double a = Math.toRadians(at);
+                line(middleX + r * 1.22 * Math.sin(a), middleY - r * 1.22 * Math.cos(a),
+                        middleX + r * 1.48 * Math.sin(a), middleY - r * 1.48 * Math.cos(a), "zone-late-hatch");
+            }
+        }
     }
 
     /** Bung, hexagon and body at the pipe's own scale where its diameter is known: 22 mm across the flats. */
     private void sensor(double r, double clock, @Nullable Double diameter, boolean good) {
         double perMetre = r / ((diameter == null ? 0.0635 : Math.max(0.03, diameter)) / 2);
+        double out = Math.min(PlaceModel.site(session).probe().standOutOrUsual() * perMetre, 0.9 * r);
         double hex = 0.022 * perMetre;
         double body = 0.012 * perMetre;
         Rotate turn = new Rotate(Math.toDegrees(clock), middleX, middleY);
         String style = good ? "sensor-good" : "sensor-wrong";
-        add(new Rectangle(middleX - body / 2, middleY - r - 0.028 * perMetre, body, 0.046 * perMetre), "sensor", style)
-                .getTransforms().add(turn);
-        add(new Rectangle(middleX - hex / 2, middleY - r - 0.014 * perMetre, hex, 0.012 * perMetre), "bung")
-                .getTransforms().add(turn);
-        add(new Rectangle(middleX - body / 4, middleY - r - 0.040 * perMetre, body / 2, 0.014 * perMetre), "sensor",
+        add(new Rectangle(middleX - body / 2, middleY - r - 0.7 * out, body, 0.7 * out + 0.012 * perMetre), "sensor",
                 style).getTransforms().add(turn);
+        add(new Rectangle(middleX - hex / 2, middleY - r - 0.3 * out, hex, 0.012 * perMetre), "bung").getTransforms()
+                .add(turn);
+        add(new Rectangle(middleX - body / 4, middleY - r - out, body / 2, 0.3 * out), "sensor", style).getTransforms()
+                .add(turn);
     }
 }

@@ -9,32 +9,61 @@ import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.job.Job;
 import amberheron.core.job.Station;
+import amberheron.core.placement.AsFitted;
 import amberheron.core.placement.Candidate;
 import amberheron.core.placement.Exhaust;
+import amberheron.core.placement.FittingProcedure;
+import amberheron.core.placement.MarkingOut;
+import amberheron.core.placement.PlaceRanking;
 import amberheron.core.placement.PlaceRules;
-import amberheron.core.placement.TiltSchool;
-import amberheron.core.plan.Intake.Fit;
+import amberheron.core.placement.PlaceSearch;
+import amberheron.core.placement.Placing;
+import amberheron.core.placement.Run;
+import amberheron.core.placement.Segment;
+import amberheron.core.placement.Segment.Line;
+import amberheron.core.placement.Site;
+import amberheron.core.plan.Intake;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import amberheron.io.Photos;
+import amberheron.io.pack.HandOverPack;
+import amberheron.io.pack.TemplateSheet;
+import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** What the Place station says. */
 public final class PlaceModel implements StationModel {
-    private static final TiltSchool OURS = TiltSchool.FROM_TEN_DEGREES;
+    private @Nullable Candidate dragged;
+    private @Nullable Object searchedFor;
+    private Optional<PlaceSearch.Band> band = Optional.empty();
 
     @Override
     public String subtitle() {
         return "Where the sensor sees true gas and stays dry";
     }
 
+    /** What the open job's places are judged by. */
+    static Site site(Session session) {
+        return session.job().site(session.shop().schools());
+    }
+
+    static Exhaust exhaust(Session session) {
+        return session.job().intake().exhaust();
+    }
+
     @Override
     public String figure(Session session) {
         Job job = session.job();
-        Optional<Candidate> chosen = job.chosenPlace();
+        Optional<Candidate> chosen = made(session);
         if (chosen.isEmpty()) {
             return job.candidates().isEmpty() ? "" : job.candidates().size() + " considered, none taken";
         }
@@ -42,10 +71,18 @@ public final class PlaceModel implements StationModel {
         List<String> parts = new ArrayList<>();
         Double distance = c.distance();
         if (distance != null) {
-            parts.add(Figures.length(session, distance) + (job.intake().exhaust().turbine() ? " past turbine" : " on"));
+            parts.add(Figures.length(session, distance) + (exhaust(session).turbine() ? " past turbine" : " on"));
         }
-        PlaceRules.tiltOf(job.intake().exhaust(), c).ifPresent(t -> parts.add(tilt(session, t)));
+        PlaceRules.tiltOf(site(session), c).ifPresent(t -> parts.add(tilt(session, t)));
         return c.id() + (parts.isEmpty() ? "" : ": " + String.join(" · ", parts));
+    }
+
+    /** The place taken: as fitted where that is known, else as planned. */
+    private static Optional<Candidate> made(Session session) {
+        Placing placing = session.job().placing();
+        return placing.place().flatMap(p -> placing.fitted().begun()
+                ? placing.fitted().place(exhaust(session), p).or(() -> Optional.of(p))
+                : Optional.of(p));
     }
 
     static String tilt(Session session, double radians) {
@@ -53,10 +90,29 @@ public final class PlaceModel implements StationModel {
                 + (radians >= 0 ? " up" : " down");
     }
 
-    /** The candidate looked at. */
-    static Optional<Candidate> looked(Session session) {
+    /** The candidate looked at, where the hand has it just now. */
+    Optional<Candidate> looked(Session session) {
+        return dragged != null && session.place().filter(dragged.id()::equals).isPresent()
+                ? Optional.of(dragged)
+                : entered(session);
+    }
+
+    /** The candidate looked at, as entered. */
+    static Optional<Candidate> entered(Session session) {
         return session.place().flatMap(
                 id -> session.job().candidates().stream().filter(c -> c.id().equals(id)).findFirst());
+    }
+
+    /** Moves the candidate looked at with the hand; kept when the hand lets go. */
+    void drag(Session session, Function<Candidate, Candidate> move, boolean done) {
+        entered(session).ifPresent(c -> {
+            Candidate moved = move.apply(dragged == null ? c : dragged);
+            dragged = done ? null : moved;
+            if (done) {
+                session.edit("place " + c.id() + " moved",
+                        j -> j.withPlacing(j.placing().withCandidate(c.id(), k -> moved)));
+            }
+        });
     }
 
     /** The name of a field of the candidate looked at; each candidate has its own. */
@@ -64,107 +120,331 @@ public final class PlaceModel implements StationModel {
         return "place." + session.place().orElse("") + "." + field;
     }
 
-    /** How the candidate looked at stands against the rules. */
-    static List<Finding> findings(Session session) {
-        return looked(session).map(c -> PlaceRules.judge(session.job().intake().exhaust(), c)).orElse(List.of());
+    /** How the candidate looked at stands against the rules; of the one taken, as it was fitted. */
+    List<Finding> findings(Session session) {
+        Optional<Candidate> looked = looked(session);
+        boolean taken = looked.filter(c -> c.id().equals(session.job().placing().chosen())).isPresent();
+        List<Finding> findings = taken && dragged == null
+                ? session.review().findings(Station.PLACE)
+                : looked.map(c -> PlaceRules.judge(site(session), c)).orElse(List.of());
+        // What stands in the way is seen first; of equals, the order in which an installer checks.
+        return findings.stream().sorted(Comparator.comparing(Finding::verdict).reversed()).toList();
+    }
+
+    /** The line of pipes looked at. */
+    static Line line(Session session) {
+        List<Line> lines = exhaust(session).lines();
+        return entered(session).map(Candidate::line).filter(lines::contains).orElse(lines.getFirst());
+    }
+
+    /** Every place of the line looked at, judged; worked out again only when what it depends on has changed. */
+    Optional<PlaceSearch.Band> band(Session session) {
+        Object now = List.of(site(session), line(session));
+        if (!now.equals(searchedFor)) {
+            searchedFor = now;
+            band = PlaceSearch.band(site(session), line(session));
+        }
+        return band;
+    }
+
+    /** The best place of the line looked at. */
+    Optional<Candidate> best(Session session) {
+        return band(session).flatMap(b -> PlaceSearch.best(site(session), line(session), b));
+    }
+
+    /** What the search found, in words. */
+    String searched(Session session) {
+        if (band(session).isEmpty()) {
+            return "Enter the pieces of the exhaust to search it.";
+        }
+        PlaceSearch.Band all = band(session).get();
+        return "%,d places judged. ".formatted(all.size() * 360)
+                + best(session).map(c -> "Best: " + where(session, c) + ", "
+                        + tilt(session, PlaceRules.tiltOf(site(session), c).orElseThrow()) + ".")
+                        .orElse("None can be taken: each fails a rule or lacks a measure.");
+    }
+
+    static String clock(Candidate c) {
+        Double clock = c.clock();
+        return clock == null ? "" : Figures.clock(clock);
+    }
+
+    static String where(Session session, Candidate c) {
+        Double distance = c.distance();
+        Double clock = c.clock();
+        return (distance == null ? "not measured" : Figures.length(session, distance))
+                + (clock == null ? "" : " at " + Figures.clock(clock));
+    }
+
+    /** Adds what the search found as a place of its own. */
+    void addBest(Session session) {
+        best(session).ifPresentOrElse(c -> add(session, c.withNote("found by the search")),
+                () -> session.tell("Every place on this line fails a rule; look at the pieces and what lies around."));
     }
 
     /** Adds a candidate under the next letter and looks at it. */
     void add(Session session) {
+        add(session, Candidate.named("").withLine(line(session)));
+    }
+
+    private static void add(Session session, Candidate place) {
         List<String> taken = session.job().candidates().stream().map(Candidate::id).toList();
         String id = "ABCDEFGHIJKLMNOPQRSTUVWXYZ".chars().mapToObj(c -> String.valueOf((char) c))
                 .filter(c -> !taken.contains(c)).findFirst().orElse("Z" + taken.size());
         session.edit("place " + id + " added", j -> {
             List<Candidate> more = new ArrayList<>(j.candidates());
-            more.add(new Candidate(id, "", null, null, 0, 0));
-            return j.withCandidates(more);
+            more.add(new Candidate(id, place.note(), place.line(), place.distance(), place.clock(), place.slope(),
+                    place.lean(), place.hole()));
+            return j.withPlacing(j.placing().withCandidates(more));
         });
         session.look(id);
     }
 
+    /** Takes a place; refused when the sensor does not even fit there. */
     void take(Session session, String id) {
-        session.edit("place " + id + " taken", j -> j.withChosen(id));
+        try {
+            session.job().candidates().stream().filter(c -> c.id().equals(id))
+                    .forEach(c -> PlaceRules.requireRoom(site(session), c));
+        } catch (IllegalArgumentException e) {
+            session.tell(id + " cannot be taken. " + e.getMessage() + ".");
+            return;
+        }
+        boolean other = session.job().placing().fitted().begun() && !id.equals(session.job().placing().chosen());
+        session.edit("place " + id + " taken", j -> j.withPlacing((other
+                ? j.placing().withFitted(AsFitted.NOTHING.withPhotos(j.placing().fitted().photos()))
+                : j.placing()).withChosen(id)));
+        if (other) {
+            session.tell("What was measured as fitted belonged to the place before; Ctrl+Z brings both back.");
+        }
     }
 
     void remove(Session session, String id) {
-        session.edit("place " + id + " removed",
-                j -> j.withCandidates(j.candidates().stream().filter(c -> !c.id().equals(id)).toList())
-                        .withChosen(id.equals(j.chosen()) ? null : j.chosen()));
+        session.edit("place " + id + " removed", j -> j.withPlacing(j.placing()
+                .withCandidates(j.candidates().stream().filter(c -> !c.id().equals(id)).toList())
+                .withChosen(id.equals(j.placing().chosen()) ? null : j.placing().chosen())));
+    }
+
+    /** The marks for the place taken, else the one looked at; empty until they can be worked out. */
+    Optional<MarkingOut> marks(Session session) {
+        return marked(session).flatMap(c -> MarkingOut.of(exhaust(session), c, session.job().placing().bung()));
+    }
+
+    /** The place that is marked out. */
+    Optional<Candidate> marked(Session session) {
+        return session.job().chosenPlace().or(() -> entered(session));
+    }
+
+    /** Why nothing can be marked out; empty when it can. */
+    String whyNoMarks(Session session) {
+        try {
+            return marks(session).isPresent() ? "" : "Place, clock position and the pipe's diameter are needed first.";
+        } catch (IllegalArgumentException e) {
+            return e.getMessage() + ".";
+        }
+    }
+
+    static FittingProcedure procedure(Session session) {
+        return switch (session.job().intake().fit()) {
+            case WELD_IN -> FittingProcedure.WELD_IN;
+            case CLAMP -> FittingProcedure.CLAMP;
+            case EXISTING_HOLE -> FittingProcedure.EXISTING_HOLE;
+        };
+    }
+
+    /** Writes the marking-out sheet, off the screen's thread, and ticks the step. */
+    void print(Session session) {
+        String why = whyNoMarks(session);
+        if (!why.isEmpty()) {
+            session.tell("No template yet. " + why);
+            return;
+        }
+        Job job = session.job();
+        Candidate place = marked(session).orElseThrow();
+        MarkingOut marks = marks(session).orElseThrow();
+        FittingProcedure procedure = procedure(session);
+        var units = session.units();
+        Path folder = session.home().resolve("templates");
+        if (place.id().equals(job.placing().chosen()) && job.done().contains("leaks")
+                && !job.done().contains("place")) {
+            Set<String> done = new TreeSet<>(job.done());
+            done.add("place");
+            session.edit("place marked", j -> j.withDone(done));
+        }
+        session.inBackground("Writing the template", () -> "Written to " + folder + ": "
+                + TemplateSheet.write(job, place, marks, procedure, units, folder).stream()
+                        .map(f -> String.valueOf(f.getFileName())).collect(Collectors.joining(", "))
+                + ". Print at 100 %, measure the 100 mm line.");
+    }
+
+    /** Attaches a photo: a copy is kept beside the book. */
+    void attach(Session session, String typed) {
+        String job = session.job().id();
+        Path folder = session.home().resolve("photos").resolve(HandOverPack.stem(session.job()));
+        session.inBackground("Attaching", () -> Photos.keep(typed, folder), photo -> {
+            if (!session.job().id().equals(job)) {
+                return photo.file() + " was kept, but " + job + " is no longer open; attach it there again.";
+            }
+            List<AsFitted.Photo> photos = new ArrayList<>(session.job().placing().fitted().photos());
+            photos.removeIf(p -> p.file().equals(photo.file()));
+            photos.add(photo);
+            fitted(session, "photo " + photo.file(), f -> f.withPhotos(photos));
+            return photo.file() + " is kept in " + folder + ".";
+        });
+    }
+
+    static void fitted(Session session, String what, UnaryOperator<AsFitted> change) {
+        session.edit(what,
+                j -> j.withPlacing(j.placing().withFitted(change.apply(j.placing().fitted()))));
+    }
+
+    static void exhaust(Session session, String what, UnaryOperator<Exhaust> change) {
+        session.edit(what, j -> j.withIntake(j.intake().withExhaust(change.apply(j.intake().exhaust()))));
     }
 
     @Override
     public Advice advice(Session session) {
         Job job = session.job();
-        Exhaust exhaust = job.intake().exhaust();
-        String parted = parted(job);
+        Site site = site(session);
+        String parted = parted(session);
         String caution = caution(job);
         List<Finding> findings = findings(session);
         var checked = Advice.sources(findings);
+        if (site.exhaust().segments().isEmpty()) {
+            return new Advice("Say at Plan whether it has a turbo; then enter the pieces here.",
+                    new Action("Go to Plan", () -> {
+                        session.go(Station.PLAN);
+                        session.focus("plan.aspiration");
+                    }), "Distances count from the turbine, or from the manifold where there is none.", parted, checked,
+                    caution);
+        }
         if (job.candidates().isEmpty()) {
-            return new Advice("Name a place where the bung could go.", new Action("Add a place", () -> add(session)),
+            return new Advice("Name a place where the bung could go.",
+                    best(session).isPresent()
+                            ? new Action("Take up what the search found", () -> addBest(session))
+                            : new Action("Add a place", () -> add(session)),
                     "Look for a hole that is there before cutting a new one: a spare plugged bung, or the second sensor's place.",
                     parted, checked, caution);
         }
-        Candidate looked = looked(session).orElseThrow();
+        Candidate looked = entered(session).orElseThrow();
+        boolean taken = looked.id().equals(job.placing().chosen());
+        Optional<Finding> fails = findings.stream().filter(f -> f.verdict() == Verdict.FAIL).findFirst();
         Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
-        if (open.isPresent()) {
-            String field = switch (open.get().id()) {
-                case "tilt" -> field(session, "clock");
-                case "catalyst" -> looked.distance() == null ? field(session, "distance") : "place.catalyst";
-                default -> field(session, "distance");
-            };
+        if (open.isPresent() && fails.isEmpty()) {
             return new Advice(looked.id() + ": " + open.get().consequence(),
-                    new Action("Enter it", () -> session.focus(field)),
+                    new Action("Enter it", () -> {
+                        String field = fieldFor(session, open.get().id(), looked);
+                        if (field.startsWith("plan.")) {
+                            session.go(Station.PLAN);
+                        }
+                        session.focus(field);
+                    }),
                     "Until it is measured the place is neither good nor bad.", parted, checked, caution);
         }
-        Optional<Candidate> best = PlaceRules.choice(exhaust, job.candidates(), OURS);
+        Optional<Candidate> best = PlaceRules.choice(site, job.candidates());
         if (best.isEmpty()) {
             Finding worst = Figures.worst(findings).orElseThrow();
             return new Advice("Find another place: none so far keeps the rules.",
-                    new Action("Add a place", () -> add(session)), looked.id() + ": " + worst.consequence(), parted,
-                    checked, caution);
+                    best(session).isPresent()
+                            ? new Action("Take up what the search found", () -> addBest(session))
+                            : new Action("Add a place", () -> add(session)),
+                    looked.id() + ": " + worst.consequence(), parted, checked, caution);
         }
         Optional<Candidate> chosen = job.chosenPlace();
-        boolean sound = chosen.isPresent() && PlaceRules.verdict(exhaust, chosen.get()) != Verdict.FAIL;
-        if (!sound) {
+        boolean fitted = job.placing().fitted().begun();
+        if (chosen.isEmpty() || (!fitted && PlaceRules.verdict(site, chosen.get()) == Verdict.FAIL)) {
             String id = best.get().id();
             return new Advice("Take " + id + ".", new Action("Take " + id, () -> {
                 session.look(id);
                 take(session, id);
             }), why(session, best.get()), parted, checked, caution);
         }
-        return new Advice("Mark " + chosen.get().id() + " on the pipe, then wire.",
+        if (fitted && taken && fails.isPresent()) {
+            return new Advice("As fitted it does not keep the rules: " + fails.get().consequence(),
+                    new Action("Measure again", () -> session.focus("place.fitted.reading")),
+                    "Better moved now than after the first cracked ceramic.", parted, checked, caution);
+        }
+        String id = chosen.get().id();
+        if (!job.done().contains("place") && !fitted) {
+            return new Advice("Print the hole and cope template for " + id + ".",
+                    new Action("Print, and tick the step", () -> print(session)), why(session, chosen.get()), parted,
+                    checked, caution);
+        }
+        if (job.done().contains("tight") && !fitted) {
+            return new Advice("Measure " + id + " as it was fitted.",
+                    new Action("Enter the tilt read", () -> session.focus("place.fitted.reading")),
+                    "Welding pulls; what counts is where it ended up.", parted, checked, caution);
+        }
+        return new Advice(fitted ? id + " is fitted; go on to wire." : "Fit " + id + ", then wire.",
                 new Action("Go to Wire", () -> session.go(Station.WIRE)), why(session, chosen.get()), parted, checked,
                 caution);
     }
 
+    private static String fieldFor(Session session, String finding, Candidate looked) {
+        boolean placed = looked.distance() != null;
+        return switch (finding) {
+            case "tilt" -> field(session, looked.clock() == null ? "clock" : placed ? "slope" : "distance");
+            case "lead" -> placed
+                    ? session.job().placing().probe().lead() == null
+                            ? "place.lead"
+                            : session.job().placing().probe().leadExit() == null
+                                    ? "place.lead.exit"
+                                    : "place.lead.onward"
+                    : field(session, "distance");
+            case "gas", "delay-idle", "delay-full", "dry" -> session.job().intake().displacement() == null
+                    ? "plan.displacement"
+                    : placed ? unmeasured(session) : field(session, "distance");
+            case "room" -> !placed
+                    ? field(session, "distance")
+                    : looked.clock() == null ? field(session, "clock") : "place.neighbour.add";
+            case "moved" -> "place.fitted.distance";
+            case "turned" -> "place.fitted.reading";
+            case "tight" -> "place.fitted.tight";
+            default -> finding.startsWith("room-") || finding.equals("tools")
+                    ? "place.neighbour.gap"
+                    : field(session, "distance");
+        };
+    }
+
+    /** The first piece on the way that lacks its diameter. */
+    private static String unmeasured(Session session) {
+        List<Segment> pieces = exhaust(session).segments();
+        for (Run.Piece p : exhaust(session).run(line(session)).pieces()) {
+            if (p.to() > 0 && p.segment().diameter() == null) {
+                return "place.piece." + pieces.indexOf(p.segment()) + ".diameter";
+            }
+        }
+        return "place.piece." + Math.max(0, pieces.size() - 1) + ".length";
+    }
+
     /** Why this one and not the others, in a few words each. */
     private static String why(Session session, Candidate best) {
-        Exhaust exhaust = session.job().intake().exhaust();
+        Site site = site(session);
         String others = session.job().candidates().stream().filter(c -> !c.id().equals(best.id()))
-                .map(c -> Figures.worst(PlaceRules.judge(exhaust, c))
+                .map(c -> Figures.worst(PlaceRules.judge(site, c))
                         .map(f -> c.id() + ": " + f.consequence()).orElse(c.id() + " would do as well."))
                 .collect(Collectors.joining(" "));
-        String own = Figures.worst(PlaceRules.judge(exhaust, best))
+        String own = Figures.worst(PlaceRules.judge(site, best))
                 .map(f -> best.id() + " is usable: " + f.consequence()).orElse(best.id() + " keeps every rule.");
         return own + (others.isEmpty() ? "" : " " + others);
     }
 
-    private static String parted(Job job) {
-        String choices = Arrays.stream(TiltSchool.values())
-                .map(s -> "“" + s.words() + "” takes "
-                        + PlaceRules.choice(job.intake().exhaust(), job.candidates(), s).map(Candidate::id)
-                                .orElse("none")
-                        + (s == OURS ? " (ours)" : ""))
-                .collect(Collectors.joining("; "));
-        return choices
-                + ". Ours is the widest: what any school takes, it takes too, so no usable place is refused.";
+    /** What each school would take, the others left as the shop has them. */
+    private static String parted(Session session) {
+        Site site = site(session);
+        return PlaceRanking.schools(site, session.job().candidates()).entrySet().stream()
+                .map(e -> "“" + e.getKey() + "” takes " + e.getValue()
+                        + (PlaceRanking.held(site.schools(), e.getKey()) ? " (yours)" : ""))
+                .collect(Collectors.joining("; ", "",
+                        ". We begin with the widest: what any school takes, it takes too, so no usable place is refused."));
     }
 
     private static String caution(Job job) {
+        boolean fuel = job.intake().exhaust().neighbours().stream()
+                .anyMatch(n -> n.kind() == amberheron.core.placement.Neighbour.Kind.FUEL_LINE);
         return "Car on stands on level ground, never only the jack. Eyes covered when drilling overhead."
-                + (job.intake().fit() == Fit.WELD_IN
-                        ? " Sensor out of the bung while it is welded; battery negative off; shield fuel lines, keep a fire watch."
-                        : "");
+                + (job.intake().fit() == Intake.Fit.WELD_IN
+                        ? " Sensor out of the bung while it is welded; battery negative off; shield fuel lines, keep a fire watch. Local codes decide who may weld."
+                        : "")
+                + (fuel ? " A fuel line runs beside this pipe: drain, shield or move it first." : "");
     }
 }

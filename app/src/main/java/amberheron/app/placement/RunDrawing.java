@@ -6,124 +6,361 @@ import amberheron.app.shell.Session;
 import amberheron.core.finding.Verdict;
 import amberheron.core.placement.Candidate;
 import amberheron.core.placement.Exhaust;
+import amberheron.core.placement.Neighbour;
 import amberheron.core.placement.PlaceRules;
+import amberheron.core.placement.PlaceSearch;
+import amberheron.core.placement.Run;
+import amberheron.core.placement.Run.Piece;
+import amberheron.core.placement.Run.Point;
+import amberheron.core.placement.Segment.Kind;
+import amberheron.core.placement.Segment.Line;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.scene.control.Label;
 import javafx.scene.shape.Circle;
+import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
-import org.jspecify.annotations.Nullable;
 
-/** The pipe drawn to scale along its length, with where one may drill and the places considered. */
+/**
+ * The exhaust to scale from the side: pieces, what lies above and below, where one may drill, and the places
+ * considered. The place looked at is dragged along it.
+ */
 final class RunDrawing extends Drawing {
-    private static final double LEFT = 74;
-    private static final double RIGHT = 16;
-    private static final double AXIS = 96;
+    private static final double HEIGHT = 188;
+    private static final double ENGINE = 58;
+    private static final double EDGE = 10;
+    private static final double TOP = 44;
+    private static final double BOTTOM = 30;
     /** One pixel on screen, m, at the customary 96 to the inch. */
     private static final double PIXEL = 0.0254 / 96;
+    private static final double STEP = 0.005;
+    private static final double FALLBACK_DIAMETER = 0.05;
+    /** Drawn of a piece whose length is not measured, m. */
+    private static final double OPEN_LENGTH = 0.5;
 
     private final Session session;
+    private final PlaceModel model;
     private final Label note = new Label();
-    private double perMetre = 1;
-    private @Nullable Double dragged;
+    private Run run = Run.of(List.of());
+    private double from;
+    private double to;
+    private double scale = 1;
+    private double left;
+    private double zero;
 
-    RunDrawing(Session session) {
-        super(150);
+    RunDrawing(Session session, PlaceModel model, Runnable moved) {
+        super(HEIGHT);
         this.session = session;
+        this.model = model;
         setId("place.run");
-        onDrag((x, y, done) -> session.place().ifPresent(id -> {
-            double metres = Math.round((x - LEFT) / perMetre * 1000) / 1000.0;
-            dragged = done ? null : metres;
-            if (done) {
-                session.edit("distance " + Figures.length(session, metres),
-                        j -> j.withCandidate(id, c -> c.withDistance(metres)));
-            }
-            refresh();
-        }));
+        onDrag((x, y, done) -> {
+            double at = Math.rint(1000 * nearest(x, y)) / 1000;
+            model.drag(session, c -> c.withDistance(at), done);
+            moved.run();
+        });
     }
 
     Label note() {
         return note;
     }
 
+    private double x(Point p) {
+        return left + p.back() * scale;
+    }
+
+    private double y(Point p) {
+        return zero - p.up() * scale;
+    }
+
+    /** The distance along the run of the centre line's point nearest to a point on screen. */
+    private double nearest(double x, double y) {
+        double best = 0;
+        double least = Double.MAX_VALUE;
+        for (double d = from; d <= to; d += 0.001) {
+            Point p = run.point(d);
+            double off = Math.hypot(x(p) - x, 0.3 * (y(p) - y));
+            if (off < least) {
+                least = off;
+                best = d;
+            }
+        }
+        return best;
+    }
+
     @Override
     protected void draw(double width, double height) {
-        Exhaust exhaust = session.job().intake().exhaust();
-        double least = exhaust.turbine() ? PlaceRules.AFTER_TURBINE : PlaceRules.AFTER_MANIFOLD;
-        Double catalyst = exhaust.catalyst() == Exhaust.Catalyst.NONE ? null : exhaust.catalystAt();
-        double longest = session.job().candidates().stream().map(Candidate::distance).filter(d -> d != null)
-                .mapToDouble(d -> d).max().orElse(0);
-        double length = Math.max(1.0, Math.max(longest, catalyst == null ? 0 : catalyst + 0.35) + 0.15);
-        perMetre = (width - LEFT - RIGHT) / length;
-        note.setText("scale 1 : %.0f · drag the place, or type".formatted(1 / (perMetre * PIXEL)));
-        Double diameter = exhaust.outerDiameter();
-        double half = Math.max(5, (diameter == null ? 0.05 : diameter) * perMetre / 2);
-
-        add(new Rectangle(LEFT, AXIS - half, width - LEFT - RIGHT, 2 * half), "pipe");
-        double until = catalyst == null ? length : Math.min(length, catalyst);
-        if (until > least) {
-            zone(least, until, half, "zone-good");
-        }
-        if (catalyst != null) {
-            double box = LEFT + catalyst * perMetre;
-            double wide = Math.min(0.28 * perMetre, width - RIGHT - box);
-            zone(catalyst + 0.28, length, half, "zone-late");
-            add(new Rectangle(box, AXIS - half * 1.8 - 4, Math.max(4, wide), 2 * (half * 1.8 + 4)), "vessel");
-            text(exhaust.catalyst().words(), box + wide / 2, AXIS + half * 1.8 + 22, 0.5, "drawing-text");
-        }
-        add(new Rectangle(4, AXIS - 30, LEFT - 30, 58), "vessel");
-        text("engine", 4 + (LEFT - 30) / 2, AXIS + 3, 0.5, "drawing-text");
-        if (exhaust.turbine()) {
-            add(new Circle(LEFT - 10, AXIS, 14), "vessel");
-            text("turbine", LEFT - 4, AXIS - 24, 0.5, "drawing-text");
-        } else {
-            add(new Rectangle(LEFT - 24, AXIS - half - 4, 24, 2 * half + 8), "vessel");
-            text("manifold", LEFT - 12, AXIS + half + 22, 0.5, "drawing-text");
-        }
-        double y = AXIS + half + 14;
-        double x = LEFT + least * perMetre;
-        line(LEFT, y, x, y, "dimension");
-        line(LEFT, y - 5, LEFT, y + 5, "dimension");
-        line(x, y - 5, x, y + 5, "dimension");
-        text(Figures.length(session, least), (LEFT + x) / 2 + 14, y + 17, 0.5, "drawing-text");
-        session.job().candidates().forEach(c -> pin(c, half));
-    }
-
-    private void zone(double from, double to, double half, String style) {
-        if (to <= from) {
+        Exhaust exhaust = PlaceModel.exhaust(session);
+        run = exhaust.run(PlaceModel.line(session));
+        if (run.pieces().isEmpty()) {
+            note.setText("");
+            text("No pieces yet. Say at Plan whether it has a turbo, then measure the pieces here.", width / 2,
+                    height / 2, 0.5, "drawing-text");
             return;
         }
-        double x1 = LEFT + from * perMetre;
-        double x2 = LEFT + to * perMetre;
-        add(new Rectangle(x1, AXIS - half, x2 - x1, 2 * half), style);
-        for (double x = x1 + 6; x < x2; x += 12) {
-            line(x, AXIS + half, Math.min(x2, x + Math.min(10, half)), AXIS - half, style + "-hatch");
+        frame(width, height);
+        String says = "from the side, 1 : %.0f · drag the place, or type".formatted(1 / (scale * PIXEL));
+        // The heading is laid out before the drawing knows its scale.
+        Platform.runLater(() -> note.setText(says));
+        neighbours(exhaust);
+        otherLine(exhaust);
+        engine();
+        run.pieces().forEach(this::piece);
+        model.band(session).ifPresent(this::band);
+        if (Double.isInfinite(run.end())) {
+            text("not measured on", x(run.point(to)) - 4, y(run.point(to)) + 26, 1, "drawing-text", "soft-text");
+        }
+        least();
+        session.job().candidates().stream().filter(c -> exhaust.lines().size() == 1 || onThisLine(c))
+                .forEach(this::pin);
+    }
+
+    /** Measured along the line drawn, or where both lines have become one. */
+    private boolean onThisLine(Candidate c) {
+        Double at = c.distance();
+        return c.line() == PlaceModel.line(session)
+                || (at != null && run.at(at).filter(p -> p.segment().line() == Line.ALL).isPresent());
+    }
+
+    /** Finds the scale at which the whole run and what lies around it fits. */
+    private void frame(double width, double height) {
+        double farthest = session.job().candidates().stream().map(Candidate::distance).filter(Objects::nonNull)
+                .mapToDouble(d -> d).max().orElse(0);
+        Piece last = run.pieces().getLast();
+        from = run.start();
+        to = Double.isInfinite(run.end()) ? Math.max(last.from() + OPEN_LENGTH, farthest + 0.1) : run.end();
+        double back = run.point(to).back();
+        double lowest = 0;
+        double highest = 0;
+        for (double d = from; d <= to; d += 0.02) {
+            double up = run.point(d).up();
+            double half = run.at(d).map(this::half).orElse(FALLBACK_DIAMETER / 2);
+            lowest = Math.min(lowest, up - half);
+            highest = Math.max(highest, up + half);
+        }
+        for (Neighbour n : PlaceModel.exhaust(session).neighbours()) {
+            double gap = Objects.requireNonNullElse(n.gap(), 0.0);
+            lowest = n.side() == Neighbour.Side.BELOW ? Math.min(lowest, edge(n, -1) - gap) : lowest;
+            highest = n.side() == Neighbour.Side.ABOVE ? Math.max(highest, edge(n, 1) + gap) : highest;
+        }
+        double front = run.point(from).back();
+        double wide = width - ENGINE - 2 * EDGE;
+        scale = Math.min(wide / Math.max(0.2, back - front), (height - TOP - BOTTOM) / Math.max(0.1, highest - lowest));
+        left = ENGINE + EDGE - front * scale;
+        zero = TOP + highest * scale + (height - TOP - BOTTOM - (highest - lowest) * scale) / 2;
+    }
+
+    private double half(Piece p) {
+        Double diameter = p.segment().diameter();
+        double half = (diameter == null ? FALLBACK_DIAMETER : diameter) / 2;
+        Kind kind = p.segment().kind();
+        return diameter == null && (kind.isCatalyst() || kind == Kind.MUFFLER) ? 2 * half : half;
+    }
+
+    /** Highest or lowest outside of the pipe beside a neighbour, m. */
+    private double edge(Neighbour n, int sense) {
+        double most = -1e9;
+        for (double d = Math.max(from, n.from()); d <= Math.min(to, n.to()); d += 0.02) {
+            most = Math.max(most, sense * run.point(d).up() + run.at(d).map(this::half).orElse(FALLBACK_DIAMETER / 2));
+        }
+        return most < -1e8 ? 0 : sense * most;
+    }
+
+    private void engine() {
+        Point p = run.point(from);
+        add(new Rectangle(x(p) - ENGINE + 2, y(p) - 34, ENGINE - 6, 60), "vessel");
+        text("engine", x(p) - ENGINE / 2, y(p), 0.5, "drawing-text");
+    }
+
+    private List<double[]> outline(Piece p, double half) {
+        double end = Math.min(p.to(), to);
+        int n = Math.max(1, (int) Math.ceil((end - p.from()) / STEP));
+        List<double[]> upper = new ArrayList<>();
+        List<double[]> lower = new ArrayList<>();
+        for (int i = 0; i <= n; i++) {
+            double d = p.from() + (end - p.from()) * i / n;
+            Point at = run.point(d);
+            double slope = p.slopeAt(d);
+            double nx = -Math.sin(slope) * half;
+            double ny = Math.cos(slope) * half;
+            upper.add(new double[]{x(new Point(at.back() + nx, at.up() + ny)),
+                    y(new Point(at.back() + nx, at.up() + ny))});
+            lower.addFirst(
+                    new double[]{x(new Point(at.back() - nx, at.up() - ny)),
+                            y(new Point(at.back() - nx, at.up() - ny))});
+        }
+        upper.addAll(lower);
+        return upper;
+    }
+
+    private static double[] flat(List<double[]> points) {
+        return points.stream().flatMapToDouble(java.util.Arrays::stream).toArray();
+    }
+
+    private void piece(Piece p) {
+        Kind kind = p.segment().kind();
+        if (p.to() <= p.from()) {
+            if (kind == Kind.TURBINE) {
+                Point at = run.point(p.to());
+                add(new Circle(x(at) - 4, y(at), 13), "vessel", "hot");
+                text("turbine", x(at), y(at) + 28, 0.5, "drawing-text");
+            }
+            return;
+        }
+        boolean vessel = kind.isCatalyst() || kind == Kind.MUFFLER || kind == Kind.TURBINE;
+        add(new Polygon(flat(outline(p, half(p)))), vessel ? "vessel" : "pipe",
+                kind == Kind.PIPE || kind == Kind.MERGE || kind == Kind.MUFFLER
+                        ? "cool"
+                        : kind == Kind.FLEX ? "flex" : "hot");
+        if (kind != Kind.PIPE) {
+            Point middle = run.point((p.from() + Math.min(p.to(), to)) / 2);
+            String words = kind == Kind.STRAIGHT_THROUGH ? "open catalyst" : kind.words();
+            double wide = (Math.min(p.to(), to) - p.from()) * scale;
+            boolean inside = half(p) * scale > 11 && wide > 7 * words.length();
+            if (kind == Kind.MANIFOLD && wide < 8 * words.length()) {
+                return;
+            }
+            // Beside the pipe there is room above before the first place, below after it.
+            text(words, x(middle), inside
+                    ? y(middle) + 5
+                    : p.to() <= 0
+                            ? y(middle) - half(p) * scale - 7
+                            : y(middle) + half(p) * scale + 17,
+                    0.5, "drawing-text");
         }
     }
 
-    private void pin(Candidate c, double half) {
-        boolean looked = session.place().filter(c.id()::equals).isPresent();
-        Double at = looked && dragged != null ? dragged : c.distance();
+    /** The bank that is not looked at, as a broken line. */
+    private void otherLine(Exhaust exhaust) {
+        for (Line line : exhaust.lines()) {
+            if (line == PlaceModel.line(session)) {
+                continue;
+            }
+            Run other = exhaust.run(line);
+            double end = Double.isInfinite(other.end()) ? OPEN_LENGTH : other.end();
+            int n = 60;
+            double[] xs = new double[n + 1];
+            double[] ys = new double[n + 1];
+            for (int i = 0; i <= n; i++) {
+                Point p = other.point(other.start() + (end - other.start()) * i / n);
+                xs[i] = x(p);
+                ys[i] = y(p) + 5;
+            }
+            path(xs, ys, "other-line");
+            text("broken: " + line.words(), 2, HEIGHT - 8, 0, "drawing-text", "soft-text");
+        }
+    }
+
+    /** What the search found: hatched one way where one may drill, broken the other way where one may at a cost. */
+    private void band(PlaceSearch.Band band) {
+        int begin = 0;
+        for (int i = 1; i <= band.size(); i++) {
+            if (i == band.size() || band.best(i) != band.best(begin)) {
+                Verdict verdict = band.best(begin);
+                if (verdict != Verdict.FAIL && band.distance(begin) < to) {
+                    zone(band.distance(begin), Math.min(to, band.distance(i - 1)), verdict);
+                }
+                begin = i;
+            }
+        }
+    }
+
+    private void zone(double begin, double end, Verdict verdict) {
+        String style = verdict == Verdict.PASS ? "zone-good" : verdict == Verdict.WARN ? "zone-late" : "zone-unknown";
+        for (Piece p : run.pieces()) {
+            double a = Math.max(begin, p.from());
+            double b = Math.min(end, Math.min(to, p.to()));
+            if (b - a > 1e-6) {
+                Piece part = new Piece(p.segment().withSlope(p.slopeAt(a)).withEndSlope(p.slopeAt(b)), a, b);
+                add(new Polygon(flat(outline(part, half(p)))), style);
+                hatch(p, a, b, style + "-hatch");
+            }
+        }
+    }
+
+    private void hatch(Piece p, double a, double b, String style) {
+        double half = half(p);
+        double lean = Math.min(half, 0.02);
+        for (double d = a + lean; d + lean <= b; d += Math.max(0.01, 11 / scale)) {
+            Point low = run.point(d - lean);
+            Point high = run.point(d + lean);
+            line(x(low), y(low) + half * scale, x(high), y(high) - half * scale, style);
+        }
+    }
+
+    private void least() {
+        double least = PlaceRules.leastDistance(run);
+        if (least > to) {
+            return;
+        }
+        Point a = run.point(0);
+        Point b = run.point(least);
+        double y = Math.max(y(a), y(b)) + run.at(least).map(this::half).orElse(0.03) * scale + 12;
+        line(x(a), y, x(b), y, "dimension");
+        line(x(a), y - 5, x(a), y + 5, "dimension");
+        line(x(b), y - 5, x(b), y + 5, "dimension");
+        text(Figures.length(session, least), (x(a) + x(b)) / 2, y + 15, 0.5, "drawing-text", "soft-text");
+    }
+
+    private void neighbours(Exhaust exhaust) {
+        int aside = 0;
+        for (Neighbour n : exhaust.neighbours()) {
+            double a = Math.max(from, n.from());
+            double b = Math.min(to, n.to());
+            Double gap = n.gap();
+            if (b <= a || gap == null) {
+                continue;
+            }
+            boolean vertical = n.side() == Neighbour.Side.ABOVE || n.side() == Neighbour.Side.BELOW;
+            int sense = n.side() == Neighbour.Side.BELOW ? -1 : 1;
+            String words = n.kind().words() + (vertical ? "" : " " + n.side().words()) + ", "
+                    + Figures.length(session, gap);
+            double level = y(new Point(0, vertical ? edge(n, sense) + sense * gap : edge(n, -1)))
+                    + (vertical ? 0 : 26 + 18 * aside++);
+            double x1 = x(run.point(a));
+            double x2 = x(run.point(b));
+            line(x1, level, x2, level, vertical ? "wall" : "beside");
+            for (double x = x1; vertical && x < x2 - 4; x += 9) {
+                line(x, level, x + 5, level - sense * 5, "wall-hatch");
+            }
+            // Beyond its end where there is room, so that it is not read as part of a place.
+            boolean beyond = x2 + 7 * words.length() < getWidth();
+            text(words, beyond ? x2 + 6 : x2,
+                    level + (beyond ? 4 : n.side() == Neighbour.Side.ABOVE ? -8 : 15), beyond ? 0 : 1, "drawing-text",
+                    "soft-text");
+        }
+    }
+
+    private void pin(Candidate kept) {
+        boolean looked = session.place().filter(kept.id()::equals).isPresent();
+        Candidate c = looked ? model.looked(session).orElse(kept) : kept;
+        Double at = c.distance();
         if (at == null) {
             return;
         }
-        Candidate moved = c.withDistance(at);
-        Verdict verdict = PlaceRules.verdict(session.job().intake().exhaust(), moved);
-        String style = "pin-" + verdict.name().toLowerCase(java.util.Locale.ROOT);
-        double x = LEFT + at * perMetre;
-        Optional<Double> tilt = PlaceRules.tiltOf(session.job().intake().exhaust(), c);
+        Verdict verdict = PlaceRules.verdict(PlaceModel.site(session), c);
+        String style = "pin-" + verdict.name().toLowerCase(Locale.ROOT);
+        Point p = run.point(Math.min(at, to));
+        Optional<Double> tilt = PlaceRules.tiltOf(PlaceModel.site(session), c);
         boolean below = tilt.isPresent() && tilt.get() < 0;
-        double top = below ? AXIS + 46 : 32;
-        line(x, below ? AXIS + half : AXIS - half, x, below ? top - 12 : top + 12, "pin-line", style);
-        add(new Circle(x, top, 12), "pin", style, c.id().equals(session.job().chosen()) ? "pin-taken" : "pin-free");
-        text(c.id(), x, top + 5, 0.5, "pin-letter",
-                c.id().equals(session.job().chosen()) ? "pin-letter-taken" : "pin-letter-free");
+        double half = run.at(at).map(this::half).orElse(0.025) * scale;
+        double x = x(p);
+        double foot = below ? y(p) + half : y(p) - half;
+        double head = below ? Math.min(HEIGHT - 14, foot + 34) : Math.max(32, foot - 34);
+        boolean taken = c.id().equals(session.job().placing().chosen());
+        line(x, foot, x, below ? head - 12 : head + 12, "pin-line", style);
+        add(new Circle(x, head, 12), "pin", style, taken ? "pin-taken" : "pin-free");
+        text(c.id(), x, head + 5, 0.5, "pin-letter", taken ? "pin-letter-taken" : "pin-letter-free");
         if (looked) {
-            text(Figures.length(session, at) + " · " + word(verdict), x, 13, x > getWidth() - 70 ? 1 : 0.5,
-                    "drawing-text", "strong");
+            text(Figures.length(session, at) + " · " + word(verdict), x, head - 18,
+                    x > getWidth() - 90 ? 1 : 0.5, "drawing-text", "strong");
         }
     }
 
-    private static String word(Verdict verdict) {
+    static String word(Verdict verdict) {
         return switch (verdict) {
             case PASS -> "good";
             case UNKNOWN -> "not measured";

@@ -7,30 +7,54 @@ import amberheron.app.shell.Session;
 import amberheron.app.shell.StationModel;
 import amberheron.core.finding.Source;
 import amberheron.core.job.Station;
-import amberheron.core.mixture.ExhaustGas;
+import amberheron.core.plan.Intake;
 import amberheron.core.plan.Intake.Condition;
 import amberheron.core.plan.Intake.Fit;
+import amberheron.core.plan.Intake.Question;
 import amberheron.core.plan.JobPlan;
+import amberheron.core.plan.LeakEstimate;
+import amberheron.core.plan.Schedule;
 import amberheron.core.plan.Step;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import amberheron.io.pack.PartsSheet;
+import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** What the Plan station says. */
 public final class PlanModel implements StationModel {
     private static final Source ORDER = Source.practice("the order of the work and the times people quote");
-    /** Leak that the plan's warning is worked for, mass of air per mass of exhaust. */
+    /** Leak that a warning without a measured hole is worked for, mass of air per mass of exhaust. */
     private static final double LEAK = 0.01;
-    /** Where the answer to each missing item is entered. */
-    private static final Map<String, String> FIELDS = Map.of("vehicle", "plan.vehicle", "displacement",
-            "plan.displacement", "cylinders", "plan.cylinders", "fuel", "plan.fuel", "what reads the signal",
-            "plan.readers", "state of the exhaust", "plan.condition");
+    private static final List<Double> HOLES = List.of(0.001, 0.002, 0.004);
+    /** Where the answer to each question is entered. */
+    private static final Map<Question, String> FIELDS = Map.of(Question.VEHICLE, "plan.vehicle", Question.DISPLACEMENT,
+            "plan.displacement", Question.CYLINDERS, "plan.cylinders", Question.FUEL, "plan.fuel", Question.ASPIRATION,
+            "plan.aspiration", Question.READERS, "plan.readers", Question.LINK, "plan.link", Question.CONDITION,
+            "plan.condition");
+
+    private @Nullable String opened;
+    private @Nullable Object scheduledFor;
+    private List<Schedule> schedules = List.of();
 
     /** A row of the plan. */
-    public record Row(Step step, boolean done, boolean ready, String waits, String time) {
+    public record Row(Step step, boolean done, boolean ready, boolean critical, String waits, String time) {
+    }
+
+    /** A way to staff the job, and when it would be finished. */
+    public record Finish(String people, Schedule schedule, String text) {
+    }
+
+    /** What a hole of a size does. */
+    public record Leak(String hole, String air, String shown) {
     }
 
     @Override
@@ -55,13 +79,73 @@ public final class PlanModel implements StationModel {
     public List<Row> rows(Session session) {
         JobPlan plan = session.review().plan();
         Set<String> done = session.job().done();
+        List<Step> critical = plan.criticalPath(done);
         return plan.steps().stream().map(s -> {
             List<Step> waits = plan.waitingOn(s, done);
             String text = waits.isEmpty() || done.contains(s.id())
                     ? s.reason()
                     : "waits on: " + waits.stream().map(Step::title).collect(Collectors.joining("; "));
-            return new Row(s, done.contains(s.id()), waits.isEmpty(), text, Figures.time(s.minutes()));
+            return new Row(s, done.contains(s.id()), waits.isEmpty(), critical.contains(s), text,
+                    "%d–%d min".formatted(s.time().low(), s.time().high()));
         }).toList();
+    }
+
+    /** When one and when two people would be finished; the same figures until plan or ticks change. */
+    public List<Finish> finish(Session session) {
+        JobPlan plan = session.review().plan();
+        Object now = List.of(plan.steps(), session.job().done());
+        if (!now.equals(scheduledFor)) {
+            scheduledFor = now;
+            schedules = List.of(Schedule.of(plan, session.job().done(), 1), Schedule.of(plan, session.job().done(), 2));
+        }
+        return List.of(finish("one person", schedules.getFirst()), finish("two people", schedules.getLast()));
+    }
+
+    private static Finish finish(String people, Schedule s) {
+        return new Finish(people, s, "%s to %s, likely %s".formatted(Figures.time((int) Math.round(s.early())),
+                Figures.time((int) Math.round(s.late())), Figures.time((int) Math.round(s.likely()))));
+    }
+
+    /** The row of steps that decides when the job is finished, in words. */
+    public String criticalPath(Session session) {
+        List<Step> path = session.review().plan().criticalPath(session.job().done());
+        int minutes = (int) Math.round(path.stream().mapToDouble(s -> s.time().mean()).sum());
+        return path.isEmpty()
+                ? ""
+                : "However many people, about %s: %s."
+                        .formatted(Figures.time(minutes),
+                                path.stream().map(Step::title).collect(Collectors.joining(" → ")));
+    }
+
+    /** What holes of a few sizes, and the one measured, do to the reading; empty until the displacement is known. */
+    public List<Leak> leaks(Session session) {
+        Intake intake = session.job().intake();
+        Double displacement = intake.displacement();
+        if (displacement == null) {
+            return List.of();
+        }
+        List<Double> holes = new ArrayList<>(HOLES);
+        Double measured = intake.leak();
+        if (measured != null && !holes.contains(measured)) {
+            holes.add(measured);
+        }
+        double stoich = session.job().stoich();
+        return holes.stream().sorted().map(h -> {
+            LeakEstimate e = LeakEstimate.of(h, displacement, stoich);
+            return new Leak(Figures.text(session, new Measure(h, Dimension.LENGTH, h * 1000 % 1 == 0 ? 0 : 1)),
+                    Figures.text(session, new Measure(e.part(), Dimension.FRACTION, 1)),
+                    Figures.mixture(session, e.shown()));
+        }).toList();
+    }
+
+    /** The step whose details are shown. */
+    Optional<String> opened() {
+        return Optional.ofNullable(opened);
+    }
+
+    void open(Session session, String step) {
+        opened = step.equals(opened) ? null : step;
+        session.tell(session.notice());
     }
 
     /** A step's title with the figure to hold to, in the units chosen. */
@@ -90,6 +174,12 @@ public final class PlanModel implements StationModel {
             }
             return;
         }
+        Condition condition = session.job().intake().condition();
+        if (condition.stops() && !step.id().equals("leaks")) {
+            session.tell("Nothing is fitted to this exhaust: it is down as “" + condition.words()
+                    + "”. Have it mended and say so, then go on.");
+            return;
+        }
         List<Step> waits = plan.waitingOn(step, done);
         if (!waits.isEmpty()) {
             session.tell("“" + step.title() + "” waits on: "
@@ -100,29 +190,51 @@ public final class PlanModel implements StationModel {
         session.edit("“" + step.title() + "” done", j -> j.withDone(done));
     }
 
+    /** Moves a step earlier or later by so many places; refused with the reason. */
+    public void move(Session session, Step step, int places) {
+        JobPlan plan = session.review().plan();
+        List<String> order = plan.steps().stream().map(Step::id).toList();
+        switch (plan.move(step.id(), order.indexOf(step.id()) + places)) {
+            case JobPlan.Move.Done done -> session.edit("“" + step.title() + "” moved",
+                    j -> j.withProgress(j.progress().withOrder(done.order())));
+            case JobPlan.Move.Refused refused -> session.tell(refused.reason());
+        }
+    }
+
+    /** Says that a part or tool lies ready, or not. */
+    public void have(Session session, String item) {
+        Set<String> have = new TreeSet<>(session.job().progress().inHand());
+        boolean gone = have.remove(item);
+        if (!gone) {
+            have.add(item);
+        }
+        session.edit(item + (gone ? " not at hand" : " at hand"), j -> j.withProgress(j.progress().withInHand(have)));
+    }
+
+    /** Writes the list of parts and tools, off the screen's thread. */
+    public void writeParts(Session session) {
+        var job = session.job();
+        PartsSheet sheet = PartsSheet.of(job, session.review().plan());
+        Path folder = session.home().resolve("lists");
+        session.inBackground("Writing the list", () -> "Written to " + folder + ": " + sheet.write(job, folder).stream()
+                .map(f -> String.valueOf(f.getFileName())).collect(Collectors.joining(", ")) + ".");
+    }
+
     @Override
     public Advice advice(Session session) {
-        Condition condition = session.job().intake().condition();
-        List<String> missing = session.job().intake().missing();
-        List<Source> checked = List.of(ORDER);
-        if (condition == Condition.ROTTEN || condition == Condition.LEAKS) {
-            double seen = ExhaustGas.withFalseAir(1, LEAK, session.job().stoich());
-            return new Advice(
-                    condition == Condition.ROTTEN
-                            ? "Do not fit a sensor to this exhaust."
-                            : "Mend the leak before anything is fitted.",
-                    new Action("Exhaust is sound now", () -> session.edit("exhaust sound",
-                            j -> j.withIntake(j.intake().withCondition(Condition.SOUND)))),
-                    "A leak upstream lets air in and reads lean: one per cent of it turns "
-                            + Figures.mixture(session, 1) + " into " + Figures.mixture(session, seen) + ".",
-                    "", List.of(Source.derived("λ + f·(1 + λ·AFRst)/AFRst with f = 0.01")), caution(session));
+        Intake intake = session.job().intake();
+        List<Question> missing = intake.missing();
+        List<Source> checked = List.of(ORDER, Schedule.SOURCE);
+        if (intake.condition().stops()) {
+            return stopped(session);
         }
         if (!missing.isEmpty()) {
-            String first = missing.getFirst();
-            return new Advice("Enter: " + first + ".",
-                    new Action("Enter " + first, () -> session.focus(FIELDS.getOrDefault(first, "plan.vehicle"))),
-                    "The plan and every later figure follow from the intake. Still open: " + String.join(", ", missing)
-                            + ".",
+            Question first = missing.getFirst();
+            return new Advice("Enter: " + first.words() + ".",
+                    new Action("Enter " + first.words(),
+                            () -> session.focus(FIELDS.getOrDefault(first, "plan.vehicle"))),
+                    "The plan and every later figure follow from the intake. Still open: "
+                            + missing.stream().map(Question::words).collect(Collectors.joining(", ")) + ".",
                     "", checked, caution(session));
         }
         Optional<Step> next = session.review().plan().next(session.job().done());
@@ -132,9 +244,37 @@ public final class PlanModel implements StationModel {
                     "What remains is the sheet.", "", checked, "");
         }
         Step step = next.get();
+        List<String> lacking = step.items().stream().filter(i -> i.kind() != Step.Item.Kind.TOOL).map(Step.Item::name)
+                .filter(n -> !session.job().progress().inHand().contains(n)).toList();
         return new Advice(title(session, step) + ".", new Action("Tick it", () -> toggle(session, step)),
-                step.reason().isEmpty() ? "It is the first step that waits on nothing." : sentence(step.reason()), "",
-                checked, caution(session));
+                (step.reason().isEmpty() ? "It is the first step that waits on nothing." : sentence(step.reason()))
+                        + (lacking.isEmpty() ? "" : " Not marked as at hand: " + String.join("; ", lacking) + "."),
+                "", checked, step.caution().isEmpty() ? caution(session) : step.caution());
+    }
+
+    private Advice stopped(Session session) {
+        Intake intake = session.job().intake();
+        Double hole = intake.leak();
+        Double displacement = intake.displacement();
+        double stoich = session.job().stoich();
+        boolean measured = hole != null && displacement != null;
+        LeakEstimate leak = measured
+                ? LeakEstimate.of(Objects.requireNonNull(hole), Objects.requireNonNull(displacement), stoich)
+                : LeakEstimate.ofPart(LEAK, stoich);
+        String air = Figures.text(session, new Measure(leak.part(), Dimension.FRACTION, 1));
+        return new Advice(
+                intake.condition() == Condition.ROTTEN
+                        ? "Do not fit a sensor to this exhaust."
+                        : "Mend the leak before anything is fitted.",
+                new Action("Exhaust is sound now", () -> session.edit("exhaust sound",
+                        j -> j.withIntake(j.intake().withCondition(Condition.SOUND)))),
+                (measured
+                        ? "At idle this leak draws in about " + air
+                        : "A leak upstream lets air in and reads lean: " + air)
+                        + " of air, which turns " + Figures.mixture(session, 1) + " into "
+                        + Figures.mixture(session, leak.shown()) + ".",
+                "", List.of(measured ? LeakEstimate.SOURCE : Source.derived("λ + f·(1 + λ·AFRst)/AFRst with f = 0.01")),
+                caution(session));
     }
 
     private static String sentence(String reason) {

@@ -92,7 +92,7 @@ public final class EntryField extends VBox {
             if (!input.isFocused()) {
                 input.setText(draft);
             }
-            say(parse(draft));
+            say(judged(draft).parsed());
             return;
         }
         say(new Parsed.Value(0));
@@ -124,6 +124,21 @@ public final class EntryField extends VBox {
         return inUnit.parse(text, session.job().stoich());
     }
 
+    /** What is typed, and the job as it would then be. */
+    private record Judged(Parsed parsed, Job then) {
+    }
+
+    /** Refused also where the job itself cannot be so: a wall thicker than its pipe, a place off the run. */
+    private Judged judged(String typed) {
+        Parsed parsed = parse(typed);
+        Job now = session.job();
+        try {
+            return new Judged(parsed, parsed instanceof Parsed.Value v ? write.apply(now, v.si()) : now);
+        } catch (IllegalArgumentException e) {
+            return new Judged(new Parsed.Bad(String.valueOf(e.getMessage())), now);
+        }
+    }
+
     /** Keeps what is typed; false when it cannot be used. */
     private boolean commit() {
         String typed = input.getText().strip();
@@ -136,13 +151,13 @@ public final class EntryField extends VBox {
             session.edit(field.name() + " cleared", j -> write.apply(j, null).withDraft(key.get(), null));
             return true;
         }
-        Parsed parsed = parse(typed);
-        say(parsed);
-        if (parsed instanceof Parsed.Value value) {
+        Judged judged = judged(typed);
+        say(judged.parsed());
+        if (judged.parsed() instanceof Parsed.Value value) {
             // As entered is as shown from now on, also while the cursor is still in it.
             shownLast = typed;
             session.edit(field.name() + " " + session.units().text(measure(value.si()), session.job().stoich()),
-                    j -> write.apply(j, value.si()).withDraft(key.get(), null));
+                    j -> judged.then().withDraft(key.get(), null));
             return true;
         }
         session.edit(field.name() + " as typed", j -> j.withDraft(key.get(), typed));

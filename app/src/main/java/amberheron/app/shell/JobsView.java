@@ -1,10 +1,16 @@
 package amberheron.app.shell;
 
+import amberheron.core.job.JobBoard;
 import amberheron.core.job.JobReview;
+import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
+import amberheron.core.job.Waiting;
 import amberheron.io.book.JobBook;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -22,6 +28,10 @@ final class JobsView implements StationView {
     private final VBox list = new VBox(6);
     private final TextField number = new TextField();
     private final TextField file = new TextField();
+    private final VBox bays = new VBox(4);
+    private final VBox due = new VBox(4);
+    private final Label boardNote = new Label();
+    private final Choice<Integer> months;
     private final VBox root;
     /** Reviews by job and time of its last change, so that only what changed is worked out again. */
     private final Map<String, JobReview> reviewed = new HashMap<>();
@@ -43,7 +53,13 @@ final class JobsView implements StationView {
                 number.requestFocus();
             }
         });
-        root = new VBox(12, Parts.card("In the book", list), new Columns(300,
+        months = new Choice<>(session, "Free-air check again after", "jobs.months", List.of(3, 6, 12, 24),
+                m -> m + " months", () -> session.shop().recalibrateMonths(), m -> {
+                    Shop shop = session.shop();
+                    session.shop(new Shop(shop.laws(), shop.schools(), m));
+                });
+        root = new VBox(12, Parts.noted("What every job waits on", boardNote, list), new Columns(300,
+                Parts.card("Today's bays", bays), Parts.card("Free-air checks due again", due, months),
                 Parts.card("New job", new HBox(8, number, Parts.button("Begin", "jobs.begin", this::begin, "primary"))),
                 Parts.card("Job that was mailed", new HBox(8, file, Parts.button("Take it in", "jobs.take",
                         () -> session.take(java.nio.file.Path.of(file.getText().strip())), "quiet")))));
@@ -61,19 +77,42 @@ final class JobsView implements StationView {
 
     @Override
     public void refresh() {
-        var jobs = session.jobs();
+        List<JobBook.Entry> jobs = session.jobs();
+        List<JobBoard.Line> lines = jobs.stream()
+                .map(e -> JobBoard.line(review(e), session.shop().recalibrateMonths(), session.today())).toList();
         list.getChildren().setAll(jobs.stream().map(this::row).toList());
         if (jobs.isEmpty()) {
             list.getChildren().setAll(Parts.text("No job yet. Give the first one its number below.", "soft"));
         }
+        Map<Waiting, Long> counts = lines.stream()
+                .collect(Collectors.groupingBy(JobBoard.Line::on, TreeMap::new, Collectors.counting()));
+        boardNote.setText(counts.entrySet().stream().map(e -> e.getValue() + " " + e.getKey().standing())
+                .collect(Collectors.joining(" · ")));
+        List<JobBoard.Line> today = JobBoard.onDay(lines, session.today());
+        bays.getChildren().setAll(today.isEmpty()
+                ? List.of(Parts.text("No job is booked for today.", "soft"))
+                : today.stream().map(l -> Parts.text("Bay %s: %s, %s".formatted(
+                        l.job().progress().bay().isBlank() ? "?" : l.job().progress().bay(), l.job().id(), l.detail())))
+                        .toList());
+        List<JobBoard.Line> overdue = lines.stream().filter(JobBoard.Line::overdue).toList();
+        due.getChildren().setAll(overdue.isEmpty()
+                ? List.of(Parts.text("None is overdue.", "soft"))
+                : overdue.stream().map(l -> Parts.text("▲ %s, %s: since %s".formatted(l.job().id(),
+                        l.job().intake().vehicle(), l.due()), "overdue")).toList());
+        months.refresh();
+    }
+
+    /** Worked out again only when the job has changed. */
+    private JobReview review(JobBook.Entry entry) {
+        return reviewed.computeIfAbsent(entry.id() + "@" + entry.changed() + session.shop().schools(),
+                k -> session.peek(entry.id()).orElseThrow());
     }
 
     private Node row(JobBook.Entry entry) {
         HBox states = new HBox(2);
         states.setAlignment(Pos.CENTER_RIGHT);
         StringBuilder words = new StringBuilder();
-        JobReview review = reviewed.computeIfAbsent(entry.id() + "@" + entry.changed(),
-                k -> session.peek(entry.id()).orElseThrow());
+        JobReview review = review(entry);
         for (Station station : Station.values()) {
             StackPane mark = new StackPane(Mark.of(review.state(station)));
             mark.setMinSize(24, 24);
@@ -86,11 +125,19 @@ final class JobsView implements StationView {
         }
         Label id = Parts.line(entry.id(), "job-number");
         id.setMinWidth(64);
-        Label vehicle = Parts.line(entry.vehicle().isBlank() ? "vehicle not entered" : entry.vehicle());
-        HBox.setHgrow(vehicle, Priority.ALWAYS);
-        vehicle.setMaxWidth(Double.MAX_VALUE);
-        vehicle.setMinWidth(40);
-        HBox line = new HBox(10, id, vehicle, states);
+        JobBoard.Line on = JobBoard.line(review, session.shop().recalibrateMonths(), session.today());
+        Label waits = Parts.line(on.on().standing(), "waits");
+        Label detail = Parts.line(on.detail(), "soft");
+        VBox says = new VBox(Parts.line(entry.vehicle().isBlank() ? "vehicle not entered" : entry.vehicle()), waits,
+                detail);
+        if (on.overdue()) {
+            says.getChildren().add(Parts.line("▲ air check was due " + on.due(), "overdue"));
+        }
+        words.append(on.on().standing()).append(", ").append(on.detail());
+        HBox.setHgrow(says, Priority.ALWAYS);
+        says.setMaxWidth(Double.MAX_VALUE);
+        says.setMinWidth(40);
+        HBox line = new HBox(10, id, says, states);
         line.setAlignment(Pos.CENTER_LEFT);
         Button button = new Button();
         button.setGraphic(line);

@@ -6,8 +6,9 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
 
 /** Content that can be pressed like a button, and whose height follows its width, which a button's does not. */
-final class Pressable extends VBox {
-    Pressable(String id, String says, Runnable run, Node... content) {
+public final class Pressable extends VBox {
+    /** What is pressed, with what it says to those who do not see it. */
+    public Pressable(String id, String says, Runnable run, Node... content) {
         super(content);
         setId(id);
         setAccessibleRole(AccessibleRole.BUTTON);

@@ -2,6 +2,7 @@ package amberheron.app.shell;
 
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
+import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.UnusableInput;
@@ -24,6 +25,7 @@ import java.util.concurrent.Executor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
@@ -59,6 +61,7 @@ public final class Session implements AutoCloseable {
     private final Deque<Change> redo = new ArrayDeque<>();
 
     private @Nullable JobDocument document;
+    private Shop shop;
     private JobReview review;
     private AtomicLong revision = new AtomicLong();
     private UnitChoice units = UnitChoice.METRIC;
@@ -97,8 +100,9 @@ public final class Session implements AutoCloseable {
         this.catalogue = catalogue;
         this.home = home;
         this.ui = ui;
-        this.review = new JobReview(Job.empty(""), catalogue.laws());
         Map<String, String> kept = book.preferences();
+        this.shop = ShopHabits.read(kept, catalogue.laws());
+        this.review = new JobReview(Job.empty(""), shop);
         this.units = new UnitChoice("afr".equals(kept.get("mixture")), "in".equals(kept.get("length")),
                 "°F".equals(kept.get("temperature")), "lb·ft".equals(kept.get("torque")));
         this.dark = "dark".equals(kept.get("paper"));
@@ -158,7 +162,7 @@ public final class Session implements AutoCloseable {
 
     /** A job of the book reviewed, without opening it. */
     public Optional<JobReview> peek(String id) {
-        return book.load(id).map(k -> new JobReview(k.document().job(), catalogue.laws()));
+        return book.load(id).map(k -> new JobReview(k.document().job(), shop));
     }
 
     /** What there is to choose from. */
@@ -183,7 +187,7 @@ public final class Session implements AutoCloseable {
     private void show(JobBook.Kept kept) {
         document = kept.document();
         revision = new AtomicLong(kept.revision());
-        review = new JobReview(kept.document().job(), catalogue.laws());
+        review = new JobReview(kept.document().job(), shop);
         undo.clear();
         redo.clear();
         asked = null;
@@ -277,7 +281,7 @@ public final class Session implements AutoCloseable {
     private void put(Job job) {
         JobDocument next = document().with(job);
         document = next;
-        review = new JobReview(job, catalogue.laws());
+        review = new JobReview(job, shop);
         AtomicLong at = revision;
         saving = new Saving(true, saving.failure());
         saver.execute(() -> save(next, at));
@@ -316,16 +320,24 @@ public final class Session implements AutoCloseable {
      * @param work gives what to say; what it throws for bad input is said instead
      */
     public void inBackground(String what, Supplier<String> work) {
+        inBackground(what, work, said -> said);
+    }
+
+    /**
+     * Does slow work off the screen's thread.
+     *
+     * @param work what it throws for bad input is said
+     * @param then takes what came of it, on the screen's thread, and gives what to say
+     */
+    public <T> void inBackground(String what, Supplier<T> work, Function<T, String> then) {
         tell(what + "…");
         worker.execute(() -> {
-            String said;
             try {
-                said = work.get();
+                T result = work.get();
+                ui.execute(() -> tell(then.apply(result)));
             } catch (RuntimeException e) {
-                said = what + " failed: " + e.getMessage();
+                ui.execute(() -> tell(what + " failed: " + e.getMessage()));
             }
-            String told = said;
-            ui.execute(() -> tell(told));
         });
     }
 
@@ -344,6 +356,19 @@ public final class Session implements AutoCloseable {
         units = choice;
         keep(Map.of("mixture", choice.afr() ? "afr" : "lambda", "length", choice.inches() ? "in" : "mm", "temperature",
                 choice.fahrenheit() ? "°F" : "°C", "torque", choice.poundFeet() ? "lb·ft" : "N·m"));
+        changed();
+    }
+
+    /** What the shop holds with. */
+    public Shop shop() {
+        return shop;
+    }
+
+    /** Changes what the shop holds with, for every job. */
+    public void shop(Shop habits) {
+        shop = habits;
+        review = new JobReview(job(), shop);
+        keep(ShopHabits.written(shop));
         changed();
     }
 

@@ -266,7 +266,10 @@ public final class Shell {
                 atJobs ? "All that is in the book" : Objects.requireNonNull(models.get(session.station())).subtitle());
         if (!wanted.equals(shown)) {
             shown = wanted;
-            middle.getChildren().setAll(new VBox(title, subtitle), wanted.node());
+            HBox head = new HBox(12, new VBox(title, subtitle), Parts.spring());
+            head.getChildren().addAll(wanted.besideTitle());
+            head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+            middle.getChildren().setAll(head, wanted.node());
             scroll.setVvalue(0);
         }
         style("dark", session.dark());

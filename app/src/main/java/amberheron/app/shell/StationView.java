@@ -1,11 +1,18 @@
 package amberheron.app.shell;
 
+import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.Parent;
 
 /** The middle of the window at one station. */
 public interface StationView {
     /** What is shown. */
     Parent node();
+
+    /** What stands at the right of the station's title; none unless the station has several leaves. */
+    default List<Node> besideTitle() {
+        return List.of();
+    }
 
     /** Shows what the session says now. */
     void refresh();

@@ -153,7 +153,17 @@ class CommandLineTest {
             session.open("SB-016");
             lying = file("SB-016.json", session.document().text());
         }
-        assertThat(run("place", proven).exit()).isZero();
+        Ran placed = run("place", proven);
+        assertThat(placed.exit()).isZero();
+        assertThat(placed.out()).contains("PASS     B: straight before the catalyst (taken)", "FAIL     A: elbow",
+                "best on all cylinders: 460 mm at ", "school “Straight up is best”: B");
+        Ran placing = run("place", lying, "--json");
+        assertThat(placing.json().get("place").stringValue()).isEqualTo("A");
+        assertThat(placing.json().get("candidates").get(1).get("verdict").stringValue()).isEqualTo("pass");
+        assertThat(placing.json().get("search")).extracting(f -> f.get("line").stringValue()).containsExactly("first",
+                "second");
+        assertThat(placing.json().get("findings").get(0).get("figure").doubleValue()).isCloseTo(Math.toRadians(63),
+                within(0.01));
         assertThat(run("air", proven).exit()).isZero();
         assertThat(run("wire", proven).exit()).isZero();
         Ran wire = run("wire", lying, "--json");

@@ -5,9 +5,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import amberheron.app.Demo;
 import amberheron.app.shell.Advice;
 import amberheron.app.shell.Session;
+import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
+import amberheron.core.job.Shop;
+import amberheron.core.placement.AsFitted;
+import amberheron.core.placement.Neighbour;
+import amberheron.core.placement.PlaceSchools;
+import amberheron.core.placement.Placing;
+import amberheron.core.placement.TiltSchool;
+import amberheron.io.book.JobBook;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Objects;
+import java.util.Set;
+import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -38,13 +50,22 @@ class PlaceModelTest {
         Objects.requireNonNull(model.advice(session()).action()).run().run();
     }
 
+    private List<Finding> fails() {
+        return model.findings(session()).stream().filter(f -> f.verdict() == Verdict.FAIL).toList();
+    }
+
+    private void placing(UnaryOperator<Placing> change) {
+        session().edit("test", j -> j.withPlacing(change.apply(j.placing())));
+    }
+
     @Test
     void theChosenPlaceIsLookedAtUntilAnotherIs() {
         assertThat(session().place()).hasValue("B");
         session().look("A");
         assertThat(session().place()).hasValue("A");
-        assertThat(PlaceModel.findings(session())).filteredOn(f -> f.verdict() == Verdict.FAIL)
-                .singleElement().satisfies(f -> assertThat(f.subject()).isEqualTo("After the turbine"));
+        assertThat(fails()).singleElement().satisfies(f -> assertThat(f.subject()).isEqualTo("After the turbine"));
+        assertThat(model.findings(session()).getFirst().verdict()).as("what stands in the way is seen first")
+                .isEqualTo(Verdict.FAIL);
         assertThat(model.figure(session())).as("looking is not choosing").startsWith("B: ");
     }
 
@@ -56,51 +77,129 @@ class PlaceModelTest {
     }
 
     @Test
-    void schoolsAreNamedWithWhatEachWouldTake() {
-        String parted = model.advice(session()).parted();
-        assertThat(parted).contains("“Straight up is best” takes B").contains("“Anything from 10° up” takes B (ours)")
-                .contains("no usable place is refused");
+    void schoolsAreNamedWithWhatEachWouldTakeAndTheShopsIsMarked() {
+        assertThat(model.advice(session()).parted()).contains("“Straight up is best” takes B")
+                .contains("“Anything from 10° up” takes B (yours)").contains("no usable place is refused");
+        session().shop(new Shop(session().shop().laws(), PlaceSchools.OURS.withTilt(TiltSchool.STRAIGHT_UP), 12));
+        assertThat(model.advice(session()).parted()).contains("“Straight up is best” takes B (yours)");
+        session().flush();
+        try (Session next = new Session(JobBook.open(home.resolve("book.db")), session().catalogue(), home,
+                Runnable::run)) {
+            assertThat(next.shop().schools().tilt()).as("for every job, also tomorrow")
+                    .isEqualTo(TiltSchool.STRAIGHT_UP);
+            assertThat(next.shop().recalibrateMonths()).isEqualTo(12);
+        }
     }
 
     @Test
     void fromNothingToATakenPlaceByDoingWhatIsNext() {
         session().open("SB-015");
-        session().edit("none", j -> j.withCandidates(java.util.List.of()).withChosen(null));
+        placing(p -> p.withCandidates(List.of()).withChosen(null).withFitted(AsFitted.NOTHING));
         assertThat(model.figure(session())).isEmpty();
         assertThat(model.advice(session()).next()).startsWith("Name a place");
         act();
-        assertThat(session().place()).hasValue("A");
+        assertThat(session().place()).as("what the search found").hasValue("A");
+        assertThat(fails()).isEmpty();
+        placing(p -> p.withCandidate("A", c -> c.withClock(null)));
         assertThat(model.advice(session()).next()).isEqualTo("A: Enter the clock position.");
-        session().edit("clock", j -> j.withCandidate("A", c -> c.withClock(0.5)));
-        assertThat(model.advice(session()).next()).isEqualTo("A: Enter the distance along the pipe.");
-        session().edit("distance", j -> j.withCandidate("A", c -> c.withDistance(0.3)));
+        placing(p -> p.withCandidate("A", c -> c.withClock(0.5).withDistance(null)));
+        assertThat(model.advice(session()).next()).startsWith("A: Enter the ");
+        placing(p -> p.withCandidate("A", c -> c.withDistance(0.3)));
         assertThat(model.advice(session()).next()).startsWith("Find another place");
         assertThat(model.advice(session()).why()).contains("Too near the engine");
         act();
         assertThat(session().place()).hasValue("B");
-        session().edit("good", j -> j.withCandidate("B", c -> c.withClock(0.5).withDistance(0.7)));
+        placing(p -> p.withCandidate("B", c -> c.withClock(0.6).withDistance(0.7)));
         Advice advice = model.advice(session());
         assertThat(advice.next()).isEqualTo("Take B.");
         act();
-        assertThat(session().job().chosen()).isEqualTo("B");
-        assertThat(model.figure(session())).isEqualTo("B: 700 mm on · 61° up");
+        assertThat(session().job().placing().chosen()).isEqualTo("B");
+        assertThat(model.figure(session())).startsWith("B: 700 mm on · 5");
+    }
+
+    @Test
+    void theSearchIsWorkedOutAgainOnlyForAnotherPipe() {
+        var band = model.band(session()).orElseThrow();
+        session().edit("note", j -> j.withPlacing(j.placing().withCandidate("B", c -> c.withNote("x"))));
+        assertThat(model.band(session()).orElseThrow()).isSameAs(band);
+        PlaceModel.exhaust(session(), "shorter", e -> e.withSegments(e.segments().subList(0, 4)));
+        assertThat(model.band(session()).orElseThrow().size()).isLessThan(band.size());
+        assertThat(model.searched(session())).contains("places judged. Best: 460 mm at ");
+    }
+
+    @Test
+    void aSensorThatDoesNotFitIsNotTaken() {
+        PlaceModel.exhaust(session(), "low floor", e -> e.withNeighbours(e.neighbours().stream()
+                .map(n -> n.kind() == Neighbour.Kind.FLOOR ? n.withGap(0.03).withFrom(0) : n).toList()));
+        model.take(session(), "A");
+        assertThat(session().job().placing().chosen()).isEqualTo("B");
+        assertThat(session().notice()).contains("A cannot be taken").contains("more than the floor leaves at A");
+    }
+
+    /** While the hand holds it everything is judged where the hand has it; the job changes when it lets go. */
+    @Test
+    void draggingJudgesAtOnceAndKeepsAtTheEnd() {
+        model.drag(session(), c -> c.withDistance(0.2), false);
+        assertThat(fails()).extracting(Finding::id).containsExactly("distance");
+        assertThat(session().job().chosenPlace().orElseThrow().distance()).isEqualTo(0.61);
+        model.drag(session(), c -> c.withDistance(0.55), true);
+        assertThat(session().job().chosenPlace().orElseThrow().distance()).isEqualTo(0.55);
+        session().undo();
+        assertThat(session().job().chosenPlace().orElseThrow().distance()).isEqualTo(0.61);
     }
 
     @Test
     void aPlaceThatIsRemovedIsNoLongerTaken() {
         model.remove(session(), "B");
-        assertThat(session().job().chosen()).isNull();
+        assertThat(session().job().placing().chosen()).isNull();
         assertThat(session().job().candidates()).extracting(c -> c.id()).containsExactly("A", "C");
         session().undo();
-        assertThat(session().job().chosen()).isEqualTo("B");
+        assertThat(session().job().placing().chosen()).isEqualTo("B");
         model.add(session());
         assertThat(session().place()).as("the next free letter").hasValue("D");
     }
 
     @Test
     void aBodyThatHangsDownIsSaidAsDown() {
-        session().edit("low", j -> j.withCandidate("B", c -> c.withClock(2.6)));
+        placing(p -> p.withFitted(AsFitted.NOTHING).withCandidate("B", c -> c.withClock(2.6)));
         assertThat(model.figure(session())).contains(" down");
-        assertThat(PlaceModel.findings(session()).getFirst().consequence()).contains("hangs below");
+        assertThat(fails().getFirst().consequence()).contains("hangs below");
+    }
+
+    @Test
+    void theTemplateIsWrittenAndThePhotoKept() throws Exception {
+        placing(p -> p.withFitted(AsFitted.NOTHING));
+        session().edit("not marked", j -> j.withDone(Set.of("leaks")));
+        assertThat(model.advice(session()).next()).isEqualTo("Print the hole and cope template for B.");
+        act();
+        assertThat(session().job().done()).contains("place");
+        await("Written to");
+        assertThat(home.resolve("templates/SB-014-marking-out.pdf")).isNotEmptyFile();
+        Path photo = home.resolve("bung.jpg");
+        Files.write(photo, new byte[]{(byte) 0xFF, (byte) 0xD8, (byte) 0xFF, 1});
+        model.attach(session(), photo.toString());
+        await("is kept in");
+        assertThat(session().job().placing().fitted().photos()).extracting(AsFitted.Photo::file)
+                .containsExactly("bung.jpg");
+        assertThat(home.resolve("photos/SB-014/bung.jpg")).isNotEmptyFile();
+        model.attach(session(), home.resolve("book.db").toString());
+        await("is no picture");
+        assertThat(session().job().placing().fitted().photos()).hasSize(1);
+    }
+
+    private void await(String words) throws InterruptedException {
+        for (int i = 0; i < 600 && !session().notice().contains(words); i++) {
+            Thread.sleep(50);
+        }
+        assertThat(session().notice()).contains(words);
+    }
+
+    @Test
+    void aBungTooLargeForThePipeIsSaid() {
+        PlaceModel.exhaust(session(), "thin", e -> e.withSegments(
+                e.segments().stream().map(s -> s.withDiameter(0.028)).toList()));
+        assertThat(model.whyNoMarks(session())).contains("smaller than the pipe");
+        model.print(session());
+        assertThat(session().notice()).startsWith("No template yet.");
     }
 }

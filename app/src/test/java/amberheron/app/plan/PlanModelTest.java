@@ -49,24 +49,27 @@ class PlanModelTest {
         assertThat(before.next()).isEqualTo("Prove the power source with a meter.");
         Objects.requireNonNull(before.action()).run().run();
         assertThat(session().job().done()).contains("source");
-        assertThat(model.figure(session())).startsWith("5 of 18 steps");
+        assertThat(model.figure(session())).startsWith("8 of 18 steps");
     }
 
     @Test
     void takingATickBackOpensWhatStoodOnItAndSaysSo() {
         model.toggle(session(), step("place"));
-        assertThat(session().job().done()).doesNotContain("place", "run").contains("leaks", "display");
+        assertThat(session().job().done()).doesNotContain("place", "run", "drill", "tight").contains("leaks",
+                "display");
         assertThat(session().notice()).contains("Also opened again").contains("Lay out the cable run");
         session().undo();
-        assertThat(session().job().done()).contains("place", "run");
+        assertThat(session().job().done()).contains("place", "run", "tight");
     }
 
     @Test
     void aStepThatWaitsSaysOnWhatInItsRow() {
         List<PlanModel.Row> rows = model.rows(session());
-        PlanModel.Row clamp = rows.stream().filter(r -> r.step().id().equals("clamp")).findFirst().orElseThrow();
-        assertThat(clamp.ready()).isFalse();
-        assertThat(clamp.waits()).isEqualTo("waits on: Drill in place, file, peen the rim inwards");
+        PlanModel.Row air = rows.stream().filter(r -> r.step().id().equals("air")).findFirst().orElseThrow();
+        assertThat(air.ready()).isFalse();
+        assertThat(air.waits())
+                .isEqualTo("waits on: Make the joints on the bench; Prove the power source with a meter");
+        assertThat(air.critical()).isTrue();
         assertThat(rows).filteredOn(PlanModel.Row::done).extracting(r -> r.step().id()).contains("leaks", "place");
     }
 
@@ -78,6 +81,11 @@ class PlanModelTest {
         assertThat(advice.next()).isEqualTo("Mend the leak before anything is fitted.");
         assertThat(advice.why()).contains("1.000 λ into 1.011 λ");
         assertThat(session().review().state(Station.PLAN)).isEqualTo(LinkState.OUT_OF_TOLERANCE);
+        session().edit("hole", j -> j.withIntake(j.intake().withLeak(0.004)));
+        assertThat(model.advice(session()).why()).startsWith("At idle this leak draws in about ");
+        model.toggle(session(), step("source"));
+        assertThat(session().job().done()).as("nothing is fitted to it").doesNotContain("source");
+        assertThat(session().notice()).contains("Nothing is fitted to this exhaust: it is down as “leaks”");
         session().edit("rotten", j -> j.withIntake(j.intake().withCondition(Condition.ROTTEN)));
         assertThat(model.advice(session()).next()).isEqualTo("Do not fit a sensor to this exhaust.");
         Objects.requireNonNull(model.advice(session()).action()).run().run();
@@ -102,6 +110,43 @@ class PlanModelTest {
         session().edit("weld", j -> j.withIntake(j.intake().withFit(Fit.WELD_IN)));
         assertThat(model.advice(session()).caution()).contains("sensor out of the bung while it is welded")
                 .contains("fire watch");
+    }
+
+    @Test
+    void aStepMovesWhereItMayAndIsRefusedWhereItMayNot() {
+        model.move(session(), step("battery"), -1);
+        assertThat(session().review().plan().steps()).extracting(Step::id).containsSubsequence("battery", "splice");
+        int notes = session().job().progress().order().size();
+        model.move(session(), step("sensor"), -20);
+        assertThat(session().notice()).contains("“Screw the sensor in” cannot come before");
+        assertThat(session().job().progress().order()).hasSize(notes);
+        session().undo();
+        assertThat(session().review().plan().steps()).extracting(Step::id).containsSubsequence("splice", "battery");
+    }
+
+    @Test
+    void moreHandsFinishEarlierAndTheListIsWritten() throws Exception {
+        List<PlanModel.Finish> finish = model.finish(session());
+        assertThat(finish.getLast().schedule().likely()).isLessThan(finish.getFirst().schedule().likely());
+        assertThat(model.criticalPath(session())).startsWith("However many people, about ").contains(" → ");
+        assertThat(model.advice(session()).why()).contains("Not marked as at hand: fuse tap and 5 A fuse.");
+        model.have(session(), "fuse tap and 5 A fuse");
+        assertThat(model.advice(session()).why()).doesNotContain("at hand");
+        model.writeParts(session());
+        for (int i = 0; i < 400 && !session().notice().startsWith("Written to"); i++) {
+            Thread.sleep(50);
+        }
+        assertThat(home.resolve("lists/SB-015-parts.csv")).content().contains("part,fuse tap and 5 A fuse")
+                .contains(",yes");
+    }
+
+    @Test
+    void holesOfAFewSizesSayWhatTheyDoToThisEngine() {
+        session().edit("leak", j -> j.withIntake(j.intake().withLeak(0.003)));
+        assertThat(model.leaks(session())).extracting(PlanModel.Leak::hole).containsExactly("1 mm", "2 mm", "3 mm",
+                "4 mm");
+        session().edit("unknown", j -> j.withIntake(j.intake().withDisplacement(null)));
+        assertThat(model.leaks(session())).isEmpty();
     }
 
     @Test

@@ -71,9 +71,9 @@ class SessionTest {
     void unitsActEverywhereAndAreRemembered() {
         try (Session session = Demo.session(home)) {
             session.open("SB-014");
-            assertThat(new PlaceModel().figure(session)).isEqualTo("B: 610 mm past turbine · 35° up");
+            assertThat(new PlaceModel().figure(session)).isEqualTo("B: 614 mm past turbine · 35° up");
             session.units(new UnitChoice(true, true, true, true));
-            assertThat(new PlaceModel().figure(session)).isEqualTo("B: 24.02 in past turbine · 35° up");
+            assertThat(new PlaceModel().figure(session)).isEqualTo("B: 24.17 in past turbine · 35° up");
             assertThat(PlanModel.title(session, session.review().plan().steps().stream()
                     .filter(s -> s.id().equals("sensor")).findFirst().orElseThrow()))
                     .isEqualTo("Screw the sensor in, 30–40 lb·ft");

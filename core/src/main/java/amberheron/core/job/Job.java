@@ -4,7 +4,9 @@ import amberheron.core.drivelog.LogComparison;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.placement.Candidate;
-import amberheron.core.placement.Exhaust;
+import amberheron.core.placement.Placing;
+import amberheron.core.placement.PlaceSchools;
+import amberheron.core.placement.Site;
 import amberheron.core.plan.Intake;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.OutputLaw;
@@ -18,8 +20,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.TreeSet;
-import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -27,9 +27,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param id the shop's job number
  * @param intake what was asked when the vehicle came in
- * @param done ids of the steps ticked
- * @param candidates places considered
- * @param chosen id of the place taken; null until one is
+ * @param progress how far the work is
+ * @param placing the places considered and the one taken
  * @param wiring power, ground, fuse
  * @param air the free-air check
  * @param law the controller's output law; null until chosen
@@ -39,9 +38,9 @@ import org.jspecify.annotations.Nullable;
  * @param handOver what the next person is told
  * @param drafts entries that could not be used yet, as typed, by field; they are kept so that nothing is lost
  */
-public record Job(String id, Intake intake, Set<String> done, List<Candidate> candidates, @Nullable String chosen,
-        Wiring wiring, FreeAirCheck air, @Nullable OutputLaw law, @Nullable Reader reader, List<CheckPoint> points,
-        @Nullable Proving proving, HandOver handOver, Map<String, String> drafts) {
+public record Job(String id, Intake intake, Progress progress, Placing placing, Wiring wiring, FreeAirCheck air,
+        @Nullable OutputLaw law, @Nullable Reader reader, List<CheckPoint> points, @Nullable Proving proving,
+        HandOver handOver, Map<String, String> drafts) {
     /**
      * A proving log and what it said.
      *
@@ -61,27 +60,32 @@ public record Job(String id, Intake intake, Set<String> done, List<Candidate> ca
     }
 
     public Job {
-        done = Collections.unmodifiableSet(new TreeSet<>(done));
-        candidates = List.copyOf(candidates);
         points = List.copyOf(points);
         drafts = Collections.unmodifiableMap(new TreeMap<>(drafts));
     }
 
     /** A job of which only the number is known. */
     public static Job empty(String id) {
-        return new Job(id,
-                new Intake("", null, null, 1, null, new Exhaust(false, null, Exhaust.Catalyst.NONE, null, 0),
-                        Intake.Condition.UNCHECKED, Intake.Fit.WELD_IN, Set.of(), true, true),
-                Set.of(), List.of(), null,
+        return new Job(id, Intake.BLANK, Progress.NONE, Placing.NONE,
                 new Wiring(new Wiring.SourceVolts(null, null, null), null, null,
                         new Wiring.Ground(null, null, null, null), ""),
                 new FreeAirCheck(FreeAirCheck.School.CLEAR_THEN_LEARN, null, null, null, null, null, null, null), null,
                 null, List.of(), null, new HandOver("", null), Map.of());
     }
 
+    /** Ids of the steps ticked. */
+    public Set<String> done() {
+        return progress.done();
+    }
+
+    /** Places considered. */
+    public List<Candidate> candidates() {
+        return placing.candidates();
+    }
+
     /** The place taken. */
     public Optional<Candidate> chosenPlace() {
-        return candidates.stream().filter(c -> c.id().equals(chosen)).findFirst();
+        return placing.place();
     }
 
     /** The stoichiometric ratio AFR is shown with: the fuel's, or pump petrol's until a fuel is chosen. */
@@ -90,52 +94,50 @@ public record Job(String id, Intake intake, Set<String> done, List<Candidate> ca
         return fuel == null ? 14.7 : fuel.stoich();
     }
 
+    /** What a place of this job is judged by, for a shop of these schools. */
+    public Site site(PlaceSchools schools) {
+        return new Site(intake.exhaust(), intake.displacement(), intake.banks(), stoich(), placing.probe(), schools);
+    }
+
     public Job withIntake(Intake value) {
-        return new Job(id, value, done, candidates, chosen, wiring, air, law, reader, points, proving, handOver,
+        return new Job(id, value, progress, placing, wiring, air, law, reader, points, proving, handOver,
                 drafts);
+    }
+
+    public Job withProgress(Progress value) {
+        return new Job(id, intake, value, placing, wiring, air, law, reader, points, proving, handOver, drafts);
     }
 
     public Job withDone(Set<String> value) {
-        return new Job(id, intake, value, candidates, chosen, wiring, air, law, reader, points, proving, handOver,
-                drafts);
+        return withProgress(progress.withDone(value));
     }
 
-    public Job withCandidates(List<Candidate> value) {
-        return new Job(id, intake, done, value, chosen, wiring, air, law, reader, points, proving, handOver, drafts);
-    }
-
-    /** Changes the candidate with this id; the others stay as they are. */
-    public Job withCandidate(String candidate, UnaryOperator<Candidate> change) {
-        return withCandidates(candidates.stream().map(c -> c.id().equals(candidate) ? change.apply(c) : c).toList());
-    }
-
-    public Job withChosen(@Nullable String value) {
-        return new Job(id, intake, done, candidates, value, wiring, air, law, reader, points, proving, handOver,
-                drafts);
+    public Job withPlacing(Placing value) {
+        return new Job(id, intake, progress, value, wiring, air, law, reader, points, proving, handOver, drafts);
     }
 
     public Job withWiring(Wiring value) {
-        return new Job(id, intake, done, candidates, chosen, value, air, law, reader, points, proving, handOver,
+        return new Job(id, intake, progress, placing, value, air, law, reader, points, proving, handOver,
                 drafts);
     }
 
     public Job withAir(FreeAirCheck value) {
-        return new Job(id, intake, done, candidates, chosen, wiring, value, law, reader, points, proving, handOver,
+        return new Job(id, intake, progress, placing, wiring, value, law, reader, points, proving, handOver,
                 drafts);
     }
 
     public Job withLaw(@Nullable OutputLaw value) {
-        return new Job(id, intake, done, candidates, chosen, wiring, air, value, reader, points, proving, handOver,
+        return new Job(id, intake, progress, placing, wiring, air, value, reader, points, proving, handOver,
                 drafts);
     }
 
     public Job withReader(@Nullable Reader value) {
-        return new Job(id, intake, done, candidates, chosen, wiring, air, law, value, points, proving, handOver,
+        return new Job(id, intake, progress, placing, wiring, air, law, value, points, proving, handOver,
                 drafts);
     }
 
     public Job withPoints(List<CheckPoint> value) {
-        return new Job(id, intake, done, candidates, chosen, wiring, air, law, reader, value, proving, handOver,
+        return new Job(id, intake, progress, placing, wiring, air, law, reader, value, proving, handOver,
                 drafts);
     }
 
@@ -147,11 +149,11 @@ public record Job(String id, Intake intake, Set<String> done, List<Candidate> ca
     }
 
     public Job withProving(@Nullable Proving value) {
-        return new Job(id, intake, done, candidates, chosen, wiring, air, law, reader, points, value, handOver, drafts);
+        return new Job(id, intake, progress, placing, wiring, air, law, reader, points, value, handOver, drafts);
     }
 
     public Job withHandOver(HandOver value) {
-        return new Job(id, intake, done, candidates, chosen, wiring, air, law, reader, points, proving, value, drafts);
+        return new Job(id, intake, progress, placing, wiring, air, law, reader, points, proving, value, drafts);
     }
 
     /** Keeps an entry as typed, or forgets it when null. */
@@ -162,6 +164,6 @@ public record Job(String id, Intake intake, Set<String> done, List<Candidate> ca
         } else {
             more.put(field, typed);
         }
-        return new Job(id, intake, done, candidates, chosen, wiring, air, law, reader, points, proving, handOver, more);
+        return new Job(id, intake, progress, placing, wiring, air, law, reader, points, proving, handOver, more);
     }
 }

@@ -4,7 +4,6 @@ import amberheron.core.drivelog.LogRules;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.freeair.AirRules;
-import amberheron.core.placement.PlaceRules;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.JobPlan;
 import amberheron.core.scaling.Diagnosis;
@@ -43,12 +42,12 @@ public final class JobReview {
     /**
      * Reviews a job.
      *
-     * @param lawsKnown laws a reader's setting may have been copied from
+     * @param shop what the shop knows and holds with
      */
-    public JobReview(Job job, List<OutputLaw> lawsKnown) {
+    public JobReview(Job job, Shop shop) {
         this.job = job;
-        this.plan = JobPlan.of(job.intake());
-        this.place = job.chosenPlace().map(c -> PlaceRules.judge(job.intake().exhaust(), c)).orElse(List.of());
+        this.plan = JobPlan.of(job.intake(), job.progress().order());
+        this.place = job.placing().findings(job.site(shop.schools()));
         this.wire = WireRules.judge(job.wiring(), lambdaPerVolt(job.law()), Tolerance.LAMBDA);
         OutputLaw law = job.law();
         this.air = AirRules.judge(job.air(), law == null ? null : law.leanest(), Tolerance.LAMBDA);
@@ -65,7 +64,7 @@ public final class JobReview {
             this.diagnosis = job.points().isEmpty() || SettingFinder.find(law, reader).isEmpty()
                     ? null
                     : Diagnostician.diagnose(law, reader, job.points(),
-                            new Diagnostician.Surroundings(lawsKnown, job.stoich()));
+                            new Diagnostician.Surroundings(shop.laws(), job.stoich()));
         }
         judgeLinks();
     }
@@ -84,7 +83,7 @@ public final class JobReview {
 
     private void judgeLinks() {
         Intake.Condition condition = job.intake().condition();
-        if (condition == Intake.Condition.LEAKS || condition == Intake.Condition.ROTTEN) {
+        if (condition.stops()) {
             states.put(Station.PLAN, LinkState.OUT_OF_TOLERANCE);
         } else if (job.intake().missing().isEmpty()) {
             states.put(Station.PLAN, LinkState.PROVEN);

@@ -1,5 +1,6 @@
 package amberheron.core.placement;
 
+import amberheron.core.placement.Segment.Line;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -7,26 +8,62 @@ import org.jspecify.annotations.Nullable;
  *
  * @param id letter shown on the drawing
  * @param note what speaks for it, in the installer's words; may be empty
- * @param distance along the pipe from the turbine's outlet or the manifold; negative is before the turbine, m
+ * @param line the line of pipes it is measured along
+ * @param distance along it from the turbine's outlet or the manifold; negative is before, m
  * @param clock position on the pipe's clock face from 12 o'clock, positive towards 3, radians
- * @param slope pitch of the pipe there, radians
- * @param lean lean of the sensor along the pipe, radians
+ * @param slope pitch of the pipe measured there, radians; null to take the run's
+ * @param lean lean of the sensor along the pipe, with the gas, radians
+ * @param hole what hole is there already
  */
-public record Candidate(String id, String note, @Nullable Double distance, @Nullable Double clock, double slope,
-        double lean) {
+public record Candidate(String id, String note, Line line, @Nullable Double distance, @Nullable Double clock,
+        @Nullable Double slope, double lean, Hole hole) {
+    /** Whether metal has to be cut. */
+    public enum Hole {
+        NONE("new hole"), SPARE("spare plugged bung"), SECOND_SENSOR("second sensor's place"), STOCK(
+                "stock sensor's place");
+
+        private final String words;
+
+        Hole(String words) {
+            this.words = words;
+        }
+
+        /** The trade's words for it. */
+        public String words() {
+            return words;
+        }
+    }
+
+    /** A place of which nothing is known. */
+    public static Candidate named(String id) {
+        return new Candidate(id, "", Line.ALL, null, null, null, 0, Hole.NONE);
+    }
+
+    public Candidate withNote(String value) {
+        return new Candidate(id, value, line, distance, clock, slope, lean, hole);
+    }
+
+    public Candidate withLine(Line value) {
+        return new Candidate(id, note, value, distance, clock, slope, lean, hole);
+    }
+
     public Candidate withDistance(@Nullable Double value) {
-        return new Candidate(id, note, value, clock, slope, lean);
+        return new Candidate(id, note, line, value, clock, slope, lean, hole);
     }
 
     public Candidate withClock(@Nullable Double value) {
-        return new Candidate(id, note, distance, value, slope, lean);
+        return new Candidate(id, note, line, distance, value, slope, lean, hole);
     }
 
-    public Candidate withSlope(double value) {
-        return new Candidate(id, note, distance, clock, value, lean);
+    public Candidate withSlope(@Nullable Double value) {
+        return new Candidate(id, note, line, distance, clock, value, lean, hole);
     }
 
     public Candidate withLean(double value) {
-        return new Candidate(id, note, distance, clock, slope, value);
+        return new Candidate(id, note, line, distance, clock, slope, value, hole);
+    }
+
+    public Candidate withHole(Hole value) {
+        return new Candidate(id, note, line, distance, clock, slope, lean, value);
     }
 }

@@ -1,29 +1,30 @@
 package amberheron.core.placement;
 
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
+import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Finding.Limit;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.mixture.ExhaustGas;
+import amberheron.core.placement.Segment.Kind;
+import amberheron.core.placement.Segment.Line;
+import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
-import amberheron.core.units.Unit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.jspecify.annotations.Nullable;
 
 /** Judges a place by the trade's rules. */
 public final class PlaceRules {
     /** Least tilt of the body above the horizon, radians. */
-    public static final double LEAST_TILT = Math.toRadians(10);
-    /** Least distance after a turbine, m. */
-    public static final double AFTER_TURBINE = 0.46;
-    /** Least distance from the manifold when there is no turbine, m. */
-    public static final double AFTER_MANIFOLD = 0.45;
+    public static final double LEAST_TILT = PlaceLimits.TILT;
 
     /** Absolute pressure taken before a turbine on boost, bar; stated with the finding. */
     private static final double PRESSURE_BEFORE_TURBINE = 2.0;
@@ -32,68 +33,171 @@ public final class PlaceRules {
     private static final double LEAN_CRUISE = 1.2;
 
     private static final Source PRACTICE = Source.practice("bung placement");
+    private static final Source GAS_ESTIMATE = Source
+            .memory("gas temperature, heat transfer and the 930 °C limit; the sensor's own sheet decides");
+    private static final Source DELAY = Source
+            .derived("pipe volume over gas flow, plus one engine cycle; running conditions and limit from memory");
+    private static final Source DRYING = Source.memory("warm-up of the wall to the dew point; the 30 s are practice");
+    private static final Source ROOM = Source.memory("room for boot, cable and tool; measure the sensor in hand");
+    private static final Source ADDED_UP = Source.derived("the lengths entered, with 150 mm of slack");
 
     private PlaceRules() {
     }
 
     /** Every rule for one place, in the order an installer checks them. */
-    public static List<Finding> judge(Exhaust exhaust, Candidate place) {
+    public static List<Finding> judge(Site site, Candidate place) {
+        Run run = site.exhaust().run(place.line());
+        Double distance = place.distance();
         List<Finding> findings = new ArrayList<>();
-        findings.add(tilt(exhaust, place));
-        findings.add(distance(exhaust, place));
-        if (exhaust.catalyst() != Exhaust.Catalyst.NONE) {
-            findings.add(catalyst(exhaust, place));
+        findings.add(tilt(site, run, place));
+        findings.add(distance(run, distance));
+        AlongRun at = distance == null ? null : AlongRun.of(site, run, distance);
+        findings.add(piece(run, at));
+        if (run.catalyst().isPresent()) {
+            findings.add(catalyst(site, run, at));
         }
+        if (site.banks() > 1) {
+            findings.add(bank(site, at));
+        }
+        rooms(site, run, place, findings);
+        findings.add(lead(at));
+        findings.add(gas(at));
+        findings.add(delay("delay-idle", "Delay at idle", at == null ? null : at.idle(), PlaceLimits.IDLE_DELAY,
+                "A screw turned now shows only after this: turn, wait, read."));
+        findings.add(delay("delay-full", "Delay at full load", at == null ? null : at.fullLoad(),
+                PlaceLimits.FULL_LOAD_DELAY, "The log shows the mixture of an engine speed already left behind."));
+        findings.add(dry(at));
         return List.copyOf(findings);
     }
 
     /** The worst verdict a place gets. */
-    public static Verdict verdict(Exhaust exhaust, Candidate place) {
-        return Verdict.worst(judge(exhaust, place).stream().map(Finding::verdict).toList());
+    public static Verdict verdict(Site site, Candidate place) {
+        return Verdict.worst(judge(site, place).stream().map(Finding::verdict).toList());
     }
 
-    /** The place a school would take: among those with the best verdict that is not a fail, the tilt it likes most. */
-    public static Optional<Candidate> choice(Exhaust exhaust, List<Candidate> places, TiltSchool school) {
+    /**
+     * The place the shop's schools would take: the best verdict that is not a fail and the fewest warnings; of those a
+     * hole that is there, then the tilt the school likes, then the nearest.
+     */
+    public static Optional<Candidate> choice(Site site, List<Candidate> places) {
+        TiltSchool school = site.schools().tilt();
         return places.stream().filter(p -> p.clock() != null && p.distance() != null)
-                .filter(p -> verdict(exhaust, p) != Verdict.FAIL)
-                .min(Comparator.comparing((Candidate p) -> verdict(exhaust, p))
-                        .thenComparingDouble(p -> school.distaste(tiltOf(exhaust, p).orElseThrow()))
-                        .thenComparingDouble(p -> p.distance() == null ? Double.MAX_VALUE : p.distance()));
+                .filter(p -> verdict(site, p) != Verdict.FAIL)
+                .min(Comparator.comparing((Candidate p) -> verdict(site, p))
+                        .thenComparingLong(
+                                p -> judge(site, p).stream().filter(f -> f.verdict() == Verdict.WARN).count())
+                        .thenComparingInt(p -> p.hole() == Candidate.Hole.NONE ? 1 : 0)
+                        .thenComparingDouble(p -> school.distaste(tiltOf(site, p).orElseThrow()))
+                        .thenComparingDouble(p -> Objects.requireNonNull(p.distance())));
     }
 
-    /** Tilt against the earth, radians; empty until the clock position is known. */
-    public static Optional<Double> tiltOf(Exhaust exhaust, Candidate place) {
-        return Optional.ofNullable(place.clock())
-                .map(clock -> SensorTilt.of(clock, place.slope(), place.lean(), exhaust.roll()));
-    }
-
-    private static Finding tilt(Exhaust exhaust, Candidate place) {
-        Limit limit = new Limit(AT_LEAST, angle(LEAST_TILT));
-        Double tilt = tiltOf(exhaust, place).orElse(null);
-        String working = tilt == null
-                ? "asin(a·z), the sensor's axis against the earth"
-                : String.format(Locale.ROOT,
-                        "asin(a·z) with clock %.0f°, pipe slope %.0f°, lean %.0f°, car roll %.0f°",
-                        Math.toDegrees(clock(place)),
-                        Math.toDegrees(place.slope()), Math.toDegrees(place.lean()), Math.toDegrees(exhaust.roll()));
-        Verdict verdict = byLimit(limit, tilt);
-        String consequence = switch (verdict) {
-            case PASS -> "Water runs off the ceramic.";
-            case UNKNOWN -> "Enter the clock position.";
-            default -> tilt != null && tilt < 0
-                    ? "The body hangs below the tip: water pools on the hot ceramic, and the road tears it off."
-                    : "Condensed water reaches the hot ceramic: it cracks, or the heater shorts.";
-        };
-        return new Finding("tilt", "Tilt to the earth", verdict, tilt == null ? null : angle(tilt), limit, consequence,
-                null, working, PRACTICE);
-    }
-
-    private static Finding distance(Exhaust exhaust, Candidate place) {
-        boolean turbine = exhaust.turbine();
-        String subject = turbine ? "After the turbine" : "From the manifold";
-        Limit limit = new Limit(AT_LEAST, length(turbine ? AFTER_TURBINE : AFTER_MANIFOLD));
+    /** The pipe's directions at a place: the slope measured there, else the run's. */
+    public static PipeAxes axes(Exhaust exhaust, Candidate place) {
         Double distance = place.distance();
-        if (distance != null && distance < 0 && turbine) {
+        Optional<Run.Piece> piece = distance == null ? Optional.empty() : exhaust.run(place.line()).at(distance);
+        Double measured = place.slope();
+        double at = distance == null ? 0 : distance;
+        double slope = measured != null ? measured : piece.map(p -> p.slopeAt(at)).orElse(0.0);
+        return PipeAxes.of(slope, piece.map(p -> p.segment().heading()).orElse(0.0));
+    }
+
+    /** Tilt against the earth, the car on its wheels, radians; empty until the clock position is known. */
+    public static Optional<Double> tiltOf(Site site, Candidate place) {
+        return Optional.ofNullable(place.clock()).map(clock -> SensorTilt.of(axes(site.exhaust(), place), clock,
+                place.lean(), site.exhaust().attitude()));
+    }
+
+    /** What is left to each neighbour beside a place, m, in the order of the exhaust's list; empty without a clock position. */
+    static double[] roomLeft(Site site, Candidate place, double standOut) {
+        double radius = radius(site.exhaust().run(place.line()), Objects.requireNonNull(place.distance()));
+        Vector3D axis = axes(site.exhaust(), place).sensor(Objects.requireNonNull(place.clock()), place.lean());
+        return beside(site, place).stream()
+                .mapToDouble(n -> Room.left(n, radius, standOut, Room.towards(n, axis))).toArray();
+    }
+
+    /**
+     * Refuses a sensor that does not fit where it is to go.
+     *
+     * @throws IllegalArgumentException naming the neighbour it would run into
+     */
+    public static void requireRoom(Site site, Candidate place) {
+        if (place.distance() == null || place.clock() == null) {
+            return;
+        }
+        double out = site.probe().standOutOrUsual();
+        double[] left = roomLeft(site, place, out);
+        List<Neighbour> beside = beside(site, place);
+        for (int i = 0; i < left.length; i++) {
+            if (left[i] < 0) {
+                throw new IllegalArgumentException(
+                        "The sensor stands out %.0f mm: %.0f mm more than the %s leaves at %s"
+                                .formatted(1000 * out, -1000 * left[i], beside.get(i).kind().words(), place.id()));
+            }
+        }
+    }
+
+    static List<Neighbour> beside(Site site, Candidate place) {
+        Double distance = place.distance();
+        return distance == null
+                ? List.of()
+                : site.exhaust().neighbours().stream().filter(n -> n.covers(distance)).toList();
+    }
+
+    /** Outer radius of the pipe there, m; the usual two-inch pipe's while it is not measured. */
+    static double radius(Run run, double distance) {
+        return run.at(distance).map(p -> p.segment().diameter()).orElse(0.0508) / 2;
+    }
+
+    private static Finding tilt(Site site, Run run, Candidate place) {
+        Limit limit = new Limit(AT_LEAST, angle(PlaceLimits.TILT));
+        Double tilt = tiltOf(site, place).orElse(null);
+        Double distance = place.distance();
+        boolean slopeKnown = place.slope() != null
+                || (distance != null && run.at(distance).filter(p -> p.segment().slope() != null).isPresent());
+        if (tilt == null || !slopeKnown) {
+            return new Finding("tilt", "Tilt to the earth", Verdict.UNKNOWN, null, limit,
+                    tilt == null
+                            ? "Enter the clock position."
+                            : distance == null
+                                    ? "Enter the distance along the pipe."
+                                    : "Enter the pipe's slope there.",
+                    null,
+                    "asin(a·z), the sensor's axis against the earth", PRACTICE);
+        }
+        Attitude car = site.exhaust().attitude();
+        String working = String.format(Locale.ROOT,
+                "asin(a·z) with clock %.0f°, pipe slope %.1f°, lean %.0f°, car nose up %.1f°, right side up %.1f°",
+                Math.toDegrees(Objects.requireNonNull(place.clock())), Math.toDegrees(slope(site.exhaust(), place)),
+                Math.toDegrees(place.lean()), Math.toDegrees(car.pitch()), Math.toDegrees(car.roll()));
+        Verdict verdict = PlaceLimits.tilt(tilt);
+        String consequence = verdict == Verdict.PASS
+                ? "Water runs off the ceramic."
+                : tilt < 0
+                        ? "The body hangs below the tip: water pools on the hot ceramic, and the road tears it off."
+                        : "Condensed water reaches the hot ceramic: it cracks, or the heater shorts.";
+        return new Finding("tilt", "Tilt to the earth", verdict, angle(tilt), limit, consequence, null, working,
+                PRACTICE);
+    }
+
+    private static double slope(Exhaust exhaust, Candidate place) {
+        return Math.asin(axes(exhaust, place).along().getZ());
+    }
+
+    /** Least distance from where distances count: after a turbine, else from the manifold, m. */
+    public static double leastDistance(Run run) {
+        return PlaceLimits.leastDistance(run);
+    }
+
+    private static Finding distance(Run run, @Nullable Double distance) {
+        boolean turbine = run.turbine();
+        String subject = turbine ? "After the turbine" : "From the manifold";
+        Limit limit = new Limit(AT_LEAST, length(PlaceLimits.leastDistance(run)));
+        if (distance == null || run.pieces().isEmpty()) {
+            return new Finding("distance", subject, Verdict.UNKNOWN, null, limit,
+                    distance == null ? "Enter the distance along the pipe." : "Enter what the exhaust begins with.",
+                    null, "measured along the pipe's centre line", PRACTICE);
+        }
+        if (distance < 0 && turbine) {
             double ratio = ExhaustGas.pumpCurrentRatio(PRESSURE_BEFORE_TURBINE, 1, PUMP_CONSTANT);
             double cost = (ratio - 1) * (LEAN_CRUISE - 1);
             return new Finding("distance", subject, Verdict.FAIL, length(distance), limit,
@@ -103,58 +207,199 @@ public final class PlaceRules {
                             ratio, PRESSURE_BEFORE_TURBINE, PUMP_CONSTANT, LEAN_CRUISE),
                     Source.memory("sensor pressure constant k = 0.35 to 0.45 bar"));
         }
-        Verdict verdict = byLimit(limit, distance);
-        String consequence = switch (verdict) {
-            case PASS -> turbine ? "Past the turbine's heat and pressure waves." : "Far enough from the ports' heat.";
-            case UNKNOWN -> "Enter the distance along the pipe.";
-            default -> turbine
-                    ? "Too near the turbine: heat and pressure waves reach the sensor."
-                    : "Too near the engine: the sensor overheats.";
-        };
-        return new Finding("distance", subject, verdict, distance == null ? null : length(distance), limit, consequence,
-                null, "measured along the pipe's centre line", PRACTICE);
+        Verdict verdict = PlaceLimits.distance(run, distance);
+        String consequence = verdict == Verdict.PASS
+                ? turbine ? "Past the turbine's heat and pressure waves." : "Far enough from the ports' heat."
+                : turbine
+                        ? "Too near the turbine: heat and pressure waves reach the sensor."
+                        : "Too near the engine: the sensor overheats.";
+        return new Finding("distance", subject, verdict, length(distance), limit, consequence, null,
+                "measured along the pipe's centre line", PRACTICE);
     }
 
-    private static Finding catalyst(Exhaust exhaust, Candidate place) {
-        Double at = exhaust.catalystAt();
-        Double distance = place.distance();
-        String subject = "Before the " + exhaust.catalyst().words();
-        if (at == null || distance == null) {
-            return new Finding("catalyst", subject, Verdict.UNKNOWN, null, null,
-                    "Enter how far along the pipe the catalyst starts.", null, "", PRACTICE);
+    private static Finding piece(Run run, @Nullable AlongRun at) {
+        if (at == null || run.pieces().isEmpty()) {
+            return new Finding("piece", "Wall to set it in", Verdict.UNKNOWN, null, null,
+                    run.pieces().isEmpty() ? "Enter the pieces of the exhaust." : "Enter the distance along the pipe.",
+                    null, "", PRACTICE);
         }
-        Measure margin = length(at - distance);
+        Verdict verdict = PlaceLimits.piece(at);
+        Run.Piece piece = at.piece();
+        String on = piece == null ? "" : piece.segment().kind().words();
+        return new Finding("piece", "Wall to set it in", verdict, null, null,
+                piece == null
+                        ? "Past the pieces that were measured: there is no pipe here."
+                        : verdict == Verdict.PASS
+                                ? "Set in the " + on + "."
+                                : "On the " + on + ": no bung can be set there and stay tight.",
+                null, piece == null ? "" : "the place lies on the " + on, PRACTICE);
+    }
+
+    private static Finding catalyst(Site site, Run run, @Nullable AlongRun at) {
+        Kind kind = run.catalyst().orElseThrow().segment().kind();
+        String subject = "Before the " + (kind == Kind.STRAIGHT_THROUGH ? "open catalyst" : kind.words());
+        Double margin = at == null ? null : at.catalyst();
         Limit limit = new Limit(AT_LEAST, length(0));
         String working = "catalyst inlet less the place, along the pipe";
-        if (distance < at) {
-            return new Finding("catalyst", subject, Verdict.PASS, margin, limit, "Fastest and truest gas.", null,
-                    working, PRACTICE);
+        if (margin == null) {
+            return new Finding("catalyst", subject, Verdict.UNKNOWN, null, limit, "Enter the distance along the pipe.",
+                    null, working, PRACTICE);
         }
-        boolean open = exhaust.catalyst() == Exhaust.Catalyst.STRAIGHT_THROUGH;
-        return new Finding("catalyst", subject, Verdict.WARN, margin, limit,
-                open
-                        ? "After a straight-through catalyst: one school calls it negligible; the reading can err lean. Record it."
-                        : "After the catalyst the reading is slower and errs lean, so the tuner adds fuel: the safe side. Record it.",
-                null, working, PRACTICE);
+        Verdict verdict = PlaceLimits.catalyst(site, run, Objects.requireNonNull(at));
+        String consequence = margin > 0
+                ? "Fastest and truest gas."
+                : verdict == Verdict.PASS
+                        ? "After a straight-through catalyst, which this shop holds to be negligible."
+                        : kind == Kind.STRAIGHT_THROUGH
+                                ? "After a straight-through catalyst: one school calls it negligible; the reading can err lean. Record it."
+                                : "After the catalyst the reading is slower and errs lean, so the tuner adds fuel: the safe side. Record it.";
+        return new Finding("catalyst", subject, verdict, length(margin), limit, consequence, null, working, PRACTICE);
     }
 
-    private static Verdict byLimit(Limit limit, @Nullable Double figure) {
-        if (figure == null) {
-            return Verdict.UNKNOWN;
+    private static Finding bank(Site site, @Nullable AlongRun at) {
+        Run.Piece piece = at == null ? null : at.piece();
+        if (at == null || piece == null) {
+            return new Finding("bank", "Bank seen", Verdict.UNKNOWN, null, null,
+                    "Enter the place on the run first.", null, "", PRACTICE);
         }
-        return limit.keptBy(figure) ? Verdict.PASS : Verdict.FAIL;
+        Line line = piece.segment().line();
+        Verdict verdict = PlaceLimits.bank(site, at);
+        return new Finding("bank", "Bank seen: " + (line == Line.ALL ? "both" : line.words()), verdict, null, null,
+                line == Line.ALL
+                        ? "After the merge: it sees every cylinder."
+                        : "It sees the " + line.words() + " only: the other can run lean unseen. Write down which.",
+                null, "whose gas flows in the piece it is set in", PRACTICE);
     }
 
-    private static double clock(Candidate place) {
+    private static void rooms(Site site, Run run, Candidate place, List<Finding> findings) {
+        Double distance = place.distance();
         Double clock = place.clock();
-        return clock == null ? 0 : clock;
+        Probe probe = site.probe();
+        double out = probe.standOutOrUsual();
+        if (distance == null || clock == null || site.exhaust().neighbours().isEmpty()) {
+            findings.add(new Finding("room", "Room around it", Verdict.UNKNOWN, null, null,
+                    distance == null || clock == null
+                            ? "Enter place and clock position first."
+                            : "Enter what lies around the pipe: floor, shaft, ground.",
+                    null, "", ROOM));
+            return;
+        }
+        List<Neighbour> beside = beside(site, place);
+        double[] left = roomLeft(site, place, out);
+        Vector3D axis = axes(site.exhaust(), place).sensor(clock, place.lean());
+        double radius = radius(run, distance);
+        double free = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < left.length; i++) {
+            Neighbour n = beside.get(i);
+            findings.add(room(n, left[i], i, probe, Room.towards(n, axis) > 0));
+            free = Math.min(free, Room.free(n, radius, Room.towards(n, axis)));
+        }
+        findings.add(tools(free, out));
+    }
+
+    private static Finding room(Neighbour n, double left, int index, Probe probe, boolean points) {
+        Verdict verdict = PlaceLimits.room(n, left);
+        String consequence = switch (verdict) {
+            case PASS -> "Room for boot and cable.";
+            case UNKNOWN -> "Measure the gap from the pipe's outside.";
+            case WARN -> n.kind() == Neighbour.Kind.GROUND
+                    ? "The lowest point is near the ground: a kerb or a rut tears it off."
+                    : "The cable leaves in a tight bend and rubs through.";
+            default -> left < 0
+                    ? "It does not fit: the sensor is longer than the gap."
+                    : "What moves there catches the cable.";
+        };
+        return new Finding("room-" + index, "To the " + n.kind().words() + " " + n.side().words(), verdict,
+                Double.isNaN(left) ? null : length(left), new Limit(AT_LEAST, length(PlaceLimits.room(n))), consequence,
+                null, points
+                        ? String.format(Locale.ROOT,
+                                "gap %.0f mm less what the sensor's end reaches out towards it; it stands out %.0f mm (%s)",
+                                1000 * Objects.requireNonNullElse(n.gap(), 0.0), 1000 * probe.standOutOrUsual(),
+                                probe.standOut() == null ? "usual, from memory" : "measured")
+                        : "the sensor points away from it; the gap is the pipe's own",
+                ROOM);
+    }
+
+    private static Finding tools(double free, double out) {
+        Verdict verdict = PlaceLimits.tools(free, out);
+        boolean open = !Double.isFinite(free);
+        return new Finding("tools", "Socket access", verdict, open ? null : length(free),
+                new Limit(AT_LEAST, length(Math.max(PlaceLimits.SOCKET, out))), switch (verdict) {
+                    case PASS -> "A slotted socket goes over it.";
+                    case UNKNOWN -> "Measure the gaps first.";
+                    case WARN -> "Only a low-profile crowfoot or an open wrench: slower, and worse at the next change.";
+                    default -> "No tool reaches it, nor does the sensor go in.";
+                }, null, open
+                        ? "nothing entered stands in the sensor's way"
+                        : "free length along the sensor's axis to the nearest neighbour",
+                ROOM);
+    }
+
+    private static Finding lead(@Nullable AlongRun at) {
+        Double spare = at == null ? null : at.lead();
+        Verdict verdict = PlaceLimits.lead(spare);
+        return new Finding("lead", "Lead to spare", verdict, spare == null ? null : length(spare),
+                new Limit(AT_LEAST, length(0)), switch (verdict) {
+                    case PASS -> "The lead reaches with slack at both ends.";
+                    case UNKNOWN -> "Enter the lead's length, where it leaves the pipe and the way from there.";
+                    default -> "The lead does not reach: nearer, or an extension made for it.";
+                }, null, "lead − |place − where it leaves the pipe| − way from there − 150 mm of slack", ADDED_UP);
+    }
+
+    private static Finding gas(@Nullable AlongRun at) {
+        Estimate gas = at == null ? null : at.gas();
+        Verdict verdict = PlaceLimits.gas(gas);
+        return new Finding("gas", "Gas at full load", verdict,
+                gas == null ? null : new Measure(gas.middle(), Dimension.TEMPERATURE, 0, gas.spread()),
+                new Limit(AT_MOST, new Measure(PlaceLimits.GAS, Dimension.TEMPERATURE, 0)), switch (verdict) {
+                    case PASS -> "Within what a sensor stands for long.";
+                    case UNKNOWN -> notMeasured();
+                    case WARN -> "Perhaps hotter than the sensor stands: measure it, or go farther.";
+                    default -> "Hotter than the sensor stands: it drifts, then dies.";
+                }, null, "air + (ports − turbine − air)·exp(−h·π·D·x/(ṁ·c)), h 40 to 80 W/m²K, at 6000/min",
+                GAS_ESTIMATE);
+    }
+
+    private static Finding delay(String id, String subject, @Nullable Double seconds, double limit, String slow) {
+        Verdict verdict = PlaceLimits.atMost(seconds, limit);
+        return new Finding(id, subject, verdict, seconds == null ? null : duration(seconds, 0),
+                new Limit(AT_MOST, duration(limit, 0)), switch (verdict) {
+                    case PASS -> "Soon enough for the reading to follow.";
+                    case UNKNOWN -> notMeasured();
+                    default -> slow;
+                }, null, id.equals("delay-idle")
+                        ? "V / ((D/2)(rpm/60)·VE·(1 + 1/AFR)·Tex/Tin) + 120/rpm at 800/min, filling 0.30"
+                        : "V / ((D/2)(rpm/60)·VE·(1 + 1/AFR)·Tex/Tin) + 120/rpm at 6000/min, filling 0.90",
+                DELAY);
+    }
+
+    private static Finding dry(@Nullable AlongRun at) {
+        Estimate dry = at == null ? null : at.dry();
+        Verdict verdict = PlaceLimits.dry(dry);
+        return new Finding("dry", "Dry after a cold start", verdict,
+                dry == null ? null : new Measure(dry.middle(), Dimension.DURATION, 0, dry.spread()),
+                new Limit(AT_MOST, new Measure(PlaceLimits.DRY, Dimension.DURATION, 0)), switch (verdict) {
+                    case PASS -> "Dry by the time the exhaust has stopped spitting.";
+                    case UNKNOWN -> notMeasured();
+                    default -> "Still wet after the first 30 s: power the heater later, or go nearer.";
+                }, null,
+                "ρ·c·wall·(dew point − air)/(h·(gas − air + 70 K for condensing water)) at fast idle, h 30 to 50 W/m²K",
+                DRYING);
+    }
+
+    private static String notMeasured() {
+        return "Enter displacement, and length and diameter of every piece up to the place.";
     }
 
     private static Measure angle(double radians) {
-        return new Measure(radians, Unit.DEGREE.dimension(), 0);
+        return new Measure(radians, Dimension.ANGLE, 0);
     }
 
     private static Measure length(double metres) {
-        return new Measure(metres, Unit.METRE.dimension(), 0);
+        return new Measure(metres, Dimension.LENGTH, 0);
+    }
+
+    private static Measure duration(double seconds, int decimals) {
+        return new Measure(seconds, Dimension.DURATION, seconds < 1 ? 2 : decimals);
     }
 }

@@ -1,36 +1,56 @@
 package amberheron.core.placement;
 
-import org.hipparchus.geometry.euclidean.threed.Rotation;
-import org.hipparchus.geometry.euclidean.threed.RotationConvention;
+import java.util.Optional;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
  * How far the sensor's body leans above the horizon. The sensor's axis is built from the pipe's own axes and turned
- * with the car, so slope, lean and roll combine as rotations, never as sums of angles.
+ * with the car, so slope, lean, pitch and roll combine as rotations, never as sums of angles.
  */
 public final class SensorTilt {
     private SensorTilt() {
     }
 
     /**
-     * The sensor's axis, from tip to body, in earth axes: x along the car, y to its left, z up.
+     * The tilt above the horizon, radians; negative when the body hangs below its tip.
      *
-     * @param clock position on the pipe's clock face from 12 o'clock, positive towards 3, radians
-     * @param slope pitch of the pipe, positive when it rises along its axis, radians
+     * @param pipe axes of the pipe at the place
+     * @param clock position on the pipe's clock face, radians
      * @param lean lean of the sensor along the pipe, radians
-     * @param roll roll of the car about its long axis, radians
+     * @param car how the car stands
      */
-    public static Vector3D axis(double clock, double slope, double lean, double roll) {
-        Vector3D along = new Vector3D(Math.cos(slope), 0, Math.sin(slope));
-        Vector3D normal = new Vector3D(-Math.sin(slope), 0, Math.cos(slope));
-        Vector3D side = Vector3D.PLUS_J;
-        Vector3D radial = new Vector3D(Math.cos(clock), normal, Math.sin(clock), side);
-        Vector3D sensor = new Vector3D(Math.cos(lean), radial, Math.sin(lean), along);
-        return new Rotation(Vector3D.PLUS_I, roll, RotationConvention.VECTOR_OPERATOR).applyTo(sensor);
+    public static double of(PipeAxes pipe, double clock, double lean, Attitude car) {
+        return Math.asin(Math.clamp(car.toEarth(pipe.sensor(clock, lean)).getZ(), -1, 1));
     }
 
-    /** The tilt above the horizon, radians; negative when the body hangs below its tip. Arguments as for {@link #axis}. */
-    public static double of(double clock, double slope, double lean, double roll) {
-        return Math.asin(Math.clamp(axis(clock, slope, lean, roll).getZ(), -1, 1));
+    /**
+     * The clock position behind a tilt that was measured on the body, the car standing as it did then. Of the two
+     * positions that show it, the one nearer to where the sensor was meant to be.
+     *
+     * @param measured tilt as the level or phone showed it, radians
+     * @param meant clock position planned, radians
+     * @return empty when no position on this pipe shows such a tilt
+     */
+    public static Optional<Double> clockFrom(double measured, PipeAxes pipe, double lean, Attitude car, double meant) {
+        // asin(measured) = c·(a·cos θ + b·sin θ) + d, with the earth's up as the car sees it.
+        Vector3D up = car.up();
+        double a = pipe.normal().dotProduct(up) * Math.cos(lean);
+        double b = pipe.side().dotProduct(up) * Math.cos(lean);
+        double d = pipe.along().dotProduct(up) * Math.sin(lean);
+        double reach = Math.hypot(a, b);
+        double wanted = (Math.sin(measured) - d) / reach;
+        // A level is read to a degree or so: a reading just past the steepest possible is the steepest.
+        if (!(Math.abs(wanted) <= 1.0005)) {
+            return Optional.empty();
+        }
+        double middle = Math.atan2(b, a);
+        double off = Math.acos(Math.clamp(wanted, -1, 1));
+        double one = wrap(middle + off);
+        double other = wrap(middle - off);
+        return Optional.of(Math.abs(wrap(one - meant)) <= Math.abs(wrap(other - meant)) ? one : other);
+    }
+
+    private static double wrap(double angle) {
+        return Math.IEEEremainder(angle, 2 * Math.PI);
     }
 }

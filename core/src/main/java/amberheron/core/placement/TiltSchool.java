@@ -27,7 +27,7 @@ public enum TiltSchool {
             case STRAIGHT_UP -> up - tilt;
             // Halfway between the two extremes it rejects.
             case OFF_VERTICAL -> Math.abs(tilt - up / 2);
-            case FROM_TEN_DEGREES -> Math.max(0, PlaceRules.LEAST_TILT - tilt);
+            case FROM_TEN_DEGREES -> Math.max(0, PlaceLimits.TILT - tilt);
         };
     }
 }

@@ -28,6 +28,15 @@ public final class TransportDelay {
         return pipeVolume / flow + 120 / at.rpm();
     }
 
+    /**
+     * Mass of exhaust per second, kg/s, filling counted against air of 1.18 kg/m³ (25 °C at sea level).
+     *
+     * @param displacement of the cylinders that feed this pipe, m³
+     */
+    public static double massFlow(double displacement, Running at) {
+        return 1.18 * displacement / 2 * (at.rpm() / 60) * at.volumetricEfficiency() * (1 + 1 / at.afr());
+    }
+
     /** Volume of a round pipe, m³. */
     public static double volume(double length, double bore) {
         return Math.PI / 4 * bore * bore * length;

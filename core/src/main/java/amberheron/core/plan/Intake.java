@@ -2,6 +2,9 @@ package amberheron.core.plan;
 
 import amberheron.core.mixture.Fuel;
 import amberheron.core.placement.Exhaust;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
@@ -13,17 +16,26 @@ import org.jspecify.annotations.Nullable;
  * @param displacement of the engine, m³
  * @param cylinders number of them
  * @param banks exhaust banks, 1 or 2
+ * @param fuelSystem how the fuel gets in
  * @param fuel in the tank
- * @param exhaust the pipe
+ * @param exhaust the pipes
+ * @param material of the pipe the bung goes into
  * @param condition of the exhaust
+ * @param leak diameter of the hole that the leak amounts to, m
  * @param fit how the bung is to be fixed
  * @param readers what will read the signal
+ * @param link how tuning software or a display elsewhere gets its data
  * @param permanent false for a fit that comes off after the tuning days
  * @param fixedHarness true when the connector cannot be made up after the sensor is in
  */
 public record Intake(String vehicle, @Nullable Double displacement, @Nullable Integer cylinders, int banks,
-        @Nullable Fuel fuel, Exhaust exhaust, Condition condition, Fit fit, Set<ReaderKind> readers,
+        @Nullable FuelSystem fuelSystem, @Nullable Fuel fuel, Exhaust exhaust, @Nullable Material material,
+        Condition condition, @Nullable Double leak, Fit fit, Set<ReaderKind> readers, @Nullable Link link,
         boolean permanent, boolean fixedHarness) {
+    /** Nothing asked yet. */
+    public static final Intake BLANK = new Intake("", null, null, 1, null, null, Exhaust.UNMEASURED, null,
+            Condition.UNCHECKED, null, Fit.WELD_IN, Set.of(), null, true, true);
+
     /** State of the exhaust; it must be sound before anything is fitted. */
     public enum Condition {
         UNCHECKED("not checked"), SOUND("sound and airtight"), LEAKS("leaks"), ROTTEN("not worth fitting");
@@ -37,6 +49,11 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         /** The trade's words. */
         public String words() {
             return words;
+        }
+
+        /** Whether work has to stop here. */
+        public boolean stops() {
+            return this == LEAKS || this == ROTTEN;
         }
     }
 
@@ -59,7 +76,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
     /** What reads the signal. */
     public enum ReaderKind {
         GAUGE("gauge"), LOGGER("logger"), ECU("standalone ECU"), STOCK_ECU("stock ECU, narrowband"), SOFTWARE(
-                "tuning software");
+                "tuning software"), DISPLAY("display elsewhere");
 
         private final String words;
 
@@ -73,86 +90,229 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         }
     }
 
+    /** How numbers rather than volts get to a reader. */
+    public enum Link {
+        SERIAL("serial"), CAN("CAN"), DIAGNOSTIC_PORT("diagnostic port");
+
+        private final String words;
+
+        Link(String words) {
+            this.words = words;
+        }
+
+        /** The trade's words. */
+        public String words() {
+            return words;
+        }
+    }
+
+    /** How the fuel gets in. */
+    public enum FuelSystem {
+        CARBURETTOR("carburettor"), INJECTION("injection");
+
+        private final String words;
+
+        FuelSystem(String words) {
+            this.words = words;
+        }
+
+        /** The trade's words. */
+        public String words() {
+            return words;
+        }
+    }
+
+    /** What the pipe is made of. */
+    public enum Material {
+        MILD_STEEL("mild steel"), COATED("coated or plated"), STAINLESS("stainless");
+
+        private final String words;
+
+        Material(String words) {
+            this.words = words;
+        }
+
+        /** The trade's words. */
+        public String words() {
+            return words;
+        }
+    }
+
+    /** What can be asked. Which of them a job needs follows from the answers to the others. */
+    public enum Question {
+        VEHICLE("vehicle"), DISPLACEMENT("displacement"), CYLINDERS("cylinders"), BANKS("exhaust banks"), FUEL(
+                "fuel"), FUEL_SYSTEM("fuel system"), ASPIRATION("aspiration"), READERS(
+                        "what reads the signal"), LINK("how it gets its data"), STAYS("how long it stays"), CONDITION(
+                                "state of the exhaust"), LEAK("size of the leak"), FIT("bung"), MATERIAL(
+                                        "material of the pipe"), HARNESS("harness");
+
+        private final String words;
+
+        Question(String words) {
+            this.words = words;
+        }
+
+        /** What is asked for, in the trade's words. */
+        public String words() {
+            return words;
+        }
+    }
+
     public Intake {
-        readers = java.util.Collections.unmodifiableSet(new TreeSet<>(readers));
+        readers = Collections.unmodifiableSet(new TreeSet<>(readers));
+        if (banks < 1 || banks > 2) {
+            throw new IllegalArgumentException("Exhaust banks: found %d, expected 1 or 2".formatted(banks));
+        }
+    }
+
+    /** Whether this job needs the answer to a question. */
+    public boolean asks(Question question) {
+        return switch (question) {
+            case BANKS -> cylinders != null && cylinders > 1;
+            case LINK -> readers.contains(ReaderKind.SOFTWARE) || readers.contains(ReaderKind.DISPLAY);
+            case LEAK -> condition == Condition.LEAKS;
+            case MATERIAL -> fit == Fit.WELD_IN && condition != Condition.ROTTEN;
+            case FIT, HARNESS -> condition != Condition.ROTTEN;
+            default -> true;
+        };
+    }
+
+    /** What is still to be asked before the plan can be trusted; empty when nothing is. */
+    public List<Question> missing() {
+        List<Question> missing = new ArrayList<>();
+        for (Question q : Question.values()) {
+            boolean open = switch (q) {
+                case VEHICLE -> vehicle.isBlank();
+                case DISPLACEMENT -> displacement == null;
+                case CYLINDERS -> cylinders == null;
+                case FUEL -> fuel == null;
+                case ASPIRATION -> exhaust.segments().isEmpty();
+                case READERS -> readers.isEmpty();
+                case LINK -> link == null;
+                case CONDITION -> condition == Condition.UNCHECKED;
+                // These have an answer from the start, or one that the work can begin without.
+                case BANKS, FUEL_SYSTEM, STAYS, LEAK, FIT, MATERIAL, HARNESS -> false;
+            };
+            if (open && asks(q)) {
+                missing.add(q);
+            }
+        }
+        return List.copyOf(missing);
+    }
+
+    /** What follows from the answers, so that it need not be asked. */
+    public List<String> follows() {
+        List<String> follows = new ArrayList<>();
+        if (exhaust.turbine()) {
+            follows.add("Turbine: the sensor goes at least 460 mm after it, never before.");
+        }
+        if (exhaust.catalyst().isPresent()) {
+            follows.add("Catalyst: before it if there is room; after it the reading errs lean and is recorded.");
+        }
+        if (banks == 2) {
+            follows.add("Two banks: one sensor sees one, or goes after the merge; which is written down.");
+        }
+        if (readers.contains(ReaderKind.STOCK_ECU)) {
+            follows.add("Stock ECU: the controller's simulated narrowband, 0 to 1 V, never its wideband output.");
+        }
+        if (readers.contains(ReaderKind.LOGGER) || readers.contains(ReaderKind.ECU)) {
+            follows.add("Analog output: law and reader are chosen and checked at Scale.");
+        } else if (!readers.isEmpty()) {
+            follows.add("No analog reader: the display is checked against free air and known points only.");
+        }
+        if (asks(Question.LINK) && link != null) {
+            follows.add(switch (link) {
+                case SERIAL -> "Serial: data and ground to the 9-pin plug, pins 2 and 5; no voltage to scale.";
+                case CAN -> "CAN: two wires twisted, a resistor at each end of the bus; no voltage to scale.";
+                case DIAGNOSTIC_PORT -> "Diagnostic port: passed through at the plug; the port's own feed stays free.";
+            });
+        }
+        if (fuelSystem == FuelSystem.CARBURETTOR) {
+            follows.add("Carburettor: choke open before any reading counts; about 13 at cruise is right for it.");
+        } else if (fuelSystem == FuelSystem.INJECTION) {
+            follows.add("Injection: warm idle swings about stoichiometric in closed loop; that is right.");
+        }
+        if (!permanent) {
+            follows.add("Tuning days only: plug for the bung, and the sensor out when its power goes.");
+        }
+        if (asks(Question.MATERIAL) && material == Material.COATED) {
+            follows.add("Coated pipe: grind it bare before welding; its fumes are poisonous.");
+        }
+        return List.copyOf(follows);
     }
 
     public Intake withVehicle(String value) {
-        return new Intake(value, displacement, cylinders, banks, fuel, exhaust, condition, fit, readers, permanent,
-                fixedHarness);
+        return new Intake(value, displacement, cylinders, banks, fuelSystem, fuel, exhaust, material, condition, leak,
+                fit, readers, link, permanent, fixedHarness);
     }
 
     public Intake withDisplacement(@Nullable Double value) {
-        return new Intake(vehicle, value, cylinders, banks, fuel, exhaust, condition, fit, readers, permanent,
-                fixedHarness);
+        return new Intake(vehicle, value, cylinders, banks, fuelSystem, fuel, exhaust, material, condition, leak, fit,
+                readers, link, permanent, fixedHarness);
     }
 
     public Intake withCylinders(@Nullable Integer value) {
-        return new Intake(vehicle, displacement, value, banks, fuel, exhaust, condition, fit, readers, permanent,
-                fixedHarness);
+        return new Intake(vehicle, displacement, value, banks, fuelSystem, fuel, exhaust, material, condition, leak,
+                fit, readers, link, permanent, fixedHarness);
     }
 
     public Intake withBanks(int value) {
-        return new Intake(vehicle, displacement, cylinders, value, fuel, exhaust, condition, fit, readers, permanent,
-                fixedHarness);
+        return new Intake(vehicle, displacement, cylinders, value, fuelSystem, fuel, exhaust, material, condition, leak,
+                fit, readers, link, permanent, fixedHarness);
+    }
+
+    public Intake withFuelSystem(@Nullable FuelSystem value) {
+        return new Intake(vehicle, displacement, cylinders, banks, value, fuel, exhaust, material, condition, leak, fit,
+                readers, link, permanent, fixedHarness);
     }
 
     public Intake withFuel(@Nullable Fuel value) {
-        return new Intake(vehicle, displacement, cylinders, banks, value, exhaust, condition, fit, readers, permanent,
-                fixedHarness);
+        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, value, exhaust, material, condition,
+                leak, fit, readers, link, permanent, fixedHarness);
     }
 
     public Intake withExhaust(Exhaust value) {
-        return new Intake(vehicle, displacement, cylinders, banks, fuel, value, condition, fit, readers, permanent,
-                fixedHarness);
+        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, value, material, condition, leak,
+                fit, readers, link, permanent, fixedHarness);
+    }
+
+    public Intake withMaterial(@Nullable Material value) {
+        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, exhaust, value, condition, leak,
+                fit, readers, link, permanent, fixedHarness);
     }
 
     public Intake withCondition(Condition value) {
-        return new Intake(vehicle, displacement, cylinders, banks, fuel, exhaust, value, fit, readers, permanent,
-                fixedHarness);
+        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, exhaust, material, value, leak,
+                fit, readers, link, permanent, fixedHarness);
+    }
+
+    public Intake withLeak(@Nullable Double value) {
+        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, exhaust, material, condition,
+                value, fit, readers, link, permanent, fixedHarness);
     }
 
     public Intake withFit(Fit value) {
-        return new Intake(vehicle, displacement, cylinders, banks, fuel, exhaust, condition, value, readers, permanent,
-                fixedHarness);
+        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, exhaust, material, condition, leak,
+                value, readers, link, permanent, fixedHarness);
     }
 
     public Intake withReaders(Set<ReaderKind> value) {
-        return new Intake(vehicle, displacement, cylinders, banks, fuel, exhaust, condition, fit, value, permanent,
-                fixedHarness);
+        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, exhaust, material, condition, leak,
+                fit, value, link, permanent, fixedHarness);
+    }
+
+    public Intake withLink(@Nullable Link value) {
+        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, exhaust, material, condition, leak,
+                fit, readers, value, permanent, fixedHarness);
     }
 
     public Intake withPermanent(boolean value) {
-        return new Intake(vehicle, displacement, cylinders, banks, fuel, exhaust, condition, fit, readers, value,
-                fixedHarness);
+        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, exhaust, material, condition, leak,
+                fit, readers, link, value, fixedHarness);
     }
 
     public Intake withFixedHarness(boolean value) {
-        return new Intake(vehicle, displacement, cylinders, banks, fuel, exhaust, condition, fit, readers, permanent,
-                value);
-    }
-
-    /** What is still to be asked before the plan can be trusted, in the trade's words; empty when nothing is. */
-    public java.util.List<String> missing() {
-        java.util.List<String> missing = new java.util.ArrayList<>();
-        if (vehicle.isBlank()) {
-            missing.add("vehicle");
-        }
-        if (displacement == null) {
-            missing.add("displacement");
-        }
-        if (cylinders == null) {
-            missing.add("cylinders");
-        }
-        if (fuel == null) {
-            missing.add("fuel");
-        }
-        if (readers.isEmpty()) {
-            missing.add("what reads the signal");
-        }
-        if (condition == Condition.UNCHECKED) {
-            missing.add("state of the exhaust");
-        }
-        return java.util.List.copyOf(missing);
+        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, exhaust, material, condition, leak,
+                fit, readers, link, permanent, value);
     }
 }

@@ -1,145 +1,196 @@
 package amberheron.core.plan;
 
-import amberheron.core.plan.Intake.Fit;
-import amberheron.core.plan.Intake.ReaderKind;
-import amberheron.core.units.Measure;
-import amberheron.core.units.Unit;
+import amberheron.core.plan.Step.Item;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import org.jgrapht.alg.shortestpath.BFSShortestPath;
+import org.jgrapht.graph.DefaultEdge;
+import org.jgrapht.graph.DirectedAcyclicGraph;
+import org.jgrapht.traverse.TopologicalOrderIterator;
 
-/** The ordered steps that follow from the intake. */
+/** The steps that follow from the intake, and what each waits on, as a graph without circles. */
 public final class JobPlan {
-    /** Common practice, no published source; anti-seize makes a torque wrench read differently. */
-    private static final Step.Span SENSOR_TORQUE = new Step.Span(Measure.of(40, Unit.NEWTON_METRE, 0),
-            Measure.of(54, Unit.NEWTON_METRE, 0));
+    private final DirectedAcyclicGraph<String, DefaultEdge> graph = new DirectedAcyclicGraph<>(DefaultEdge.class);
+    private final Map<String, Step> byId = new LinkedHashMap<>();
+    private List<Step> steps = List.of();
 
-    private final Map<String, Step> steps = new LinkedHashMap<>();
+    /** What came of moving a step. */
+    public sealed interface Move {
+        /** It may go there: the new order of all steps. */
+        record Done(List<String> order) implements Move {
+        }
+
+        /** It may not, and why. */
+        record Refused(String reason) implements Move {
+        }
+    }
 
     private JobPlan() {
     }
 
-    /** The plan for an intake; every step comes after all it waits on. */
+    /** The plan for an intake in the usual order. */
     public static JobPlan of(Intake intake) {
+        return of(intake, List.of());
+    }
+
+    /**
+     * The plan for an intake.
+     *
+     * @param order the order the shop prefers; kept wherever no step would come before one it waits on
+     */
+    public static JobPlan of(Intake intake, List<String> order) {
         JobPlan plan = new JobPlan();
-        plan.add("leaks", "Check the exhaust for leaks and rust", 10,
-                "a leak upstream reads lean; a rotten pipe is not worth fitting");
-        plan.add("display", "Decide where the display goes", 10, "the cable run follows from it", "leaks");
-        plan.add("source", "Prove the power source with a meter", 15,
-                "a constant feed flattens the battery and cooks the sensor", "leaks");
-        plan.add("place", "Choose and mark the place", 20, "", "leaks");
-        plan.add("run", "Lay out the cable run and add up the lead", 20, "the lead is only so long", "display",
-                "place");
-        plan.add("splice", "Make the joints on the bench", 25, "easier than under the car", "run");
-        plan.add("battery", "Take the battery negative off", 3, "before wiring and before welding", "source");
-        boring(plan, intake.fit());
-        plan.add("air", "Calibrate in free air", 10, "the sensor must be out of the pipe", "splice", "source");
-        if (intake.fixedHarness()) {
-            plan.add("sensor", "Screw the sensor in", 10,
-                    "fixed harness: before the connector is joined, or the lead twists", "tight", "air");
-            plan.add("connect", "Join the connector", 5, "", "sensor", "battery");
-        } else {
-            plan.add("connect", "Join the connector", 5, "", "splice", "battery");
-            plan.add("sensor", "Screw the sensor in", 10, "by hand first; anti-seize stays on the thread",
-                    "tight", "air");
-        }
-        plan.add("ground", "Take the grounds and measure the shift", 15, "resistance in the ground moves the volts",
-                "battery", "run");
-        plan.add("route", "Route, sleeve and tie the lead", 25, "clear of hot and moving parts", "connect", "sensor");
-        if (intake.readers().contains(ReaderKind.STOCK_ECU)) {
-            plan.add("narrowband", "Connect the simulated narrowband to the stock ECU", 15,
-                    "a wideband output does not belong on that input", "connect");
-        }
-        if (intake.readers().stream().anyMatch(r -> r != ReaderKind.GAUGE)) {
-            plan.add("scale", "Type the setting into the reader", 10, "every controller has its own law", "connect",
-                    "ground");
-            plan.add("points", "Check two or more points, engine off and running", 15,
-                    "agreement at one point proves nothing about slope", "scale");
-        } else {
-            plan.add("points", "Check the gauge at two or more points", 10,
-                    "agreement at one point proves nothing about slope", "connect", "ground");
-        }
-        plan.add("prove", "Proving drive with the log running", 30, "the driver never watches the gauge", "points",
-                "route");
-        plan.add("sheet", "Hand over the sheet", 10, "the next person needs it", "prove");
-        if (!intake.permanent()) {
-            plan.add("plug", "Take the sensor out and plug the bung", 10, "a sensor without power dies in the exhaust",
-                    "prove");
-        }
+        PlanSteps.of(intake).forEach(plan::add);
+        List<String> usual = List.copyOf(plan.byId.keySet());
+        Comparator<String> wanted = Comparator.comparingDouble(id -> rank(id, order, usual));
+        List<Step> sorted = new ArrayList<>();
+        new TopologicalOrderIterator<>(plan.graph, wanted).forEachRemaining(id -> sorted.add(plan.step(id)));
+        plan.steps = List.copyOf(sorted);
         return plan;
     }
 
-    private static void boring(JobPlan plan, Fit fit) {
-        switch (fit) {
-            case WELD_IN -> {
-                plan.add("drill", "Pilot, step-drill, deburr, vacuum the shavings", 20, "", "place");
-                plan.add("weld", "Cope, tack, check the angle, weld", 30, "sensor out: weld heat and spatter kill it",
-                        "drill", "battery");
-                plan.add("tight", "Chase the thread, test airtight", 10, "", "weld");
+    /** Where a step wants to stand; one the order does not know stands after the step it usually follows. */
+    private static double rank(String id, List<String> order, List<String> usual) {
+        int at = order.indexOf(id);
+        if (at >= 0 || order.isEmpty()) {
+            return order.isEmpty() ? usual.indexOf(id) : at;
+        }
+        for (int i = usual.indexOf(id) - 1; i >= 0; i--) {
+            int earlier = order.indexOf(usual.get(i));
+            if (earlier >= 0) {
+                return earlier + 0.5 + usual.indexOf(id) * 1e-4;
             }
-            case CLAMP -> {
-                plan.add("drill", "Drill in place, file, peen the rim inwards", 25, "", "place");
-                plan.add("clamp", "Gasket tape and clamp, nuts in turn, hardware on top", 20, "", "drill");
-                plan.add("tight", "Test airtight, check the nuts again hot", 10, "", "clamp");
+        }
+        return -1;
+    }
+
+    private void add(Step step) {
+        graph.addVertex(step.id());
+        byId.put(step.id(), step);
+        for (String earlier : step.after()) {
+            if (!byId.containsKey(earlier)) {
+                throw new IllegalStateException(step.id() + " waits on " + earlier + ", which is no step yet");
             }
-            case EXISTING_HOLE -> {
-                plan.add("free", "Free the plug or old sensor", 20, "penetrating oil, warm pipe, low-profile crowfoot",
-                        "place");
-                plan.add("tight", "Chase the thread, test airtight", 10, "", "free");
-            }
+            graph.addEdge(earlier, step.id());
         }
     }
 
-    private void add(String id, String title, int minutes, String reason, String... after) {
-        for (String earlier : after) {
-            if (!steps.containsKey(earlier)) {
-                throw new IllegalStateException(id + " waits on " + earlier + ", which does not come before it");
-            }
-        }
-        Step.Span span = id.equals("sensor") ? SENSOR_TORQUE : null;
-        steps.put(id, new Step(id, title, List.of(after), minutes, reason, span));
+    private Step step(String id) {
+        return Objects.requireNonNull(byId.get(id), id);
     }
 
-    /** The steps in working order. */
+    /** The steps in working order; every step comes after all it waits on. */
     public List<Step> steps() {
-        return List.copyOf(steps.values());
+        return steps;
     }
 
     /** The steps a step still waits on, given those done. */
     public List<Step> waitingOn(Step step, Set<String> done) {
-        return step.after().stream().filter(id -> !done.contains(id))
-                .map(id -> java.util.Objects.requireNonNull(steps.get(id))).toList();
+        return step.after().stream().filter(id -> !done.contains(id)).map(this::step).toList();
     }
 
     /** The first step that is not done and waits on nothing. */
     public Optional<Step> next(Set<String> done) {
-        return steps.values().stream().filter(s -> !done.contains(s.id())).filter(s -> waitingOn(s, done).isEmpty())
+        return steps.stream().filter(s -> !done.contains(s.id())).filter(s -> waitingOn(s, done).isEmpty())
                 .findFirst();
     }
 
     /** Steps already done that depend, directly or not, on this one: they fall with it when it is undone. */
     public List<Step> dependants(Step step, Set<String> done) {
-        Set<String> fallen = new java.util.LinkedHashSet<>(Set.of(step.id()));
-        List<Step> dependants = new ArrayList<>();
-        for (Step later : steps.values()) {
-            if (done.contains(later.id()) && later.after().stream().anyMatch(fallen::contains)) {
-                fallen.add(later.id());
-                dependants.add(later);
+        Set<String> after = graph.getDescendants(step.id());
+        return steps.stream().filter(s -> after.contains(s.id()) && done.contains(s.id())).toList();
+    }
+
+    /** Moves a step to a place in the order, counted from 0; refused where it would come before what it waits on, or after what waits on it. */
+    public Move move(String id, int to) {
+        List<String> order = new ArrayList<>(steps.stream().map(Step::id).toList());
+        int from = order.indexOf(id);
+        int target = Math.clamp(to, 0, order.size() - 1);
+        for (int i = Math.min(from, target); i <= Math.max(from, target); i++) {
+            String other = order.get(i);
+            boolean up = target < from;
+            if (up ? graph.getAncestors(id).contains(other) : graph.getDescendants(id).contains(other)) {
+                return new Move.Refused(up ? chain(other, id) : chain(id, other));
             }
         }
-        return List.copyOf(dependants);
+        order.remove(id);
+        order.add(target, id);
+        return new Move.Done(List.copyOf(order));
+    }
+
+    private String chain(String first, String last) {
+        List<String> path = new BFSShortestPath<>(graph).getPath(first, last).getVertexList();
+        StringBuilder text = new StringBuilder("“" + step(last).title() + "” cannot come before “"
+                + step(first).title() + "”: ");
+        for (int i = path.size() - 1; i > 0; i--) {
+            text.append(i == path.size() - 1 ? "it waits on “" : ", which waits on “")
+                    .append(step(path.get(i - 1)).title()).append('”');
+        }
+        String reason = step(last).reason();
+        return text.append(reason.isEmpty() ? "." : "; " + reason + ".").toString();
+    }
+
+    /** The row of steps, each waiting on the one before, whose likely times add up to most; of those not done. */
+    public List<Step> criticalPath(Set<String> done) {
+        Map<String, Integer> reach = new LinkedHashMap<>();
+        Map<String, String> before = new LinkedHashMap<>();
+        for (Step s : steps) {
+            if (done.contains(s.id())) {
+                continue;
+            }
+            String longest = s.after().stream().filter(reach::containsKey)
+                    .max(Comparator.comparingInt(reach::get)).orElse(null);
+            reach.put(s.id(), s.time().likely() + (longest == null ? 0 : reach.getOrDefault(longest, 0)));
+            if (longest != null) {
+                before.put(s.id(), longest);
+            }
+        }
+        List<Step> path = new ArrayList<>();
+        String at = reach.keySet().stream().max(Comparator.comparingInt(reach::get)).orElse(null);
+        while (at != null) {
+            path.addFirst(step(at));
+            at = before.get(at);
+        }
+        return List.copyOf(path);
     }
 
     /** How many of the steps of this plan are done. */
     public int done(Set<String> done) {
-        return (int) steps.keySet().stream().filter(done::contains).count();
+        return (int) byId.keySet().stream().filter(done::contains).count();
     }
 
-    /** Minutes of the steps not yet done. */
+    /** Minutes that the steps not yet done take on average, one after the other. */
     public int minutesLeft(Set<String> done) {
-        return steps.values().stream().filter(s -> !done.contains(s.id())).mapToInt(Step::minutes).sum();
+        return (int) Math
+                .round(steps.stream().filter(s -> !done.contains(s.id())).mapToDouble(s -> s.time().mean()).sum());
+    }
+
+    /** A line of the list to have ready. */
+    public record Ready(Item item, List<Step> steps) {
+    }
+
+    /** Everything to have ready, parts first, each once with the steps that need it. */
+    public List<Ready> items() {
+        Map<Item, List<Step>> needed = new LinkedHashMap<>();
+        for (Step s : steps) {
+            s.items().forEach(i -> needed.computeIfAbsent(i, k -> new ArrayList<>()).add(s));
+        }
+        return needed.entrySet().stream().map(e -> new Ready(e.getKey(), List.copyOf(e.getValue())))
+                .sorted(Comparator.comparing(r -> r.item().kind())).toList();
+    }
+
+    /** Parts that steps still to be done need and that are not at hand. */
+    public List<Item> lacking(Set<String> done, Set<String> inHand) {
+        return items().stream().filter(r -> r.item().kind() != Item.Kind.TOOL)
+                .filter(r -> !inHand.contains(r.item().name()))
+                .filter(r -> r.steps().stream().anyMatch(s -> !done.contains(s.id()))).map(Ready::item)
+                .collect(Collectors.toList());
     }
 }

@@ -10,16 +10,70 @@ import org.jspecify.annotations.Nullable;
  * @param id stable name
  * @param title what to do
  * @param after ids of the steps it waits on
- * @param minutes what people quote for it, common practice, no published source
+ * @param time what it takes
+ * @param where it is done
+ * @param items parts and tools to have ready
  * @param reason why it waits, or why it is done; may be empty
+ * @param caution what can hurt; may be empty
  * @param span a figure to hold to while doing it; null when there is none
  */
-public record Step(String id, String title, List<String> after, int minutes, String reason, @Nullable Span span) {
+public record Step(String id, String title, List<String> after, Time time, Where where, List<Item> items,
+        String reason, String caution, @Nullable Span span) {
     /** From one measure to another of the same dimension. */
     public record Span(Measure from, Measure to) {
     }
 
+    /** Minutes: when all goes well, as a rule, when it fights back. Common practice, no published source. */
+    public record Time(int low, int likely, int high) {
+        public Time {
+            if (!(0 < low && low <= likely && likely <= high)) {
+                throw new IllegalArgumentException("times %d, %d, %d: expected rising".formatted(low, likely, high));
+            }
+        }
+
+        /** Mean of the beta distribution people take for such a span, minutes: (low + 4·likely + high)/6. */
+        public double mean() {
+            return (low + 4.0 * likely + high) / 6;
+        }
+    }
+
+    /** Where a step is done; the lift takes one step at a time. */
+    public enum Where {
+        UNDER("under the car"), BENCH("at the bench"), CABIN("in the car"), ROAD("on the road");
+
+        private final String words;
+
+        Where(String words) {
+            this.words = words;
+        }
+
+        /** The trade's words. */
+        public String words() {
+            return words;
+        }
+    }
+
+    /** Something to have ready. */
+    public record Item(String name, Kind kind) {
+        /** What it is to the shop. */
+        public enum Kind {
+            PART("part"), CONSUMABLE("consumable"), TOOL("tool");
+
+            private final String words;
+
+            Kind(String words) {
+                this.words = words;
+            }
+
+            /** The trade's word. */
+            public String words() {
+                return words;
+            }
+        }
+    }
+
     public Step {
         after = List.copyOf(after);
+        items = List.copyOf(items);
     }
 }

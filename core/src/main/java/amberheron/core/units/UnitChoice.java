@@ -77,7 +77,11 @@ public record UnitChoice(boolean afr, boolean inches, boolean fahrenheit, boolea
         }
         // A millimetre is 0.04 in.
         int decimals = measure.decimals() + (unit == Unit.INCH ? 2 : 0);
-        return digits(unit.fromSi(measure.si()), decimals);
+        String middle = digits(unit.fromSi(measure.si()), decimals);
+        // A spread has no zero point of its own.
+        return measure.spread() == 0
+                ? middle
+                : middle + " ± " + digits(unit.fromSi(measure.spread()) - unit.fromSi(0), decimals);
     }
 
     /** A measure as shown, digits and symbol. */

@@ -6,8 +6,16 @@ import static org.assertj.core.api.Assertions.within;
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.mixture.MixtureScale;
+import amberheron.core.placement.AsFitted;
+import amberheron.core.placement.Attitude;
 import amberheron.core.placement.Candidate;
 import amberheron.core.placement.Exhaust;
+import amberheron.core.placement.Neighbour;
+import amberheron.core.placement.Placing;
+import amberheron.core.placement.Probe;
+import amberheron.core.placement.Segment;
+import amberheron.core.placement.Segment.Kind;
+import amberheron.core.placement.Segment.Line;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.scaling.Cause;
@@ -31,8 +39,10 @@ class JobReviewTest {
     private static Intake intake() {
         return Job.empty("X").intake().withVehicle("van").withDisplacement(0.66e-3).withCylinders(3)
                 .withFuel(new Fuel("e85", "E85", 9.81, PRACTICE)).withReaders(Set.of(ReaderKind.LOGGER))
-                .withCondition(Intake.Condition.SOUND).withExhaust(new Exhaust(true, 0.05, Exhaust.Catalyst.NONE, null,
-                        0));
+                .withCondition(Intake.Condition.SOUND).withExhaust(new Exhaust(List.of(
+                        Segment.straight(Line.ALL, Kind.TURBINE, 0.1, 0.05, 0.0),
+                        Segment.straight(Line.ALL, Kind.PIPE, 1.0, 0.04, 0.0)),
+                        List.of(new Neighbour(Neighbour.Kind.FLOOR, Neighbour.Side.ABOVE, 0, 2, 0.2)), Attitude.LEVEL));
     }
 
     private static Job shared(Job job) {
@@ -41,7 +51,7 @@ class JobReviewTest {
     }
 
     private static JobReview review(Job job) {
-        return new JobReview(job, List.of(LAW));
+        return new JobReview(job, Shop.of(List.of(LAW)));
     }
 
     @Test
@@ -62,12 +72,15 @@ class JobReviewTest {
 
     @Test
     void aPlaceIsBegunUntilOneIsChosen() {
-        Job job = Job.empty("X").withIntake(intake())
-                .withCandidates(List.of(new Candidate("A", "", 0.6, 0.5, 0, 0)));
+        Placing placing = Placing.NONE.withProbe(new Probe(0.08, 3.0, 0.5, 1.0))
+                .withCandidates(List.of(Candidate.named("A").withDistance(0.6).withClock(0.5)));
+        Job job = Job.empty("X").withIntake(intake()).withPlacing(placing);
         assertThat(review(job).state(Station.PLACE)).isEqualTo(LinkState.BEGUN);
-        assertThat(review(job.withChosen("A")).state(Station.PLACE)).isEqualTo(LinkState.PROVEN);
-        assertThat(review(job.withCandidate("A", c -> c.withClock(1.6)).withChosen("A")).state(Station.PLACE))
-                .isEqualTo(LinkState.OUT_OF_TOLERANCE);
+        assertThat(review(job.withPlacing(placing.withChosen("A"))).state(Station.PLACE)).isEqualTo(LinkState.PROVEN);
+        assertThat(review(job.withPlacing(placing.withCandidate("A", c -> c.withClock(1.6)).withChosen("A")))
+                .state(Station.PLACE)).isEqualTo(LinkState.OUT_OF_TOLERANCE);
+        assertThat(review(job.withPlacing(placing.withChosen("A").withFitted(AsFitted.NOTHING.withAirtight(true))))
+                .state(Station.PLACE)).as("fitted, but not measured").isEqualTo(LinkState.BEGUN);
     }
 
     @Test

@@ -5,8 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.Fuel;
+import amberheron.core.placement.Bung;
 import amberheron.core.placement.Candidate;
+import amberheron.core.placement.Exhaust;
+import amberheron.core.placement.Placing;
+import amberheron.core.placement.Probe;
 import amberheron.core.plan.Intake;
+import amberheron.core.plan.Intake.Question;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.wiring.Wiring;
 import java.time.LocalDate;
@@ -22,15 +27,22 @@ class JobTest {
     @Test
     void aChangeTouchesNothingElse() {
         Job job = EMPTY.withIntake(EMPTY.intake().withVehicle("van")).withDone(Set.of("leaks"))
-                .withCandidates(List.of(new Candidate("A", "", 0.6, 0.5, 0, 0))).withChosen("A")
+                .withPlacing(Placing.NONE
+                        .withCandidates(List.of(Candidate.named("A").withDistance(0.6).withClock(0.5))).withChosen("A"))
+                .withProgress(Progress.NONE.withBay("2").withOrder(List.of("leaks")).withInHand(Set.of("sensor")))
+                .withDone(Set.of("leaks"))
                 .withWiring(EMPTY.wiring().withFuse(5.0).withGroundPoint("strap"))
                 .withAir(EMPTY.air().withTemperature(290.0)).withPoint(new CheckPoint(1.0, null, 12, ""))
                 .withHandOver(new Job.HandOver("shield", LocalDate.of(2026, 1, 2))).withDraft("x", "y");
         List<Job> changed = List.of(job.withDone(Set.of()).withDone(job.done()),
-                job.withChosen(null).withChosen("A"), job.withPoints(List.of()).withPoints(job.points()),
+                job.withPlacing(job.placing().withChosen(null)).withPlacing(job.placing().withChosen("A")),
+                job.withProgress(job.progress().withBay("1").withHold(Waiting.PARTS).withDay(LocalDate.EPOCH))
+                        .withProgress(job.progress()),
+                job.withPoints(List.of()).withPoints(job.points()),
                 job.withDraft("x", null).withDraft("x", "y"), job.withLaw(null).withReader(null).withProving(null),
                 job.withIntake(job.intake().withBanks(2)).withIntake(job.intake()),
-                job.withCandidate("A", c -> c.withLean(1)).withCandidate("A", c -> c.withLean(0)),
+                job.withPlacing(job.placing().withCandidate("A", c -> c.withLean(1)))
+                        .withPlacing(job.placing().withProbe(Probe.UNMEASURED).withBung(Bung.USUAL)),
                 job.withWiring(job.wiring().withFuse(3.0)).withWiring(job.wiring()),
                 job.withAir(job.air().withHumidity(0.1)).withAir(job.air()),
                 job.withHandOver(new Job.HandOver("", null)).withHandOver(job.handOver()));
@@ -42,11 +54,16 @@ class JobTest {
         Intake intake = EMPTY.intake().withVehicle("v").withDisplacement(1e-3).withCylinders(4)
                 .withReaders(Set.of(Intake.ReaderKind.LOGGER)).withFit(Intake.Fit.CLAMP).withPermanent(false)
                 .withFixedHarness(false).withBanks(2).withCondition(Intake.Condition.SOUND)
-                .withFuel(new Fuel("e5", "E5", 14.4, Source.practice("made up for the test")));
+                .withFuel(new Fuel("e5", "E5", 14.4, Source.practice("made up for the test")))
+                .withExhaust(Exhaust.UNMEASURED.withSegments(Exhaust.usual(true, 2)))
+                .withFuelSystem(Intake.FuelSystem.INJECTION).withMaterial(Intake.Material.COATED).withLeak(0.001)
+                .withLink(Intake.Link.CAN);
         assertThat(intake.missing()).isEmpty();
-        assertThat(intake.withFuel(null).missing()).containsExactly("fuel");
-        assertThat(intake.withCylinders(null).withDisplacement(null).missing()).containsExactly("displacement",
-                "cylinders");
+        assertThat(intake.withFuel(null).missing()).containsExactly(Question.FUEL);
+        assertThat(intake.withCylinders(null).withDisplacement(null).missing()).containsExactly(Question.DISPLACEMENT,
+                Question.CYLINDERS);
+        assertThat(intake.withVehicle("w").withLeak(0.2).withLink(null).withBanks(1).withVehicle("v").withLeak(0.001)
+                .withLink(Intake.Link.CAN).withBanks(2)).isEqualTo(intake);
         assertThat(intake.withReaders(Set.of()).withFuel(intake.fuel()).fit()).isEqualTo(Intake.Fit.CLAMP);
     }
 
@@ -62,7 +79,7 @@ class JobTest {
 
     @Test
     void aChosenPlaceThatIsGoneIsNoPlace() {
-        assertThat(EMPTY.withChosen("Z").chosenPlace()).isEmpty();
+        assertThat(EMPTY.withPlacing(Placing.NONE.withChosen("Z")).chosenPlace()).isEmpty();
         assertThat(EMPTY.stoich()).as("pump petrol until a fuel is named").isEqualTo(14.7);
     }
 

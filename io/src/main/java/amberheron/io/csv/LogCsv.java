@@ -5,10 +5,7 @@ import amberheron.core.mixture.MixtureScale;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import java.nio.file.Path;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.List;
 
 /**
@@ -77,7 +74,7 @@ public final class LogCsv {
                     "found no usable row" + (faults.isEmpty() ? "" : " (" + faults.getFirst() + ")")
                             + ", expected one or more with time, controller and reader");
         }
-        return new Log(name, List.copyOf(samples), List.copyOf(faults), skipped[0], digest(bytes));
+        return new Log(name, List.copyOf(samples), List.copyOf(faults), skipped[0], TextFiles.digest(bytes));
     }
 
     private static Sample sample(CsvRows.Row row, Channel[] channels, List<Sample> before) {
@@ -117,14 +114,6 @@ public final class LogCsv {
                 throw row.fault("column %s: found λ %.3f, expected a mixture (0 to 20)".formatted(column, lambda));
             }
             return lambda;
-        }
-    }
-
-    private static String digest(byte[] bytes) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
         }
     }
 }

@@ -1,6 +1,8 @@
 package amberheron.io.json;
 
 import amberheron.io.UnusableInput;
+import java.time.DateTimeException;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -146,6 +148,10 @@ record Cursor(String file, String path, JsonNode node) {
                 () -> fault(field, Arrays.stream(values).map(id).collect(Collectors.joining(", ", "one of ", ""))));
     }
 
+    <E extends Enum<E>> @Nullable E choiceOrNull(String field, E[] values) {
+        return get(field) == null ? null : choice(field, values);
+    }
+
     <E extends Enum<E>> E choice(String field, E[] values) {
         return choice(field, values, Cursor::id);
     }
@@ -153,6 +159,20 @@ record Cursor(String file, String path, JsonNode node) {
     /** How an enum is written in documents. */
     static String id(Enum<?> value) {
         return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    static @Nullable String idOrNull(@Nullable Enum<?> value) {
+        return value == null ? null : id(value);
+    }
+
+    @Nullable
+    LocalDate date(String field) {
+        String text = textOrNull(field);
+        try {
+            return text == null ? null : LocalDate.parse(text);
+        } catch (DateTimeException e) {
+            throw fault(field, "a date such as 2026-05-31");
+        }
     }
 
     /** Runs a constructor that refuses bad values and says where they stand. */

@@ -32,14 +32,14 @@ public final class JobDocument {
      * @throws amberheron.io.UnusableInput saying where and what was expected
      */
     public static JobDocument read(Path file) {
-        ObjectNode tree = Json.read(file);
+        ObjectNode tree = JobUpgrade.toCurrent(Json.read(file));
         JobSchema.check(TextFiles.name(file), tree);
         return new JobDocument(JobJson.read(TextFiles.name(file), tree), tree);
     }
 
     /** Reads a document that this program wrote. */
     public static JobDocument parse(String name, String text) {
-        ObjectNode tree = Json.parse(name, text);
+        ObjectNode tree = JobUpgrade.toCurrent(Json.parse(name, text));
         return new JobDocument(JobJson.read(name, tree), tree);
     }
 

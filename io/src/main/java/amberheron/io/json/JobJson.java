@@ -4,24 +4,24 @@ import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.job.Job;
-import amberheron.core.placement.Candidate;
-import amberheron.core.placement.Exhaust;
+import amberheron.core.job.Progress;
+import amberheron.core.job.Waiting;
 import amberheron.core.plan.Intake;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.wiring.Wiring;
-import amberheron.io.UnusableInput;
-import java.time.DateTimeException;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The job document, format version 1: SI throughout, mixtures as lambda, null for what is not known. */
+/** The job document, format version 2: SI throughout, mixtures as lambda, null for what is not known. */
 final class JobJson {
     private static final String FORMAT = "amber-heron-job";
 
@@ -42,24 +42,21 @@ final class JobJson {
             throw at.fault("version", "1 or more");
         }
         Cursor handOver = at.object("handOver");
-        return new Job(at.text("id"), intake(at.object("intake")), Set.copyOf(at.texts("done")),
-                at.list("candidates").stream().map(JobJson::candidate).toList(), at.textOrNull("chosen"),
+        return new Job(at.text("id"), intake(at.object("intake")), progress(at.object("progress")),
+                PlacingJson.read(at.object("placing")),
                 wiring(at.object("wiring")), air(at.object("air")),
                 at.objectOrNone("law").map(LawJson::read).orElse(null),
                 at.objectOrNone("reader").map(ReaderJson::read).orElse(null),
                 at.list("points").stream().map(JobJson::point).toList(),
                 at.objectOrNone("proving").map(JobJson::proving).orElse(null),
-                new Job.HandOver(handOver.text("notDone", ""), date(handOver, "date")), drafts(at));
+                new Job.HandOver(handOver.text("notDone", ""), handOver.date("date")), drafts(at));
     }
 
     static ObjectNode write(Job job) {
         ObjectNode out = Json.object().put("format", FORMAT).put("version", JobSchema.VERSION).put("id", job.id());
         out.set("intake", write(job.intake()));
-        texts(out.putArray("done"), job.done());
-        ArrayNode candidates = out.putArray("candidates");
-        job.candidates().forEach(c -> candidates.addObject().put("id", c.id()).put("note", c.note())
-                .put("distance", c.distance()).put("clock", c.clock()).put("slope", c.slope()).put("lean", c.lean()));
-        out.put("chosen", job.chosen());
+        out.set("progress", write(job.progress()));
+        out.set("placing", PlacingJson.write(job.placing()));
         out.set("wiring", write(job.wiring()));
         out.set("air", write(job.air()));
         var law = job.law();
@@ -78,41 +75,49 @@ final class JobJson {
     }
 
     private static Intake intake(Cursor at) {
-        Cursor e = at.object("exhaust");
-        int banks = at.integer("banks");
-        if (banks < 1 || banks > 2) {
-            throw at.fault("banks", "1 or 2");
-        }
         Set<Intake.ReaderKind> readers = new LinkedHashSet<>();
         for (String reader : at.texts("readers")) {
-            readers.add(java.util.Arrays.stream(Intake.ReaderKind.values()).filter(k -> Cursor.id(k).equals(reader))
-                    .findFirst().orElseThrow(() -> at.fault("readers", "gauge, logger, ecu, stock-ecu or software")));
+            readers.add(Arrays.stream(Intake.ReaderKind.values()).filter(k -> Cursor.id(k).equals(reader)).findFirst()
+                    .orElseThrow(() -> at.fault("readers",
+                            Arrays.stream(Intake.ReaderKind.values()).map(Cursor::id)
+                                    .collect(Collectors.joining(", ", "one of ", "")))));
         }
-        return new Intake(at.text("vehicle"), at.numberOrNull("displacement"), at.integerOrNull("cylinders"), banks,
-                at.objectOrNone("fuel").map(FuelJson::read).orElse(null),
-                new Exhaust(e.flag("turbine"), e.numberOrNull("outerDiameter"),
-                        e.choice("catalyst", Exhaust.Catalyst.values()), e.numberOrNull("catalystAt"),
-                        e.number("roll")),
-                at.choice("condition", Intake.Condition.values()), at.choice("fit", Intake.Fit.values()), readers,
-                at.flag("permanent"), at.flag("fixedHarness"));
+        return at.build(() -> new Intake(at.text("vehicle"), at.numberOrNull("displacement"),
+                at.integerOrNull("cylinders"), at.integer("banks"),
+                at.choiceOrNull("fuelSystem", Intake.FuelSystem.values()),
+                at.objectOrNone("fuel").map(FuelJson::read).orElse(null), ExhaustJson.read(at.object("exhaust")),
+                at.choiceOrNull("material", Intake.Material.values()),
+                at.choice("condition", Intake.Condition.values()), at.numberOrNull("leak"),
+                at.choice("fit", Intake.Fit.values()), readers, at.choiceOrNull("link", Intake.Link.values()),
+                at.flag("permanent"), at.flag("fixedHarness")));
     }
 
     private static ObjectNode write(Intake intake) {
         ObjectNode out = Json.object().put("vehicle", intake.vehicle()).put("displacement", intake.displacement())
-                .put("cylinders", intake.cylinders()).put("banks", intake.banks());
+                .put("cylinders", intake.cylinders()).put("banks", intake.banks())
+                .put("fuelSystem", Cursor.idOrNull(intake.fuelSystem()));
         var fuel = intake.fuel();
         out.set("fuel", fuel == null ? out.nullNode() : FuelJson.write(fuel));
-        Exhaust e = intake.exhaust();
-        out.putObject("exhaust").put("turbine", e.turbine()).put("outerDiameter", e.outerDiameter())
-                .put("catalyst", Cursor.id(e.catalyst())).put("catalystAt", e.catalystAt()).put("roll", e.roll());
-        out.put("condition", Cursor.id(intake.condition())).put("fit", Cursor.id(intake.fit()));
+        out.set("exhaust", ExhaustJson.write(intake.exhaust()));
+        out.put("material", Cursor.idOrNull(intake.material())).put("condition", Cursor.id(intake.condition()))
+                .put("leak", intake.leak()).put("fit", Cursor.id(intake.fit()));
         texts(out.putArray("readers"), intake.readers().stream().map(Cursor::id).toList());
-        return out.put("permanent", intake.permanent()).put("fixedHarness", intake.fixedHarness());
+        return out.put("link", Cursor.idOrNull(intake.link())).put("permanent", intake.permanent()).put("fixedHarness",
+                intake.fixedHarness());
     }
 
-    private static Candidate candidate(Cursor at) {
-        return new Candidate(at.text("id"), at.text("note", ""), at.numberOrNull("distance"), at.numberOrNull("clock"),
-                at.number("slope"), at.number("lean"));
+    private static Progress progress(Cursor at) {
+        return new Progress(Set.copyOf(at.texts("done")), at.texts("order"), Set.copyOf(at.texts("inHand")),
+                at.text("bay", ""), at.date("day"), at.choiceOrNull("hold", Waiting.values()));
+    }
+
+    private static ObjectNode write(Progress progress) {
+        ObjectNode out = Json.object();
+        texts(out.putArray("done"), progress.done());
+        texts(out.putArray("order"), progress.order());
+        texts(out.putArray("inHand"), progress.inHand());
+        return out.put("bay", progress.bay()).put("day", text(progress.day())).put("hold",
+                Cursor.idOrNull(progress.hold()));
     }
 
     private static Wiring wiring(Cursor at) {
@@ -148,7 +153,7 @@ final class JobJson {
     private static FreeAirCheck air(Cursor at) {
         return new FreeAirCheck(at.choice("school", FreeAirCheck.School.values()), at.numberOrNull("temperature"),
                 at.numberOrNull("humidity"), at.numberOrNull("height"), at.numberOrNull("shownOxygen"),
-                at.numberOrNull("shownLambda"), at.numberOrNull("settled"), date(at, "date"));
+                at.numberOrNull("shownLambda"), at.numberOrNull("settled"), at.date("date"));
     }
 
     private static ObjectNode write(FreeAirCheck air) {
@@ -187,17 +192,7 @@ final class JobJson {
         return drafts;
     }
 
-    private static @Nullable LocalDate date(Cursor at, String field) {
-        String text = at.textOrNull(field);
-        try {
-            return text == null ? null : LocalDate.parse(text);
-        } catch (DateTimeException e) {
-            throw new UnusableInput(at.file(), at.path() + "." + field,
-                    "found “" + text + "”, expected a date such as 2026-05-31");
-        }
-    }
-
-    private static @Nullable String text(@Nullable LocalDate date) {
+    static @Nullable String text(@Nullable LocalDate date) {
         return date == null ? null : date.toString();
     }
 

@@ -2,6 +2,8 @@ package amberheron.io.json;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
+import amberheron.core.job.Job;
+import amberheron.core.placement.PlaceRanking;
 import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.ScaleReport;
@@ -58,8 +60,27 @@ public final class ResultJson {
         return Json.text(out);
     }
 
+    /** The place taken with its findings, the others with their verdicts, what the search found and each school's choice. */
+    public static String place(Job job, List<Finding> findings, PlaceRanking ranking) {
+        ObjectNode out = findingsOf(job.id(), findings);
+        out.put("place", job.placing().chosen());
+        ArrayNode places = out.putArray("candidates");
+        ranking.places().forEach(p -> places.addObject().put("id", p.place().id()).put("distance", p.place().distance())
+                .put("clock", p.place().clock()).put("verdict", Cursor.id(p.verdict())));
+        ArrayNode found = out.putArray("search");
+        ranking.found().forEach(f -> found.addObject().put("line", Cursor.id(f.line())).put("distance", f.distance())
+                .put("clock", f.clock()));
+        ArrayNode schools = out.putArray("schools");
+        ranking.schools().forEach((school, id) -> schools.addObject().put("school", school).put("takes", id));
+        return Json.text(out);
+    }
+
     /** The findings of a station; figures in SI, mixtures as lambda. */
     public static String findings(String job, List<Finding> findings) {
+        return Json.text(findingsOf(job, findings));
+    }
+
+    private static ObjectNode findingsOf(String job, List<Finding> findings) {
         ObjectNode out = Json.object().put("job", job).put("verdict",
                 Cursor.id(Verdict.worst(findings.stream().map(Finding::verdict).toList())));
         ArrayNode list = out.putArray("findings");
@@ -67,6 +88,9 @@ public final class ResultJson {
             Finding.Limit limit = f.limit();
             ObjectNode one = list.addObject().put("id", f.id()).put("subject", f.subject())
                     .put("verdict", Cursor.id(f.verdict())).put("figure", si(f.figure()));
+            if (f.figure() != null && f.figure().spread() > 0) {
+                one.put("figureSpread", f.figure().spread());
+            }
             if (limit == null) {
                 one.putNull("limit");
             } else {
@@ -75,7 +99,7 @@ public final class ResultJson {
             one.put("lambdaCost", f.lambdaCost()).put("consequence", f.consequence()).put("working", f.working());
             SourceJson.write(one, f.source());
         }
-        return Json.text(out);
+        return out;
     }
 
     private static @Nullable Double si(@Nullable Measure measure) {

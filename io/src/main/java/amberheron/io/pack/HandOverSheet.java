@@ -3,6 +3,8 @@ package amberheron.io.pack;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.placement.AsFitted;
+import amberheron.core.placement.Candidate;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.LinkState;
@@ -22,12 +24,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** What the sheet says, every figure already in words. */
 public record HandOverSheet(String job, String vehicle, String fuel, String date, boolean proven, String standing,
         List<Link> links, List<Fact> facts, List<Group> groups, List<SettingText.Line> setting, String settingNote,
         List<Point> points, String pointsNote, String proving, @Nullable String plot, String notDone) {
+    private static final Set<String> BRIEF = Set.of("piece", "tools", "lead", "gas", "delay-idle", "delay-full", "dry",
+            "moved",
+            "turned", "tight");
+
     /** A station and how it stands. */
     public record Link(String title, String mark, String state) {
     }
@@ -36,8 +44,8 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
     public record Fact(String name, String value) {
     }
 
-    /** A station's checks. */
-    public record Group(String title, List<Check> checks) {
+    /** A station's checks, and in a line what else is kept. */
+    public record Group(String title, List<Check> checks, String kept) {
     }
 
     /** One check as a line. */
@@ -94,9 +102,14 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         List<Fact> facts = new ArrayList<>();
         job.chosenPlace().ifPresent(c -> facts
                 .add(new Fact("Place", c.id() + (c.note().isBlank() ? "" : ": " + c.note()) + ", "
-                        + job.intake().fit().words())));
-        if (job.intake().banks() > 1) {
-            facts.add(new Fact("Banks", "one sensor sees one bank unless it sits after the merge"));
+                        + job.intake().fit().words() + bank(job, c))));
+        AsFitted fitted = job.placing().fitted();
+        if (fitted.begun()) {
+            var date = fitted.date();
+            facts.add(new Fact("As fitted", (date == null ? "not dated" : date.toString())
+                    + (fitted.photos().isEmpty()
+                            ? ""
+                            : "; photos: " + String.join(", ", fitted.photos().stream().map(p -> p.file()).toList()))));
         }
         if (!job.wiring().groundPoint().isBlank()) {
             facts.add(new Fact("Grounds", job.wiring().groundPoint()));
@@ -115,15 +128,33 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         return List.copyOf(facts);
     }
 
+    private static String bank(Job job, Candidate place) {
+        Double at = place.distance();
+        return job.intake().banks() < 2 || at == null
+                ? ""
+                : job.intake().exhaust().run(place.line()).at(at).map(p -> "; sees " + p.segment().line().words())
+                        .orElse("");
+    }
+
     private static List<Group> groups(JobReview review, UnitChoice units, double stoich) {
         List<Group> groups = new ArrayList<>();
         for (Station station : List.of(Station.PLACE, Station.WIRE, Station.AIR, Station.PROVE)) {
-            List<Check> checks = review.findings(station).stream().map(f -> check(f, units, stoich)).toList();
+            List<Finding> findings = review.findings(station);
+            List<Check> checks = findings.stream().filter(f -> !brief(f)).map(f -> check(f, units, stoich)).toList();
+            String kept = findings.stream().filter(HandOverSheet::brief).map(f -> {
+                Measure figure = f.figure();
+                return f.subject() + (figure == null ? "" : " " + units.text(figure, stoich));
+            }).collect(Collectors.joining("; "));
             if (!checks.isEmpty()) {
-                groups.add(new Group(station.title(), checks));
+                groups.add(new Group(station.title(), checks, kept.isEmpty() ? "" : "✓ also: " + kept + "."));
             }
         }
         return List.copyOf(groups);
+    }
+
+    /** Checks of a place that are kept are told in a line; the next person looks for what stands out. */
+    private static boolean brief(Finding f) {
+        return f.verdict() == Verdict.PASS && (BRIEF.contains(f.id()) || f.id().startsWith("room-"));
     }
 
     private static Check check(Finding f, UnitChoice units, double stoich) {

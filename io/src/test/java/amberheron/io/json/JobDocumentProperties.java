@@ -6,8 +6,17 @@ import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.job.Job;
+import amberheron.core.job.Progress;
+import amberheron.core.job.Waiting;
+import amberheron.core.placement.AsFitted;
+import amberheron.core.placement.Attitude;
+import amberheron.core.placement.Bung;
 import amberheron.core.placement.Candidate;
 import amberheron.core.placement.Exhaust;
+import amberheron.core.placement.Neighbour;
+import amberheron.core.placement.Placing;
+import amberheron.core.placement.Probe;
+import amberheron.core.placement.Segment;
 import amberheron.core.plan.Intake;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.ReaderSetting;
@@ -46,6 +55,24 @@ class JobDocumentProperties {
         return words.toString();
     }
 
+    private static <T> @Nullable T perhaps(Random random, T[] values) {
+        return random.nextInt(3) == 0 ? null : any(random, values);
+    }
+
+    private static Exhaust exhaust(Random random) {
+        List<Segment> pieces = new ArrayList<>();
+        List<Neighbour> beside = new ArrayList<>();
+        for (int i = random.nextInt(5); i > 0; i--) {
+            pieces.add(new Segment(any(random, Segment.Line.values()), any(random, Segment.Kind.values()),
+                    maybe(random, 2), maybe(random, 0.1), null, maybe(random, 1), maybe(random, 1),
+                    random.nextGaussian()));
+            double from = random.nextGaussian();
+            beside.add(new Neighbour(any(random, Neighbour.Kind.values()), any(random, Neighbour.Side.values()), from,
+                    from + 0.1 + random.nextDouble(), maybe(random, 0.3)));
+        }
+        return new Exhaust(pieces, beside, new Attitude(random.nextGaussian(), random.nextGaussian()));
+    }
+
     private static Job job(Random random) {
         Job empty = Job.empty("J-" + random.nextInt(1000));
         Set<Intake.ReaderKind> kinds = new TreeSet<>();
@@ -54,16 +81,26 @@ class JobDocumentProperties {
         }
         Intake intake = new Intake(words(random), maybe(random, 0.01),
                 random.nextBoolean() ? null : 1 + random.nextInt(12), 1 + random.nextInt(2),
+                perhaps(random, Intake.FuelSystem.values()),
                 random.nextBoolean() ? null : CATALOGUE.fuels().get(random.nextInt(CATALOGUE.fuels().size())),
-                new Exhaust(random.nextBoolean(), maybe(random, 0.1), any(random, Exhaust.Catalyst.values()),
-                        maybe(random, 3), random.nextGaussian()),
-                any(random, Intake.Condition.values()), any(random, Intake.Fit.values()), kinds, random.nextBoolean(),
-                random.nextBoolean());
+                exhaust(random), perhaps(random, Intake.Material.values()), any(random, Intake.Condition.values()),
+                maybe(random, 0.01), any(random, Intake.Fit.values()), kinds, perhaps(random, Intake.Link.values()),
+                random.nextBoolean(), random.nextBoolean());
         List<Candidate> places = new ArrayList<>();
         for (int i = random.nextInt(4); i > 0; i--) {
-            places.add(new Candidate("P" + i, words(random), maybe(random, 4), maybe(random, 3), random.nextGaussian(),
-                    random.nextGaussian()));
+            places.add(new Candidate("P" + i, words(random), any(random, Segment.Line.values()), maybe(random, 4),
+                    maybe(random, 3), maybe(random, 1), random.nextGaussian(), any(random, Candidate.Hole.values())));
         }
+        Placing placing = new Placing(places, random.nextBoolean() ? null : "P1",
+                new Probe(maybe(random, 0.1), maybe(random, 3), maybe(random, 2), maybe(random, 2)),
+                new Bung(0.03, 0.022, random.nextBoolean()),
+                new AsFitted(maybe(random, 2), maybe(random, 1), random.nextDouble() / 4, random.nextDouble() / 4,
+                        random.nextBoolean() ? null : LocalDate.of(2026, 3, 4),
+                        random.nextBoolean() ? null : random.nextBoolean(),
+                        List.of(new AsFitted.Photo(words(random), "ab"))));
+        Progress progress = new Progress(Set.of("leaks", "place"), List.of("place", "leaks"), Set.of(words(random)),
+                words(random), random.nextBoolean() ? null : LocalDate.of(2026, 5, 6),
+                perhaps(random, Waiting.values()));
         Wiring wiring = new Wiring(
                 new Wiring.SourceVolts(maybe(random, 14), maybe(random, 14), maybe(random, 14)), maybe(random, 20),
                 maybe(random, 5), new Wiring.Ground(random.nextBoolean() ? null : random.nextBoolean(),
@@ -72,8 +109,8 @@ class JobDocumentProperties {
         FreeAirCheck air = new FreeAirCheck(any(random, FreeAirCheck.School.values()), maybe(random, 320),
                 maybe(random, 1), maybe(random, 2000), maybe(random, 0.21), maybe(random, 1.4), maybe(random, 120),
                 random.nextBoolean() ? null : LocalDate.of(2026, 1 + random.nextInt(12), 1));
-        Job job = empty.withIntake(intake).withCandidates(places).withWiring(wiring).withAir(air)
-                .withDraft("a.b", words(random)).withDone(Set.of("leaks", "place"))
+        Job job = empty.withIntake(intake).withPlacing(placing).withProgress(progress).withWiring(wiring).withAir(air)
+                .withDraft("a.b", words(random))
                 .withHandOver(new Job.HandOver(words(random), LocalDate.of(2026, 2, 3)));
         if (random.nextBoolean()) {
             var law = CATALOGUE.laws().get(random.nextInt(CATALOGUE.laws().size()));

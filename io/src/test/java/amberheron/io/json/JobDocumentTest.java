@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import amberheron.core.job.Job;
+import amberheron.core.placement.Candidate;
+import amberheron.core.placement.Run;
+import amberheron.core.placement.Segment.Line;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.io.UnusableInput;
 import amberheron.io.catalogue.Catalogue;
@@ -53,13 +56,41 @@ class JobDocumentTest {
     @Test
     void unknownFieldsOfANewerVersionAreKept() throws IOException {
         String newer = JobDocument.of(job()).text()
-                .replaceFirst("\"version\" : 1", "\"version\" : 2, \"mood\" : \"calm\"")
+                .replaceFirst("\"version\" : 2", "\"version\" : 3, \"mood\" : \"calm\"")
                 .replaceFirst("\"fuse\" :", "\"relay\" : {\"pin\" : 87}, \"fuse\" :")
                 .replaceFirst("\"volts\" : 1.5", "\"supply\" : \"S1\", \"volts\" : 1.5");
         JobDocument read = JobDocument.read(file(newer));
         String edited = read.with(read.job().withWiring(read.job().wiring().withFuse(5.0))).text();
         assertThat(edited).contains("\"mood\" : \"calm\"").contains("\"pin\" : 87").contains("\"supply\" : \"S1\"")
                 .contains("\"fuse\" : 5.0");
+    }
+
+    /** Documents of version 1 knew the exhaust by four answers; they open, nothing said in them is lost, nothing is made up. */
+    @Test
+    void aDocumentOfVersionOneBecomesPieces() throws IOException {
+        String old = """
+                {"format": "amber-heron-job", "version": 1, "id": "SB-7", "mood": "calm",
+                 "intake": {"vehicle": "van", "banks": 1, "condition": "sound", "fit": "weld-in", "readers": ["logger"],
+                  "permanent": true, "fixedHarness": true,
+                  "exhaust": {"turbine": true, "outerDiameter": 0.05, "catalyst": "fitted", "catalystAt": 0.98, "roll": 0.02}},
+                 "done": ["leaks"], "chosen": "B",
+                 "candidates": [{"id": "B", "note": "straight", "distance": 0.61, "clock": 0.9, "slope": -0.07, "lean": 0}],
+                 "wiring": {"volts": {}, "ground": {}}, "air": {"school": "factory-trimmed"}, "handOver": {}}""";
+        JobDocument document = JobDocument.read(file(old));
+        Job read = document.job();
+        assertThat(read.done()).containsExactly("leaks");
+        assertThat(read.chosenPlace().orElseThrow()).isEqualTo(new Candidate("B", "straight", Line.ALL, 0.61, 0.9,
+                -0.07, 0, Candidate.Hole.NONE));
+        Run run = read.intake().exhaust().run(Line.ALL);
+        assertThat(run.turbine()).isTrue();
+        assertThat(run.catalyst().orElseThrow().from()).isEqualTo(0.98);
+        assertThat(run.at(0.61).orElseThrow().segment().diameter()).isEqualTo(0.05);
+        assertThat(run.end()).as("how long the catalyst is was never said").isInfinite();
+        assertThat(read.intake().exhaust().attitude().roll()).isEqualTo(0.02);
+        String text = document.with(read).text();
+        assertThat(text).contains("\"version\" : 2").contains("\"mood\" : \"calm\"").doesNotContain("catalystAt");
+        assertThat(JobDocument.read(file(text)).job()).isEqualTo(read);
+        refused(old.replace("\"distance\": 0.61", "\"distance\": \"far\""), "candidates", "distance");
     }
 
     /** A removed draft is not an unknown field: it must not come back. */

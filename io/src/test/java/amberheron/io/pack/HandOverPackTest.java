@@ -7,7 +7,16 @@ import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
+import amberheron.core.job.Shop;
+import amberheron.core.placement.AsFitted;
+import amberheron.core.placement.Attitude;
 import amberheron.core.placement.Candidate;
+import amberheron.core.placement.Exhaust;
+import amberheron.core.placement.Neighbour;
+import amberheron.core.placement.Placing;
+import amberheron.core.placement.Segment;
+import amberheron.core.placement.Segment.Kind;
+import amberheron.core.placement.Segment.Line;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.catalogue.Catalogue;
@@ -34,8 +43,18 @@ class HandOverPackTest {
         Job job = Job.empty("SB-9");
         List<Sample> log = IntStream.range(0, 900).mapToObj(i -> new Sample(i, 1, 1 + 0.002 * Math.sin(i))).toList();
         job = job.withIntake(job.intake().withVehicle("Van <b>&\"long\" " + "name ".repeat(12))
-                .withFuel(CATALOGUE.fuel("e85")))
-                .withCandidates(List.of(new Candidate("B", "straight", 0.61, 0.9, 0, 0))).withChosen("B")
+                .withFuel(CATALOGUE.fuel("e85")).withDisplacement(2e-3).withBanks(2)
+                .withExhaust(new Exhaust(List.of(Segment.straight(Line.ALL, Kind.MANIFOLD, 0.1, 0.05, 0.0),
+                        Segment.straight(Line.ALL, Kind.PIPE, 1.0, 0.05, 0.0),
+                        Segment.straight(Line.ALL, Kind.CATALYST, 0.3, 0.1, 0.0)),
+                        List.of(new Neighbour(Neighbour.Kind.FLOOR, Neighbour.Side.ABOVE, 0, 2, 0.2),
+                                new Neighbour(Neighbour.Kind.DRIVESHAFT, Neighbour.Side.LEFT, 0, 2, 0.2),
+                                new Neighbour(Neighbour.Kind.GROUND, Neighbour.Side.BELOW, 0, 2, 0.2)),
+                        Attitude.LEVEL)))
+                .withPlacing(Placing.NONE.withCandidates(List.of(Candidate.named("B").withNote("straight")
+                        .withDistance(0.61).withClock(0.9).withSlope(0.0))).withChosen("B")
+                        .withFitted(new AsFitted(0.61, 0.67, 0, 0, java.time.LocalDate.of(2026, 5, 12), true,
+                                List.of(new AsFitted.Photo("bung.jpg", "ab")))))
                 .withLaw(CATALOGUE.law("afr-8.5-18")).withReader(CATALOGUE.reader("ecu-table-8"))
                 .withProving(new Job.Proving("drive.csv", "0123456789abcdef0123", LogComparison.of(log)))
                 .withHandOver(new Job.HandOver("Shield not refitted.", java.time.LocalDate.of(2026, 5, 13)));
@@ -47,7 +66,7 @@ class HandOverPackTest {
 
     private List<Path> write(Job job) {
         return HandOverPack.write(JobDocument.of(job),
-                HandOverSheet.of(new JobReview(job, CATALOGUE.laws()), UnitChoice.METRIC), folder);
+                HandOverSheet.of(new JobReview(job, Shop.of(CATALOGUE.laws())), UnitChoice.METRIC), folder);
     }
 
     @Test
@@ -58,6 +77,7 @@ class HandOverPackTest {
             String text = new PDFTextStripper().getText(document);
             assertThat(text).contains("SB-9").contains("Van <b>&\"long\"").contains("λ 1 = 9.8").contains("610 mm")
                     .contains("Shield not refitted.").contains("drive.csv").contains("Not proven: ")
+                    .contains("sees all cylinders").contains("photos: bung.jpg")
                     .contains("common practice, no published source").contains("≥ 10°");
         }
     }
@@ -80,7 +100,7 @@ class HandOverPackTest {
         Path blocked = Files.writeString(folder.resolve("file"), "a file, not a folder");
         Job job = full();
         assertThatThrownBy(() -> HandOverPack.write(JobDocument.of(job),
-                HandOverSheet.of(new JobReview(job, CATALOGUE.laws()), UnitChoice.METRIC), blocked))
+                HandOverSheet.of(new JobReview(job, Shop.of(CATALOGUE.laws())), UnitChoice.METRIC), blocked))
                 .hasMessageContaining("cannot be written");
         assertThat(blocked).hasContent("a file, not a folder");
         Path full = Path.of("/dev/full");

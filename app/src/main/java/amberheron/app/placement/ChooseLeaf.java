@@ -1,0 +1,165 @@
+package amberheron.app.placement;
+
+import static amberheron.core.units.Unit.DEGREE;
+import static amberheron.core.units.Unit.MILLIMETRE;
+
+import amberheron.app.shell.Choice;
+import amberheron.app.shell.Columns;
+import amberheron.app.shell.EntryField;
+import amberheron.app.shell.FindingsTable;
+import amberheron.app.shell.Parts;
+import amberheron.app.shell.Session;
+import amberheron.app.shell.TextEntry;
+import amberheron.core.job.Job;
+import amberheron.core.job.Shop;
+import amberheron.core.placement.Candidate;
+import amberheron.core.placement.PlaceSchools;
+import amberheron.core.placement.PlaceSchools.BankSchool;
+import amberheron.core.placement.PlaceSchools.CatalystSchool;
+import amberheron.core.placement.Segment.Line;
+import amberheron.core.placement.TiltSchool;
+import amberheron.core.units.QuantityField;
+import amberheron.core.units.Unit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/** The rules, the clock face, the candidates, the search and the shop's schools. */
+final class ChooseLeaf {
+    private final Session session;
+    private final PlaceModel model;
+    private final ClockFace face;
+    private final FindingsTable rules;
+    private final Label rulesNote = new Label();
+    private final FlowPane letters = new FlowPane(6, 6);
+    private final Label searched = Parts.text("");
+    private final VBox one;
+    private final Choice<Line> line;
+    private final List<Runnable> refreshers = new ArrayList<>();
+    private final Node node;
+
+    ChooseLeaf(Session session, PlaceModel model, Runnable moved) {
+        this.session = session;
+        this.model = model;
+        face = new ClockFace(session, model, moved);
+        rules = new FindingsTable(session);
+        EntryField distance = candidate("Distance along the pipe", MILLIMETRE, -2000, 10_000, "distance",
+                Candidate::distance, (c, v) -> {
+                    if (v != null) {
+                        PlaceModel.exhaust(session).run(c.line()).require(v);
+                    }
+                    return c.withDistance(v);
+                });
+        EntryField clock = candidate("Clock position", DEGREE, -180, 180, "clock", Candidate::clock,
+                Candidate::withClock).onClockFace();
+        EntryField slope = candidate("Slope measured there", DEGREE, -90, 90, "slope", Candidate::slope,
+                Candidate::withSlope);
+        EntryField lean = candidate("Leans along the pipe", DEGREE, -60, 60, "lean", Candidate::lean,
+                (c, v) -> c.withLean(v == null ? 0 : v));
+        line = new Choice<>(session, "On the pipes of", "place.line", List.of(Line.FIRST, Line.SECOND), Line::words,
+                () -> PlaceModel.entered(session).map(Candidate::line).orElse(null),
+                l -> edit("on the " + l.words(), c -> c.withLine(l)));
+        Choice<Candidate.Hole> hole = new Choice<>(session, "Hole", "place.hole", List.of(Candidate.Hole.values()),
+                Candidate.Hole::words, () -> PlaceModel.entered(session).map(Candidate::hole).orElse(null),
+                h -> edit(h.words(), c -> c.withHole(h)));
+        TextEntry note = new TextEntry(session, "What speaks for it", "place.note", "near, dry, easy to reach…", 1,
+                j -> PlaceModel.entered(session).map(Candidate::note).orElse(""),
+                (j, v) -> session.place()
+                        .map(id -> j.withPlacing(j.placing().withCandidate(id, c -> c.withNote(v)))).orElse(j));
+        one = new VBox(8, Parts.evenly(distance, clock), line, Parts.evenly(slope, lean), hole, note);
+        refreshers.addAll(List.of(line::refresh, hole::refresh, note::refresh));
+        VBox search = Parts.card("Search of the whole run", searched,
+                Parts.button("Take up what it found", "place.search", () -> model.addBest(session), "quiet"));
+        node = new Columns(300, Parts.noted("Against the rules", rulesNote, rules),
+                Parts.noted("Section, from behind", face.note(), face), search, Parts.card("Places", letters, one),
+                Parts.noted("The shop's schools", new Label("for every job"), schools()));
+    }
+
+    private VBox schools() {
+        return new VBox(8, school("Tilt", "place.school.tilt", TiltSchool.values(), TiltSchool::words,
+                PlaceSchools::tilt, PlaceSchools::withTilt),
+                school("Catalyst", "place.school.catalyst", CatalystSchool.values(), CatalystSchool::words,
+                        PlaceSchools::catalyst, PlaceSchools::withCatalyst),
+                school("Bank", "place.school.bank", BankSchool.values(), BankSchool::words, PlaceSchools::bank,
+                        PlaceSchools::withBank));
+    }
+
+    private <S> Choice<S> school(String name, String key, S[] all, Function<S, String> words,
+            Function<PlaceSchools, S> read, BiFunction<PlaceSchools, S, PlaceSchools> write) {
+        Choice<S> choice = new Choice<>(session, name, key, List.of(all), words,
+                () -> read.apply(session.shop().schools()), s -> {
+                    Shop shop = session.shop();
+                    session.shop(new Shop(shop.laws(), write.apply(shop.schools(), s), shop.recalibrateMonths()));
+                });
+        refreshers.add(choice::refresh);
+        return choice;
+    }
+
+    private EntryField candidate(String name, Unit unit, double min, double max, String key,
+            Function<Candidate, @Nullable Double> read, BiFunction<Candidate, @Nullable Double, Candidate> write) {
+        EntryField field = new EntryField(session, QuantityField.of(name, unit, min, max), 1,
+                () -> PlaceModel.field(session, key), j -> PlaceModel.entered(session).map(read).orElse(null),
+                (j, v) -> session.place().map(
+                        id -> j.withPlacing(j.placing().withCandidate(id, c -> write.apply(c, v)))).orElse(j));
+        refreshers.add(field::refresh);
+        return field;
+    }
+
+    private void edit(String what, UnaryOperator<Candidate> change) {
+        session.place().ifPresent(id -> session.edit("place " + id + " " + what,
+                j -> j.withPlacing(j.placing().withCandidate(id, change))));
+    }
+
+    Node node() {
+        return node;
+    }
+
+    /** Shows what depends on where the hand has the candidate. */
+    void judge() {
+        Job job = session.job();
+        rulesNote.setText(model.looked(session).map(c -> c.id()
+                + (c.id().equals(job.placing().chosen())
+                        ? job.placing().fitted().begun() ? ", as fitted" : ", taken"
+                        : ", considered"))
+                .orElse(""));
+        rules.refresh(model.findings(session), "Add a place to judge it.");
+        face.show();
+    }
+
+    void refresh() {
+        Job job = session.job();
+        letters.getChildren().setAll(job.candidates().stream().map(this::letter).toList());
+        letters.getChildren().add(Parts.button("Add a place", "place.add", () -> model.add(session), "quiet"));
+        session.place().ifPresent(id -> {
+            boolean taken = id.equals(job.placing().chosen());
+            Button take = Parts.button(taken ? id + " is taken" : "Take " + id, "place.take",
+                    () -> model.take(session, id), "quiet");
+            take.setDisable(taken);
+            letters.getChildren().addAll(take,
+                    Parts.button("Remove " + id, "place.remove", () -> model.remove(session, id), "quiet"));
+        });
+        Parts.show(one, session.place().isPresent());
+        Parts.show(line, PlaceModel.exhaust(session).lines().size() > 1);
+        searched.setText(model.searched(session));
+        refreshers.forEach(Runnable::run);
+        judge();
+    }
+
+    private ToggleButton letter(Candidate c) {
+        ToggleButton button = new ToggleButton(c.id());
+        button.setId("place.letter." + c.id());
+        button.setSelected(session.place().filter(c.id()::equals).isPresent());
+        button.setOnAction(e -> session.look(Objects.requireNonNull(c.id())));
+        return button;
+    }
+}

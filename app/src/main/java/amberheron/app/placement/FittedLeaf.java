@@ -1,0 +1,138 @@
+package amberheron.app.placement;
+
+import static amberheron.core.units.Unit.DEGREE;
+import static amberheron.core.units.Unit.MILLIMETRE;
+
+import amberheron.app.shell.Choice;
+import amberheron.app.shell.Columns;
+import amberheron.app.shell.DateEntry;
+import amberheron.app.shell.EntryField;
+import amberheron.app.shell.FindingsTable;
+import amberheron.app.shell.Parts;
+import amberheron.app.shell.Session;
+import amberheron.core.job.Job;
+import amberheron.core.placement.AsFitted;
+import amberheron.core.placement.Candidate;
+import amberheron.core.placement.PlaceRules;
+import amberheron.core.units.QuantityField;
+import amberheron.core.units.Unit;
+import java.io.File;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import org.jspecify.annotations.Nullable;
+
+/** What was made of the plan: where it ended up, the tilt read, photos, and how far from plan that is. */
+final class FittedLeaf {
+    private static final Set<String> DEVIATIONS = Set.of("tilt", "moved", "turned", "tight");
+
+    private final Session session;
+    private final PlaceModel model;
+    private final FindingsTable deviation;
+    private final Label turned = Parts.text("", "soft");
+    private final VBox photos = new VBox(4);
+    private final TextField file = new TextField();
+    private final List<Runnable> refreshers;
+    private final Node node;
+
+    FittedLeaf(Session session, PlaceModel model) {
+        this.session = session;
+        this.model = model;
+        deviation = new FindingsTable(session);
+        EntryField distance = field("Distance along the pipe", MILLIMETRE, -2000, 10_000, "distance",
+                AsFitted::distance, (f, v) -> {
+                    if (v != null) {
+                        session.job().chosenPlace()
+                                .ifPresent(c -> PlaceModel.exhaust(session).run(c.line()).require(v));
+                    }
+                    return f.withDistance(v);
+                });
+        EntryField reading = field("Tilt read on the body", DEGREE, -90, 90, "reading", AsFitted::reading,
+                AsFitted::withReading);
+        EntryField along = field("Car then, nose up", DEGREE, -40, 40, "along", AsFitted::along,
+                (f, v) -> f.withAlong(v == null ? 0 : v));
+        EntryField across = field("Car, right side up", DEGREE, -40, 40, "across", AsFitted::across,
+                (f, v) -> f.withAcross(v == null ? 0 : v));
+        Choice<Boolean> tight = new Choice<>(session, "Airtight test", "place.fitted.tight", List.of(true, false),
+                t -> t ? "no bubbles" : "leaks", () -> session.job().placing().fitted().airtight(),
+                t -> PlaceModel.fitted(session, t ? "airtight" : "leaks", f -> f.withAirtight(t)));
+        DateEntry date = new DateEntry(session, "Fitted on", "place.fitted.date", j -> j.placing().fitted().date(),
+                (j, v) -> j.withPlacing(j.placing().withFitted(j.placing().fitted().withDate(v))));
+        file.setId("place.photo");
+        file.setPromptText("path of a photo, JPEG or PNG");
+        file.setAccessibleText("Photo");
+        file.setOnAction(e -> attach(file.getText()));
+        HBox.setHgrow(file, Priority.ALWAYS);
+        refreshers = List.of(distance::refresh, reading::refresh, along::refresh, across::refresh, tight::refresh,
+                date::refresh);
+        node = new Columns(300, Parts.card("Against the plan", deviation, turned),
+                Parts.card("As fitted", Parts.evenly(distance, reading),
+                        Parts.text("How the car stood when the tilt was read, a level laid along and across it:",
+                                "soft"),
+                        Parts.evenly(along, across), Parts.evenly(tight, date)),
+                Parts.card("Photos", photos, new HBox(8, file,
+                        Parts.button("Attach", "place.photo.attach", () -> attach(file.getText()), "quiet"),
+                        Parts.button("Browse…", "place.photo.browse", this::browse, "quiet"))));
+    }
+
+    private EntryField field(String name, Unit unit, double min, double max, String key,
+            Function<AsFitted, @Nullable Double> read, BiFunction<AsFitted, @Nullable Double, AsFitted> write) {
+        return new EntryField(session, QuantityField.of(name, unit, min, max), 1, () -> "place.fitted." + key,
+                j -> read.apply(j.placing().fitted()), (j, v) -> {
+                    Job with = j.withPlacing(j.placing().withFitted(write.apply(j.placing().fitted(), v)));
+                    with.chosenPlace().flatMap(c -> with.placing().fitted().place(with.intake().exhaust(), c))
+                            .ifPresent(c -> PlaceRules.requireRoom(with.site(session.shop().schools()), c));
+                    return with;
+                });
+    }
+
+    private void browse() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Photo");
+        File chosen = chooser.showOpenDialog(node.getScene().getWindow());
+        if (chosen != null) {
+            attach(chosen.toString());
+        }
+    }
+
+    private void attach(String typed) {
+        model.attach(session, typed);
+        file.clear();
+    }
+
+    Node node() {
+        return node;
+    }
+
+    void refresh() {
+        refreshers.forEach(Runnable::run);
+        AsFitted fitted = session.job().placing().fitted();
+        deviation.refresh(session.review().findings(amberheron.core.job.Station.PLACE).stream()
+                .filter(f -> fitted.begun() && DEVIATIONS.contains(f.id())).toList(),
+                session.job().chosenPlace().isEmpty()
+                        ? "Take a place first."
+                        : "Once it is fitted: measure where it is, lay a level on body and car.");
+        Optional<Candidate> made = session.job().chosenPlace()
+                .flatMap(c -> fitted.place(PlaceModel.exhaust(session), c));
+        turned.setText(made.isPresent() && fitted.reading() != null
+                ? "That tilt on the car as it stood is %s; on its wheels the body is %s.".formatted(
+                        PlaceModel.where(session, made.get()),
+                        PlaceModel.tilt(session,
+                                PlaceRules.tiltOf(PlaceModel.site(session), made.get()).orElseThrow()))
+                : "");
+        photos.getChildren().setAll(fitted.photos().isEmpty()
+                ? List.of(Parts.text("None yet.", "soft"))
+                : fitted.photos().stream().map(p -> Parts.text(
+                        p.file() + "  ·  SHA-256 " + p.digest().substring(0, Math.min(12, p.digest().length())) + "…"))
+                        .toList());
+    }
+}

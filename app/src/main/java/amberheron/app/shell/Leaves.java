@@ -1,0 +1,77 @@
+package amberheron.app.shell;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** Several leaves of one station, one of them shown. A field or leaf that is asked for is brought. */
+public final class Leaves extends VBox {
+    private final HBox tabs = new HBox(6);
+    private final List<ToggleButton> buttons = new ArrayList<>();
+    private final List<Node> leaves = new ArrayList<>();
+
+    /** No leaf yet. */
+    public Leaves(Session session) {
+        setSpacing(12);
+        session.onFocus(wanted -> {
+            for (int i = 0; i < leaves.size(); i++) {
+                if (wanted.equals(buttons.get(i).getId())) {
+                    show(leaves.get(i));
+                }
+            }
+            for (Node leaf : leaves) {
+                Node found = find(leaf, wanted);
+                if (found != null) {
+                    show(leaf);
+                    found.requestFocus();
+                }
+            }
+        });
+    }
+
+    /** What picks the leaf shown. */
+    public Node tabs() {
+        return tabs;
+    }
+
+    /** Adds a leaf; the first is shown. */
+    public Leaves with(String title, String id, Node leaf) {
+        ToggleButton button = new ToggleButton(title);
+        button.setId(id);
+        button.setMinWidth(USE_PREF_SIZE);
+        button.setOnAction(e -> show(leaf));
+        buttons.add(button);
+        leaves.add(leaf);
+        tabs.getChildren().add(button);
+        getChildren().add(leaf);
+        show(leaves.getFirst());
+        return this;
+    }
+
+    private void show(Node wanted) {
+        for (int i = 0; i < leaves.size(); i++) {
+            boolean on = leaves.get(i).equals(wanted);
+            Parts.show(leaves.get(i), on);
+            buttons.get(i).setSelected(on);
+        }
+    }
+
+    private static @org.jspecify.annotations.Nullable Node find(Node in, String id) {
+        if (id.equals(in.getId())) {
+            return in;
+        }
+        if (in instanceof Parent parent) {
+            for (Node child : parent.getChildrenUnmodifiable()) {
+                Node found = find(child, id);
+                if (found != null) {
+                    return found;
+                }
+            }
+        }
+        return null;
+    }
+}

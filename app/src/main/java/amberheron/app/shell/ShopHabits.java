@@ -1,0 +1,42 @@
+package amberheron.app.shell;
+
+import amberheron.core.job.Shop;
+import amberheron.core.placement.PlaceSchools;
+import amberheron.core.placement.PlaceSchools.BankSchool;
+import amberheron.core.placement.PlaceSchools.CatalystSchool;
+import amberheron.core.placement.TiltSchool;
+import amberheron.core.scaling.OutputLaw;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/** The shop's habits as they are kept in its book; anything there that is not understood is ours. */
+final class ShopHabits {
+    private static final String TILT = "school.tilt";
+    private static final String CATALYST = "school.catalyst";
+    private static final String BANK = "school.bank";
+    private static final String MONTHS = "recalibrate.months";
+
+    private ShopHabits() {
+    }
+
+    static Shop read(Map<String, String> kept, List<OutputLaw> laws) {
+        PlaceSchools ours = PlaceSchools.OURS;
+        String months = kept.getOrDefault(MONTHS, "");
+        return new Shop(laws,
+                new PlaceSchools(one(TiltSchool.values(), kept.get(TILT), ours.tilt()),
+                        one(CatalystSchool.values(), kept.get(CATALYST), ours.catalyst()),
+                        one(BankSchool.values(), kept.get(BANK), ours.bank())),
+                months.matches("[1-9]\\d?") ? Integer.parseInt(months) : Shop.USUAL_MONTHS);
+    }
+
+    static Map<String, String> written(Shop shop) {
+        return Map.of(TILT, shop.schools().tilt().name(), CATALYST, shop.schools().catalyst().name(), BANK,
+                shop.schools().bank().name(), MONTHS, String.valueOf(shop.recalibrateMonths()));
+    }
+
+    private static <E extends Enum<E>> E one(E[] values, @Nullable String name, E otherwise) {
+        return Arrays.stream(values).filter(v -> v.name().equals(name)).findFirst().orElse(otherwise);
+    }
+}

@@ -1,0 +1,37 @@
+package amberheron.core.job;
+
+/** What a job waits on. */
+public enum Waiting {
+    /** Answers, a decision, or the exhaust to be mended. */
+    CUSTOMER("the customer"),
+    /** Something that is not at hand yet. */
+    PARTS("parts"),
+    /** The next step is welding. */
+    WELDER("the welder"),
+    /** The next step is the proving drive. */
+    PROVING_DRIVE("a proving drive"),
+    /** Nothing: the next step can be done. */
+    NOTHING("nothing"),
+    /** Nothing any more. */
+    FINISHED("nothing any more");
+
+    private final String words;
+
+    Waiting(String words) {
+        this.words = words;
+    }
+
+    /** How a job that waits on this stands, in the words on the board. */
+    public String standing() {
+        return switch (this) {
+            case NOTHING -> "ready";
+            case FINISHED -> "finished";
+            default -> "waits on " + words;
+        };
+    }
+
+    /** What it waits on. */
+    public String words() {
+        return words;
+    }
+}

@@ -1,0 +1,88 @@
+package amberheron.core.placement;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Where the sensor ended up.
+ *
+ * @param distance measured along the pipe, m; null when not measured
+ * @param reading tilt of the body as a level or phone on it showed, radians; null when not read
+ * @param along level along the car as it stood then, nose up positive, radians
+ * @param across level across the car as it stood then, right side up positive, radians
+ * @param date when; null when not said
+ * @param airtight whether it was tested tight; null when not tested
+ * @param photos files attached
+ */
+public record AsFitted(@Nullable Double distance, @Nullable Double reading, double along, double across,
+        @Nullable LocalDate date, @Nullable Boolean airtight, List<Photo> photos) {
+    /**
+     * A picture kept with the job.
+     *
+     * @param file name without folders
+     * @param digest SHA-256 of its bytes, hexadecimal
+     */
+    public record Photo(String file, String digest) {
+    }
+
+    /** Nothing recorded. */
+    public static final AsFitted NOTHING = new AsFitted(null, null, 0, 0, null, null, List.of());
+
+    public AsFitted {
+        photos = List.copyOf(photos);
+        if (Math.abs(along) + Math.abs(across) > 0) {
+            Attitude.ofLevel(along, across);
+        }
+    }
+
+    /** Whether anything was recorded. */
+    public boolean begun() {
+        return distance != null || reading != null || airtight != null || !photos.isEmpty();
+    }
+
+    /**
+     * The place as fitted: measured distance, and the clock position behind the tilt that was read, the car standing as
+     * it did. What was not measured is as planned.
+     *
+     * @return empty when the tilt read is one that this pipe cannot show
+     */
+    public Optional<Candidate> place(Exhaust exhaust, Candidate planned) {
+        Candidate at = distance == null ? planned : planned.withDistance(distance);
+        if (reading == null) {
+            return Optional.of(at);
+        }
+        Double meant = planned.clock();
+        return SensorTilt.clockFrom(reading, PlaceRules.axes(exhaust, at), at.lean(),
+                Attitude.ofLevel(along, across), meant == null ? 0 : meant).map(at::withClock);
+    }
+
+    public AsFitted withDistance(@Nullable Double value) {
+        return new AsFitted(value, reading, along, across, date, airtight, photos);
+    }
+
+    public AsFitted withReading(@Nullable Double value) {
+        return new AsFitted(distance, value, along, across, date, airtight, photos);
+    }
+
+    public AsFitted withAlong(double value) {
+        return new AsFitted(distance, reading, value, across, date, airtight, photos);
+    }
+
+    public AsFitted withAcross(double value) {
+        return new AsFitted(distance, reading, along, value, date, airtight, photos);
+    }
+
+    public AsFitted withDate(@Nullable LocalDate value) {
+        return new AsFitted(distance, reading, along, across, value, airtight, photos);
+    }
+
+    public AsFitted withAirtight(@Nullable Boolean value) {
+        return new AsFitted(distance, reading, along, across, date, value, photos);
+    }
+
+    public AsFitted withPhotos(List<Photo> value) {
+        return new AsFitted(distance, reading, along, across, date, airtight, value);
+    }
+}

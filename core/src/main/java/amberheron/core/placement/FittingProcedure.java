@@ -1,0 +1,50 @@
+package amberheron.core.placement;
+
+import amberheron.core.finding.Source;
+import java.util.List;
+
+/**
+ * How a bung is fitted, in order.
+ *
+ * @param title which way
+ * @param steps what to do, one after the other
+ * @param caution what can hurt; local codes and licensed trades decide
+ * @param source where it comes from
+ */
+public record FittingProcedure(String title, List<String> steps, String caution, Source source) {
+    private static final String TIGHTEN = "Screw the sensor in by hand first; anti-seize stays on the thread, none on the tip. 40 to 54 N·m (30 to 40 lb·ft), 22 mm hexagon; anti-seize makes a torque wrench read differently.";
+    private static final String TIGHT = "Test airtight: soapy water, a little pressure in the pipe, look for bubbles.";
+    private static final String LEVEL = "Car on stands on level ground, never on the jack alone. Eyes covered when drilling overhead; hot exhaust burns.";
+
+    /** A bung welded in. */
+    public static final FittingProcedure WELD_IN = new FittingProcedure("Weld-in bung", List.of(
+            "Sensor out, an old dead one in the bung: it holds it square and keeps the thread clean. Battery negative off.",
+            "Mark place and clock position from the template; centre-punch.",
+            "Pilot, then step drill up to the marked step; deburr inside; vacuum the shavings.",
+            "Shape (cope) the bung's face to the pipe; trial fit.",
+            "Tack, check the angle again with a level, weld airtight; let it cool in air.",
+            "Chase the thread.", TIGHT, TIGHTEN),
+            LEVEL + " Fumes of coated or plated pipe are poisonous; fuel lines and tank near: shield them, fire watch. Welding is a licensed trade in places: local codes decide.",
+            Source.practice("weld-in bung"));
+    /** A clamp with its gasket. */
+    public static final FittingProcedure CLAMP = new FittingProcedure("No-weld clamp", List.of(
+            "Mark place and clock position from the template; clean the pipe to bare metal around it.",
+            "Drill in place with a right-angle drill: pilot, then step drill up to the marked step.",
+            "File the burr off, peen the rim inwards lightly; vacuum the shavings.",
+            "Gasket tape on once, hole over hole: its adhesive takes no second try.",
+            "Clamp around, hardware on top so that it cannot snag; nuts in turn, a little each.", TIGHT, TIGHTEN,
+            "After the first hot run tighten the nuts again while it is hot, then once more cold."),
+            LEVEL + " Retightening hot: gloves.", Source.practice("no-weld clamp"));
+    /** A hole that is there. */
+    public static final FittingProcedure EXISTING_HOLE = new FittingProcedure("Hole that is there", List.of(
+            "Pipe warm, penetrating oil on the thread, wait; low-profile crowfoot or slotted socket.",
+            "Free plug or old sensor: forwards and back, never by force alone.",
+            "Look at the thread; chase it before anything is screwed in. M18×1.5.",
+            "Check with a level that the hole still keeps the tilt.", TIGHTEN, TIGHT),
+            LEVEL + " Removing or replacing emission parts can be illegal on the road: check local law and inspection rules.",
+            Source.practice("using a hole that is there"));
+
+    public FittingProcedure {
+        steps = List.copyOf(steps);
+    }
+}

@@ -1,0 +1,110 @@
+package amberheron.core.placement;
+
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Something beside the pipe that sensor and cable must keep clear of.
+ *
+ * @param kind what it is
+ * @param side where it lies, seen from the pipe
+ * @param from where it begins along the pipe, as places are measured, m
+ * @param to where it ends, m
+ * @param gap from the pipe's outside to it, m, the car on its wheels; null when not measured
+ */
+public record Neighbour(Kind kind, Side side, double from, double to, @Nullable Double gap) {
+    /** What lies beside the pipe. */
+    public enum Kind {
+        FLOOR("floor", false, Side.ABOVE), HEAT_SHIELD("heat shield", false, Side.ABOVE), GEARBOX("gearbox", false,
+                Side.RIGHT), LINKAGE("linkage", true, Side.RIGHT), DRIVESHAFT("driveshaft", true,
+                        Side.RIGHT), STEERING("steering shaft", true, Side.LEFT), FUEL_LINE("fuel line", false,
+                                Side.LEFT), HOT_PART("hot part", false,
+                                        Side.RIGHT), BODYWORK("bodywork", false,
+                                                Side.LEFT), GROUND("ground", false, Side.BELOW);
+
+        private final String words;
+        private final boolean moving;
+        private final Side usualSide;
+
+        Kind(String words, boolean moving, Side usualSide) {
+            this.words = words;
+            this.moving = moving;
+            this.usualSide = usualSide;
+        }
+
+        /** Where it lies on most cars. */
+        public Side usualSide() {
+            return usualSide;
+        }
+
+        /** The trade's words for it. */
+        public String words() {
+            return words;
+        }
+
+        /** Whether it turns or swings: a cable that bends near it is caught. */
+        public boolean moving() {
+            return moving;
+        }
+    }
+
+    /** Where it lies, in car axes. */
+    public enum Side {
+        ABOVE("above", Vector3D.PLUS_K), RIGHT("right", Vector3D.PLUS_J), BELOW("below", Vector3D.MINUS_K), LEFT("left",
+                Vector3D.MINUS_J);
+
+        private final String words;
+        @SuppressWarnings("ImmutableEnumChecker") // vectors do not change
+        private final Vector3D direction;
+
+        Side(String words, Vector3D direction) {
+            this.words = words;
+            this.direction = direction;
+        }
+
+        /** The word for it. */
+        public String words() {
+            return words;
+        }
+
+        /** Unit vector from the pipe towards it. */
+        public Vector3D direction() {
+            return direction;
+        }
+    }
+
+    public Neighbour {
+        if (!(to > from)) {
+            throw new IllegalArgumentException("The %s ends at %.0f mm, before it begins at %.0f mm"
+                    .formatted(kind.words(), 1000 * to, 1000 * from));
+        }
+        if (gap != null && !(gap >= 0)) {
+            throw new IllegalArgumentException("Gap: found %.0f mm, expected 0 or more".formatted(1000 * gap));
+        }
+    }
+
+    /** Whether it lies beside a place. */
+    public boolean covers(double distance) {
+        return distance >= from && distance <= to;
+    }
+
+    public Neighbour withKind(Kind value) {
+        return new Neighbour(value, side, from, to, gap);
+    }
+
+    public Neighbour withSide(Side value) {
+        return new Neighbour(kind, value, from, to, gap);
+    }
+
+    public Neighbour withFrom(double value) {
+        return new Neighbour(kind, side, value, to, gap);
+    }
+
+    public Neighbour withTo(double value) {
+        return new Neighbour(kind, side, from, value, gap);
+    }
+
+    public Neighbour withGap(@Nullable Double value) {
+        return new Neighbour(kind, side, from, to, value);
+    }
+}

@@ -1,0 +1,118 @@
+package amberheron.core.placement;
+
+import static amberheron.core.finding.Verdict.FAIL;
+import static amberheron.core.finding.Verdict.PASS;
+import static amberheron.core.finding.Verdict.UNKNOWN;
+import static amberheron.core.finding.Verdict.WARN;
+
+import amberheron.core.finding.Verdict;
+import amberheron.core.placement.PlaceSchools.BankSchool;
+import amberheron.core.placement.PlaceSchools.CatalystSchool;
+import amberheron.core.placement.Segment.Kind;
+import amberheron.core.placement.Segment.Line;
+import org.jspecify.annotations.Nullable;
+
+/** Each rule's limit, and the verdict it gives a figure. One place is judged by them, and so is a whole run. */
+final class PlaceLimits {
+    /** Least tilt of the body above the horizon, radians. */
+    static final double TILT = Math.toRadians(10);
+    /** Least distance after a turbine, m. */
+    static final double AFTER_TURBINE = 0.46;
+    /** Least distance from the manifold when there is no turbine, m. */
+    static final double AFTER_MANIFOLD = 0.45;
+    /** Hottest gas a sensor stands for long, K. */
+    static final double GAS = 1203;
+    /** Slower than this at idle, and a mixture screw is turned past its point before the reading answers, s. */
+    static final double IDLE_DELAY = 0.5;
+    /** About the sensor's own time to answer, s. */
+    static final double FULL_LOAD_DELAY = 0.1;
+    /** How long after a cold start the exhaust is held to spit water, s. */
+    static final double DRY = 30;
+    /** Room for the cable to leave without a tight bend, m. */
+    static final double CABLE = 0.03;
+    /** Room to what turns or swings, m. */
+    static final double MOVING = 0.05;
+    /** Height above the ground of whatever hangs lowest, m. */
+    static final double GROUND = 0.1;
+    /** Free length a slotted socket and its ratchet take, m. */
+    static final double SOCKET = 0.13;
+
+    private static final double SLACK = 1e-9;
+
+    private PlaceLimits() {
+    }
+
+    static Verdict tilt(double tilt) {
+        return tilt >= TILT - SLACK ? PASS : FAIL;
+    }
+
+    static Verdict piece(AlongRun at) {
+        if (at.piece() == null) {
+            return FAIL;
+        }
+        // The manifold has its own rule: it is too near.
+        Kind kind = at.piece().segment().kind();
+        return kind.takesBung() || kind == Kind.MANIFOLD ? PASS : FAIL;
+    }
+
+    static double leastDistance(Run run) {
+        return run.turbine() ? AFTER_TURBINE : AFTER_MANIFOLD;
+    }
+
+    static Verdict distance(Run run, double distance) {
+        return distance >= leastDistance(run) - SLACK ? PASS : FAIL;
+    }
+
+    static Verdict catalyst(Site site, Run run, AlongRun at) {
+        Double margin = at.catalyst();
+        boolean open = run.catalyst().filter(c -> c.segment().kind() == Kind.STRAIGHT_THROUGH).isPresent();
+        boolean negligible = open && site.schools().catalyst() == CatalystSchool.OPEN_IS_NEGLIGIBLE;
+        return margin == null || margin > 0 || negligible ? PASS : WARN;
+    }
+
+    static Verdict bank(Site site, AlongRun at) {
+        boolean whole = site.banks() < 2 || (at.piece() != null && at.piece().segment().line() == Line.ALL);
+        return whole || site.schools().bank() == BankSchool.EASIER_BANK ? PASS : WARN;
+    }
+
+    static Verdict gas(@Nullable Estimate gas) {
+        if (gas == null) {
+            return UNKNOWN;
+        }
+        return gas.low() > GAS ? FAIL : gas.high() > GAS ? WARN : PASS;
+    }
+
+    static Verdict atMost(@Nullable Double figure, double limit) {
+        return figure == null ? UNKNOWN : figure <= limit ? PASS : WARN;
+    }
+
+    static Verdict dry(@Nullable Estimate dry) {
+        return dry == null ? UNKNOWN : dry.middle() <= DRY ? PASS : WARN;
+    }
+
+    static Verdict lead(@Nullable Double spare) {
+        return spare == null ? UNKNOWN : spare >= 0 ? PASS : FAIL;
+    }
+
+    /** The room a neighbour asks for, m. */
+    static double room(Neighbour n) {
+        return n.kind() == Neighbour.Kind.GROUND ? GROUND : n.kind().moving() ? MOVING : CABLE;
+    }
+
+    static Verdict room(Neighbour n, double left) {
+        if (Double.isNaN(left)) {
+            return UNKNOWN;
+        }
+        if (left >= room(n)) {
+            return PASS;
+        }
+        return left < 0 || n.kind().moving() ? FAIL : WARN;
+    }
+
+    static Verdict tools(double free, double standOut) {
+        if (Double.isNaN(free)) {
+            return UNKNOWN;
+        }
+        return free >= Math.max(SOCKET, standOut) ? PASS : free >= standOut ? WARN : FAIL;
+    }
+}

@@ -1,0 +1,251 @@
+package amberheron.core.placement;
+
+import amberheron.core.finding.Verdict;
+import amberheron.core.placement.Run.Piece;
+import amberheron.core.placement.Segment.Line;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Every place on a run, judged: each millimetre along it, each degree around it, by the same rules as a single place.
+ * A sensor square to the pipe is taken.
+ */
+public final class PlaceSearch {
+    private static final int AROUND = 360;
+    private static final double STEP = 0.001;
+    /** A run whose end is not measured is searched this far, m. */
+    private static final double FAR = 3;
+    /** More free length than this is no better, m. */
+    private static final double ROOMY = 0.2;
+    private static final double[] COSINE = new double[AROUND];
+    private static final double[] SINE = new double[AROUND];
+
+    static {
+        for (int i = 0; i < AROUND; i++) {
+            COSINE[i] = Math.cos(clockOf(i));
+            SINE[i] = Math.sin(clockOf(i));
+        }
+    }
+
+    /** What the whole run says. */
+    public static final class Band {
+        private final double start;
+        private final List<Verdict> along;
+        private final List<Ring> around;
+
+        private Band(double start, List<Verdict> along, List<Ring> around) {
+            this.start = start;
+            this.along = along;
+            this.around = around;
+        }
+
+        /** How many places along it were judged. */
+        public int size() {
+            return along.size();
+        }
+
+        /** Distance of a place, m. */
+        public double distance(int index) {
+            return start + index * STEP;
+        }
+
+        /** The best verdict any clock position has at a place along the run. */
+        public Verdict best(int index) {
+            return worse(along.get(index), around.get(index).best);
+        }
+
+        /** The verdict at a place along the run and a clock position in whole degrees from 12. */
+        public Verdict verdict(int index, int degrees) {
+            return worse(along.get(index), around.get(index).verdicts[Math.floorMod(degrees, AROUND)]);
+        }
+
+        /** The verdict of the rules that depend on the clock position alone: tilt, room and tools. */
+        public Verdict around(int index, int degrees) {
+            return around.get(index).verdicts[Math.floorMod(degrees, AROUND)];
+        }
+
+        /** The place along the run nearest to a distance. */
+        public int index(double distance) {
+            return Math.clamp(Math.round((distance - start) / STEP), 0, Math.max(0, along.size() - 1));
+        }
+    }
+
+    /** One turn around the pipe: verdict, tilt and free length at each degree. */
+    private static final class Ring {
+        private final Verdict[] verdicts = new Verdict[AROUND];
+        private final double[] tilts = new double[AROUND];
+        private final double[] free = new double[AROUND];
+        private Verdict best = Verdict.FAIL;
+
+        void put(int degree, Verdict verdict, double tilt, double room) {
+            verdicts[degree] = verdict;
+            tilts[degree] = tilt;
+            free[degree] = room;
+            best = verdict.compareTo(best) < 0 ? verdict : best;
+        }
+    }
+
+    private PlaceSearch() {
+    }
+
+    private static double clockOf(int degree) {
+        return Math.toRadians(degree > AROUND / 2 ? degree - AROUND : degree);
+    }
+
+    private static Verdict worse(Verdict a, Verdict b) {
+        return a.compareTo(b) >= 0 ? a : b;
+    }
+
+    /** Neither bad nor not measured yet. */
+    private static boolean usable(Verdict verdict) {
+        return verdict == Verdict.PASS || verdict == Verdict.WARN;
+    }
+
+    /** Judges the whole of a line; empty while its run is not known. */
+    public static Optional<Band> band(Site site, Line line) {
+        Run run = site.exhaust().run(line);
+        if (run.pieces().isEmpty()) {
+            return Optional.empty();
+        }
+        double end = Math.min(run.end(), FAR);
+        double start = run.start();
+        int size = (int) Math.floor((end - start) / STEP + 1e-6) + 1;
+        List<Verdict> along = new ArrayList<>(size);
+        List<Ring> around = new ArrayList<>(size);
+        Ring ring = null;
+        Object ringOf = null;
+        for (int i = 0; i < size; i++) {
+            double distance = start + i * STEP;
+            AlongRun at = AlongRun.of(site, run, distance);
+            along.add(alongVerdict(site, run, at));
+            Piece piece = at.piece();
+            double slope = piece == null ? 0 : piece.slopeAt(distance);
+            List<Neighbour> beside = beside(site, distance);
+            // On a straight piece the turn around the pipe is the same from one millimetre to the next.
+            Object key = List.of(slope, Objects.requireNonNullElse(piece, ""), beside);
+            if (ring == null || !key.equals(ringOf)) {
+                ring = ring(site, piece, slope, beside);
+                ringOf = key;
+            }
+            around.add(ring);
+        }
+        return Optional.of(new Band(start, along, around));
+    }
+
+    private static List<Neighbour> beside(Site site, double distance) {
+        List<Neighbour> beside = new ArrayList<>();
+        for (Neighbour n : site.exhaust().neighbours()) {
+            if (n.covers(distance)) {
+                beside.add(n);
+            }
+        }
+        return beside;
+    }
+
+    private static Verdict alongVerdict(Site site, Run run, AlongRun at) {
+        Verdict worst = PlaceLimits.distance(run, at.distance());
+        worst = worse(worst, PlaceLimits.piece(at));
+        worst = worse(worst, PlaceLimits.catalyst(site, run, at));
+        worst = worse(worst, PlaceLimits.bank(site, at));
+        worst = worse(worst, PlaceLimits.lead(at.lead()));
+        worst = worse(worst, PlaceLimits.gas(at.gas()));
+        worst = worse(worst, PlaceLimits.atMost(at.idle(), PlaceLimits.IDLE_DELAY));
+        worst = worse(worst, PlaceLimits.atMost(at.fullLoad(), PlaceLimits.FULL_LOAD_DELAY));
+        worst = worse(worst, PlaceLimits.dry(at.dry()));
+        return site.exhaust().neighbours().isEmpty() ? worse(worst, Verdict.UNKNOWN) : worst;
+    }
+
+    private static Ring ring(Site site, @Nullable Piece piece, double slope, List<Neighbour> beside) {
+        PipeAxes pipe = PipeAxes.of(slope, piece == null ? 0 : piece.segment().heading());
+        Vector3D up = site.exhaust().attitude().up();
+        double upNormal = pipe.normal().dotProduct(up);
+        double upSide = pipe.side().dotProduct(up);
+        int n = beside.size();
+        double[] towardsNormal = new double[n];
+        double[] towardsSide = new double[n];
+        for (int k = 0; k < n; k++) {
+            towardsNormal[k] = Room.towards(beside.get(k), pipe.normal());
+            towardsSide[k] = Room.towards(beside.get(k), pipe.side());
+        }
+        Double diameter = piece == null ? null : piece.segment().diameter();
+        double radius = (diameter == null ? 0.0508 : diameter) / 2;
+        double out = site.probe().standOutOrUsual();
+        Ring ring = new Ring();
+        for (int degree = 0; degree < AROUND; degree++) {
+            double sine = upNormal * COSINE[degree] + upSide * SINE[degree];
+            double tilt = Math.asin(Math.clamp(sine, -1, 1));
+            Verdict worst = piece != null && piece.segment().slope() == null ? Verdict.UNKNOWN : PlaceLimits.tilt(tilt);
+            double free = Double.POSITIVE_INFINITY;
+            for (int k = 0; k < n; k++) {
+                double towards = towardsNormal[k] * COSINE[degree] + towardsSide[k] * SINE[degree];
+                worst = worse(worst,
+                        PlaceLimits.room(beside.get(k), Room.left(beside.get(k), radius, out, towards)));
+                free = Math.min(free, Room.free(beside.get(k), radius, towards));
+            }
+            if (!site.exhaust().neighbours().isEmpty()) {
+                worst = worse(worst, PlaceLimits.tools(free, out));
+            }
+            ring.put(degree, worst, tilt, free);
+        }
+        return ring;
+    }
+
+    /**
+     * The best place on a line for the shop's schools: the best verdict, then the tilt the school likes, then the
+     * nearest to the engine, then room enough, then the steepest.
+     *
+     * @return a candidate without a letter; empty when every place fails or lacks a measure
+     */
+    public static Optional<Candidate> best(Site site, Line line) {
+        return band(site, line).flatMap(b -> best(site, line, b));
+    }
+
+    /** The best place of a band that was searched already. */
+    public static Optional<Candidate> best(Site site, Line line, Band band) {
+        TiltSchool school = site.schools().tilt();
+        Verdict verdict = Verdict.FAIL;
+        double distaste = Double.MAX_VALUE;
+        double room = -1;
+        double steep = -1;
+        int foundAt = -1;
+        int foundClock = 0;
+        Ring before = null;
+        Verdict alongBefore = Verdict.FAIL;
+        for (int i = 0; i < band.size(); i++) {
+            Ring ring = band.around.get(i);
+            Verdict along = band.along.get(i);
+            // Farther along the same straight piece nothing gets better.
+            if ((ring == before && along.compareTo(alongBefore) >= 0) || !usable(along)) {
+                continue;
+            }
+            before = ring;
+            alongBefore = along;
+            for (int degree = 0; degree < AROUND; degree++) {
+                Verdict here = worse(along, ring.verdicts[degree]);
+                double dislikes = Math.rint(1e6 * school.distaste(ring.tilts[degree]));
+                double roomy = Math.min(ring.free[degree], ROOMY);
+                boolean tied = here == verdict && dislikes == distaste && i == foundAt;
+                boolean liked = here.compareTo(verdict) < 0 || (here == verdict && dislikes < distaste);
+                boolean better = liked
+                        || (tied && (roomy > room || (roomy == room && ring.tilts[degree] > steep)));
+                if (usable(here) && better) {
+                    verdict = here;
+                    distaste = dislikes;
+                    room = roomy;
+                    steep = ring.tilts[degree];
+                    foundAt = i;
+                    foundClock = degree;
+                }
+            }
+        }
+        return foundAt < 0
+                ? Optional.empty()
+                : Optional.of(Candidate.named("").withLine(line)
+                        .withDistance(Math.rint(1000 * band.distance(foundAt)) / 1000)
+                        .withClock(clockOf(foundClock)));
+    }
+}

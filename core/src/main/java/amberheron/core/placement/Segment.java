@@ -1,0 +1,135 @@
+package amberheron.core.placement;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One piece of the exhaust.
+ *
+ * @param line which cylinders' gas it carries
+ * @param kind what it is
+ * @param length along its centre line, m; null when not measured
+ * @param diameter outer, m; null when not measured
+ * @param wall thickness, m; null when not measured
+ * @param slope where the gas enters, positive when it rises with the gas, radians; null when not measured
+ * @param endSlope where the gas leaves, radians; null for a straight piece
+ * @param heading away from straight back, positive to the car's right, radians
+ */
+public record Segment(Line line, Kind kind, @Nullable Double length, @Nullable Double diameter, @Nullable Double wall,
+        @Nullable Double slope, @Nullable Double endSlope, double heading) {
+    /** Whose gas flows in a piece. */
+    public enum Line {
+        /** Every cylinder's: a single bank, or after the merge. */
+        ALL("all cylinders"),
+        /** The first bank's only. */
+        FIRST("first bank"),
+        /** The second bank's only. */
+        SECOND("second bank");
+
+        private final String words;
+
+        Line(String words) {
+            this.words = words;
+        }
+
+        /** The trade's words for it. */
+        public String words() {
+            return words;
+        }
+    }
+
+    /** What a piece is. */
+    public enum Kind {
+        MANIFOLD("manifold"), TURBINE("turbine"), PIPE("pipe"), FLEX("flex"), CATALYST("catalyst"), STRAIGHT_THROUGH(
+                "straight-through catalyst"), MERGE("merge"), MUFFLER("muffler");
+
+        private final String words;
+
+        Kind(String words) {
+            this.words = words;
+        }
+
+        /** The trade's words for it. */
+        public String words() {
+            return words;
+        }
+
+        /** Whether it changes the gas. */
+        public boolean isCatalyst() {
+            return this == CATALYST || this == STRAIGHT_THROUGH;
+        }
+
+        /** Whether a bung can be set in its wall. */
+        public boolean takesBung() {
+            return this == PIPE || this == MERGE;
+        }
+    }
+
+    /** Taken for a wall that was not measured, m; from memory, the usual sheet of exhaust pipe. */
+    public static final double USUAL_WALL = 0.0015;
+
+    public Segment {
+        if (length != null && !(length > 0)) {
+            throw new IllegalArgumentException("Length: found %.0f mm, expected more than 0".formatted(1000 * length));
+        }
+        if (diameter != null && !(diameter > 0)) {
+            throw new IllegalArgumentException(
+                    "Outer diameter: found %.1f mm, expected more than 0".formatted(1000 * diameter));
+        }
+        if (wall != null && !(wall > 0)) {
+            throw new IllegalArgumentException("Wall: found %.1f mm, expected more than 0".formatted(1000 * wall));
+        }
+        if (diameter != null && wall != null && !(2 * wall < diameter)) {
+            throw new IllegalArgumentException(
+                    "Wall %.1f mm in a pipe of %.1f mm leaves no bore; expected less than %.1f mm"
+                            .formatted(1000 * wall, 1000 * diameter, 500 * diameter));
+        }
+    }
+
+    /** A straight piece going straight back, as measured so far. */
+    public static Segment straight(Line line, Kind kind, @Nullable Double length, @Nullable Double diameter,
+            @Nullable Double slope) {
+        return new Segment(line, kind, length, diameter, null, slope, null, 0);
+    }
+
+    /** The bore, m; null while the diameter is not measured. */
+    public @Nullable Double bore() {
+        return diameter == null ? null : Math.max(1e-3, diameter - 2 * wallOrUsual());
+    }
+
+    /** The wall as measured, else the usual one, m. */
+    public double wallOrUsual() {
+        return wall == null ? USUAL_WALL : wall;
+    }
+
+    public Segment withLine(Line value) {
+        return new Segment(value, kind, length, diameter, wall, slope, endSlope, heading);
+    }
+
+    public Segment withKind(Kind value) {
+        return new Segment(line, value, length, diameter, wall, slope, endSlope, heading);
+    }
+
+    public Segment withLength(@Nullable Double value) {
+        return new Segment(line, kind, value, diameter, wall, slope, endSlope, heading);
+    }
+
+    public Segment withDiameter(@Nullable Double value) {
+        return new Segment(line, kind, length, value, wall, slope, endSlope, heading);
+    }
+
+    public Segment withWall(@Nullable Double value) {
+        return new Segment(line, kind, length, diameter, value, slope, endSlope, heading);
+    }
+
+    public Segment withSlope(@Nullable Double value) {
+        return new Segment(line, kind, length, diameter, wall, value, endSlope, heading);
+    }
+
+    public Segment withEndSlope(@Nullable Double value) {
+        return new Segment(line, kind, length, diameter, wall, slope, value, heading);
+    }
+
+    public Segment withHeading(double value) {
+        return new Segment(line, kind, length, diameter, wall, slope, endSlope, value);
+    }
+}

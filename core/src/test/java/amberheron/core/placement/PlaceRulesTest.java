@@ -1,0 +1,198 @@
+package amberheron.core.placement;
+
+import static amberheron.core.finding.Verdict.FAIL;
+import static amberheron.core.finding.Verdict.PASS;
+import static amberheron.core.finding.Verdict.UNKNOWN;
+import static amberheron.core.finding.Verdict.WARN;
+import static amberheron.core.placement.Runs.OPEN;
+import static amberheron.core.placement.Runs.TURBO;
+import static amberheron.core.placement.Runs.at;
+import static amberheron.core.placement.Runs.site;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Verdict;
+import amberheron.core.placement.Candidate.Hole;
+import amberheron.core.placement.PlaceSchools.BankSchool;
+import amberheron.core.placement.PlaceSchools.CatalystSchool;
+import amberheron.core.placement.Segment.Kind;
+import amberheron.core.placement.Segment.Line;
+import java.util.List;
+import java.util.Objects;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What the trade says of a place comes out as the trade says it. */
+class PlaceRulesTest {
+    private static Finding finding(Site site, Candidate place, String id) {
+        return PlaceRules.judge(site, place).stream().filter(f -> f.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    private static double figure(Site site, Candidate place, String id) {
+        return Objects.requireNonNull(finding(site, place, id).figure()).si();
+    }
+
+    @Test
+    void beforeTheTurbineFailsAndSaysWhatItCosts() {
+        Finding before = finding(site(TURBO), at(-0.05, 45), "distance");
+        assertThat(before.verdict()).isEqualTo(FAIL);
+        assertThat(before.lambdaCost()).isCloseTo(0.2 * 0.1837, within(1e-4));
+        assertThat(before.consequence()).contains("pressure");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"-90, FAIL", "90, FAIL", "-80, PASS", "80, PASS", "-81, FAIL", "0, PASS", "150, FAIL"})
+    void nineOClockFailsAndNineTwentyPassesOnALevelPipe(double clock, Verdict verdict) {
+        assertThat(finding(site(TURBO), at(0.6, clock), "tilt").verdict()).isEqualTo(verdict);
+    }
+
+    @Test
+    void fortySixCentimetresAfterTheTurbine() {
+        assertThat(finding(site(TURBO), at(0.46, 45), "distance").verdict()).isEqualTo(PASS);
+        assertThat(finding(site(TURBO), at(0.459, 45), "distance").verdict()).isEqualTo(FAIL);
+    }
+
+    @Test
+    void fortyFiveCentimetresFromTheManifold() {
+        assertThat(finding(site(OPEN), at(0.45, 45), "distance").verdict()).isEqualTo(PASS);
+        assertThat(finding(site(OPEN), at(0.449, 45), "distance").verdict()).isEqualTo(FAIL);
+        assertThat(finding(site(OPEN), at(0.45, 45), "distance").subject()).isEqualTo("From the manifold");
+    }
+
+    @Test
+    void afterACatalystWarnsThatItReadsLean() {
+        Finding after = finding(site(TURBO), at(1.7, 45), "catalyst");
+        assertThat(after.verdict()).isEqualTo(WARN);
+        assertThat(after.consequence()).contains("lean").contains("Record");
+        assertThat(finding(site(TURBO), at(1.1, 45), "catalyst").verdict()).isEqualTo(PASS);
+        assertThat(PlaceRules.judge(site(OPEN), at(1.3, 45))).noneMatch(f -> f.id().equals("catalyst"));
+    }
+
+    @Test
+    void aStraightThroughCatalystIsNegligibleToOneSchoolOnly() {
+        Site open = site(TURBO.withCatalyst(Kind.STRAIGHT_THROUGH));
+        assertThat(finding(open, at(1.7, 45), "catalyst").verdict()).isEqualTo(WARN);
+        Site held = open.withSchools(PlaceSchools.OURS.withCatalyst(CatalystSchool.OPEN_IS_NEGLIGIBLE));
+        assertThat(finding(held, at(1.7, 45), "catalyst").verdict()).isEqualTo(PASS);
+        assertThat(finding(site(TURBO).withSchools(held.schools()), at(1.7, 45), "catalyst").verdict())
+                .as("an ordinary catalyst counts for every school").isEqualTo(WARN);
+    }
+
+    @Test
+    void aLowPlaceFailsEvenWithRoom() {
+        Site roomy = site(OPEN.withNeighbours(List.of(
+                new Neighbour(Neighbour.Kind.GROUND, Neighbour.Side.BELOW, 0, 3, 1.5))));
+        assertThat(finding(roomy, at(0.9, 180), "room-0").verdict()).isEqualTo(PASS);
+        assertThat(PlaceRules.verdict(roomy, at(0.9, 180))).isEqualTo(FAIL);
+        assertThat(finding(roomy, at(0.9, 180), "tilt").consequence()).contains("tears it off");
+    }
+
+    /** Upright under a floor 150 mm above a 50.8 mm pipe, a sensor of 85 mm leaves 65 mm; at 60° half its height counts. */
+    @Test
+    void theFloorLeavesWhatTheSensorDoesNotReach() {
+        assertThat(figure(site(OPEN), at(0.9, 0), "room-0")).isCloseTo(0.065, within(1e-9));
+        double reach = (0.0254 + 0.085) * 0.5 + Probe.RADIUS * Math.sin(Math.toRadians(60));
+        assertThat(figure(site(OPEN), at(0.9, 60), "room-0")).isCloseTo(0.0254 + 0.15 - reach, within(1e-9));
+        assertThat(figure(site(OPEN), at(0.9, 0), "tools")).isCloseTo(0.15, within(1e-9));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"FLOOR, 0.14, PASS", "FLOOR, 0.1, WARN", "FLOOR, 0.08, FAIL", "DRIVESHAFT, 0.14, PASS",
+            "DRIVESHAFT, 0.12, FAIL"})
+    void nearTheFloorTheCableRubsNearAShaftItIsCaught(Neighbour.Kind kind, double gap, Verdict verdict) {
+        Site site = site(OPEN.withNeighbours(List.of(new Neighbour(kind, Neighbour.Side.ABOVE, 0, 3, gap))));
+        assertThat(finding(site, at(0.9, 0), "room-0").verdict()).isEqualTo(verdict);
+    }
+
+    @Test
+    void aSensorLongerThanTheGapIsRefusedWithTheReason() {
+        Site low = site(OPEN.withNeighbours(List.of(Runs.FLOOR.withGap(0.06))));
+        assertThatThrownBy(() -> PlaceRules.requireRoom(low, at(0.9, 0))).isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("85 mm").hasMessageContaining("25 mm more than the floor leaves");
+        PlaceRules.requireRoom(low, at(0.9, 70));
+        assertThat(finding(low, at(0.9, 0), "tools").consequence()).startsWith("No tool reaches it");
+    }
+
+    @Test
+    void theLeadHasToReachWithSlackAtBothEnds() {
+        Site site = new Site(OPEN, 2e-3, 1, 14.7, new Probe(0.08, 2.0, 0.5, 1.0), PlaceSchools.OURS);
+        assertThat(figure(site, at(0.9, 45), "lead")).isCloseTo(2.0 - 0.4 - 1.0 - 0.15, within(1e-9));
+        assertThat(finding(site, at(1.4, 45), "lead").verdict()).isEqualTo(FAIL);
+    }
+
+    @Test
+    void hotNearTheEngineAndSlowAndWetFarFromIt() {
+        double near = figure(site(OPEN), at(0.46, 45), "gas");
+        double far = figure(site(OPEN), at(1.9, 45), "gas");
+        assertThat(near).isGreaterThan(far);
+        assertThat(Objects.requireNonNull(finding(site(OPEN), at(0.46, 45), "gas").figure()).spread())
+                .as("an estimate with its range").isGreaterThan(20);
+        assertThat(figure(site(OPEN), at(1.9, 45), "dry")).isGreaterThan(figure(site(OPEN), at(0.46, 45), "dry"));
+        assertThat(figure(site(OPEN), at(1.9, 45), "delay-idle"))
+                .isGreaterThan(figure(site(OPEN), at(1.9, 45), "delay-full"));
+    }
+
+    @Test
+    void noBungHoldsOnAFlexOrPastTheEnd() {
+        assertThat(finding(site(TURBO), at(1.3, 45), "piece").consequence()).contains("catalyst");
+        assertThat(finding(site(OPEN), at(2.5, 45), "piece").verdict()).isEqualTo(FAIL);
+        assertThatThrownBy(() -> OPEN.run(Line.ALL).require(2.5))
+                .hasMessageContaining("past the end of the run at 2000");
+        assertThatThrownBy(() -> OPEN.run(Line.ALL).require(-0.3))
+                .hasMessageContaining("before the run begins at -200");
+    }
+
+    @Test
+    void oneSensorSeesOneBankUntilTheMerge() {
+        Exhaust vee = new Exhaust(List.of(Segment.straight(Line.FIRST, Kind.PIPE, 0.8, 0.05, 0.0),
+                Segment.straight(Line.SECOND, Kind.PIPE, 0.8, 0.05, 0.0),
+                Segment.straight(Line.ALL, Kind.PIPE, 1.0, 0.05, 0.0)), List.of(Runs.FLOOR), Attitude.LEVEL);
+        Site site = new Site(vee, 2e-3, 2, 14.7, Runs.PROBE, PlaceSchools.OURS);
+        Candidate early = at(0.6, 45).withLine(Line.SECOND);
+        assertThat(finding(site, early, "bank").subject()).isEqualTo("Bank seen: second bank");
+        assertThat(finding(site, early, "bank").verdict()).isEqualTo(PASS);
+        assertThat(finding(site, at(1.0, 45).withLine(Line.SECOND), "bank").subject()).isEqualTo("Bank seen: both");
+        Site strict = site.withSchools(PlaceSchools.OURS.withBank(BankSchool.AFTER_MERGE));
+        assertThat(finding(strict, early, "bank").verdict()).isEqualTo(WARN);
+        assertThat(figure(site, early, "delay-idle"))
+                .as("half the engine feeds a bank's own pipe: twice the time for the same volume, besides the cycle")
+                .isCloseTo(2 * (figure(site(vee.withSegments(List.of(
+                        Segment.straight(Line.ALL, Kind.PIPE, 0.8, 0.05, 0.0)))), at(0.6, 45), "delay-idle") - 0.15)
+                        + 0.15, within(1e-9));
+    }
+
+    @Test
+    void whatIsNotMeasuredNeverPasses() {
+        Site bare = new Site(Exhaust.UNMEASURED, null, 1, 14.7, Probe.UNMEASURED, PlaceSchools.OURS);
+        assertThat(PlaceRules.judge(bare, Candidate.named("A"))).extracting(Finding::verdict).containsOnly(UNKNOWN);
+        assertThat(PlaceRules.judge(bare, at(0.6, 45))).extracting(Finding::verdict).doesNotContain(PASS);
+        Site unmeasured = site(OPEN.withNeighbours(List.of(Runs.FLOOR.withGap(null))));
+        assertThat(finding(unmeasured, at(0.9, 0), "room-0").verdict()).isEqualTo(UNKNOWN);
+        assertThat(finding(unmeasured, at(0.9, 0), "tools").verdict()).isEqualTo(UNKNOWN);
+    }
+
+    @Test
+    void eachSchoolChoosesItsOwn() {
+        List<Candidate> places = List.of(at(0.9, 0), at(0.8, 45), at(0.6, 75), at(0.5, 90));
+        assertThat(clock(places, TiltSchool.STRAIGHT_UP)).isEqualTo(0, within(1e-9));
+        assertThat(clock(places, TiltSchool.OFF_VERTICAL)).isEqualTo(45, within(1e-9));
+        assertThat(clock(places, TiltSchool.FROM_TEN_DEGREES)).isEqualTo(75, within(1e-9));
+    }
+
+    private static double clock(List<Candidate> places, TiltSchool school) {
+        return Math.toDegrees(Objects.requireNonNull(PlaceRules
+                .choice(site(OPEN).withSchools(PlaceSchools.OURS.withTilt(school)), places).orElseThrow().clock()));
+    }
+
+    @Test
+    void aHoleThatIsThereGoesFirstButNotAtThePriceOfAWarning() {
+        Candidate cut = at(0.6, 45);
+        Candidate spare = at(0.9, 45).withHole(Hole.SPARE);
+        assertThat(PlaceRules.choice(site(TURBO), List.of(cut, spare))).hasValue(spare);
+        Candidate late = at(1.8, 45).withHole(Hole.SECOND_SENSOR);
+        assertThat(PlaceRules.choice(site(TURBO), List.of(cut, late))).hasValue(cut);
+    }
+}

@@ -1,0 +1,73 @@
+package amberheron.io.json;
+
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Brings documents of version 1 up to date. It knew the exhaust only as a turbine, a diameter and where the catalyst
+ * starts; those become pieces, with lengths left open where version 1 had none. Anything that does not look like
+ * version 1 is left alone, so that the reader can say what is wrong with it.
+ */
+final class JobUpgrade {
+    private JobUpgrade() {
+    }
+
+    static ObjectNode toCurrent(ObjectNode tree) {
+        JsonNode version = tree.get("version");
+        if (version == null || !version.isInt() || version.intValue() != 1
+                || !(tree.get("intake") instanceof ObjectNode intake)
+                || !(intake.get("exhaust") instanceof ObjectNode exhaust)) {
+            return tree;
+        }
+        ObjectNode out = tree.deepCopy();
+        out.put("version", JobSchema.VERSION);
+        ((ObjectNode) out.get("intake")).set("exhaust", exhaust(exhaust));
+        ObjectNode progress = out.putObject("progress");
+        move(out, "done", progress);
+        ObjectNode placing = out.putObject("placing");
+        move(out, "candidates", placing);
+        move(out, "chosen", placing);
+        if (placing.get("candidates") instanceof ArrayNode candidates) {
+            for (JsonNode c : candidates) {
+                if (c instanceof ObjectNode candidate) {
+                    candidate.put("line", "all").put("hole", "none");
+                }
+            }
+        }
+        placing.putObject("probe");
+        placing.putObject("bung").put("diameter", 0.030).put("lip", 0.022).put("stepped", true);
+        placing.putObject("fitted").put("along", 0).put("across", 0);
+        return out;
+    }
+
+    private static void move(ObjectNode from, String field, ObjectNode to) {
+        JsonNode value = from.remove(field);
+        if (value != null) {
+            to.set(field, value);
+        }
+    }
+
+    private static ObjectNode exhaust(ObjectNode old) {
+        ObjectNode out = Json.object();
+        ArrayNode segments = out.putArray("segments");
+        boolean turbine = old.path("turbine").asBoolean(false);
+        String catalyst = old.path("catalyst").asString("none");
+        segment(segments, turbine ? "turbine" : "manifold", null, null);
+        segment(segments, "pipe", catalyst.equals("none") ? null : old.get("catalystAt"), old.get("outerDiameter"));
+        if (!catalyst.equals("none")) {
+            segment(segments, catalyst.equals("fitted") ? "catalyst" : catalyst, null, null);
+        }
+        out.putArray("neighbours");
+        out.putObject("attitude").put("pitch", 0).put("roll", old.path("roll").asDouble(0));
+        return out;
+    }
+
+    private static void segment(ArrayNode into, String kind, @org.jspecify.annotations.Nullable JsonNode length,
+            @org.jspecify.annotations.Nullable JsonNode diameter) {
+        ObjectNode one = into.addObject().put("line", "all").put("kind", kind);
+        one.set("length", length == null ? one.nullNode() : length);
+        one.set("diameter", diameter == null ? one.nullNode() : diameter);
+        one.putNull("slope").putNull("endSlope").put("heading", 0);
+    }
+}

@@ -1,0 +1,83 @@
+package amberheron.io.pack;
+
+import amberheron.core.job.Job;
+import amberheron.io.TextFiles;
+import amberheron.io.UnusableInput;
+import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
+import com.openhtmltopdf.util.XRLog;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import org.thymeleaf.TemplateEngine;
+import org.thymeleaf.context.Context;
+import org.thymeleaf.templatemode.TemplateMode;
+import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
+
+/** What all printed sheets share: a page filled in, the same page as PDF, and files that appear whole or not at all. */
+final class Pages {
+    private Pages() {
+    }
+
+    /** The job's number as it can stand in the name of a file or folder. */
+    static String stem(Job job) {
+        return job.id().replaceAll("[^\\p{L}\\p{N}._-]", "_");
+    }
+
+    /** Fills in a page; what it shows is called {@code s} there. */
+    static String html(String page, Object sheet) {
+        ClassLoaderTemplateResolver resolver = new ClassLoaderTemplateResolver(Pages.class.getClassLoader());
+        resolver.setTemplateMode(TemplateMode.HTML);
+        resolver.setCharacterEncoding("UTF-8");
+        TemplateEngine engine = new TemplateEngine();
+        engine.setTemplateResolver(resolver);
+        return engine.process("amberheron/io/pack/" + page, new Context(Locale.ROOT, Map.of("s", sheet)));
+    }
+
+    /** A page as PDF; a millimetre in it is a millimetre on paper. */
+    static byte[] pdf(String html) {
+        System.setProperty("java.awt.headless", "true");
+        XRLog.setLoggingEnabled(false);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try {
+            new PdfRendererBuilder().useSVGDrawer(new BatikSVGDrawer())
+                    .useFont(() -> font("Regular"), "Source Sans 3", 400, PdfRendererBuilder.FontStyle.NORMAL, true)
+                    .useFont(() -> font("SemiBold"), "Source Sans 3", 600, PdfRendererBuilder.FontStyle.NORMAL, true)
+                    .withHtmlContent(html, null).toStream(out).run();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toByteArray();
+    }
+
+    private static InputStream font(String weight) {
+        return Objects.requireNonNull(
+                Pages.class.getResourceAsStream("/amberheron/io/fonts/SourceSans3-" + weight + ".ttf"));
+    }
+
+    /**
+     * Writes files, all made before the first is written.
+     *
+     * @throws UnusableInput when the folder cannot be written or is full
+     */
+    static List<Path> write(Path folder, Map<String, byte[]> files) {
+        try {
+            Files.createDirectories(folder);
+            for (var file : files.entrySet()) {
+                TextFiles.replace(folder.resolve(file.getKey()), file.getValue());
+            }
+        } catch (IOException e) {
+            throw new UnusableInput(folder.toString(), "",
+                    "the pack cannot be written: %s; expected a folder with room that can be written"
+                            .formatted(TextFiles.reason(e)));
+        }
+        return files.keySet().stream().map(folder::resolve).toList();
+    }
+}
