@@ -74,10 +74,11 @@ class SliceTest extends WindowTest {
         // Wire: the shared ground costs what Ohm's law says
         robot.push(KeyCode.ALT, KeyCode.DIGIT3);
         next(robot);
-        type(robot, "0");
-        type(robot, "12.4");
-        type(robot, "9.7");
-        type(robot, "5");
+        type(robot, "fuse 7");
+        for (String entry : new String[]{"0", "12.4", "9.7", "14.1", "13.9", "14", "5", "1.5 m", "1 mm²"}) {
+            next(robot);
+            type(robot, entry);
+        }
         next(robot);
         robot.push(KeyCode.SPACE);
         for (String entry : new String[]{"3 m", "18 awg", "1.2"}) {

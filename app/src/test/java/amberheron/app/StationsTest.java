@@ -4,8 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import amberheron.app.shell.Session;
+import amberheron.core.finding.Verdict;
 import amberheron.core.job.Station;
 import amberheron.core.plan.Step;
+import amberheron.core.wiring.KeyState;
+import amberheron.core.wiring.PowerSource;
+import amberheron.core.finding.Verdict;
 import amberheron.core.job.Station;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.book.JobBook;
@@ -13,6 +17,9 @@ import java.util.List;
 import java.util.Objects;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
@@ -165,13 +172,37 @@ class StationsTest extends WindowTest {
         assertThat(shows(robot, "Cranking: found “nine volts or so”, expected a voltage")).isTrue();
         find(robot, "job SB-014");
         go(robot, "SB-015", KeyCode.DIGIT3);
-        assertThat(text(robot, "wire.cranking")).isEqualTo("nine volts or so");
+        assertThat(text(robot, "wire.A.cranking")).isEqualTo("nine volts or so");
         session.flush();
         try (Session other = new Session(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home,
                 Runnable::run)) {
             other.open("SB-015");
-            assertThat(other.job().drafts()).containsEntry("wire.cranking", "nine volts or so");
+            assertThat(other.job().drafts()).containsEntry("wire.A.cranking", "nine volts or so");
         }
+    }
+
+    /** The stand-in behind its TCP port: what is next takes one reading after the other, and the fault is named. */
+    @Test
+    void theMeterIsReadStateByStateAndTheFaultNamed(FxRobot robot) throws Exception {
+        go(robot, "SB-015", KeyCode.DIGIT3);
+        robot.interact(() -> {
+            @SuppressWarnings("unchecked") // the list of faults
+            ComboBox<PowerSource.Behaviour> faults = (ComboBox<PowerSource.Behaviour>) byId(robot,
+                    "wire.simulated.fault");
+            faults.setValue(PowerSource.Behaviour.LOST_WHILE_CRANKING);
+            ((Button) byId(robot, "wire.simulate")).fire();
+        });
+        waitUntil(() -> shows(robot, "V live · Simulated bench meter"));
+        for (String state : List.of("cranking", "running", "lamps", "indicators")) {
+            robot.interact(() -> ((Button) byId(robot, "wire.read." + state)).fire());
+            waitUntil(() -> session.job().wiring().source().orElseThrow()
+                    .at(KeyState.valueOf(state.toUpperCase(java.util.Locale.ROOT))).isPresent());
+        }
+        assertThat(shows(robot, "A is lost while cranking. The controller restarts with every start")).isTrue();
+        robot.interact(() -> ((ToggleButton) byId(robot, "wire.feed.relay.1")).fire());
+        assertThat(shows(robot, "Source, cranking: ")).isFalse();
+        assertThat(session.review().findings(Station.WIRE)).filteredOn(f -> f.id().equals("cranking"))
+                .singleElement().satisfies(f -> assertThat(f.verdict()).as("the relay feeds").isEqualTo(Verdict.PASS));
     }
 
     @Test
@@ -193,20 +224,21 @@ class StationsTest extends WindowTest {
     @Test
     void anEntryIsTakenBackFromTheFieldAfterIt(FxRobot robot) {
         go(robot, "SB-016", KeyCode.DIGIT3);
-        robot.clickOn(byId(robot, "wire.on")).push(KeyCode.CONTROL, KeyCode.A);
+        robot.clickOn(byId(robot, "wire.A.on")).push(KeyCode.CONTROL, KeyCode.A);
         type(robot, "11.8");
-        assertThat(session.job().wiring().volts().on()).isEqualTo(11.8);
-        assertThat(byId(robot, "wire.cranking").isFocused()).as("Enter moved on").isTrue();
+        assertThat(session.job().wiring().source().orElseThrow().at(KeyState.ON).orElseThrow()).isEqualTo(11.8);
+        assertThat(byId(robot, "wire.A.cranking").isFocused()).as("Enter moved on").isTrue();
         robot.push(KeyCode.CONTROL, KeyCode.Z);
         WaitForAsyncUtils.waitForFxEvents();
-        assertThat(session.job().wiring().volts().on()).isEqualTo(12.6);
-        assertThat(text(robot, "wire.on")).isEqualTo("12.6 V");
+        assertThat(session.job().wiring().source().orElseThrow().at(KeyState.ON).orElseThrow()).isEqualTo(12.6);
+        assertThat(text(robot, "wire.A.on")).isEqualTo("12.6 V");
         robot.push(KeyCode.CONTROL, KeyCode.Y);
         WaitForAsyncUtils.waitForFxEvents();
-        assertThat(session.job().wiring().volts().on()).isEqualTo(11.8);
+        assertThat(session.job().wiring().source().orElseThrow().at(KeyState.ON).orElseThrow()).isEqualTo(11.8);
         robot.write("9").push(KeyCode.CONTROL, KeyCode.Z);
         WaitForAsyncUtils.waitForFxEvents();
-        assertThat(session.job().wiring().volts().on()).as("what is being typed is the field's own").isEqualTo(11.8);
+        assertThat(session.job().wiring().source().orElseThrow().at(KeyState.ON).orElseThrow())
+                .as("what is being typed is the field's own").isEqualTo(11.8);
     }
 
     @Test

@@ -33,6 +33,9 @@ import amberheron.core.scaling.SettingFinder;
 import amberheron.core.scaling.SignalChain;
 import amberheron.core.scaling.WireEffect;
 import amberheron.core.units.WireGauge;
+import amberheron.core.wiring.Feed;
+import amberheron.core.wiring.KeyState;
+import amberheron.core.wiring.PowerSource;
 import amberheron.core.wiring.WireRules;
 import amberheron.core.wiring.Wiring;
 import amberheron.io.TextFiles;
@@ -72,6 +75,16 @@ public final class DemoBook {
         book.prefer("job", "SB-016");
     }
 
+    private static PowerSource source(String id, String place, double... volts) {
+        KeyState[] states = {KeyState.OFF, KeyState.ON, KeyState.CRANKING, KeyState.RUNNING, KeyState.LAMPS,
+                KeyState.INDICATORS};
+        PowerSource source = PowerSource.named(id).withPlace(place);
+        for (int i = 0; i < states.length; i++) {
+            source = source.withVolts(states[i], volts[i]);
+        }
+        return source;
+    }
+
     private static double rad(double degrees) {
         return Math.toRadians(degrees);
     }
@@ -106,7 +119,11 @@ public final class DemoBook {
                         .withChosen("B").withProbe(new Probe(0.082, 2.4, 0.9, 1.4))
                         .withFitted(new AsFitted(0.614, rad(36), rad(3), rad(2), LocalDate.of(2026, 5, 12), true,
                                 List.of())))
-                .withWiring(new Wiring(new Wiring.SourceVolts(0.0, 12.4, 9.7), 5.0, 2.8,
+                .withWiring(new Wiring(List.of(
+                        source("A", "fuse 7, ignition coil feed", 0.02, 12.4, 9.7, 14.1, 13.9, 14.0).withHostFuse(15.0)
+                                .withHostLoad(6.0),
+                        source("B", "cigar lighter", 12.5, 12.5, 9.8, 14.1, 13.8, 14.0)), "A",
+                        new Feed(1.6, 1e-6, false, 45.0), 5.0, 2.8,
                         new Wiring.Ground(false, null, null, null),
                         "signal at the ECU's sensor ground, heater at the battery"))
                 .withAir(new FreeAirCheck(FreeAirCheck.School.CLEAR_THEN_LEARN, 291.15, 0.62, 4.0, 0.2064, null, 74.0,
@@ -148,7 +165,10 @@ public final class DemoBook {
                         .withChosen("A").withProbe(new Probe(0.085, 2.4, 0.7, 1.6))
                         .withFitted(new AsFitted(0.715, rad(47), rad(5), rad(-2), LocalDate.of(2026, 5, 20), true,
                                 List.of())))
-                .withWiring(new Wiring(new Wiring.SourceVolts(0.0, 12.1, null), 5.0, null,
+                .withWiring(new Wiring(
+                        List.of(PowerSource.named("A").withPlace("radio feed").withVolts(KeyState.OFF, 0.0)
+                                .withVolts(KeyState.ON, 12.1)),
+                        "A", Feed.UNMEASURED, 5.0, null,
                         new Wiring.Ground(null, null, null, null), ""))
                 .withDone(Set.of("leaks", "display", "place", "run", "drill", "clamp", "tight"));
     }
@@ -182,7 +202,9 @@ public final class DemoBook {
                                 Hole.NONE)))
                         .withChosen("A").withProbe(new Probe(0.08, 2.4, 0.5, 1.2))
                         .withFitted(new AsFitted(0.62, rad(61), 0, 0, LocalDate.of(2026, 5, 19), true, List.of())))
-                .withWiring(new Wiring(new Wiring.SourceVolts(0.0, 12.6, 8.9), 5.0, 2.6,
+                .withWiring(new Wiring(
+                        List.of(source("A", "tail lamp relay, brown", 0.01, 12.6, 8.9, 13.9, 13.8, 13.7)), "A",
+                        new Feed(1.1, 0.75e-6, false, 14.0), 5.0, 2.6,
                         new Wiring.Ground(true, 3.0, WireGauge.crossSection(18), 1.2),
                         "one black wire under the seat, gauge and logger together"))
                 .withAir(new FreeAirCheck(FreeAirCheck.School.FACTORY_TRIMMED, 294.15, 0.55, 4.0, 0.2068, null, 90.0,

@@ -30,11 +30,11 @@ import javafx.scene.shape.Rectangle;
  * considered. The place looked at is dragged along it.
  */
 final class RunDrawing extends Drawing {
-    private static final double HEIGHT = 188;
+    private static final double HEIGHT = 200;
     private static final double ENGINE = 58;
     private static final double EDGE = 10;
     private static final double TOP = 44;
-    private static final double BOTTOM = 30;
+    private static final double BOTTOM = 44;
     /** One pixel on screen, m, at the customary 96 to the inch. */
     private static final double PIXEL = 0.0254 / 96;
     private static final double STEP = 0.005;
@@ -250,7 +250,7 @@ final class RunDrawing extends Drawing {
                 ys[i] = y(p) + 5;
             }
             path(xs, ys, "other-line");
-            text("broken: " + line.words(), 2, HEIGHT - 8, 0, "drawing-text", "soft-text");
+            text("broken: " + line.words(), 2, 12, 0, "drawing-text", "soft-text");
         }
     }
 
@@ -306,7 +306,8 @@ final class RunDrawing extends Drawing {
     }
 
     private void neighbours(Exhaust exhaust) {
-        int aside = 0;
+        // Ends of the rows in which what lies beside the pipe is drawn; what does not overlap shares a row.
+        List<Double> rows = new ArrayList<>();
         for (Neighbour n : exhaust.neighbours()) {
             double a = Math.max(from, n.from());
             double b = Math.min(to, n.to());
@@ -314,24 +315,58 @@ final class RunDrawing extends Drawing {
             if (b <= a || gap == null) {
                 continue;
             }
-            boolean vertical = n.side() == Neighbour.Side.ABOVE || n.side() == Neighbour.Side.BELOW;
-            int sense = n.side() == Neighbour.Side.BELOW ? -1 : 1;
-            String words = n.kind().words() + (vertical ? "" : " " + n.side().words()) + ", "
-                    + Figures.length(session, gap);
-            double level = y(new Point(0, vertical ? edge(n, sense) + sense * gap : edge(n, -1)))
-                    + (vertical ? 0 : 26 + 18 * aside++);
             double x1 = x(run.point(a));
             double x2 = x(run.point(b));
-            line(x1, level, x2, level, vertical ? "wall" : "beside");
-            for (double x = x1; vertical && x < x2 - 4; x += 9) {
-                line(x, level, x + 5, level - sense * 5, "wall-hatch");
+            String words = n.kind().words() + " " + n.side().words() + ", " + Figures.length(session, gap);
+            if (n.side() == Neighbour.Side.LEFT || n.side() == Neighbour.Side.RIGHT) {
+                aside(words, x1, x2, rows);
+            } else {
+                int sense = n.side() == Neighbour.Side.BELOW ? -1 : 1;
+                wall(words, x1, x2, y(new Point(0, edge(n, sense) + sense * gap)), sense);
             }
-            // Beyond its end where there is room, so that it is not read as part of a place.
-            boolean beyond = x2 + 7 * words.length() < getWidth();
-            text(words, beyond ? x2 + 6 : x2,
-                    level + (beyond ? 4 : n.side() == Neighbour.Side.ABOVE ? -8 : 15), beyond ? 0 : 1, "drawing-text",
-                    "soft-text");
         }
+    }
+
+    private void aside(String words, double x1, double x2, List<Double> rows) {
+        int row = 0;
+        while (row < rows.size() && rows.get(row) > x1) {
+            row++;
+        }
+        double ends = Math.max(x2, x1 + 7 * words.length());
+        if (row == rows.size()) {
+            rows.add(ends);
+        } else {
+            rows.set(row, ends);
+        }
+        double level = HEIGHT - 7 - 20 * row;
+        line(x1, level, x2, level, "beside");
+        text(words, x1 + 2, level - 5, 0, "drawing-text", "soft-text");
+    }
+
+    /** Whether a place's pin stands in a stretch of the drawing. */
+    private boolean pinned(double x1, double x2) {
+        return session.job().candidates().stream().map(Candidate::distance).filter(Objects::nonNull)
+                .mapToDouble(d -> x(run.point(Math.min(d, to)))).anyMatch(x -> x > x1 - 16 && x < x2 + 16);
+    }
+
+    private void wall(String words, double x1, double x2, double level, int sense) {
+        line(x1, level, x2, level, "wall");
+        for (double x = x1; x < x2 - 4; x += 9) {
+            line(x, level, x + 5, level - sense * 5, "wall-hatch");
+        }
+        // Beyond its end where there is room, so that it is not read as part of a place.
+        double wide = 7.0 * words.length();
+        boolean beyond = x2 + wide < getWidth();
+        if (beyond) {
+            text(words, x2 + 6, level + 4, 0, "drawing-text", "soft-text");
+            return;
+        }
+        double end = sense > 0 ? x2 : x1 + wide;
+        while (sense > 0 && end - wide > x1 && pinned(end - wide, end)) {
+            end -= 20;
+        }
+        boolean crowded = sense > 0 && pinned(end - wide, end);
+        text(words, crowded ? x2 : end, level + (crowded ? -28 : sense > 0 ? -8 : 15), 1, "drawing-text", "soft-text");
     }
 
     private void pin(Candidate kept) {

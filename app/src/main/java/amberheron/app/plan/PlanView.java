@@ -236,7 +236,7 @@ public final class PlanView implements StationView {
             readers.get(i).setSelected(intake.readers().contains(Arrays.asList(ReaderKind.values()).get(i)));
         }
         finish.refresh();
-        finishNote.setText("nine times in ten inside the bar · one lift");
+        finishNote.setText("eight jobs in ten end inside the bar · one lift");
         path.setText(model.criticalPath(session));
         Parts.show(path, !path.getText().isEmpty());
         stepsNote.setText(model.figure(session));

@@ -137,8 +137,10 @@ final class JobsView implements StationView {
         HBox.setHgrow(says, Priority.ALWAYS);
         says.setMaxWidth(Double.MAX_VALUE);
         says.setMinWidth(40);
-        HBox line = new HBox(10, id, says, states);
-        line.setAlignment(Pos.CENTER_LEFT);
+        states.setAlignment(Pos.CENTER_LEFT);
+        HBox first = new HBox(10, id, says);
+        first.setAlignment(Pos.TOP_LEFT);
+        VBox line = new VBox(4, first, states);
         Button button = new Button();
         button.setGraphic(line);
         button.setId("jobs.open." + entry.id());

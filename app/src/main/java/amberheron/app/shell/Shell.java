@@ -71,14 +71,14 @@ public final class Shell {
         this.session = session;
         PlanModel plan = station(Station.PLAN, new PlanModel());
         PlaceModel place = station(Station.PLACE, new PlaceModel());
-        station(Station.WIRE, new WireModel());
+        WireModel wire = station(Station.WIRE, new WireModel());
         station(Station.AIR, new AirModel());
         ScaleModel scale = station(Station.SCALE, new ScaleModel());
         station(Station.PROVE, new ProveModel());
         HandOverModel handOver = station(Station.HAND_OVER, new HandOverModel());
         makers.put(Station.PLAN, () -> new PlanView(session, plan));
         makers.put(Station.PLACE, () -> new PlaceView(session, place));
-        makers.put(Station.WIRE, () -> new WireView(session));
+        makers.put(Station.WIRE, () -> new WireView(session, wire));
         makers.put(Station.AIR, () -> new AirView(session));
         makers.put(Station.SCALE, () -> new ScaleView(session, scale));
         makers.put(Station.PROVE, () -> new ProveView(session));
@@ -266,10 +266,11 @@ public final class Shell {
                 atJobs ? "All that is in the book" : Objects.requireNonNull(models.get(session.station())).subtitle());
         if (!wanted.equals(shown)) {
             shown = wanted;
-            HBox head = new HBox(12, new VBox(title, subtitle), Parts.spring());
+            HBox head = new HBox(12, title, Parts.spring());
+            title.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
             head.getChildren().addAll(wanted.besideTitle());
             head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-            middle.getChildren().setAll(head, wanted.node());
+            middle.getChildren().setAll(new VBox(head, subtitle), wanted.node());
             scroll.setVvalue(0);
         }
         style("dark", session.dark());

@@ -3,6 +3,7 @@ package amberheron.app.shell;
 import amberheron.core.job.Job;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import javafx.scene.TraversalDirection;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
@@ -15,6 +16,7 @@ public final class TextEntry extends VBox {
     private static final int MOST_CHARACTERS = 400;
 
     private final Session session;
+    private final Supplier<String> key;
     private final Function<Job, String> read;
     private final TextInputControl input;
     private String shownLast = "";
@@ -22,7 +24,15 @@ public final class TextEntry extends VBox {
     /** A field for a few words, one line high; or, with more lines, for as many as it takes. */
     public TextEntry(Session session, String name, String key, String prompt, int lines, Function<Job, String> read,
             BiFunction<Job, String, Job> write) {
+        this(session, name, () -> key, prompt, lines, read, write);
+    }
+
+    /** A field whose name changes with what is looked at. */
+    public TextEntry(Session session, String name, Supplier<String> key, String prompt, int lines,
+            Function<Job, String> read,
+            BiFunction<Job, String, Job> write) {
         this.session = session;
+        this.key = key;
         this.read = read;
         if (lines > 1) {
             TextArea area = new TextArea();
@@ -35,7 +45,7 @@ public final class TextEntry extends VBox {
         }
         Label label = Parts.line(name, "field-name");
         label.setLabelFor(input);
-        input.setId(key);
+        input.setId(key.get());
         input.setAccessibleText(name);
         input.setPromptText(prompt);
         Runnable commit = () -> {
@@ -58,7 +68,7 @@ public final class TextEntry extends VBox {
         });
         Parts.undoFrom(input, session, () -> input.getText().equals(read.apply(session.job())));
         session.onFocus(wanted -> {
-            if (wanted.equals(key)) {
+            if (wanted.equals(key.get())) {
                 input.requestFocus();
                 input.selectAll();
             }
@@ -69,6 +79,7 @@ public final class TextEntry extends VBox {
 
     /** Shows what the job says now. */
     public void refresh() {
+        input.setId(key.get());
         if (!input.isFocused() || input.getText().equals(shownLast)) {
             shownLast = read.apply(session.job());
             input.setText(shownLast);

@@ -5,18 +5,150 @@ import amberheron.app.shell.Advice.Action;
 import amberheron.app.shell.Figures;
 import amberheron.app.shell.Session;
 import amberheron.app.shell.StationModel;
+import amberheron.bench.ScpiMeter;
+import amberheron.bench.SimulatedMeter;
+import amberheron.bench.SimulatedVehicle;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.job.Station;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import amberheron.core.wiring.KeyState;
+import amberheron.core.wiring.PowerRules;
+import amberheron.core.wiring.PowerSource;
 import amberheron.core.wiring.WireRules;
 import amberheron.core.wiring.Wiring;
+import amberheron.io.TextFiles;
+import java.io.IOException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** What the Wire station says. */
 public final class WireModel implements StationModel {
+    private static final int PATIENCE = 1500;
+
+    private final MeterDesk desk = new MeterDesk();
+    private @Nullable SimulatedMeter standIn;
+    private @Nullable SimulatedVehicle vehicle;
+    private @Nullable String looked;
+
+    /** The source looked at: the one picked, else the one taken, else the first. */
+    Optional<PowerSource> looked(Session session) {
+        Wiring wiring = session.job().wiring();
+        return wiring.sources().stream().filter(s -> s.id().equals(looked)).findFirst().or(wiring::source)
+                .or(() -> wiring.sources().stream().findFirst());
+    }
+
+    void look(Session session, String source) {
+        looked = source;
+        session.tell(session.notice());
+    }
+
+    /** The name of a field of the source looked at; each source has its own. */
+    String field(Session session, String field) {
+        return "wire." + looked(session).map(PowerSource::id).orElse("") + "." + field;
+    }
+
+    /** Adds a source under the next letter and looks at it; the first is taken at once. */
+    void add(Session session) {
+        List<String> used = session.job().wiring().sources().stream().map(PowerSource::id).toList();
+        String id = "ABCDEFGHIJKLMNOPQRSTUVWXYZ".chars().mapToObj(c -> String.valueOf((char) c))
+                .filter(c -> !used.contains(c)).findFirst().orElse("Z" + used.size());
+        session.edit("source " + id + " added", j -> {
+            List<PowerSource> more = new ArrayList<>(j.wiring().sources());
+            more.add(PowerSource.named(id));
+            Wiring wiring = j.wiring().withSources(more);
+            return j.withWiring(wiring.taken() == null ? wiring.withTaken(id) : wiring);
+        });
+        look(session, id);
+    }
+
+    void take(Session session, String id) {
+        session.edit("source " + id + " taken", j -> j.withWiring(j.wiring().withTaken(id)));
+    }
+
+    void remove(Session session, String id) {
+        session.edit("source " + id + " removed", j -> j.withWiring(j.wiring()
+                .withSources(j.wiring().sources().stream().filter(s -> !s.id().equals(id)).toList())
+                .withTaken(id.equals(j.wiring().taken()) ? null : j.wiring().taken())));
+    }
+
+    /** How the source looked at behaves and what to do about it. */
+    String verdict(Session session) {
+        return looked(session).map(s -> {
+            String missing = s.missing().isEmpty()
+                    ? ""
+                    : " Still to measure: "
+                            + s.missing().stream().map(KeyState::words).collect(Collectors.joining("; "))
+                            + ".";
+            return s.id() + " is " + s.behaviour().words() + ". " + PowerRules.remedy(s.behaviour()) + missing;
+        }).orElse("No source named yet.");
+    }
+
+    /** Connects to a meter on the network. */
+    void connect(Session session, String address) {
+        try {
+            desk.put(ScpiMeter.at(address, PATIENCE));
+            read(session, null);
+        } catch (IllegalArgumentException e) {
+            session.tell(String.valueOf(e.getMessage()));
+        }
+    }
+
+    /** Puts the stand-in on the desk, a simulated vehicle behind it. */
+    void simulate(Session session, PowerSource.Behaviour behaviour) {
+        try {
+            SimulatedVehicle car = new SimulatedVehicle(behaviour, session.job().id().hashCode());
+            SimulatedMeter made = new SimulatedMeter(car::volts);
+            if (standIn != null) {
+                standIn.close();
+            }
+            vehicle = car;
+            standIn = made;
+            desk.put(ScpiMeter.at(made.address(), PATIENCE));
+            read(session, null);
+        } catch (IOException e) {
+            session.tell("The stand-in cannot listen: " + TextFiles.reason(e));
+        }
+    }
+
+    /** Takes a reading, off the screen's thread; into a state of the source looked at, or only onto the display for null. */
+    void read(Session session, @Nullable KeyState into) {
+        String job = session.job().id();
+        String source = looked(session).map(PowerSource::id).orElse("");
+        SimulatedVehicle car = vehicle;
+        if (car != null && into != null) {
+            car.turn(into);
+        }
+        session.inBackground("Reading the meter", () -> desk.read(Instant.now()), volts -> {
+            if (volts.isEmpty()) {
+                return "No reading: " + desk.fault() + ".";
+            }
+            if (into == null || !session.job().id().equals(job)) {
+                return desk.shown(Instant.now());
+            }
+            double kept = Math.rint(1000 * volts.get()) / 1000;
+            session.edit(into.words() + " " + kept + " V",
+                    j -> j.withWiring(j.wiring().withSource(source, s -> s.withVolts(into, kept))));
+            return into.words() + ": " + desk.shown(Instant.now());
+        });
+    }
+
+    /** What stands on the meter's display. */
+    String display() {
+        return desk.shown(Instant.now());
+    }
+
+    /** Whether readings can be taken. */
+    boolean metered() {
+        return desk.connected();
+    }
     @Override
     public String subtitle() {
         return "Power that follows the key, and a ground that does not shift the volts";
@@ -25,8 +157,7 @@ public final class WireModel implements StationModel {
     @Override
     public String figure(Session session) {
         Optional<Double> shift = WireRules.shift(session.job().wiring().ground());
-        List<Finding> findings = session.review().findings(Station.WIRE);
-        boolean source = findings.stream().limit(3).noneMatch(f -> f.verdict() == Verdict.UNKNOWN);
+        boolean source = session.job().wiring().source().filter(p -> p.missing().isEmpty()).isPresent();
         return shift.map(s -> Figures.text(session, new Measure(s, Dimension.VOLTAGE, 3)) + " ground shift")
                 .orElse(source ? "ground not looked at" : session.isOpen() ? "source not proved" : "");
     }
@@ -54,7 +185,7 @@ public final class WireModel implements StationModel {
                                             .withGround(new Wiring.Ground(false, j.wiring().ground().length(),
                                                     j.wiring().ground().crossSection(),
                                                     j.wiring().ground().current())))))
-                            : new Action("Enter it again", () -> session.focus("wire." + f.id())),
+                            : new Action("Enter it again", () -> ask(session, f.id())),
                     cost == null
                             ? f.working()
                             : "Heater current in a shared wire lifts the reader's ground: it reads "
@@ -63,21 +194,54 @@ public final class WireModel implements StationModel {
         }
         Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
         if (open.isPresent()) {
+            String id = open.get().id();
+            Optional<KeyState> state = state(id);
+            if (session.job().wiring().source().isEmpty() && state.isPresent()) {
+                boolean none = session.job().wiring().sources().isEmpty();
+                Optional<PowerSource> best = PowerRules.best(session.job().wiring().sources(),
+                        session.job().wiring().feed().relay());
+                return none || best.isEmpty()
+                        ? new Advice("Name a place where the power could come from.",
+                                new Action("Add a source", () -> {
+                                    add(session);
+                                    session.focus(field(session, "place"));
+                                }), "It has to follow the key; prove it with a meter.", parted, checked, caution)
+                        : new Advice("Take source " + best.get().id() + ".",
+                                new Action("Take " + best.get().id(), () -> take(session, best.get().id())),
+                                PowerRules.remedy(best.get().behaviour()), parted, checked, caution);
+            }
             return new Advice(open.get().consequence(),
-                    new Action("Enter it", () -> session.focus(field(session.job().wiring(), open.get().id()))),
+                    state.isPresent() && metered()
+                            ? new Action("Read the meter: " + state.get().words(), () -> read(session, state.get()))
+                            : new Action("Enter it", () -> ask(session, id)),
                     "A reading that is missing never counts as a pass.", parted, checked, caution);
         }
         return new Advice("Calibrate in free air next.", new Action("Go to Air", () -> session.go(Station.AIR)),
                 "Source, fuse and ground are proved by their figures.", parted, checked, caution);
     }
 
-    private static String field(Wiring wiring, String finding) {
-        if (!finding.equals("ground")) {
-            return "wire." + finding;
-        }
+    private static Optional<KeyState> state(String finding) {
+        return Arrays.stream(KeyState.values()).filter(k -> k.name().toLowerCase(Locale.ROOT).equals(finding))
+                .findFirst();
+    }
+
+    /** Brings the field that a finding waits on. */
+    private void ask(Session session, String finding) {
+        Wiring wiring = session.job().wiring();
         Wiring.Ground g = wiring.ground();
-        return g.shared() == null
-                ? "wire.shared"
-                : g.length() == null ? "wire.length" : g.crossSection() == null ? "wire.section" : "wire.current";
+        boolean ofSource = state(finding).isPresent() || finding.equals("host");
+        if (ofSource) {
+            looked = wiring.taken();
+            session.tell(session.notice());
+        }
+        session.focus(switch (finding) {
+            case "ground" -> g.shared() == null
+                    ? "wire.shared"
+                    : g.length() == null ? "wire.length" : g.crossSection() == null ? "wire.section" : "wire.current";
+            case "feed" -> wiring.feed().length() == null ? "wire.feed.length" : "wire.feed.section";
+            case "drain" -> "wire.feed.battery";
+            case "host" -> field(session, "hostLoad");
+            default -> ofSource ? field(session, finding) : "wire." + finding;
+        });
     }
 }

@@ -2,6 +2,7 @@ package amberheron.app.wiring;
 
 import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.METRE;
+import static amberheron.core.units.Unit.ONE;
 import static amberheron.core.units.Unit.SQUARE_MILLIMETRE;
 import static amberheron.core.units.Unit.VOLT;
 
@@ -13,24 +14,48 @@ import amberheron.app.shell.Parts;
 import amberheron.app.shell.Session;
 import amberheron.app.shell.StationView;
 import amberheron.app.shell.TextEntry;
+import amberheron.core.finding.Finding;
+import amberheron.core.job.Job;
 import amberheron.core.job.Station;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
+import amberheron.core.wiring.Feed;
+import amberheron.core.wiring.KeyState;
+import amberheron.core.wiring.PowerSource;
 import amberheron.core.wiring.Wiring;
 import amberheron.core.wiring.Wiring.Ground;
-import amberheron.core.wiring.Wiring.SourceVolts;
 import amberheron.io.json.CatalogueJson.Wire;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** Meter readings at the source, fuse, and the ground drawn as the circuit it is. */
 public final class WireView implements StationView {
     private final Session session;
+    private final WireModel model;
+    private final FlowPane letters = new FlowPane(6, 6);
+    private final Label verdict = Parts.text("");
+    private final Label display = Parts.text("", "strong");
+    private final TextField address = new TextField();
+    private final VBox one;
     private final FindingsTable findings;
     private final GroundDrawing drawing;
     private final List<Runnable> refreshers = new ArrayList<>();
@@ -38,14 +63,27 @@ public final class WireView implements StationView {
     private final Parent root;
 
     /** The view on a session. */
-    public WireView(Session session) {
+    public WireView(Session session, WireModel model) {
         this.session = session;
+        this.model = model;
         findings = new FindingsTable(session);
         drawing = new GroundDrawing(session);
-        EntryField off = volts("Key off", "off", SourceVolts::off, (s, v) -> new SourceVolts(v, s.on(), s.cranking()));
-        EntryField on = volts("Key on", "on", SourceVolts::on, (s, v) -> new SourceVolts(s.off(), v, s.cranking()));
-        EntryField cranking = volts("Cranking", "cranking", SourceVolts::cranking,
-                (s, v) -> new SourceVolts(s.off(), s.on(), v));
+        List<Node> fields = new ArrayList<>();
+        for (KeyState state : KeyState.values()) {
+            fields.add(reading(state));
+        }
+        TextEntry place = new TextEntry(session, "Where it is", () -> model.field(session, "place"),
+                "such as: fuse 12, wiper; behind the radio", 1,
+                j -> model.looked(session).map(PowerSource::place).orElse(""),
+                (j, v) -> change(j, s -> s.withPlace(v)));
+        refreshers.add(place::refresh);
+        EntryField hostFuse = source("Fuse of the tapped circuit", AMPERE, 1, 60, 1, "hostFuse", PowerSource::hostFuse,
+                PowerSource::withHostFuse);
+        EntryField hostLoad = source("What it feeds already", AMPERE, 0, 60, 1, "hostLoad", PowerSource::hostLoad,
+                PowerSource::withHostLoad);
+        one = new VBox(8, place, Parts.evenly(fields.get(0), fields.get(1), fields.get(2)),
+                Parts.evenly(fields.get(3), fields.get(4)), Parts.evenly(fields.get(5), fields.get(6)), verdict,
+                Parts.evenly(hostFuse, hostLoad));
         EntryField fuse = field("Fuse", AMPERE, 0.1, 60, 1, "fuse", Wiring::fuse, Wiring::withFuse);
         EntryField draw = field("Draw, 3 A if blank", AMPERE, 0.1, 20, 2, "draw", Wiring::draw,
                 Wiring::withDraw);
@@ -76,8 +114,21 @@ public final class WireView implements StationView {
                 j -> j.wiring().groundPoint(),
                 (j, v) -> j.withWiring(j.wiring().withGroundPoint(v)));
         refreshers.add(point::refresh);
+        Choice<Boolean> relay = new Choice<>(session, "Fed", "wire.feed.relay", List.of(false, true),
+                r -> r ? "by a relay at the battery" : "straight from the source",
+                () -> session.job().wiring().feed().relay(),
+                r -> session.edit(r ? "by a relay" : "without a relay",
+                        j -> j.withWiring(j.wiring().withFeed(j.wiring().feed().withRelay(r)))));
+        refreshers.add(relay::refresh);
+        EntryField feedLength = feed("Feed, one way", METRE, 0.05, 20, 2, "length", Feed::length, Feed::withLength);
+        EntryField feedSection = feed("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, "section", Feed::crossSection,
+                Feed::withCrossSection);
+        EntryField battery = feed("Battery, A·h", ONE, 1, 400, 0, "battery", Feed::battery, Feed::withBattery);
         root = new Columns(300, Parts.card("Against the rules", findings),
-                Parts.card("Power source, with the meter", Parts.evenly(off, on, cranking), Parts.evenly(fuse, draw)),
+                Parts.card("Power source, with the meter", letters, one),
+                Parts.card("Meter", meter()),
+                Parts.card("Fuse and feed", relay, Parts.evenly(fuse, draw), Parts.evenly(feedLength, feedSection),
+                        battery),
                 Parts.card("The ground as it is", drawing), Parts.card("Ground", shared, sharedWire, point));
     }
 
@@ -89,10 +140,57 @@ public final class WireView implements StationView {
         return wiring.ground();
     }
 
-    private EntryField volts(String name, String key, Function<SourceVolts, @Nullable Double> read,
-            BiFunction<SourceVolts, @Nullable Double, SourceVolts> write) {
-        return field(name, VOLT, 0, 60, 2, key, w -> read.apply(w.volts()),
-                (w, v) -> w.withVolts(write.apply(w.volts(), v)));
+    private Node[] meter() {
+        address.setId("wire.meter");
+        address.setPromptText("address, such as 192.168.1.40:5025");
+        address.setAccessibleText("Address of the meter");
+        address.setOnAction(e -> model.connect(session, address.getText()));
+        HBox.setHgrow(address, Priority.ALWAYS);
+        FlowPane states = new FlowPane(6, 6);
+        for (KeyState state : KeyState.values()) {
+            states.getChildren().add(Parts.button(state.words(), "wire.read." + state.name().toLowerCase(Locale.ROOT),
+                    () -> model.read(session, state), "quiet"));
+        }
+        ComboBox<PowerSource.Behaviour> faults = new ComboBox<>();
+        faults.getItems().setAll(Arrays.stream(PowerSource.Behaviour.values())
+                .filter(b -> b != PowerSource.Behaviour.NOT_MEASURED).toList());
+        faults.setConverter(Parts.named(PowerSource.Behaviour::words));
+        faults.setValue(PowerSource.Behaviour.SWITCHED);
+        faults.setId("wire.simulated.fault");
+        faults.setAccessibleText("What the simulated vehicle's point does");
+        HBox.setHgrow(faults, Priority.ALWAYS);
+        faults.setMaxWidth(Double.MAX_VALUE);
+        return new Node[]{display, new HBox(8, address, Parts.button("Connect", "wire.connect",
+                () -> model.connect(session, address.getText()), "quiet")),
+                new HBox(8, faults, Parts.button("Use the simulated vehicle", "wire.simulate",
+                        () -> model.simulate(session, faults.getValue()), "quiet")),
+                Parts.text("Bring the car into a state, then press it to take the reading:", "soft"), states};
+    }
+
+    private EntryField reading(KeyState state) {
+        String name = state.words();
+        return source(Character.toUpperCase(name.charAt(0)) + name.substring(1), VOLT, 0, 60, 2,
+                state.name().toLowerCase(Locale.ROOT), s -> s.at(state).orElse(null), (s, v) -> s.withVolts(state, v));
+    }
+
+    private Job change(Job job, UnaryOperator<PowerSource> change) {
+        return model.looked(session).map(s -> job.withWiring(job.wiring().withSource(s.id(), change))).orElse(job);
+    }
+
+    private EntryField source(String name, Unit unit, double min, double max, int decimals, String key,
+            Function<PowerSource, @Nullable Double> read,
+            BiFunction<PowerSource, @Nullable Double, PowerSource> write) {
+        EntryField field = new EntryField(session, QuantityField.of(name, unit, min, max), decimals,
+                () -> model.field(session, key), j -> model.looked(session).map(read).orElse(null),
+                (j, v) -> change(j, s -> write.apply(s, v)));
+        refreshers.add(field::refresh);
+        return field;
+    }
+
+    private EntryField feed(String name, Unit unit, double min, double max, int decimals, String key,
+            Function<Feed, @Nullable Double> read, BiFunction<Feed, @Nullable Double, Feed> write) {
+        return field(name, unit, min, max, decimals, "feed." + key, w -> read.apply(w.feed()),
+                (w, v) -> w.withFeed(write.apply(w.feed(), v)));
     }
 
     private EntryField field(String name, Unit unit, double min, double max, int decimals, String key,
@@ -111,7 +209,29 @@ public final class WireView implements StationView {
 
     @Override
     public void refresh() {
-        findings.refresh(session.review().findings(Station.WIRE), "");
+        findings.refresh(session.review().findings(Station.WIRE).stream()
+                .sorted(Comparator.comparing(Finding::verdict).reversed()).toList(), "");
+        Wiring wiring = session.job().wiring();
+        Optional<PowerSource> looked = model.looked(session);
+        letters.getChildren().setAll(wiring.sources().stream().map(s -> {
+            ToggleButton letter = new ToggleButton(s.id());
+            letter.setId("wire.source." + s.id());
+            letter.setSelected(looked.filter(s::equals).isPresent());
+            letter.setOnAction(e -> model.look(session, s.id()));
+            return letter;
+        }).toList());
+        letters.getChildren().add(Parts.button("Add a source", "wire.add", () -> model.add(session), "quiet"));
+        looked.ifPresent(s -> {
+            boolean taken = s.id().equals(wiring.taken());
+            Button take = Parts.button(taken ? s.id() + " is taken" : "Take " + s.id(), "wire.take",
+                    () -> model.take(session, s.id()), "quiet");
+            take.setDisable(taken);
+            letters.getChildren().addAll(take,
+                    Parts.button("Remove " + s.id(), "wire.remove", () -> model.remove(session, s.id()), "quiet"));
+        });
+        Parts.show(one, looked.isPresent());
+        verdict.setText(model.verdict(session));
+        display.setText(model.display());
         Parts.show(sharedWire, Boolean.TRUE.equals(session.job().wiring().ground().shared()));
         drawing.refresh();
         refreshers.forEach(Runnable::run);

@@ -6,10 +6,15 @@ import amberheron.app.Demo;
 import amberheron.app.freeair.AirModel;
 import amberheron.app.shell.Advice;
 import amberheron.app.shell.Session;
+import amberheron.bench.Meter;
 import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.wiring.Feed;
+import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.Wiring;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Objects;
 import org.junit.jupiter.api.AfterEach;
@@ -52,9 +57,12 @@ class WireAndAirModelTest {
     /** What is still missing is asked for in the order it is measured, and its field is put under the hand. */
     @Test
     void everyMissingReadingIsAskedForInTurn() {
+        for (KeyState state : List.of(KeyState.CRANKING, KeyState.RUNNING, KeyState.LAMPS, KeyState.INDICATORS)) {
+            act(wire.advice(session()));
+            reading(state, state == KeyState.CRANKING ? 9.5 : 14);
+        }
         act(wire.advice(session()));
-        session().edit("cranking", j -> j.withWiring(
-                j.wiring().withVolts(new Wiring.SourceVolts(0.0, 12.1, 9.5))));
+        session().edit("feed", j -> j.withWiring(j.wiring().withFeed(new Feed(1.0, 1e-6, false, null))));
         act(wire.advice(session()));
         ground(new Wiring.Ground(true, null, null, null));
         act(wire.advice(session()));
@@ -62,18 +70,74 @@ class WireAndAirModelTest {
         act(wire.advice(session()));
         ground(new Wiring.Ground(true, 2.0, 0.8e-6, null));
         act(wire.advice(session()));
-        assertThat(focused).containsExactly("wire.cranking", "wire.shared", "wire.length", "wire.section",
-                "wire.current");
+        assertThat(focused).containsExactly("wire.A.cranking", "wire.A.running", "wire.A.lamps", "wire.A.indicators",
+                "wire.feed.length", "wire.shared", "wire.length", "wire.section", "wire.current");
         assertThat(wire.figure(session())).isEqualTo("ground not looked at");
+    }
+
+    private void reading(KeyState state, double volts) {
+        session().edit("reading", j -> j.withWiring(j.wiring().withSource("A", s -> s.withVolts(state, volts))));
     }
 
     @Test
     void aConstantFeedIsTheFirstThingToMend() {
-        session().edit("constant", j -> j.withWiring(
-                j.wiring().withVolts(new Wiring.SourceVolts(12.6, 12.6, 9.5))));
+        reading(KeyState.OFF, 12.6);
         assertThat(wire.advice(session()).next()).contains("Source, key off").contains("flattens the battery");
         act(wire.advice(session()));
-        assertThat(focused).containsExactly("wire.off");
+        assertThat(focused).containsExactly("wire.A.off");
+    }
+
+    @Test
+    void aJobWithoutASourceIsAskedForOneAndOffersTheBest() {
+        session().edit("none", j -> j.withWiring(Wiring.UNMEASURED));
+        assertThat(wire.advice(session()).next()).isEqualTo("Name a place where the power could come from.");
+        act(wire.advice(session()));
+        assertThat(session().job().wiring().taken()).isEqualTo("A");
+        assertThat(focused).containsExactly("wire.A.place");
+        session().open("SB-014");
+        session().edit("open", j -> j.withWiring(j.wiring().withTaken(null)));
+        assertThat(wire.advice(session()).next()).as("B is live all the time").isEqualTo("Take source A.");
+        act(wire.advice(session()));
+        assertThat(session().job().wiring().taken()).isEqualTo("A");
+        wire.look(session(), "B");
+        assertThat(wire.verdict(session())).startsWith("B is live all the time. It flattens the battery");
+    }
+
+    /** A good reading stays on show after a bad one, but as an old one with its age. */
+    @Test
+    void whatWasReadBeforeTheMeterFellSilentIsMarkedOld() {
+        Iterator<Meter.Reading> answers = List.<Meter.Reading>of(new Meter.Reading.Volts(12.4),
+                new Meter.Reading.None("no whole answer within 1.5 s"), new Meter.Reading.Overload()).iterator();
+        Instant noon = Instant.parse("2026-06-01T12:00:00Z");
+        try (MeterDesk desk = new MeterDesk()) {
+            assertThat(desk.read(noon)).isEmpty();
+            assertThat(desk.shown(noon)).isEqualTo("no meter connected · no meter is connected");
+            desk.put(new Meter() {
+                @Override
+                public String name() {
+                    return "M";
+                }
+
+                @Override
+                public Reading read() {
+                    return answers.next();
+                }
+
+                @Override
+                public void close() {
+                    // Nothing to let go of.
+                }
+            });
+            assertThat(desk.read(noon)).hasValue(12.4);
+            assertThat(desk.shown(noon.plusSeconds(2))).isEqualTo("12.400 V live · M");
+            assertThat(desk.shown(noon.plusSeconds(9))).as("nothing new for a while")
+                    .isEqualTo("old: 12.400 V, 9 s ago · M");
+            assertThat(desk.read(noon.plusSeconds(3))).isEmpty();
+            assertThat(desk.shown(noon.plusSeconds(3)))
+                    .isEqualTo("old: 12.400 V, 3 s ago · no whole answer within 1.5 s");
+            assertThat(desk.read(noon.plusSeconds(4))).as("overload is no number").isEmpty();
+            assertThat(desk.fault()).contains("more than the meter's range");
+        }
     }
 
     @Test

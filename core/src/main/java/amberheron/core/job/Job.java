@@ -67,8 +67,7 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     /** A job of which only the number is known. */
     public static Job empty(String id) {
         return new Job(id, Intake.BLANK, Progress.NONE, Placing.NONE,
-                new Wiring(new Wiring.SourceVolts(null, null, null), null, null,
-                        new Wiring.Ground(null, null, null, null), ""),
+                Wiring.UNMEASURED,
                 new FreeAirCheck(FreeAirCheck.School.CLEAR_THEN_LEARN, null, null, null, null, null, null, null), null,
                 null, List.of(), null, new HandOver("", null), Map.of());
     }

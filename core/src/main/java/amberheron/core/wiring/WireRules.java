@@ -1,6 +1,5 @@
 package amberheron.core.wiring;
 
-import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
 import amberheron.core.finding.Finding;
@@ -10,26 +9,14 @@ import amberheron.core.finding.Verdict;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.Wiring.Ground;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** Judges the power source, the fuse and the ground. */
+/** Judges power and ground. */
 public final class WireRules {
-    /** Above this with the key off the source is live all the time, V. */
-    private static final double DEAD = 0.5;
-    /** Below this with the key on the source is weak, V. */
-    private static final double LIVE = 11.0;
-    /** Below this while cranking the heater's supply is as good as lost, V. */
-    private static final double CRANKING = 6.0;
-    /** The usual fuse, A. */
-    private static final double FUSE = 5.0;
-    /** The usual greatest draw while heating, A. */
-    public static final double DRAW = 3.0;
-    private static final Source SOURCE_PRACTICE = Source
-            .practice("0 V key off, about 12 V key on, still there while cranking");
-    private static final Source FUSE_PRACTICE = Source.practice("5 A fuse, unit draws up to about 3 A while heating");
     private static final Source COPPER = Source.published("IEC 60028 (copper), ASTM B258 (AWG)");
 
     private WireRules() {
@@ -43,8 +30,10 @@ public final class WireRules {
      * @param tolerance what the trade lets gauge and reader differ by, λ
      */
     public static List<Finding> judge(Wiring wiring, @Nullable Double lambdaPerVolt, double tolerance) {
-        return List.of(keyOff(wiring.volts().off()), keyOn(wiring.volts().on()), cranking(wiring.volts().cranking()),
-                fuse(wiring), groundShift(wiring.ground(), lambdaPerVolt, tolerance));
+        List<Finding> findings = new ArrayList<>(
+                PowerRules.judge(wiring.source().orElse(null), wiring.feed(), wiring.fuse(), wiring.draw()));
+        findings.add(groundShift(wiring.ground(), lambdaPerVolt, tolerance));
+        return List.copyOf(findings);
     }
 
     /**
@@ -66,64 +55,6 @@ public final class WireRules {
             return Optional.empty();
         }
         return Optional.of(current * new Conductor(length, section).resistance());
-    }
-
-    private static Finding keyOff(@Nullable Double volts) {
-        Verdict verdict = volts == null ? Verdict.UNKNOWN : volts <= DEAD ? Verdict.PASS : Verdict.FAIL;
-        return source("off", "Source, key off", volts, new Limit(AT_MOST, volts(DEAD)), verdict,
-                switch (verdict) {
-                    case PASS -> "Dead with the key off.";
-                    case UNKNOWN -> "Measure with the key off.";
-                    default ->
-                        "Live with the key off: flattens the battery and cooks the sensor. Take another source or a relay.";
-                });
-    }
-
-    private static Finding keyOn(@Nullable Double volts) {
-        Verdict verdict = volts == null
-                ? Verdict.UNKNOWN
-                : volts >= LIVE ? Verdict.PASS : volts <= DEAD ? Verdict.FAIL : Verdict.WARN;
-        return source("on", "Source, key on", volts, new Limit(AT_LEAST, volts(LIVE)), verdict, switch (verdict) {
-            case PASS -> "Live with the key.";
-            case UNKNOWN -> "Measure with the key on.";
-            case WARN -> "Weak with the key on: the heater stays cold. Use a relay.";
-            case FAIL -> "Dead with the key on: not a supply.";
-        });
-    }
-
-    private static Finding cranking(@Nullable Double volts) {
-        Verdict verdict = volts == null ? Verdict.UNKNOWN : volts >= CRANKING ? Verdict.PASS : Verdict.WARN;
-        return source("cranking", "Source, cranking", volts, new Limit(AT_LEAST, volts(CRANKING)), verdict,
-                switch (verdict) {
-                    case PASS -> "Holds while the starter turns.";
-                    case UNKNOWN -> "Measure while cranking.";
-                    default ->
-                        "Lost while cranking: the controller restarts with every start. Take another source or a relay.";
-                });
-    }
-
-    private static Finding source(String id, String subject, @Nullable Double volts, Limit limit, Verdict verdict,
-            String consequence) {
-        return new Finding(id, subject, verdict, volts == null ? null : volts(volts), limit, consequence, null,
-                "read with a meter at the source, load connected", SOURCE_PRACTICE);
-    }
-
-    private static Finding fuse(Wiring wiring) {
-        Double fuse = wiring.fuse();
-        double draw = Optional.ofNullable(wiring.draw()).orElse(DRAW);
-        Limit limit = new Limit(AT_MOST, new Measure(FUSE, Unit.AMPERE.dimension(), 1));
-        Verdict verdict = fuse == null
-                ? Verdict.UNKNOWN
-                : fuse <= draw ? Verdict.FAIL : fuse > FUSE ? Verdict.WARN : Verdict.PASS;
-        String consequence = switch (verdict) {
-            case PASS -> "Above the draw, below what the wire stands. A tapped circuit keeps its own rating.";
-            case UNKNOWN -> "Enter the fuse.";
-            case WARN -> "Bigger than usual: it must stay below what the thinnest wire stands.";
-            case FAIL -> "Not above the draw while heating: it will blow on a cold start.";
-        };
-        return new Finding("fuse", "Fuse", verdict,
-                fuse == null ? null : new Measure(fuse, Unit.AMPERE.dimension(), 1), limit, consequence, null,
-                String.format(Locale.ROOT, "draw %.1f A < fuse ≤ %.0f A", draw, FUSE), FUSE_PRACTICE);
     }
 
     private static Finding groundShift(Ground ground, @Nullable Double lambdaPerVolt, double tolerance) {
@@ -161,9 +92,5 @@ public final class WireRules {
 
     private static double nonZero(@Nullable Double current) {
         return current == null || current == 0 ? 1 : current;
-    }
-
-    private static Measure volts(double volts) {
-        return new Measure(volts, Unit.VOLT.dimension(), 1);
     }
 }

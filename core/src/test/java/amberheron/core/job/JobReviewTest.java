@@ -24,6 +24,7 @@ import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ReaderInput;
 import amberheron.core.units.WireGauge;
+import amberheron.core.wiring.Feed;
 import amberheron.core.wiring.Wiring;
 import java.util.List;
 import java.util.Set;
@@ -46,7 +47,7 @@ class JobReviewTest {
     }
 
     private static Job shared(Job job) {
-        return job.withWiring(new Wiring(new Wiring.SourceVolts(0.0, 12.4, 9.8), 5.0, 3.0,
+        return job.withWiring(new Wiring(List.of(), null, Feed.UNMEASURED, 5.0, 3.0,
                 new Wiring.Ground(true, 3.0, WireGauge.crossSection(18), 1.2), "strap"));
     }
 

@@ -13,6 +13,8 @@ import amberheron.core.placement.Probe;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.Intake.Question;
 import amberheron.core.scaling.CheckPoint;
+import amberheron.core.wiring.Feed;
+import amberheron.core.wiring.PowerSource;
 import amberheron.core.wiring.Wiring;
 import java.time.LocalDate;
 import java.util.HashSet;
@@ -86,7 +88,7 @@ class JobTest {
     @Test
     void theWiringKeepsWhatWasNotChanged() {
         Wiring wiring = EMPTY.wiring().withDraw(2.5).withFuse(5.0).withGroundPoint("p")
-                .withVolts(new Wiring.SourceVolts(0.0, 12.0, 9.0))
+                .withSources(List.of(PowerSource.named("A"))).withTaken("A").withFeed(Feed.UNMEASURED.withRelay(true))
                 .withGround(new Wiring.Ground(true, 1.0, 1e-6, 1.0));
         assertThat(wiring.withFuse(3.0).withFuse(5.0)).isEqualTo(wiring);
         assertThat(wiring.draw()).isEqualTo(2.5);

@@ -8,20 +8,33 @@ import amberheron.core.finding.Verdict;
 import amberheron.core.scaling.Tolerance;
 import amberheron.core.units.WireGauge;
 import amberheron.core.wiring.Wiring.Ground;
-import amberheron.core.wiring.Wiring.SourceVolts;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Random;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 
 class WiringTest {
     /** 2 AFR/V on the petrol scale. */
     private static final double LAMBDA_PER_VOLT = 2 / 14.7;
 
+    private static PowerSource source(@Nullable Double off, @Nullable Double on, @Nullable Double cranking) {
+        return PowerSource.named("A").withVolts(KeyState.OFF, off).withVolts(KeyState.ON, on)
+                .withVolts(KeyState.CRANKING, cranking).withVolts(KeyState.RUNNING, 14.1)
+                .withVolts(KeyState.LAMPS, 13.9).withVolts(KeyState.INDICATORS, 14.0);
+    }
+
+    private static Wiring wiring(PowerSource source, @Nullable Double fuse, Ground ground) {
+        return new Wiring(List.of(source), "A", new Feed(1.5, 1e-6, false, null), fuse, 3.0, ground, "");
+    }
+
     private static Wiring wiring(@Nullable Double off, @Nullable Double on, @Nullable Double cranking,
             @Nullable Double fuse, Ground ground) {
-        return new Wiring(new SourceVolts(off, on, cranking), fuse, 3.0, ground, "");
+        return wiring(source(off, on, cranking), fuse, ground);
     }
 
     private static Finding finding(Wiring wiring, String id) {
@@ -71,10 +84,87 @@ class WiringTest {
                 .extracting(Finding::verdict).containsOnly(Verdict.PASS);
     }
 
+    /** Each pattern of states, as a meter with a little noise shows it. */
     @ParameterizedTest
-    @CsvSource({"5, PASS", "3, FAIL", "2, FAIL", "10, WARN"})
-    void theFuseStandsAboveTheDrawAndNotFarAbove(double fuse, Verdict verdict) {
-        assertThat(finding(wiring(0.0, 12.4, 9.8, fuse, APART), "fuse").verdict()).isEqualTo(verdict);
+    @CsvSource({"0.01, 0.02, 12.4, 9.8, 14.1, 13.9, 14.0, SWITCHED",
+            "0.03, 12.3, 12.4, 9.8, 14.1, 13.9, 14.0, ACCESSORY_TOO",
+            "12.5, 12.5, 12.4, 9.8, 14.1, 13.9, 14.0, CONSTANT",
+            "0.0, 0.0, 12.4, 0.1, 14.1, 13.9, 14.0, LOST_WHILE_CRANKING",
+            "0.0, 0.0, 12.4, 9.8, 14.1, 12.9, 14.0, DISTURBED", "0.0, 0.0, 12.4, 9.8, 14.1, 13.9, 11.2, DISTURBED",
+            "0.0, 0.0, 10.1, 8.0, 11.9, 11.8, 11.8, WEAK", "0.0, 0.0, 12.4, 9.8, 12.5, 12.4, 12.4, WEAK",
+            "0.0, 0.0, 0.02, 0.0, 0.01, 0.0, 0.0, DEAD"})
+    void everyPatternOfStatesHasItsName(double off, double accessory, double on, double cranking, double running,
+            double lamps, double indicators, PowerSource.Behaviour behaviour) {
+        Map<KeyState, Double> volts = Map.of(KeyState.OFF, off, KeyState.ACCESSORY, accessory, KeyState.ON, on,
+                KeyState.CRANKING, cranking, KeyState.RUNNING, running, KeyState.LAMPS, lamps, KeyState.INDICATORS,
+                indicators);
+        Random noise = new Random(11);
+        for (int i = 0; i < 50; i++) {
+            PowerSource read = PowerSource.named("A");
+            for (KeyState state : KeyState.values()) {
+                read = read.withVolts(state, Math.max(0, volts.getOrDefault(state, 0.0) + 0.02 * noise.nextGaussian()));
+            }
+            assertThat(read.behaviour()).isEqualTo(behaviour);
+        }
+    }
+
+    /** Whatever is missing, the rest never adds up to a pass; what one reading shows to be bad is said all the same. */
+    @ParameterizedTest
+    @EnumSource(KeyState.class)
+    void aMissingReadingNeverBecomesAPass(KeyState state) {
+        PowerSource missing = source(0.0, 12.4, 9.8).withVolts(KeyState.ACCESSORY, 0.0).withVolts(state, null);
+        boolean optional = state == KeyState.ACCESSORY;
+        assertThat(missing.behaviour())
+                .isEqualTo(optional ? PowerSource.Behaviour.SWITCHED : PowerSource.Behaviour.NOT_MEASURED);
+        assertThat(PowerRules.judge(missing, Feed.UNMEASURED, 5.0, null)).filteredOn(
+                f -> f.id().equals(state.name().toLowerCase(java.util.Locale.ROOT)))
+                .allSatisfy(f -> assertThat(f.verdict()).isEqualTo(Verdict.UNKNOWN)).hasSize(optional ? 0 : 1);
+        assertThat(PowerSource.named("B").withVolts(KeyState.OFF, 12.5).behaviour())
+                .isEqualTo(PowerSource.Behaviour.CONSTANT);
+    }
+
+    @Test
+    void theBestOfSeveralIsTheOneThatFollowsTheKey() {
+        PowerSource constant = source(12.5, 12.5, 9.8);
+        PowerSource lost = source(0.0, 12.4, 0.1);
+        assertThat(PowerRules.best(List.of(constant, lost, source(0.0, 12.4, 9.8)), false).orElseThrow().behaviour())
+                .isEqualTo(PowerSource.Behaviour.SWITCHED);
+        assertThat(PowerRules.best(List.of(constant), false)).isEmpty();
+        assertThat(PowerRules.verdict(lost.behaviour(), false)).isEqualTo(Verdict.WARN);
+        assertThat(PowerRules.verdict(lost.behaviour(), true)).as("a relay only needs its coil held")
+                .isEqualTo(Verdict.PASS);
+        assertThat(PowerRules.verdict(constant.behaviour(), true)).isEqualTo(Verdict.FAIL);
+    }
+
+    /** By Ohm's law: 12.4 V less 3 A through 2 × 1.5 m of 1 mm² copper at 80 °C; half of 60 A·h at 1.2 A lasts 25 h. */
+    @Test
+    void whatReachesTheControllerAndHowLongTheBatteryLasts() {
+        Wiring wiring = wiring(0.0, 12.4, 9.8, 5.0, APART);
+        double loop = 3.0 / 58 * (1 + 0.00393 * 60);
+        assertThat(Objects.requireNonNull(finding(wiring, "feed").figure()).si()).isCloseTo(12.4 - 3 * loop,
+                within(1e-9));
+        Wiring thin = wiring.withFeed(new Feed(6.0, 0.35e-6, false, null));
+        assertThat(finding(thin, "feed").verdict()).isEqualTo(Verdict.WARN);
+        Wiring constant = wiring(12.5, 12.5, 9.8, 5.0, APART).withFeed(new Feed(1.5, 1e-6, false, 60.0));
+        assertThat(Objects.requireNonNull(finding(constant, "drain").figure()).si()).isCloseTo(25 / 24.0, within(1e-9));
+        assertThat(PowerRules.judge(source(0.0, 12.4, 9.8), Feed.UNMEASURED, 5.0, 3.0))
+                .noneMatch(f -> f.id().equals("drain"));
+    }
+
+    @Test
+    void aTappedCircuitKeepsItsOwnFuse() {
+        PowerSource tapped = source(0.0, 12.4, 9.8).withHostFuse(10.0);
+        assertThat(finding(wiring(tapped, 5.0, APART), "host").verdict()).isEqualTo(Verdict.UNKNOWN);
+        assertThat(finding(wiring(tapped.withHostLoad(5.0), 5.0, APART), "host").verdict()).isEqualTo(Verdict.PASS);
+        assertThat(finding(wiring(tapped.withHostLoad(5.1), 5.0, APART), "host").consequence())
+                .contains("its fuse stays as it is");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"5, 1.0, PASS", "3, 1.0, FAIL", "2, 1.0, FAIL", "10, 1.0, WARN", "12, 1.0, FAIL", "5, 0.35, FAIL"})
+    void theFuseStandsAboveTheDrawAndBelowTheWire(double fuse, double mm2, Verdict verdict) {
+        Wiring wiring = wiring(0.0, 12.4, 9.8, fuse, APART).withFeed(new Feed(1.0, mm2 * 1e-6, false, null));
+        assertThat(finding(wiring, "fuse").verdict()).isEqualTo(verdict);
     }
 
     /** Ohm's law by hand: 2.2 kΩ into 54 kΩ loses 3.9 %; a 10 kΩ pull-up to 5 V on 1 kΩ lifts 0 V to 0.4545 V. */

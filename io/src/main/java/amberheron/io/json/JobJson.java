@@ -8,7 +8,6 @@ import amberheron.core.job.Progress;
 import amberheron.core.job.Waiting;
 import amberheron.core.plan.Intake;
 import amberheron.core.scaling.CheckPoint;
-import amberheron.core.wiring.Wiring;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
@@ -44,7 +43,7 @@ final class JobJson {
         Cursor handOver = at.object("handOver");
         return new Job(at.text("id"), intake(at.object("intake")), progress(at.object("progress")),
                 PlacingJson.read(at.object("placing")),
-                wiring(at.object("wiring")), air(at.object("air")),
+                WiringJson.read(at.object("wiring")), air(at.object("air")),
                 at.objectOrNone("law").map(LawJson::read).orElse(null),
                 at.objectOrNone("reader").map(ReaderJson::read).orElse(null),
                 at.list("points").stream().map(JobJson::point).toList(),
@@ -57,7 +56,7 @@ final class JobJson {
         out.set("intake", write(job.intake()));
         out.set("progress", write(job.progress()));
         out.set("placing", PlacingJson.write(job.placing()));
-        out.set("wiring", write(job.wiring()));
+        out.set("wiring", WiringJson.write(job.wiring()));
         out.set("air", write(job.air()));
         var law = job.law();
         out.set("law", law == null ? out.nullNode() : LawJson.write(law));
@@ -118,36 +117,6 @@ final class JobJson {
         texts(out.putArray("inHand"), progress.inHand());
         return out.put("bay", progress.bay()).put("day", text(progress.day())).put("hold",
                 Cursor.idOrNull(progress.hold()));
-    }
-
-    private static Wiring wiring(Cursor at) {
-        Cursor volts = at.object("volts");
-        Cursor ground = at.object("ground");
-        return new Wiring(
-                new Wiring.SourceVolts(volts.numberOrNull("off"), volts.numberOrNull("on"),
-                        volts.numberOrNull("cranking")),
-                at.numberOrNull("fuse"), at.numberOrNull("draw"),
-                new Wiring.Ground(ground.flagOrNull("shared"), ground.numberOrNull("length"),
-                        positiveOrNull(ground, "crossSection"), ground.numberOrNull("current")),
-                at.text("groundPoint", ""));
-    }
-
-    private static @Nullable Double positiveOrNull(Cursor at, String field) {
-        Double value = at.numberOrNull(field);
-        if (value != null && value <= 0) {
-            throw at.fault(field, "more than 0");
-        }
-        return value;
-    }
-
-    private static ObjectNode write(Wiring wiring) {
-        ObjectNode out = Json.object();
-        out.putObject("volts").put("off", wiring.volts().off()).put("on", wiring.volts().on()).put("cranking",
-                wiring.volts().cranking());
-        out.put("fuse", wiring.fuse()).put("draw", wiring.draw());
-        out.putObject("ground").put("shared", wiring.ground().shared()).put("length", wiring.ground().length())
-                .put("crossSection", wiring.ground().crossSection()).put("current", wiring.ground().current());
-        return out.put("groundPoint", wiring.groundPoint());
     }
 
     private static FreeAirCheck air(Cursor at) {

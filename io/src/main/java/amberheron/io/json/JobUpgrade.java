@@ -35,10 +35,25 @@ final class JobUpgrade {
                 }
             }
         }
+        if (out.get("wiring") instanceof ObjectNode wiring) {
+            wiring(wiring);
+        }
         placing.putObject("probe");
         placing.putObject("bung").put("diameter", 0.030).put("lip", 0.022).put("stepped", true);
         placing.putObject("fitted").put("along", 0).put("across", 0);
         return out;
+    }
+
+    /** Version 1 knew one power source and three of its readings. */
+    private static void wiring(ObjectNode wiring) {
+        JsonNode volts = wiring.remove("volts");
+        ArrayNode sources = wiring.putArray("sources");
+        boolean measured = volts != null && volts.properties().stream().anyMatch(v -> !v.getValue().isNull());
+        if (measured) {
+            sources.addObject().put("id", "A").put("place", "").set("volts", volts);
+            wiring.put("taken", "A");
+        }
+        wiring.putObject("feed").put("relay", false);
     }
 
     private static void move(ObjectNode from, String field, ObjectNode to) {

@@ -111,6 +111,11 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
                             ? ""
                             : "; photos: " + String.join(", ", fitted.photos().stream().map(p -> p.file()).toList()))));
         }
+        Double fuse = job.wiring().fuse();
+        job.wiring().source().ifPresent(p -> facts.add(new Fact("Power", p.id()
+                + (p.place().isBlank() ? "" : ": " + p.place()) + ", " + p.behaviour().words()
+                + (job.wiring().feed().relay() ? ", by a relay" : "")
+                + (fuse == null ? "" : ", fuse " + UnitChoice.digits(fuse, 0) + " A"))));
         if (!job.wiring().groundPoint().isBlank()) {
             facts.add(new Fact("Grounds", job.wiring().groundPoint()));
         }
@@ -141,20 +146,27 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         for (Station station : List.of(Station.PLACE, Station.WIRE, Station.AIR, Station.PROVE)) {
             List<Finding> findings = review.findings(station);
             List<Check> checks = findings.stream().filter(f -> !brief(f)).map(f -> check(f, units, stoich)).toList();
-            String kept = findings.stream().filter(HandOverSheet::brief).map(f -> {
-                Measure figure = f.figure();
-                return f.subject() + (figure == null ? "" : " " + units.text(figure, stoich));
-            }).collect(Collectors.joining("; "));
+            String kept = line("✓ also: ", findings, Verdict.PASS, units, stoich)
+                    + line(" Not measured: ", findings, Verdict.UNKNOWN, units, stoich);
             if (!checks.isEmpty()) {
-                groups.add(new Group(station.title(), checks, kept.isEmpty() ? "" : "✓ also: " + kept + "."));
+                groups.add(new Group(station.title(), checks, kept.strip()));
             }
         }
         return List.copyOf(groups);
     }
 
-    /** Checks of a place that are kept are told in a line; the next person looks for what stands out. */
+    /** Checks told in a line: what is kept or was not measured, so that the next person sees what stands out. */
     private static boolean brief(Finding f) {
-        return f.verdict() == Verdict.PASS && (BRIEF.contains(f.id()) || f.id().startsWith("room-"));
+        return (f.verdict() == Verdict.PASS || f.verdict() == Verdict.UNKNOWN)
+                && (BRIEF.contains(f.id()) || f.id().startsWith("room"));
+    }
+
+    private static String line(String head, List<Finding> findings, Verdict verdict, UnitChoice units, double stoich) {
+        String all = findings.stream().filter(f -> f.verdict() == verdict && brief(f)).map(f -> {
+            Measure figure = f.figure();
+            return f.subject() + (figure == null ? "" : " " + units.text(figure, stoich));
+        }).collect(Collectors.joining("; "));
+        return all.isEmpty() ? "" : head + all + ".";
     }
 
     private static Check check(Finding f, UnitChoice units, double stoich) {

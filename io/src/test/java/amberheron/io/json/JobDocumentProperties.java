@@ -21,6 +21,9 @@ import amberheron.core.plan.Intake;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.SettingFinder;
+import amberheron.core.wiring.Feed;
+import amberheron.core.wiring.KeyState;
+import amberheron.core.wiring.PowerSource;
 import amberheron.core.wiring.Wiring;
 import amberheron.io.catalogue.Catalogue;
 import java.time.LocalDate;
@@ -101,9 +104,19 @@ class JobDocumentProperties {
         Progress progress = new Progress(Set.of("leaks", "place"), List.of("place", "leaks"), Set.of(words(random)),
                 words(random), random.nextBoolean() ? null : LocalDate.of(2026, 5, 6),
                 perhaps(random, Waiting.values()));
-        Wiring wiring = new Wiring(
-                new Wiring.SourceVolts(maybe(random, 14), maybe(random, 14), maybe(random, 14)), maybe(random, 20),
-                maybe(random, 5), new Wiring.Ground(random.nextBoolean() ? null : random.nextBoolean(),
+        List<PowerSource> sources = new ArrayList<>();
+        for (int i = random.nextInt(3); i > 0; i--) {
+            PowerSource source = PowerSource.named("S" + i).withPlace(words(random)).withHostFuse(maybe(random, 20))
+                    .withHostLoad(maybe(random, 9));
+            for (KeyState state : KeyState.values()) {
+                source = source.withVolts(state, maybe(random, 14));
+            }
+            sources.add(source);
+        }
+        Wiring wiring = new Wiring(sources, random.nextBoolean() ? null : "S1",
+                new Feed(maybe(random, 5), maybe(random, 1e-5), random.nextBoolean(), maybe(random, 90)),
+                maybe(random, 20), maybe(random, 5),
+                new Wiring.Ground(random.nextBoolean() ? null : random.nextBoolean(),
                         maybe(random, 5), maybe(random, 1e-5), maybe(random, 3)),
                 words(random));
         FreeAirCheck air = new FreeAirCheck(any(random, FreeAirCheck.School.values()), maybe(random, 320),

@@ -8,12 +8,14 @@ import amberheron.core.placement.Candidate;
 import amberheron.core.placement.Run;
 import amberheron.core.placement.Segment.Line;
 import amberheron.core.scaling.CheckPoint;
+import amberheron.core.wiring.KeyState;
 import amberheron.io.UnusableInput;
 import amberheron.io.catalogue.Catalogue;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -75,12 +77,14 @@ class JobDocumentTest {
                   "exhaust": {"turbine": true, "outerDiameter": 0.05, "catalyst": "fitted", "catalystAt": 0.98, "roll": 0.02}},
                  "done": ["leaks"], "chosen": "B",
                  "candidates": [{"id": "B", "note": "straight", "distance": 0.61, "clock": 0.9, "slope": -0.07, "lean": 0}],
-                 "wiring": {"volts": {}, "ground": {}}, "air": {"school": "factory-trimmed"}, "handOver": {}}""";
+                 "wiring": {"volts": {"off": 0, "on": 12.4, "cranking": null}, "ground": {}}, "air": {"school": "factory-trimmed"}, "handOver": {}}""";
         JobDocument document = JobDocument.read(file(old));
         Job read = document.job();
         assertThat(read.done()).containsExactly("leaks");
         assertThat(read.chosenPlace().orElseThrow()).isEqualTo(new Candidate("B", "straight", Line.ALL, 0.61, 0.9,
                 -0.07, 0, Candidate.Hole.NONE));
+        assertThat(read.wiring().source().orElseThrow().volts()).containsOnly(Map.entry(KeyState.OFF, 0.0),
+                Map.entry(KeyState.ON, 12.4));
         Run run = read.intake().exhaust().run(Line.ALL);
         assertThat(run.turbine()).isTrue();
         assertThat(run.catalyst().orElseThrow().from()).isEqualTo(0.98);

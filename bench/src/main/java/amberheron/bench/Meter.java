@@ -1,0 +1,28 @@
+package amberheron.bench;
+
+/** A voltmeter that is asked for one reading at a time. */
+public interface Meter extends AutoCloseable {
+    /** What is connected, as shown beside every reading it gives. */
+    String name();
+
+    /** Takes a reading; whatever goes wrong is said in the reading, and the meter can be asked again. */
+    Reading read();
+
+    @Override
+    void close();
+
+    /** What came of asking. */
+    sealed interface Reading {
+        /** Volts, as the meter sent them. */
+        record Volts(double volts) implements Reading {
+        }
+
+        /** More than the meter's range: something is there, but how much is not known. */
+        record Overload() implements Reading {
+        }
+
+        /** No reading, and why. */
+        record None(String why) implements Reading {
+        }
+    }
+}

@@ -1,0 +1,149 @@
+package amberheron.bench;
+
+import java.io.BufferedInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.net.InetSocketAddress;
+import java.net.Socket;
+import java.net.SocketTimeoutException;
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A bench meter on the network that speaks the Standard Commands for Programmable Instruments (SCPI-1999, on the message
+ * rules of IEEE 488.2) over a plain TCP connection: one command a line, one answer a line. An answer that did not come
+ * whole and in time is never waited for again, so that it cannot be taken for the next one: the connection is closed and
+ * made anew.
+ */
+public final class ScpiMeter implements Meter {
+    /** The port such instruments usually listen on. */
+    public static final int USUAL_PORT = 5025;
+    /** Sent for more than the range: 9.9E+37 stands for infinity in SCPI. */
+    private static final double INFINITY = 9.9e37;
+    private static final int LONGEST_ANSWER = 256;
+    private static final Pattern NUMBER = Pattern.compile("[+-]?\\d+(\\.\\d*)?([eE][+-]?\\d+)?");
+
+    private final String host;
+    private final int port;
+    private final int patience;
+    private @Nullable Socket socket;
+    private String name;
+
+    /**
+     * A meter that is connected to when it is first asked.
+     *
+     * @param patience how long to wait for the connection and for an answer, ms
+     */
+    public ScpiMeter(String host, int port, int patience) {
+        this.host = host;
+        this.port = port;
+        this.patience = patience;
+        this.name = "meter at " + host + ":" + port;
+    }
+
+    /**
+     * A meter from what a person types: {@code host} or {@code host:port}.
+     *
+     * @throws IllegalArgumentException when it is neither
+     */
+    public static ScpiMeter at(String address, int patience) {
+        String typed = address.strip();
+        int colon = typed.lastIndexOf(':');
+        String host = colon < 0 ? typed : typed.substring(0, colon);
+        String port = colon < 0 ? String.valueOf(USUAL_PORT) : typed.substring(colon + 1);
+        if (host.isBlank() || !port.matches("\\d{1,5}") || Integer.parseInt(port) > 65535) {
+            throw new IllegalArgumentException(
+                    "Meter: found “%s”, expected an address such as 192.168.1.40 or meter.local:5025".formatted(typed));
+        }
+        return new ScpiMeter(host, Integer.parseInt(port), patience);
+    }
+
+    @Override
+    public synchronized String name() {
+        return name;
+    }
+
+    @Override
+    public synchronized Reading read() {
+        try {
+            if (socket == null) {
+                connect();
+            }
+            String answer = ask("MEAS:VOLT:DC?");
+            if (!NUMBER.matcher(answer).matches()) {
+                return fail("found “%s”, expected a number".formatted(answer));
+            }
+            double volts = Double.parseDouble(answer);
+            return Math.abs(volts) >= INFINITY ? new Reading.Overload() : new Reading.Volts(volts);
+        } catch (SocketTimeoutException e) {
+            return fail("no whole answer within %.1f s".formatted(patience / 1000.0));
+        } catch (IOException e) {
+            return fail(e.getMessage() == null ? "the connection broke" : e.getMessage());
+        }
+    }
+
+    private Reading fail(String why) {
+        close();
+        return new Reading.None(name + ": " + why);
+    }
+
+    private void connect() throws IOException {
+        Socket made = new Socket();
+        try {
+            made.connect(new InetSocketAddress(host, port), patience);
+            made.setSoTimeout(patience);
+            made.setTcpNoDelay(true);
+            socket = made;
+            String[] identity = ask("*IDN?").split(",", -1);
+            name = identity.length >= 2 ? (identity[0] + " " + identity[1]).strip() : "meter at " + host + ":" + port;
+        } catch (IOException e) {
+            made.close();
+            socket = null;
+            throw e;
+        }
+    }
+
+    private String ask(String command) throws IOException {
+        Socket to = socket;
+        if (to == null) {
+            throw new IOException("not connected");
+        }
+        to.getOutputStream().write((command + "\n").getBytes(StandardCharsets.US_ASCII));
+        to.getOutputStream().flush();
+        long until = System.nanoTime() + patience * 1_000_000L;
+        InputStream in = new BufferedInputStream(to.getInputStream(), 1);
+        ByteArrayOutputStream line = new ByteArrayOutputStream();
+        while (true) {
+            // An instrument that dribbles must not keep us longer than one that is silent.
+            if (System.nanoTime() > until) {
+                throw new SocketTimeoutException();
+            }
+            int next = in.read();
+            if (next < 0) {
+                throw new IOException("it hung up in mid-answer");
+            }
+            if (next == '\n') {
+                return line.toString(StandardCharsets.US_ASCII).strip();
+            }
+            if (line.size() >= LONGEST_ANSWER) {
+                throw new IOException("an answer without end, expected one line");
+            }
+            line.write(next);
+        }
+    }
+
+    @Override
+    public synchronized void close() {
+        try {
+            if (socket != null) {
+                socket.close();
+            }
+        } catch (IOException e) {
+            System.getLogger(ScpiMeter.class.getName()).log(System.Logger.Level.DEBUG, "closing the meter", e);
+        } finally {
+            socket = null;
+        }
+    }
+}

@@ -1,0 +1,146 @@
+package amberheron.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import amberheron.bench.Meter.Reading;
+import amberheron.core.wiring.KeyState;
+import amberheron.core.wiring.PowerSource;
+import amberheron.core.wiring.PowerSource.Behaviour;
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class ScpiMeterTest {
+    private static final int PATIENCE = 300;
+
+    /** An instrument that misbehaves: each connection is answered by the next of these, after a proper identity. */
+    private record Rude(ServerSocket listening, AtomicInteger calls) implements AutoCloseable {
+        static Rude answering(String... answers) throws IOException {
+            ServerSocket server = new ServerSocket(0, 4, InetAddress.getLoopbackAddress());
+            AtomicInteger calls = new AtomicInteger();
+            Thread thread = new Thread(() -> {
+                for (String answer : answers) {
+                    try {
+                        Socket caller = server.accept();
+                        calls.incrementAndGet();
+                        caller.getInputStream().read(new byte[64]);
+                        send(caller, "Maker,M-1,0,1\n");
+                        caller.getInputStream().read(new byte[64]);
+                        send(caller, answer);
+                        if (answer.endsWith("#")) {
+                            caller.close();
+                        }
+                    } catch (IOException e) {
+                        return;
+                    }
+                }
+            });
+            thread.setDaemon(true);
+            thread.start();
+            return new Rude(server, calls);
+        }
+
+        private static void send(Socket to, String words) throws IOException {
+            to.getOutputStream().write(words.replace("#", "").getBytes(StandardCharsets.US_ASCII));
+            to.getOutputStream().flush();
+        }
+
+        ScpiMeter meter() {
+            return ScpiMeter.at("127.0.0.1:" + listening.getLocalPort(), PATIENCE);
+        }
+
+        @Override
+        public void close() throws IOException {
+            listening.close();
+        }
+    }
+
+    private static void says(Reading reading, String words) {
+        assertThat(reading).isInstanceOfSatisfying(Reading.None.class, n -> assertThat(n.why()).contains(words));
+    }
+
+    @Test
+    void aNumberIsReadAndTheMeterSaysItsName() throws IOException {
+        try (Rude rude = Rude.answering("+1.24567E+01\n"); ScpiMeter meter = rude.meter()) {
+            assertThat(meter.read()).isEqualTo(new Reading.Volts(12.4567));
+            assertThat(meter.name()).isEqualTo("Maker M-1");
+        }
+    }
+
+    @Test
+    void overloadIsNoReading() throws IOException {
+        try (Rude rude = Rude.answering("+9.90000000E+37\n"); ScpiMeter meter = rude.meter()) {
+            assertThat(meter.read()).isEqualTo(new Reading.Overload());
+        }
+    }
+
+    /** Silence, garbage, half a line, a hang-up in mid-answer, words without end: each is said, and the next asking works. */
+    @Test
+    void whateverGoesWrongIsSaidAndTheNextReadingIsGood() throws IOException {
+        String endless = "1".repeat(5000);
+        try (Rude rude = Rude.answering("", "ERR 12\n", "+1.2", "+1.2#", endless, "+5.0E+00\n");
+                ScpiMeter meter = rude.meter()) {
+            says(meter.read(), "no whole answer within 0.3 s");
+            says(meter.read(), "found “ERR 12”, expected a number");
+            says(meter.read(), "no whole answer");
+            says(meter.read(), "hung up in mid-answer");
+            says(meter.read(), "without end");
+            assertThat(meter.read()).isEqualTo(new Reading.Volts(5));
+            assertThat(rude.calls()).hasValue(6);
+        }
+    }
+
+    /** A late answer belongs to the question before: it must not be taken for the answer to this one. */
+    @Test
+    void aLateAnswerIsNeverTakenForTheNext() throws IOException {
+        try (Rude rude = Rude.answering("+1.1", "+2.2E+00\n"); ScpiMeter meter = rude.meter()) {
+            says(meter.read(), "no whole answer");
+            assertThat(meter.read()).isEqualTo(new Reading.Volts(2.2));
+        }
+    }
+
+    @Test
+    void nobodyThereIsSaid() throws IOException {
+        int free;
+        try (ServerSocket socket = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            free = socket.getLocalPort();
+        }
+        try (ScpiMeter meter = ScpiMeter.at("127.0.0.1:" + free, PATIENCE)) {
+            says(meter.read(), "refused");
+        }
+        assertThatThrownBy(() -> ScpiMeter.at("a meter: somewhere", PATIENCE))
+                .hasMessageContaining("expected an address");
+    }
+
+    /** The stand-in is spoken to as a real meter is, and every fault of the vehicle behind it is found from its readings. */
+    @ParameterizedTest
+    @EnumSource(value = Behaviour.class, mode = EnumSource.Mode.EXCLUDE, names = "NOT_MEASURED")
+    void everyFaultOfTheVehicleIsFoundThroughTheMeter(Behaviour fault) throws IOException {
+        SimulatedVehicle vehicle = new SimulatedVehicle(fault, 7);
+        PowerSource source = PowerSource.named("A");
+        try (SimulatedMeter stand = new SimulatedMeter(vehicle::volts);
+                ScpiMeter meter = ScpiMeter.at(stand.address(), 2000)) {
+            for (KeyState state : KeyState.values()) {
+                vehicle.turn(state);
+                Reading reading = meter.read();
+                assertThat(reading).isInstanceOf(Reading.Volts.class);
+                source = source.withVolts(state, ((Reading.Volts) reading).volts());
+            }
+            assertThat(meter.name()).isEqualTo("Simulated bench meter");
+        }
+        assertThat(source.behaviour()).isEqualTo(fault);
+        assertThat(source.at(KeyState.RUNNING).orElseThrow()).isCloseTo(switch (fault) {
+            case WEAK -> 11.7;
+            case DEAD -> 0.01;
+            default -> 14.0;
+        }, within(0.1));
+    }
+}

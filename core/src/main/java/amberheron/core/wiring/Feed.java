@@ -1,0 +1,59 @@
+package amberheron.core.wiring;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The wire from the source to the controller.
+ *
+ * @param length one way, m; null when not measured
+ * @param crossSection m²; null when not known
+ * @param relay whether a relay at the battery feeds it and the source only switches the relay
+ * @param battery capacity, A·h; null when not known
+ */
+public record Feed(@Nullable Double length, @Nullable Double crossSection, boolean relay, @Nullable Double battery) {
+    /** Nothing measured. */
+    public static final Feed UNMEASURED = new Feed(null, null, false, null);
+
+    /** Resistance there and back at a temperature in kelvin, Ω; null until the wire is known. */
+    public @Nullable Double loop(double temperature) {
+        return length == null || crossSection == null
+                ? null
+                : new Conductor(2 * length, crossSection).resistance(temperature);
+    }
+
+    /**
+     * The largest fuse a wire of this section stands, A: the pairs of wire and fuse met in vehicles, from memory, with
+     * straight lines between.
+     */
+    public static double greatestFuse(double crossSection) {
+        double mm2 = crossSection * 1e6;
+        double[] sections = {0.2, 0.35, 0.5, 0.75, 1.0, 1.5, 2.5, 4.0};
+        double[] fuses = {2, 4, 5, 7.5, 10, 15, 20, 30};
+        if (mm2 <= sections[0]) {
+            return fuses[0] * mm2 / sections[0];
+        }
+        for (int i = 1; i < sections.length; i++) {
+            if (mm2 <= sections[i]) {
+                double part = (mm2 - sections[i - 1]) / (sections[i] - sections[i - 1]);
+                return fuses[i - 1] + part * (fuses[i] - fuses[i - 1]);
+            }
+        }
+        return fuses[fuses.length - 1];
+    }
+
+    public Feed withLength(@Nullable Double value) {
+        return new Feed(value, crossSection, relay, battery);
+    }
+
+    public Feed withCrossSection(@Nullable Double value) {
+        return new Feed(length, value, relay, battery);
+    }
+
+    public Feed withRelay(boolean value) {
+        return new Feed(length, crossSection, value, battery);
+    }
+
+    public Feed withBattery(@Nullable Double value) {
+        return new Feed(length, crossSection, relay, value);
+    }
+}

@@ -1,0 +1,228 @@
+package amberheron.core.wiring;
+
+import static amberheron.core.finding.Finding.Relation.AT_LEAST;
+import static amberheron.core.finding.Finding.Relation.AT_MOST;
+
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Finding.Limit;
+import amberheron.core.finding.Source;
+import amberheron.core.finding.Verdict;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import amberheron.core.wiring.PowerSource.Behaviour;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** Judges a power source, the fuse and the feed from it. */
+public final class PowerRules {
+    /** The usual fuse, A. */
+    private static final double FUSE = 5.0;
+    /** The usual greatest draw while heating up, A. */
+    public static final double DRAW = 3.0;
+    /** What it draws when warm, A; from memory. */
+    private static final double WARM = 1.2;
+    /** The wire under the bonnet, K. */
+    private static final double HOT = 353.15;
+    /** Least volts at the controller while it heats up; from memory, the controller's sheet decides. */
+    private static final double LEAST_FEED = 10.5;
+    /** Part of its rating a fuse carries for hours. */
+    private static final double CONTINUOUS = 0.8;
+    /** A car that stands a fortnight has to start. */
+    private static final double LEAST_DAYS = 14;
+    /** Drawn by a controller left powered, engine off, its heater working in cold air, A; from memory. */
+    private static final double IDLE_DRAIN = 1.2;
+
+    private static final Source STATES = Source
+            .practice(
+                    "0 V key off, about 12 V key on, still there while cranking and running, undisturbed by other loads");
+    private static final Source FUSES = Source
+            .practice("5 A fuse, up to about 3 A while heating; a host circuit keeps its rating");
+    private static final Source PAIRS = Source.memory("pairs of wire and fuse met in vehicles");
+    private static final Source COPPER = Source.published("IEC 60028 (copper), ASTM B258 (AWG)");
+    private static final Source HALF = Source.derived("hours to half charge = 0.5·Ah / drain");
+
+    private PowerRules() {
+    }
+
+    /** Every check of power, in the order it is proved; of the source taken, or of one that does not exist yet. */
+    public static List<Finding> judge(@Nullable PowerSource taken, Feed feed, @Nullable Double fuse,
+            @Nullable Double draw) {
+        PowerSource source = taken == null ? PowerSource.named("") : taken;
+        List<Finding> findings = new ArrayList<>();
+        for (KeyState state : KeyState.values()) {
+            if (!state.optional() || source.at(state).isPresent()) {
+                findings.add(state(source, state, feed.relay()));
+            }
+        }
+        double peak = draw == null ? DRAW : draw;
+        findings.add(fuse(fuse, peak, feed));
+        host(source, peak, feed).ifPresent(findings::add);
+        findings.add(drop(source, feed, peak));
+        if (source.behaviour() == Behaviour.CONSTANT) {
+            findings.add(drain(feed));
+        }
+        return List.copyOf(findings);
+    }
+
+    /** What a source's behaviour means, and what to do about it. */
+    public static String remedy(Behaviour behaviour) {
+        return switch (behaviour) {
+            case SWITCHED -> "A proper source: take it.";
+            case ACCESSORY_TOO -> "Usable; do not sit in accessory with the heater working.";
+            case CONSTANT ->
+                "It flattens the battery and cooks the sensor: take another, or let a switched one work a relay.";
+            case LOST_WHILE_CRANKING ->
+                "The controller restarts with every start: let it work a relay that is fed from the battery, or take another.";
+            case DISTURBED -> "Another load pulls it down: a relay at the battery, with this one switching it.";
+            case WEAK -> "Too weak for the heater: a relay at the battery, with this one switching it.";
+            case DEAD -> "No supply with the key on: take another.";
+            case NOT_MEASURED -> "Measure it in every state before it is trusted.";
+        };
+    }
+
+    /** How good a source is as it stands. */
+    public static Verdict verdict(Behaviour behaviour, boolean relay) {
+        return switch (behaviour) {
+            case SWITCHED -> Verdict.PASS;
+            case ACCESSORY_TOO -> Verdict.WARN;
+            case CONSTANT, DEAD -> Verdict.FAIL;
+            case LOST_WHILE_CRANKING, DISTURBED, WEAK -> relay ? Verdict.PASS : Verdict.WARN;
+            case NOT_MEASURED -> Verdict.UNKNOWN;
+        };
+    }
+
+    /** The best of several sources; of equals the one listed first. Empty when none can be used. */
+    public static Optional<PowerSource> best(List<PowerSource> sources, boolean relay) {
+        return sources.stream().filter(s -> verdict(s.behaviour(), relay) != Verdict.FAIL)
+                .min(Comparator.comparing(s -> verdict(s.behaviour(), relay)));
+    }
+
+    private static Finding state(PowerSource source, KeyState state, boolean relay) {
+        Double volts = source.at(state).orElse(null);
+        boolean dead = state == KeyState.OFF || state == KeyState.ACCESSORY;
+        Double running = source.at(KeyState.RUNNING).orElse(null);
+        boolean compared = state == KeyState.LAMPS || state == KeyState.INDICATORS;
+        double bound = switch (state) {
+            case OFF, ACCESSORY -> PowerSource.DEAD;
+            case ON -> PowerSource.WEAK;
+            case CRANKING -> PowerSource.CRANKING;
+            case RUNNING -> PowerSource.WEAK_RUNNING;
+            case LAMPS, INDICATORS ->
+                (running == null ? PowerSource.WEAK_RUNNING : running) - PowerSource.DISTURBED;
+        };
+        Limit limit = new Limit(dead ? AT_MOST : AT_LEAST, volts(bound, 1));
+        boolean kept = volts != null && ((compared && running != null)
+                ? Math.abs(volts - running) <= PowerSource.DISTURBED
+                : limit.keptBy(volts));
+        Behaviour shown = switch (state) {
+            case OFF -> Behaviour.CONSTANT;
+            case ACCESSORY -> Behaviour.ACCESSORY_TOO;
+            case ON -> volts != null && volts <= PowerSource.DEAD ? Behaviour.DEAD : Behaviour.WEAK;
+            case CRANKING -> Behaviour.LOST_WHILE_CRANKING;
+            case RUNNING -> Behaviour.WEAK;
+            case LAMPS, INDICATORS -> Behaviour.DISTURBED;
+        };
+        Verdict verdict = volts == null ? Verdict.UNKNOWN : kept ? Verdict.PASS : verdict(shown, relay);
+        String says = volts == null
+                ? "Measure: " + state.words() + "."
+                : kept
+                        ? "As it should be."
+                        : relay && verdict == Verdict.PASS
+                                ? "The relay feeds from the battery; this one only has to hold its coil."
+                                : remedy(shown);
+        return new Finding(state.name().toLowerCase(Locale.ROOT), "Source, " + state.words(), verdict,
+                volts == null ? null : volts(volts, 1), limit, says, null,
+                compared
+                        ? "within 0.5 V of the reading with the engine running"
+                        : "read with a meter at the source, load connected",
+                STATES);
+    }
+
+    private static Finding fuse(@Nullable Double fuse, double peak, Feed feed) {
+        Double section = feed.crossSection();
+        double most = section == null ? FUSE : Math.min(Feed.greatestFuse(section), Math.max(FUSE, peak));
+        Limit limit = new Limit(AT_MOST, amperes(section == null ? FUSE : Feed.greatestFuse(section)));
+        Verdict verdict = fuse == null
+                ? Verdict.UNKNOWN
+                : fuse <= peak || (section != null && fuse > limit.bound().si() + 1e-9)
+                        ? Verdict.FAIL
+                        : fuse > most ? Verdict.WARN : Verdict.PASS;
+        String says = switch (verdict) {
+            case PASS -> "Above the draw, below what the wire stands. A tapped circuit keeps its own rating.";
+            case UNKNOWN -> "Enter the fuse.";
+            case WARN -> "Bigger than usual: it must stay below what the thinnest wire stands.";
+            case FAIL -> fuse != null && fuse <= peak
+                    ? "Not above the draw while heating: it will blow on a cold start."
+                    : "Above what this wire stands: the wire burns before the fuse blows.";
+        };
+        return new Finding("fuse", "Fuse", verdict, fuse == null ? null : amperes(fuse), limit, says, null,
+                String.format(Locale.ROOT, "draw %.1f A < fuse ≤ %.1f A", peak, limit.bound().si()),
+                section == null ? FUSES : PAIRS);
+    }
+
+    private static Optional<Finding> host(PowerSource source, double peak, Feed feed) {
+        Double rating = source.hostFuse();
+        if (rating == null || feed.relay()) {
+            return Optional.empty();
+        }
+        Double load = source.hostLoad();
+        Limit limit = new Limit(AT_MOST, amperes(CONTINUOUS * rating));
+        Verdict verdict = load == null
+                ? Verdict.UNKNOWN
+                : load + peak <= CONTINUOUS * rating ? Verdict.PASS : Verdict.FAIL;
+        return Optional.of(new Finding("host", "Tapped circuit", verdict, load == null ? null : amperes(load + peak),
+                limit, switch (verdict) {
+                    case PASS -> "It carries both on its own fuse.";
+                    case UNKNOWN -> "Enter what the tapped circuit feeds already.";
+                    default ->
+                        "Too much for the tapped circuit, and its fuse stays as it is: take another, or a relay.";
+                }, null, "what it feeds already and the heater's peak, against 80 % of its rating", FUSES));
+    }
+
+    private static Finding drop(PowerSource source, Feed feed, double peak) {
+        Double loop = feed.loop(HOT);
+        Double on = source.at(KeyState.ON).orElse(null);
+        Limit limit = new Limit(AT_LEAST, volts(LEAST_FEED, 1));
+        if (loop == null || on == null) {
+            return new Finding("feed", "Volts at the controller", Verdict.UNKNOWN, null, limit,
+                    loop == null ? "Enter length and size of the feed." : "Measure the source with the key on.", null,
+                    "V − I·R, there and back", COPPER);
+        }
+        double cold = on - peak * loop;
+        double warm = on - WARM * loop;
+        return new Finding("feed", "Volts at the controller", limit.keptBy(cold) ? Verdict.PASS : Verdict.WARN,
+                volts(cold, 1), limit,
+                limit.keptBy(cold)
+                        ? "Enough to heat it up."
+                        : "It heats slowly or not at all: a thicker or a shorter feed.",
+                null, String.format(Locale.ROOT,
+                        "%.1f V − %.1f A × %.0f mΩ heating up; %.1f V at %.1f A when warm; wire at 80 °C", on, peak,
+                        1000 * loop, warm, WARM),
+                COPPER);
+    }
+
+    private static Finding drain(Feed feed) {
+        Double battery = feed.battery();
+        Limit limit = new Limit(AT_LEAST, new Measure(LEAST_DAYS, Dimension.NUMBER, 1));
+        Double days = battery == null ? null : 0.5 * battery / IDLE_DRAIN / 24;
+        return new Finding("drain", "Days until it does not start",
+                days == null ? Verdict.UNKNOWN : days >= LEAST_DAYS ? Verdict.PASS : Verdict.FAIL,
+                days == null ? null : new Measure(days, Dimension.NUMBER, 1), limit,
+                days == null
+                        ? "Enter the battery's capacity."
+                        : "Half the battery is gone by then, and the sensor has cooked all the while.",
+                null, String.format(Locale.ROOT, "0.5·Ah / %.1f A / 24 h", IDLE_DRAIN), HALF);
+    }
+
+    private static Measure volts(double volts, int decimals) {
+        return new Measure(volts, Dimension.VOLTAGE, decimals);
+    }
+
+    private static Measure amperes(double amperes) {
+        return new Measure(amperes, Dimension.CURRENT, 1);
+    }
+}

@@ -1,0 +1,131 @@
+package amberheron.core.wiring;
+
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A place the controller could take its power from, as the meter found it.
+ *
+ * @param id letter in the list
+ * @param place where it is, in the installer's words
+ * @param volts readings by state; a state that was not measured is absent
+ * @param hostFuse rating of the circuit that is tapped, A; null when none is or it is not known
+ * @param hostLoad what that circuit feeds already, A; null when not known
+ */
+public record PowerSource(String id, String place, Map<KeyState, Double> volts, @Nullable Double hostFuse,
+        @Nullable Double hostLoad) {
+    /** At or below this a source is dead, V: a meter's noise and leakage stay under it. */
+    public static final double DEAD = 0.5;
+    /** Below this with the key on a source is weak, V. */
+    public static final double WEAK = 11.0;
+    /** Below this with the engine running a source is weak: the alternator does not reach it, V. */
+    public static final double WEAK_RUNNING = 12.8;
+    /** Below this while cranking the controller's supply is as good as lost, V. */
+    public static final double CRANKING = 6.0;
+    /** More change than this when another load comes on is a disturbance, V. */
+    public static final double DISTURBED = 0.5;
+
+    /** How a source behaves. */
+    public enum Behaviour {
+        SWITCHED("live with the key only"), ACCESSORY_TOO("live in accessory too"), CONSTANT(
+                "live all the time"), LOST_WHILE_CRANKING("lost while cranking"), DISTURBED(
+                        "disturbed by another load"), WEAK("weak"), DEAD("dead"), NOT_MEASURED("not measured");
+
+        private final String words;
+
+        Behaviour(String words) {
+            this.words = words;
+        }
+
+        /** The words for it. */
+        public String words() {
+            return words;
+        }
+    }
+
+    public PowerSource {
+        EnumMap<KeyState, Double> kept = new EnumMap<>(KeyState.class);
+        volts.forEach((state, value) -> kept.put(state, Objects.requireNonNull(value)));
+        volts = Collections.unmodifiableMap(kept);
+    }
+
+    /** A source of which only the place is known. */
+    public static PowerSource named(String id) {
+        return new PowerSource(id, "", Map.of(), null, null);
+    }
+
+    /** The reading in a state. */
+    public Optional<Double> at(KeyState state) {
+        return Optional.ofNullable(volts.get(state));
+    }
+
+    /** The states that still have to be measured. */
+    public List<KeyState> missing() {
+        return Stream.of(KeyState.values()).filter(s -> !s.optional() && !volts.containsKey(s)).toList();
+    }
+
+    /**
+     * What the readings say, the gravest first. What is bad is said as soon as one reading shows it; that all is well
+     * only when every state was measured.
+     */
+    public Behaviour behaviour() {
+        if (at(KeyState.OFF).filter(v -> v > DEAD).isPresent()) {
+            return Behaviour.CONSTANT;
+        }
+        if (at(KeyState.ON).filter(v -> v <= DEAD).isPresent()) {
+            return Behaviour.DEAD;
+        }
+        if (at(KeyState.CRANKING).filter(v -> v < CRANKING).isPresent()) {
+            return Behaviour.LOST_WHILE_CRANKING;
+        }
+        if (at(KeyState.ON).filter(v -> v < WEAK).isPresent()
+                || at(KeyState.RUNNING).filter(v -> v < WEAK_RUNNING).isPresent()) {
+            return Behaviour.WEAK;
+        }
+        if (disturbance().filter(d -> d > DISTURBED).isPresent()) {
+            return Behaviour.DISTURBED;
+        }
+        if (!missing().isEmpty()) {
+            return Behaviour.NOT_MEASURED;
+        }
+        return at(KeyState.ACCESSORY).filter(v -> v > DEAD).isPresent()
+                ? Behaviour.ACCESSORY_TOO
+                : Behaviour.SWITCHED;
+    }
+
+    /** The most that lamps or indicators change it with the engine running, V; empty until that was measured. */
+    public Optional<Double> disturbance() {
+        return at(KeyState.RUNNING).flatMap(running -> Stream.of(KeyState.LAMPS, KeyState.INDICATORS)
+                .flatMap(s -> at(s).stream()).map(v -> Math.abs(v - running)).max(Double::compare));
+    }
+
+    public PowerSource withPlace(String value) {
+        return new PowerSource(id, value, volts, hostFuse, hostLoad);
+    }
+
+    /** Keeps a reading, or forgets it when null. */
+    public PowerSource withVolts(KeyState state, @Nullable Double value) {
+        EnumMap<KeyState, Double> more = new EnumMap<>(KeyState.class);
+        more.putAll(volts);
+        if (value == null) {
+            more.remove(state);
+        } else {
+            more.put(state, value);
+        }
+        return new PowerSource(id, place, more, hostFuse, hostLoad);
+    }
+
+    public PowerSource withHostFuse(@Nullable Double value) {
+        return new PowerSource(id, place, volts, value, hostLoad);
+    }
+
+    public PowerSource withHostLoad(@Nullable Double value) {
+        return new PowerSource(id, place, volts, hostFuse, value);
+    }
+}
