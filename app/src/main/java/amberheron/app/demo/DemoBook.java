@@ -34,6 +34,8 @@ import amberheron.core.scaling.SignalChain;
 import amberheron.core.scaling.WireEffect;
 import amberheron.core.units.WireGauge;
 import amberheron.core.wiring.Feed;
+import amberheron.core.wiring.GroundPlan;
+import amberheron.core.wiring.GroundPlan.School;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerSource;
 import amberheron.core.wiring.WireRules;
@@ -124,7 +126,8 @@ public final class DemoBook {
                                 .withHostLoad(6.0),
                         source("B", "cigar lighter", 12.5, 12.5, 9.8, 14.1, 13.8, 14.0)), "A",
                         new Feed(1.6, 1e-6, false, 45.0), 5.0, 2.8,
-                        new Wiring.Ground(false, null, null, null),
+                        GroundPlan.UNMEASURED.withSchool(School.READER).withTwoWires(true).withToReader(0.5)
+                                .withToChassis(0.9).withSection(WireGauge.crossSection(18)).withMean(1.1).withPeak(2.8),
                         "signal at the ECU's sensor ground, heater at the battery"))
                 .withAir(new FreeAirCheck(FreeAirCheck.School.CLEAR_THEN_LEARN, 291.15, 0.62, 4.0, 0.2064, null, 74.0,
                         LocalDate.of(2026, 5, 12)))
@@ -169,7 +172,7 @@ public final class DemoBook {
                         List.of(PowerSource.named("A").withPlace("radio feed").withVolts(KeyState.OFF, 0.0)
                                 .withVolts(KeyState.ON, 12.1)),
                         "A", Feed.UNMEASURED, 5.0, null,
-                        new Wiring.Ground(null, null, null, null), ""))
+                        GroundPlan.UNMEASURED, ""))
                 .withDone(Set.of("leaks", "display", "place", "run", "drill", "clamp", "tight"));
     }
 
@@ -205,7 +208,8 @@ public final class DemoBook {
                 .withWiring(new Wiring(
                         List.of(source("A", "tail lamp relay, brown", 0.01, 12.6, 8.9, 13.9, 13.8, 13.7)), "A",
                         new Feed(1.1, 0.75e-6, false, 14.0), 5.0, 2.6,
-                        new Wiring.Ground(true, 3.0, WireGauge.crossSection(18), 1.2),
+                        GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0).withToReader(0.4)
+                                .withToBattery(1.6).withSection(WireGauge.crossSection(18)).withMean(1.2).withPeak(2.6),
                         "one black wire under the seat, gauge and logger together"))
                 .withAir(new FreeAirCheck(FreeAirCheck.School.FACTORY_TRIMMED, 294.15, 0.55, 4.0, 0.2068, null, 90.0,
                         LocalDate.of(2026, 5, 19)))

@@ -1,77 +1,89 @@
 package amberheron.app.wiring;
 
 import amberheron.app.shell.Drawing;
-import amberheron.app.shell.Figures;
 import amberheron.app.shell.Session;
-import amberheron.core.units.Dimension;
-import amberheron.core.units.Measure;
-import amberheron.core.wiring.Conductor;
-import amberheron.core.wiring.WireRules;
-import amberheron.core.wiring.Wiring.Ground;
+import amberheron.core.wiring.GroundPlan;
+import amberheron.core.wiring.GroundPlan.School;
+import java.util.Optional;
 import javafx.scene.shape.Rectangle;
 
-/** Controller, reader and ground point as a circuit: one wire for both returns, or two. */
+/** Controller, reader, chassis and battery as the circuit they are: which returns run in one wire, and where they join. */
 final class GroundDrawing extends Drawing {
+    private static final double BOX = 92;
+    private static final double TALL = 40;
+
     private final Session session;
 
     GroundDrawing(Session session) {
-        super(170);
+        super(196);
         this.session = session;
     }
 
     @Override
     protected void draw(double width, double height) {
-        Ground ground = session.job().wiring().ground();
-        double left = 12;
-        double box = 96;
-        double right = width - 12 - box;
-        double top = 18;
-        double foot = 140;
-        add(new Rectangle(left, top, box, 44), "vessel");
-        text("controller", left + box / 2, top + 27, 0.5, "drawing-text");
-        add(new Rectangle(right, top, box, 44), "vessel");
-        text("reader", right + box / 2, top + 27, 0.5, "drawing-text");
-        line(left + box, top + 14, right, top + 14, "wire-signal");
-        text("signal", (left + box + right) / 2, top + 9, 0.5, "drawing-text");
-        double x = left + box / 2;
-        if (ground.shared() == null) {
-            text("Shared or apart? Say so at Ground.", width / 2, foot - 26, 0.5, "drawing-text");
+        GroundPlan ground = session.job().wiring().ground();
+        School school = ground.school();
+        double left = 8;
+        double right = width - 8 - BOX;
+        double top = 12;
+        double rail = height - 30;
+        box("controller", left, top);
+        box("reader", right, top);
+        line(left + BOX, top + 12, right, top + 12, "wire-signal");
+        text("signal", (left + BOX + right) / 2, top + 8, 0.5, "drawing-text");
+        if (school == null) {
+            text("Where are the grounds taken?", width / 2, height / 2 + 20, 0.5, "drawing-text");
             return;
         }
-        boolean shared = ground.shared();
-        line(x, top + 44, x, foot, shared ? "wire-shared" : "wire-plain");
-        earth(x, foot, "ground point");
-        if (shared) {
-            double y = top + 60;
-            line(right + box / 2, top + 44, right + box / 2, y, "wire-plain");
-            line(right + box / 2, y, x, y, "wire-plain");
-            text("signal's ground joins here", (x + right + box / 2) / 2, y - 5, 0.5, "drawing-text");
-            WireRules.shift(ground).ifPresent(shift -> {
-                Double length = ground.length();
-                Double section = ground.crossSection();
-                double ohms = length == null || section == null ? 0 : new Conductor(length, section).resistance();
-                text("%s × %.1f mΩ = %s".formatted(
-                        Figures.text(session, new Measure(orZero(ground.current()), Dimension.CURRENT, 2)),
-                        1000 * ohms, Figures.text(session, new Measure(shift, Dimension.VOLTAGE, 3))), x + 12,
-                        foot - 28,
-                        0, "drawing-text", "strong");
-                text("heater and signal return in one wire", x + 12, foot - 10, 0, "drawing-text");
-            });
+        double chassis = width * 0.36;
+        double battery = width * 0.72;
+        line(chassis, rail, battery, rail, "wire-plain");
+        text("strap, other loads", (chassis + battery) / 2, rail - 6, 0.5, "drawing-text", "soft-text");
+        node(chassis, rail, "chassis");
+        node(battery, rail, "battery −");
+        double signalX = left + BOX * (ground.twoWires() ? 0.7 : 0.5);
+        double readerX = right + BOX / 2;
+        double readerTo = school == School.SAME_POINT ? chassis : battery;
+        wire(readerX, top + TALL, readerTo, rail, 92, "wire-plain");
+        boolean one = !ground.twoWires();
+        switch (school) {
+            case BATTERY -> wire(signalX, top + TALL, battery, rail, 118, one ? "wire-shared" : "wire-plain");
+            case CHASSIS, SAME_POINT ->
+                wire(signalX, top + TALL, chassis, rail, 118, one ? "wire-shared" : "wire-plain");
+            case READER -> {
+                line(signalX, top + TALL, signalX, 74, one ? "wire-shared" : "wire-plain");
+                line(signalX, 74, readerX, 74, one ? "wire-shared" : "wire-plain");
+            }
+        }
+        if (!one) {
+            double heater = left + BOX * 0.25;
+            wire(heater, top + TALL, school == School.BATTERY ? battery : chassis, rail, 140, "wire-heavy");
+            text("heater", heater + 5, top + TALL + 16, 0, "drawing-text", "soft-text");
         } else {
-            line(right + box / 2, top + 44, right + box / 2, foot, "wire-plain");
-            earth(right + box / 2, foot, "signal's own");
-            text("heater's return", x + 10, foot - 28, 0, "drawing-text");
+            Optional<GroundPlan.Cost> cost = ground.cost();
+            text("heater and signal return in one wire"
+                    + cost.map(c -> ": %.1f mV".formatted(1000 * c.shift())).orElse(""), signalX + 8, 68, 0,
+                    "drawing-text",
+                    "strong");
         }
     }
 
-    private static double orZero(@org.jspecify.annotations.Nullable Double value) {
-        return value == null ? 0 : value;
+    private void box(String words, double x, double y) {
+        add(new Rectangle(x, y, BOX, TALL), "vessel");
+        text(words, x + BOX / 2, y + 25, 0.5, "drawing-text");
     }
 
-    private void earth(double x, double y, String words) {
+    private void node(double x, double y, String words) {
         for (int i = 0; i < 3; i++) {
-            line(x - 14 + 4 * i, y + 5.0 * i, x + 14 - 4 * i, y + 5.0 * i, "dimension");
+            line(x - 12 + 4 * i, y + 4 * i, x + 12 - 4 * i, y + 4 * i, "wire-plain");
         }
-        text(words, x + 22, y + 12, 0, "drawing-text", "soft-text");
+        text(words, x, y + 24, 0.5, "drawing-text");
+    }
+
+    /** Down, across at a height of its own, and down again. */
+    private void wire(double x1, double y1, double x2, double y2, double across, String style) {
+        line(x1, y1, x1, across, style);
+        line(x1, across, x2, across, style);
+        line(x2, across, x2, y2, style);
     }
 }

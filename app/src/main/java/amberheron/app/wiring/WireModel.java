@@ -9,10 +9,16 @@ import amberheron.bench.ScpiMeter;
 import amberheron.bench.SimulatedMeter;
 import amberheron.bench.SimulatedVehicle;
 import amberheron.core.finding.Finding;
+import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.job.Station;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.Tolerance;
+import amberheron.core.units.UnitChoice;
+import amberheron.core.wiring.GroundPlan;
+import amberheron.core.wiring.GroundPlan.School;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerRules;
 import amberheron.core.wiring.PowerSource;
@@ -26,6 +32,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -173,24 +180,11 @@ public final class WireModel implements StationModel {
         Optional<Finding> wrong = findings.stream().filter(f -> f.verdict() == Verdict.FAIL).findFirst();
         if (wrong.isPresent()) {
             Finding f = wrong.get();
-            boolean ground = f.id().equals("ground");
-            Double cost = f.lambdaCost();
-            return new Advice(
-                    ground
-                            ? "Part the grounds: give the signal a return of its own."
-                            : f.subject() + ": " + f.consequence(),
-                    ground
-                            ? new Action("They are parted now",
-                                    () -> session.edit("grounds parted", j -> j.withWiring(j.wiring()
-                                            .withGround(new Wiring.Ground(false, j.wiring().ground().length(),
-                                                    j.wiring().ground().crossSection(),
-                                                    j.wiring().ground().current())))))
-                            : new Action("Enter it again", () -> ask(session, f.id())),
-                    cost == null
-                            ? f.working()
-                            : "Heater current in a shared wire lifts the reader's ground: it reads "
-                                    + Figures.leanOrRich(session, cost) + ". " + f.working() + ".",
-                    parted, checked, caution);
+            if (f.id().equals("ground")) {
+                return shifted(session, f, parted, checked, caution);
+            }
+            return new Advice(f.subject() + ": " + f.consequence(),
+                    new Action("Enter it again", () -> ask(session, f.id())), f.working(), parted, checked, caution);
         }
         Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
         if (open.isPresent()) {
@@ -220,6 +214,55 @@ public final class WireModel implements StationModel {
                 "Source, fuse and ground are proved by their figures.", parted, checked, caution);
     }
 
+    /** What to do about a ground that shifts the volts: the school that does not, else a wire of its own for the signal. */
+    private static Advice shifted(Session session, Finding f, String parted, List<Source> checked, String caution) {
+        Finding.Limit limit = f.limit();
+        GroundPlan ground = session.job().wiring().ground();
+        Double cost = f.lambdaCost();
+        Optional<School> better = limit == null ? Optional.empty() : ground.recommended(limit.bound().si());
+        return new Advice(
+                better.map(s -> "Take the ground as “" + s.words() + "” instead.")
+                        .orElse("Part the grounds: give the signal a return of its own."),
+                better.map(
+                        s -> new Action("It is taken so now", () -> ground(session, s.words(), g -> g.withSchool(s))))
+                        .orElse(new Action("They are parted now",
+                                () -> ground(session, "grounds parted", g -> g.withTwoWires(true)))),
+                "Heater current in the ground lifts the reader's volts: it reads "
+                        + Figures.leanOrRich(session, cost == null ? 0 : cost) + ". " + f.working() + ".",
+                parted, checked, caution);
+    }
+
+    static void ground(Session session, String what, UnaryOperator<GroundPlan> change) {
+        session.edit(what, j -> j.withWiring(j.wiring().withGround(change.apply(j.wiring().ground()))));
+    }
+
+    /** A line of the comparison of schools; shift and ripple are empty while its wire is not measured. */
+    record SchoolRow(School school, String shift, String ripple, String cost, boolean kept, boolean taken,
+            boolean recommended) {
+    }
+
+    /** What each school costs on this harness, in volts and in the reading after the law. */
+    List<SchoolRow> schools(Session session) {
+        GroundPlan ground = session.job().wiring().ground();
+        OutputLaw law = session.job().law();
+        double slope = law == null
+                ? Double.NaN
+                : (law.lambdaAt(law.highestVolts()) - law.lambdaAt(law.lowestVolts()))
+                        / (law.highestVolts() - law.lowestVolts());
+        double most = law == null ? Double.MAX_VALUE : Tolerance.LAMBDA / Math.abs(slope);
+        Optional<School> best = ground.recommended(most);
+        return Arrays.stream(School.values()).map(s -> {
+            boolean taken = s == ground.school();
+            Optional<GroundPlan.Cost> cost = ground.withSchool(s).cost();
+            return cost.map(c -> new SchoolRow(s,
+                    "%s mV%s".formatted(UnitChoice.digits(1000 * c.shift(), 1), c.measured() ? " measured" : ""),
+                    "%s mV".formatted(UnitChoice.digits(1000 * c.ripple(), 1)),
+                    law == null ? "choose a law" : Figures.difference(session, c.shift() * slope),
+                    Math.abs(c.shift()) <= most, taken, best.filter(b -> b == s).isPresent()))
+                    .orElseGet(() -> new SchoolRow(s, "", "", "not measured", false, taken, false));
+        }).toList();
+    }
+
     private static Optional<KeyState> state(String finding) {
         return Arrays.stream(KeyState.values()).filter(k -> k.name().toLowerCase(Locale.ROOT).equals(finding))
                 .findFirst();
@@ -228,20 +271,33 @@ public final class WireModel implements StationModel {
     /** Brings the field that a finding waits on. */
     private void ask(Session session, String finding) {
         Wiring wiring = session.job().wiring();
-        Wiring.Ground g = wiring.ground();
+        GroundPlan g = wiring.ground();
         boolean ofSource = state(finding).isPresent() || finding.equals("host");
         if (ofSource) {
             looked = wiring.taken();
             session.tell(session.notice());
         }
         session.focus(switch (finding) {
-            case "ground" -> g.shared() == null
-                    ? "wire.shared"
-                    : g.length() == null ? "wire.length" : g.crossSection() == null ? "wire.section" : "wire.current";
+            case "ground" -> groundField(g);
             case "feed" -> wiring.feed().length() == null ? "wire.feed.length" : "wire.feed.section";
             case "drain" -> "wire.feed.battery";
             case "host" -> field(session, "hostLoad");
             default -> ofSource ? field(session, finding) : "wire." + finding;
         });
+    }
+
+    private static String groundField(GroundPlan g) {
+        School school = g.school();
+        if (school == null) {
+            return "wire.school";
+        }
+        if (g.length(school) == null) {
+            return switch (school) {
+                case BATTERY -> "wire.toBattery";
+                case CHASSIS, SAME_POINT -> "wire.toChassis";
+                case READER -> "wire.toReader";
+            };
+        }
+        return g.section() == null ? "wire.section" : "wire.mean";
     }
 }

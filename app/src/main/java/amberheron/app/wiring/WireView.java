@@ -10,7 +10,9 @@ import amberheron.app.shell.Choice;
 import amberheron.app.shell.Columns;
 import amberheron.app.shell.EntryField;
 import amberheron.app.shell.FindingsTable;
+import amberheron.app.shell.Leaves;
 import amberheron.app.shell.Parts;
+import amberheron.app.shell.Pressable;
 import amberheron.app.shell.Session;
 import amberheron.app.shell.StationView;
 import amberheron.app.shell.TextEntry;
@@ -20,10 +22,11 @@ import amberheron.core.job.Station;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.Feed;
+import amberheron.core.wiring.GroundPlan;
+import amberheron.core.wiring.GroundPlan.School;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerSource;
 import amberheron.core.wiring.Wiring;
-import amberheron.core.wiring.Wiring.Ground;
 import amberheron.io.json.CatalogueJson.Wire;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -59,8 +62,8 @@ public final class WireView implements StationView {
     private final FindingsTable findings;
     private final GroundDrawing drawing;
     private final List<Runnable> refreshers = new ArrayList<>();
-    private final VBox sharedWire;
-    private final Parent root;
+    private final VBox compared = new VBox();
+    private final Leaves leaves;
 
     /** The view on a session. */
     public WireView(Session session, WireModel model) {
@@ -87,28 +90,38 @@ public final class WireView implements StationView {
         EntryField fuse = field("Fuse", AMPERE, 0.1, 60, 1, "fuse", Wiring::fuse, Wiring::withFuse);
         EntryField draw = field("Draw, 3 A if blank", AMPERE, 0.1, 20, 2, "draw", Wiring::draw,
                 Wiring::withDraw);
-        Choice<Boolean> shared = new Choice<>(session, "Does the heater's return run through the signal's ground?",
-                "wire.shared", List.of(true, false), s -> s ? "yes, they share a wire" : "no, kept apart",
-                () -> session.job().wiring().ground().shared(),
-                s -> session.edit(s ? "ground shared" : "grounds apart", j -> j.withWiring(
-                        j.wiring().withGround(new Ground(s, g(j.wiring()).length(), g(j.wiring()).crossSection(),
-                                g(j.wiring()).current())))));
-        refreshers.add(shared::refresh);
-        EntryField length = field("Length of that wire", METRE, 0.01, 50, 2, "length", w -> g(w).length(),
-                (w, v) -> w.withGround(new Ground(g(w).shared(), v, g(w).crossSection(), g(w).current())));
-        EntryField section = field("Wire size", SQUARE_MILLIMETRE, 0.03, 120, 3, "section",
-                w -> g(w).crossSection(),
-                (w, v) -> w.withGround(new Ground(g(w).shared(), g(w).length(), v, g(w).current())));
-        EntryField current = field("Heater current, mean", AMPERE, 0, 20, 2, "current", w -> g(w).current(),
-                (w, v) -> w.withGround(new Ground(g(w).shared(), g(w).length(), g(w).crossSection(), v)));
+        Choice<Boolean> wires = new Choice<>(session, "Ground wires of the controller", "wire.wires",
+                List.of(false, true), t -> t ? "two: signal apart" : "one for both",
+                () -> session.job().wiring().ground().twoWires(),
+                t -> WireModel.ground(session, t ? "two ground wires" : "one ground wire", g -> g.withTwoWires(t)));
+        refreshers.add(wires::refresh);
+        EntryField section = ground("Wire size", SQUARE_MILLIMETRE, 0.03, 120, 3, "section", GroundPlan::section,
+                GroundPlan::withSection);
         Choice<Wire> common = new Choice<>(session, "Common sizes", "wire.catalogue", session.catalogue().wires(),
-                Wire::name, () -> session.catalogue().wires().stream()
-                        .filter(w -> matches(w, g(session.job().wiring()).crossSection())).findFirst().orElse(null),
-                w -> session.edit("wire " + w.name(), j -> j.withWiring(j.wiring().withGround(
-                        new Ground(g(j.wiring()).shared(), g(j.wiring()).length(), w.crossSection(),
-                                g(j.wiring()).current())))));
+                Wire::name,
+                () -> session.catalogue().wires().stream()
+                        .filter(w -> matches(w, session.job().wiring().ground().section())).findFirst().orElse(null),
+                w -> WireModel.ground(session, "wire " + w.name(), g -> g.withSection(w.crossSection())));
         refreshers.add(common::refresh);
-        sharedWire = new VBox(8, Parts.evenly(length, current), Parts.evenly(section, common));
+        VBox lengths = new VBox(8,
+                Parts.evenly(ground("To the battery", METRE, 0.01, 50, 2, "toBattery", GroundPlan::toBattery,
+                        GroundPlan::withToBattery),
+                        ground("To the chassis point", METRE, 0.01, 50, 2, "toChassis",
+                                GroundPlan::toChassis, GroundPlan::withToChassis)),
+                Parts.evenly(ground("To the reader's ground", METRE, 0.01, 50, 2, "toReader", GroundPlan::toReader,
+                        GroundPlan::withToReader), section),
+                common,
+                Parts.evenly(ground("Heater current, mean", AMPERE, 0, 20, 2, "mean", GroundPlan::mean,
+                        GroundPlan::withMean),
+                        ground("while it is on", AMPERE, 0, 20, 2, "peak", GroundPlan::peak,
+                                GroundPlan::withPeak)),
+                Parts.evenly(ground("Other loads on the strap", AMPERE, 0, 300, 1, "others", GroundPlan::others,
+                        GroundPlan::withOthers),
+                        ground("Drop measured, as taken", VOLT, -2, 2, 3, "measured",
+                                g -> g.school() == null ? null : g.measured().get(g.school()), (g, v) -> {
+                                    School taken = g.school();
+                                    return taken == null ? g : g.withMeasured(taken, v);
+                                })));
         TextEntry point = new TextEntry(session, "Where the grounds are taken", "wire.point",
                 "such as: sensor ground of the reader, pin and colour", 1,
                 j -> j.wiring().groundPoint(),
@@ -124,20 +137,49 @@ public final class WireView implements StationView {
         EntryField feedSection = feed("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, "section", Feed::crossSection,
                 Feed::withCrossSection);
         EntryField battery = feed("Battery, A·h", ONE, 1, 400, 0, "battery", Feed::battery, Feed::withBattery);
-        root = new Columns(300, Parts.card("Against the rules", findings),
-                Parts.card("Power source, with the meter", letters, one),
-                Parts.card("Meter", meter()),
-                Parts.card("Fuse and feed", relay, Parts.evenly(fuse, draw), Parts.evenly(feedLength, feedSection),
-                        battery),
-                Parts.card("The ground as it is", drawing), Parts.card("Ground", shared, sharedWire, point));
+        compared.setId("wire.school");
+        leaves = new Leaves(session)
+                .with("Power", "wire.leaf.power", new Columns(300, Parts.card("Against the rules", findings),
+                        Parts.card("Power source, with the meter", letters, one), Parts.card("Meter", meter()),
+                        Parts.card("Fuse and feed", relay, Parts.evenly(fuse, draw),
+                                Parts.evenly(feedLength, feedSection), battery)))
+                .with("Grounds", "wire.leaf.grounds", new Columns(300,
+                        Parts.noted("What each school costs here", new Label("press one to take it"), compared,
+                                drawing),
+                        Parts.card("Grounds", wires, lengths, point)));
+        session.onFocus(wanted -> {
+            if (wanted.equals("wire.school")) {
+                compared.getChildren().getFirst().requestFocus();
+            }
+        });
     }
 
     private static boolean matches(Wire wire, @Nullable Double section) {
         return section != null && Math.abs(wire.crossSection() / section - 1) < 1e-3;
     }
 
-    private static Ground g(Wiring wiring) {
-        return wiring.ground();
+    private EntryField ground(String name, Unit unit, double min, double max, int decimals, String key,
+            Function<GroundPlan, @Nullable Double> read, BiFunction<GroundPlan, @Nullable Double, GroundPlan> write) {
+        return field(name, unit, min, max, decimals, key, w -> read.apply(w.ground()),
+                (w, v) -> w.withGround(write.apply(w.ground(), v)));
+    }
+
+    private Node row(WireModel.SchoolRow row) {
+        Label words = Parts.text(row.school().words(), row.taken() ? "strong" : "plain");
+        HBox.setHgrow(words, Priority.ALWAYS);
+        words.setMaxWidth(Double.MAX_VALUE);
+        String style = row.shift().isEmpty() ? "soft" : row.kept() ? "agreed" : "wrong";
+        Label cost = Parts.line(row.cost(), "figure", style);
+        cost.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+        HBox first = new HBox(8, Parts.line(row.shift().isEmpty() ? "○" : row.kept() ? "✓" : "▲", style), words, cost);
+        Label second = Parts.text((row.shift().isEmpty()
+                ? "its wire is not measured"
+                : "shift " + row.shift() + " · ripple " + row.ripple()) + (row.taken() ? " · taken" : "")
+                + (row.recommended() ? " · least inside tolerance" : ""), "soft");
+        Pressable press = new Pressable("wire.school.row." + row.school(), row.school().words() + ": " + row.cost(),
+                () -> WireModel.ground(session, row.school().words(), g -> g.withSchool(row.school())), first, second);
+        press.getStyleClass().add("finding-row");
+        return press;
     }
 
     private Node[] meter() {
@@ -204,7 +246,12 @@ public final class WireView implements StationView {
 
     @Override
     public Parent node() {
-        return root;
+        return leaves;
+    }
+
+    @Override
+    public List<Node> besideTitle() {
+        return List.of(leaves.tabs());
     }
 
     @Override
@@ -232,7 +279,7 @@ public final class WireView implements StationView {
         Parts.show(one, looked.isPresent());
         verdict.setText(model.verdict(session));
         display.setText(model.display());
-        Parts.show(sharedWire, Boolean.TRUE.equals(session.job().wiring().ground().shared()));
+        compared.getChildren().setAll(model.schools(session).stream().map(this::row).toList());
         drawing.refresh();
         refreshers.forEach(Runnable::run);
     }

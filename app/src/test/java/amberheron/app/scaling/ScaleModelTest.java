@@ -65,8 +65,7 @@ class ScaleModelTest {
     @Test
     void readingsAreSpreadOverTheRange() {
         clear();
-        session().edit("apart", j -> j.withWiring(j.wiring().withGround(
-                new amberheron.core.wiring.Wiring.Ground(false, null, null, null))));
+        session().edit("apart", j -> j.withWiring(j.wiring().withGround(j.wiring().ground().withTwoWires(true))));
         List<Double> volts = new ArrayList<>();
         for (int i = 0; i < 4; i++) {
             model.take(session());

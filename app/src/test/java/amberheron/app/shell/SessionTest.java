@@ -89,7 +89,8 @@ class SessionTest {
     void whatIsNextFollowsFromTheFigures() {
         try (Session session = Demo.session(home)) {
             session.open("SB-016");
-            assertThat(new WireModel().advice(session).next()).contains("Part the grounds");
+            assertThat(new WireModel().advice(session).next())
+                    .contains("Take the ground as “Signal at the reader's sensor ground”");
             assertThat(new ScaleModel().advice(session).why()).contains("75 mV");
             assertThat(new HandOverModel().advice(session).next()).contains("Wire is out of tolerance");
             session.open("SB-014");

@@ -9,6 +9,8 @@ import amberheron.app.shell.Session;
 import amberheron.bench.Meter;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.wiring.Feed;
+import amberheron.core.wiring.GroundPlan;
+import amberheron.core.wiring.GroundPlan.School;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.Wiring;
 import java.nio.file.Path;
@@ -50,7 +52,7 @@ class WireAndAirModelTest {
         Objects.requireNonNull(advice.action()).run().run();
     }
 
-    private void ground(Wiring.Ground ground) {
+    private void ground(GroundPlan ground) {
         session().edit("ground", j -> j.withWiring(j.wiring().withGround(ground)));
     }
 
@@ -64,14 +66,15 @@ class WireAndAirModelTest {
         act(wire.advice(session()));
         session().edit("feed", j -> j.withWiring(j.wiring().withFeed(new Feed(1.0, 1e-6, false, null))));
         act(wire.advice(session()));
-        ground(new Wiring.Ground(true, null, null, null));
+        GroundPlan chassis = GroundPlan.UNMEASURED.withSchool(School.CHASSIS);
+        ground(chassis);
         act(wire.advice(session()));
-        ground(new Wiring.Ground(true, 2.0, null, null));
+        ground(chassis.withToChassis(2.0));
         act(wire.advice(session()));
-        ground(new Wiring.Ground(true, 2.0, 0.8e-6, null));
+        ground(chassis.withToChassis(2.0).withSection(0.8e-6));
         act(wire.advice(session()));
         assertThat(focused).containsExactly("wire.A.cranking", "wire.A.running", "wire.A.lamps", "wire.A.indicators",
-                "wire.feed.length", "wire.shared", "wire.length", "wire.section", "wire.current");
+                "wire.feed.length", "wire.school", "wire.toChassis", "wire.section", "wire.mean");
         assertThat(wire.figure(session())).isEqualTo("ground not looked at");
     }
 
@@ -140,15 +143,31 @@ class WireAndAirModelTest {
         }
     }
 
+    /** The shared ground reads lean; on this harness the reader's own ground, 0.4 m away, costs a tenth of that. */
     @Test
-    void partedGroundsAreOneKeyAway() {
+    void theSchoolInsideToleranceIsOneKeyAway() {
         session().open("SB-016");
         Advice advice = wire.advice(session());
         assertThat(advice.why()).contains("0.010 λ lean");
+        assertThat(advice.next()).isEqualTo("Take the ground as “Signal at the reader's sensor ground” instead.");
+        assertThat(wire.schools(session())).filteredOn(r -> r.recommended()).singleElement()
+                .satisfies(r -> assertThat(r.cost()).isEqualTo("+0.001 λ"));
+        ground(session().job().wiring().ground().withToBattery(null));
+        assertThat(wire.schools(session()).getFirst().cost()).isEqualTo("not measured");
         act(advice);
-        assertThat(session().job().wiring().ground().shared()).isFalse();
-        assertThat(wire.figure(session())).isEqualTo("0.000 V ground shift");
+        assertThat(session().job().wiring().ground().school()).isEqualTo(School.READER);
+        assertThat(wire.figure(session())).isEqualTo("0.010 V ground shift");
         assertThat(wire.advice(session()).next()).isEqualTo("Calibrate in free air next.");
+    }
+
+    @Test
+    void whereNoSchoolHelpsTheSignalGetsAWireOfItsOwn() {
+        session().open("SB-016");
+        ground(GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0).withSection(0.8e-6)
+                .withMean(1.2));
+        act(wire.advice(session()));
+        assertThat(session().job().wiring().ground().twoWires()).isTrue();
+        assertThat(wire.figure(session())).isEqualTo("0.000 V ground shift");
     }
 
     @Test

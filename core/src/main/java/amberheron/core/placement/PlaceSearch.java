@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
 public final class PlaceSearch {
     private static final int AROUND = 360;
     private static final double STEP = 0.001;
-    /** A run whose end is not measured is searched this far, m. */
+    /** No run is searched farther than this, m: nobody sets a sensor beyond. */
     private static final double FAR = 3;
     /** More free length than this is no better, m. */
     private static final double ROOMY = 0.2;

@@ -8,7 +8,6 @@ import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Unit;
-import amberheron.core.wiring.Wiring.Ground;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -36,61 +35,51 @@ public final class WireRules {
         return List.copyOf(findings);
     }
 
-    /**
-     * How far the reader's ground is off the controller's, V: heater current × resistance of the shared wire. Zero when
-     * nothing is shared; empty until it can be told.
-     */
-    public static Optional<Double> shift(Ground ground) {
-        Boolean shared = ground.shared();
-        if (shared == null) {
-            return Optional.empty();
-        }
-        if (!shared) {
-            return Optional.of(0.0);
-        }
-        Double length = ground.length();
-        Double section = ground.crossSection();
-        Double current = ground.current();
-        if (length == null || section == null || current == null) {
-            return Optional.empty();
-        }
-        return Optional.of(current * new Conductor(length, section).resistance());
+    /** How far the controller's ground is over the reader's, V; empty until it can be told. */
+    public static Optional<Double> shift(GroundPlan ground) {
+        return ground.cost().map(GroundPlan.Cost::shift);
     }
 
-    private static Finding groundShift(Ground ground, @Nullable Double lambdaPerVolt, double tolerance) {
-        Optional<Double> shift = shift(ground);
+    private static Finding groundShift(GroundPlan ground, @Nullable Double lambdaPerVolt, double tolerance) {
+        Optional<GroundPlan.Cost> cost = ground.cost();
         String subject = "Ground shift";
-        if (shift.isEmpty()) {
+        if (cost.isEmpty()) {
             return new Finding("ground", subject, Verdict.UNKNOWN, null, null,
-                    ground.shared() == null
-                            ? "Say whether the heater's return shares the signal's ground."
-                            : "Enter length, wire size and current of the shared ground.",
-                    null, "V = I·ρ·l/A", COPPER);
+                    ground.school() == null
+                            ? "Say where the grounds are taken."
+                            : "Enter length, size and heater current of the ground wire.",
+                    null, "the ground network solved by Ohm's and Kirchhoff's laws", COPPER);
         }
-        double volts = shift.get();
+        double volts = cost.get().shift();
         Measure figure = new Measure(volts, Unit.VOLT.dimension(), 3);
-        String working = Boolean.TRUE.equals(ground.shared())
-                ? String.format(Locale.ROOT, "%.2f A × %.4f Ω", ground.current(), volts / nonZero(ground.current()))
-                : "nothing shared: no heater current in the signal's ground";
+        String working = working(ground, cost.get());
         if (lambdaPerVolt == null) {
-            return new Finding("ground", subject, volts == 0 ? Verdict.PASS : Verdict.UNKNOWN, figure, null,
-                    volts == 0
+            boolean none = Math.abs(volts) < 5e-4;
+            return new Finding("ground", subject, none ? Verdict.PASS : Verdict.UNKNOWN, figure, null,
+                    none
                             ? "The heater's return keeps out of the signal."
                             : "Choose a law at Scale to see what it costs.",
                     null, working, COPPER);
         }
-        double cost = volts * lambdaPerVolt;
+        double lambda = volts * lambdaPerVolt;
         Limit limit = new Limit(AT_MOST,
                 new Measure(tolerance / Math.abs(lambdaPerVolt), Unit.VOLT.dimension(), 3));
-        boolean kept = Math.abs(cost) <= tolerance;
+        boolean kept = Math.abs(lambda) <= tolerance;
         return new Finding("ground", subject, kept ? Verdict.PASS : Verdict.FAIL, figure, limit,
                 kept
                         ? "Inside the trade's tolerance."
                         : "The reader is fed shifted volts: part the grounds, or take both at one point.",
-                cost, working + String.format(Locale.ROOT, " × %.3f λ/V", lambdaPerVolt), COPPER);
+                lambda, working + String.format(Locale.ROOT, " × %.3f λ/V", lambdaPerVolt), COPPER);
     }
 
-    private static double nonZero(@Nullable Double current) {
-        return current == null || current == 0 ? 1 : current;
+    private static String working(GroundPlan ground, GroundPlan.Cost cost) {
+        if (cost.measured()) {
+            return "measured between the two grounds, the heater working";
+        }
+        Double mean = ground.mean();
+        return ground.twoWires() || mean == null
+                ? "the signal's ground has a wire of its own; ripple %.1f mV".formatted(1000 * cost.ripple())
+                : String.format(Locale.ROOT, "%.2f A × %.4f Ω of ground wire, network solved: %.1f mV, ripple %.1f mV",
+                        mean, ground.wire(cost.school()), 1000 * cost.shift(), 1000 * cost.ripple());
     }
 }

@@ -13,26 +13,14 @@ import org.jspecify.annotations.Nullable;
  * @param feed the wire from there
  * @param fuse rating, A
  * @param draw the unit's greatest draw while heating, A
- * @param ground the ground the reader's signal is measured against
+ * @param ground where the grounds are taken, and where they could be
  * @param groundPoint where the grounds were taken, in the installer's words
  */
 public record Wiring(List<PowerSource> sources, @Nullable String taken, Feed feed, @Nullable Double fuse,
-        @Nullable Double draw, Ground ground, String groundPoint) {
+        @Nullable Double draw, GroundPlan ground, String groundPoint) {
     /** Nothing measured. */
     public static final Wiring UNMEASURED = new Wiring(List.of(), null, Feed.UNMEASURED, null, null,
-            new Ground(null, null, null, null), "");
-
-    /**
-     * The wire that signal and heater share, if they share one.
-     *
-     * @param shared whether the heater's return runs through the signal's ground; null until looked at
-     * @param length m
-     * @param crossSection m²
-     * @param current heater current through it, A
-     */
-    public record Ground(@Nullable Boolean shared, @Nullable Double length, @Nullable Double crossSection,
-            @Nullable Double current) {
-    }
+            GroundPlan.UNMEASURED, "");
 
     public Wiring {
         sources = List.copyOf(sources);
@@ -68,7 +56,7 @@ public record Wiring(List<PowerSource> sources, @Nullable String taken, Feed fee
         return new Wiring(sources, taken, feed, fuse, value, ground, groundPoint);
     }
 
-    public Wiring withGround(Ground value) {
+    public Wiring withGround(GroundPlan value) {
         return new Wiring(sources, taken, feed, fuse, draw, value, groundPoint);
     }
 

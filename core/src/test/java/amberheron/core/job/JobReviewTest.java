@@ -25,6 +25,7 @@ import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ReaderInput;
 import amberheron.core.units.WireGauge;
 import amberheron.core.wiring.Feed;
+import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.Wiring;
 import java.util.List;
 import java.util.Set;
@@ -48,7 +49,9 @@ class JobReviewTest {
 
     private static Job shared(Job job) {
         return job.withWiring(new Wiring(List.of(), null, Feed.UNMEASURED, 5.0, 3.0,
-                new Wiring.Ground(true, 3.0, WireGauge.crossSection(18), 1.2), "strap"));
+                GroundPlan.UNMEASURED.withSchool(GroundPlan.School.SAME_POINT).withToChassis(3.0)
+                        .withSection(WireGauge.crossSection(18)).withMean(1.2),
+                "strap"));
     }
 
     private static JobReview review(Job job) {

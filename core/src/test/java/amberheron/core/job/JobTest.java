@@ -14,6 +14,7 @@ import amberheron.core.plan.Intake;
 import amberheron.core.plan.Intake.Question;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.wiring.Feed;
+import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.PowerSource;
 import amberheron.core.wiring.Wiring;
 import java.time.LocalDate;
@@ -89,7 +90,7 @@ class JobTest {
     void theWiringKeepsWhatWasNotChanged() {
         Wiring wiring = EMPTY.wiring().withDraw(2.5).withFuse(5.0).withGroundPoint("p")
                 .withSources(List.of(PowerSource.named("A"))).withTaken("A").withFeed(Feed.UNMEASURED.withRelay(true))
-                .withGround(new Wiring.Ground(true, 1.0, 1e-6, 1.0));
+                .withGround(GroundPlan.UNMEASURED.withTwoWires(true).withPeak(2.0));
         assertThat(wiring.withFuse(3.0).withFuse(5.0)).isEqualTo(wiring);
         assertThat(wiring.draw()).isEqualTo(2.5);
         assertThat(wiring.groundPoint()).isEqualTo("p");

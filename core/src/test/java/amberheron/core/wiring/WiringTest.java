@@ -7,7 +7,7 @@ import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.scaling.Tolerance;
 import amberheron.core.units.WireGauge;
-import amberheron.core.wiring.Wiring.Ground;
+import amberheron.core.wiring.GroundPlan.School;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -28,12 +28,12 @@ class WiringTest {
                 .withVolts(KeyState.LAMPS, 13.9).withVolts(KeyState.INDICATORS, 14.0);
     }
 
-    private static Wiring wiring(PowerSource source, @Nullable Double fuse, Ground ground) {
+    private static Wiring wiring(PowerSource source, @Nullable Double fuse, GroundPlan ground) {
         return new Wiring(List.of(source), "A", new Feed(1.5, 1e-6, false, null), fuse, 3.0, ground, "");
     }
 
     private static Wiring wiring(@Nullable Double off, @Nullable Double on, @Nullable Double cranking,
-            @Nullable Double fuse, Ground ground) {
+            @Nullable Double fuse, GroundPlan ground) {
         return wiring(source(off, on, cranking), fuse, ground);
     }
 
@@ -42,7 +42,7 @@ class WiringTest {
         return all.stream().filter(f -> f.id().equals(id)).findFirst().orElseThrow();
     }
 
-    private static final Ground APART = new Ground(false, null, null, null);
+    private static final GroundPlan APART = GroundPlan.UNMEASURED.withSchool(School.READER).withTwoWires(true);
 
     /** NBS Handbook 100 copper wire tables, mΩ/m at 20 °C. */
     @ParameterizedTest
@@ -56,7 +56,8 @@ class WiringTest {
     /** 3 m of 18 AWG at 1.2 A → 75 mV → 0.15 AFR on a 2 AFR/V law. */
     @Test
     void theSharedGroundThatReadsLean() {
-        Ground shared = new Ground(true, 3.0, WireGauge.crossSection(18), 1.2);
+        GroundPlan shared = GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0)
+                .withSection(WireGauge.crossSection(18)).withMean(1.2);
         assertThat(WireRules.shift(shared).orElseThrow()).isCloseTo(0.075, within(5e-4));
         Finding shift = finding(wiring(0.0, 12.4, 9.8, 5.0, shared), "ground");
         assertThat(shift.verdict()).isEqualTo(Verdict.FAIL);
@@ -65,9 +66,11 @@ class WiringTest {
 
     @Test
     void aGroundNobodyLookedAtIsNotAPass() {
-        assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, new Ground(null, null, null, null)), "ground").verdict())
+        assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, GroundPlan.UNMEASURED), "ground").verdict())
                 .isEqualTo(Verdict.UNKNOWN);
-        assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, new Ground(true, 3.0, null, 1.2)), "ground").verdict())
+        assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0,
+                GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0).withMean(1.2)), "ground")
+                .verdict())
                 .isEqualTo(Verdict.UNKNOWN);
         assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, APART), "ground").verdict()).isEqualTo(Verdict.PASS);
     }

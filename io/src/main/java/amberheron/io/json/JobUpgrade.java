@@ -44,7 +44,7 @@ final class JobUpgrade {
         return out;
     }
 
-    /** Version 1 knew one power source and three of its readings. */
+    /** Version 1 knew one power source, three of its readings, and one ground wire. */
     private static void wiring(ObjectNode wiring) {
         JsonNode volts = wiring.remove("volts");
         ArrayNode sources = wiring.putArray("sources");
@@ -54,12 +54,26 @@ final class JobUpgrade {
             wiring.put("taken", "A");
         }
         wiring.putObject("feed").put("relay", false);
+        if (wiring.get("ground") instanceof ObjectNode old) {
+            ObjectNode ground = wiring.putObject("ground");
+            // One wire for heater and signal up to the point where the reader's ground joins it.
+            JsonNode shared = old.get("shared");
+            boolean said = shared != null && shared.isBoolean();
+            ground.put("school", said ? "same-point" : null).put("twoWires", said && !shared.booleanValue());
+            move(old, "length", ground, "toChassis");
+            move(old, "crossSection", ground, "section");
+            move(old, "current", ground, "mean");
+        }
     }
 
     private static void move(ObjectNode from, String field, ObjectNode to) {
+        move(from, field, to, field);
+    }
+
+    private static void move(ObjectNode from, String field, ObjectNode to, String as) {
         JsonNode value = from.remove(field);
         if (value != null) {
-            to.set(field, value);
+            to.set(as, value);
         }
     }
 

@@ -1,6 +1,8 @@
 package amberheron.io.json;
 
 import amberheron.core.wiring.Feed;
+import amberheron.core.wiring.GroundPlan;
+import amberheron.core.wiring.GroundPlan.School;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerSource;
 import amberheron.core.wiring.Wiring;
@@ -22,9 +24,24 @@ final class WiringJson {
                 new Feed(positiveOrNull(feed, "length"), positiveOrNull(feed, "crossSection"), feed.flag("relay"),
                         positiveOrNull(feed, "battery")),
                 at.numberOrNull("fuse"), at.numberOrNull("draw"),
-                new Wiring.Ground(ground.flagOrNull("shared"), ground.numberOrNull("length"),
-                        positiveOrNull(ground, "crossSection"), ground.numberOrNull("current")),
+                ground(ground),
                 at.text("groundPoint", ""));
+    }
+
+    private static GroundPlan ground(Cursor at) {
+        Map<School, Double> measured = new EnumMap<>(School.class);
+        at.objectOrNone("measured").ifPresent(m -> {
+            for (School school : School.values()) {
+                Double volts = m.numberOrNull(Cursor.id(school));
+                if (volts != null) {
+                    measured.put(school, volts);
+                }
+            }
+        });
+        return new GroundPlan(at.choiceOrNull("school", School.values()), at.flag("twoWires"),
+                positiveOrNull(at, "toBattery"), positiveOrNull(at, "toChassis"), positiveOrNull(at, "toReader"),
+                positiveOrNull(at, "section"), at.numberOrNull("mean"), at.numberOrNull("peak"),
+                at.numberOrNull("others"), positiveOrNull(at, "strap"), measured);
     }
 
     private static PowerSource source(Cursor at) {
@@ -64,8 +81,15 @@ final class WiringJson {
         out.putObject("feed").put("length", feed.length()).put("crossSection", feed.crossSection())
                 .put("relay", feed.relay()).put("battery", feed.battery());
         out.put("fuse", wiring.fuse()).put("draw", wiring.draw());
-        out.putObject("ground").put("shared", wiring.ground().shared()).put("length", wiring.ground().length())
-                .put("crossSection", wiring.ground().crossSection()).put("current", wiring.ground().current());
+        GroundPlan g = wiring.ground();
+        ObjectNode ground = out.putObject("ground").put("school", Cursor.idOrNull(g.school()))
+                .put("twoWires", g.twoWires()).put("toBattery", g.toBattery()).put("toChassis", g.toChassis())
+                .put("toReader", g.toReader()).put("section", g.section()).put("mean", g.mean()).put("peak", g.peak())
+                .put("others", g.others()).put("strap", g.strap());
+        ObjectNode measured = ground.putObject("measured");
+        for (School school : School.values()) {
+            measured.put(Cursor.id(school), g.measured().get(school));
+        }
         return out.put("groundPoint", wiring.groundPoint());
     }
 }

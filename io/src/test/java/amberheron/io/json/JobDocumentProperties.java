@@ -22,6 +22,7 @@ import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.SettingFinder;
 import amberheron.core.wiring.Feed;
+import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerSource;
 import amberheron.core.wiring.Wiring;
@@ -29,6 +30,7 @@ import amberheron.io.catalogue.Catalogue;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
@@ -116,8 +118,10 @@ class JobDocumentProperties {
         Wiring wiring = new Wiring(sources, random.nextBoolean() ? null : "S1",
                 new Feed(maybe(random, 5), maybe(random, 1e-5), random.nextBoolean(), maybe(random, 90)),
                 maybe(random, 20), maybe(random, 5),
-                new Wiring.Ground(random.nextBoolean() ? null : random.nextBoolean(),
-                        maybe(random, 5), maybe(random, 1e-5), maybe(random, 3)),
+                new GroundPlan(perhaps(random, GroundPlan.School.values()), random.nextBoolean(), maybe(random, 5),
+                        maybe(random, 5), maybe(random, 5), maybe(random, 1e-5), maybe(random, 3), maybe(random, 3),
+                        maybe(random, 90), maybe(random, 0.1),
+                        Map.of(GroundPlan.School.CHASSIS, random.nextGaussian())),
                 words(random));
         FreeAirCheck air = new FreeAirCheck(any(random, FreeAirCheck.School.values()), maybe(random, 320),
                 maybe(random, 1), maybe(random, 2000), maybe(random, 0.21), maybe(random, 1.4), maybe(random, 120),

@@ -2,6 +2,7 @@ package amberheron.io.json;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.job.Job;
 import amberheron.core.placement.Candidate;
@@ -77,7 +78,7 @@ class JobDocumentTest {
                   "exhaust": {"turbine": true, "outerDiameter": 0.05, "catalyst": "fitted", "catalystAt": 0.98, "roll": 0.02}},
                  "done": ["leaks"], "chosen": "B",
                  "candidates": [{"id": "B", "note": "straight", "distance": 0.61, "clock": 0.9, "slope": -0.07, "lean": 0}],
-                 "wiring": {"volts": {"off": 0, "on": 12.4, "cranking": null}, "ground": {}}, "air": {"school": "factory-trimmed"}, "handOver": {}}""";
+                 "wiring": {"volts": {"off": 0, "on": 12.4, "cranking": null}, "ground": {"shared": true, "length": 3, "crossSection": 1e-6, "current": 1.2}}, "air": {"school": "factory-trimmed"}, "handOver": {}}""";
         JobDocument document = JobDocument.read(file(old));
         Job read = document.job();
         assertThat(read.done()).containsExactly("leaks");
@@ -85,6 +86,7 @@ class JobDocumentTest {
                 -0.07, 0, Candidate.Hole.NONE));
         assertThat(read.wiring().source().orElseThrow().volts()).containsOnly(Map.entry(KeyState.OFF, 0.0),
                 Map.entry(KeyState.ON, 12.4));
+        assertThat(read.wiring().ground().cost().orElseThrow().shift()).isEqualTo(3.6 / 58, within(1e-9));
         Run run = read.intake().exhaust().run(Line.ALL);
         assertThat(run.turbine()).isTrue();
         assertThat(run.catalyst().orElseThrow().from()).isEqualTo(0.98);

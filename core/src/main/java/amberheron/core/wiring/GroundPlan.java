@@ -1,0 +1,232 @@
+package amberheron.core.wiring;
+
+import amberheron.core.finding.Source;
+import amberheron.core.wiring.GroundNetwork.Branch;
+import amberheron.core.wiring.GroundNetwork.Load;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The grounds of a fit: the wires at hand, and where each school would take them. What was not measured is taken as
+ * usual and said so.
+ *
+ * @param school the one taken; null until one is
+ * @param twoWires whether the controller has a ground for the signal apart from the heater's
+ * @param toBattery length of the controller's ground wire if taken to the battery, m
+ * @param toChassis length if taken to the chassis, m
+ * @param toReader length if taken to the reader's own sensor ground, m
+ * @param section of that wire, m²
+ * @param mean heater current, mean, A
+ * @param peak heater current while it is switched on, A
+ * @param others current of other loads that come back through the same strap, A
+ * @param strap resistance of the strap from chassis to battery, Ω
+ * @param measured drops measured between the controller's signal ground and the reader's, V, by school
+ */
+public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Double toBattery,
+        @Nullable Double toChassis, @Nullable Double toReader, @Nullable Double section, @Nullable Double mean,
+        @Nullable Double peak, @Nullable Double others, @Nullable Double strap, Map<School, Double> measured) {
+    /** Where good installers take the grounds. */
+    public enum School {
+        BATTERY("Everything at the battery negative"), CHASSIS("Clean chassis point"), READER(
+                "Signal at the reader's sensor ground"), SAME_POINT("Controller and reader at one point");
+
+        private final String words;
+
+        School(String words) {
+            this.words = words;
+        }
+
+        /** The school's rule in a few words. */
+        public String words() {
+            return words;
+        }
+    }
+
+    /** Nothing measured. */
+    public static final GroundPlan UNMEASURED = new GroundPlan(null, false, null, null, null, null, null, null, null,
+            null, Map.of());
+    /** What is taken for what was not measured. */
+    public static final Source USUAL = Source.memory(
+            "taken where not measured: strap 5 mΩ, 10 A of other loads on it; the reader's own ground reaches the battery by 10 mΩ");
+    private static final double USUAL_STRAP = 0.005;
+    private static final double USUAL_OTHERS = 10;
+    private static final double READER_WIRE = 0.010;
+    /** Stands for a wire that carries nothing here, m and m². */
+    private static final double ANY_LENGTH = 1;
+    private static final double ANY_SECTION = 1e-6;
+
+    private static final int CHASSIS = 1;
+    private static final int READER = 2;
+    private static final int SIGNAL_GROUND = 3;
+    private static final int HEATER_GROUND = 4;
+
+    public GroundPlan {
+        EnumMap<School, Double> kept = new EnumMap<>(School.class);
+        measured.forEach((s, v) -> kept.put(s, Objects.requireNonNull(v)));
+        measured = Collections.unmodifiableMap(kept);
+    }
+
+    /**
+     * What a school costs on this harness.
+     *
+     * @param shift of the controller's signal ground over the reader's, mean, V; positive makes the reader read high
+     * @param ripple the same with the heater switched on, less with it off, V
+     * @param measured whether the shift is a meter's reading rather than worked out
+     */
+    public record Cost(School school, double shift, double ripple, boolean measured) {
+    }
+
+    /** Every school's cost; those whose wire is not measured are left out. */
+    public List<Cost> costs() {
+        List<Cost> costs = new ArrayList<>();
+        for (School s : School.values()) {
+            cost(s).ifPresent(costs::add);
+        }
+        return List.copyOf(costs);
+    }
+
+    /** What the school taken costs; empty until one is taken and its wire is measured. */
+    public Optional<Cost> cost() {
+        return school == null ? Optional.empty() : cost(school);
+    }
+
+    private Optional<Cost> cost(School s) {
+        Double read = measured.get(s);
+        Double length = length(s);
+        boolean known = length != null && section != null && mean != null;
+        // With a wire of its own the signal's ground carries nothing, however long it is.
+        if (!known && !twoWires) {
+            return Optional.ofNullable(read).map(v -> new Cost(s, v, 0, true));
+        }
+        double heater = mean == null ? 0 : mean;
+        double on = peak == null ? heater : peak;
+        double ripple = shift(s, on) - shift(s, 0);
+        return Optional.of(read == null
+                ? new Cost(s, shift(s, heater), ripple, false)
+                : new Cost(s, read, ripple, true));
+    }
+
+    /**
+     * The school that stays inside a tolerance at the least cost; empty when none does.
+     *
+     * @param most greatest shift allowed, V
+     */
+    public Optional<School> recommended(double most) {
+        return costs().stream().filter(c -> Math.abs(c.shift()) <= most)
+                .min(Comparator.comparingDouble(c -> Math.abs(c.shift()))).map(Cost::school);
+    }
+
+    /** Length of the controller's ground wire if it is taken as a school says, m; null when not measured. */
+    public @Nullable Double length(School s) {
+        return switch (s) {
+            case BATTERY -> toBattery;
+            case CHASSIS, SAME_POINT -> toChassis;
+            case READER -> toReader;
+        };
+    }
+
+    /** Volts of the signal's ground less that of the reader's, the heater drawing so much. */
+    private double shift(School s, double heater) {
+        List<Double> volts = GroundNetwork.solve(HEATER_GROUND + 1, branches(s),
+                List.of(new Load(CHASSIS, orUsual(others, USUAL_OTHERS)), new Load(HEATER_GROUND, heater)));
+        return volts.get(SIGNAL_GROUND) - volts.get(READER);
+    }
+
+    /** Resistance of the controller's ground wire as a school takes it, Ω. */
+    public double wire(School s) {
+        Double length = length(s);
+        return new Conductor(length == null ? ANY_LENGTH : length, section == null ? ANY_SECTION : section)
+                .resistance();
+    }
+
+    /** The network of a school; with one ground wire heater and signal leave the controller at the same point. */
+    List<Branch> branches(School s) {
+        List<Branch> all = new ArrayList<>();
+        all.add(new Branch(CHASSIS, 0, orUsual(strap, USUAL_STRAP)));
+        all.add(new Branch(READER, s == School.SAME_POINT ? CHASSIS : 0, READER_WIRE));
+        all.add(new Branch(SIGNAL_GROUND, switch (s) {
+            case BATTERY -> 0;
+            case CHASSIS, SAME_POINT -> CHASSIS;
+            case READER -> READER;
+        }, wire(s)));
+        all.add(twoWires
+                ? new Branch(HEATER_GROUND, s == School.BATTERY ? 0 : CHASSIS,
+                        wire(s == School.READER ? School.CHASSIS : s))
+                : new Branch(HEATER_GROUND, SIGNAL_GROUND, 1e-6));
+        return List.copyOf(all);
+    }
+
+    private static double orUsual(@Nullable Double value, double usual) {
+        return value == null ? usual : value;
+    }
+
+    public GroundPlan withSchool(@Nullable School value) {
+        return new GroundPlan(value, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
+                measured);
+    }
+
+    public GroundPlan withTwoWires(boolean value) {
+        return new GroundPlan(school, value, toBattery, toChassis, toReader, section, mean, peak, others, strap,
+                measured);
+    }
+
+    public GroundPlan withToBattery(@Nullable Double value) {
+        return new GroundPlan(school, twoWires, value, toChassis, toReader, section, mean, peak, others, strap,
+                measured);
+    }
+
+    public GroundPlan withToChassis(@Nullable Double value) {
+        return new GroundPlan(school, twoWires, toBattery, value, toReader, section, mean, peak, others, strap,
+                measured);
+    }
+
+    public GroundPlan withToReader(@Nullable Double value) {
+        return new GroundPlan(school, twoWires, toBattery, toChassis, value, section, mean, peak, others, strap,
+                measured);
+    }
+
+    public GroundPlan withSection(@Nullable Double value) {
+        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, value, mean, peak, others, strap,
+                measured);
+    }
+
+    public GroundPlan withMean(@Nullable Double value) {
+        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, value, peak, others, strap,
+                measured);
+    }
+
+    public GroundPlan withPeak(@Nullable Double value) {
+        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, value, others, strap,
+                measured);
+    }
+
+    public GroundPlan withOthers(@Nullable Double value) {
+        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, value, strap,
+                measured);
+    }
+
+    public GroundPlan withStrap(@Nullable Double value) {
+        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, value,
+                measured);
+    }
+
+    /** Keeps a measured drop, or forgets it when null. */
+    public GroundPlan withMeasured(School at, @Nullable Double volts) {
+        EnumMap<School, Double> more = new EnumMap<>(School.class);
+        more.putAll(measured);
+        if (volts == null) {
+            more.remove(at);
+        } else {
+            more.put(at, volts);
+        }
+        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
+                more);
+    }
+}

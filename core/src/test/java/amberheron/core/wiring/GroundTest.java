@@ -1,0 +1,137 @@
+package amberheron.core.wiring;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import amberheron.core.units.WireGauge;
+import amberheron.core.wiring.GroundNetwork.Branch;
+import amberheron.core.wiring.GroundNetwork.Load;
+import amberheron.core.wiring.GroundPlan.School;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.ejml.simple.SimpleMatrix;
+import org.junit.jupiter.api.Test;
+
+class GroundTest {
+    private static final GroundPlan PLAN = GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0)
+            .withToReader(0.4).withToBattery(1.6).withSection(WireGauge.crossSection(18)).withMean(1.2).withPeak(2.6);
+
+    private static GroundPlan.Cost cost(GroundPlan plan, School school) {
+        return plan.withSchool(school).cost().orElseThrow();
+    }
+
+    /** Another formulation in another library: every branch current an unknown of its own, Ohm's law a row for each. */
+    private static double[] tableau(int points, List<Branch> branches, List<Load> loads) {
+        int n = points - 1;
+        int m = branches.size();
+        SimpleMatrix a = new SimpleMatrix(n + m, n + m);
+        SimpleMatrix b = new SimpleMatrix(n + m, 1);
+        for (int k = 0; k < m; k++) {
+            Branch branch = branches.get(k);
+            // v(from) − v(to) − R·i = 0, and i leaves one point and enters the other.
+            if (branch.from() > 0) {
+                a.set(n + k, branch.from() - 1, 1);
+                a.set(branch.from() - 1, n + k, 1);
+            }
+            if (branch.to() > 0) {
+                a.set(n + k, branch.to() - 1, -1);
+                a.set(branch.to() - 1, n + k, -1);
+            }
+            a.set(n + k, n + k, -branch.ohms());
+        }
+        for (Load load : loads) {
+            if (load.at() > 0) {
+                b.set(load.at() - 1, 0, b.get(load.at() - 1, 0) + load.amperes());
+            }
+        }
+        SimpleMatrix x = a.solve(b);
+        double[] volts = new double[points];
+        for (int i = 1; i < points; i++) {
+            volts[i] = x.get(i - 1, 0);
+        }
+        return volts;
+    }
+
+    @Property(tries = 200)
+    void anyNetworkIsSolvedTheSameByAnotherWay(@ForAll long seed) {
+        Random random = new Random(seed);
+        int points = 3 + random.nextInt(6);
+        List<Branch> branches = new ArrayList<>();
+        for (int i = 1; i < points; i++) {
+            branches.add(new Branch(i, random.nextInt(i), 1e-3 * Math.pow(10, 2 * random.nextDouble())));
+        }
+        for (int i = random.nextInt(4); i > 0; i--) {
+            int from = random.nextInt(points);
+            branches.add(new Branch(from, (from + 1 + random.nextInt(points - 1)) % points,
+                    0.05 * random.nextDouble() + 1e-3));
+        }
+        List<Load> loads = List.of(new Load(1 + random.nextInt(points - 1), 20 * random.nextDouble()),
+                new Load(1 + random.nextInt(points - 1), 3 * random.nextDouble()));
+        List<Double> volts = GroundNetwork.solve(points, branches, loads);
+        double[] other = tableau(points, branches, loads);
+        for (int i = 0; i < points; i++) {
+            assertThat(volts.get(i)).isCloseTo(other[i], within(1e-9));
+        }
+    }
+
+    /** By hand: 2 A through 0.1 Ω then 0.2 Ω in parallel with 0.2 Ω; half the current in each of the two. */
+    @Test
+    void byOhmAndKirchhoff() {
+        List<Double> volts = GroundNetwork.solve(3,
+                List.of(new Branch(2, 1, 0.1), new Branch(1, 0, 0.2), new Branch(1, 0, 0.2)), List.of(new Load(2, 2)));
+        assertThat(volts.get(1)).isCloseTo(0.2, within(1e-12));
+        assertThat(volts.get(2)).isCloseTo(0.4, within(1e-12));
+        assertThatThrownBy(() -> GroundNetwork.solve(3, List.of(new Branch(1, 0, 1)), List.of()))
+                .hasMessageContaining("hangs free");
+        assertThatThrownBy(() -> new Branch(1, 0, 0)).hasMessageContaining("more than 0");
+    }
+
+    /** 3 m of 18 AWG at 1.2 A: 75 mV, whatever else comes back through the strap that both share. */
+    @Test
+    void atOnePointOnlyTheWireCounts() {
+        assertThat(cost(PLAN, School.SAME_POINT).shift()).isCloseTo(0.0754, within(5e-5));
+        assertThat(cost(PLAN.withOthers(80.0), School.SAME_POINT).shift())
+                .isCloseTo(cost(PLAN, School.SAME_POINT).shift(), within(1e-9));
+        assertThat(cost(PLAN, School.SAME_POINT).ripple()).as("2.6 A while it is on").isCloseTo(0.0754 * 2.6 / 1.2,
+                within(2e-4));
+    }
+
+    /** A chassis point that other loads lift is paid for by a reader grounded elsewhere: (10 A + 1.2 A) × 5 mΩ more. */
+    @Test
+    void atTheChassisTheStrapCountsToo() {
+        double wire = cost(PLAN, School.SAME_POINT).shift();
+        assertThat(cost(PLAN, School.CHASSIS).shift()).isCloseTo(wire + 11.2 * 0.005, within(1e-6));
+        assertThat(cost(PLAN.withOthers(0.0).withStrap(0.001), School.CHASSIS).shift()).isCloseTo(wire + 1.2e-3,
+                within(1e-6));
+    }
+
+    @Test
+    void twoWiresKeepTheHeaterOutOfTheSignal() {
+        GroundPlan apart = PLAN.withTwoWires(true);
+        assertThat(cost(apart, School.BATTERY).shift()).isCloseTo(0, within(1e-12));
+        assertThat(cost(apart, School.READER).shift()).isCloseTo(0, within(1e-12));
+        assertThat(cost(apart, School.CHASSIS).shift()).as("but not the strap").isCloseTo(11.2 * 0.005, within(1e-6));
+        assertThat(GroundPlan.UNMEASURED.withTwoWires(true).withSchool(School.READER).cost()).isPresent();
+    }
+
+    @Test
+    void theSchoolInsideToleranceAtLeastCostIsRecommended() {
+        assertThat(PLAN.recommended(0.05)).as("0.4 m to the reader's own ground").hasValue(School.READER);
+        assertThat(PLAN.withToReader(null).recommended(0.05)).hasValue(School.BATTERY);
+        assertThat(PLAN.withToReader(null).withToBattery(null).recommended(0.05)).isEmpty();
+    }
+
+    @Test
+    void aMeasuredDropReplacesTheEstimateAndAMissingWireIsNoCost() {
+        assertThat(cost(PLAN.withMeasured(School.CHASSIS, 0.021), School.CHASSIS))
+                .satisfies(c -> assertThat(c.shift()).isEqualTo(0.021))
+                .satisfies(c -> assertThat(c.measured()).isTrue());
+        assertThat(PLAN.withMeasured(School.CHASSIS, 0.1).withMeasured(School.CHASSIS, null)).isEqualTo(PLAN);
+        assertThat(GroundPlan.UNMEASURED.withSchool(School.CHASSIS).cost()).isEmpty();
+        assertThat(GroundPlan.UNMEASURED.costs()).isEmpty();
+    }
+}
