@@ -314,7 +314,7 @@ public final class PlanView implements StationView {
 
     /** The rows were laid anew; stay on the one that was pressed. */
     private void again(String id) {
-        Node same = steps.lookup("#" + id.replace(".", "\\."));
+        Node same = Parts.find(steps, id);
         if (same != null) {
             same.requestFocus();
         }

@@ -3,7 +3,6 @@ package amberheron.app.shell;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.Node;
-import javafx.scene.Parent;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -24,7 +23,7 @@ public final class Leaves extends VBox {
                 }
             }
             for (Node leaf : leaves) {
-                Node found = find(leaf, wanted);
+                Node found = Parts.find(leaf, wanted);
                 if (found != null) {
                     show(leaf);
                     found.requestFocus();
@@ -58,20 +57,5 @@ public final class Leaves extends VBox {
             Parts.show(leaves.get(i), on);
             buttons.get(i).setSelected(on);
         }
-    }
-
-    private static @org.jspecify.annotations.Nullable Node find(Node in, String id) {
-        if (id.equals(in.getId())) {
-            return in;
-        }
-        if (in instanceof Parent parent) {
-            for (Node child : parent.getChildrenUnmodifiable()) {
-                Node found = find(child, id);
-                if (found != null) {
-                    return found;
-                }
-            }
-        }
-        return null;
     }
 }

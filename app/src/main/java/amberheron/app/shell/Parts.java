@@ -4,6 +4,7 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
@@ -13,6 +14,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /** The few parts that screens are put together from. */
 public final class Parts {
@@ -98,6 +100,22 @@ public final class Parts {
                 e.consume();
             }
         });
+    }
+
+    /** The node with an id in a tree; null when there is none. Our ids have dots, which a style selector takes for classes. */
+    public static @Nullable Node find(Node in, String id) {
+        if (id.equals(in.getId())) {
+            return in;
+        }
+        if (in instanceof Parent parent) {
+            for (Node child : parent.getChildrenUnmodifiable()) {
+                Node found = find(child, id);
+                if (found != null) {
+                    return found;
+                }
+            }
+        }
+        return null;
     }
 
     /** Shows a node, or takes no room for it. */
