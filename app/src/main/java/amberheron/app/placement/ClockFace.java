@@ -10,6 +10,9 @@ import amberheron.core.placement.PipeAxes;
 import amberheron.core.placement.PlaceRules;
 import amberheron.core.placement.PlaceSearch;
 import amberheron.core.placement.SensorTilt;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.shape.Arc;
@@ -29,6 +32,7 @@ final class ClockFace extends Drawing {
     private final Session session;
     private final PlaceModel model;
     private final Label note = new Label();
+    private Object drawn = "";
     private double middleX;
     private double middleY;
 
@@ -54,7 +58,29 @@ final class ClockFace extends Drawing {
                 .map(c -> PlaceModel.clock(c) + " · "
                         + PlaceModel.tilt(session, PlaceRules.tiltOf(PlaceModel.site(session), c).orElseThrow()))
                 .orElse("clock position not entered"));
-        refresh();
+        // Along a straight piece nothing here changes.
+        Object now = looks();
+        if (!now.equals(drawn)) {
+            drawn = now;
+            refresh();
+        }
+    }
+
+    /** Everything that is drawn. */
+    private Object looks() {
+        Optional<Candidate> looked = model.looked(session);
+        Exhaust exhaust = PlaceModel.exhaust(session);
+        Optional<PlaceSearch.Band> band = model.band(session);
+        Double distance = looked.map(Candidate::distance).orElse(null);
+        List<Object> all = new ArrayList<>(List.of(exhaust.attitude(), PlaceModel.site(session).probe(),
+                looked.map(Candidate::clock), looked.map(Candidate::lean),
+                looked.map(c -> PlaceRules.axes(exhaust, c)),
+                looked.map(Candidate::distance).flatMap(d -> exhaust.run(PlaceModel.line(session)).at(d))
+                        .map(p -> Objects.requireNonNullElse(p.segment().diameter(), 0.0))));
+        for (int i = 0; band.isPresent() && distance != null && i < STEPS; i++) {
+            all.add(band.get().around(band.get().index(distance), i * 360 / STEPS));
+        }
+        return all;
     }
 
     @Override

@@ -34,7 +34,7 @@ public final class PlaceView implements StationView {
 
     /** The hand moved the candidate: everything it is judged by follows at once. */
     private void moved() {
-        run.refresh();
+        run.move();
         choose.judge();
     }
 

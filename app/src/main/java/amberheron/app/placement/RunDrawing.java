@@ -20,6 +20,8 @@ import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import javafx.application.Platform;
+import javafx.scene.Group;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Polygon;
@@ -45,6 +47,7 @@ final class RunDrawing extends Drawing {
     private final Session session;
     private final PlaceModel model;
     private final Label note = new Label();
+    private final Group pins = new Group();
     private Run run = Run.of(List.of());
     private double from;
     private double to;
@@ -78,9 +81,15 @@ final class RunDrawing extends Drawing {
 
     /** The distance along the run of the centre line's point nearest to a point on screen. */
     private double nearest(double x, double y) {
-        double best = 0;
+        double best = nearest(x, y, from, to, 0.02);
+        best = nearest(x, y, Math.max(from, best - 0.02), Math.min(to, best + 0.02), 0.001);
+        return best;
+    }
+
+    private double nearest(double x, double y, double begin, double end, double step) {
+        double best = begin;
         double least = Double.MAX_VALUE;
-        for (double d = from; d <= to; d += 0.001) {
+        for (double d = begin; d <= end + 1e-9; d += step) {
             Point p = run.point(d);
             double off = Math.hypot(x(p) - x, 0.3 * (y(p) - y));
             if (off < least) {
@@ -114,8 +123,30 @@ final class RunDrawing extends Drawing {
             text("not measured on", x(run.point(to)) - 4, y(run.point(to)) + 26, 1, "drawing-text", "soft-text");
         }
         least();
-        session.job().candidates().stream().filter(c -> exhaust.lines().size() == 1 || onThisLine(c))
-                .forEach(this::pin);
+        getChildren().add(pins);
+        layPins();
+    }
+
+    private void pins() {
+        boolean one = PlaceModel.exhaust(session).lines().size() == 1;
+        session.job().candidates().stream().filter(c -> one || onThisLine(c)).forEach(this::pin);
+    }
+
+    /** Draws only the places anew: nothing else moves with the hand. */
+    void move() {
+        if (getChildren().contains(pins)) {
+            layPins();
+        }
+    }
+
+    /** What is drawn last belongs to the layer of the places. */
+    private void layPins() {
+        pins.getChildren().clear();
+        int kept = getChildren().size();
+        pins();
+        List<Node> drawn = List.copyOf(getChildren().subList(kept, getChildren().size()));
+        getChildren().remove(kept, getChildren().size());
+        pins.getChildren().setAll(drawn);
     }
 
     /** Measured along the line drawn, or where both lines have become one. */

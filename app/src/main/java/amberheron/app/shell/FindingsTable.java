@@ -3,7 +3,10 @@ package amberheron.app.shell;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.units.Measure;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -18,6 +21,8 @@ import javafx.scene.layout.VBox;
 /** Checks as rows: mark, what, figure, limit, cost. A row that is pressed answers why in the reasons column. */
 public final class FindingsTable extends VBox {
     private final Session session;
+    /** Rows as last laid, by what they say, so that dragging lays anew only what has changed. */
+    private final Map<List<String>, Node> rows = new HashMap<>();
 
     /** An empty table. */
     public FindingsTable(Session session) {
@@ -31,8 +36,33 @@ public final class FindingsTable extends VBox {
             getChildren().setAll(Parts.text(none, "soft"));
             return;
         }
-        getChildren().setAll(grid(Parts.line(""), head(""), head("found"), head("limit"), head("costs")));
-        findings.forEach(f -> getChildren().add(row(f)));
+        List<Node> lines = new ArrayList<>();
+        Map<List<String>, Node> now = new HashMap<>();
+        lines.add(rows.getOrDefault(List.of(),
+                grid(Parts.line(""), head(""), head("found"), head("limit"), head("costs"))));
+        now.put(List.of(), lines.getFirst());
+        for (Finding f : findings) {
+            List<String> says = says(f);
+            Node row = rows.containsKey(says) ? rows.get(says) : row(f);
+            now.put(says, row);
+            lines.add(row);
+        }
+        rows.clear();
+        rows.putAll(now);
+        if (!lines.equals(getChildren())) {
+            getChildren().setAll(lines);
+        }
+    }
+
+    /** Everything a row shows. */
+    private List<String> says(Finding f) {
+        Measure figure = f.figure();
+        Finding.Limit limit = f.limit();
+        Double cost = f.lambdaCost();
+        return List.of(f.id(), f.subject(), f.verdict().name(), figure == null ? "" : Figures.text(session, figure),
+                limit == null ? "" : Figures.text(session, limit.bound()),
+                cost == null ? "" : Figures.difference(session, cost), f.consequence(),
+                String.valueOf(f.id().equals(session.asked())));
     }
 
     private static Label head(String text) {

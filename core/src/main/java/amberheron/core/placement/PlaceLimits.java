@@ -38,12 +38,18 @@ final class PlaceLimits {
     static final double SOCKET = 0.13;
 
     private static final double SLACK = 1e-9;
+    private static final double LEAST_SINE = Math.sin(TILT - SLACK);
 
     private PlaceLimits() {
     }
 
     static Verdict tilt(double tilt) {
         return tilt >= TILT - SLACK ? PASS : FAIL;
+    }
+
+    /** The same from the sine of the tilt, which a search of many places has at hand. */
+    static Verdict tiltOfSine(double sine) {
+        return sine >= LEAST_SINE ? PASS : FAIL;
     }
 
     static Verdict piece(AlongRun at) {

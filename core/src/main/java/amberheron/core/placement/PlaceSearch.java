@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.IntFunction;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.jspecify.annotations.Nullable;
 
@@ -35,12 +36,20 @@ public final class PlaceSearch {
     public static final class Band {
         private final double start;
         private final List<Verdict> along;
-        private final List<Ring> around;
+        /** Absent where the place fails whatever the clock position; made when it is asked for. */
+        private final List<@Nullable Ring> around;
+        private final IntFunction<Ring> make;
 
-        private Band(double start, List<Verdict> along, List<Ring> around) {
+        private Band(double start, List<Verdict> along, List<@Nullable Ring> around, IntFunction<Ring> make) {
             this.start = start;
             this.along = along;
             this.around = around;
+            this.make = make;
+        }
+
+        private Ring ring(int index) {
+            Ring ring = around.get(index);
+            return ring == null ? make.apply(index) : ring;
         }
 
         /** How many places along it were judged. */
@@ -55,17 +64,19 @@ public final class PlaceSearch {
 
         /** The best verdict any clock position has at a place along the run. */
         public Verdict best(int index) {
-            return worse(along.get(index), around.get(index).best);
+            return along.get(index) == Verdict.FAIL ? Verdict.FAIL : worse(along.get(index), ring(index).best);
         }
 
         /** The verdict at a place along the run and a clock position in whole degrees from 12. */
         public Verdict verdict(int index, int degrees) {
-            return worse(along.get(index), around.get(index).verdicts[Math.floorMod(degrees, AROUND)]);
+            return along.get(index) == Verdict.FAIL
+                    ? Verdict.FAIL
+                    : worse(along.get(index), ring(index).verdicts[Math.floorMod(degrees, AROUND)]);
         }
 
         /** The verdict of the rules that depend on the clock position alone: tilt, room and tools. */
         public Verdict around(int index, int degrees) {
-            return around.get(index).verdicts[Math.floorMod(degrees, AROUND)];
+            return ring(index).verdicts[Math.floorMod(degrees, AROUND)];
         }
 
         /** The place along the run nearest to a distance. */
@@ -74,16 +85,16 @@ public final class PlaceSearch {
         }
     }
 
-    /** One turn around the pipe: verdict, tilt and free length at each degree. */
+    /** One turn around the pipe: verdict, sine of the tilt and free length at each degree. */
     private static final class Ring {
         private final Verdict[] verdicts = new Verdict[AROUND];
-        private final double[] tilts = new double[AROUND];
+        private final double[] sines = new double[AROUND];
         private final double[] free = new double[AROUND];
         private Verdict best = Verdict.FAIL;
 
-        void put(int degree, Verdict verdict, double tilt, double room) {
+        void put(int degree, Verdict verdict, double sine, double room) {
             verdicts[degree] = verdict;
-            tilts[degree] = tilt;
+            sines[degree] = sine;
             free[degree] = room;
             best = verdict.compareTo(best) < 0 ? verdict : best;
         }
@@ -115,13 +126,17 @@ public final class PlaceSearch {
         double start = run.start();
         int size = (int) Math.floor((end - start) / STEP + 1e-6) + 1;
         List<Verdict> along = new ArrayList<>(size);
-        List<Ring> around = new ArrayList<>(size);
+        List<@Nullable Ring> around = new ArrayList<>(size);
         Ring ring = null;
         Object ringOf = null;
         for (int i = 0; i < size; i++) {
             double distance = start + i * STEP;
             AlongRun at = AlongRun.of(site, run, distance);
             along.add(alongVerdict(site, run, at));
+            if (along.getLast() == Verdict.FAIL) {
+                around.add(null);
+                continue;
+            }
             Piece piece = at.piece();
             double slope = piece == null ? 0 : piece.slopeAt(distance);
             List<Neighbour> beside = beside(site, distance);
@@ -133,7 +148,11 @@ public final class PlaceSearch {
             }
             around.add(ring);
         }
-        return Optional.of(new Band(start, along, around));
+        return Optional.of(new Band(start, along, around, i -> {
+            double distance = start + i * STEP;
+            Piece piece = run.at(distance).orElse(null);
+            return ring(site, piece, piece == null ? 0 : piece.slopeAt(distance), beside(site, distance));
+        }));
     }
 
     private static List<Neighbour> beside(Site site, double distance) {
@@ -176,9 +195,15 @@ public final class PlaceSearch {
         double out = site.probe().standOutOrUsual();
         Ring ring = new Ring();
         for (int degree = 0; degree < AROUND; degree++) {
-            double sine = upNormal * COSINE[degree] + upSide * SINE[degree];
-            double tilt = Math.asin(Math.clamp(sine, -1, 1));
-            Verdict worst = piece != null && piece.segment().slope() == null ? Verdict.UNKNOWN : PlaceLimits.tilt(tilt);
+            double sine = Math.clamp(upNormal * COSINE[degree] + upSide * SINE[degree], -1, 1);
+            Verdict worst = piece != null && piece.segment().slope() == null
+                    ? Verdict.UNKNOWN
+                    : PlaceLimits.tiltOfSine(sine);
+            if (worst == Verdict.FAIL) {
+                // Nothing around it can make that good.
+                ring.put(degree, worst, sine, 0);
+                continue;
+            }
             double free = Double.POSITIVE_INFINITY;
             for (int k = 0; k < n; k++) {
                 double towards = towardsNormal[k] * COSINE[degree] + towardsSide[k] * SINE[degree];
@@ -189,7 +214,7 @@ public final class PlaceSearch {
             if (!site.exhaust().neighbours().isEmpty()) {
                 worst = worse(worst, PlaceLimits.tools(free, out));
             }
-            ring.put(degree, worst, tilt, free);
+            ring.put(degree, worst, sine, free);
         }
         return ring;
     }
@@ -216,27 +241,34 @@ public final class PlaceSearch {
         Ring before = null;
         Verdict alongBefore = Verdict.FAIL;
         for (int i = 0; i < band.size(); i++) {
-            Ring ring = band.around.get(i);
             Verdict along = band.along.get(i);
+            if (!usable(along)) {
+                continue;
+            }
+            Ring ring = band.ring(i);
             // Farther along the same straight piece nothing gets better.
-            if ((ring == before && along.compareTo(alongBefore) >= 0) || !usable(along)) {
+            if (ring == before && along.compareTo(alongBefore) >= 0) {
                 continue;
             }
             before = ring;
             alongBefore = along;
             for (int degree = 0; degree < AROUND; degree++) {
                 Verdict here = worse(along, ring.verdicts[degree]);
-                double dislikes = Math.rint(1e6 * school.distaste(ring.tilts[degree]));
+                if (!usable(here) || here.compareTo(verdict) > 0) {
+                    continue;
+                }
+                double tilt = Math.asin(ring.sines[degree]);
+                double dislikes = Math.rint(1e6 * school.distaste(tilt));
                 double roomy = Math.min(ring.free[degree], ROOMY);
                 boolean tied = here == verdict && dislikes == distaste && i == foundAt;
                 boolean liked = here.compareTo(verdict) < 0 || (here == verdict && dislikes < distaste);
                 boolean better = liked
-                        || (tied && (roomy > room || (roomy == room && ring.tilts[degree] > steep)));
-                if (usable(here) && better) {
+                        || (tied && (roomy > room || (roomy == room && tilt > steep)));
+                if (better) {
                     verdict = here;
                     distaste = dislikes;
                     room = roomy;
-                    steep = ring.tilts[degree];
+                    steep = tilt;
                     foundAt = i;
                     foundClock = degree;
                 }
