@@ -70,17 +70,20 @@ final class ClockFace extends Drawing {
     private Object looks() {
         Optional<Candidate> looked = model.looked(session);
         Exhaust exhaust = PlaceModel.exhaust(session);
-        Optional<PlaceSearch.Band> band = model.band(session);
-        Double distance = looked.map(Candidate::distance).orElse(null);
         List<Object> all = new ArrayList<>(List.of(exhaust.attitude(), PlaceModel.site(session).probe(),
                 looked.map(Candidate::clock), looked.map(Candidate::lean),
                 looked.map(c -> PlaceRules.axes(exhaust, c)),
                 looked.map(Candidate::distance).flatMap(d -> exhaust.run(PlaceModel.line(session)).at(d))
                         .map(p -> Objects.requireNonNullElse(p.segment().diameter(), 0.0))));
-        for (int i = 0; band.isPresent() && distance != null && i < STEPS; i++) {
-            all.add(band.get().around(band.get().index(distance), i * 360 / STEPS));
-        }
+        all.add(around(looked));
         return all;
+    }
+
+    /** What the search says at each degree; empty while there is nothing to say. */
+    private List<Verdict> around(Optional<Candidate> looked) {
+        Double distance = looked.map(Candidate::distance).orElse(null);
+        Optional<PlaceSearch.Band> band = model.band(session);
+        return band.isEmpty() || distance == null ? List.of() : band.get().around(band.get().index(distance));
     }
 
     @Override
@@ -126,14 +129,11 @@ final class ClockFace extends Drawing {
 
     /** Filled where every rule is kept here, pale and broken where one warns. Without a place, where the tilt is kept. */
     private void wedges(Optional<Candidate> looked, PipeAxes pipe, double lean, Attitude car, double r) {
-        Optional<PlaceSearch.Band> band = model.band(session);
-        Double distance = looked.map(Candidate::distance).orElse(null);
+        List<Verdict> around = around(looked);
         for (int i = 0; i < STEPS; i++) {
             int at = i * 360 / STEPS;
             boolean tilted = SensorTilt.of(pipe, Math.toRadians(at), lean, car) >= PlaceRules.LEAST_TILT;
-            Verdict verdict = band.isPresent() && distance != null
-                    ? band.get().around(band.get().index(distance), at)
-                    : Verdict.UNKNOWN;
+            Verdict verdict = around.isEmpty() ? Verdict.UNKNOWN : around.get(at);
             if (tilted && verdict != Verdict.FAIL) {
                 Arc wedge = new Arc(middleX, middleY, r * 1.5, r * 1.5, 90 - at - 180.0 / STEPS, 360.0 / STEPS + 0.4);
                 wedge.setType(ArcType.ROUND);

@@ -16,16 +16,17 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
-import javafx.scene.layout.VBox;
 
 /** Checks as rows: mark, what, figure, limit, cost. A row that is pressed answers why in the reasons column. */
-public final class FindingsTable extends VBox {
+public final class FindingsTable extends Stack {
     private final Session session;
-    /** Rows as last laid, by what they say, so that dragging lays anew only what has changed. */
-    private final Map<List<String>, Node> rows = new HashMap<>();
+    /** Rows as last laid, by check: while something is dragged only their figures change. */
+    private final Map<String, Row> rows = new HashMap<>();
+    private final Node head = grid(Parts.line(""), head(""), head("found"), head("limit"), head("costs"));
 
     /** An empty table. */
     public FindingsTable(Session session) {
+        super(0);
         this.session = session;
         getStyleClass().add("findings");
     }
@@ -36,16 +37,16 @@ public final class FindingsTable extends VBox {
             getChildren().setAll(Parts.text(none, "soft"));
             return;
         }
-        List<Node> lines = new ArrayList<>();
-        Map<List<String>, Node> now = new HashMap<>();
-        lines.add(rows.getOrDefault(List.of(),
-                grid(Parts.line(""), head(""), head("found"), head("limit"), head("costs"))));
-        now.put(List.of(), lines.getFirst());
+        List<Node> lines = new ArrayList<>(List.of(head));
+        Map<String, Row> now = new HashMap<>();
         for (Finding f : findings) {
-            List<String> says = says(f);
-            Node row = rows.containsKey(says) ? rows.get(says) : row(f);
-            now.put(says, row);
-            lines.add(row);
+            Row row = rows.get(f.id());
+            if (row == null || !row.fits(f)) {
+                row = new Row(f);
+            }
+            row.show(f);
+            now.put(f.id(), row);
+            lines.add(row.node);
         }
         rows.clear();
         rows.putAll(now);
@@ -54,46 +55,56 @@ public final class FindingsTable extends VBox {
         }
     }
 
-    /** Everything a row shows. */
-    private List<String> says(Finding f) {
-        Measure figure = f.figure();
-        Finding.Limit limit = f.limit();
-        Double cost = f.lambdaCost();
-        return List.of(f.id(), f.subject(), f.verdict().name(), figure == null ? "" : Figures.text(session, figure),
-                limit == null ? "" : Figures.text(session, limit.bound()),
-                cost == null ? "" : Figures.difference(session, cost), f.consequence(),
-                String.valueOf(f.id().equals(session.asked())));
-    }
-
     private static Label head(String text) {
         return Parts.line(text, "column-head");
     }
 
-    private Node row(Finding f) {
-        Measure figure = f.figure();
-        Finding.Limit limit = f.limit();
-        Double cost = f.lambdaCost();
-        StackPane mark = new StackPane(Mark.of(f.verdict()));
-        mark.setMinWidth(18);
-        GridPane grid = grid(mark, Parts.text(f.subject(), "subject"),
-                Parts.line(figure == null ? "—" : Figures.text(session, figure), "figure",
-                        f.verdict() == Verdict.FAIL ? "wrong" : "plain"),
-                Parts.line(limit == null ? "" : limit.relation().sign() + " " + Figures.text(session, limit.bound()),
-                        "figure", "soft"),
-                Parts.line(cost == null ? "—" : Figures.difference(session, cost), "figure", "soft"));
-        Pressable row = new Pressable("why." + f.id(),
-                f.subject() + ": " + word(f.verdict()) + ". " + f.consequence() + " Press for why.",
-                () -> session.ask(f.id()), grid);
-        if (f.verdict() != Verdict.PASS) {
-            HBox says = new HBox(Parts.text(f.consequence(), "consequence"));
-            says.getStyleClass().add("consequence-box");
-            row.getChildren().add(says);
+    /** One check: its mark and subject stay, its figures follow. */
+    private final class Row {
+        private final Pressable node;
+        private final Finding first;
+        private final boolean asked;
+        private final Label figure;
+        private final Label limit = Parts.line("", "figure", "soft");
+        private final Label cost = Parts.line("", "figure", "soft");
+        private final Label consequence = Parts.text("", "consequence");
+
+        Row(Finding f) {
+            first = f;
+            asked = f.id().equals(session.asked());
+            figure = Parts.line("", "figure", f.verdict() == Verdict.FAIL ? "wrong" : "plain");
+            StackPane mark = new StackPane(Mark.of(f.verdict()));
+            mark.setMinWidth(18);
+            node = new Pressable("why." + f.id(), "", () -> session.ask(f.id()),
+                    grid(mark, Parts.text(f.subject(), "subject"), figure, limit, cost));
+            if (f.verdict() != Verdict.PASS) {
+                HBox says = new HBox(consequence);
+                says.getStyleClass().add("consequence-box");
+                node.getChildren().add(says);
+            }
+            node.getStyleClass().add("finding-row");
+            if (asked) {
+                node.getStyleClass().add("asked");
+            }
         }
-        row.getStyleClass().add("finding-row");
-        if (f.id().equals(session.asked())) {
-            row.getStyleClass().add("asked");
+
+        /** Whether a finding differs from this row's in its figures alone. */
+        boolean fits(Finding f) {
+            return f.verdict() == first.verdict() && f.subject().equals(first.subject())
+                    && asked == f.id().equals(session.asked());
         }
-        return row;
+
+        void show(Finding f) {
+            Measure found = f.figure();
+            Finding.Limit bound = f.limit();
+            Double costs = f.lambdaCost();
+            figure.setText(found == null ? "—" : Figures.text(session, found));
+            limit.setText(
+                    bound == null ? "" : bound.relation().sign() + " " + Figures.text(session, bound.bound()));
+            cost.setText(costs == null ? "—" : Figures.difference(session, costs));
+            consequence.setText(f.consequence());
+            node.setAccessibleText(f.subject() + ": " + word(f.verdict()) + ". " + f.consequence() + " Press for why.");
+        }
     }
 
     private static String word(Verdict verdict) {

@@ -7,6 +7,7 @@ import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -53,7 +54,7 @@ public final class Parts {
         title.setMinWidth(Region.USE_PREF_SIZE);
         HBox head = new HBox(10, title, spring(), note);
         head.setAlignment(Pos.BASELINE_LEFT);
-        VBox card = new VBox(8, head);
+        VBox card = new Stack(8, head);
         card.getChildren().addAll(content);
         card.getStyleClass().add("card");
         return card;
@@ -116,6 +117,16 @@ public final class Parts {
             }
         }
         return null;
+    }
+
+    /**
+     * A pane that scrolls down. Its content is drawn straight to the window: kept as a picture of its own, all of it
+     * would be drawn again whenever anything in it changes.
+     */
+    static void scrollsDown(ScrollPane pane) {
+        pane.setFitToWidth(true);
+        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        pane.skinProperty().addListener(o -> pane.lookup(".viewport").setCache(false));
     }
 
     /** Shows a node, or takes no room for it. */

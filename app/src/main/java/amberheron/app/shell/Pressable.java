@@ -3,13 +3,12 @@ package amberheron.app.shell;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.VBox;
 
 /** Content that can be pressed like a button, and whose height follows its width, which a button's does not. */
-public final class Pressable extends VBox {
+public final class Pressable extends Stack {
     /** What is pressed, with what it says to those who do not see it. */
     public Pressable(String id, String says, Runnable run, Node... content) {
-        super(content);
+        super(0, content);
         setId(id);
         setAccessibleRole(AccessibleRole.BUTTON);
         setAccessibleText(says);

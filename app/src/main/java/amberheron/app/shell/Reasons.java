@@ -20,8 +20,7 @@ final class Reasons extends ScrollPane {
         this.session = session;
         column.getStyleClass().add("reasons");
         setContent(column);
-        setFitToWidth(true);
-        setHbarPolicy(ScrollBarPolicy.NEVER);
+        Parts.scrollsDown(this);
         getStyleClass().add("reasons-scroll");
         setFocusTraversable(false);
     }

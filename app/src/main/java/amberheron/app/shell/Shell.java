@@ -95,8 +95,7 @@ public final class Shell {
         path.setMinWidth(PATH);
         reasons.setPrefWidth(REASONS);
         reasons.setMinWidth(REASONS);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        Parts.scrollsDown(scroll);
         scroll.getStyleClass().add("middle-scroll");
         middle.getStyleClass().add("middle");
         noticeBar.getChildren().addAll(notice, Parts.spring(),

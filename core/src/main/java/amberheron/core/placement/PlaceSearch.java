@@ -74,9 +74,9 @@ public final class PlaceSearch {
                     : worse(along.get(index), ring(index).verdicts[Math.floorMod(degrees, AROUND)]);
         }
 
-        /** The verdict of the rules that depend on the clock position alone: tilt, room and tools. */
-        public Verdict around(int index, int degrees) {
-            return ring(index).verdicts[Math.floorMod(degrees, AROUND)];
+        /** Verdicts of the rules that depend on the clock position alone (tilt, room, tools), by whole degrees from 12. */
+        public List<Verdict> around(int index) {
+            return List.of(ring(index).verdicts);
         }
 
         /** The place along the run nearest to a distance. */
