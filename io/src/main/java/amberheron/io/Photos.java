@@ -1,9 +1,8 @@
 package amberheron.io;
 
-import amberheron.core.placement.AsFitted;
+import amberheron.core.finding.Photo;
 import java.io.IOException;
 import java.nio.file.Files;
-import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 
 /** Photos kept with a job: copied beside the book, known by their digest. */
@@ -18,8 +17,8 @@ public final class Photos {
      *
      * @throws UnusableInput when it is no such file, or the folder cannot be written
      */
-    public static AsFitted.Photo keep(String typed, Path folder) {
-        Path file = path(typed);
+    public static Photo keep(String typed, Path folder) {
+        Path file = TextFiles.path(typed);
         byte[] bytes = TextFiles.bytes(file, MOST_BYTES);
         boolean jpeg = bytes.length > 3 && (bytes[0] & 0xFF) == 0xFF && (bytes[1] & 0xFF) == 0xD8;
         boolean png = bytes.length > 8 && (bytes[0] & 0xFF) == 0x89 && bytes[1] == 'P' && bytes[2] == 'N'
@@ -37,18 +36,10 @@ public final class Photos {
                         .resolve(dot < 0 ? name + "-" + n : name.substring(0, dot) + "-" + n + name.substring(dot));
             }
             TextFiles.replace(target, bytes);
-            return new AsFitted.Photo(TextFiles.name(target), digest);
+            return new Photo(TextFiles.name(target), digest);
         } catch (IOException e) {
             throw new UnusableInput(folder.toString(), "",
                     "the photo cannot be kept: %s; expected a folder with room".formatted(TextFiles.reason(e)));
-        }
-    }
-
-    private static Path path(String typed) {
-        try {
-            return Path.of(typed.strip());
-        } catch (InvalidPathException e) {
-            throw new UnusableInput(typed, "", "is not a path, expected one such as /photos/bung.jpg");
         }
     }
 }

@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
@@ -94,6 +95,19 @@ public final class TextFiles {
             Files.move(half, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
         } finally {
             Files.deleteIfExists(half);
+        }
+    }
+
+    /**
+     * A path as typed.
+     *
+     * @throws UnusableInput when it cannot be one
+     */
+    public static Path path(String typed) {
+        try {
+            return Path.of(typed.strip());
+        } catch (InvalidPathException e) {
+            throw new UnusableInput(typed, "", "is not a path, expected one such as /work/file.csv");
         }
     }
 

@@ -3,6 +3,10 @@ package amberheron.app.cli;
 import amberheron.app.drivelog.ProveModel;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
+import amberheron.core.harness.Chart;
+import amberheron.core.harness.Device;
+import amberheron.core.harness.WireColour;
+import amberheron.core.harness.Work;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.LinkState;
@@ -10,6 +14,7 @@ import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
 import amberheron.core.placement.PlaceRanking;
 import amberheron.core.placement.PlaceSchools;
+import amberheron.core.scaling.OutputLaw;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.csv.LogCsv;
@@ -17,12 +22,14 @@ import amberheron.io.json.JobDocument;
 import amberheron.io.json.ResultJson;
 import amberheron.io.pack.HandOverPack;
 import amberheron.io.pack.HandOverSheet;
+import amberheron.io.pack.HarnessSheet;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -123,12 +130,44 @@ final class JobCommands {
         }
     }
 
-    @Command(name = "wire", mixinStandardHelpOptions = true, description = "Power, fuse and ground, against the rules.")
+    @Command(name = "wire", mixinStandardHelpOptions = true, description = "Power, grounds, heater, signal, chart, joints and route, against the rules; what each school costs.")
     static final class Wire extends OfJob {
+        @Option(names = "--out", paramLabel = "DIR", description = "also write chart, strip and tags there: PDF, SVG, CSV")
+        private @Nullable Path folder;
+
         @Override
         public Integer call() {
             Job job = document().job();
-            return report(job, review(job).findings(Station.WIRE), "");
+            List<Finding> findings = review(job).findings(Station.WIRE);
+            if (folder != null) {
+                HarnessSheet.of(job).write(job, folder).forEach(f -> err().println("heron: written: " + f));
+            }
+            if (json()) {
+                out().print(ResultJson.wire(job, findings));
+                out().flush();
+                return exit(findings);
+            }
+            int exit = report(job, findings, "");
+            job.wiring().sources().forEach(s -> out().printf("source %s (%s): %s%n", s.id(), s.place(),
+                    s.behaviour().words()));
+            OutputLaw law = job.law();
+            job.wiring().ground().costs()
+                    .forEach(c -> out().printf(Locale.ROOT, "ground “%s”: shift %.1f mV, ripple %.1f mV%s%n",
+                            c.school().words(), 1000 * c.shift(), 1000 * c.ripple(),
+                            law == null ? "" : ", %+.4f λ".formatted(c.shift() * law.lambdaPerVolt())));
+            Chart chart = job.wiring().harness().chart();
+            chart.wires().forEach(w -> out().printf("wire %-3s %s%n", w.tag(), words(chart, w)));
+            out().flush();
+            return exit;
+        }
+
+        private static String words(Chart chart, amberheron.core.harness.Wire wire) {
+            Work work = wire.work();
+            Device to = wire.to();
+            WireColour colour = wire.colour();
+            return (work == null ? "?" : work.words()) + ", " + (colour == null ? "colour ?" : colour.words()) + ", "
+                    + (to == null ? "unused" : "to " + to.words())
+                    + (chart.doubtful(wire) ? ", twin: tell apart" : "");
         }
     }
 

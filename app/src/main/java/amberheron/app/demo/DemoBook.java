@@ -32,10 +32,6 @@ import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.SettingFinder;
 import amberheron.core.scaling.SignalChain;
 import amberheron.core.scaling.WireEffect;
-import amberheron.core.units.WireGauge;
-import amberheron.core.wiring.Feed;
-import amberheron.core.wiring.GroundPlan;
-import amberheron.core.wiring.GroundPlan.School;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerSource;
 import amberheron.core.wiring.WireRules;
@@ -121,14 +117,10 @@ public final class DemoBook {
                         .withChosen("B").withProbe(new Probe(0.082, 2.4, 0.9, 1.4))
                         .withFitted(new AsFitted(0.614, rad(36), rad(3), rad(2), LocalDate.of(2026, 5, 12), true,
                                 List.of())))
-                .withWiring(new Wiring(List.of(
+                .withWiring(DemoWiring.harbourVan(List.of(
                         source("A", "fuse 7, ignition coil feed", 0.02, 12.4, 9.7, 14.1, 13.9, 14.0).withHostFuse(15.0)
                                 .withHostLoad(6.0),
-                        source("B", "cigar lighter", 12.5, 12.5, 9.8, 14.1, 13.8, 14.0)), "A",
-                        new Feed(1.6, 1e-6, false, 45.0), 5.0, 2.8,
-                        GroundPlan.UNMEASURED.withSchool(School.READER).withTwoWires(true).withToReader(0.5)
-                                .withToChassis(0.9).withSection(WireGauge.crossSection(18)).withMean(1.1).withPeak(2.8),
-                        "signal at the ECU's sensor ground, heater at the battery"))
+                        source("B", "cigar lighter", 12.5, 12.5, 9.8, 14.1, 13.8, 14.0))))
                 .withAir(new FreeAirCheck(FreeAirCheck.School.CLEAR_THEN_LEARN, 291.15, 0.62, 4.0, 0.2064, null, 74.0,
                         LocalDate.of(2026, 5, 12)))
                 .withLaw(law).withReader(reader.withSetting(setting));
@@ -168,11 +160,10 @@ public final class DemoBook {
                         .withChosen("A").withProbe(new Probe(0.085, 2.4, 0.7, 1.6))
                         .withFitted(new AsFitted(0.715, rad(47), rad(5), rad(-2), LocalDate.of(2026, 5, 20), true,
                                 List.of())))
-                .withWiring(new Wiring(
-                        List.of(PowerSource.named("A").withPlace("radio feed").withVolts(KeyState.OFF, 0.0)
-                                .withVolts(KeyState.ON, 12.1)),
-                        "A", Feed.UNMEASURED, 5.0, null,
-                        GroundPlan.UNMEASURED, ""))
+                .withWiring(Wiring.UNMEASURED
+                        .withSources(List.of(PowerSource.named("A").withPlace("radio feed").withVolts(KeyState.OFF, 0.0)
+                                .withVolts(KeyState.ON, 12.1)))
+                        .withTaken("A").withFuse(5.0))
                 .withDone(Set.of("leaks", "display", "place", "run", "drill", "clamp", "tight"));
     }
 
@@ -205,12 +196,8 @@ public final class DemoBook {
                                 Hole.NONE)))
                         .withChosen("A").withProbe(new Probe(0.08, 2.4, 0.5, 1.2))
                         .withFitted(new AsFitted(0.62, rad(61), 0, 0, LocalDate.of(2026, 5, 19), true, List.of())))
-                .withWiring(new Wiring(
-                        List.of(source("A", "tail lamp relay, brown", 0.01, 12.6, 8.9, 13.9, 13.8, 13.7)), "A",
-                        new Feed(1.1, 0.75e-6, false, 14.0), 5.0, 2.6,
-                        GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0).withToReader(0.4)
-                                .withToBattery(1.6).withSection(WireGauge.crossSection(18)).withMean(1.2).withPeak(2.6),
-                        "one black wire under the seat, gauge and logger together"))
+                .withWiring(DemoWiring
+                        .sidecar(List.of(source("A", "tail lamp relay, brown", 0.01, 12.6, 8.9, 13.9, 13.8, 13.7))))
                 .withAir(new FreeAirCheck(FreeAirCheck.School.FACTORY_TRIMMED, 294.15, 0.55, 4.0, 0.2068, null, 90.0,
                         LocalDate.of(2026, 5, 19)))
                 .withLaw(law).withReader(reader);

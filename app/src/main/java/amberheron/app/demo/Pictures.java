@@ -44,7 +44,11 @@ public final class Pictures {
             new View("place-two-banks", "SB-016", Station.PLACE, "place.leaf.choose"),
             new View("place", "SB-014", Station.PLACE, "place.leaf.choose"),
             new View("wire-power", "SB-014", Station.WIRE, "wire.leaf.power"),
-            new View("wire", "SB-016", Station.WIRE, "wire.leaf.grounds"), new View("air", "SB-014", Station.AIR, ""),
+            new View("wire", "SB-016", Station.WIRE, "wire.leaf.grounds"),
+            new View("wire-chart", "SB-016", Station.WIRE, "wire.leaf.chart"),
+            new View("wire-route", "SB-014", Station.WIRE, "wire.leaf.route"),
+            new View("wire-as-wired", "SB-014", Station.WIRE, "wire.leaf.wired"),
+            new View("air", "SB-014", Station.AIR, ""),
             new View("scale", "SB-016", Station.SCALE, ""), new View("prove", "SB-014", Station.PROVE, ""),
             new View("hand-over", "SB-014", Station.HAND_OVER, ""));
 

@@ -9,6 +9,7 @@ import amberheron.app.shell.DateEntry;
 import amberheron.app.shell.EntryField;
 import amberheron.app.shell.FindingsTable;
 import amberheron.app.shell.Parts;
+import amberheron.app.shell.PhotoCard;
 import amberheron.app.shell.Session;
 import amberheron.core.job.Job;
 import amberheron.core.placement.AsFitted;
@@ -16,7 +17,6 @@ import amberheron.core.placement.Candidate;
 import amberheron.core.placement.PlaceRules;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
-import java.io.File;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -24,11 +24,6 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import org.jspecify.annotations.Nullable;
 
 /** What was made of the plan: where it ended up, the tilt read, photos, and how far from plan that is. */
@@ -36,17 +31,14 @@ final class FittedLeaf {
     private static final Set<String> DEVIATIONS = Set.of("tilt", "moved", "turned", "tight");
 
     private final Session session;
-    private final PlaceModel model;
     private final FindingsTable deviation;
     private final Label turned = Parts.text("", "soft");
-    private final VBox photos = new VBox(4);
-    private final TextField file = new TextField();
+    private final PhotoCard photos;
     private final List<Runnable> refreshers;
     private final Node node;
 
-    FittedLeaf(Session session, PlaceModel model) {
+    FittedLeaf(Session session) {
         this.session = session;
-        this.model = model;
         deviation = new FindingsTable(session);
         EntryField distance = field("Distance along the pipe", MILLIMETRE, -2000, 10_000, "distance",
                 AsFitted::distance, (f, v) -> {
@@ -67,21 +59,16 @@ final class FittedLeaf {
                 t -> PlaceModel.fitted(session, t ? "airtight" : "leaks", f -> f.withAirtight(t)));
         DateEntry date = new DateEntry(session, "Fitted on", "place.fitted.date", j -> j.placing().fitted().date(),
                 (j, v) -> j.withPlacing(j.placing().withFitted(j.placing().fitted().withDate(v))));
-        file.setId("place.photo");
-        file.setPromptText("path of a photo, JPEG or PNG");
-        file.setAccessibleText("Photo");
-        file.setOnAction(e -> attach(file.getText()));
-        HBox.setHgrow(file, Priority.ALWAYS);
+        photos = new PhotoCard(session, "place.photo", j -> j.placing().fitted().photos(),
+                (j, v) -> j.withPlacing(j.placing().withFitted(j.placing().fitted().withPhotos(v))));
         refreshers = List.of(distance::refresh, reading::refresh, along::refresh, across::refresh, tight::refresh,
-                date::refresh);
+                date::refresh, photos::refresh);
         node = new Columns(300, Parts.card("Against the plan", deviation, turned),
                 Parts.card("As fitted", Parts.evenly(distance, reading),
                         Parts.text("How the car stood when the tilt was read, a level laid along and across it:",
                                 "soft"),
                         Parts.evenly(along, across), Parts.evenly(tight, date)),
-                Parts.card("Photos", photos, new HBox(8, file,
-                        Parts.button("Attach", "place.photo.attach", () -> attach(file.getText()), "quiet"),
-                        Parts.button("Browse…", "place.photo.browse", this::browse, "quiet"))));
+                photos);
     }
 
     private EntryField field(String name, Unit unit, double min, double max, String key,
@@ -93,20 +80,6 @@ final class FittedLeaf {
                             .ifPresent(c -> PlaceRules.requireRoom(with.site(session.shop().schools()), c));
                     return with;
                 });
-    }
-
-    private void browse() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("Photo");
-        File chosen = chooser.showOpenDialog(node.getScene().getWindow());
-        if (chosen != null) {
-            attach(chosen.toString());
-        }
-    }
-
-    private void attach(String typed) {
-        model.attach(session, typed);
-        file.clear();
     }
 
     Node node() {
@@ -129,10 +102,5 @@ final class FittedLeaf {
                         PlaceModel.tilt(session,
                                 PlaceRules.tiltOf(PlaceModel.site(session), made.get()).orElseThrow()))
                 : "");
-        photos.getChildren().setAll(fitted.photos().isEmpty()
-                ? List.of(Parts.text("None yet.", "soft"))
-                : fitted.photos().stream().map(p -> Parts.text(
-                        p.file() + "  ·  SHA-256 " + p.digest().substring(0, Math.min(12, p.digest().length())) + "…"))
-                        .toList());
     }
 }

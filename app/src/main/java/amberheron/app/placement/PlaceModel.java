@@ -25,8 +25,6 @@ import amberheron.core.placement.Site;
 import amberheron.core.plan.Intake;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
-import amberheron.io.Photos;
-import amberheron.io.pack.HandOverPack;
 import amberheron.io.pack.TemplateSheet;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -274,22 +272,6 @@ public final class PlaceModel implements StationModel {
                 + TemplateSheet.write(job, place, marks, procedure, units, folder).stream()
                         .map(f -> String.valueOf(f.getFileName())).collect(Collectors.joining(", "))
                 + ". Print at 100 %, measure the 100 mm line.");
-    }
-
-    /** Attaches a photo: a copy is kept beside the book. */
-    void attach(Session session, String typed) {
-        String job = session.job().id();
-        Path folder = session.home().resolve("photos").resolve(HandOverPack.stem(session.job()));
-        session.inBackground("Attaching", () -> Photos.keep(typed, folder), photo -> {
-            if (!session.job().id().equals(job)) {
-                return photo.file() + " was kept, but " + job + " is no longer open; attach it there again.";
-            }
-            List<AsFitted.Photo> photos = new ArrayList<>(session.job().placing().fitted().photos());
-            photos.removeIf(p -> p.file().equals(photo.file()));
-            photos.add(photo);
-            fitted(session, "photo " + photo.file(), f -> f.withPhotos(photos));
-            return photo.file() + " is kept in " + folder + ".";
-        });
     }
 
     static void fitted(Session session, String what, UnaryOperator<AsFitted> change) {

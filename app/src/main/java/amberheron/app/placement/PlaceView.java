@@ -25,7 +25,7 @@ public final class PlaceView implements StationView {
         choose = new ChooseLeaf(session, model, this::moved);
         pipe = new PipeLeaf(session);
         mark = new MarkLeaf(session, model);
-        fitted = new FittedLeaf(session, model);
+        fitted = new FittedLeaf(session);
         leaves = new Leaves(session).with("Choose", "place.leaf.choose", choose.node())
                 .with("The pipe", "place.leaf.pipe", pipe.node()).with("Mark out", "place.leaf.mark", mark.node())
                 .with("As fitted", "place.leaf.fitted", fitted.node());

@@ -2,20 +2,29 @@ package amberheron.app.shell;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** Several leaves of one station, one of them shown. A field or leaf that is asked for is brought. */
 public final class Leaves extends VBox {
-    private final HBox tabs = new HBox(6);
+    private static final double ROOM = 700;
+
+    private final FlowPane tabs = new FlowPane(6, 6);
     private final List<ToggleButton> buttons = new ArrayList<>();
     private final List<Node> leaves = new ArrayList<>();
 
     /** No leaf yet. */
     public Leaves(Session session) {
         setSpacing(12);
+        // In one line where there is room beside the title, else in two.
+        tabs.setPrefWrapLength(ROOM);
+        tabs.setAlignment(Pos.TOP_RIGHT);
+        HBox.setHgrow(tabs, Priority.ALWAYS);
         session.onFocus(wanted -> {
             for (int i = 0; i < leaves.size(); i++) {
                 if (wanted.equals(buttons.get(i).getId())) {

@@ -11,7 +11,13 @@ import amberheron.bench.SimulatedVehicle;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
+import amberheron.core.harness.Chart;
+import amberheron.core.harness.Device;
+import amberheron.core.harness.Wire;
+import amberheron.core.harness.Work;
+import amberheron.core.job.Job;
 import amberheron.core.job.Station;
+import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.scaling.OutputLaw;
@@ -25,15 +31,22 @@ import amberheron.core.wiring.PowerSource;
 import amberheron.core.wiring.WireRules;
 import amberheron.core.wiring.Wiring;
 import amberheron.io.TextFiles;
+import amberheron.io.csv.ChartCsv;
+import amberheron.io.pack.HarnessSheet;
 import java.io.IOException;
+import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** What the Wire station says. */
@@ -44,6 +57,8 @@ public final class WireModel implements StationModel {
     private @Nullable SimulatedMeter standIn;
     private @Nullable SimulatedVehicle vehicle;
     private @Nullable String looked;
+    private @Nullable ReaderKind reader;
+    private @Nullable String wire;
 
     /** The source looked at: the one picked, else the one taken, else the first. */
     Optional<PowerSource> looked(Session session) {
@@ -55,6 +70,98 @@ public final class WireModel implements StationModel {
     void look(Session session, String source) {
         looked = source;
         session.tell(session.notice());
+    }
+
+    /** The reader looked at: the one picked, else the first of the job. */
+    Optional<ReaderKind> reader(Session session) {
+        Set<ReaderKind> readers = session.job().intake().readers();
+        return Optional.ofNullable(reader).filter(readers::contains).or(() -> readers.stream().findFirst());
+    }
+
+    void look(Session session, ReaderKind which) {
+        reader = which;
+        session.tell(session.notice());
+    }
+
+    /** The line of the chart looked at: the one picked, else the first. */
+    Optional<Wire> wire(Session session) {
+        Chart chart = chart(session);
+        return Optional.ofNullable(wire).flatMap(chart::wire).or(() -> chart.wires().stream().findFirst());
+    }
+
+    void lookAtWire(Session session, String tag) {
+        wire = tag;
+        session.tell(session.notice());
+    }
+
+    private static Chart chart(Session session) {
+        return session.job().wiring().harness().chart();
+    }
+
+    private static void chart(Session session, String what, UnaryOperator<Chart> change) {
+        session.edit(what, j -> j.withWiring(j.wiring().withHarness(
+                j.wiring().harness().withChart(change.apply(j.wiring().harness().chart())))));
+    }
+
+    void addWire(Session session) {
+        wire = chart(session).nextTag();
+        chart(session, "wire added", c -> c.plus(Wire.tagged("")));
+    }
+
+    void removeWire(Session session) {
+        wire(session).ifPresent(w -> chart(session, "wire " + w.tag() + " removed", c -> c.without(w.tag())));
+    }
+
+    /** Adds a line for whatever readers, grounds and hook-ups ask for. */
+    void addNeeded(Session session) {
+        List<Wire> needed = session.job().wiring().needed(session.job().intake().readers());
+        int lacking = chart(session).lacking(needed).size();
+        if (lacking == 0) {
+            session.tell("The chart has every line this job needs. Colours and pins are yours to see.");
+            return;
+        }
+        wire = chart(session).nextTag();
+        chart(session, lacking + " lines added", c -> c.completed(needed));
+    }
+
+    /** Adds the lines of the sensor's own lead; its colours are the maker's. */
+    void addLead(Session session) {
+        List<Wire> lead = Stream
+                .of(Work.PUMP, Work.REFERENCE, Work.COMMON, Work.HEATER_PLUS, Work.HEATER_MINUS, Work.TRIM)
+                .map(w -> Wire.of("lead", w, Device.SENSOR, Device.CONTROLLER)).toList();
+        if (chart(session).lacking(lead).isEmpty()) {
+            session.tell("The sensor's lead is in the chart already.");
+            return;
+        }
+        wire = chart(session).nextTag();
+        chart(session, "sensor's lead added", c -> c.completed(lead));
+    }
+
+    /** Takes a chart from a CSV file, read off the screen's thread. */
+    void importChart(Session session, String typed) {
+        String job = session.job().id();
+        session.inBackground("Reading the chart", () -> ChartCsv.read(TextFiles.path(typed)), read -> {
+            if (!session.job().id().equals(job)) {
+                return job + " is no longer open; import the chart there again.";
+            }
+            chart(session, "chart imported", c -> read);
+            return read.wires().size() + " wires read. What the chart had before comes back with Ctrl+Z.";
+        });
+    }
+
+    /** Writes chart, strip and tags. */
+    void writeChart(Session session) {
+        Path folder = session.home().resolve("harness");
+        Job job = session.job();
+        session.inBackground("Writing", () -> HarnessSheet.of(job).write(job, folder),
+                files -> "Written to " + folder + ": "
+                        + files.stream().map(TextFiles::name).collect(Collectors.joining(", ")) + ".");
+    }
+
+    /** What was found of some checks, the gravest first. */
+    static List<Finding> findings(Session session, Predicate<String> ids) {
+        return session.review().findings(Station.WIRE).stream().filter(f -> ids.test(f.id()))
+                .sorted(Comparator.comparing(Finding::verdict).reversed()).toList();
     }
 
     /** The name of a field of the source looked at; each source has its own. */
@@ -158,7 +265,7 @@ public final class WireModel implements StationModel {
     }
     @Override
     public String subtitle() {
-        return "Power that follows the key, and a ground that does not shift the volts";
+        return "Every wire known, every volt accounted for";
     }
 
     @Override
@@ -204,6 +311,13 @@ public final class WireModel implements StationModel {
                                 new Action("Take " + best.get().id(), () -> take(session, best.get().id())),
                                 PowerRules.remedy(best.get().behaviour()), parted, checked, caution);
             }
+            if (id.equals("chart.complete") && !chart(session)
+                    .lacking(session.job().wiring().needed(session.job().intake().readers())).isEmpty()) {
+                return new Advice(open.get().consequence(), new Action("Add these lines", () -> {
+                    addNeeded(session);
+                    session.focus("wire.leaf.chart");
+                }), "Drawn up before anything is cut; colours are confirmed by continuity.", parted, checked, caution);
+            }
             return new Advice(open.get().consequence(),
                     state.isPresent() && metered()
                             ? new Action("Read the meter: " + state.get().words(), () -> read(session, state.get()))
@@ -211,7 +325,7 @@ public final class WireModel implements StationModel {
                     "A reading that is missing never counts as a pass.", parted, checked, caution);
         }
         return new Advice("Calibrate in free air next.", new Action("Go to Air", () -> session.go(Station.AIR)),
-                "Source, fuse and ground are proved by their figures.", parted, checked, caution);
+                "Source, fuse, ground, signal and every wire have their proof.", parted, checked, caution);
     }
 
     /** What to do about a ground that shifts the volts: the school that does not, else a wire of its own for the signal. */
@@ -245,10 +359,7 @@ public final class WireModel implements StationModel {
     List<SchoolRow> schools(Session session) {
         GroundPlan ground = session.job().wiring().ground();
         OutputLaw law = session.job().law();
-        double slope = law == null
-                ? Double.NaN
-                : (law.lambdaAt(law.highestVolts()) - law.lambdaAt(law.lowestVolts()))
-                        / (law.highestVolts() - law.lowestVolts());
+        double slope = law == null ? Double.NaN : law.lambdaPerVolt();
         double most = law == null ? Double.MAX_VALUE : Tolerance.LAMBDA / Math.abs(slope);
         Optional<School> best = ground.recommended(most);
         return Arrays.stream(School.values()).map(s -> {
@@ -256,7 +367,8 @@ public final class WireModel implements StationModel {
             Optional<GroundPlan.Cost> cost = ground.withSchool(s).cost();
             return cost.map(c -> new SchoolRow(s,
                     "%s mV%s".formatted(UnitChoice.digits(1000 * c.shift(), 1), c.measured() ? " measured" : ""),
-                    "%s mV".formatted(UnitChoice.digits(1000 * c.ripple(), 1)),
+                    "%s mV%s".formatted(UnitChoice.digits(1000 * c.ripple(), 1),
+                            law == null ? "" : ", " + Figures.difference(session, Math.abs(c.ripple() * slope))),
                     law == null ? "choose a law" : Figures.difference(session, c.shift() * slope),
                     Math.abs(c.shift()) <= most, taken, best.filter(b -> b == s).isPresent()))
                     .orElseGet(() -> new SchoolRow(s, "", "", "not measured", false, taken, false));
@@ -277,12 +389,47 @@ public final class WireModel implements StationModel {
             looked = wiring.taken();
             session.tell(session.notice());
         }
+        if (finding.startsWith("signal.")) {
+            reader = session.job().intake().readers().stream()
+                    .filter(r -> finding.endsWith("." + r.name().toLowerCase(Locale.ROOT))).findFirst().orElse(reader);
+            session.tell(session.notice());
+        }
+        Predicate<Wire> open = switch (finding) {
+            case "chart.twins" -> chart(session)::doubtful;
+            case "chart.unused" -> w -> !w.used() && w.left() == null;
+            case "chart.complete" -> w -> w.colour() == null || w.work() == null;
+            default -> w -> false;
+        };
+        chart(session).wires().stream().filter(open).findFirst().ifPresent(w -> lookAtWire(session, w.tag()));
         session.focus(switch (finding) {
+            case "heater" ->
+                session.job().wiring().heater().school() == null ? "wire.heater" : "wire.leaf.heater";
+            case "chart.complete" -> "wire.chart.colour";
+            case "chart.twins" -> "wire.chart.apart";
+            case "chart.unused" -> "wire.chart.left";
+            case "chart.pins", "chart.continuity" -> "wire.leaf.chart";
+            case "joint.steps", "joint.pull", "joint.ohms" -> session.job().wiring().harness().joints().school() == null
+                    ? "wire.joint.school"
+                    : "wire.leaf.wired";
+            case "wired.drop" -> session.job().wiring().harness().asWired().atSource() == null
+                    ? "wire.wired.atSource"
+                    : "wire.wired.atController";
+            case "route.length" -> session.job().wiring().harness().route().points().isEmpty()
+                    ? "wire.leaf.route"
+                    : "wire.route.lead";
+            case "route.slack" -> "wire.route.atEngine";
+            case "route.hole" -> "wire.route.connector";
+            case "route.spray" -> "wire.route.facing";
+            case "route.hot", "route.moving", "route.bend" -> "wire.leaf.route";
             case "ground" -> groundField(g);
             case "feed" -> wiring.feed().length() == null ? "wire.feed.length" : "wire.feed.section";
             case "drain" -> "wire.feed.battery";
             case "host" -> field(session, "hostLoad");
-            default -> ofSource ? field(session, finding) : "wire." + finding;
+            default -> ofSource
+                    ? field(session, finding)
+                    : finding.startsWith("signal.form.")
+                            ? "wire.signal.form"
+                            : finding.startsWith("signal.") ? "wire.signal.output" : "wire." + finding;
         });
     }
 

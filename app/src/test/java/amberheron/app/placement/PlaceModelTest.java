@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.app.Demo;
 import amberheron.app.shell.Advice;
+import amberheron.app.shell.PhotoCard;
 import amberheron.app.shell.Session;
 import amberheron.core.finding.Finding;
+import amberheron.core.finding.Photo;
 import amberheron.core.finding.Verdict;
 import amberheron.core.job.Shop;
 import amberheron.core.placement.AsFitted;
@@ -177,14 +179,19 @@ class PlaceModelTest {
         assertThat(home.resolve("templates/SB-014-marking-out.pdf")).isNotEmptyFile();
         Path photo = home.resolve("bung.jpg");
         Files.write(photo, new byte[]{(byte) 0xFF, (byte) 0xD8, (byte) 0xFF, 1});
-        model.attach(session(), photo.toString());
+        attach(photo);
         await("is kept in");
-        assertThat(session().job().placing().fitted().photos()).extracting(AsFitted.Photo::file)
+        assertThat(session().job().placing().fitted().photos()).extracting(Photo::file)
                 .containsExactly("bung.jpg");
         assertThat(home.resolve("photos/SB-014/bung.jpg")).isNotEmptyFile();
-        model.attach(session(), home.resolve("book.db").toString());
+        attach(home.resolve("book.db"));
         await("is no picture");
         assertThat(session().job().placing().fitted().photos()).hasSize(1);
+    }
+
+    private void attach(Path file) {
+        PhotoCard.attach(session(), file.toString(), j -> j.placing().fitted().photos(),
+                (j, v) -> j.withPlacing(j.placing().withFitted(j.placing().fitted().withPhotos(v))));
     }
 
     private void await(String words) throws InterruptedException {

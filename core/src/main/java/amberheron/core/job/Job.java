@@ -4,6 +4,8 @@ import amberheron.core.drivelog.LogComparison;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.placement.Candidate;
+import amberheron.core.placement.Estimate;
+import amberheron.core.placement.PlaceRules;
 import amberheron.core.placement.Placing;
 import amberheron.core.placement.PlaceSchools;
 import amberheron.core.placement.Site;
@@ -96,6 +98,12 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     /** What a place of this job is judged by, for a shop of these schools. */
     public Site site(PlaceSchools schools) {
         return new Site(intake.exhaust(), intake.displacement(), intake.banks(), stoich(), placing.probe(), schools);
+    }
+
+    /** How long the pipe stays wet after a cold start at the place taken, s; empty while that is not known. */
+    public Optional<Estimate> dry(PlaceSchools schools) {
+        return chosenPlace().flatMap(c -> placing.fitted().place(intake.exhaust(), c))
+                .flatMap(c -> PlaceRules.dry(site(schools), c));
     }
 
     public Job withIntake(Intake value) {

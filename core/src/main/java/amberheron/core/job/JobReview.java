@@ -48,8 +48,9 @@ public final class JobReview {
         this.job = job;
         this.plan = JobPlan.of(job.intake(), job.progress().order());
         this.place = job.placing().findings(job.site(shop.schools()));
-        this.wire = WireRules.judge(job.wiring(), lambdaPerVolt(job.law()), Tolerance.LAMBDA);
         OutputLaw law = job.law();
+        this.wire = WireRules.judge(job.wiring(), new WireRules.Surroundings(job.intake().readers(), law,
+                job.dry(shop.schools()).orElse(null), Tolerance.LAMBDA));
         this.air = AirRules.judge(job.air(), law == null ? null : law.leanest(), Tolerance.LAMBDA);
         Job.Proving proving = job.proving();
         this.prove = proving == null
@@ -67,13 +68,6 @@ public final class JobReview {
                             new Diagnostician.Surroundings(shop.laws(), job.stoich()));
         }
         judgeLinks();
-    }
-
-    private static @Nullable Double lambdaPerVolt(@Nullable OutputLaw law) {
-        return law == null
-                ? null
-                : (law.lambdaAt(law.highestVolts()) - law.lambdaAt(law.lowestVolts()))
-                        / (law.highestVolts() - law.lowestVolts());
     }
 
     /** The shift the wiring is expected to cause, V; 0 while it is not known. */

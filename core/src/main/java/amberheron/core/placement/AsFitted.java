@@ -1,5 +1,6 @@
 package amberheron.core.placement;
 
+import amberheron.core.finding.Photo;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -18,15 +19,6 @@ import org.jspecify.annotations.Nullable;
  */
 public record AsFitted(@Nullable Double distance, @Nullable Double reading, double along, double across,
         @Nullable LocalDate date, @Nullable Boolean airtight, List<Photo> photos) {
-    /**
-     * A picture kept with the job.
-     *
-     * @param file name without folders
-     * @param digest SHA-256 of its bytes, hexadecimal
-     */
-    public record Photo(String file, String digest) {
-    }
-
     /** Nothing recorded. */
     public static final AsFitted NOTHING = new AsFitted(null, null, 0, 0, null, null, List.of());
 

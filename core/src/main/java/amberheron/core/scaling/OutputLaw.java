@@ -151,6 +151,11 @@ public final class OutputLaw {
         return kind == Kind.TABLE ? Math.min(maxVolts, points.getLast().volts()) : maxVolts;
     }
 
+    /** Mean slope between its ends, λ/V: turns a shift in volts into a shift of the reading. */
+    public double lambdaPerVolt() {
+        return (lambdaAt(highestVolts()) - lambdaAt(lowestVolts())) / (highestVolts() - lowestVolts());
+    }
+
     /** The richest mixture the law reaches, lambda. */
     public double richest() {
         return Math.min(lambdaAt(lowestVolts()), lambdaAt(highestVolts()));

@@ -12,6 +12,10 @@ public enum Dimension {
     VOLTAGE("a voltage", "12.4 or 75 mV"),
     /** An electric current, in amperes. */
     CURRENT("a current", "1.2 or 300 mA"),
+    /** An electric resistance, in ohms. */
+    RESISTANCE("a resistance", "0.4 or 10 kΩ"),
+    /** A force, in newtons. */
+    FORCE("a force", "90 or 20 lbf"),
     /** A part of a whole, from 0 to 1. */
     FRACTION("a percentage", "50 or 50 %"),
     /** A torque, in newton metres. */

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** A unit a person may type or read, with its conversion to SI: {@code si = (value + offset) · factor}. */
 public enum Unit {
@@ -22,6 +23,12 @@ public enum Unit {
     MILLIVOLT(Dimension.VOLTAGE, "mV", 0.001, 0),
     AMPERE(Dimension.CURRENT, "A", 1, 0, "amp", "amps"),
     MILLIAMPERE(Dimension.CURRENT, "mA", 0.001, 0),
+    OHM(Dimension.RESISTANCE, "Ω", 1, 0, "ohm", "ohms"),
+    MILLIOHM(Dimension.RESISTANCE, "mΩ", 0.001, 0, "milliohm", "milliohms"),
+    KILOOHM(Dimension.RESISTANCE, "kΩ", 1000, 0, "k", "kohm"),
+    MEGAOHM(Dimension.RESISTANCE, "MΩ", 1e6, 0, "megohm"),
+    NEWTON(Dimension.FORCE, "N", 1, 0),
+    POUND_FORCE(Dimension.FORCE, "lbf", 4.4482216152605, 0, "lb"),
     PERCENT(Dimension.FRACTION, "%", 0.01, 0),
     NEWTON_METRE(Dimension.TORQUE, "N·m", 1, 0, "nm", "n.m"),
     POUND_FOOT(Dimension.TORQUE, "lb·ft", 1.3558179483314, 0, "lbft", "lb.ft", "lb-ft", "ft-lb"),
@@ -70,11 +77,19 @@ public enum Unit {
         return si / factor - offset;
     }
 
-    /** Finds the unit of a dimension that a person means by a spelling; the case of letters is ignored. */
+    /**
+     * Finds the unit of a dimension that a person means by a spelling. The case of letters is ignored unless a symbol is
+     * spelled exactly: mΩ and MΩ are not the same.
+     */
     public static Optional<Unit> spelled(String text, Dimension dimension) {
-        String wanted = text.strip().toLowerCase(Locale.ROOT);
-        return Arrays.stream(values()).filter(u -> u.dimension == dimension)
+        String exact = text.strip();
+        String wanted = exact.toLowerCase(Locale.ROOT);
+        return all(dimension).filter(u -> u.symbol.equals(exact)).findFirst().or(() -> all(dimension)
                 .filter(u -> u.symbol.toLowerCase(Locale.ROOT).equals(wanted) || u.spellings.contains(wanted))
-                .findFirst();
+                .findFirst());
+    }
+
+    private static Stream<Unit> all(Dimension dimension) {
+        return Arrays.stream(values()).filter(u -> u.dimension == dimension);
     }
 }

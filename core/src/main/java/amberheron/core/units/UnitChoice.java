@@ -36,6 +36,7 @@ public record UnitChoice(boolean afr, boolean inches, boolean fahrenheit, boolea
             case MILLIMETRE, CENTIMETRE -> inches ? Unit.INCH : customary;
             case METRE -> inches ? Unit.FOOT : customary;
             case CELSIUS -> fahrenheit ? Unit.FAHRENHEIT : customary;
+            case NEWTON -> poundFeet ? Unit.POUND_FORCE : customary;
             case NEWTON_METRE -> poundFeet ? Unit.POUND_FOOT : customary;
             default -> customary;
         };
@@ -49,6 +50,8 @@ public record UnitChoice(boolean afr, boolean inches, boolean fahrenheit, boolea
             case TEMPERATURE -> Unit.CELSIUS;
             case VOLTAGE -> Unit.VOLT;
             case CURRENT -> Unit.AMPERE;
+            case RESISTANCE -> Unit.OHM;
+            case FORCE -> Unit.NEWTON;
             case FRACTION -> Unit.PERCENT;
             case TORQUE -> Unit.NEWTON_METRE;
             case DURATION -> Unit.SECOND;

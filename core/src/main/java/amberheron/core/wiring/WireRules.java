@@ -6,15 +6,20 @@ import amberheron.core.finding.Finding;
 import amberheron.core.finding.Finding.Limit;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
+import amberheron.core.harness.HarnessRules;
+import amberheron.core.placement.Estimate;
+import amberheron.core.plan.Intake.ReaderKind;
+import amberheron.core.scaling.OutputLaw;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Unit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
-/** Judges power and ground. */
+/** Judges the whole of the wiring. */
 public final class WireRules {
     private static final Source COPPER = Source.published("IEC 60028 (copper), ASTM B258 (AWG)");
 
@@ -22,16 +27,29 @@ public final class WireRules {
     }
 
     /**
-     * Every check of the station.
+     * What the checks need to know of the rest of the job.
      *
-     * @param lambdaPerVolt slope of the reader's setting, λ/V: turns a shift in volts into a shift of the reading;
-     *        null when no law is known yet
+     * @param readers what reads the signal
+     * @param law the controller's output law; null until chosen
+     * @param dry time until the pipe is dry at the place taken, s; null while that is not known
      * @param tolerance what the trade lets gauge and reader differ by, λ
      */
-    public static List<Finding> judge(Wiring wiring, @Nullable Double lambdaPerVolt, double tolerance) {
+    public record Surroundings(Set<ReaderKind> readers, @Nullable OutputLaw law, @Nullable Estimate dry,
+            double tolerance) {
+        /** Mean slope of the law, λ/V: turns a shift in volts into a shift of the reading; null without a law. */
+        public @Nullable Double lambdaPerVolt() {
+            return law == null ? null : law.lambdaPerVolt();
+        }
+    }
+
+    /** Every check of the station. */
+    public static List<Finding> judge(Wiring wiring, Surroundings at) {
         List<Finding> findings = new ArrayList<>(
                 PowerRules.judge(wiring.source().orElse(null), wiring.feed(), wiring.fuse(), wiring.draw()));
-        findings.add(groundShift(wiring.ground(), lambdaPerVolt, tolerance));
+        findings.add(groundShift(wiring.ground(), at.lambdaPerVolt(), at.tolerance()));
+        findings.add(wiring.heater().judge(at.dry()));
+        findings.addAll(SignalRules.judge(wiring.signals(), at.readers(), at.law(), at.tolerance()));
+        findings.addAll(HarnessRules.judge(wiring.harness(), wiring.needed(at.readers())));
         return List.copyOf(findings);
     }
 

@@ -1,7 +1,11 @@
 package amberheron.core.wiring;
 
+import amberheron.core.harness.Harness;
+import amberheron.core.harness.Wire;
+import amberheron.core.plan.Intake.ReaderKind;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
@@ -15,12 +19,16 @@ import org.jspecify.annotations.Nullable;
  * @param draw the unit's greatest draw while heating, A
  * @param ground where the grounds are taken, and where they could be
  * @param groundPoint where the grounds were taken, in the installer's words
+ * @param signals how every reader is hooked up
+ * @param heater when the heater gets its power
+ * @param harness chart, route, joints and what was found
  */
 public record Wiring(List<PowerSource> sources, @Nullable String taken, Feed feed, @Nullable Double fuse,
-        @Nullable Double draw, GroundPlan ground, String groundPoint) {
+        @Nullable Double draw, GroundPlan ground, String groundPoint, Signals signals, HeaterTiming heater,
+        Harness harness) {
     /** Nothing measured. */
     public static final Wiring UNMEASURED = new Wiring(List.of(), null, Feed.UNMEASURED, null, null,
-            GroundPlan.UNMEASURED, "");
+            GroundPlan.UNMEASURED, "", Signals.NONE, HeaterTiming.OPEN, Harness.NONE);
 
     public Wiring {
         sources = List.copyOf(sources);
@@ -32,7 +40,7 @@ public record Wiring(List<PowerSource> sources, @Nullable String taken, Feed fee
     }
 
     public Wiring withSources(List<PowerSource> value) {
-        return new Wiring(value, taken, feed, fuse, draw, ground, groundPoint);
+        return new Wiring(value, taken, feed, fuse, draw, ground, groundPoint, signals, heater, harness);
     }
 
     /** Changes the source with this id; the others stay as they are. */
@@ -41,26 +49,43 @@ public record Wiring(List<PowerSource> sources, @Nullable String taken, Feed fee
     }
 
     public Wiring withTaken(@Nullable String value) {
-        return new Wiring(sources, value, feed, fuse, draw, ground, groundPoint);
+        return new Wiring(sources, value, feed, fuse, draw, ground, groundPoint, signals, heater, harness);
     }
 
     public Wiring withFeed(Feed value) {
-        return new Wiring(sources, taken, value, fuse, draw, ground, groundPoint);
+        return new Wiring(sources, taken, value, fuse, draw, ground, groundPoint, signals, heater, harness);
     }
 
     public Wiring withFuse(@Nullable Double value) {
-        return new Wiring(sources, taken, feed, value, draw, ground, groundPoint);
+        return new Wiring(sources, taken, feed, value, draw, ground, groundPoint, signals, heater, harness);
     }
 
     public Wiring withDraw(@Nullable Double value) {
-        return new Wiring(sources, taken, feed, fuse, value, ground, groundPoint);
+        return new Wiring(sources, taken, feed, fuse, value, ground, groundPoint, signals, heater, harness);
     }
 
     public Wiring withGround(GroundPlan value) {
-        return new Wiring(sources, taken, feed, fuse, draw, value, groundPoint);
+        return new Wiring(sources, taken, feed, fuse, draw, value, groundPoint, signals, heater, harness);
     }
 
     public Wiring withGroundPoint(String value) {
-        return new Wiring(sources, taken, feed, fuse, draw, ground, value);
+        return new Wiring(sources, taken, feed, fuse, draw, ground, value, signals, heater, harness);
+    }
+
+    public Wiring withSignals(Signals value) {
+        return new Wiring(sources, taken, feed, fuse, draw, ground, groundPoint, value, heater, harness);
+    }
+
+    public Wiring withHeater(HeaterTiming value) {
+        return new Wiring(sources, taken, feed, fuse, draw, ground, groundPoint, signals, value, harness);
+    }
+
+    public Wiring withHarness(Harness value) {
+        return new Wiring(sources, taken, feed, fuse, draw, ground, groundPoint, signals, heater, value);
+    }
+
+    /** The lines its chart cannot do without. */
+    public List<Wire> needed(Set<ReaderKind> readers) {
+        return NeededWires.of(this, readers);
     }
 }

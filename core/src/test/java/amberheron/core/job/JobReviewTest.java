@@ -24,7 +24,6 @@ import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ReaderInput;
 import amberheron.core.units.WireGauge;
-import amberheron.core.wiring.Feed;
 import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.Wiring;
 import java.util.List;
@@ -48,10 +47,9 @@ class JobReviewTest {
     }
 
     private static Job shared(Job job) {
-        return job.withWiring(new Wiring(List.of(), null, Feed.UNMEASURED, 5.0, 3.0,
-                GroundPlan.UNMEASURED.withSchool(GroundPlan.School.SAME_POINT).withToChassis(3.0)
-                        .withSection(WireGauge.crossSection(18)).withMean(1.2),
-                "strap"));
+        return job.withWiring(Wiring.UNMEASURED.withFuse(5.0).withDraw(3.0).withGroundPoint("strap")
+                .withGround(GroundPlan.UNMEASURED.withSchool(GroundPlan.School.SAME_POINT).withToChassis(3.0)
+                        .withSection(WireGauge.crossSection(18)).withMean(1.2)));
     }
 
     private static JobReview review(Job job) {

@@ -132,6 +132,15 @@ record Cursor(String file, String path, JsonNode node) {
         }).toList();
     }
 
+    List<Integer> integers(String field) {
+        return list(field).stream().map(item -> {
+            if (!item.node.isInt()) {
+                throw new UnusableInput(file, item.path, "found " + found(item.node) + ", expected a whole number");
+            }
+            return item.node.intValue();
+        }).toList();
+    }
+
     /** The number at an index of this list. */
     double numberAt(int index) {
         JsonNode value = node.get(index);

@@ -1,5 +1,6 @@
 package amberheron.io.json;
 
+import amberheron.core.finding.Photo;
 import amberheron.core.placement.AsFitted;
 import amberheron.core.placement.Bung;
 import amberheron.core.placement.Candidate;
@@ -34,7 +35,7 @@ final class PlacingJson {
     private static AsFitted fitted(Cursor at) {
         return at.build(() -> new AsFitted(at.numberOrNull("distance"), at.numberOrNull("reading"), at.number("along"),
                 at.number("across"), at.date("date"), at.flagOrNull("airtight"), at.list("photos").stream()
-                        .map(p -> new AsFitted.Photo(p.text("file"), p.text("digest"))).toList()));
+                        .map(p -> new Photo(p.text("file"), p.text("digest"))).toList()));
     }
 
     static ObjectNode write(Placing placing) {

@@ -2,9 +2,11 @@ package amberheron.io.json;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
+import amberheron.core.harness.Chart;
 import amberheron.core.job.Job;
 import amberheron.core.placement.PlaceRanking;
 import amberheron.core.scaling.Diagnosis;
+import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.ScaleReport;
 import amberheron.core.units.Measure;
@@ -72,6 +74,27 @@ public final class ResultJson {
                 .put("clock", f.clock()));
         ArrayNode schools = out.putArray("schools");
         ranking.schools().forEach((school, id) -> schools.addObject().put("school", school).put("takes", id));
+        return Json.text(out);
+    }
+
+    /** The findings, each source's behaviour, what each school of grounding costs, and the twins of the chart. */
+    public static String wire(Job job, List<Finding> findings) {
+        ObjectNode out = findingsOf(job.id(), findings);
+        ArrayNode sources = out.putArray("sources");
+        job.wiring().sources().forEach(s -> sources.addObject().put("id", s.id())
+                .put("behaviour", Cursor.id(s.behaviour())).put("taken", s.id().equals(job.wiring().taken())));
+        OutputLaw law = job.law();
+        ArrayNode schools = out.putArray("grounds");
+        job.wiring().ground().costs()
+                .forEach(c -> schools.addObject().put("school", Cursor.id(c.school())).put("shift", c.shift())
+                        .put("ripple", c.ripple()).put("measured", c.measured())
+                        .put("lambdaCost", law == null ? null : c.shift() * law.lambdaPerVolt()));
+        Chart chart = job.wiring().harness().chart();
+        ArrayNode twins = out.putArray("twins");
+        chart.twins().stream().filter(t -> !t.toldApart()).forEach(t -> {
+            ArrayNode tags = twins.addObject().put("colour", t.colour().words()).putArray("tags");
+            t.wires().forEach(w -> tags.add(w.tag()));
+        });
         return Json.text(out);
     }
 

@@ -1,10 +1,13 @@
 package amberheron.io.json;
 
+import amberheron.core.harness.Harness;
 import amberheron.core.wiring.Feed;
 import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.GroundPlan.School;
+import amberheron.core.wiring.HeaterTiming;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerSource;
+import amberheron.core.wiring.Signals;
 import amberheron.core.wiring.Wiring;
 import java.util.EnumMap;
 import java.util.Map;
@@ -25,7 +28,12 @@ final class WiringJson {
                         positiveOrNull(feed, "battery")),
                 at.numberOrNull("fuse"), at.numberOrNull("draw"),
                 ground(ground),
-                at.text("groundPoint", ""));
+                at.text("groundPoint", ""), at.objectOrNone("signals").map(HarnessJson::signals).orElse(Signals.NONE),
+                at.objectOrNone("heater")
+                        .map(h -> new HeaterTiming(h.choiceOrNull("school", HeaterTiming.School.values()),
+                                h.numberOrNull("delay")))
+                        .orElse(HeaterTiming.OPEN),
+                at.objectOrNone("harness").map(HarnessJson::harness).orElse(Harness.NONE));
     }
 
     private static GroundPlan ground(Cursor at) {
@@ -57,7 +65,7 @@ final class WiringJson {
                 at.numberOrNull("hostLoad"));
     }
 
-    private static @Nullable Double positiveOrNull(Cursor at, String field) {
+    static @Nullable Double positiveOrNull(Cursor at, String field) {
         Double value = at.numberOrNull(field);
         if (value != null && value <= 0) {
             throw at.fault(field, "more than 0");
@@ -90,6 +98,11 @@ final class WiringJson {
         for (School school : School.values()) {
             measured.put(Cursor.id(school), g.measured().get(school));
         }
-        return out.put("groundPoint", wiring.groundPoint());
+        out.put("groundPoint", wiring.groundPoint());
+        out.set("signals", HarnessJson.write(wiring.signals()));
+        out.putObject("heater").put("school", Cursor.idOrNull(wiring.heater().school()))
+                .put("delay", wiring.heater().delay());
+        out.set("harness", HarnessJson.write(wiring.harness()));
+        return out;
     }
 }

@@ -32,7 +32,8 @@ import org.jspecify.annotations.Nullable;
 public record HandOverSheet(String job, String vehicle, String fuel, String date, boolean proven, String standing,
         List<Link> links, List<Fact> facts, List<Group> groups, List<SettingText.Line> setting, String settingNote,
         List<Point> points, String pointsNote, String proving, @Nullable String plot, String notDone) {
-    private static final Set<String> BRIEF = Set.of("piece", "tools", "lead", "gas", "delay-idle", "delay-full", "dry",
+    private static final Set<String> BRIEF = Set.of("heater", "piece", "tools", "lead", "gas", "delay-idle",
+            "delay-full", "dry",
             "moved",
             "turned", "tight");
 
@@ -155,10 +156,13 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         return List.copyOf(groups);
     }
 
-    /** Checks told in a line: what is kept or was not measured, so that the next person sees what stands out. */
+    /**
+     * Checks told in a line: what is kept or was not measured, so that the next person sees what stands out. Those of
+     * harness and signal have a dot in their names.
+     */
     private static boolean brief(Finding f) {
         return (f.verdict() == Verdict.PASS || f.verdict() == Verdict.UNKNOWN)
-                && (BRIEF.contains(f.id()) || f.id().startsWith("room"));
+                && (BRIEF.contains(f.id()) || f.id().startsWith("room") || f.id().contains("."));
     }
 
     private static String line(String head, List<Finding> findings, Verdict verdict, UnitChoice units, double stoich) {

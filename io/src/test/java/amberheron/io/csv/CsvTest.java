@@ -4,11 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import amberheron.core.harness.Chart;
+import amberheron.core.harness.Device;
+import amberheron.core.harness.Wire;
+import amberheron.core.harness.WireColour;
+import amberheron.core.harness.Work;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.CheckPoint;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -74,5 +80,39 @@ class CsvTest {
         assertThatThrownBy(
                 () -> LogCsv.read(folder.resolve("none.csv"), MixtureScale.lambda(), MixtureScale.lambda()))
                 .hasMessageContainingAll("none.csv", "no such file");
+    }
+
+    @Test
+    void aChartIsWrittenAndReadAgainWhole() {
+        Wire wire = Wire.of("7", Work.ANALOG, Device.CONTROLLER, Device.LOGGER)
+                .withColour(WireColour.parse("white/blue").orElseThrow())
+                .withExtension(WireColour.parse("white").orElseThrow()).withToPin("A, 1").withToldApart(true)
+                .withOhms(0.4);
+        Chart chart = new Chart(
+                List.of(wire, Wire.tagged("x").withWork(Work.DIMMER).withLeft(Wire.Left.GROUNDED)));
+        assertThat(ChartCsv.parse("c", ChartCsv.write(chart))).isEqualTo(chart);
+    }
+
+    @Test
+    void aChartDrawnUpByHandIsUnderstood() {
+        Chart chart = ChartCsv.parse("c", "Work;Colour;To;To pin\nanalog +;WH with black stripe;logger;3\n;purple;;\n");
+        assertThat(chart.wires()).hasSize(2).first().satisfies(w -> {
+            assertThat(w.tag()).isEqualTo("1");
+            assertThat(w.from()).isEqualTo(Device.CONTROLLER);
+            assertThat(w.work()).isEqualTo(Work.ANALOG);
+            assertThat(w.to()).isEqualTo(Device.LOGGER);
+        });
+        assertThat(chart.wires().getLast().used()).isFalse();
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"from,to\\ncontroller,logger|line 1|expected work or colour",
+            "work,colour\\nanalog +,beige|line 2|“beige”, expected a colour",
+            "work,to\\nanalog +,moon|line 2|column to: found “moon”, expected one of: sensor; controller",
+            "work,ohms\\nanalog +,-1|line 2|expected 0 or more",
+            "work,told apart\\nanalog +,maybe|line 2|expected yes or no",
+            "tag,work\\n1,dimmer\\n1,dimmer|line 3|“1” twice", "work\\n|c|no row"})
+    void aChartThatCannotBeUsedIsNamedByLineAndColumn(String text, String place, String says) {
+        assertThatThrownBy(() -> ChartCsv.parse("c", text.replace("\\n", "\n"))).hasMessageContainingAll(place, says);
     }
 }

@@ -4,7 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
+import amberheron.core.finding.Photo;
 import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.harness.AsWired;
+import amberheron.core.harness.Chart;
+import amberheron.core.harness.Device;
+import amberheron.core.harness.Harness;
+import amberheron.core.harness.Joints;
+import amberheron.core.harness.Route;
+import amberheron.core.harness.Wire;
+import amberheron.core.harness.WireColour;
+import amberheron.core.harness.Work;
 import amberheron.core.job.Job;
 import amberheron.core.job.Progress;
 import amberheron.core.job.Waiting;
@@ -23,8 +33,11 @@ import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.SettingFinder;
 import amberheron.core.wiring.Feed;
 import amberheron.core.wiring.GroundPlan;
+import amberheron.core.wiring.HeaterTiming;
+import amberheron.core.wiring.Hookup;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerSource;
+import amberheron.core.wiring.Signals;
 import amberheron.core.wiring.Wiring;
 import amberheron.io.catalogue.Catalogue;
 import java.time.LocalDate;
@@ -41,6 +54,39 @@ import org.jspecify.annotations.Nullable;
 /** Whatever a job holds: written, checked against the schema and read, it is the same job. */
 class JobDocumentProperties {
     private static final Catalogue CATALOGUE = Catalogue.shipped();
+
+    private static Signals signals(Random random) {
+        return new Signals(maybe(random, 500),
+                List.of(new Hookup(any(random, Intake.ReaderKind.values()), perhaps(random, Hookup.Form.values()),
+                        random.nextBoolean(), maybe(random, 1e6), maybe(random, 1e4), maybe(random, 5),
+                        maybe(random, 5))));
+    }
+
+    private static Harness harness(Random random) {
+        List<Wire> wires = new ArrayList<>();
+        for (int i = random.nextInt(6); i > 0; i--) {
+            wires.add(new Wire("T" + i, perhaps(random, Work.values()), any(random, Device.values()), words(random),
+                    colour(random), colour(random), perhaps(random, Device.values()), words(random), colour(random),
+                    random.nextBoolean(), perhaps(random, Wire.Left.values()), maybe(random, 2)));
+        }
+        Route route = new Route(
+                List.of(new Route.Waypoint(words(random), maybe(random, 1), maybe(random, 1), random.nextBoolean(),
+                        maybe(random, 1), maybe(random, 1))),
+                maybe(random, 1), maybe(random, 3), maybe(random, 0.2), maybe(random, 0.2), maybe(random, 0.01),
+                maybe(random, 0.03), maybe(random, 0.03), random.nextBoolean(), random.nextBoolean(),
+                perhaps(random, Route.Facing.values()), random.nextBoolean());
+        Joints joints = new Joints(perhaps(random, Joints.School.values()), Set.of(random.nextInt(6)),
+                List.of(new Joints.Test(words(random), maybe(random, 1e-6), maybe(random, 90), maybe(random, 0.01))));
+        AsWired wired = new AsWired(maybe(random, 12), maybe(random, 12),
+                random.nextBoolean() ? null : LocalDate.of(2026, 6, 1 + random.nextInt(28)), words(random),
+                List.of(new Photo(words(random), "cd")));
+        return new Harness(new Chart(wires), route, joints, wired);
+    }
+
+    private static @Nullable WireColour colour(Random random) {
+        WireColour.Hue base = perhaps(random, WireColour.Hue.values());
+        return base == null ? null : new WireColour(base, perhaps(random, WireColour.Hue.values()));
+    }
 
     private static @Nullable Double maybe(Random random, double most) {
         return random.nextInt(4) == 0 ? null : random.nextDouble() * most;
@@ -102,7 +148,7 @@ class JobDocumentProperties {
                 new AsFitted(maybe(random, 2), maybe(random, 1), random.nextDouble() / 4, random.nextDouble() / 4,
                         random.nextBoolean() ? null : LocalDate.of(2026, 3, 4),
                         random.nextBoolean() ? null : random.nextBoolean(),
-                        List.of(new AsFitted.Photo(words(random), "ab"))));
+                        List.of(new Photo(words(random), "ab"))));
         Progress progress = new Progress(Set.of("leaks", "place"), List.of("place", "leaks"), Set.of(words(random)),
                 words(random), random.nextBoolean() ? null : LocalDate.of(2026, 5, 6),
                 perhaps(random, Waiting.values()));
@@ -122,7 +168,8 @@ class JobDocumentProperties {
                         maybe(random, 5), maybe(random, 5), maybe(random, 1e-5), maybe(random, 3), maybe(random, 3),
                         maybe(random, 90), maybe(random, 0.1),
                         Map.of(GroundPlan.School.CHASSIS, random.nextGaussian())),
-                words(random));
+                words(random), signals(random),
+                new HeaterTiming(perhaps(random, HeaterTiming.School.values()), maybe(random, 60)), harness(random));
         FreeAirCheck air = new FreeAirCheck(any(random, FreeAirCheck.School.values()), maybe(random, 320),
                 maybe(random, 1), maybe(random, 2000), maybe(random, 0.21), maybe(random, 1.4), maybe(random, 120),
                 random.nextBoolean() ? null : LocalDate.of(2026, 1 + random.nextInt(12), 1));

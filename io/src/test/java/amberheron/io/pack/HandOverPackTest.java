@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
+import amberheron.core.finding.Photo;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.Shop;
@@ -54,7 +55,7 @@ class HandOverPackTest {
                 .withPlacing(Placing.NONE.withCandidates(List.of(Candidate.named("B").withNote("straight")
                         .withDistance(0.61).withClock(0.9).withSlope(0.0))).withChosen("B")
                         .withFitted(new AsFitted(0.61, 0.67, 0, 0, java.time.LocalDate.of(2026, 5, 12), true,
-                                List.of(new AsFitted.Photo("bung.jpg", "ab")))))
+                                List.of(new Photo("bung.jpg", "ab")))))
                 .withLaw(CATALOGUE.law("afr-8.5-18")).withReader(CATALOGUE.reader("ecu-table-8"))
                 .withProving(new Job.Proving("drive.csv", "0123456789abcdef0123", LogComparison.of(log)))
                 .withHandOver(new Job.HandOver("Shield not refitted.", java.time.LocalDate.of(2026, 5, 13)));

@@ -4,6 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import amberheron.core.harness.Chart;
+import amberheron.core.harness.Device;
+import amberheron.core.harness.Harness;
+import amberheron.core.harness.Route;
+import amberheron.core.harness.Wire;
+import amberheron.core.harness.WireColour;
+import amberheron.core.harness.Work;
 import amberheron.core.job.Job;
 import amberheron.core.placement.Bung;
 import amberheron.core.placement.Candidate;
@@ -13,8 +20,10 @@ import amberheron.core.placement.MarkingOut;
 import amberheron.core.placement.Segment;
 import amberheron.core.plan.JobPlan;
 import amberheron.core.units.UnitChoice;
+import amberheron.core.wiring.Wiring;
 import amberheron.io.Photos;
 import amberheron.io.UnusableInput;
+import amberheron.io.csv.ChartCsv;
 import java.awt.geom.Point2D;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -22,6 +31,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import javax.xml.parsers.DocumentBuilderFactory;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
 import org.apache.pdfbox.cos.COSName;
@@ -210,5 +220,35 @@ class SheetsTest {
         assertThatThrownBy(() -> Photos.keep(text.toString(), kept)).isInstanceOf(UnusableInput.class)
                 .hasMessageContaining("is no picture");
         assertThatThrownBy(() -> Photos.keep(" ", kept)).isInstanceOf(UnusableInput.class);
+    }
+
+    /** Every wire is drawn, with its colour also written; every wire has two tags; markup in a name stays text. */
+    @Test
+    void theHarnessIsDrawnAndTagged() throws Exception {
+        Chart chart = new Chart(List.of(
+                Wire.of("11", Work.ANALOG, Device.CONTROLLER, Device.LOGGER)
+                        .withColour(WireColour.parse("white/blue").orElseThrow()).withToPin("<A&1>"),
+                Wire.of("12", Work.DIMMER, Device.CONTROLLER, null).withColour(WireColour.parse("orange").orElseThrow())
+                        .withLeft(Wire.Left.GROUNDED)));
+        Job job = Job.empty("SB-7").withWiring(Wiring.UNMEASURED.withHarness(Harness.NONE.withChart(chart).withRoute(
+                Route.UNMEASURED.withPoints(List.of(Route.Waypoint.named("firewall").withLength(0.9))))));
+        List<Path> files = HarnessSheet.of(job).write(job, folder);
+        assertThat(files).extracting(f -> f.getFileName().toString()).containsExactly("SB-7-chart.pdf",
+                "SB-7-tags.pdf", "SB-7-strip.svg", "SB-7-chart.csv");
+        var svg = DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(files.get(2).toFile());
+        List<String> words = new ArrayList<>();
+        for (int i = 0; i < svg.getElementsByTagName("text").getLength(); i++) {
+            words.add(svg.getElementsByTagName("text").item(i).getTextContent());
+        }
+        assertThat(words).contains("WH/BU", "analog + · pin <A&1>", "dimmer, unused: to ground", "firewall",
+                "controller", "logger");
+        try (PDDocument chartPdf = Loader.loadPDF(files.get(0).toFile());
+                PDDocument tags = Loader.loadPDF(files.get(1).toFile())) {
+            assertThat(new PDFTextStripper().getText(chartPdf)).contains("white/blue WH/BU", "logger, pin <A&1>");
+            String text = new PDFTextStripper().getText(tags);
+            assertThat(text.split("SB-7 · ", -1)).as("two tags a wire").hasSize(1 + 4);
+            assertThat(text).contains("to logger", "to ground");
+        }
+        assertThat(ChartCsv.read(files.get(3))).isEqualTo(chart);
     }
 }

@@ -1,0 +1,91 @@
+package amberheron.app.shell;
+
+import amberheron.core.finding.Photo;
+import amberheron.core.job.Job;
+import amberheron.io.Photos;
+import amberheron.io.pack.HandOverPack;
+import java.io.File;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** Photos kept with one part of a job, each known by its digest. */
+public final class PhotoCard extends VBox {
+    private final Session session;
+    private final Function<Job, List<Photo>> read;
+    private final BiFunction<Job, List<Photo>, Job> write;
+    private final VBox list = new VBox(4);
+    private final TextField file = new TextField();
+
+    /**
+     * Photos of one part of the job.
+     *
+     * @param key id of the field, and the start of the buttons' ids
+     */
+    public PhotoCard(Session session, String key, Function<Job, List<Photo>> read,
+            BiFunction<Job, List<Photo>, Job> write) {
+        this.session = session;
+        this.read = read;
+        this.write = write;
+        file.setId(key);
+        file.setPromptText("path of a photo, JPEG or PNG");
+        file.setAccessibleText("Photo");
+        file.setOnAction(e -> attach(file.getText()));
+        getChildren().add(Parts.card("Photos", list,
+                file, new FlowPane(6, 6,
+                        Parts.button("Attach", key + ".attach", () -> attach(file.getText()), "quiet"),
+                        Parts.button("Browse…", key + ".browse", this::browse, "quiet"))));
+    }
+
+    private void browse() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Photo");
+        File chosen = chooser.showOpenDialog(getScene().getWindow());
+        if (chosen != null) {
+            attach(chosen.toString());
+        }
+    }
+
+    private void attach(String typed) {
+        attach(session, typed, read, write);
+        file.clear();
+    }
+
+    /**
+     * Copies a photo to the job's folder, off the screen's thread; the job it was attached to may no longer be open by
+     * then.
+     */
+    public static void attach(Session session, String typed, Function<Job, List<Photo>> read,
+            BiFunction<Job, List<Photo>, Job> write) {
+        String job = session.job().id();
+        Path folder = session.home().resolve("photos").resolve(HandOverPack.stem(session.job()));
+        session.inBackground("Attaching", () -> Photos.keep(typed, folder), photo -> {
+            if (!session.job().id().equals(job)) {
+                return photo.file() + " was kept, but " + job + " is no longer open; attach it there again.";
+            }
+            session.edit("photo " + photo.file(), j -> {
+                List<Photo> photos = new ArrayList<>(read.apply(j));
+                photos.removeIf(p -> p.file().equals(photo.file()));
+                photos.add(photo);
+                return write.apply(j, photos);
+            });
+            return photo.file() + " is kept in " + folder + ".";
+        });
+    }
+
+    /** Shows what the job has now. */
+    public void refresh() {
+        List<Photo> photos = read.apply(session.job());
+        list.getChildren().setAll(photos.isEmpty()
+                ? List.of(Parts.text("None yet.", "soft"))
+                : photos.stream().map(p -> Parts.text(
+                        p.file() + "  ·  SHA-256 " + p.digest().substring(0, Math.min(12, p.digest().length())) + "…"))
+                        .toList());
+    }
+}

@@ -1,0 +1,250 @@
+package amberheron.app.wiring;
+
+import static amberheron.core.units.Unit.OHM;
+
+import amberheron.app.shell.Choice;
+import amberheron.app.shell.Columns;
+import amberheron.app.shell.FindingsTable;
+import amberheron.app.shell.Parts;
+import amberheron.app.shell.Pressable;
+import amberheron.app.shell.Session;
+import amberheron.core.harness.Chart;
+import amberheron.core.harness.Device;
+import amberheron.core.harness.Wire;
+import amberheron.core.harness.WireColour;
+import amberheron.core.harness.WireColour.Hue;
+import amberheron.core.harness.Work;
+import amberheron.core.wiring.Wiring;
+import java.io.File;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Rectangle;
+import javafx.stage.FileChooser;
+import org.jspecify.annotations.Nullable;
+
+/** The conductor chart: the strip it makes above, its lines and the one looked at below. */
+final class ChartLeaf {
+    /** One of these, or none. */
+    private record Perhaps<T>(@Nullable T value, String words) {
+    }
+
+    private static final List<Device> FIRST_ENDS = List.of(Device.SENSOR, Device.CONTROLLER, Device.DISPLAY);
+
+    private final Session session;
+    private final WireModel model;
+    private final WireFields fields;
+    private final StripDrawing strip;
+    private final Label note = new Label();
+    private final FindingsTable findings;
+    private final VBox lines = new VBox(2);
+    private final Label which = new Label();
+    private final VBox one;
+    private final Node left;
+    private final TextField file = new TextField();
+    private final Node node;
+
+    ChartLeaf(Session session, WireModel model) {
+        this.session = session;
+        this.model = model;
+        fields = new WireFields(session);
+        strip = new StripDrawing(session, model);
+        findings = new FindingsTable(session);
+        left = perhaps("How it is left", "wire.chart.left", "not said", Wire.Left.values(), Wire.Left::words,
+                Wire::left, Wire::withLeft);
+        one = new VBox(8,
+                perhaps("Work", "wire.chart.work", "not known", Work.values(), Work::words, Wire::work, Wire::withWork),
+                choice("Comes out of", "wire.chart.from", FIRST_ENDS, Device::words, Wire::from, Wire::withFrom),
+                Parts.evenly(colour("Colour", "wire.chart.colour", Wire::colour, Wire::withColour),
+                        pin("Pin", "fromPin", Wire::fromPin, Wire::withFromPin)),
+                colour("In the extension", "wire.chart.extension", Wire::extension, Wire::withExtension),
+                Parts.evenly(perhaps("Goes to", "wire.chart.to", "nothing: unused", ends(), Device::words, Wire::to,
+                        Wire::withTo), pin("Pin there", "toPin", Wire::toPin, Wire::withToPin)),
+                colour("Joins one that is", "wire.chart.joins", Wire::toColour, Wire::withToColour), left,
+                Parts.evenly(
+                        choice("Continuity", "wire.chart.apart", List.of(false, true),
+                                on -> on ? "confirmed" : "not yet", Wire::toldApart, Wire::withToldApart),
+                        fields.quantity("End to end", OHM, 0, 1e6, 2,
+                                () -> "wire.chart." + model.wire(session).map(Wire::tag).orElse("") + ".ohms",
+                                w -> model.wire(session).map(Wire::ohms).orElse(null),
+                                (w, v) -> change(w, c -> c.withOhms(v)))),
+                new FlowPane(6, 6, Parts.button("Remove it", "wire.chart.remove", () -> model.removeWire(session),
+                        "quiet")));
+        file.setId("wire.chart.file");
+        file.setPromptText("path of a chart, CSV");
+        file.setAccessibleText("Chart to import");
+        file.setOnAction(e -> model.importChart(session, file.getText()));
+        FlowPane make = new FlowPane(6, 6,
+                Parts.button("Add the lines this job needs", "wire.chart.needed", () -> model.addNeeded(session),
+                        "quiet"),
+                Parts.button("Add the sensor's lead", "wire.chart.lead", () -> model.addLead(session), "quiet"),
+                Parts.button("Add a wire", "wire.chart.add", () -> model.addWire(session), "quiet"));
+        node = new VBox(12, Parts.noted("Harness", note, strip),
+                new Columns(300, Parts.card("Conductor chart", lines, make),
+                        Parts.noted("Wire", which, one), Parts.card("Against the rules", findings),
+                        Parts.card("Chart and tags on paper",
+                                Parts.button("Write chart, strip and tags: PDF, SVG, CSV", "wire.chart.write",
+                                        () -> model.writeChart(session), "primary"),
+                                file,
+                                new FlowPane(6, 6,
+                                        Parts.button("Import", "wire.chart.import",
+                                                () -> model.importChart(session, file.getText()), "quiet"),
+                                        Parts.button("Browse…", "wire.chart.browse", this::browse, "quiet")),
+                                Parts.text("An import takes the place of the chart; Ctrl+Z brings it back.", "soft"))));
+    }
+
+    private static Device[] ends() {
+        return EnumSet.complementOf(EnumSet.of(Device.SENSOR)).toArray(Device[]::new);
+    }
+
+    private void browse() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Conductor chart");
+        File chosen = chooser.showOpenDialog(node.getScene().getWindow());
+        if (chosen != null) {
+            model.importChart(session, chosen.toString());
+        }
+    }
+
+    private Wiring change(Wiring wiring, UnaryOperator<Wire> change) {
+        return model.wire(session).map(w -> wiring
+                .withHarness(wiring.harness().withChart(wiring.harness().chart().with(w.tag(), change))))
+                .orElse(wiring);
+    }
+
+    private <T> Choice<T> choice(String name, String key, List<T> values, Function<T, String> words,
+            Function<Wire, @Nullable T> read, BiFunction<Wire, T, Wire> write) {
+        return fields.choice(name, key, values, words, w -> model.wire(session).map(read).orElse(null),
+                (w, v) -> change(w, c -> write.apply(c, v)));
+    }
+
+    private <T> Choice<Perhaps<T>> perhaps(String name, String key, String none, T[] values, Function<T, String> words,
+            Function<Wire, @Nullable T> read, BiFunction<Wire, @Nullable T, Wire> write) {
+        List<Perhaps<T>> all = new java.util.ArrayList<>();
+        all.add(new Perhaps<>(null, none));
+        Arrays.stream(values).forEach(v -> all.add(new Perhaps<>(v, words.apply(v))));
+        return fields.choice(name, key, all, Perhaps::words,
+                w -> model.wire(session).map(c -> {
+                    T value = read.apply(c);
+                    return new Perhaps<>(value, value == null ? none : words.apply(value));
+                }).orElse(null), (w, v) -> change(w, c -> write.apply(c, v.value())));
+    }
+
+    /** Main colour and stripe, one beside the other. */
+    private Node colour(String name, String key, Function<Wire, @Nullable WireColour> read,
+            BiFunction<Wire, @Nullable WireColour, Wire> write) {
+        Choice<Perhaps<Hue>> base = perhaps(name, key, "none", Hue.values(), Hue::words, w -> {
+            WireColour colour = read.apply(w);
+            return colour == null ? null : colour.base();
+        }, (w, hue) -> {
+            WireColour before = read.apply(w);
+            return write.apply(w, hue == null ? null : new WireColour(hue, before == null ? null : before.stripe()));
+        });
+        Choice<Perhaps<Hue>> stripe = perhaps("stripe", key + ".stripe", "no stripe", Hue.values(), Hue::words, w -> {
+            WireColour colour = read.apply(w);
+            return colour == null ? null : colour.stripe();
+        }, (w, hue) -> {
+            WireColour before = read.apply(w);
+            return before == null ? w : write.apply(w, new WireColour(before.base(), hue));
+        });
+        return Parts.evenly(base, stripe);
+    }
+
+    private Node pin(String name, String key, Function<Wire, String> read, BiFunction<Wire, String, Wire> write) {
+        return fields.text(name, () -> "wire.chart." + model.wire(session).map(Wire::tag).orElse("") + "." + key,
+                "number or letter", w -> model.wire(session).map(read).orElse(""),
+                (w, v) -> change(w, c -> write.apply(c, v)));
+    }
+
+    private Node row(Chart chart, Wire w, boolean looked) {
+        Work work = w.work();
+        Device to = w.to();
+        Wire.Left end = w.left();
+        boolean doubtful = chart.doubtful(w);
+        Label tag = Parts.line(w.tag(), "figure", looked ? "strong" : "plain");
+        tag.setMinWidth(22);
+        Label words = Parts.text((work == null ? "work ?" : work.words()) + " · "
+                + colours(w) + " · "
+                + (to == null
+                        ? "unused, " + (end == null ? "how left ?" : end.words())
+                        : "to " + to.words() + (w.toPin().isBlank() ? "" : " " + w.toPin())),
+                looked ? "strong" : "plain");
+        HBox.setHgrow(words, Priority.ALWAYS);
+        words.setMaxWidth(Double.MAX_VALUE);
+        Label state = Parts.line(doubtful ? "twin ?" : w.toldApart() ? "✓" : "", doubtful ? "wrong" : "agreed");
+        state.setMinWidth(USE_PREF);
+        HBox content = new HBox(8, tag, swatch(w.colour()), words, state);
+        content.setAlignment(Pos.CENTER_LEFT);
+        Pressable press = new Pressable("wire.chart.row." + w.tag(),
+                "Wire " + w.tag() + (doubtful ? ", one of twins" : ""), () -> model.lookAtWire(session, w.tag()),
+                content);
+        press.getStyleClass().add("finding-row");
+        if (looked) {
+            press.getStyleClass().add("asked");
+        }
+        return press;
+    }
+
+    private static final double USE_PREF = javafx.scene.layout.Region.USE_PREF_SIZE;
+
+    private static String colours(Wire w) {
+        WireColour colour = w.colour();
+        WireColour extension = w.extension();
+        return (colour == null ? "colour ?" : colour.words())
+                + (extension == null ? "" : " → " + extension.words());
+    }
+
+    private static Node swatch(@Nullable WireColour colour) {
+        StackPane swatch = new StackPane();
+        Rectangle base = new Rectangle(26, 11);
+        base.getStyleClass().addAll("swatch", colour == null ? "insulation-unknown" : StripDrawing.hue(colour.base()));
+        swatch.getChildren().add(base);
+        Hue stripe = colour == null ? null : colour.stripe();
+        if (stripe != null) {
+            Rectangle line = new Rectangle(26, 4);
+            line.getStyleClass().add(StripDrawing.hue(stripe));
+            swatch.getChildren().add(line);
+        }
+        swatch.setMinWidth(28);
+        return swatch;
+    }
+
+    Node node() {
+        return node;
+    }
+
+    void refresh() {
+        Chart chart = session.job().wiring().harness().chart();
+        Optional<Wire> looked = model.wire(session);
+        lines.getChildren().setAll(chart.wires().stream().map(w -> row(chart, w, looked.filter(w::equals).isPresent()))
+                .toList());
+        if (chart.wires().isEmpty()) {
+            lines.getChildren().setAll(Parts.text(
+                    "Drawn up before anything is cut: each wire, its colour, where it goes.", "soft"));
+        }
+        which.setText(looked.map(w -> "tag " + w.tag()).orElse(""));
+        Parts.show(one, looked.isPresent());
+        Parts.show(left, looked.filter(w -> !w.used()).isPresent());
+        long doubtful = chart.wires().stream().filter(chart::doubtful).count();
+        note.setText(chart.wires().size() + " wires"
+                + (doubtful == 0 ? "" : ", " + doubtful + " twins to tell apart")
+                + session.job().wiring().harness().route().total()
+                        .map(t -> " · way " + amberheron.app.shell.Figures.length(session, t)).orElse(""));
+        findings.refresh(WireModel.findings(session, id -> id.startsWith("chart.")), "");
+        strip.refresh();
+        fields.refresh();
+    }
+}

@@ -1,0 +1,120 @@
+package amberheron.app.wiring;
+
+import static amberheron.core.units.Unit.AMPERE;
+import static amberheron.core.units.Unit.METRE;
+import static amberheron.core.units.Unit.SQUARE_MILLIMETRE;
+import static amberheron.core.units.Unit.VOLT;
+
+import amberheron.app.shell.Choice;
+import amberheron.app.shell.Columns;
+import amberheron.app.shell.EntryField;
+import amberheron.app.shell.Parts;
+import amberheron.app.shell.Pressable;
+import amberheron.app.shell.Session;
+import amberheron.core.units.Unit;
+import amberheron.core.wiring.GroundPlan;
+import amberheron.core.wiring.GroundPlan.School;
+import amberheron.io.json.CatalogueJson.Wire;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/** What each school of grounding costs here, and the ground drawn as the circuit it is. */
+final class GroundsLeaf {
+    private final Session session;
+    private final WireModel model;
+    private final WireFields fields;
+    private final GroundDrawing drawing;
+    private final VBox compared = new VBox();
+    private final Node node;
+
+    GroundsLeaf(Session session, WireModel model) {
+        this.session = session;
+        this.model = model;
+        fields = new WireFields(session);
+        drawing = new GroundDrawing(session);
+        Choice<Boolean> wires = fields.flag("Ground wires of the controller", "wire.wires", "one for both",
+                "two: signal apart", w -> w.ground().twoWires(), (w, v) -> w.withGround(w.ground().withTwoWires(v)));
+        Choice<Wire> common = fields.choice("Common sizes", "wire.catalogue", session.catalogue().wires(), Wire::name,
+                w -> session.catalogue().wires().stream().filter(c -> matches(c, w.ground().section())).findFirst()
+                        .orElse(null),
+                (w, v) -> w.withGround(w.ground().withSection(v.crossSection())));
+        VBox lengths = new VBox(8,
+                Parts.evenly(ground("To the battery", METRE, 0.01, 50, 2, "toBattery", GroundPlan::toBattery,
+                        GroundPlan::withToBattery),
+                        ground("To the chassis point", METRE, 0.01, 50, 2, "toChassis",
+                                GroundPlan::toChassis, GroundPlan::withToChassis)),
+                Parts.evenly(ground("To the reader's ground", METRE, 0.01, 50, 2, "toReader", GroundPlan::toReader,
+                        GroundPlan::withToReader),
+                        ground("Wire size", SQUARE_MILLIMETRE, 0.03, 120, 3, "section", GroundPlan::section,
+                                GroundPlan::withSection)),
+                common,
+                Parts.evenly(ground("Heater current, mean", AMPERE, 0, 20, 2, "mean", GroundPlan::mean,
+                        GroundPlan::withMean),
+                        ground("while it is on", AMPERE, 0, 20, 2, "peak", GroundPlan::peak,
+                                GroundPlan::withPeak)),
+                Parts.evenly(ground("Other loads on the strap", AMPERE, 0, 300, 1, "others", GroundPlan::others,
+                        GroundPlan::withOthers),
+                        ground("Drop as measured", VOLT, -2, 2, 3, "measured",
+                                g -> g.school() == null ? null : g.measured().get(g.school()), (g, v) -> {
+                                    School taken = g.school();
+                                    return taken == null ? g : g.withMeasured(taken, v);
+                                })));
+        compared.setId("wire.school");
+        node = new Columns(300,
+                Parts.noted("What each school costs here", new Label("press one to take it"), compared, drawing),
+                Parts.card("Grounds", wires, lengths,
+                        fields.text("Where the grounds are taken", () -> "wire.point",
+                                "such as: sensor ground of the reader, pin and colour",
+                                w -> w.groundPoint(), (w, v) -> w.withGroundPoint(v))));
+        session.onFocus(wanted -> {
+            if (wanted.equals("wire.school")) {
+                compared.getChildren().getFirst().requestFocus();
+            }
+        });
+    }
+
+    private static boolean matches(Wire wire, @Nullable Double section) {
+        return section != null && Math.abs(wire.crossSection() / section - 1) < 1e-3;
+    }
+
+    private EntryField ground(String name, Unit unit, double min, double max, int decimals, String key,
+            Function<GroundPlan, @Nullable Double> read, BiFunction<GroundPlan, @Nullable Double, GroundPlan> write) {
+        return fields.quantity(name, unit, min, max, decimals, () -> "wire." + key, w -> read.apply(w.ground()),
+                (w, v) -> w.withGround(write.apply(w.ground(), v)));
+    }
+
+    private Node row(WireModel.SchoolRow row) {
+        Label words = Parts.text(row.school().words(), row.taken() ? "strong" : "plain");
+        HBox.setHgrow(words, Priority.ALWAYS);
+        words.setMaxWidth(Double.MAX_VALUE);
+        String style = row.shift().isEmpty() ? "soft" : row.kept() ? "agreed" : "wrong";
+        Label cost = Parts.line(row.cost(), "figure", style);
+        cost.setMinWidth(Region.USE_PREF_SIZE);
+        HBox first = new HBox(8, Parts.line(row.shift().isEmpty() ? "○" : row.kept() ? "✓" : "▲", style), words, cost);
+        Label second = Parts.text((row.shift().isEmpty()
+                ? "its wire is not measured"
+                : "shift " + row.shift() + " · ripple " + row.ripple()) + (row.taken() ? " · taken" : "")
+                + (row.recommended() ? " · least inside tolerance" : ""), "soft");
+        Pressable press = new Pressable("wire.school.row." + row.school(), row.school().words() + ": " + row.cost(),
+                () -> WireModel.ground(session, row.school().words(), g -> g.withSchool(row.school())), first, second);
+        press.getStyleClass().add("finding-row");
+        return press;
+    }
+
+    Node node() {
+        return node;
+    }
+
+    void refresh() {
+        compared.getChildren().setAll(model.schools(session).stream().map(this::row).toList());
+        drawing.refresh();
+        fields.refresh();
+    }
+}

@@ -1,0 +1,104 @@
+package amberheron.app.wiring;
+
+import static amberheron.core.units.Unit.SECOND;
+
+import amberheron.app.shell.Columns;
+import amberheron.app.shell.EntryField;
+import amberheron.app.shell.FindingsTable;
+import amberheron.app.shell.Figures;
+import amberheron.app.shell.Parts;
+import amberheron.app.shell.Pressable;
+import amberheron.app.shell.Session;
+import amberheron.core.placement.Estimate;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import amberheron.core.wiring.HeaterTiming;
+import amberheron.core.wiring.HeaterTiming.School;
+import java.util.Arrays;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** When the heater gets its power: what each way risks at this place, and how it is wired. */
+final class HeaterLeaf {
+    private final Session session;
+    private final WireFields fields;
+    private final VBox compared = new VBox();
+    private final Label dry = Parts.text("", "soft");
+    private final FindingsTable findings;
+    private final EntryField delay;
+    private final VBox steps = new VBox(6);
+    private final Label title = new Label();
+    private final Node node;
+
+    HeaterLeaf(Session session) {
+        this.session = session;
+        fields = new WireFields(session);
+        findings = new FindingsTable(session);
+        delay = fields.quantity("Heater on after the start, 30 s if blank", SECOND, 1, 300, 0,
+                () -> "wire.heater.delay", w -> w.heater().delay(), (w, v) -> w.withHeater(w.heater().withDelay(v)));
+        compared.setId("wire.heater");
+        node = new Columns(300,
+                Parts.noted("Hot while the pipe is wet", new Label("press one to take it"), compared, dry, findings),
+                Parts.noted("Wiring and parts", title, delay, steps,
+                        Parts.text("Never key-on, engine off, on a cold day: water on the hot ceramic cracks it. "
+                                + "Never run the engine with the sensor fitted and unpowered for longer than the delay.",
+                                "caution-text")));
+        session.onFocus(wanted -> {
+            if (wanted.equals("wire.heater") && !compared.getChildren().isEmpty()) {
+                compared.getChildren().getFirst().requestFocus();
+            }
+        });
+    }
+
+    private Node row(School school, Optional<Estimate> wet) {
+        HeaterTiming timing = session.job().wiring().heater();
+        boolean taken = timing.school() == school;
+        Optional<Estimate> risk = wet.map(d -> timing.atRisk(school, d));
+        Label words = Parts.text(school.words(), taken ? "strong" : "plain");
+        HBox.setHgrow(words, Priority.ALWAYS);
+        words.setMaxWidth(Double.MAX_VALUE);
+        boolean none = risk.filter(r -> r.high() <= 0).isPresent();
+        String figure = risk
+                .map(r -> none
+                        ? "none"
+                        : Figures.text(session, new Measure(r.middle(), Dimension.DURATION, 0, r.spread())))
+                .orElse("place not known");
+        Label seconds = Parts.line(figure, "figure", risk.isEmpty() ? "soft" : none ? "agreed" : "wrong");
+        seconds.setMinWidth(Region.USE_PREF_SIZE);
+        HBox first = new HBox(8, Parts.line(risk.isEmpty() ? "○" : none ? "✓" : "▲", "plain"), words, seconds);
+        Label second = Parts.text("needs " + String.join(", ", school.parts()) + (taken ? " · taken" : ""), "soft");
+        Pressable press = new Pressable("wire.heater." + school, school.words() + ": " + figure,
+                () -> fields.edit(school.words(), w -> w.withHeater(w.heater().withSchool(school))), first, second);
+        press.getStyleClass().add("finding-row");
+        return press;
+    }
+
+    Node node() {
+        return node;
+    }
+
+    void refresh() {
+        Optional<Estimate> wet = session.job().dry(session.shop().schools());
+        compared.getChildren().setAll(Arrays.stream(School.values()).map(s -> row(s, wet)).toList());
+        dry.setText(wet
+                .map(d -> "At the place taken the wall is past the exhaust's dew point %.0f to %.0f s after a cold start: an estimate, its constants from memory."
+                        .formatted(d.low(), d.high()))
+                .orElse("Take a place at Place and enter displacement and pipe: how long it stays wet there decides."));
+        findings.refresh(WireModel.findings(session, id -> id.equals("heater")), "");
+        HeaterTiming timing = session.job().wiring().heater();
+        School school = timing.school();
+        Parts.show(delay, school != null && school.delayed());
+        title.setText(school == null ? "" : school.words());
+        steps.getChildren().setAll(school == null
+                ? java.util.List.of(Parts.text("Take a way at the left.", "soft"))
+                : IntStream.range(0, school.steps().size())
+                        .mapToObj(i -> Parts.text((i + 1) + "  " + school.steps().get(i))).toList());
+        fields.refresh();
+    }
+}

@@ -1,0 +1,169 @@
+package amberheron.app.wiring;
+
+import static amberheron.core.units.Unit.AMPERE;
+import static amberheron.core.units.Unit.METRE;
+import static amberheron.core.units.Unit.ONE;
+import static amberheron.core.units.Unit.SQUARE_MILLIMETRE;
+import static amberheron.core.units.Unit.VOLT;
+
+import amberheron.app.shell.Columns;
+import amberheron.app.shell.EntryField;
+import amberheron.app.shell.FindingsTable;
+import amberheron.app.shell.Parts;
+import amberheron.app.shell.Session;
+import amberheron.core.units.Unit;
+import amberheron.core.wiring.Feed;
+import amberheron.core.wiring.KeyState;
+import amberheron.core.wiring.PowerSource;
+import amberheron.core.wiring.Wiring;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/** Sources with their meter readings, fuse and feed. */
+final class PowerLeaf {
+    private final Session session;
+    private final WireModel model;
+    private final WireFields fields;
+    private final FlowPane letters = new FlowPane(6, 6);
+    private final Label verdict = Parts.text("");
+    private final Label display = Parts.text("", "strong");
+    private final TextField address = new TextField();
+    private final VBox one;
+    private final FindingsTable findings;
+    private final Node node;
+
+    PowerLeaf(Session session, WireModel model) {
+        this.session = session;
+        this.model = model;
+        fields = new WireFields(session);
+        findings = new FindingsTable(session);
+        List<Node> readings = new ArrayList<>();
+        for (KeyState state : KeyState.values()) {
+            readings.add(reading(state));
+        }
+        one = new VBox(8,
+                fields.text("Where it is", () -> model.field(session, "place"),
+                        "such as: fuse 12, wiper; behind the radio",
+                        w -> model.looked(session).map(PowerSource::place).orElse(""),
+                        (w, v) -> change(w, s -> s.withPlace(v))),
+                Parts.evenly(readings.get(0), readings.get(1), readings.get(2)),
+                Parts.evenly(readings.get(3), readings.get(4)), Parts.evenly(readings.get(5), readings.get(6)),
+                verdict,
+                Parts.evenly(source("Fuse of the tapped circuit", AMPERE, 1, 60, 1, "hostFuse",
+                        PowerSource::hostFuse, PowerSource::withHostFuse),
+                        source("What it feeds already", AMPERE, 0, 60, 1, "hostLoad", PowerSource::hostLoad,
+                                PowerSource::withHostLoad)));
+        node = new Columns(300, Parts.card("Against the rules", findings),
+                Parts.card("Power source, with the meter", letters, one), Parts.card("Meter", meter()),
+                Parts.card("Fuse and feed",
+                        fields.flag("Fed", "wire.feed.relay", "straight from the source", "by a relay at the battery",
+                                w -> w.feed().relay(), (w, v) -> w.withFeed(w.feed().withRelay(v))),
+                        Parts.evenly(
+                                fields.quantity("Fuse", AMPERE, 0.1, 60, 1, () -> "wire.fuse", Wiring::fuse,
+                                        Wiring::withFuse),
+                                fields.quantity("Draw, 3 A if blank", AMPERE, 0.1, 20, 2, () -> "wire.draw",
+                                        Wiring::draw, Wiring::withDraw)),
+                        Parts.evenly(feed("Feed, one way", METRE, 0.05, 20, 2, "length", Feed::length,
+                                Feed::withLength),
+                                feed("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, "section", Feed::crossSection,
+                                        Feed::withCrossSection)),
+                        feed("Battery, A·h", ONE, 1, 400, 0, "battery", Feed::battery, Feed::withBattery)));
+    }
+
+    private Node[] meter() {
+        address.setId("wire.meter");
+        address.setPromptText("address, such as 192.168.1.40:5025");
+        address.setAccessibleText("Address of the meter");
+        address.setOnAction(e -> model.connect(session, address.getText()));
+        HBox.setHgrow(address, Priority.ALWAYS);
+        FlowPane states = new FlowPane(6, 6);
+        for (KeyState state : KeyState.values()) {
+            states.getChildren().add(Parts.button(state.words(), "wire.read." + state.name().toLowerCase(Locale.ROOT),
+                    () -> model.read(session, state), "quiet"));
+        }
+        ComboBox<PowerSource.Behaviour> faults = new ComboBox<>();
+        faults.getItems().setAll(Arrays.stream(PowerSource.Behaviour.values())
+                .filter(b -> b != PowerSource.Behaviour.NOT_MEASURED).toList());
+        faults.setConverter(Parts.named(PowerSource.Behaviour::words));
+        faults.setValue(PowerSource.Behaviour.SWITCHED);
+        faults.setId("wire.simulated.fault");
+        faults.setAccessibleText("What the simulated vehicle's point does");
+        HBox.setHgrow(faults, Priority.ALWAYS);
+        faults.setMaxWidth(Double.MAX_VALUE);
+        return new Node[]{display, new HBox(8, address, Parts.button("Connect", "wire.connect",
+                () -> model.connect(session, address.getText()), "quiet")),
+                new HBox(8, faults, Parts.button("Use the simulated vehicle", "wire.simulate",
+                        () -> model.simulate(session, faults.getValue()), "quiet")),
+                Parts.text("Bring the car into a state, then press it to take the reading:", "soft"), states};
+    }
+
+    private EntryField reading(KeyState state) {
+        String name = state.words();
+        return source(Character.toUpperCase(name.charAt(0)) + name.substring(1), VOLT, 0, 60, 2,
+                state.name().toLowerCase(Locale.ROOT), s -> s.at(state).orElse(null), (s, v) -> s.withVolts(state, v));
+    }
+
+    private Wiring change(Wiring wiring, UnaryOperator<PowerSource> change) {
+        return model.looked(session).map(s -> wiring.withSource(s.id(), change)).orElse(wiring);
+    }
+
+    private EntryField source(String name, Unit unit, double min, double max, int decimals, String key,
+            Function<PowerSource, @Nullable Double> read,
+            BiFunction<PowerSource, @Nullable Double, PowerSource> write) {
+        return fields.quantity(name, unit, min, max, decimals, () -> model.field(session, key),
+                w -> model.looked(session).map(read).orElse(null), (w, v) -> change(w, s -> write.apply(s, v)));
+    }
+
+    private EntryField feed(String name, Unit unit, double min, double max, int decimals, String key,
+            Function<Feed, @Nullable Double> read, BiFunction<Feed, @Nullable Double, Feed> write) {
+        return fields.quantity(name, unit, min, max, decimals, () -> "wire.feed." + key, w -> read.apply(w.feed()),
+                (w, v) -> w.withFeed(write.apply(w.feed(), v)));
+    }
+
+    Node node() {
+        return node;
+    }
+
+    void refresh() {
+        findings.refresh(WireModel.findings(session, id -> !id.contains(".") && !id.equals("heater")), "");
+        Wiring wiring = session.job().wiring();
+        Optional<PowerSource> looked = model.looked(session);
+        letters.getChildren().setAll(wiring.sources().stream().map(s -> {
+            ToggleButton letter = new ToggleButton(s.id());
+            letter.setId("wire.source." + s.id());
+            letter.setSelected(looked.filter(s::equals).isPresent());
+            letter.setOnAction(e -> model.look(session, s.id()));
+            return letter;
+        }).toList());
+        letters.getChildren().add(Parts.button("Add a source", "wire.add", () -> model.add(session), "quiet"));
+        looked.ifPresent(s -> {
+            boolean taken = s.id().equals(wiring.taken());
+            Button take = Parts.button(taken ? s.id() + " is taken" : "Take " + s.id(), "wire.take",
+                    () -> model.take(session, s.id()), "quiet");
+            take.setDisable(taken);
+            letters.getChildren().addAll(take,
+                    Parts.button("Remove " + s.id(), "wire.remove", () -> model.remove(session, s.id()), "quiet"));
+        });
+        Parts.show(one, looked.isPresent());
+        verdict.setText(model.verdict(session));
+        display.setText(model.display());
+        fields.refresh();
+    }
+}

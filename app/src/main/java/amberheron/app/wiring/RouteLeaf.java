@@ -1,0 +1,206 @@
+package amberheron.app.wiring;
+
+import static amberheron.core.units.Unit.METRE;
+import static amberheron.core.units.Unit.MILLIMETRE;
+
+import amberheron.app.shell.Columns;
+import amberheron.app.shell.EntryField;
+import amberheron.app.shell.Figures;
+import amberheron.app.shell.FindingsTable;
+import amberheron.app.shell.Parts;
+import amberheron.app.shell.Session;
+import amberheron.core.harness.Route;
+import amberheron.core.harness.Route.Facing;
+import amberheron.core.harness.Route.Waypoint;
+import amberheron.core.units.Unit;
+import amberheron.core.wiring.Wiring;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/** The way the cable takes, place by place, its length and its plug. */
+final class RouteLeaf {
+    private final Session session;
+    private final WireFields fields;
+    private final FindingsTable findings;
+    private final VBox points = new VBox(4);
+    private final Label total = new Label();
+    private final VBox one;
+    private final Node node;
+    private int selected;
+
+    RouteLeaf(Session session) {
+        this.session = session;
+        fields = new WireFields(session);
+        findings = new FindingsTable(session);
+        one = new VBox(8,
+                fields.text("Place", () -> key("name"), "such as: clip at the gearbox, firewall, behind the gauge",
+                        w -> point(w).map(Waypoint::name).orElse(""), (w, v) -> change(w, p -> p.withName(v))),
+                Parts.evenly(gap("Cable to here", 1, 20_000, "length", Waypoint::length,
+                        Waypoint::withLength),
+                        gap("Bend there, radius", 1, 2000, "bend", Waypoint::bend, Waypoint::withBend)),
+                Parts.evenly(gap("To the nearest hot part", 0, 5000, "hot", Waypoint::hot, Waypoint::withHot),
+                        gap("To what moves", 0, 5000, "moving", Waypoint::moving, Waypoint::withMoving)),
+                fields.flag("Heat sleeve", "wire.route.sleeve", "none", "sleeved",
+                        w -> point(w).map(Waypoint::sleeved).orElse(false),
+                        (w, v) -> change(w, p -> p.withSleeved(v))),
+                new FlowPane(6, 6, Parts.button("Earlier", "wire.route.earlier", this::earlier, "quiet"),
+                        Parts.button("Remove", "wire.route.remove", this::remove, "quiet")));
+        node = new Columns(300, Parts.card("Against the rules", findings),
+                Parts.noted("Route, from the sensor's plug", total, points,
+                        Parts.button("Add a place", "wire.route.add", this::add, "quiet"), one),
+                Parts.card("Lead and loops",
+                        Parts.evenly(route("Sensor's lead", METRE, 0.05, 10, 2, "lead", Route::lead, Route::withLead),
+                                route("Extension", METRE, 0.1, 20, 2, "extension", Route::extension,
+                                        Route::withExtension)),
+                        Parts.evenly(
+                                route("Loop at the engine", MILLIMETRE, 0, 3000, 0, "atEngine", Route::slackAtEngine,
+                                        Route::withSlackAtEngine),
+                                route("Loop at the display", MILLIMETRE, 0, 3000, 0, "atDisplay",
+                                        Route::slackAtDisplay, Route::withSlackAtDisplay)),
+                        route("Cable across, 6 mm if blank", MILLIMETRE, 1, 40, 1, "cable", Route::cable,
+                                Route::withCable)),
+                Parts.card("Firewall and plug",
+                        Parts.evenly(
+                                route("Connector across", MILLIMETRE, 3, 150, 1, "connector", Route::connector,
+                                        Route::withConnector),
+                                route("Hole", MILLIMETRE, 3, 150, 1, "hole", Route::hole, Route::withHole)),
+                        fields.flag("Edge of the hole", "wire.route.grommet", "bare", "grommet fitted",
+                                w -> w.harness().route().grommet(), (w, v) -> route(w, r -> r.withGrommet(v))),
+                        fields.flag("Before drilling", "wire.route.behind", "not looked behind", "looked behind",
+                                w -> w.harness().route().lookedBehind(),
+                                (w, v) -> route(w, r -> r.withLookedBehind(v))),
+                        fields.choice("The sensor's plug looks", "wire.route.facing", List.of(Facing.values()),
+                                Facing::words, w -> w.harness().route().facing(),
+                                (w, v) -> route(w, r -> r.withFacing(v))),
+                        fields.flag("Cable before the plug", "wire.route.drip", "runs straight to it",
+                                "hangs lower first: drips off", w -> w.harness().route().dripLoop(),
+                                (w, v) -> route(w, r -> r.withDripLoop(v))),
+                        Parts.text("Behind a firewall or dash: brake and fuel lines, looms, airbag. Look, then drill.",
+                                "caution-text")));
+    }
+
+    private String key(String field) {
+        return "wire.route." + selected + "." + field;
+    }
+
+    private Optional<Waypoint> point(Wiring wiring) {
+        List<Waypoint> all = wiring.harness().route().points();
+        return selected < all.size() ? Optional.of(all.get(selected)) : Optional.empty();
+    }
+
+    private static Wiring route(Wiring wiring, UnaryOperator<Route> change) {
+        return wiring.withHarness(wiring.harness().withRoute(change.apply(wiring.harness().route())));
+    }
+
+    private Wiring change(Wiring wiring, UnaryOperator<Waypoint> change) {
+        return route(wiring, r -> {
+            List<Waypoint> all = new ArrayList<>(r.points());
+            if (selected < all.size()) {
+                all.set(selected, change.apply(all.get(selected)));
+            }
+            return r.withPoints(all);
+        });
+    }
+
+    private EntryField gap(String name, double min, double max, String key, Function<Waypoint, @Nullable Double> read,
+            BiFunction<Waypoint, @Nullable Double, Waypoint> write) {
+        return fields.quantity(name, MILLIMETRE, min, max, 0, () -> key(key), w -> point(w).map(read).orElse(null),
+                (w, v) -> change(w, p -> write.apply(p, v)));
+    }
+
+    private EntryField route(String name, Unit unit, double min, double max, int decimals, String key,
+            Function<Route, @Nullable Double> read, BiFunction<Route, @Nullable Double, Route> write) {
+        return fields.quantity(name, unit, min, max, decimals, () -> "wire.route." + key,
+                w -> read.apply(w.harness().route()), (w, v) -> route(w, r -> write.apply(r, v)));
+    }
+
+    private void points(String what, UnaryOperator<List<Waypoint>> change) {
+        fields.edit(what, w -> route(w, r -> r.withPoints(change.apply(new ArrayList<>(r.points())))));
+    }
+
+    private void add() {
+        int at = session.job().wiring().harness().route().points().size();
+        selected = at;
+        points("place on the way", all -> {
+            all.add(Waypoint.named("place " + (at + 1)));
+            return all;
+        });
+        session.focus(key("name"));
+    }
+
+    private void earlier() {
+        int from = selected;
+        if (from > 0) {
+            selected = from - 1;
+            points("place moved", all -> {
+                all.add(from - 1, all.remove(from));
+                return all;
+            });
+        }
+    }
+
+    private void remove() {
+        int gone = selected;
+        selected = Math.max(0, gone - 1);
+        points("place removed", all -> {
+            if (gone < all.size()) {
+                all.remove(gone);
+            }
+            return all;
+        });
+    }
+
+    Node node() {
+        return node;
+    }
+
+    void refresh() {
+        Route route = session.job().wiring().harness().route();
+        selected = Math.clamp(selected, 0, Math.max(0, route.points().size() - 1));
+        points.getChildren().setAll(IntStream.range(0, route.points().size())
+                .mapToObj(i -> row(i, route.points().get(i))).toList());
+        if (route.points().isEmpty()) {
+            points.getChildren().setAll(Parts.text(
+                    "Every place where it is tied, bent, passes something hot or moving, or goes through metal.",
+                    "soft"));
+        }
+        total.setText(route.total().map(t -> Figures.length(session, t)).orElse(""));
+        Parts.show(one, !route.points().isEmpty());
+        findings.refresh(WireModel.findings(session, id -> id.startsWith("route.")), "");
+        fields.refresh();
+    }
+
+    private ToggleButton row(int index, Waypoint p) {
+        Double length = p.length();
+        Double hot = p.hot();
+        Double moving = p.moving();
+        String words = (index + 1) + "  " + p.name() + " · " + (length == null ? "?" : Figures.length(session, length))
+                + " · hot " + (hot == null ? "?" : Figures.length(session, hot)) + (p.sleeved() ? ", sleeved" : "")
+                + " · moving " + (moving == null ? "?" : Figures.length(session, moving));
+        ToggleButton button = new ToggleButton(words);
+        button.setId("wire.route.row." + index);
+        button.setSelected(index == selected);
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setAlignment(Pos.CENTER_LEFT);
+        button.setWrapText(true);
+        button.setMinHeight(Region.USE_PREF_SIZE);
+        button.setOnAction(e -> {
+            selected = index;
+            refresh();
+        });
+        return button;
+    }
+}

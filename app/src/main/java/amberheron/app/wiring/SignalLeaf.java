@@ -1,0 +1,135 @@
+package amberheron.app.wiring;
+
+import static amberheron.core.units.Unit.OHM;
+import static amberheron.core.units.Unit.VOLT;
+
+import amberheron.app.shell.Columns;
+import amberheron.app.shell.EntryField;
+import amberheron.app.shell.FindingsTable;
+import amberheron.app.shell.Parts;
+import amberheron.app.shell.Session;
+import amberheron.core.plan.Intake.ReaderKind;
+import amberheron.core.units.Unit;
+import amberheron.core.wiring.Hookup;
+import amberheron.core.wiring.SignalRules;
+import amberheron.core.wiring.Wiring;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/** How each reader gets the signal, what its input does to it, and what may not be joined. */
+final class SignalLeaf {
+    private final Session session;
+    private final WireModel model;
+    private final WireFields fields;
+    private final FindingsTable findings;
+    private final FlowPane readers = new FlowPane(6, 6);
+    private final VBox analog;
+    private final Node minus;
+    private final VBox one;
+    private final VBox connect = new VBox(6);
+    private final Label connectNote = new Label();
+    private final Label unjudged = Parts.text("", "soft");
+    private final Label pulses = Parts.text("");
+    private final Node node;
+
+    SignalLeaf(Session session, WireModel model) {
+        this.session = session;
+        this.model = model;
+        fields = new WireFields(session);
+        findings = new FindingsTable(session);
+        minus = fields.flag("The reader has", "wire.signal.minus", "one input and a sensor ground",
+                "a − input of its own", w -> hookup(w).minusInput(),
+                (w, v) -> change(w, h -> h.withMinusInput(v)));
+        analog = new VBox(8, unjudged, minus,
+                Parts.evenly(input("Input to ground", OHM, 100, 1e8, 0, "input", Hookup::inputOhms,
+                        Hookup::withInputOhms),
+                        input("Most it stands", VOLT, 0.5, 60, 1, "most", Hookup::mostVolts, Hookup::withMostVolts)),
+                Parts.evenly(
+                        input("Pull-up in the reader", OHM, 100, 1e7, 0, "pull", Hookup::pullUpOhms,
+                                Hookup::withPullUpOhms),
+                        input("to its supply of", VOLT, 0.5, 30, 1, "pullVolts", Hookup::pullUpVolts,
+                                Hookup::withPullUpVolts)));
+        one = new VBox(8, fields.choice("How the signal gets there", "wire.signal.form",
+                List.of(Hookup.Form.values()), Hookup.Form::words, w -> hookup(w).form(),
+                (w, v) -> change(w, h -> h.withForm(v))), analog);
+        EntryField output = fields.quantity("Output of the controller", OHM, 0.1, 1e5, 0, () -> "wire.signal.output",
+                w -> w.signals().outputOhms(), (w, v) -> w.withSignals(w.signals().withOutputOhms(v)));
+        node = new Columns(300, Parts.card("Against the rules", findings),
+                Parts.card("Readers of this job", readers, one, output),
+                Parts.noted("Connect", connectNote, connect),
+                Parts.card("Wires beside the signal", pulses,
+                        Parts.text("Dimmer: to the instrument lamps, or to ground when it is not used."),
+                        Parts.text("Alarm outputs switch to ground and carry a lamp, not a pump: by a relay."),
+                        Parts.text("A narrowband sensor and a wideband one never share an input.")));
+    }
+
+    private Optional<ReaderKind> reader() {
+        return model.reader(session);
+    }
+
+    private Hookup hookup(Wiring wiring) {
+        return reader().map(r -> wiring.signals().of(r)).orElse(Hookup.of(ReaderKind.GAUGE));
+    }
+
+    private Wiring change(Wiring wiring, UnaryOperator<Hookup> change) {
+        return reader().map(r -> wiring.withSignals(wiring.signals().with(r, change))).orElse(wiring);
+    }
+
+    private EntryField input(String name, Unit unit, double min, double max, int decimals, String key,
+            Function<Hookup, @Nullable Double> read, BiFunction<Hookup, @Nullable Double, Hookup> write) {
+        return fields.quantity(name, unit, min, max, decimals,
+                () -> "wire.signal." + reader().map(r -> r.name().toLowerCase(Locale.ROOT)).orElse("") + "." + key,
+                w -> read.apply(hookup(w)), (w, v) -> change(w, h -> write.apply(h, v)));
+    }
+
+    Node node() {
+        return node;
+    }
+
+    void refresh() {
+        findings.refresh(WireModel.findings(session, id -> id.startsWith("signal.")),
+                "Say at Plan what reads the signal.");
+        Optional<ReaderKind> looked = reader();
+        readers.getChildren().setAll(session.job().intake().readers().stream().map(r -> {
+            ToggleButton button = new ToggleButton(r.words());
+            button.setId("wire.signal.reader." + r.name().toLowerCase(Locale.ROOT));
+            button.setSelected(looked.filter(r::equals).isPresent());
+            button.setOnAction(e -> model.look(session, r));
+            return button;
+        }).toList());
+        if (looked.isEmpty()) {
+            readers.getChildren().setAll(Parts.text("None said at Plan yet.", "soft"));
+        }
+        Parts.show(one, looked.isPresent());
+        Hookup hookup = hookup(session.job().wiring());
+        Hookup.Form form = hookup.form();
+        Parts.show(analog, form != null && form.analog());
+        unjudged.setText(hookup.inputOhms() == null && hookup.pullUpOhms() == null
+                ? "What this input does to the volts is not judged until it is entered; check points at Scale show it."
+                : "");
+        Parts.show(unjudged, !unjudged.getText().isEmpty());
+        Parts.show(minus, form == Hookup.Form.DIFFERENTIAL);
+        connectNote.setText(looked.map(ReaderKind::words).orElse(""));
+        connect.getChildren().setAll(form == null
+                ? List.of(Parts.text("Say how the signal gets there.", "soft"))
+                : hookup.refusal().map(r -> List.<Node>of(Parts.text("Not so: " + r, "wrong")))
+                        .orElseGet(() -> hookup.needs().stream().<Node>map(n -> Parts.text("·  " + n)).toList()));
+        Integer cylinders = session.job().intake().cylinders();
+        pulses.setText("Engine-speed pulses: 2 per turn is a common setting"
+                + (cylinders == null
+                        ? ", right for a four-stroke of four cylinders with one coil."
+                        : "; a four-stroke of %d fires %.1f times a turn through one coil.".formatted(cylinders,
+                                SignalRules.pulsesPerTurn(cylinders))));
+        fields.refresh();
+    }
+}

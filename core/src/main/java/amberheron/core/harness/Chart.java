@@ -1,0 +1,177 @@
+package amberheron.core.harness;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+
+/**
+ * The conductor chart of a job.
+ *
+ * @param wires its lines, in the installer's order; every tag once
+ */
+public record Chart(List<Wire> wires) {
+    /** Nothing drawn up. */
+    public static final Chart EMPTY = new Chart(List.of());
+
+    /** Where two wires look alike. */
+    public enum Where {
+        AT_FIRST_END("where they start"), IN_EXTENSION("in the extension");
+
+        private final String words;
+
+        Where(String words) {
+            this.words = words;
+        }
+
+        /** The words for it. */
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * Wires of one colour that leave the same thing side by side.
+     *
+     * @param wires two or more
+     */
+    public record Twins(Where where, WireColour colour, List<Wire> wires) {
+        /** Whether a meter has told every one of them apart; the last by elimination is not enough for a sensor lead. */
+        public boolean toldApart() {
+            return wires.stream().allMatch(Wire::toldApart);
+        }
+    }
+
+    /**
+     * A chart.
+     *
+     * @throws IllegalArgumentException when a tag is empty or there twice
+     */
+    public Chart {
+        wires = List.copyOf(wires);
+        Set<String> tags = new HashSet<>();
+        for (Wire w : wires) {
+            if (w.tag().isBlank() || !tags.add(w.tag())) {
+                throw new IllegalArgumentException(
+                        "found tag “%s” %s, expected every wire with a tag of its own".formatted(w.tag(),
+                                w.tag().isBlank() ? "empty" : "twice"));
+            }
+        }
+    }
+
+    /** Every group of wires that look alike. Wires of the sensor are only confused with each other, and so on. */
+    public List<Twins> twins() {
+        List<Twins> all = new ArrayList<>();
+        for (Device from : Device.values()) {
+            List<Wire> side = wires.stream().filter(w -> w.from() == from).toList();
+            for (WireColour colour : side.stream().flatMap(w -> Optional.ofNullable(w.colour()).stream()).distinct()
+                    .toList()) {
+                add(all, Where.AT_FIRST_END, colour, side.stream().filter(w -> colour.equals(w.colour())).toList());
+            }
+        }
+        for (WireColour colour : wires.stream().flatMap(w -> Optional.ofNullable(w.extension()).stream()).distinct()
+                .toList()) {
+            add(all, Where.IN_EXTENSION, colour, wires.stream().filter(w -> colour.equals(w.extension())).toList());
+        }
+        return List.copyOf(all);
+    }
+
+    private static void add(List<Twins> all, Where where, WireColour colour, List<Wire> wires) {
+        if (wires.size() > 1) {
+            all.add(new Twins(where, colour, wires));
+        }
+    }
+
+    /** Whether a wire is one of twins that are not told apart yet. */
+    public boolean doubtful(Wire wire) {
+        return !wire.toldApart() && twins().stream().anyMatch(t -> t.wires().contains(wire));
+    }
+
+    /** Wires that go nowhere. */
+    public List<Wire> unused() {
+        return wires.stream().filter(w -> !w.used()).toList();
+    }
+
+    /** Pins that more than one wire goes to, though they take only one. */
+    public List<List<Wire>> clashes() {
+        List<List<Wire>> clashes = new ArrayList<>();
+        for (Wire w : wires) {
+            Device to = w.to();
+            if (to == null || to.shared() || w.toPin().isBlank()) {
+                continue;
+            }
+            List<Wire> same = wires.stream().filter(o -> o.to() == to && o.toPin().equalsIgnoreCase(w.toPin()))
+                    .toList();
+            boolean grounds = same.stream().allMatch(o -> {
+                Work work = o.work();
+                return work != null && work.ground();
+            });
+            if (same.size() > 1 && same.getFirst().equals(w) && !grounds) {
+                clashes.add(same);
+            }
+        }
+        return List.copyOf(clashes);
+    }
+
+    /** The line with a tag. */
+    public Optional<Wire> wire(String tag) {
+        return wires.stream().filter(w -> w.tag().equals(tag)).findFirst();
+    }
+
+    /** Changes the line with this tag; the others stay as they are. */
+    public Chart with(String tag, UnaryOperator<Wire> change) {
+        return new Chart(wires.stream().map(w -> w.tag().equals(tag) ? change.apply(w) : w).toList());
+    }
+
+    /** Adds a line at the end under the next free number. */
+    public Chart plus(Wire wire) {
+        List<Wire> more = new ArrayList<>(wires);
+        more.add(wire.withTag(nextTag()));
+        return new Chart(more);
+    }
+
+    /** Leaves a line out. */
+    public Chart without(String tag) {
+        return new Chart(wires.stream().filter(w -> !w.tag().equals(tag)).toList());
+    }
+
+    /** The next number no tag has. */
+    public String nextTag() {
+        return String.valueOf(1 + wires.stream().map(Wire::tag).filter(t -> t.matches("\\d{1,6}"))
+                .mapToInt(Integer::parseInt).max().orElse(0));
+    }
+
+    /** Adds a line for whatever is needed and has none yet. */
+    public Chart completed(List<Wire> needed) {
+        Chart chart = this;
+        for (Wire n : needed) {
+            if (!chart.has(n)) {
+                chart = chart.plus(n);
+            }
+        }
+        return chart;
+    }
+
+    /** What is needed and has no line. */
+    public List<Wire> lacking(List<Wire> needed) {
+        return needed.stream().filter(n -> !has(n)).toList();
+    }
+
+    /** A return or a supply is there wherever it was taken; a signal only at the reader it is meant for. */
+    private boolean has(Wire needed) {
+        Set<Work> anywhere = EnumSet.of(Work.POWER, Work.CONSTANT, Work.HEATER_GROUND, Work.SIGNAL_GROUND);
+        return wires.stream().anyMatch(w -> w.work() == needed.work()
+                && ((needed.work() != null && anywhere.contains(needed.work())) || w.to() == needed.to()));
+    }
+
+    /** The lines in the order of what they go to, unused ones last: as they lie in the strip. */
+    public List<Wire> byDestination() {
+        return Stream.concat(wires.stream().filter(Wire::used).sorted(Comparator.comparing(Wire::to)),
+                unused().stream()).toList();
+    }
+}

@@ -1,0 +1,59 @@
+package amberheron.core.harness;
+
+import static amberheron.core.finding.Finding.Relation.AT_MOST;
+
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Finding.Limit;
+import amberheron.core.finding.Source;
+import amberheron.core.finding.Verdict;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/** Judges chart, route, joints and what was found when they were done. */
+public final class HarnessRules {
+    /** Most lost between source and controller, both ways, the heater on, V; from memory. */
+    static final double DROP = 0.5;
+    private static final Source DROPS = Source
+            .memory("drop measured under load, both ways together: half a volt at most");
+
+    private HarnessRules() {
+    }
+
+    /**
+     * Every check of a harness.
+     *
+     * @param needed the lines this job cannot do without
+     */
+    public static List<Finding> judge(Harness harness, List<Wire> needed) {
+        List<Finding> findings = new ArrayList<>(ChartRules.judge(harness.chart(), needed));
+        findings.addAll(JointRules.judge(harness.joints()));
+        findings.addAll(RouteRules.judge(harness.route()));
+        findings.add(drop(harness.asWired()));
+        return List.copyOf(findings);
+    }
+
+    private static Finding drop(AsWired wired) {
+        Double source = wired.atSource();
+        Double there = wired.atController();
+        Limit limit = new Limit(AT_MOST, new Measure(DROP, Dimension.VOLTAGE, 2));
+        String working = "volts at the source less volts between the controller's own pins, the heater on";
+        if (source == null || there == null) {
+            return new Finding("wired.drop", "Supply lost on the way", Verdict.UNKNOWN, null, limit,
+                    "Once wired: measure at the source and at the controller, the heater on.", null, working, DROPS);
+        }
+        double drop = source - there;
+        boolean odd = drop < -0.05;
+        boolean kept = limit.keptBy(drop) && !odd;
+        return new Finding("wired.drop", "Supply lost on the way", kept ? Verdict.PASS : Verdict.FAIL,
+                new Measure(drop, Dimension.VOLTAGE, 2), limit,
+                kept
+                        ? "Joints, fuse and ground carry it."
+                        : odd
+                                ? "More at the controller than at the source: not the same moment, or not the same circuit."
+                                : "A joint, the fuse holder or the ground loses it: measure along the way.",
+                null, working + String.format(Locale.ROOT, ": %.2f − %.2f V", source, there), DROPS);
+    }
+}

@@ -1,0 +1,114 @@
+package amberheron.core.harness;
+
+import static amberheron.core.finding.Finding.Relation.AT_LEAST;
+import static amberheron.core.finding.Finding.Relation.AT_MOST;
+
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Finding.Limit;
+import amberheron.core.finding.Source;
+import amberheron.core.finding.Verdict;
+import amberheron.core.harness.Joints.School;
+import amberheron.core.harness.Joints.Test;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+
+/** Judges the joints. */
+public final class JointRules {
+    /** Most across a sound joint, Ω; from memory. */
+    static final double OHMS = 0.005;
+    /** Sections and the pull a crimp on them stands, m² and N: 22 to 12 AWG. */
+    private static final double[][] PULLS = {{0.326e-6, 36}, {0.518e-6, 58}, {0.823e-6, 89}, {1.31e-6, 133},
+            {2.08e-6, 222}, {3.31e-6, 311}};
+    private static final Source PULL = Source
+            .memory("pull strengths of crimped terminals by wire size, 36 N at 22 AWG to 311 N at 12 AWG");
+    private static final Source RESISTANCE = Source.memory("a sound joint adds under 5 mΩ");
+
+    private JointRules() {
+    }
+
+    /** Every check of the joints. */
+    public static List<Finding> judge(Joints joints) {
+        List<Finding> findings = new ArrayList<>();
+        findings.add(steps(joints));
+        if (joints.school() != null) {
+            findings.add(pull(joints));
+            findings.add(ohms(joints));
+        }
+        return List.copyOf(findings);
+    }
+
+    /** The pull a joint has to stand, N: the figures for wire sizes with straight lines between. */
+    public static double leastPull(double section) {
+        if (section <= PULLS[0][0]) {
+            return PULLS[0][1] * section / PULLS[0][0];
+        }
+        for (int i = 1; i < PULLS.length; i++) {
+            if (section <= PULLS[i][0]) {
+                double part = (section - PULLS[i - 1][0]) / (PULLS[i][0] - PULLS[i - 1][0]);
+                return PULLS[i - 1][1] + part * (PULLS[i][1] - PULLS[i - 1][1]);
+            }
+        }
+        return PULLS[PULLS.length - 1][1];
+    }
+
+    private static Finding steps(Joints joints) {
+        School school = joints.school();
+        if (school == null) {
+            return new Finding("joint.steps", "Joints, steps open", Verdict.UNKNOWN, null, null,
+                    "Say how the wires are joined. Never twisted and taped, no scissor splice on a sensor lead.", null,
+                    "steps of the way taken that are not ticked", Joints.SOURCE);
+        }
+        long open = school.steps().size()
+                - joints.done().stream().filter(s -> s >= 0 && s < school.steps().size()).count();
+        return new Finding("joint.steps", "Joints, steps open", open == 0 ? Verdict.PASS : Verdict.UNKNOWN,
+                new Measure(open, Dimension.NUMBER, 0),
+                new Limit(AT_MOST, new Measure(0, Dimension.NUMBER, 0)),
+                open == 0 ? "Done as " + school.words() + "." : "Tick each step as it is done.", null,
+                "steps of the way taken that are not ticked", Joints.SOURCE);
+    }
+
+    private static Finding pull(Joints joints) {
+        Optional<Test> worst = joints.tested().stream().filter(t -> t.pull() != null && t.section() != null)
+                .min(Comparator.comparingDouble(
+                        t -> Objects.requireNonNull(t.pull()) / leastPull(Objects.requireNonNull(t.section()))));
+        if (worst.isEmpty()) {
+            return new Finding("joint.pull", "Pull test", Verdict.UNKNOWN, null, null,
+                    "Pull a joint of each size, with the wire's size beside it.", null, "least pull for its size",
+                    PULL);
+        }
+        Test test = worst.get();
+        double pull = Objects.requireNonNull(test.pull());
+        Limit limit = new Limit(AT_LEAST,
+                new Measure(leastPull(Objects.requireNonNull(test.section())), Dimension.FORCE, 0));
+        boolean kept = limit.keptBy(pull);
+        return new Finding("joint.pull", "Pull test", kept ? Verdict.PASS : Verdict.FAIL,
+                new Measure(pull, Dimension.FORCE, 0), limit,
+                kept
+                        ? "Weakest for its size: wire " + test.wire() + "."
+                        : "Wire " + test.wire() + " pulled out: wrong die or too few strands; make it again.",
+                null, "the joint that stood least for its size", PULL);
+    }
+
+    private static Finding ohms(Joints joints) {
+        Optional<Test> worst = joints.tested().stream().filter(t -> t.ohms() != null)
+                .max(Comparator.comparing(Test::ohms));
+        Limit limit = new Limit(AT_MOST, new Measure(OHMS, Dimension.RESISTANCE, 4));
+        if (worst.isEmpty()) {
+            return new Finding("joint.ohms", "Resistance of a joint", Verdict.UNKNOWN, null, limit,
+                    "Measure across a joint: milliohms, leads subtracted.", null, "the highest measured", RESISTANCE);
+        }
+        double ohms = Objects.requireNonNull(worst.get().ohms());
+        boolean kept = limit.keptBy(ohms);
+        return new Finding("joint.ohms", "Resistance of a joint", kept ? Verdict.PASS : Verdict.FAIL,
+                new Measure(ohms, Dimension.RESISTANCE, 4), limit,
+                kept
+                        ? "Highest: wire " + worst.get().wire() + "."
+                        : "Wire " + worst.get().wire() + ": a cold joint or a loose crimp. It warms, and gets worse.",
+                null, "the highest measured", RESISTANCE);
+    }
+}

@@ -1,0 +1,100 @@
+package amberheron.core.harness;
+
+import amberheron.core.finding.Source;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How the wires are joined.
+ *
+ * @param school the way taken; null until one is
+ * @param done numbers of its steps that are ticked, from 0
+ * @param tested joints that were pulled and measured
+ */
+public record Joints(@Nullable School school, Set<Integer> done, List<Test> tested) {
+    /** Nothing joined. */
+    public static final Joints NONE = new Joints(null, Set.of(), List.of());
+    /** Where the steps come from. */
+    public static final Source SOURCE = Source.practice("inline splice soldered, or crimped terminals with seals");
+
+    /** The ways good installers join a wire. */
+    public enum School {
+        SOLDERED("soldered splice", List.of("Heat-shrink slid on before the ends are joined.",
+                "Strip about 25 mm of each end; no strand cut.", "Hook the ends, three turns each way.",
+                "Heat from below, solder fed from above until it runs through; no cold grey lump.",
+                "Cool without moving it; pull by hand.",
+                "Heat-shrink over the middle, closed beyond both ends.")), CRIMPED(
+                        "crimped, with seals", List.of("Seal slid on before the terminal.",
+                                "Strip to the length of the barrel; no strand cut.",
+                                "Terminal and die for this size of wire.",
+                                "Crimp once, conductor and insulation wings each in their place.",
+                                "Pull test on a sample of the same wire and terminal.",
+                                "Terminal into its housing until it clicks; tug it back."));
+
+        private final String words;
+        @SuppressWarnings("ImmutableEnumChecker") // made by List.of
+        private final List<String> steps;
+
+        School(String words, List<String> steps) {
+            this.words = words;
+            this.steps = steps;
+        }
+
+        /** The trade's words. */
+        public String words() {
+            return words;
+        }
+
+        /** What is done, in order. */
+        public List<String> steps() {
+            return steps;
+        }
+    }
+
+    /**
+     * A joint pulled and measured.
+     *
+     * @param wire tag of the wire
+     * @param section of its conductor, m²; null when not known
+     * @param pull it stood, N; null when not pulled
+     * @param ohms across it, Ω; null when not measured
+     */
+    public record Test(String wire, @Nullable Double section, @Nullable Double pull, @Nullable Double ohms) {
+    }
+
+    public Joints {
+        done = Collections.unmodifiableSet(new TreeSet<>(done));
+        tested = List.copyOf(tested);
+    }
+
+    /** Takes a way; its steps start anew. */
+    public Joints withSchool(School value) {
+        return value == school ? this : new Joints(value, Set.of(), tested);
+    }
+
+    /** Ticks a step, or takes the tick back. */
+    public Joints ticked(int step, boolean on) {
+        Set<Integer> more = new TreeSet<>(done);
+        if (on) {
+            more.add(step);
+        } else {
+            more.remove(step);
+        }
+        return new Joints(school, more, tested);
+    }
+
+    public Joints withTested(List<Test> value) {
+        return new Joints(school, done, value);
+    }
+
+    /** Adds a joint tested. */
+    public Joints plus(Test test) {
+        List<Test> more = new ArrayList<>(tested);
+        more.add(test);
+        return withTested(more);
+    }
+}

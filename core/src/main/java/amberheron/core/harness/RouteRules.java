@@ -1,0 +1,182 @@
+package amberheron.core.harness;
+
+import static amberheron.core.finding.Finding.Relation.AT_LEAST;
+
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Finding.Limit;
+import amberheron.core.finding.Source;
+import amberheron.core.finding.Verdict;
+import amberheron.core.harness.Route.Facing;
+import amberheron.core.harness.Route.Waypoint;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
+import org.jspecify.annotations.Nullable;
+
+/** Judges the way the cable takes. */
+public final class RouteRules {
+    /** Least gap of a bare cable to a hot part, m. */
+    static final double HOT = 0.1;
+    /** The same under a heat sleeve, m. */
+    static final double HOT_SLEEVED = 0.03;
+    /** Least gap to a part that moves, m. */
+    static final double MOVING = 0.05;
+    /** Least radius of a bend in diameters of the cable. */
+    static final double BEND = 5;
+    /** A cable's diameter where it is not measured, m. */
+    static final double USUAL_CABLE = 0.006;
+    /** Least loop at an end so that it can be unplugged, m. */
+    static final double LOOP = 0.1;
+
+    private static final Source CLEAR = Source.practice(
+            "the lead keeps off hot and moving parts; sleeve near hot ones. The gaps in figures are from memory");
+    private static final Source BENDS = Source
+            .practice("no tight bends or loops. Five cable diameters is from memory");
+    private static final Source LENGTH = Source.practice("the lead is only so long: add it up before you start");
+    private static final Source HOLE = Source
+            .practice("grommet at the firewall, the connector's size decides the hole, look behind before drilling");
+    private static final Source SPRAY = Source.practice("connector turned away from spray, loops to drip from");
+
+    private RouteRules() {
+    }
+
+    /** Every check of a route. */
+    public static List<Finding> judge(Route route) {
+        List<Finding> findings = new ArrayList<>();
+        findings.add(length(route));
+        findings.add(slack(route));
+        findings.add(hot(route));
+        findings.add(least("route.moving", "Gap to moving parts", route, Waypoint::moving, w -> MOVING,
+                "It is caught or rubbed through: tie it off.", "least gap to anything that turns, swings or shakes",
+                CLEAR));
+        double radius = BEND * (route.cable() == null ? USUAL_CABLE : route.cable());
+        bend(route, radius).ifPresent(findings::add);
+        findings.add(hole(route));
+        findings.add(spray(route));
+        return List.copyOf(findings);
+    }
+
+    private static Finding length(Route route) {
+        Double spare = route.spare().orElse(null);
+        Limit limit = new Limit(AT_LEAST, metres(0));
+        Verdict verdict = spare == null ? Verdict.UNKNOWN : spare >= -1e-9 ? Verdict.PASS : Verdict.FAIL;
+        return new Finding("route.length", "Lead left over", verdict, spare == null ? null : metres(spare), limit,
+                switch (verdict) {
+                    case PASS -> "It reaches, with its loops.";
+                    case FAIL -> "Too short: another way, a longer extension, or the controller nearer.";
+                    default -> "Enter the lead, both loops, and every stretch of the way.";
+                }, null, "lead + extension − way − loop at each end", LENGTH);
+    }
+
+    private static Finding slack(Route route) {
+        Double engine = route.slackAtEngine();
+        Double display = route.slackAtDisplay();
+        Limit limit = new Limit(AT_LEAST, metres(LOOP));
+        if (engine == null || display == null) {
+            return new Finding("route.slack", "Loop at each end", Verdict.UNKNOWN, null, limit,
+                    "Enter the loop at both ends.", null, "the shorter of the two", LENGTH);
+        }
+        double shorter = Math.min(engine, display);
+        return new Finding("route.slack", "Loop at each end", limit.keptBy(shorter) ? Verdict.PASS : Verdict.WARN,
+                metres(shorter), limit,
+                limit.keptBy(shorter)
+                        ? "Both ends can be unplugged."
+                        : "Too little to unplug it without pulling; engine movement pulls at it too.",
+                null, "the shorter of the two", LENGTH);
+    }
+
+    private static Finding hot(Route route) {
+        return least("route.hot", "Gap to hot parts", route, Waypoint::hot, w -> w.sleeved() ? HOT_SLEEVED : HOT,
+                "Insulation melts there: farther off, or a heat sleeve.",
+                "100 mm bare, 30 mm sleeved; the place that is shortest of its own limit", CLEAR);
+    }
+
+    /** The place that comes nearest to its limit; unknown while one is not measured. */
+    private static Finding least(String id, String subject, Route route, Function<Waypoint, @Nullable Double> gap,
+            ToDoubleFunction<Waypoint> bound, String wrong, String working, Source source) {
+        Optional<Waypoint> open = route.points().stream().filter(w -> gap.apply(w) == null).findFirst();
+        Optional<Waypoint> worst = route.points().stream().filter(w -> gap.apply(w) != null).min(Comparator
+                .comparingDouble(w -> Objects.requireNonNull(gap.apply(w)) - bound.applyAsDouble(w)));
+        if (worst.isEmpty()) {
+            return new Finding(id, subject, Verdict.UNKNOWN, null, null, "Add the places the cable passes.", null,
+                    working, source);
+        }
+        Waypoint at = worst.get();
+        double found = Objects.requireNonNull(gap.apply(at));
+        Limit limit = new Limit(AT_LEAST, metres(bound.applyAsDouble(at)));
+        Verdict verdict = !limit.keptBy(found) ? Verdict.FAIL : open.isPresent() ? Verdict.UNKNOWN : Verdict.PASS;
+        return new Finding(id, subject, verdict, metres(found), limit, switch (verdict) {
+            case FAIL -> "At " + at.name() + ". " + wrong;
+            case UNKNOWN -> "Not measured at " + open.map(Waypoint::name).orElse("") + ".";
+            default -> "Nearest at " + at.name() + ".";
+        }, null, working, source);
+    }
+
+    private static Optional<Finding> bend(Route route, double radius) {
+        return route.points().stream().filter(w -> w.bend() != null).min(Comparator.comparing(Waypoint::bend))
+                .map(w -> {
+                    double found = Objects.requireNonNull(w.bend());
+                    Limit limit = new Limit(AT_LEAST, metres(radius));
+                    boolean kept = limit.keptBy(found);
+                    return new Finding("route.bend", "Tightest bend", kept ? Verdict.PASS : Verdict.WARN,
+                            metres(found), limit,
+                            kept
+                                    ? "Tightest at " + w.name() + "."
+                                    : "At " + w.name() + ": conductors break where they are bent tight and shaken.",
+                            null, route.cable() == null
+                                    ? "five diameters of a cable taken as 6 mm"
+                                    : "five diameters of the cable",
+                            BENDS);
+                });
+    }
+
+    private static Finding hole(Route route) {
+        Double connector = route.connector();
+        Double hole = route.hole();
+        if (connector == null || hole == null) {
+            return new Finding("route.hole", "Hole at the firewall", Verdict.UNKNOWN, null, null,
+                    "Measure the connector across its widest, and the hole.", null, "hole ≥ connector", HOLE);
+        }
+        Limit limit = new Limit(AT_LEAST, new Measure(connector, Dimension.LENGTH, 1));
+        boolean passes = limit.keptBy(hole);
+        Verdict verdict = !route.lookedBehind() || !passes
+                ? Verdict.FAIL
+                : route.grommet() ? Verdict.PASS : Verdict.FAIL;
+        return new Finding("route.hole", "Hole at the firewall", verdict, new Measure(hole, Dimension.LENGTH, 1),
+                limit,
+                !passes
+                        ? "The connector does not pass: a larger hole with its grommet, or the slit of one that is there."
+                        : !route.lookedBehind()
+                                ? "Look behind before drilling: brake and fuel lines, looms, airbag."
+                                : route.grommet()
+                                        ? "The connector passes, and the edge is lined."
+                                        : "A bare edge cuts the insulation: fit a grommet.",
+                null, "hole ≥ connector; grommet fitted; looked behind", HOLE);
+    }
+
+    private static Finding spray(Route route) {
+        Facing facing = route.facing();
+        Verdict verdict = facing == null
+                ? Verdict.UNKNOWN
+                : facing.wet() || !route.dripLoop() ? Verdict.WARN : Verdict.PASS;
+        return new Finding("route.spray", "Plug and water", verdict, null, null,
+                facing == null
+                        ? "Say which way the plug looks."
+                        : facing.wet()
+                                ? "It looks " + facing.words() + ": water gets in. Turn it."
+                                : route.dripLoop()
+                                        ? "It looks " + facing.words() + ", and the cable drips before it."
+                                        : "Without a loop below it, water runs along the cable into the plug.",
+                null, "direction of the plug, and a loop lower than it", SPRAY);
+    }
+
+    private static Measure metres(double value) {
+        return new Measure(value, Dimension.LENGTH, 0);
+    }
+}

@@ -1,0 +1,133 @@
+package amberheron.core.wiring;
+
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Source;
+import amberheron.core.finding.Verdict;
+import amberheron.core.placement.Estimate;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * When the heater gets its power after a cold start.
+ *
+ * @param school the way taken; null until one is
+ * @param delay after the start, s; null for the usual. Without meaning where the heater comes on with the ignition
+ */
+public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
+    /** Nothing decided. */
+    public static final HeaterTiming OPEN = new HeaterTiming(null, null);
+    /** The usual delay, s. */
+    public static final double USUAL_DELAY = 30;
+
+    private static final Source SOURCE = Source.practice(
+            "with the ignition and never key-on, engine off, on a cold day; or about 30 s after the start. The seconds the pipe stays wet are an estimate, its constants from memory");
+
+    /** The ways good installers time the heater. */
+    public enum School {
+        WITH_IGNITION("with the ignition", false, List.of("fuse 5 A"),
+                List.of("Controller's feed straight from the switched source.",
+                        "Start at once after the key; never key-on, engine off, on a cold day.")), TIMER_RELAY(
+                                "timer relay, about 30 s after the start", true,
+                                List.of("timer relay, delay on", "relay socket", "fuse 5 A"),
+                                List.of("Timer's supply from the battery by the fuse, its input on a source live while running: oil-pressure switch, alternator's lamp or the fuel pump.",
+                                        "Controller's feed from the timer's output.",
+                                        "Stall and start again: the timer has to begin anew.")), ECU_OUTPUT(
+                                                "switched by the ECU", true,
+                                                List.of("ECU output free to switch a relay", "relay",
+                                                        "diode across its coil",
+                                                        "fuse 5 A"),
+                                                List.of("Relay's coil from the switched source to the ECU's output, which pulls to ground; it never feeds the heater itself.",
+                                                        "Condition in the ECU: engine running for longer than the delay.",
+                                                        "Controller's feed from the relay, by the fuse."));
+
+        private final String words;
+        private final boolean delayed;
+        @SuppressWarnings("ImmutableEnumChecker") // made by List.of
+        private final List<String> parts;
+        @SuppressWarnings("ImmutableEnumChecker") // made by List.of
+        private final List<String> steps;
+
+        School(String words, boolean delayed, List<String> parts, List<String> steps) {
+            this.words = words;
+            this.delayed = delayed;
+            this.parts = parts;
+            this.steps = steps;
+        }
+
+        /** The trade's words. */
+        public String words() {
+            return words;
+        }
+
+        /** Whether the heater waits. */
+        public boolean delayed() {
+            return delayed;
+        }
+
+        /** What it takes. */
+        public List<String> parts() {
+            return parts;
+        }
+
+        /** How it is wired. */
+        public List<String> steps() {
+            return steps;
+        }
+    }
+
+    /** How long after the start a school's heater comes on, s. */
+    public double after(School way) {
+        return way.delayed() ? delay == null ? USUAL_DELAY : delay : 0;
+    }
+
+    /**
+     * Seconds in which the sensor is hot while water may still gather in the pipe.
+     *
+     * @param dry time until the wall is past the dew point, s
+     */
+    public Estimate atRisk(School way, Estimate dry) {
+        return new Estimate(Math.max(0, dry.low() - after(way)), Math.max(0, dry.high() - after(way)));
+    }
+
+    /**
+     * The check of the way taken.
+     *
+     * @param dry time until the wall is past the dew point at the place taken, s; null while that is not known
+     */
+    public Finding judge(@Nullable Estimate dry) {
+        String subject = "Hot while the pipe is wet";
+        if (school == null || dry == null) {
+            return new Finding("heater", subject, Verdict.UNKNOWN, null, null,
+                    school == null
+                            ? "Say when the heater gets its power."
+                            : "Take a place first: how long the pipe stays wet there decides.",
+                    null, "time until the pipe is dry − delay", SOURCE);
+        }
+        Estimate risk = atRisk(school, dry);
+        boolean none = risk.high() <= 0;
+        return new Finding("heater", subject, none ? Verdict.PASS : Verdict.WARN,
+                new Measure(risk.middle(), Dimension.DURATION, 0, risk.spread()), null,
+                none
+                        ? "The pipe is dry before the heater comes on. The sensor stays unpowered %.0f s in the gas: no longer than that."
+                                .formatted(after(school))
+                        : school.delayed()
+                                ? "The delay does not cover the whole of it; after a cold night wait longer."
+                                : "Water on the hot ceramic cracks it. On a cold day start at once, or delay the heater.",
+                null, String.format(Locale.ROOT,
+                        "wall past the dew point of the exhaust after %.0f to %.0f s, heater on after %.0f s",
+                        dry.low(),
+                        dry.high(), after(school)),
+                SOURCE);
+    }
+
+    public HeaterTiming withSchool(@Nullable School value) {
+        return new HeaterTiming(value, delay);
+    }
+
+    public HeaterTiming withDelay(@Nullable Double value) {
+        return new HeaterTiming(school, value);
+    }
+}

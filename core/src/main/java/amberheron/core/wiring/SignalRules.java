@@ -1,0 +1,159 @@
+package amberheron.core.wiring;
+
+import static amberheron.core.finding.Finding.Relation.AT_MOST;
+
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Finding.Limit;
+import amberheron.core.finding.Source;
+import amberheron.core.finding.Verdict;
+import amberheron.core.plan.Intake.ReaderKind;
+import amberheron.core.scaling.OutputLaw;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import amberheron.core.wiring.Hookup.Form;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/** Judges how each reader is hooked up. */
+public final class SignalRules {
+    /** The most a simulated narrowband puts out, V. */
+    private static final double NARROWBAND_MOST = 1.0;
+    /** The most an analog output puts out where no law is chosen yet, V. */
+    private static final double ANALOG_MOST = 5.0;
+    /** Steps in which the whole output is looked over for the worst place. */
+    private static final int STEPS = 50;
+
+    private static final Source HOOKUPS = Source.practice(
+            "each output to the input made for it; narrowband and wideband are not interchangeable on one input");
+    private static final Source MILLMAN = Source
+            .derived("V = (Vo/Ro + Vp/Rp) / (1/Ro + 1/Rp + 1/Rin), Millman's theorem");
+    private static final Source RATING = Source
+            .derived("the highest the output or a pull-up can put on the pin, against what the reader's sheet allows");
+
+    private SignalRules() {
+    }
+
+    /**
+     * Every check of the signal.
+     *
+     * @param readers what reads it
+     * @param law the controller's; null until chosen
+     * @param tolerance what gauge and reader may differ by, λ
+     */
+    public static List<Finding> judge(Signals signals, Set<ReaderKind> readers, @Nullable OutputLaw law,
+            double tolerance) {
+        List<Finding> findings = new ArrayList<>();
+        for (ReaderKind reader : readers) {
+            Hookup hookup = signals.of(reader);
+            findings.add(hookup(hookup));
+            Form form = hookup.form();
+            if (form != null && form.analog() && hookup.refusal().isEmpty()) {
+                over(hookup, form, law).ifPresent(findings::add);
+                load(signals, hookup, form, law, tolerance).ifPresent(findings::add);
+            }
+        }
+        return List.copyOf(findings);
+    }
+
+    private static String id(String check, Hookup hookup) {
+        return "signal." + check + "." + hookup.reader().name().toLowerCase(Locale.ROOT);
+    }
+
+    private static Finding hookup(Hookup hookup) {
+        Form form = hookup.form();
+        Optional<String> refused = hookup.refusal();
+        Verdict verdict = form == null ? Verdict.UNKNOWN : refused.isPresent() ? Verdict.FAIL : Verdict.PASS;
+        return new Finding(id("form", hookup), "Signal to the " + hookup.reader().words(), verdict, null, null,
+                form == null
+                        ? "Say how the signal gets there."
+                        : refused.orElse("Connect: " + String.join("; ", hookup.needs()) + "."),
+                null, form == null ? "" : form.words(), HOOKUPS);
+    }
+
+    private static Optional<Finding> over(Hookup hookup, Form form, @Nullable OutputLaw law) {
+        Double allowed = hookup.mostVolts();
+        if (allowed == null) {
+            return Optional.empty();
+        }
+        double output = form == Form.NARROWBAND
+                ? NARROWBAND_MOST
+                : law == null ? ANALOG_MOST : law.highestVolts();
+        // With the controller unplugged only the pull-up is left on the pin.
+        Double pull = hookup.pullUpOhms() == null ? null : hookup.pullUpVolts();
+        double most = Math.max(output, pull == null ? 0 : pull);
+        Limit limit = new Limit(AT_MOST, new Measure(allowed, Dimension.VOLTAGE, 2));
+        boolean kept = limit.keptBy(most);
+        return Optional.of(new Finding(id("over", hookup), "Most on the pin, " + hookup.reader().words(),
+                kept ? Verdict.PASS : Verdict.FAIL, new Measure(most, Dimension.VOLTAGE, 2), limit,
+                kept
+                        ? "Never more than the input stands."
+                        : "The input is over-driven: it clips at best, at worst it is damaged. A lower output range, or another input.",
+                null, "the greater of the output's highest volts and the pull-up's supply", RATING));
+    }
+
+    private static Optional<Finding> load(Signals signals, Hookup hookup, Form form, @Nullable OutputLaw law,
+            double tolerance) {
+        Double input = hookup.inputOhms();
+        Double pull = hookup.pullUpOhms();
+        Double pullVolts = hookup.pullUpVolts();
+        Double output = signals.outputOhms();
+        if (input == null && pull == null) {
+            return Optional.empty();
+        }
+        String id = id("load", hookup);
+        String subject = "Moved by the input, " + hookup.reader().words();
+        boolean pullKnown = pull == null || pullVolts != null;
+        if (output == null || !pullKnown) {
+            return Optional.of(new Finding(id, subject, Verdict.UNKNOWN, null, null,
+                    output == null
+                            ? "Enter the resistance of the controller's output; its sheet has it."
+                            : "Enter the supply of the pull-up.",
+                    null, "", MILLMAN));
+        }
+        double low = law == null || form == Form.NARROWBAND ? 0 : law.lowestVolts();
+        double high = form == Form.NARROWBAND ? NARROWBAND_MOST : law == null ? ANALOG_MOST : law.highestVolts();
+        double worst = 0;
+        double cost = 0;
+        double at = low;
+        for (int i = 0; i <= STEPS; i++) {
+            double volts = low + i * (high - low) / STEPS;
+            double pin = InputLoading.voltsAtPin(volts, output, pullVolts == null ? 0 : pullVolts,
+                    pull == null ? Double.POSITIVE_INFINITY : pull,
+                    input == null ? Double.POSITIVE_INFINITY : input);
+            if (Math.abs(pin - volts) > Math.abs(worst)) {
+                worst = pin - volts;
+                at = volts;
+                cost = law == null || form == Form.NARROWBAND
+                        ? 0
+                        : law.lambdaAt(Math.clamp(pin, low, high)) - law.lambdaAt(volts);
+            }
+        }
+        boolean judged = law != null && form != Form.NARROWBAND;
+        boolean kept = Math.abs(cost) <= tolerance;
+        return Optional.of(new Finding(id, subject,
+                judged ? kept ? Verdict.PASS : Verdict.FAIL : Math.abs(worst) < 0.02 ? Verdict.PASS : Verdict.WARN,
+                new Measure(worst, Dimension.VOLTAGE, 3), null,
+                kept
+                        ? "The input hardly loads the output."
+                        : pull != null && worst > 0
+                                ? "The pull-up lifts the signal: remove it, or scale at the reader with check points."
+                                : "The input loads the output: an input of higher resistance, or check points at the reader.",
+                judged ? cost : null, String.format(Locale.ROOT,
+                        "worst at %.2f V: output %.0f Ω%s%s", at, output,
+                        input == null ? "" : ", input %.0f Ω".formatted(input),
+                        pull == null ? "" : ", pull-up %.0f Ω to %.1f V".formatted(pull, pullVolts)),
+                MILLMAN));
+    }
+
+    /**
+     * Engine-speed pulses in one turn of a four-stroke whose sparks all pass one coil; with two sparks a cycle and
+     * cylinder, as a shared coil gives, twice as many from each coil.
+     */
+    public static double pulsesPerTurn(int cylinders) {
+        return cylinders / 2.0;
+    }
+}

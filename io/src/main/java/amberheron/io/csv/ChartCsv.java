@@ -1,0 +1,139 @@
+package amberheron.io.csv;
+
+import amberheron.core.harness.Chart;
+import amberheron.core.harness.Device;
+import amberheron.core.harness.Wire;
+import amberheron.core.harness.WireColour;
+import amberheron.core.harness.Work;
+import amberheron.io.TextFiles;
+import amberheron.io.UnusableInput;
+import amberheron.io.csv.CsvRows.Row;
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A conductor chart as CSV with a header, in any order of columns: {@code tag,work,from,from pin,colour,extension,to,to
+ * pin,to colour,told apart,left,ohms}. {@code work} or {@code colour} must be there; everything else may be absent or
+ * empty. A line without {@code to} is a wire that is not used.
+ */
+public final class ChartCsv {
+    private static final long MOST_BYTES = 4L << 20;
+    private static final int MOST_WIRES = 500;
+
+    private ChartCsv() {
+    }
+
+    /**
+     * Reads a chart; a line that cannot be used refuses the file, since half a chart misleads.
+     *
+     * @throws UnusableInput with file, line, column, what was found and what was expected
+     */
+    public static Chart read(Path file) {
+        return parse(TextFiles.name(file), TextFiles.read(file, MOST_BYTES));
+    }
+
+    static Chart parse(String name, String text) {
+        List<Wire> wires = new ArrayList<>();
+        Set<String> tags = new HashSet<>();
+        CsvRows.read(name, text, header -> {
+            if (!header.has("work") && !header.has("colour")) {
+                throw header.headerFault(
+                        "work or colour; and, where known, tag, from, from pin, extension, to, to pin, to colour, told apart, left, ohms");
+            }
+        }, row -> {
+            Wire wire = wire(row, String.valueOf(wires.size() + 1));
+            if (!tags.add(wire.tag())) {
+                throw row.fault("column tag: found “%s” twice, expected every wire with a tag of its own"
+                        .formatted(wire.tag()));
+            }
+            if (wires.size() == MOST_WIRES) {
+                throw row.fault("found more than %d wires, expected the chart of one harness".formatted(MOST_WIRES));
+            }
+            wires.add(wire);
+        });
+        if (wires.isEmpty()) {
+            throw new UnusableInput(name, "", "found no row under the header, expected one or more");
+        }
+        return new Chart(wires);
+    }
+
+    private static Wire wire(Row row, String number) {
+        Device from = choice(row, "from", Device.values(), Device::words);
+        Double ohms = row.number("ohms");
+        if (ohms != null && ohms < 0) {
+            throw row.fault("column ohms: found %s, expected 0 or more".formatted(ohms));
+        }
+        String tag = row.text("tag");
+        return new Wire(tag.isEmpty() ? number : tag, choice(row, "work", Work.values(), Work::words),
+                from == null ? Device.CONTROLLER : from, row.text("from pin"), colour(row, "colour"),
+                colour(row, "extension"), choice(row, "to", Device.values(), Device::words), row.text("to pin"),
+                colour(row, "to colour"), yes(row), choice(row, "left", Wire.Left.values(), Wire.Left::words), ohms);
+    }
+
+    private static boolean yes(Row row) {
+        String text = row.text("told apart").toLowerCase(Locale.ROOT);
+        if (!List.of("", "no", "yes").contains(text)) {
+            throw row.fault("column told apart: found “%s”, expected yes or no".formatted(text));
+        }
+        return text.equals("yes");
+    }
+
+    private static @Nullable WireColour colour(Row row, String column) {
+        String text = row.text(column);
+        return text.isEmpty()
+                ? null
+                : WireColour.parse(text).orElseThrow(() -> row
+                        .fault("column %s: found “%s”, expected %s".formatted(column, text, WireColour.expected())));
+    }
+
+    private static <E extends Enum<E>> @Nullable E choice(Row row, String column, E[] values,
+            Function<E, String> words) {
+        String text = row.text(column);
+        if (text.isEmpty()) {
+            return null;
+        }
+        return Arrays.stream(values).filter(v -> words.apply(v).equalsIgnoreCase(text)
+                || v.name().replace('_', '-').equalsIgnoreCase(text)).findFirst().orElseThrow(
+                        () -> row.fault("column %s: found “%s”, expected one of: %s".formatted(column, text,
+                                Arrays.stream(values).map(words).collect(Collectors.joining("; ")))));
+    }
+
+    /** A chart as it is read again. */
+    public static String write(Chart chart) {
+        StringWriter text = new StringWriter();
+        try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(text)) {
+            csv.writeRecord("tag", "work", "from", "from pin", "colour", "extension", "to", "to pin", "to colour",
+                    "told apart", "left", "ohms");
+            for (Wire w : chart.wires()) {
+                Work work = w.work();
+                Device to = w.to();
+                Wire.Left left = w.left();
+                Double ohms = w.ohms();
+                csv.writeRecord(w.tag(), work == null ? "" : work.words(), w.from().words(), w.fromPin(),
+                        words(w.colour()), words(w.extension()), to == null ? "" : to.words(), w.toPin(),
+                        words(w.toColour()), w.toldApart() ? "yes" : "no", left == null ? "" : left.words(),
+                        ohms == null ? "" : ohms.toString());
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return text.toString();
+    }
+
+    private static String words(@Nullable WireColour colour) {
+        return colour == null ? "" : colour.words();
+    }
+}
