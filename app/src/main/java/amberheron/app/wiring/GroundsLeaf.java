@@ -2,6 +2,7 @@ package amberheron.app.wiring;
 
 import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.METRE;
+import static amberheron.core.units.Unit.OHM;
 import static amberheron.core.units.Unit.SQUARE_MILLIMETRE;
 import static amberheron.core.units.Unit.VOLT;
 
@@ -59,6 +60,9 @@ final class GroundsLeaf {
                         GroundPlan::withMean),
                         ground("while it is on", AMPERE, 0, 20, 2, "peak", GroundPlan::peak,
                                 GroundPlan::withPeak)),
+                Parts.evenly(ground("Display's current", AMPERE, 0, 5, 2, "display", GroundPlan::display,
+                        GroundPlan::withDisplay),
+                        ground("One joint", OHM, 0.0001, 10, 4, "joint", GroundPlan::joint, GroundPlan::withJoint)),
                 Parts.evenly(ground("Other loads on the strap", AMPERE, 0, 300, 1, "others", GroundPlan::others,
                         GroundPlan::withOthers),
                         ground("Drop as measured", VOLT, -2, 2, 3, "measured",

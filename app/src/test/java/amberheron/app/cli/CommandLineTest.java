@@ -169,6 +169,12 @@ class CommandLineTest {
         Ran wire = run("wire", lying, "--json");
         assertThat(wire.exit()).isEqualTo(1);
         assertThat(wire.json().get("findings").get(8).get("lambdaCost").doubleValue()).isCloseTo(0.0103, within(1e-4));
+        assertThat(wire.json().get("twins").get(0).get("tags")).extracting(t -> t.stringValue()).containsExactly("3",
+                "4");
+        assertThat(wire.json().get("grounds")).hasSize(4);
+        assertThat(run("wire", proven, "--out", at("harness")).out()).contains("source B (cigar lighter): live all",
+                "wire 10  analog +, white/blue, to standalone ECU");
+        assertThat(folder.resolve("harness/SB-014-strip.svg")).isNotEmptyFile();
         Ran prove = run("prove", proven, at("logs/SB-014-drive.csv"), "--json");
         assertThat(prove.exit()).isZero();
         assertThat(prove.json().get("verdict").stringValue()).isEqualTo("pass");

@@ -8,17 +8,26 @@ import amberheron.app.shell.Advice;
 import amberheron.app.shell.Session;
 import amberheron.bench.Meter;
 import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.harness.Chart;
+import amberheron.core.harness.Harness;
+import amberheron.core.harness.WireColour;
+import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.wiring.Feed;
 import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.GroundPlan.School;
+import amberheron.core.wiring.HeaterTiming;
+import amberheron.core.wiring.Hookup.Form;
 import amberheron.core.wiring.KeyState;
+import amberheron.core.wiring.Signals;
 import amberheron.core.wiring.Wiring;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Objects;
+import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -157,7 +166,70 @@ class WireAndAirModelTest {
         act(advice);
         assertThat(session().job().wiring().ground().school()).isEqualTo(School.READER);
         assertThat(wire.figure(session())).isEqualTo("0.010 V ground shift");
+        assertThat(wire.advice(session()).next()).startsWith("Tell apart by continuity before joining.");
+    }
+
+    /** After power and grounds: heater, signal, the chart's lines, twins, joints, route, and the drop. */
+    @Test
+    void whatIsOpenInTheHarnessIsAskedForInItsOrder() {
+        session().open("SB-014");
         assertThat(wire.advice(session()).next()).isEqualTo("Calibrate in free air next.");
+        session().edit("bare", j -> j.withWiring(j.wiring().withHeater(HeaterTiming.OPEN).withSignals(Signals.NONE)
+                .withHarness(Harness.NONE)));
+        act(wire.advice(session()));
+        edit(w -> w.withHeater(new HeaterTiming(HeaterTiming.School.WITH_IGNITION, null)));
+        act(wire.advice(session()));
+        edit(w -> w.withSignals(w.signals().with(ReaderKind.GAUGE, h -> h.withForm(Form.SINGLE_ENDED))
+                .with(ReaderKind.ECU, h -> h.withForm(Form.DIFFERENTIAL))));
+        assertThat(wire.advice(session()).next()).isEqualTo("No line yet for: power, switched to power source; "
+                + "heater ground to chassis point; signal ground to gauge; analog + to gauge; "
+                + "analog + to standalone ECU; analog − to standalone ECU.");
+        act(wire.advice(session()));
+        assertThat(chart().wires()).hasSize(6);
+        act(wire.advice(session()));
+        edit(w -> w.withHarness(w.harness().withChart(new Chart(chart().wires().stream()
+                .map(c -> c.withColour(WireColour.of(WireColour.Hue.WHITE))).toList()))));
+        act(wire.advice(session()));
+        edit(w -> w.withHarness(w.harness().withChart(
+                new Chart(chart().wires().stream().map(c -> c.withToldApart(true)).toList()))));
+        act(wire.advice(session()));
+        assertThat(focused).containsExactly("wire.heater", "wire.signal.form", "wire.leaf.chart", "wire.chart.colour",
+                "wire.chart.apart", "wire.joint.school");
+    }
+
+    private Chart chart() {
+        return session().job().wiring().harness().chart();
+    }
+
+    private void edit(UnaryOperator<Wiring> change) {
+        session().edit("wiring", j -> j.withWiring(change.apply(j.wiring())));
+    }
+
+    @Test
+    void aChartIsImportedWholeOrNotAtAll() throws Exception {
+        session().open("SB-016");
+        Chart before = chart();
+        Path file = Files.writeString(home.resolve("chart.csv"), "work,colour,to\nanalog +,beige,logger\n");
+        wire.importChart(session(), file.toString());
+        await("“beige”, expected a colour");
+        assertThat(chart()).isEqualTo(before);
+        Files.writeString(file, "work,colour,to\nanalog +,pink,logger\n");
+        wire.importChart(session(), file.toString());
+        await("1 wires read");
+        assertThat(chart().wires()).singleElement()
+                .satisfies(w -> assertThat(w.colour()).isEqualTo(WireColour.of(WireColour.Hue.PINK)));
+        session().undo();
+        assertThat(chart()).isEqualTo(before);
+        wire.writeChart(session());
+        await("SB-016-tags.pdf");
+        assertThat(home.resolve("harness/SB-016-chart.csv")).isNotEmptyFile();
+    }
+
+    private void await(String words) throws InterruptedException {
+        for (int i = 0; i < 600 && !session().notice().contains(words); i++) {
+            Thread.sleep(50);
+        }
+        assertThat(session().notice()).contains(words);
     }
 
     @Test

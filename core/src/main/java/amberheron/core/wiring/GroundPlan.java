@@ -27,11 +27,14 @@ import org.jspecify.annotations.Nullable;
  * @param peak heater current while it is switched on, A
  * @param others current of other loads that come back through the same strap, A
  * @param strap resistance of the strap from chassis to battery, Ω
+ * @param display current of the controller's display, which leaves by the heater's ground, A
+ * @param joint resistance of one joint; there is one at each end of the controller's ground wires, Ω
  * @param measured drops measured between the controller's signal ground and the reader's, V, by school
  */
 public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Double toBattery,
         @Nullable Double toChassis, @Nullable Double toReader, @Nullable Double section, @Nullable Double mean,
-        @Nullable Double peak, @Nullable Double others, @Nullable Double strap, Map<School, Double> measured) {
+        @Nullable Double peak, @Nullable Double others, @Nullable Double strap, @Nullable Double display,
+        @Nullable Double joint, Map<School, Double> measured) {
     /** Where good installers take the grounds. */
     public enum School {
         BATTERY("Everything at the battery negative"), CHASSIS("Clean chassis point"), READER(
@@ -51,7 +54,7 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
 
     /** Nothing measured. */
     public static final GroundPlan UNMEASURED = new GroundPlan(null, false, null, null, null, null, null, null, null,
-            null, Map.of());
+            null, null, null, Map.of());
     /** What is taken for what was not measured. */
     public static final Source USUAL = Source.memory(
             "taken where not measured: strap 5 mΩ, 10 A of other loads on it; the reader's own ground reaches the battery by 10 mΩ");
@@ -135,15 +138,16 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
     /** Volts of the signal's ground less that of the reader's, the heater drawing so much. */
     private double shift(School s, double heater) {
         List<Double> volts = GroundNetwork.solve(HEATER_GROUND + 1, branches(s),
-                List.of(new Load(CHASSIS, orUsual(others, USUAL_OTHERS)), new Load(HEATER_GROUND, heater)));
+                List.of(new Load(CHASSIS, orUsual(others, USUAL_OTHERS)),
+                        new Load(HEATER_GROUND, heater + orUsual(display, 0))));
         return volts.get(SIGNAL_GROUND) - volts.get(READER);
     }
 
-    /** Resistance of the controller's ground wire as a school takes it, Ω. */
+    /** Resistance of the controller's ground wire as a school takes it, its joints with it, Ω. */
     public double wire(School s) {
         Double length = length(s);
         return new Conductor(length == null ? ANY_LENGTH : length, section == null ? ANY_SECTION : section)
-                .resistance();
+                .resistance() + 2 * orUsual(joint, 0);
     }
 
     /** The network of a school; with one ground wire heater and signal leave the controller at the same point. */
@@ -169,52 +173,62 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
 
     public GroundPlan withSchool(@Nullable School value) {
         return new GroundPlan(value, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
-                measured);
+                display, joint, measured);
     }
 
     public GroundPlan withTwoWires(boolean value) {
         return new GroundPlan(school, value, toBattery, toChassis, toReader, section, mean, peak, others, strap,
-                measured);
+                display, joint, measured);
     }
 
     public GroundPlan withToBattery(@Nullable Double value) {
         return new GroundPlan(school, twoWires, value, toChassis, toReader, section, mean, peak, others, strap,
-                measured);
+                display, joint, measured);
     }
 
     public GroundPlan withToChassis(@Nullable Double value) {
         return new GroundPlan(school, twoWires, toBattery, value, toReader, section, mean, peak, others, strap,
-                measured);
+                display, joint, measured);
     }
 
     public GroundPlan withToReader(@Nullable Double value) {
         return new GroundPlan(school, twoWires, toBattery, toChassis, value, section, mean, peak, others, strap,
-                measured);
+                display, joint, measured);
     }
 
     public GroundPlan withSection(@Nullable Double value) {
         return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, value, mean, peak, others, strap,
-                measured);
+                display, joint, measured);
     }
 
     public GroundPlan withMean(@Nullable Double value) {
         return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, value, peak, others, strap,
-                measured);
+                display, joint, measured);
     }
 
     public GroundPlan withPeak(@Nullable Double value) {
         return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, value, others, strap,
-                measured);
+                display, joint, measured);
     }
 
     public GroundPlan withOthers(@Nullable Double value) {
         return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, value, strap,
-                measured);
+                display, joint, measured);
     }
 
     public GroundPlan withStrap(@Nullable Double value) {
         return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, value,
-                measured);
+                display, joint, measured);
+    }
+
+    public GroundPlan withDisplay(@Nullable Double value) {
+        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
+                value, joint, measured);
+    }
+
+    public GroundPlan withJoint(@Nullable Double value) {
+        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
+                display, value, measured);
     }
 
     /** Keeps a measured drop, or forgets it when null. */
@@ -227,6 +241,6 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
             more.put(at, volts);
         }
         return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
-                more);
+                display, joint, more);
     }
 }

@@ -95,9 +95,11 @@ public final class WireRules {
             return "measured between the two grounds, the heater working";
         }
         Double mean = ground.mean();
+        Double display = ground.display();
         return ground.twoWires() || mean == null
                 ? "the signal's ground has a wire of its own; ripple %.1f mV".formatted(1000 * cost.ripple())
                 : String.format(Locale.ROOT, "%.2f A × %.4f Ω of ground wire, network solved: %.1f mV, ripple %.1f mV",
-                        mean, ground.wire(cost.school()), 1000 * cost.shift(), 1000 * cost.ripple());
+                        mean + (display == null ? 0 : display), ground.wire(cost.school()), 1000 * cost.shift(),
+                        1000 * cost.ripple());
     }
 }

@@ -100,6 +100,14 @@ class GroundTest {
                 within(2e-4));
     }
 
+    /** By hand: (1.2 + 0.3) A through 62.8 mΩ of wire and two joints of 4 mΩ; the display does not pulse. */
+    @Test
+    void theDisplayAndTheJointsCountToo() {
+        GroundPlan.Cost cost = cost(PLAN.withDisplay(0.3).withJoint(0.004), School.SAME_POINT);
+        assertThat(cost.shift()).isCloseTo(1.5 * (0.0754 / 1.2 + 0.008), within(1e-4));
+        assertThat(cost.ripple()).isCloseTo(2.6 * (0.0754 / 1.2 + 0.008), within(2e-4));
+    }
+
     /** A chassis point that other loads lift is paid for by a reader grounded elsewhere: (10 A + 1.2 A) × 5 mΩ more. */
     @Test
     void atTheChassisTheStrapCountsToo() {

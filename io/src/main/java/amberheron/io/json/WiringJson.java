@@ -49,7 +49,8 @@ final class WiringJson {
         return new GroundPlan(at.choiceOrNull("school", School.values()), at.flag("twoWires"),
                 positiveOrNull(at, "toBattery"), positiveOrNull(at, "toChassis"), positiveOrNull(at, "toReader"),
                 positiveOrNull(at, "section"), at.numberOrNull("mean"), at.numberOrNull("peak"),
-                at.numberOrNull("others"), positiveOrNull(at, "strap"), measured);
+                at.numberOrNull("others"), positiveOrNull(at, "strap"), at.numberOrNull("display"),
+                positiveOrNull(at, "joint"), measured);
     }
 
     private static PowerSource source(Cursor at) {
@@ -93,7 +94,7 @@ final class WiringJson {
         ObjectNode ground = out.putObject("ground").put("school", Cursor.idOrNull(g.school()))
                 .put("twoWires", g.twoWires()).put("toBattery", g.toBattery()).put("toChassis", g.toChassis())
                 .put("toReader", g.toReader()).put("section", g.section()).put("mean", g.mean()).put("peak", g.peak())
-                .put("others", g.others()).put("strap", g.strap());
+                .put("others", g.others()).put("strap", g.strap()).put("display", g.display()).put("joint", g.joint());
         ObjectNode measured = ground.putObject("measured");
         for (School school : School.values()) {
             measured.put(Cursor.id(school), g.measured().get(school));

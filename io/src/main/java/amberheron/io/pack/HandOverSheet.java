@@ -149,7 +149,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
             List<Check> checks = findings.stream().filter(f -> !brief(f)).map(f -> check(f, units, stoich)).toList();
             String kept = line("✓ also: ", findings, Verdict.PASS, units, stoich)
                     + line(" Not measured: ", findings, Verdict.UNKNOWN, units, stoich);
-            if (!checks.isEmpty()) {
+            if (!checks.isEmpty() || !kept.isBlank()) {
                 groups.add(new Group(station.title(), checks, kept.strip()));
             }
         }
@@ -161,8 +161,8 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
      * harness and signal have a dot in their names.
      */
     private static boolean brief(Finding f) {
-        return (f.verdict() == Verdict.PASS || f.verdict() == Verdict.UNKNOWN)
-                && (BRIEF.contains(f.id()) || f.id().startsWith("room") || f.id().contains("."));
+        return f.verdict() == Verdict.UNKNOWN || (f.verdict() == Verdict.PASS
+                && (BRIEF.contains(f.id()) || f.id().startsWith("room") || f.id().contains(".")));
     }
 
     private static String line(String head, List<Finding> findings, Verdict verdict, UnitChoice units, double stoich) {

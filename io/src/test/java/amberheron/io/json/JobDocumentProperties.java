@@ -166,7 +166,7 @@ class JobDocumentProperties {
                 maybe(random, 20), maybe(random, 5),
                 new GroundPlan(perhaps(random, GroundPlan.School.values()), random.nextBoolean(), maybe(random, 5),
                         maybe(random, 5), maybe(random, 5), maybe(random, 1e-5), maybe(random, 3), maybe(random, 3),
-                        maybe(random, 90), maybe(random, 0.1),
+                        maybe(random, 90), maybe(random, 0.1), maybe(random, 1), maybe(random, 0.01),
                         Map.of(GroundPlan.School.CHASSIS, random.nextGaussian())),
                 words(random), signals(random),
                 new HeaterTiming(perhaps(random, HeaterTiming.School.values()), maybe(random, 60)), harness(random));
