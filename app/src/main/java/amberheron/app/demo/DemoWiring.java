@@ -66,7 +66,7 @@ final class DemoWiring {
                         new Waypoint("floor grommet", 0.6, 0.35, false, 0.4, 0.05),
                         new Waypoint("behind the glove box", 0.8, 0.6, false, 0.3, 0.04)))
                 .withLead(0.4).withExtension(2.4).withSlackAtEngine(0.2).withSlackAtDisplay(0.25)
-                .withConnector(0.021).withHole(0.025).withGrommet(true).withLookedBehind(true)
+                .withConnector(0.021).withHole(0.025).withPassage(Route.Passage.GROMMET).withLookedBehind(true)
                 .withFacing(Route.Facing.AWAY).withDripLoop(true);
         Joints joints = new Joints(Joints.School.CRIMPED, Set.of(0, 1, 2, 3, 4, 5),
                 List.of(new Joints.Test("7", AWG18, 96.0, 0.0012), new Joints.Test("10", 0.35e-6, 44.0, 0.0021)));
@@ -101,7 +101,7 @@ final class DemoWiring {
                         new Waypoint("under the tank", 0.5, 0.3, false, 0.25, 0.05),
                         new Waypoint("under the seat", 0.4, 0.4, false, 0.3, null)))
                 .withLead(0.4).withExtension(1.5).withSlackAtEngine(0.15).withSlackAtDisplay(0.2)
-                .withFacing(Route.Facing.DOWN).withDripLoop(true);
+                .withPassage(Route.Passage.NONE).withFacing(Route.Facing.DOWN).withDripLoop(true);
         return Wiring.UNMEASURED.withSources(sources).withTaken("A").withFeed(new Feed(1.1, 0.75e-6, false, 14.0))
                 .withFuse(5.0).withDraw(2.6)
                 .withGround(GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0).withToReader(0.4)

@@ -235,7 +235,7 @@ final class ChartLeaf {
             lines.getChildren().setAll(Parts.text(
                     "Drawn up before anything is cut: each wire, its colour, where it goes.", "soft"));
         }
-        which.setText(looked.map(w -> "tag " + w.tag()).orElse(""));
+        which.setText(looked.map(w -> "tag " + w.tag()).orElse("none yet"));
         Parts.show(one, looked.isPresent());
         Parts.show(left, looked.filter(w -> !w.used()).isPresent());
         long doubtful = chart.wires().stream().filter(chart::doubtful).count();

@@ -11,6 +11,7 @@ import amberheron.app.shell.Parts;
 import amberheron.app.shell.Session;
 import amberheron.core.harness.Route;
 import amberheron.core.harness.Route.Facing;
+import amberheron.core.harness.Route.Passage;
 import amberheron.core.harness.Route.Waypoint;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.Wiring;
@@ -73,12 +74,12 @@ final class RouteLeaf {
                         route("Cable across, 6 mm if blank", MILLIMETRE, 1, 40, 1, "cable", Route::cable,
                                 Route::withCable)),
                 Parts.card("Firewall and plug",
+                        fields.choice("The cable", "wire.route.passage", List.of(Passage.values()), Passage::words,
+                                w -> w.harness().route().passage(), (w, v) -> route(w, r -> r.withPassage(v))),
                         Parts.evenly(
                                 route("Connector across", MILLIMETRE, 3, 150, 1, "connector", Route::connector,
                                         Route::withConnector),
                                 route("Hole", MILLIMETRE, 3, 150, 1, "hole", Route::hole, Route::withHole)),
-                        fields.flag("Edge of the hole", "wire.route.grommet", "bare", "grommet fitted",
-                                w -> w.harness().route().grommet(), (w, v) -> route(w, r -> r.withGrommet(v))),
                         fields.flag("Before drilling", "wire.route.behind", "not looked behind", "looked behind",
                                 w -> w.harness().route().lookedBehind(),
                                 (w, v) -> route(w, r -> r.withLookedBehind(v))),

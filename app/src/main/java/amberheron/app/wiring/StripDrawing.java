@@ -124,9 +124,9 @@ final class StripDrawing extends Drawing {
         }
         boolean brief = lane.x2() - lane.x1() < BRIEF;
         String[] near = lane.doubtful() ? new String[]{"drawing-text", "strong"} : new String[]{"drawing-text"};
-        text(lane.near(brief), lane.x1() + 28, lane.y() - 5, 0, near);
+        text(lane.near(brief), lane.x1() + 28, lane.y() - 7, 0, near);
         if (wire.used()) {
-            text(lane.far(brief), lane.x2() - 28, narrow ? lane.y() + 16 : lane.y() - 5, 1, "drawing-text",
+            text(lane.far(brief), lane.x2() - 28, narrow ? lane.y() + 16 : lane.y() - 7, 1, "drawing-text",
                     "soft-text");
         } else {
             text(lane.far(brief), lane.x2() + 6, lane.y() + 4, 0, "drawing-text", "soft-text");

@@ -418,7 +418,9 @@ public final class WireModel implements StationModel {
                     ? "wire.leaf.route"
                     : "wire.route.lead";
             case "route.slack" -> "wire.route.atEngine";
-            case "route.hole" -> "wire.route.connector";
+            case "route.hole" -> session.job().wiring().harness().route().passage() == null
+                    ? "wire.route.passage"
+                    : "wire.route.connector";
             case "route.spray" -> "wire.route.facing";
             case "route.hot", "route.moving", "route.bend" -> "wire.leaf.route";
             case "ground" -> groundField(g);

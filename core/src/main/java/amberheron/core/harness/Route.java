@@ -15,18 +15,34 @@ import org.jspecify.annotations.Nullable;
  * @param cable diameter of the cable, m
  * @param connector what has to pass the firewall, across its widest, m
  * @param hole drilled or found there, m
- * @param grommet whether a grommet lines it
+ * @param passage how the cable goes through metal; null until said
  * @param lookedBehind whether somebody looked behind before drilling
  * @param facing which way the sensor's plug looks
  * @param dripLoop whether the cable hangs lower than the plug before it rises, so that water drips off
  */
 public record Route(List<Waypoint> points, @Nullable Double lead, @Nullable Double extension,
         @Nullable Double slackAtEngine, @Nullable Double slackAtDisplay, @Nullable Double cable,
-        @Nullable Double connector, @Nullable Double hole, boolean grommet, boolean lookedBehind,
+        @Nullable Double connector, @Nullable Double hole, @Nullable Passage passage, boolean lookedBehind,
         @Nullable Facing facing, boolean dripLoop) {
     /** Nothing measured. */
-    public static final Route UNMEASURED = new Route(List.of(), null, null, null, null, null, null, null, false, false,
+    public static final Route UNMEASURED = new Route(List.of(), null, null, null, null, null, null, null, null, false,
             null, false);
+
+    /** How the cable goes through metal. */
+    public enum Passage {
+        NONE("passes no metal"), BARE("bare edge"), GROMMET("grommet fitted"), SLIT("slit in a grommet that is there");
+
+        private final String words;
+
+        Passage(String words) {
+            this.words = words;
+        }
+
+        /** The trade's words. */
+        public String words() {
+            return words;
+        }
+    }
 
     /** Which way a plug looks. */
     public enum Facing {
@@ -123,62 +139,62 @@ public record Route(List<Waypoint> points, @Nullable Double lead, @Nullable Doub
     }
 
     public Route withPoints(List<Waypoint> value) {
-        return new Route(value, lead, extension, slackAtEngine, slackAtDisplay, cable, connector, hole, grommet,
+        return new Route(value, lead, extension, slackAtEngine, slackAtDisplay, cable, connector, hole, passage,
                 lookedBehind, facing, dripLoop);
     }
 
     public Route withLead(@Nullable Double value) {
-        return new Route(points, value, extension, slackAtEngine, slackAtDisplay, cable, connector, hole, grommet,
+        return new Route(points, value, extension, slackAtEngine, slackAtDisplay, cable, connector, hole, passage,
                 lookedBehind, facing, dripLoop);
     }
 
     public Route withExtension(@Nullable Double value) {
-        return new Route(points, lead, value, slackAtEngine, slackAtDisplay, cable, connector, hole, grommet,
+        return new Route(points, lead, value, slackAtEngine, slackAtDisplay, cable, connector, hole, passage,
                 lookedBehind, facing, dripLoop);
     }
 
     public Route withSlackAtEngine(@Nullable Double value) {
-        return new Route(points, lead, extension, value, slackAtDisplay, cable, connector, hole, grommet,
+        return new Route(points, lead, extension, value, slackAtDisplay, cable, connector, hole, passage,
                 lookedBehind, facing, dripLoop);
     }
 
     public Route withSlackAtDisplay(@Nullable Double value) {
-        return new Route(points, lead, extension, slackAtEngine, value, cable, connector, hole, grommet, lookedBehind,
+        return new Route(points, lead, extension, slackAtEngine, value, cable, connector, hole, passage, lookedBehind,
                 facing, dripLoop);
     }
 
     public Route withCable(@Nullable Double value) {
-        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, value, connector, hole, grommet,
+        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, value, connector, hole, passage,
                 lookedBehind, facing, dripLoop);
     }
 
     public Route withConnector(@Nullable Double value) {
-        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, cable, value, hole, grommet,
+        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, cable, value, hole, passage,
                 lookedBehind, facing, dripLoop);
     }
 
     public Route withHole(@Nullable Double value) {
-        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, cable, connector, value, grommet,
+        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, cable, connector, value, passage,
                 lookedBehind, facing, dripLoop);
     }
 
-    public Route withGrommet(boolean value) {
+    public Route withPassage(@Nullable Passage value) {
         return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, cable, connector, hole, value,
                 lookedBehind, facing, dripLoop);
     }
 
     public Route withLookedBehind(boolean value) {
-        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, cable, connector, hole, grommet,
+        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, cable, connector, hole, passage,
                 value, facing, dripLoop);
     }
 
     public Route withFacing(@Nullable Facing value) {
-        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, cable, connector, hole, grommet,
+        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, cable, connector, hole, passage,
                 lookedBehind, value, dripLoop);
     }
 
     public Route withDripLoop(boolean value) {
-        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, cable, connector, hole, grommet,
+        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, cable, connector, hole, passage,
                 lookedBehind, facing, value);
     }
 }

@@ -7,6 +7,7 @@ import amberheron.core.finding.Finding.Limit;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.harness.Route.Facing;
+import amberheron.core.harness.Route.Passage;
 import amberheron.core.harness.Route.Waypoint;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
@@ -34,10 +35,10 @@ public final class RouteRules {
     /** Least loop at an end so that it can be unplugged, m. */
     static final double LOOP = 0.1;
 
-    private static final Source CLEAR = Source.practice(
-            "the lead keeps off hot and moving parts; sleeve near hot ones. The gaps in figures are from memory");
+    private static final Source CLEAR = Source.memory(
+            "the gaps in figures; that the lead keeps off hot and moving parts, sleeved near hot ones, is common practice");
     private static final Source BENDS = Source
-            .practice("no tight bends or loops. Five cable diameters is from memory");
+            .memory("five cable diameters; that tight bends and loops are avoided is common practice");
     private static final Source LENGTH = Source.practice("the lead is only so long: add it up before you start");
     private static final Source HOLE = Source
             .practice("grommet at the firewall, the connector's size decides the hole, look behind before drilling");
@@ -139,25 +140,38 @@ public final class RouteRules {
     private static Finding hole(Route route) {
         Double connector = route.connector();
         Double hole = route.hole();
-        if (connector == null || hole == null) {
-            return new Finding("route.hole", "Hole at the firewall", Verdict.UNKNOWN, null, null,
-                    "Measure the connector across its widest, and the hole.", null, "hole ≥ connector", HOLE);
-        }
-        Limit limit = new Limit(AT_LEAST, new Measure(connector, Dimension.LENGTH, 1));
-        boolean passes = limit.keptBy(hole);
-        Verdict verdict = !route.lookedBehind() || !passes
-                ? Verdict.FAIL
-                : route.grommet() ? Verdict.PASS : Verdict.FAIL;
-        return new Finding("route.hole", "Hole at the firewall", verdict, new Measure(hole, Dimension.LENGTH, 1),
-                limit,
-                !passes
-                        ? "The connector does not pass: a larger hole with its grommet, or the slit of one that is there."
-                        : !route.lookedBehind()
-                                ? "Look behind before drilling: brake and fuel lines, looms, airbag."
-                                : route.grommet()
-                                        ? "The connector passes, and the edge is lined."
-                                        : "A bare edge cuts the insulation: fit a grommet.",
-                null, "hole ≥ connector; grommet fitted; looked behind", HOLE);
+        Passage passage = route.passage();
+        boolean cut = passage == Passage.BARE || passage == Passage.GROMMET;
+        Limit limit = connector == null || !cut
+                ? null
+                : new Limit(AT_LEAST, new Measure(connector, Dimension.LENGTH, 1));
+        Measure figure = hole == null || !cut ? null : new Measure(hole, Dimension.LENGTH, 1);
+        boolean tight = limit != null && hole != null && !limit.keptBy(hole);
+        Verdict verdict = passage == null
+                ? Verdict.UNKNOWN
+                : !cut
+                        ? Verdict.PASS
+                        : passage == Passage.BARE || tight || !route.lookedBehind()
+                                ? Verdict.FAIL
+                                : connector == null || hole == null ? Verdict.UNKNOWN : Verdict.PASS;
+        return new Finding("route.hole", "Through the firewall", verdict, figure, limit, hole(route, tight), null,
+                "hole ≥ connector; grommet fitted; looked behind", HOLE);
+    }
+
+    private static String hole(Route route, boolean tight) {
+        return switch (route.passage()) {
+            case null -> "Say how the cable goes through metal.";
+            case NONE -> "It passes no metal.";
+            case SLIT -> "No hole is cut; close the slit around the cable.";
+            case BARE -> "A bare edge cuts the insulation: fit a grommet.";
+            case GROMMET -> tight
+                    ? "The connector does not pass: a larger hole with its grommet, or the slit of one that is there."
+                    : !route.lookedBehind()
+                            ? "Look behind before drilling: brake and fuel lines, looms, airbag."
+                            : route.connector() == null || route.hole() == null
+                                    ? "Measure the connector across its widest, and the hole."
+                                    : "The connector passes, and the edge is lined.";
+        };
     }
 
     private static Finding spray(Route route) {

@@ -22,8 +22,8 @@ public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
     /** The usual delay, s. */
     public static final double USUAL_DELAY = 30;
 
-    private static final Source SOURCE = Source.practice(
-            "with the ignition and never key-on, engine off, on a cold day; or about 30 s after the start. The seconds the pipe stays wet are an estimate, its constants from memory");
+    private static final Source SOURCE = Source.memory(
+            "the seconds the pipe stays wet, an estimate; both schools, with the ignition or about 30 s after the start, are common practice");
 
     /** The ways good installers time the heater. */
     public enum School {

@@ -152,7 +152,7 @@ class HarnessTest {
             .withPoints(List.of(point("gearbox clip", 0.6, 0.18, null), point("firewall", 0.9, 0.3, 0.04),
                     point("display", 0.7, 0.5, null)))
             .withLead(0.45).withExtension(2.4).withSlackAtEngine(0.2).withSlackAtDisplay(0.2).withConnector(0.022)
-            .withHole(0.025).withGrommet(true).withLookedBehind(true).withFacing(Route.Facing.DOWN)
+            .withHole(0.025).withPassage(Route.Passage.GROMMET).withLookedBehind(true).withFacing(Route.Facing.DOWN)
             .withDripLoop(true);
 
     @Test
@@ -178,8 +178,12 @@ class HarnessTest {
         assertThat(finding(RouteRules.judge(ROUTE.withExtension(1.8)), "route.length").verdict())
                 .isEqualTo(Verdict.FAIL);
         assertThat(finding(RouteRules.judge(ROUTE.withHole(0.02)), "route.hole").verdict()).isEqualTo(Verdict.FAIL);
-        assertThat(finding(RouteRules.judge(ROUTE.withGrommet(false)), "route.hole").verdict())
+        assertThat(finding(RouteRules.judge(ROUTE.withPassage(Route.Passage.BARE)), "route.hole").verdict())
                 .isEqualTo(Verdict.FAIL);
+        Route bare = Route.UNMEASURED.withPassage(Route.Passage.GROMMET).withLookedBehind(true);
+        assertThat(finding(RouteRules.judge(bare), "route.hole").verdict()).isEqualTo(Verdict.UNKNOWN);
+        assertThat(finding(RouteRules.judge(bare.withPassage(Route.Passage.NONE)), "route.hole").verdict())
+                .isEqualTo(Verdict.PASS);
         assertThat(finding(RouteRules.judge(ROUTE.withLookedBehind(false)), "route.hole").consequence())
                 .contains("brake");
         assertThat(finding(RouteRules.judge(ROUTE.withFacing(Route.Facing.UP)), "route.spray").verdict())

@@ -98,7 +98,8 @@ final class HarnessJson {
                         p.flag("sleeved"), p.numberOrNull("moving"), p.numberOrNull("bend")))
                 .toList(), at.numberOrNull("lead"), at.numberOrNull("extension"), at.numberOrNull("slackAtEngine"),
                 at.numberOrNull("slackAtDisplay"), WiringJson.positiveOrNull(at, "cable"),
-                at.numberOrNull("connector"), at.numberOrNull("hole"), at.flag("grommet"), at.flag("lookedBehind"),
+                at.numberOrNull("connector"), at.numberOrNull("hole"),
+                at.choiceOrNull("passage", Route.Passage.values()), at.flag("lookedBehind"),
                 at.choiceOrNull("facing", Route.Facing.values()), at.flag("dripLoop"));
     }
 
@@ -110,7 +111,7 @@ final class HarnessJson {
         return out.put("lead", route.lead()).put("extension", route.extension())
                 .put("slackAtEngine", route.slackAtEngine()).put("slackAtDisplay", route.slackAtDisplay())
                 .put("cable", route.cable()).put("connector", route.connector()).put("hole", route.hole())
-                .put("grommet", route.grommet()).put("lookedBehind", route.lookedBehind())
+                .put("passage", Cursor.idOrNull(route.passage())).put("lookedBehind", route.lookedBehind())
                 .put("facing", Cursor.idOrNull(route.facing())).put("dripLoop", route.dripLoop());
     }
 

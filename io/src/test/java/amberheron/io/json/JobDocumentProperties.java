@@ -73,7 +73,7 @@ class JobDocumentProperties {
                 List.of(new Route.Waypoint(words(random), maybe(random, 1), maybe(random, 1), random.nextBoolean(),
                         maybe(random, 1), maybe(random, 1))),
                 maybe(random, 1), maybe(random, 3), maybe(random, 0.2), maybe(random, 0.2), maybe(random, 0.01),
-                maybe(random, 0.03), maybe(random, 0.03), random.nextBoolean(), random.nextBoolean(),
+                maybe(random, 0.03), maybe(random, 0.03), perhaps(random, Route.Passage.values()), random.nextBoolean(),
                 perhaps(random, Route.Facing.values()), random.nextBoolean());
         Joints joints = new Joints(perhaps(random, Joints.School.values()), Set.of(random.nextInt(6)),
                 List.of(new Joints.Test(words(random), maybe(random, 1e-6), maybe(random, 90), maybe(random, 0.01))));
