@@ -1,6 +1,7 @@
 package amberheron.app.wiring;
 
 import amberheron.app.shell.Drawing;
+import amberheron.app.shell.Figures;
 import amberheron.app.shell.Session;
 import amberheron.core.harness.Harness;
 import amberheron.core.harness.Strip;
@@ -11,6 +12,7 @@ import amberheron.core.harness.WireColour;
 import amberheron.core.harness.WireColour.Hue;
 import java.util.Locale;
 import javafx.geometry.Orientation;
+import javafx.scene.shape.Circle;
 import javafx.scene.shape.Rectangle;
 import org.jspecify.annotations.Nullable;
 
@@ -80,7 +82,9 @@ final class StripDrawing extends Drawing {
         double level = 14;
         for (Strip.Mark mark : strip.marks()) {
             line(mark.x(), level + 5, mark.x(), top(strip) - 4, "dimension", "broken");
-            text(mark.name(), Math.min(mark.x(), width - 4), level, mark.x() > width - 80 ? 1 : 0.5, "drawing-text",
+            Double along = mark.along();
+            text(mark.name() + (along == null ? "" : ", " + Figures.length(session, along)),
+                    Math.min(mark.x(), width - 4), level, mark.x() > width - 80 ? 1 : 0.5, "drawing-text",
                     "soft-text");
             level = level < 20 ? 30 : 14;
         }
@@ -112,9 +116,15 @@ final class StripDrawing extends Drawing {
     private void lane(Lane lane, boolean narrow) {
         Wire wire = lane.wire();
         Double joint = lane.joint();
-        wire(lane.x1(), joint == null ? lane.x2() : joint, lane.y(), wire.colour());
+        Double splice = lane.splice();
+        double end = splice == null ? lane.x2() : splice;
+        wire(lane.x1(), joint == null ? end : joint, lane.y(), wire.colour());
+        if (splice != null) {
+            wire(splice, lane.x2(), lane.y(), wire.toColour());
+            add(new Circle(splice, lane.y(), 5), "splice");
+        }
         if (joint != null) {
-            wire(joint, lane.x2(), lane.y(), wire.extension());
+            wire(joint, end, lane.y(), wire.extension());
             add(new Rectangle(joint - 5, lane.y() - 5, 10, 10), "joint");
         }
         boolean looked = model.wire(session).filter(wire::equals).isPresent();

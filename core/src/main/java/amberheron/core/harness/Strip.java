@@ -29,9 +29,11 @@ public record Strip(List<Box> boxes, List<Lane> lanes, List<Mark> marks, double 
      * @param x1 where it starts
      * @param x2 where it ends
      * @param joint where it joins the extension; null where it has none
+     * @param splice where it joins a wire of another colour that was there; null where it goes on by itself
      * @param doubtful whether it is a twin not told apart
      */
-    public record Lane(Wire wire, double x1, double x2, double y, @Nullable Double joint, boolean doubtful) {
+    public record Lane(Wire wire, double x1, double x2, double y, @Nullable Double joint, @Nullable Double splice,
+            boolean doubtful) {
         /**
          * What is written at its first end: colour, pin, and a warning while it may be another.
          *
@@ -66,12 +68,18 @@ public record Strip(List<Box> boxes, List<Lane> lanes, List<Mark> marks, double 
         }
     }
 
-    /** A place the cable passes. */
-    public record Mark(String name, double x) {
+    /**
+     * A place the cable passes.
+     *
+     * @param along length of cable to there, m; null where a stretch is not measured
+     */
+    public record Mark(String name, double x, @Nullable Double along) {
     }
 
     /** Room a lane needs, in heights of its type. */
     private static final double GAP = 0.6;
+    /** How far along its lane a wire meets the one it joins. */
+    private static final double SPLICE = 0.82;
 
     public Strip {
         boxes = List.copyOf(boxes);
@@ -123,7 +131,8 @@ public record Strip(List<Box> boxes, List<Lane> lanes, List<Mark> marks, double 
             y += pitch;
             // The controller may stand before the extension's far end, so the joint is drawn half way.
             lanes.add(new Lane(w, box, w.used() ? middle : (box + middle) / 2, y - pitch * GAP / 2,
-                    w.extension() == null ? null : (box + middle) / 2, harness.chart().doubtful(w)));
+                    w.extension() == null ? null : (box + middle) / 2, splice(w, box, middle),
+                    harness.chart().doubtful(w)));
         }
         if (!wires.isEmpty()) {
             boxes.add(new Box(Device.SENSOR, 0, top, box, Math.max(y - top, 2 * pitch)));
@@ -149,18 +158,23 @@ public record Strip(List<Box> boxes, List<Lane> lanes, List<Mark> marks, double 
             for (Wire w : end.getValue()) {
                 y += pitch;
                 lanes.add(new Lane(w, from, right, y - pitch * GAP / 2,
-                        w.extension() == null ? null : (from + right) / 2, harness.chart().doubtful(w)));
+                        w.extension() == null ? null : (from + right) / 2, splice(w, from, right),
+                        harness.chart().doubtful(w)));
             }
             boxes.add(new Box(end.getKey(), right, begun, box, y - begun));
             y += pitch * GAP;
         }
         for (Wire w : loose) {
             y += pitch;
-            lanes.add(new Lane(w, from, from + 0.3 * (right - from), y - pitch * GAP / 2, null,
+            lanes.add(new Lane(w, from, from + 0.3 * (right - from), y - pitch * GAP / 2, null, null,
                     harness.chart().doubtful(w)));
             y += pitch * GAP / 2;
         }
         return y;
+    }
+
+    private static @Nullable Double splice(Wire wire, double x1, double x2) {
+        return wire.used() && wire.toColour() != null ? x1 + SPLICE * (x2 - x1) : null;
     }
 
     private static List<Mark> marks(Route route, double from, double to) {
@@ -171,7 +185,7 @@ public record Strip(List<Box> boxes, List<Lane> lanes, List<Mark> marks, double 
             double part = at.isEmpty() || at.getLast() <= 0
                     ? (i + 1.0) / points.size()
                     : at.get(i) / at.getLast();
-            marks.add(new Mark(points.get(i).name(), from + part * (to - from)));
+            marks.add(new Mark(points.get(i).name(), from + part * (to - from), at.isEmpty() ? null : at.get(i)));
         }
         return marks;
     }

@@ -36,6 +36,9 @@ public final class PowerRules {
     /** Drawn by a controller left powered, engine off, its heater working in cold air, A; from memory. */
     private static final double IDLE_DRAIN = 1.2;
 
+    /** Common sections of vehicle wire, m². */
+    private static final List<Double> COMMON = List.of(0.35e-6, 0.5e-6, 0.75e-6, 1e-6, 1.5e-6, 2.5e-6, 4e-6);
+
     private static final Source STATES = Source
             .practice(
                     "0 V key off, about 12 V key on, still there while cranking and running, undisturbed by other loads");
@@ -61,7 +64,7 @@ public final class PowerRules {
         double peak = draw == null ? DRAW : draw;
         findings.add(fuse(fuse, peak, feed));
         host(source, peak, feed).ifPresent(findings::add);
-        findings.add(drop(source, feed, peak));
+        findings.add(drop(source, feed, fuse == null ? FUSE : fuse, peak));
         if (source.behaviour() == Behaviour.CONSTANT) {
             findings.add(drain(feed));
         }
@@ -183,13 +186,41 @@ public final class PowerRules {
                 }, null, "what it feeds already and the heater's peak, against 80 % of its rating", FUSES));
     }
 
-    private static Finding drop(PowerSource source, Feed feed, double peak) {
+    /**
+     * The smallest common wire that stands the fuse and leaves the controller enough volts while it heats up, m²; empty
+     * when none does, or the length is not known.
+     *
+     * @param fuse A
+     * @param peak greatest draw, A
+     * @param volts of the source with the key on, V
+     */
+    static Optional<Double> smallestWire(Feed feed, double fuse, double peak, double volts) {
+        return feed.length() == null
+                ? Optional.empty()
+                : COMMON.stream().filter(s -> Feed.greatestFuse(s) >= fuse - 1e-9)
+                        .filter(s -> volts - peak * loop(feed.withCrossSection(s)) >= LEAST_FEED).findFirst();
+    }
+
+    private static double loop(Feed feed) {
+        Double loop = feed.loop(HOT);
+        return loop == null ? Double.POSITIVE_INFINITY : loop;
+    }
+
+    private static Finding drop(PowerSource source, Feed feed, double fuse, double peak) {
         Double loop = feed.loop(HOT);
         Double on = source.at(KeyState.ON).orElse(null);
         Limit limit = new Limit(AT_LEAST, volts(LEAST_FEED, 1));
+        String wire = on == null
+                ? ""
+                : smallestWire(feed, fuse, peak, on).map(
+                        s -> String.format(Locale.ROOT, "; smallest wire for this length and fuse: %.2f mm²", 1e6 * s))
+                        .orElse(feed.length() == null ? "" : "; no common wire does for this length and fuse");
         if (loop == null || on == null) {
             return new Finding("feed", "Volts at the controller", Verdict.UNKNOWN, null, limit,
-                    loop == null ? "Enter length and size of the feed." : "Measure the source with the key on.", null,
+                    loop == null
+                            ? "Enter length and size of the feed" + wire + "."
+                            : "Measure the source with the key on.",
+                    null,
                     "V − I·R, there and back", COPPER);
         }
         double cold = on - peak * loop;
@@ -198,10 +229,10 @@ public final class PowerRules {
                 volts(cold, 1), limit,
                 limit.keptBy(cold)
                         ? "Enough to heat it up."
-                        : "It heats slowly or not at all: a thicker or a shorter feed.",
+                        : "It heats slowly or not at all: a thicker or a shorter feed" + wire + ".",
                 null, String.format(Locale.ROOT,
-                        "%.1f V − %.1f A × %.0f mΩ heating up; %.1f V at %.1f A when warm; wire at 80 °C", on, peak,
-                        1000 * loop, warm, WARM),
+                        "%.1f V − %.1f A × %.0f mΩ heating up; %.1f V at %.1f A when warm; wire at 80 °C%s", on, peak,
+                        1000 * loop, warm, WARM, wire),
                 COPPER);
     }
 

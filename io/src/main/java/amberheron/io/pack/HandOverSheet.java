@@ -5,6 +5,9 @@ import amberheron.core.finding.Verdict;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.placement.AsFitted;
 import amberheron.core.placement.Candidate;
+import amberheron.core.harness.Harness;
+import amberheron.core.harness.Joints;
+import amberheron.core.harness.Wire;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.LinkState;
@@ -20,9 +23,11 @@ import amberheron.core.scaling.SettingText;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.UnitChoice;
+import amberheron.core.wiring.HeaterTiming;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -120,6 +125,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         if (!job.wiring().groundPoint().isBlank()) {
             facts.add(new Fact("Grounds", job.wiring().groundPoint()));
         }
+        wired(job).ifPresent(facts::add);
         FreeAirCheck air = job.air();
         var airDate = air.date();
         facts.add(new Fact("Free air", air.school().words() + (airDate == null ? "" : ", " + airDate)));
@@ -132,6 +138,39 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
             facts.add(new Fact("Reader", reader.name()));
         }
         return List.copyOf(facts);
+    }
+
+    /** When the heater comes on, how wires are joined, unused wires, and the note for the next person. */
+    private static Optional<Fact> wired(Job job) {
+        Harness harness = job.wiring().harness();
+        List<String> says = new ArrayList<>();
+        var date = harness.asWired().date();
+        if (date != null) {
+            says.add(date.toString());
+        }
+        HeaterTiming.School heater = job.wiring().heater().school();
+        if (heater != null) {
+            says.add("heater " + heater.words());
+        }
+        Joints.School joints = harness.joints().school();
+        if (joints != null) {
+            says.add("joints " + joints.words());
+        }
+        List<Wire> unused = harness.chart().unused();
+        if (!unused.isEmpty()) {
+            says.add("unused wires " + unused.stream().map(w -> {
+                Wire.Left left = w.left();
+                return w.tag() + " (" + (left == null ? "not said how left" : left.words()) + ")";
+            }).collect(Collectors.joining(", ")));
+        }
+        if (!harness.asWired().photos().isEmpty()) {
+            says.add("photos: "
+                    + harness.asWired().photos().stream().map(p -> p.file()).collect(Collectors.joining(", ")));
+        }
+        if (!harness.asWired().note().isBlank()) {
+            says.add(harness.asWired().note());
+        }
+        return says.isEmpty() ? Optional.empty() : Optional.of(new Fact("Wiring", String.join("; ", says)));
     }
 
     private static String bank(Job job, Candidate place) {

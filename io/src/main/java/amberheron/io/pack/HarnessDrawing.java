@@ -29,7 +29,8 @@ final class HarnessDrawing {
         double level = 0;
         for (Strip.Mark mark : strip.marks()) {
             line(out, mark.x(), 4 + level, mark.x(), HEAD - 0.5, "#8a8470", 0.2, "1 1");
-            text(out, mark.x(), 3 + level, "middle", mark.name(), 2.6);
+            boolean last = mark.x() > WIDTH - BOX;
+            text(out, last ? WIDTH : mark.x(), 3 + level, last ? "end" : "middle", words(mark), 2.6);
             level = level == 0 ? 3 : 0;
         }
         for (Box box : strip.boxes()) {
@@ -42,13 +43,24 @@ final class HarnessDrawing {
         return out.append("</svg>\n").toString();
     }
 
+    private static String words(Strip.Mark mark) {
+        Double along = mark.along();
+        return mark.name() + (along == null ? "" : String.format(Locale.ROOT, ", %.2f m", along));
+    }
+
     private static void lane(StringBuilder out, Lane lane) {
         Wire wire = lane.wire();
         Double joint = lane.joint();
-        double end = joint == null ? lane.x2() : joint;
-        wire(out, lane.x1(), end, lane.y(), wire.colour());
+        Double splice = lane.splice();
+        double end = splice == null ? lane.x2() : splice;
+        wire(out, lane.x1(), joint == null ? end : joint, lane.y(), wire.colour());
+        if (splice != null) {
+            wire(out, splice, lane.x2(), lane.y(), wire.toColour());
+            out.append(String.format(Locale.ROOT,
+                    "<circle cx=\"%.2f\" cy=\"%.2f\" r=\"1.2\" fill=\"#1f2d36\"/>%n", splice, lane.y()));
+        }
         if (joint != null) {
-            wire(out, joint, lane.x2(), lane.y(), wire.extension());
+            wire(out, joint, end, lane.y(), wire.extension());
             out.append(String.format(Locale.ROOT,
                     "<rect x=\"%.2f\" y=\"%.2f\" width=\"2.4\" height=\"2.4\" fill=\"#ffffff\" stroke=\"#1f2d36\" stroke-width=\"0.25\"/>%n",
                     joint - 1.2, lane.y() - 1.2));

@@ -240,7 +240,7 @@ class SheetsTest {
         for (int i = 0; i < svg.getElementsByTagName("text").getLength(); i++) {
             words.add(svg.getElementsByTagName("text").item(i).getTextContent());
         }
-        assertThat(words).contains("WH/BU", "analog + · pin <A&1>", "dimmer, unused: to ground", "firewall",
+        assertThat(words).contains("WH/BU", "analog + · pin <A&1>", "dimmer, unused: to ground", "firewall, 0.90 m",
                 "controller", "logger");
         try (PDDocument chartPdf = Loader.loadPDF(files.get(0).toFile());
                 PDDocument tags = Loader.loadPDF(files.get(1).toFile())) {
