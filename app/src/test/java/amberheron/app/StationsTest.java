@@ -256,6 +256,24 @@ class StationsTest extends WindowTest {
                 .singleElement().satisfies(f -> assertThat(f.verdict()).isEqualTo(Verdict.FAIL));
     }
 
+    /** What is asked for is brought, whichever leaf it is on and however it is picked. */
+    @Test
+    void whatIsNextIsBroughtFromItsLeaf(FxRobot robot) {
+        go(robot, "SB-015", KeyCode.DIGIT3);
+        for (String field : List.of("wire.joint.school", "wire.heater", "wire.school", "wire.route.facing",
+                "wire.signal.form", "wire.wired.atSource", "wire.A.cranking")) {
+            robot.interact(() -> session.focus(field));
+            WaitForAsyncUtils.waitForFxEvents();
+            Node focus = Objects.requireNonNull(byId(robot, field).getScene().getFocusOwner());
+            assertThat(onScreen(focus)).as(field).isNotNull();
+            Node at = focus;
+            while (at != null && !field.equals(at.getId())) {
+                at = at.getParent();
+            }
+            assertThat(at).as("the focus is in " + field).isNotNull();
+        }
+    }
+
     private static boolean drawn(FxRobot robot, String words) {
         WaitForAsyncUtils.waitForFxEvents();
         robot.interact(() -> robot.window(0).getScene().getRoot().layout());

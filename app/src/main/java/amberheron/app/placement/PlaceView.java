@@ -13,9 +13,6 @@ import javafx.scene.layout.VBox;
 public final class PlaceView implements StationView {
     private final RunDrawing run;
     private final ChooseLeaf choose;
-    private final PipeLeaf pipe;
-    private final MarkLeaf mark;
-    private final FittedLeaf fitted;
     private final Leaves leaves;
     private final Parent root;
 
@@ -23,12 +20,13 @@ public final class PlaceView implements StationView {
     public PlaceView(Session session, PlaceModel model) {
         run = new RunDrawing(session, model, this::moved);
         choose = new ChooseLeaf(session, model, this::moved);
-        pipe = new PipeLeaf(session);
-        mark = new MarkLeaf(session, model);
-        fitted = new FittedLeaf(session);
-        leaves = new Leaves(session).with("Choose", "place.leaf.choose", choose.node())
-                .with("The pipe", "place.leaf.pipe", pipe.node()).with("Mark out", "place.leaf.mark", mark.node())
-                .with("As fitted", "place.leaf.fitted", fitted.node());
+        PipeLeaf pipe = new PipeLeaf(session);
+        MarkLeaf mark = new MarkLeaf(session, model);
+        FittedLeaf fitted = new FittedLeaf(session);
+        leaves = new Leaves(session).with("Choose", "place.leaf.choose", choose.node(), choose::refresh)
+                .with("The pipe", "place.leaf.pipe", pipe.node(), pipe::refresh)
+                .with("Mark out", "place.leaf.mark", mark.node(), mark::refresh)
+                .with("As fitted", "place.leaf.fitted", fitted.node(), fitted::refresh);
         root = new VBox(12, Parts.noted("Run", run.note(), run), leaves);
     }
 
@@ -50,10 +48,7 @@ public final class PlaceView implements StationView {
 
     @Override
     public void refresh() {
-        choose.refresh();
-        pipe.refresh();
-        mark.refresh();
-        fitted.refresh();
+        leaves.refresh();
         run.refresh();
     }
 }

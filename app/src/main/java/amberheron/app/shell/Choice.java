@@ -49,6 +49,7 @@ public final class Choice<T> extends VBox {
             FlowPane row = new FlowPane(6, 6);
             row.getChildren().addAll(buttons);
             getChildren().addAll(label, row);
+            setId(key);
             session.onFocus(wanted -> {
                 if (wanted.equals(key)) {
                     buttons.getFirst().requestFocus();

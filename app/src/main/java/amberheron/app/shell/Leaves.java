@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -15,8 +16,28 @@ public final class Leaves extends VBox {
     private static final double ROOM = 700;
 
     private final FlowPane tabs = new FlowPane(6, 6);
-    private final List<ToggleButton> buttons = new ArrayList<>();
-    private final List<Node> leaves = new ArrayList<>();
+    private final List<Leaf> leaves = new ArrayList<>();
+
+    /** One of them; what is hidden shows the job anew only when it is brought. */
+    private static final class Leaf {
+        private final ToggleButton button;
+        private final Node node;
+        private final Runnable refresh;
+        private boolean stale = true;
+
+        Leaf(ToggleButton button, Node node, Runnable refresh) {
+            this.button = button;
+            this.node = node;
+            this.refresh = refresh;
+        }
+
+        void freshen() {
+            if (stale) {
+                stale = false;
+                refresh.run();
+            }
+        }
+    }
 
     /** No leaf yet. */
     public Leaves(Session session) {
@@ -26,19 +47,30 @@ public final class Leaves extends VBox {
         tabs.setAlignment(Pos.TOP_RIGHT);
         HBox.setHgrow(tabs, Priority.ALWAYS);
         session.onFocus(wanted -> {
-            for (int i = 0; i < leaves.size(); i++) {
-                if (wanted.equals(buttons.get(i).getId())) {
-                    show(leaves.get(i));
+            for (Leaf leaf : leaves) {
+                if (wanted.equals(leaf.button.getId())) {
+                    show(leaf);
                 }
             }
-            for (Node leaf : leaves) {
-                Node found = Parts.find(leaf, wanted);
+            for (Leaf leaf : leaves) {
+                // Names of fields follow what is looked at.
+                leaf.freshen();
+                Node found = Parts.find(leaf.node, wanted);
                 if (found != null) {
                     show(leaf);
-                    found.requestFocus();
+                    first(found).requestFocus();
                 }
             }
         });
+    }
+
+    /** What can be typed into or pressed: the node itself, or the first inside it. */
+    private static Node first(Node node) {
+        if (node.isFocusTraversable() || !(node instanceof Parent parent)) {
+            return node;
+        }
+        return parent.getChildrenUnmodifiable().stream().map(Leaves::first).filter(Node::isFocusTraversable)
+                .findFirst().orElse(node);
     }
 
     /** What picks the leaf shown. */
@@ -46,25 +78,38 @@ public final class Leaves extends VBox {
         return tabs;
     }
 
-    /** Adds a leaf; the first is shown. */
-    public Leaves with(String title, String id, Node leaf) {
+    /**
+     * Adds a leaf; the first is shown.
+     *
+     * @param refresh shows what the job says now
+     */
+    public Leaves with(String title, String id, Node node, Runnable refresh) {
         ToggleButton button = new ToggleButton(title);
+        Leaf leaf = new Leaf(button, node, refresh);
         button.setId(id);
         button.setMinWidth(USE_PREF_SIZE);
         button.setOnAction(e -> show(leaf));
-        buttons.add(button);
+        boolean first = leaves.isEmpty();
         leaves.add(leaf);
         tabs.getChildren().add(button);
-        getChildren().add(leaf);
-        show(leaves.getFirst());
+        getChildren().add(node);
+        button.setSelected(first);
+        Parts.show(node, first);
         return this;
     }
 
-    private void show(Node wanted) {
-        for (int i = 0; i < leaves.size(); i++) {
-            boolean on = leaves.get(i).equals(wanted);
-            Parts.show(leaves.get(i), on);
-            buttons.get(i).setSelected(on);
+    /** Shows what the job says now on the leaf that is seen. */
+    public void refresh() {
+        leaves.forEach(l -> l.stale = true);
+        leaves.stream().filter(l -> l.button.isSelected()).forEach(Leaf::freshen);
+    }
+
+    private void show(Leaf wanted) {
+        wanted.freshen();
+        for (Leaf leaf : leaves) {
+            boolean on = leaf.equals(wanted);
+            Parts.show(leaf.node, on);
+            leaf.button.setSelected(on);
         }
     }
 }

@@ -77,11 +77,6 @@ final class GroundsLeaf {
                         fields.text("Where the grounds are taken", () -> "wire.point",
                                 "such as: sensor ground of the reader, pin and colour",
                                 w -> w.groundPoint(), (w, v) -> w.withGroundPoint(v))));
-        session.onFocus(wanted -> {
-            if (wanted.equals("wire.school")) {
-                compared.getChildren().getFirst().requestFocus();
-            }
-        });
     }
 
     private static boolean matches(Wire wire, @Nullable Double section) {

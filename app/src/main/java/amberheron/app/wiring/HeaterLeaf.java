@@ -49,11 +49,6 @@ final class HeaterLeaf {
                         Parts.text("Never key-on, engine off, on a cold day: water on the hot ceramic cracks it. "
                                 + "Never run the engine with the sensor fitted and unpowered for longer than the delay.",
                                 "caution-text")));
-        session.onFocus(wanted -> {
-            if (wanted.equals("wire.heater") && !compared.getChildren().isEmpty()) {
-                compared.getChildren().getFirst().requestFocus();
-            }
-        });
     }
 
     private Node row(School school, Optional<Estimate> wet) {

@@ -9,28 +9,24 @@ import javafx.scene.Parent;
 
 /** One leaf each for power, grounds, heater, signal, the conductor chart, the cable's way, and what was done. */
 public final class WireView implements StationView {
-    private final PowerLeaf power;
-    private final GroundsLeaf grounds;
-    private final HeaterLeaf heater;
-    private final SignalLeaf signal;
-    private final ChartLeaf chart;
-    private final RouteLeaf route;
-    private final WiredLeaf wired;
     private final Leaves leaves;
 
     /** The view on a session. */
     public WireView(Session session, WireModel model) {
-        power = new PowerLeaf(session, model);
-        grounds = new GroundsLeaf(session, model);
-        heater = new HeaterLeaf(session);
-        signal = new SignalLeaf(session, model);
-        chart = new ChartLeaf(session, model);
-        route = new RouteLeaf(session);
-        wired = new WiredLeaf(session);
-        leaves = new Leaves(session).with("Power", "wire.leaf.power", power.node())
-                .with("Grounds", "wire.leaf.grounds", grounds.node()).with("Heater", "wire.leaf.heater", heater.node())
-                .with("Signal", "wire.leaf.signal", signal.node()).with("Chart", "wire.leaf.chart", chart.node())
-                .with("Route", "wire.leaf.route", route.node()).with("As wired", "wire.leaf.wired", wired.node());
+        PowerLeaf power = new PowerLeaf(session, model);
+        GroundsLeaf grounds = new GroundsLeaf(session, model);
+        HeaterLeaf heater = new HeaterLeaf(session);
+        SignalLeaf signal = new SignalLeaf(session, model);
+        ChartLeaf chart = new ChartLeaf(session, model);
+        RouteLeaf route = new RouteLeaf(session);
+        WiredLeaf wired = new WiredLeaf(session);
+        leaves = new Leaves(session).with("Power", "wire.leaf.power", power.node(), power::refresh)
+                .with("Grounds", "wire.leaf.grounds", grounds.node(), grounds::refresh)
+                .with("Heater", "wire.leaf.heater", heater.node(), heater::refresh)
+                .with("Signal", "wire.leaf.signal", signal.node(), signal::refresh)
+                .with("Chart", "wire.leaf.chart", chart.node(), chart::refresh)
+                .with("Route", "wire.leaf.route", route.node(), route::refresh)
+                .with("As wired", "wire.leaf.wired", wired.node(), wired::refresh);
     }
 
     @Override
@@ -45,12 +41,6 @@ public final class WireView implements StationView {
 
     @Override
     public void refresh() {
-        power.refresh();
-        grounds.refresh();
-        heater.refresh();
-        signal.refresh();
-        chart.refresh();
-        route.refresh();
-        wired.refresh();
+        leaves.refresh();
     }
 }
