@@ -209,7 +209,7 @@ class StationsTest extends WindowTest {
     @Test
     void theChartIsClearedOfDoubts(FxRobot robot) {
         go(robot, "SB-016", KeyCode.DIGIT3);
-        robot.clickOn(byId(robot, "wire.leaf.chart"));
+        find(robot, "conductor chart");
         assertThat(drawn(robot, "WH · TWIN, tell apart")).isTrue();
         for (String tag : List.of("3", "4")) {
             press(robot, "wire.chart.row." + tag);

@@ -30,6 +30,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.LinkedHashMap;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -56,6 +58,16 @@ public final class PlaceModel implements StationModel {
 
     static Exhaust exhaust(Session session) {
         return session.job().intake().exhaust();
+    }
+
+    @Override
+    public Map<String, String> leaves() {
+        Map<String, String> leaves = new LinkedHashMap<>();
+        leaves.put("choose, rules and search", "place.leaf.choose");
+        leaves.put("pieces of the pipe and what is beside it", "place.leaf.pipe");
+        leaves.put("mark out, templates and procedure", "place.leaf.mark");
+        leaves.put("as fitted", "place.leaf.fitted");
+        return leaves;
     }
 
     @Override

@@ -219,6 +219,11 @@ public final class Shell {
         hits.add(new FindOrDo.Hit("setting", "Torque in " + (u.poundFeet() ? "N·m" : "lb·ft"), "",
                 () -> session.units(u.withPoundFeet(!u.poundFeet()))));
         if (session.isOpen()) {
+            models.forEach((station, model) -> model.leaves().forEach((words, leaf) -> hits
+                    .add(new FindOrDo.Hit("station", station.title() + ": " + words, "", () -> {
+                        session.go(station);
+                        session.focus(leaf);
+                    }))));
             session.catalogue().fuels().forEach(f -> hits.add(new FindOrDo.Hit("setting", "Fuel: " + f.name(), "",
                     () -> session.edit("fuel " + f.name(), j -> j.withIntake(j.intake().withFuel(f))))));
             session.catalogue().laws().forEach(l -> hits.add(new FindOrDo.Hit("setting", "Output law: " + l.name(), "",

@@ -1,5 +1,7 @@
 package amberheron.app.shell;
 
+import java.util.Map;
+
 /** What a station says about itself, computed without a toolkit. */
 public interface StationModel {
     /** What the station answers, under its title. */
@@ -10,4 +12,9 @@ public interface StationModel {
 
     /** The reasons column. */
     Advice advice(Session session);
+
+    /** What its leaves show, in words to find them by, each with the leaf's id; none where the station is one leaf. */
+    default Map<String, String> leaves() {
+        return Map.of();
+    }
 }

@@ -40,7 +40,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.LinkedHashMap;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -266,6 +268,19 @@ public final class WireModel implements StationModel {
     @Override
     public String subtitle() {
         return "Every wire known, every volt accounted for";
+    }
+
+    @Override
+    public Map<String, String> leaves() {
+        Map<String, String> leaves = new LinkedHashMap<>();
+        leaves.put("power source, fuse and meter", "wire.leaf.power");
+        leaves.put("grounds and their schools", "wire.leaf.grounds");
+        leaves.put("heater timing", "wire.leaf.heater");
+        leaves.put("signal to each reader", "wire.leaf.signal");
+        leaves.put("conductor chart, strip and tags", "wire.leaf.chart");
+        leaves.put("cable route", "wire.leaf.route");
+        leaves.put("joints and as wired", "wire.leaf.wired");
+        return leaves;
     }
 
     @Override
