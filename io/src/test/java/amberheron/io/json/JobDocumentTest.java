@@ -4,18 +4,33 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import amberheron.core.harness.AsWired;
+import amberheron.core.harness.Chart;
+import amberheron.core.harness.Device;
+import amberheron.core.harness.Harness;
+import amberheron.core.harness.Joints;
+import amberheron.core.harness.Route;
+import amberheron.core.harness.Wire;
+import amberheron.core.harness.WireColour;
+import amberheron.core.harness.Work;
 import amberheron.core.job.Job;
 import amberheron.core.placement.Candidate;
 import amberheron.core.placement.Run;
 import amberheron.core.placement.Segment.Line;
+import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.scaling.CheckPoint;
+import amberheron.core.wiring.HeaterTiming;
+import amberheron.core.wiring.Hookup;
 import amberheron.core.wiring.KeyState;
+import amberheron.core.wiring.Signals;
+import amberheron.core.wiring.Wiring;
 import amberheron.io.UnusableInput;
 import amberheron.io.catalogue.Catalogue;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -112,6 +127,35 @@ class JobDocumentTest {
         for (int part = 1; part < 10; part++) {
             refused(whole.substring(0, whole.length() * part / 10), "line", "column", "expected one complete JSON");
         }
+    }
+
+    /** A harness that cannot be is refused with its place, and the file stays as it was. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
+            "\"colour\" : \"white/blue\"|\"colour\" : \"beige\"|wiring.harness.wires[0].colour|expected a colour",
+            "\"work\" : \"analog\"|\"work\" : \"music\"|/wiring/harness/wires/0/work|enumeration",
+            "\"tag\" : \"8\"|\"tag\" : \"7\"|wiring.harness|tag “7” twice",
+            "\"to\" : \"logger\"|\"to\" : \"moon\"|/wiring/harness/wires/0/to|enumeration",
+            "\"done\" : [ 1 ]|\"done\" : [ \"one\" ]|/wiring/harness/joints/done/0|integer expected",
+            "\"passage\" : \"slit\"|\"passage\" : 3|/wiring/harness/route/passage|enumeration",
+            "\"school\" : \"timer-relay\"|\"school\" : \"luck\"|/wiring/heater/school|enumeration",
+            "\"form\" : \"can\"|\"form\" : \"smoke\"|/wiring/signals/hookups/0/form|enumeration",
+            "\"outputOhms\" : 220.0|\"outputOhms\" : -1|wiring.signals.outputOhms|more than 0"})
+    void aHarnessThatCannotBeIsNamedByItsPlace(String right, String wrong, String place, String says)
+            throws IOException {
+        Chart chart = new Chart(List.of(
+                Wire.of("7", Work.ANALOG, Device.CONTROLLER, Device.LOGGER)
+                        .withColour(WireColour.parse("white/blue").orElseThrow()),
+                Wire.tagged("8")));
+        Job wired = job().withWiring(Wiring.UNMEASURED
+                .withSignals(Signals.NONE.withOutputOhms(220.0).with(ReaderKind.ECU, h -> h.withForm(Hookup.Form.CAN)))
+                .withHeater(new HeaterTiming(HeaterTiming.School.TIMER_RELAY, 45.0))
+                .withHarness(new Harness(chart, Route.UNMEASURED.withPassage(Route.Passage.SLIT),
+                        Joints.NONE.withSchool(Joints.School.CRIMPED).ticked(1, true), AsWired.NOTHING)));
+        String whole = JobDocument.of(wired).text();
+        assertThat(whole).contains(right);
+        assertThat(JobDocument.read(file(whole)).job()).isEqualTo(wired);
+        refused(whole.replace(right, wrong), place, says);
     }
 
     @Test

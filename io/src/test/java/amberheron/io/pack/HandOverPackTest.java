@@ -6,6 +6,14 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
 import amberheron.core.finding.Photo;
+import amberheron.core.harness.AsWired;
+import amberheron.core.harness.Chart;
+import amberheron.core.harness.Device;
+import amberheron.core.harness.Harness;
+import amberheron.core.harness.Joints;
+import amberheron.core.harness.Route;
+import amberheron.core.harness.Wire;
+import amberheron.core.harness.Work;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.Shop;
@@ -15,11 +23,13 @@ import amberheron.core.placement.Candidate;
 import amberheron.core.placement.Exhaust;
 import amberheron.core.placement.Neighbour;
 import amberheron.core.placement.Placing;
-import amberheron.core.placement.Segment;
 import amberheron.core.placement.Segment.Kind;
 import amberheron.core.placement.Segment.Line;
+import amberheron.core.placement.Segment;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.units.UnitChoice;
+import amberheron.core.wiring.HeaterTiming;
+import amberheron.core.wiring.Wiring;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.json.JobDocument;
 import java.io.IOException;
@@ -81,6 +91,28 @@ class HandOverPackTest {
                     .contains("sees all cylinders").contains("photos: bung.jpg")
                     .contains("common practice, no published source").contains("≥ 10°");
         }
+    }
+
+    /** What was done to the wiring is told in one line; what was not measured in another. */
+    @Test
+    void theWiringIsOnTheSheet() {
+        Chart chart = new Chart(List.of(Wire.of("4", Work.SERIAL, Device.CONTROLLER, null).withLeft(Wire.Left.TAPED),
+                Wire.of("5", Work.DIMMER, Device.CONTROLLER, null)));
+        Job job = full().withWiring(Wiring.UNMEASURED
+                .withHeater(new HeaterTiming(HeaterTiming.School.TIMER_RELAY, 45.0))
+                .withHarness(new Harness(chart, Route.UNMEASURED, Joints.NONE.withSchool(Joints.School.SOLDERED),
+                        new AsWired(13.9, 13.1, java.time.LocalDate.of(2026, 5, 12), "fuse behind the glove box",
+                                List.of(new Photo("loom.jpg", "cd"))))));
+        HandOverSheet sheet = HandOverSheet.of(new JobReview(job, Shop.of(CATALOGUE.laws())), UnitChoice.METRIC);
+        assertThat(sheet.facts()).filteredOn(f -> f.name().equals("Wiring")).singleElement()
+                .satisfies(f -> assertThat(f.value()).isEqualTo(
+                        "2026-05-12; heater timer relay, about 30 s after the start; joints soldered splice; "
+                                + "unused wires 4 (taped and bundled), 5 (not said how left); photos: loom.jpg; "
+                                + "fuse behind the glove box"));
+        assertThat(sheet.groups()).filteredOn(g -> g.title().equals("Wire")).singleElement().satisfies(g -> {
+            assertThat(g.checks()).extracting(c -> c.subject()).contains("Supply lost on the way");
+            assertThat(g.kept()).contains("Not measured: ").contains("Chart, lines open");
+        });
     }
 
     @Test

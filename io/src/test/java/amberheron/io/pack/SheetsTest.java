@@ -242,6 +242,8 @@ class SheetsTest {
         }
         assertThat(words).contains("WH/BU", "analog + · pin <A&1>", "dimmer, unused: to ground", "firewall, 0.90 m",
                 "controller", "logger");
+        assertThat(Files.readString(files.get(2))).as("white with a blue stripe, and orange").contains("#2f6fb5",
+                "#e08019").doesNotContain("#3d8b45");
         try (PDDocument chartPdf = Loader.loadPDF(files.get(0).toFile());
                 PDDocument tags = Loader.loadPDF(files.get(1).toFile())) {
             assertThat(new PDFTextStripper().getText(chartPdf)).contains("white/blue WH/BU", "logger, pin <A&1>");
