@@ -5,10 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import amberheron.app.shell.Session;
 import amberheron.core.finding.Verdict;
-import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
 import amberheron.core.plan.Step;
-import amberheron.core.wiring.Hookup;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerSource;
 import amberheron.io.catalogue.Catalogue;
@@ -203,88 +201,6 @@ class StationsTest extends WindowTest {
         assertThat(shows(robot, "Source, cranking: ")).isFalse();
         assertThat(session.review().findings(Station.WIRE)).filteredOn(f -> f.id().equals("cranking"))
                 .singleElement().satisfies(f -> assertThat(f.verdict()).as("the relay feeds").isEqualTo(Verdict.PASS));
-    }
-
-    /** Twins are told apart, a loose end is accounted for, and what may not be joined is refused, all by pressing. */
-    @Test
-    void theChartIsClearedOfDoubts(FxRobot robot) {
-        go(robot, "SB-016", KeyCode.DIGIT3);
-        find(robot, "conductor chart");
-        assertThat(drawn(robot, "WH · TWIN, tell apart")).isTrue();
-        for (String tag : List.of("3", "4")) {
-            press(robot, "wire.chart.row." + tag);
-            press(robot, "wire.chart.apart.1");
-        }
-        assertThat(drawn(robot, "TWIN")).isFalse();
-        press(robot, "wire.chart.row.5");
-        press(robot, "wire.chart.left.1");
-        assertThat(drawn(robot, "simulated narrowband, unused: taped and bundled")).isTrue();
-        assertThat(session.review().findings(Station.WIRE))
-                .filteredOn(f -> f.id().equals("chart.twins") || f.id().equals("chart.unused"))
-                .extracting(f -> f.verdict()).containsExactly(Verdict.PASS, Verdict.PASS);
-        press(robot, "wire.leaf.signal");
-        press(robot, "wire.signal.reader.logger");
-        robot.interact(() -> {
-            @SuppressWarnings("unchecked") // the list of forms
-            ComboBox<Hookup.Form> forms = (ComboBox<Hookup.Form>) byId(robot, "wire.signal.form");
-            forms.setValue(Hookup.Form.NARROWBAND);
-        });
-        assertThat(shows(robot, "Not so: A simulated narrowband only tells richer from leaner")).isTrue();
-        assertThat(session.review().state(Station.WIRE)).isEqualTo(LinkState.OUT_OF_TOLERANCE);
-    }
-
-    /** A joint ticked and tested, and the drop under load, as they are done at the car. */
-    @Test
-    void theWiringIsRecordedAsItWasDone(FxRobot robot) {
-        go(robot, "SB-015", KeyCode.DIGIT3);
-        robot.clickOn(byId(robot, "wire.leaf.wired"));
-        press(robot, "wire.joint.school.1");
-        for (int i = 0; i < 6; i++) {
-            press(robot, "wire.joint.step." + i);
-        }
-        assertThat(shows(robot, "6 of 6 steps")).isTrue();
-        press(robot, "wire.joint.add");
-        robot.interact(() -> session.focus("wire.joint.0.section"));
-        type(robot, "18 awg");
-        type(robot, "60 N");
-        type(robot, "2 mΩ");
-        assertThat(shows(robot, "pulled out: wrong die or too few strands")).isTrue();
-        robot.interact(() -> session.focus("wire.wired.atSource"));
-        type(robot, "13.9");
-        type(robot, "13.1");
-        assertThat(session.review().findings(Station.WIRE)).filteredOn(f -> f.id().equals("wired.drop"))
-                .singleElement().satisfies(f -> assertThat(f.verdict()).isEqualTo(Verdict.FAIL));
-    }
-
-    /** What is asked for is brought, whichever leaf it is on and however it is picked. */
-    @Test
-    void whatIsNextIsBroughtFromItsLeaf(FxRobot robot) {
-        go(robot, "SB-015", KeyCode.DIGIT3);
-        for (String field : List.of("wire.joint.school", "wire.heater", "wire.school", "wire.route.facing",
-                "wire.signal.form", "wire.wired.atSource", "wire.A.cranking")) {
-            robot.interact(() -> session.focus(field));
-            WaitForAsyncUtils.waitForFxEvents();
-            Node focus = Objects.requireNonNull(byId(robot, field).getScene().getFocusOwner());
-            assertThat(onScreen(focus)).as(field).isNotNull();
-            Node at = focus;
-            while (at != null && !field.equals(at.getId())) {
-                at = at.getParent();
-            }
-            assertThat(at).as("the focus is in " + field).isNotNull();
-        }
-    }
-
-    private static boolean drawn(FxRobot robot, String words) {
-        WaitForAsyncUtils.waitForFxEvents();
-        robot.interact(() -> robot.window(0).getScene().getRoot().layout());
-        return robot.lookup((Node n) -> n instanceof Text t && t.isVisible() && t.getText().contains(words)).tryQuery()
-                .isPresent();
-    }
-
-    private static void press(FxRobot robot, String id) {
-        robot.interact(() -> byId(robot, id).requestFocus());
-        robot.push(KeyCode.SPACE);
-        WaitForAsyncUtils.waitForFxEvents();
     }
 
     @Test

@@ -14,6 +14,7 @@ import java.util.Locale;
 import javafx.geometry.Orientation;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Rectangle;
+import javafx.scene.text.Text;
 import org.jspecify.annotations.Nullable;
 
 /** The harness laid flat: every wire in its colour, which is also written, with tag, joint and ends. */
@@ -139,7 +140,12 @@ final class StripDrawing extends Drawing {
             text(lane.far(brief), lane.x2() - 28, narrow ? lane.y() + 16 : lane.y() - 7, 1, "drawing-text",
                     "soft-text");
         } else {
-            text(lane.far(brief), lane.x2() + 6, lane.y() + 4, 0, "drawing-text", "soft-text");
+            Text words = text(lane.far(brief), lane.x2() + 6, lane.y() + 4, 0, "drawing-text", "soft-text");
+            double over = words.getLayoutBounds().getMaxX() - getWidth();
+            if (over > 0) {
+                words.setX(Math.max(0, words.getX() - over));
+                words.setY(lane.y() + 17);
+            }
         }
     }
 

@@ -89,10 +89,8 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
         if (dimension == Dimension.MIXTURE && lower.equals("afr")) {
             return inRange(typed, number / stoich);
         }
-        if (dimension == Dimension.TEMPERATURE && lower.equals("°")) {
-            lower = "";
-        }
-        Optional<Unit> typedUnit = lower.isEmpty() ? Optional.of(unit) : Unit.spelled(lower, dimension);
+        boolean bare = lower.isEmpty() || (dimension == Dimension.TEMPERATURE && lower.equals("°"));
+        Optional<Unit> typedUnit = bare ? Optional.of(unit) : Unit.spelled(unitText, dimension);
         return typedUnit.map(u -> inRange(typed, u.toSi(number))).orElseGet(() -> notUnderstood(typed));
     }
 

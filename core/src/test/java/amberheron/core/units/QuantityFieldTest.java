@@ -44,6 +44,14 @@ class QuantityFieldTest {
         assertThat(Math.toDegrees(value(CLOCK, typed))).isCloseTo(degrees, within(1e-9));
     }
 
+    /** A million ohms and a thousandth of one differ by the size of a letter. */
+    @ParameterizedTest
+    @CsvSource({"1 MΩ, 1e6", "5 mΩ, 0.005", "10 kΩ, 1e4", "10k, 1e4", "470 KOHM, 4.7e5", "0.4, 0.4", "2 megohm, 2e6"})
+    void resistancesAsPeopleTypeThem(String typed, double ohms) {
+        QuantityField field = QuantityField.of("Input", Unit.OHM, 0, 1e9);
+        assertThat(value(field, typed)).isCloseTo(ohms, within(1e-9 * ohms));
+    }
+
     /** 18 AWG is 0.823 mm²: ASTM B258. */
     @Test
     void wireByGaugeOrSection() {
