@@ -2,7 +2,6 @@ package amberheron.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import amberheron.app.shell.Drawing;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.harness.Chart;
@@ -29,9 +28,6 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** The leaves of the wiring, worked by keys and clicks as at the car. */
 class WireLeavesTest extends WindowTest {
-    private static final List<String> LEAVES = List.of("power", "grounds", "heater", "signal", "chart", "route",
-            "wired");
-
     @Start
     void start(Stage stage) {
         open(stage);
@@ -250,36 +246,6 @@ class WireLeavesTest extends WindowTest {
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(strip.isVisible()).isTrue();
         assertThat(shows(robot, "tag 2")).isTrue();
-    }
-
-    /** In every job, at two widths: nothing that is drawn hangs out of its drawing, and no tab is cut. */
-    @Test
-    void nothingHangsOutOfItsDrawing(FxRobot robot) {
-        for (double width : new double[]{1280, 1024}) {
-            robot.interact(() -> robot.window(0).setWidth(width));
-            for (String job : List.of("SB-014", "SB-016")) {
-                wire(robot, job);
-                for (String leaf : LEAVES) {
-                    robot.interact(() -> session.focus("wire.leaf." + leaf));
-                    WaitForAsyncUtils.waitForFxEvents();
-                    Bounds tab = byId(robot, "wire.leaf." + leaf)
-                            .localToScene(byId(robot, "wire.leaf." + leaf).getBoundsInLocal());
-                    assertThat(tab.getMaxX()).as(leaf)
-                            .isLessThan(byId(robot, "reasons.next").localToScene(0, 0).getX());
-                    for (Node node : robot.lookup((Node n) -> n instanceof Drawing && seen(n)).queryAll()) {
-                        Drawing drawing = (Drawing) node;
-                        assertThat(drawing.getChildren()).as("%s %s at %.0f", job, leaf, width)
-                                .filteredOn(n -> n instanceof Text && (n.getBoundsInParent().getMinX() < -2
-                                        || n.getBoundsInParent().getMaxX() > drawing.getWidth() + 2))
-                                .isEmpty();
-                    }
-                }
-            }
-        }
-    }
-
-    private static boolean seen(Node node) {
-        return node.isVisible() && (node.getParent() == null || seen(node.getParent()));
     }
 
     private static boolean drawn(FxRobot robot, String words) {

@@ -314,7 +314,7 @@ final class PipeLeaf {
         if (end != null) {
             words.append(" to ").append(angle(end));
         }
-        return row(words.toString(), "place.piece." + index, index == selected, () -> {
+        return Parts.pick(words.toString(), "place.piece." + index, index == selected, () -> {
             selected = index;
             refresh();
         });
@@ -326,21 +326,11 @@ final class PipeLeaf {
 
     private ToggleButton row(int index, Neighbour n) {
         Double gap = n.gap();
-        return row(n.kind().words() + " " + n.side().words() + " · "
+        return Parts.pick(n.kind().words() + " " + n.side().words() + " · "
                 + (gap == null ? "gap ?" : Figures.length(session, gap)) + " · " + Figures.length(session, n.from())
                 + " to " + Figures.length(session, n.to()), "place.neighbour." + index, index == beside, () -> {
                     beside = index;
                     refresh();
                 });
-    }
-
-    private static ToggleButton row(String words, String id, boolean on, Runnable pick) {
-        ToggleButton button = new ToggleButton(words);
-        button.setId(id);
-        button.setSelected(on);
-        button.setMaxWidth(Double.MAX_VALUE);
-        button.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        button.setOnAction(e -> pick.run());
-        return button;
     }
 }

@@ -9,6 +9,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -42,8 +43,22 @@ public final class Parts {
     public static Button button(String text, String id, Runnable run, String... styles) {
         Button button = new Button(text);
         button.setId(id);
+        button.setMinWidth(Region.USE_PREF_SIZE);
         button.setOnAction(e -> run.run());
         button.getStyleClass().addAll(styles);
+        return button;
+    }
+
+    /** One of a list to pick from, as wide as the list; its words go over more lines where they must. */
+    public static ToggleButton pick(String words, String id, boolean picked, Runnable run) {
+        ToggleButton button = new ToggleButton(words);
+        button.setId(id);
+        button.setSelected(picked);
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.setAlignment(Pos.CENTER_LEFT);
+        button.setWrapText(true);
+        button.setMinHeight(Region.USE_PREF_SIZE);
+        button.setOnAction(e -> run.run());
         return button;
     }
 

@@ -39,6 +39,7 @@ final class Reasons extends ScrollPane {
             button.setGraphic(key);
             button.setContentDisplay(javafx.scene.control.ContentDisplay.RIGHT);
             button.setMaxWidth(Double.MAX_VALUE);
+            button.setMinWidth(0);
             button.setWrapText(true);
             button.setMinHeight(Region.USE_PREF_SIZE);
             nodes.add(button);

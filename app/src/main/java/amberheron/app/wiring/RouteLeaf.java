@@ -22,12 +22,10 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
@@ -191,17 +189,9 @@ final class RouteLeaf {
         String words = (index + 1) + "  " + p.name() + " · " + (length == null ? "?" : Figures.length(session, length))
                 + " · hot " + (hot == null ? "?" : Figures.length(session, hot)) + (p.sleeved() ? ", sleeved" : "")
                 + " · moving " + (moving == null ? "?" : Figures.length(session, moving));
-        ToggleButton button = new ToggleButton(words);
-        button.setId("wire.route.row." + index);
-        button.setSelected(index == selected);
-        button.setMaxWidth(Double.MAX_VALUE);
-        button.setAlignment(Pos.CENTER_LEFT);
-        button.setWrapText(true);
-        button.setMinHeight(Region.USE_PREF_SIZE);
-        button.setOnAction(e -> {
+        return Parts.pick(words, "wire.route.row." + index, index == selected, () -> {
             selected = index;
             refresh();
         });
-        return button;
     }
 }

@@ -1,0 +1,173 @@
+package amberheron.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import amberheron.app.placement.PlaceModel;
+import amberheron.app.shell.Drawing;
+import amberheron.app.shell.StationModel;
+import amberheron.app.wiring.WireModel;
+import amberheron.core.job.Station;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.function.Consumer;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Control;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** What holds on every leaf of every station, whatever it shows. */
+class EveryScreenTest extends WindowTest {
+    /** The leaves of a station, by the words they are found with. */
+    private static final Map<Station, StationModel> LEAVES = Map.of(Station.PLACE, new PlaceModel(), Station.WIRE,
+            new WireModel());
+
+    @Start
+    void start(Stage stage) {
+        open(stage);
+    }
+
+    /** Brings each leaf of each station in turn; a station without leaves is one. */
+    private void everywhere(FxRobot robot, String job, Consumer<String> look) {
+        find(robot, "job " + job);
+        for (Station station : Station.values()) {
+            robot.push(KeyCode.ALT, KeyCode.getKeyCode(String.valueOf(station.number())));
+            WaitForAsyncUtils.waitForFxEvents();
+            StationModel model = LEAVES.get(station);
+            if (model == null) {
+                look.accept(job + " " + station);
+                continue;
+            }
+            model.leaves().forEach((words, leaf) -> {
+                robot.interact(() -> session.focus(leaf));
+                WaitForAsyncUtils.waitForFxEvents();
+                look.accept(job + " " + station + " " + words);
+            });
+        }
+    }
+
+    private static boolean seen(Node node) {
+        return node.isVisible() && (node.getParent() == null || seen(node.getParent()));
+    }
+
+    private static List<Node> all(Node from, List<Node> into) {
+        if (from.isVisible()) {
+            into.add(from);
+            if (from instanceof Parent parent) {
+                parent.getChildrenUnmodifiable().forEach(child -> all(child, into));
+            }
+        }
+        return into;
+    }
+
+    private List<Node> shown(FxRobot robot) {
+        return all(robot.window(0).getScene().getRoot(), new ArrayList<>());
+    }
+
+    /** Every leaf is found by words of its own, and brought. */
+    @Test
+    void everyLeafIsFoundByItsWords(FxRobot robot) {
+        find(robot, "job SB-014");
+        Map<String, String> leaves = new LinkedHashMap<>();
+        LEAVES.values().forEach(m -> leaves.putAll(m.leaves()));
+        assertThat(leaves).hasSize(11);
+        leaves.forEach((words, leaf) -> {
+            find(robot, words);
+            assertThat(((ToggleButton) byId(robot, leaf)).isSelected()).as(words).isTrue();
+            assertThat(seen(byId(robot, leaf))).as(words).isTrue();
+        });
+    }
+
+    /** At two sizes no button's words are cut, and nothing drawn hangs out of its drawing. */
+    @Test
+    void nothingIsCutAtEitherSize(FxRobot robot) {
+        for (double[] size : new double[][]{{1280, 800}, {1024, 700}}) {
+            robot.interact(() -> {
+                robot.window(0).setWidth(size[0]);
+                robot.window(0).setHeight(size[1]);
+            });
+            for (String job : List.of("SB-014", "SB-016")) {
+                everywhere(robot, job, where -> {
+                    String at = where + " at " + (int) size[0];
+                    for (Node node : shown(robot)) {
+                        if (node instanceof ButtonBase button && !button.isWrapText() && button.getWidth() > 0) {
+                            assertThat(button.isTextTruncated()).as(at + ": " + button.getText()).isFalse();
+                            assertThat(button.getBoundsInParent().getMaxX()).as(at + ": " + button.getText())
+                                    .isLessThanOrEqualTo(
+                                            Objects.requireNonNull(button.getParent()).getLayoutBounds().getMaxX() + 1);
+                        }
+                        if (node instanceof Drawing drawing) {
+                            assertThat(drawing.getChildren()).as(at)
+                                    .filteredOn(n -> n instanceof Text t && !t.getText().isEmpty()
+                                            && (t.getBoundsInParent().getMinX() < -3
+                                                    || t.getBoundsInParent().getMaxX() > drawing.getWidth() + 3))
+                                    .isEmpty();
+                        }
+                    }
+                });
+            }
+        }
+    }
+
+    /** Whoever does not see the screen is told what each control is. */
+    @Test
+    void everyControlHasAName(FxRobot robot) {
+        everywhere(robot, "SB-014", where -> {
+            Set<Object> labelled = new java.util.HashSet<>();
+            for (Node node : shown(robot)) {
+                if (node instanceof Label label && label.getLabelFor() != null) {
+                    labelled.add(label.getLabelFor());
+                }
+            }
+            for (Node node : shown(robot)) {
+                if (!node.isFocusTraversable() || node instanceof ScrollPane || inside(node)) {
+                    continue;
+                }
+                String says = node.getAccessibleText();
+                boolean words = node instanceof ButtonBase b && b.getText() != null && !b.getText().isBlank();
+                boolean named = words || (says != null && !says.isBlank()) || labelled.contains(node)
+                        || (node instanceof CheckBox c && !c.getText().isBlank());
+                assertThat(named).as(where + ": " + node).isTrue();
+            }
+        });
+    }
+
+    /** A part of a control, such as the text inside a date field, is named by the control. */
+    private static boolean inside(Node node) {
+        for (Parent p = node.getParent(); p != null; p = p.getParent()) {
+            if (p instanceof Control c && !(c instanceof ScrollPane)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Whatever can be pressed is large enough for a gloved finger, or one of several in a row. */
+    @Test
+    void whatIsPressedIsLargeEnough(FxRobot robot) {
+        everywhere(robot, "SB-016", where -> {
+            for (Node node : shown(robot)) {
+                if (node instanceof ButtonBase button && button.getId() != null && seen(button)) {
+                    Bounds bounds = Objects.requireNonNull(button.getBoundsInLocal());
+                    assertThat(bounds.getHeight()).as(where + ": " + button.getId()).isGreaterThanOrEqualTo(28);
+                    assertThat(bounds.getWidth()).as(where + ": " + button.getId()).isGreaterThanOrEqualTo(28);
+                }
+            }
+        });
+    }
+}
