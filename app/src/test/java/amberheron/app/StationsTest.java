@@ -275,6 +275,9 @@ class StationsTest extends WindowTest {
             Bounds bounds = byId(robot, id).localToScene(byId(robot, id).getBoundsInLocal());
             assertThat(bounds.getMaxX()).as(id).isLessThanOrEqualTo(1280);
         }
+        for (String id : List.of("unit.lambda", "unit.afr", "unit.mm", "unit.nm")) {
+            assertThat(((ToggleButton) byId(robot, id)).isTextTruncated()).as(id).isFalse();
+        }
         Bounds find = byId(robot, "band.find").localToScene(byId(robot, "band.find").getBoundsInLocal());
         assertThat(find.getWidth()).isGreaterThan(120);
         robot.push(KeyCode.CONTROL, KeyCode.J);

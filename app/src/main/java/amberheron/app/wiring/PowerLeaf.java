@@ -66,7 +66,7 @@ final class PowerLeaf {
                 Parts.evenly(readings.get(0), readings.get(1), readings.get(2)),
                 Parts.evenly(readings.get(3), readings.get(4)), Parts.evenly(readings.get(5), readings.get(6)),
                 verdict,
-                Parts.evenly(source("Fuse of the tapped circuit", AMPERE, 1, 60, 1, "hostFuse",
+                Parts.evenly(source("Tapped circuit's fuse", AMPERE, 1, 60, 1, "hostFuse",
                         PowerSource::hostFuse, PowerSource::withHostFuse),
                         source("What it feeds already", AMPERE, 0, 60, 1, "hostLoad", PowerSource::hostLoad,
                                 PowerSource::withHostLoad)));

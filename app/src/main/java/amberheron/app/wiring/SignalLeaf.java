@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import static amberheron.core.units.Unit.KILOOHM;
 import static amberheron.core.units.Unit.OHM;
 import static amberheron.core.units.Unit.VOLT;
 
@@ -51,11 +52,11 @@ final class SignalLeaf {
                 "a − input of its own", w -> hookup(w).minusInput(),
                 (w, v) -> change(w, h -> h.withMinusInput(v)));
         analog = new VBox(8, unjudged, minus,
-                Parts.evenly(input("Input to ground", OHM, 100, 1e8, 0, "input", Hookup::inputOhms,
+                Parts.evenly(input("Input to ground", KILOOHM, 0.1, 1e5, 1, "input", Hookup::inputOhms,
                         Hookup::withInputOhms),
                         input("Most it stands", VOLT, 0.5, 60, 1, "most", Hookup::mostVolts, Hookup::withMostVolts)),
                 Parts.evenly(
-                        input("Pull-up in the reader", OHM, 100, 1e7, 0, "pull", Hookup::pullUpOhms,
+                        input("Pull-up in the reader", KILOOHM, 0.1, 1e4, 1, "pull", Hookup::pullUpOhms,
                                 Hookup::withPullUpOhms),
                         input("to its supply of", VOLT, 0.5, 30, 1, "pullVolts", Hookup::pullUpVolts,
                                 Hookup::withPullUpVolts)));

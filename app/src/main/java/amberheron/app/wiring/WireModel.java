@@ -295,7 +295,9 @@ public final class WireModel implements StationModel {
     public Advice advice(Session session) {
         List<Finding> findings = session.review().findings(Station.WIRE);
         String parted = "Grounds: everything at the battery; one clean chassis point; signal at the reader's own sensor ground; gauge and logger at one point. "
-                + "Ours follows the figure: whichever keeps heater current out of the signal's ground, or inside tolerance here.";
+                + "Ours follows the figure: whichever keeps heater current out of the signal's ground, or inside tolerance here. "
+                + "Heater: with the ignition, or about 30 s after the start; we show the seconds each risks at this place. "
+                + "Joints: soldered, or crimped with seals; both are held to the same pull and resistance.";
         String caution = "Battery negative off before wiring. Look behind before drilling a firewall or dash: brake, fuel, airbag. "
                 + "Never power the sensor on a cold day with the engine off, nor run the engine with it unpowered.";
         var checked = Advice.sources(findings);

@@ -24,6 +24,8 @@ public final class SignalRules {
     private static final double NARROWBAND_MOST = 1.0;
     /** The most an analog output puts out where no law is chosen yet, V. */
     private static final double ANALOG_MOST = 5.0;
+    /** Less than this on an output whose law is not known is let pass, V; from memory. */
+    private static final double UNNOTICED = 0.02;
     /** Steps in which the whole output is looked over for the worst place. */
     private static final int STEPS = 50;
 
@@ -114,8 +116,10 @@ public final class SignalRules {
                             : "Enter the supply of the pull-up.",
                     null, "", MILLMAN));
         }
-        double low = law == null || form == Form.NARROWBAND ? 0 : law.lowestVolts();
-        double high = form == Form.NARROWBAND ? NARROWBAND_MOST : law == null ? ANALOG_MOST : law.highestVolts();
+        // A narrowband's volts stand for no mixture but λ 1, so nothing can be said of the reading.
+        OutputLaw judged = form == Form.NARROWBAND ? null : law;
+        double low = judged == null ? 0 : judged.lowestVolts();
+        double high = form == Form.NARROWBAND ? NARROWBAND_MOST : judged == null ? ANALOG_MOST : judged.highestVolts();
         double worst = 0;
         double cost = 0;
         double at = low;
@@ -124,35 +128,36 @@ public final class SignalRules {
             double pin = InputLoading.voltsAtPin(volts, output, pullVolts == null ? 0 : pullVolts,
                     pull == null ? Double.POSITIVE_INFINITY : pull,
                     input == null ? Double.POSITIVE_INFINITY : input);
-            if (Math.abs(pin - volts) > Math.abs(worst)) {
+            double costs = judged == null
+                    ? 0
+                    : judged.lambdaAt(Math.clamp(pin, low, high)) - judged.lambdaAt(volts);
+            // By the reading where a law is known: where it is bent, few volts cost much.
+            boolean worse = judged == null
+                    ? Math.abs(pin - volts) > Math.abs(worst)
+                    : Math.abs(costs) > Math.abs(cost);
+            if (worse) {
                 worst = pin - volts;
                 at = volts;
-                cost = law == null || form == Form.NARROWBAND
-                        ? 0
-                        : law.lambdaAt(Math.clamp(pin, low, high)) - law.lambdaAt(volts);
+                cost = costs;
             }
         }
-        boolean judged = law != null && form != Form.NARROWBAND;
-        boolean kept = Math.abs(cost) <= tolerance;
-        return Optional.of(new Finding(id, subject,
-                judged ? kept ? Verdict.PASS : Verdict.FAIL : Math.abs(worst) < 0.02 ? Verdict.PASS : Verdict.WARN,
-                new Measure(worst, Dimension.VOLTAGE, 3), null,
-                kept
+        Verdict verdict = judged == null
+                ? Math.abs(worst) < UNNOTICED ? Verdict.PASS : Verdict.WARN
+                : Math.abs(cost) <= tolerance ? Verdict.PASS : Verdict.FAIL;
+        return Optional.of(new Finding(id, subject, verdict, new Measure(worst, Dimension.VOLTAGE, 3), null,
+                verdict == Verdict.PASS
                         ? "The input hardly loads the output."
                         : pull != null && worst > 0
                                 ? "The pull-up lifts the signal: remove it, or scale at the reader with check points."
                                 : "The input loads the output: an input of higher resistance, or check points at the reader.",
-                judged ? cost : null, String.format(Locale.ROOT,
+                judged == null ? null : cost, String.format(Locale.ROOT,
                         "worst at %.2f V: output %.0f Ω%s%s", at, output,
                         input == null ? "" : ", input %.0f Ω".formatted(input),
                         pull == null ? "" : ", pull-up %.0f Ω to %.1f V".formatted(pull, pullVolts)),
                 MILLMAN));
     }
 
-    /**
-     * Engine-speed pulses in one turn of a four-stroke whose sparks all pass one coil; with two sparks a cycle and
-     * cylinder, as a shared coil gives, twice as many from each coil.
-     */
+    /** Engine-speed pulses in one turn of a four-stroke of so many cylinders whose sparks all come from one coil. */
     public static double pulsesPerTurn(int cylinders) {
         return cylinders / 2.0;
     }

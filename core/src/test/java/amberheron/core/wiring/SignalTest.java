@@ -84,6 +84,31 @@ class SignalTest {
         assertThat(load.consequence()).contains("pull-up");
     }
 
+    /** On a bent law the dearest volts decide, not the most volts: here the first fifth of a volt spans half the scale. */
+    @Test
+    void whereTheLawIsBentTheReadingDecides() {
+        OutputLaw bent = new OutputLaw("bent", "bent", OutputLaw.Kind.TABLE, MixtureScale.lambda(),
+                List.of(new OutputLaw.Point(0, 0.6), new OutputLaw.Point(0.2, 1.0), new OutputLaw.Point(5, 1.4)), 0, 5,
+                Source.practice("made up for the test"));
+        Signals signals = Signals.NONE.withOutputOhms(100.0).with(ReaderKind.LOGGER,
+                h -> h.withForm(Form.SINGLE_ENDED).withInputOhms(5_000.0).withPullUpOhms(9_900.0)
+                        .withPullUpVolts(5.0));
+        Finding load = finding(judge(signals, ReaderKind.LOGGER, bent), "signal.load.logger");
+        assertThat(load.working()).startsWith("worst at 0.00 V");
+        assertThat(Objects.requireNonNull(load.lambdaCost())).isGreaterThan(0.09);
+    }
+
+    /** Nothing is said of the reading without a law, but a lifted narrowband is warned of. */
+    @Test
+    void withoutALawTheVoltsAreWarnedOf() {
+        Signals signals = Signals.NONE.withOutputOhms(1000.0).with(ReaderKind.STOCK_ECU,
+                h -> h.withForm(Form.NARROWBAND).withPullUpOhms(20_000.0).withPullUpVolts(5.0));
+        Finding load = finding(judge(signals, ReaderKind.STOCK_ECU, LAW), "signal.load.stock_ecu");
+        assertThat(load.verdict()).isEqualTo(Verdict.WARN);
+        assertThat(load.lambdaCost()).isNull();
+        assertThat(load.consequence()).contains("pull-up");
+    }
+
     @Test
     void withoutTheOutputsResistanceNothingIsPassed() {
         Signals signals = Signals.NONE.with(ReaderKind.LOGGER,
