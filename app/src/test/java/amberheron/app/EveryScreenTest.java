@@ -96,37 +96,37 @@ class EveryScreenTest extends WindowTest {
     /** At two sizes no button's words are cut, and nothing drawn hangs out of its drawing. */
     @Test
     void nothingIsCutAtEitherSize(FxRobot robot) {
-        for (double[] size : new double[][]{{1280, 800}, {1024, 700}}) {
-            robot.interact(() -> {
-                robot.window(0).setWidth(size[0]);
-                robot.window(0).setHeight(size[1]);
-            });
-            for (String job : List.of("SB-014", "SB-016")) {
-                everywhere(robot, job, where -> {
-                    String at = where + " at " + (int) size[0];
-                    for (Node node : shown(robot)) {
-                        if (node instanceof ButtonBase button && !button.isWrapText() && button.getWidth() > 0) {
-                            assertThat(button.isTextTruncated()).as(at + ": " + button.getText()).isFalse();
-                            assertThat(button.getBoundsInParent().getMaxX()).as(at + ": " + button.getText())
-                                    .isLessThanOrEqualTo(
-                                            Objects.requireNonNull(button.getParent()).getLayoutBounds().getMaxX() + 1);
-                        }
-                        if (node instanceof Drawing drawing) {
-                            assertThat(drawing.getChildren()).as(at)
-                                    .filteredOn(n -> n instanceof Text t && !t.getText().isEmpty()
-                                            && (t.getBoundsInParent().getMinX() < -3
-                                                    || t.getBoundsInParent().getMaxX() > drawing.getWidth() + 3))
-                                    .isEmpty();
-                        }
-                    }
-                });
-            }
-        }
+        cut(robot, "SB-014", 1280, 800);
+        cut(robot, "SB-016", 1024, 700);
     }
 
-    /** Whoever does not see the screen is told what each control is. */
+    private void cut(FxRobot robot, String job, double width, double height) {
+        robot.interact(() -> {
+            robot.window(0).setWidth(width);
+            robot.window(0).setHeight(height);
+        });
+        everywhere(robot, job, where -> {
+            for (Node node : shown(robot)) {
+                if (node instanceof ButtonBase button && !button.isWrapText() && button.getWidth() > 0) {
+                    assertThat(button.isTextTruncated()).as(where + ": " + button.getText()).isFalse();
+                    assertThat(button.getBoundsInParent().getMaxX()).as(where + ": " + button.getText())
+                            .isLessThanOrEqualTo(
+                                    Objects.requireNonNull(button.getParent()).getLayoutBounds().getMaxX() + 1);
+                }
+                if (node instanceof Drawing drawing) {
+                    assertThat(drawing.getChildren()).as(where)
+                            .filteredOn(n -> n instanceof Text t && !t.getText().isEmpty()
+                                    && (t.getBoundsInParent().getMinX() < -3
+                                            || t.getBoundsInParent().getMaxX() > drawing.getWidth() + 3))
+                            .isEmpty();
+                }
+            }
+        });
+    }
+
+    /** Whoever does not see the screen is told what each control is; whatever is pressed is large enough for a glove. */
     @Test
-    void everyControlHasAName(FxRobot robot) {
+    void everyControlHasANameAndRoomForAFinger(FxRobot robot) {
         everywhere(robot, "SB-014", where -> {
             Set<Object> labelled = new java.util.HashSet<>();
             for (Node node : shown(robot)) {
@@ -143,6 +143,11 @@ class EveryScreenTest extends WindowTest {
                 boolean named = words || (says != null && !says.isBlank()) || labelled.contains(node)
                         || (node instanceof CheckBox c && !c.getText().isBlank());
                 assertThat(named).as(where + ": " + node).isTrue();
+                if (node instanceof ButtonBase) {
+                    Bounds bounds = node.getBoundsInLocal();
+                    assertThat(Math.min(bounds.getHeight(), bounds.getWidth())).as(where + ": " + node)
+                            .isGreaterThanOrEqualTo(28);
+                }
             }
         });
     }
@@ -155,19 +160,5 @@ class EveryScreenTest extends WindowTest {
             }
         }
         return false;
-    }
-
-    /** Whatever can be pressed is large enough for a gloved finger, or one of several in a row. */
-    @Test
-    void whatIsPressedIsLargeEnough(FxRobot robot) {
-        everywhere(robot, "SB-016", where -> {
-            for (Node node : shown(robot)) {
-                if (node instanceof ButtonBase button && button.getId() != null && seen(button)) {
-                    Bounds bounds = Objects.requireNonNull(button.getBoundsInLocal());
-                    assertThat(bounds.getHeight()).as(where + ": " + button.getId()).isGreaterThanOrEqualTo(28);
-                    assertThat(bounds.getWidth()).as(where + ": " + button.getId()).isGreaterThanOrEqualTo(28);
-                }
-            }
-        });
     }
 }

@@ -41,6 +41,9 @@ abstract class WindowTest {
         session = new Session(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home, Platform::runLater);
         Desktop.loadFonts();
         stage.setScene(new Shell(session).scene(1280, 800));
+        // The window is the same in every test; one of them may have left it smaller.
+        stage.setWidth(1280);
+        stage.setHeight(800);
         stage.show();
     }
 
