@@ -9,7 +9,6 @@ import amberheron.core.job.Job;
 import amberheron.core.job.Station;
 import amberheron.io.UnusableInput;
 import amberheron.io.csv.LogCsv;
-import java.io.File;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import javafx.concurrent.Task;
@@ -21,7 +20,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import org.jspecify.annotations.Nullable;
 
 /** The log, read off the screen's thread, and what it says. */
@@ -55,7 +53,8 @@ public final class ProveView implements StationView {
             }
         });
         HBox ways = new HBox(8, Parts.button("Read it", "prove.read", () -> read(file.getText()), "quiet"),
-                Parts.button("Browse…", "prove.browse", this::browse, "quiet"), progress, stop);
+                Parts.button("Browse…", "prove.browse", () -> Parts.browse(file, "Proving log", this::read), "quiet"),
+                progress, stop);
         ways.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         root = new VBox(12, new Columns(300, Parts.card("Against the rules", findings),
                 Parts.card("Log", file, ways, note, fault)), Parts.card("Over the drive", plot));
@@ -68,15 +67,6 @@ public final class ProveView implements StationView {
             e.getDragboard().getFiles().stream().findFirst().ifPresent(f -> read(f.toString()));
             e.setDropCompleted(true);
         });
-    }
-
-    private void browse() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("Proving log");
-        File chosen = chooser.showOpenDialog(root.getScene().getWindow());
-        if (chosen != null) {
-            read(chosen.toString());
-        }
     }
 
     private void read(String typed) {

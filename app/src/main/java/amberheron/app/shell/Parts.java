@@ -1,6 +1,8 @@
 package amberheron.app.shell;
 
+import java.io.File;
 import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -16,6 +18,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
 import org.jspecify.annotations.Nullable;
 
 /** The few parts that screens are put together from. */
@@ -78,6 +81,16 @@ public final class Parts {
     /** A card without a note. */
     public static VBox card(String heading, Node... content) {
         return noted(heading, new Label(), content);
+    }
+
+    /** Lets a file be chosen, over the window that a node is in; nothing is called when none is. */
+    public static void browse(Node over, String title, Consumer<String> chosen) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(title);
+        File file = chooser.showOpenDialog(over.getScene().getWindow());
+        if (file != null) {
+            chosen.accept(file.toString());
+        }
     }
 
     /** Empty room that pushes apart. */

@@ -4,7 +4,6 @@ import amberheron.core.finding.Photo;
 import amberheron.core.job.Job;
 import amberheron.io.Photos;
 import amberheron.io.pack.HandOverPack;
-import java.io.File;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -13,7 +12,6 @@ import java.util.function.Function;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 
 /** Photos kept with one part of a job, each known by its digest. */
 public final class PhotoCard extends VBox {
@@ -40,16 +38,8 @@ public final class PhotoCard extends VBox {
         getChildren().add(Parts.card("Photos", list,
                 file, new FlowPane(6, 6,
                         Parts.button("Attach", key + ".attach", () -> attach(file.getText()), "quiet"),
-                        Parts.button("Browse…", key + ".browse", this::browse, "quiet"))));
-    }
-
-    private void browse() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("Photo");
-        File chosen = chooser.showOpenDialog(getScene().getWindow());
-        if (chosen != null) {
-            attach(chosen.toString());
-        }
+                        Parts.button("Browse…", key + ".browse", () -> Parts.browse(this, "Photo", this::attach),
+                                "quiet"))));
     }
 
     private void attach(String typed) {

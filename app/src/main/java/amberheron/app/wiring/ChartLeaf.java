@@ -15,7 +15,6 @@ import amberheron.core.harness.WireColour;
 import amberheron.core.harness.WireColour.Hue;
 import amberheron.core.harness.Work;
 import amberheron.core.wiring.Wiring;
-import java.io.File;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
@@ -30,10 +29,10 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Rectangle;
-import javafx.stage.FileChooser;
 import org.jspecify.annotations.Nullable;
 
 /** The conductor chart: the strip it makes above, its lines and the one looked at below. */
@@ -102,21 +101,15 @@ final class ChartLeaf {
                                 new FlowPane(6, 6,
                                         Parts.button("Import", "wire.chart.import",
                                                 () -> model.importChart(session, file.getText()), "quiet"),
-                                        Parts.button("Browse…", "wire.chart.browse", this::browse, "quiet")),
+                                        Parts.button("Browse…", "wire.chart.browse",
+                                                () -> Parts.browse(file, "Conductor chart",
+                                                        path -> model.importChart(session, path)),
+                                                "quiet")),
                                 Parts.text("An import takes the place of the chart; Ctrl+Z brings it back.", "soft"))));
     }
 
     private static Device[] ends() {
         return EnumSet.complementOf(EnumSet.of(Device.SENSOR)).toArray(Device[]::new);
-    }
-
-    private void browse() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("Conductor chart");
-        File chosen = chooser.showOpenDialog(node.getScene().getWindow());
-        if (chosen != null) {
-            model.importChart(session, chosen.toString());
-        }
     }
 
     private Wiring change(Wiring wiring, UnaryOperator<Wire> change) {
@@ -185,7 +178,7 @@ final class ChartLeaf {
         HBox.setHgrow(words, Priority.ALWAYS);
         words.setMaxWidth(Double.MAX_VALUE);
         Label state = Parts.line(doubtful ? "twin ?" : w.toldApart() ? "✓" : "", doubtful ? "wrong" : "agreed");
-        state.setMinWidth(USE_PREF);
+        state.setMinWidth(Region.USE_PREF_SIZE);
         HBox content = new HBox(8, tag, swatch(w.colour()), words, state);
         content.setAlignment(Pos.CENTER_LEFT);
         Pressable press = new Pressable("wire.chart.row." + w.tag(),
@@ -197,8 +190,6 @@ final class ChartLeaf {
         }
         return press;
     }
-
-    private static final double USE_PREF = javafx.scene.layout.Region.USE_PREF_SIZE;
 
     private static String colours(Wire w) {
         WireColour colour = w.colour();
