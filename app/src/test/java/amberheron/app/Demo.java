@@ -4,24 +4,59 @@ import amberheron.app.demo.DemoBook;
 import amberheron.app.shell.Session;
 import amberheron.io.book.JobBook;
 import amberheron.io.catalogue.Catalogue;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** Sessions for tests. */
 public final class Demo {
+    private static @Nullable Path original;
+
     private Demo() {
     }
 
     /** A session on a fresh demo book; what must happen on the screen's thread happens at once. */
     public static Session session(Path home) {
-        Session session = empty(home);
-        session.close();
-        JobBook book = JobBook.open(home.resolve("book.db"));
-        DemoBook.fill(book, Catalogue.shipped(), home);
-        return new Session(book, Catalogue.shipped(), home, Runnable::run);
+        copy(home);
+        return empty(home);
     }
 
-    /** A session on an empty book. */
+    /** A session on an empty book, or on the one that is there. */
     public static Session empty(Path home) {
         return new Session(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home, Runnable::run);
+    }
+
+    /** Puts a fresh demo book into a folder; it is made once and copied. */
+    static void copy(Path home) {
+        Path from = original();
+        try (Stream<Path> files = Files.walk(from)) {
+            for (Path file : files.toList()) {
+                Path to = home.resolve(from.relativize(file).toString());
+                if (Files.isDirectory(file)) {
+                    Files.createDirectories(to);
+                } else {
+                    Files.copy(file, to);
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static synchronized Path original() {
+        if (original == null) {
+            try {
+                original = Files.createTempDirectory("heron-demo");
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+            try (JobBook book = JobBook.open(original.resolve("book.db"))) {
+                DemoBook.fill(book, Catalogue.shipped(), original);
+            }
+        }
+        return original;
     }
 }

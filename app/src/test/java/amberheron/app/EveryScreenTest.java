@@ -25,11 +25,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.Start;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** What holds on every leaf of every station, whatever it shows. */
 class EveryScreenTest extends WindowTest {
@@ -37,25 +33,18 @@ class EveryScreenTest extends WindowTest {
     private static final Map<Station, StationModel> LEAVES = Map.of(Station.PLACE, new PlaceModel(), Station.WIRE,
             new WireModel());
 
-    @Start
-    void start(Stage stage) {
-        open(stage);
-    }
-
     /** Brings each leaf of each station in turn; a station without leaves is one. */
-    private void everywhere(FxRobot robot, String job, Consumer<String> look) {
-        find(robot, "job " + job);
+    private void everywhere(String job, Consumer<String> look) {
+        find("job " + job);
         for (Station station : Station.values()) {
-            robot.push(KeyCode.ALT, KeyCode.getKeyCode(String.valueOf(station.number())));
-            WaitForAsyncUtils.waitForFxEvents();
+            hands.push(KeyCode.ALT, KeyCode.getKeyCode(String.valueOf(station.number())));
             StationModel model = LEAVES.get(station);
             if (model == null) {
                 look.accept(job + " " + station);
                 continue;
             }
             model.leaves().forEach((words, leaf) -> {
-                robot.interact(() -> session.focus(leaf));
-                WaitForAsyncUtils.waitForFxEvents();
+                hands.interact(() -> session.focus(leaf));
                 look.accept(job + " " + station + " " + words);
             });
         }
@@ -75,38 +64,38 @@ class EveryScreenTest extends WindowTest {
         return into;
     }
 
-    private List<Node> shown(FxRobot robot) {
-        return all(robot.window(0).getScene().getRoot(), new ArrayList<>());
+    private List<Node> shown() {
+        return all(hands.scene().getRoot(), new ArrayList<>());
     }
 
     /** Every leaf is found by words of its own, and brought. */
     @Test
-    void everyLeafIsFoundByItsWords(FxRobot robot) {
-        find(robot, "job SB-014");
+    void everyLeafIsFoundByItsWords() {
+        find("job SB-014");
         Map<String, String> leaves = new LinkedHashMap<>();
         LEAVES.values().forEach(m -> leaves.putAll(m.leaves()));
         assertThat(leaves).hasSize(11);
         leaves.forEach((words, leaf) -> {
-            find(robot, words);
-            assertThat(((ToggleButton) byId(robot, leaf)).isSelected()).as(words).isTrue();
-            assertThat(seen(byId(robot, leaf))).as(words).isTrue();
+            find(words);
+            assertThat(((ToggleButton) byId(leaf)).isSelected()).as(words).isTrue();
+            assertThat(seen(byId(leaf))).as(words).isTrue();
         });
     }
 
     /** At two sizes no button's words are cut, and nothing drawn hangs out of its drawing. */
     @Test
-    void nothingIsCutAtEitherSize(FxRobot robot) {
-        cut(robot, "SB-014", 1280, 800);
-        cut(robot, "SB-016", 1024, 700);
+    void nothingIsCutAtEitherSize() {
+        cut("SB-014", 1280, 800);
+        cut("SB-016", 1024, 700);
     }
 
-    private void cut(FxRobot robot, String job, double width, double height) {
-        robot.interact(() -> {
-            robot.window(0).setWidth(width);
-            robot.window(0).setHeight(height);
+    private void cut(String job, double width, double height) {
+        hands.interact(() -> {
+            hands.stage().setWidth(width);
+            hands.stage().setHeight(height);
         });
-        everywhere(robot, job, where -> {
-            for (Node node : shown(robot)) {
+        everywhere(job, where -> {
+            for (Node node : shown()) {
                 if (node instanceof ButtonBase button && !button.isWrapText() && button.getWidth() > 0) {
                     assertThat(button.isTextTruncated()).as(where + ": " + button.getText()).isFalse();
                     assertThat(button.getBoundsInParent().getMaxX()).as(where + ": " + button.getText())
@@ -126,15 +115,15 @@ class EveryScreenTest extends WindowTest {
 
     /** Whoever does not see the screen is told what each control is; whatever is pressed is large enough for a glove. */
     @Test
-    void everyControlHasANameAndRoomForAFinger(FxRobot robot) {
-        everywhere(robot, "SB-014", where -> {
+    void everyControlHasANameAndRoomForAFinger() {
+        everywhere("SB-014", where -> {
             Set<Object> labelled = new java.util.HashSet<>();
-            for (Node node : shown(robot)) {
+            for (Node node : shown()) {
                 if (node instanceof Label label && label.getLabelFor() != null) {
                     labelled.add(label.getLabelFor());
                 }
             }
-            for (Node node : shown(robot)) {
+            for (Node node : shown()) {
                 if (!node.isFocusTraversable() || node instanceof ScrollPane || inside(node)) {
                     continue;
                 }

@@ -7,34 +7,25 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.CompletableFuture;
-import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
-import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
-import org.testfx.framework.junit5.Start;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.ResourceLock;
 
 /** A book that cannot be opened is said in the window, where the person looks, and left as it was. */
-@ExtendWith(ApplicationExtension.class)
+@ResourceLock(Hands.SCREEN)
 class TroubleTest {
-    private Path book = Path.of("");
-
-    @Start
-    void start(Stage stage) throws IOException {
-        book = Files.writeString(Files.createTempDirectory("heron-trouble").resolve("book.db"), "not a book");
+    @Test
+    void theReasonStandsInTheWindow(@TempDir Path home) throws IOException {
+        Path book = Files.writeString(home.resolve("book.db"), "not a book");
         Desktop.prepare(CompletableFuture.supplyAsync(() -> {
             JobBook.open(book).close();
             throw new AssertionError("opened what is not a book");
         }), false);
-        new Desktop().start(stage);
-    }
-
-    @Test
-    void theReasonStandsInTheWindow(FxRobot robot) {
-        Label says = (Label) robot.lookup((Node n) -> "trouble".equals(n.getId())).query();
+        Hands hands = Hands.on(stage -> new Desktop().start(stage));
+        Label says = (Label) hands.find(n -> "trouble".equals(n.getId())).orElseThrow();
         assertThat(says.getText()).contains("is not a job book").contains("left as it is").contains(book.toString());
         assertThat(book).hasContent("not a book");
+        hands.close();
     }
 }

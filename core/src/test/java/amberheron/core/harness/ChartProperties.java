@@ -137,9 +137,9 @@ class ChartProperties {
         double need = route.total().orElseThrow() + 0.4 - 0.4;
         boolean reaches = Objects.requireNonNull(route.extension()) + 1e-12 >= need;
         assertThat(verdict(route, "route.length")).isEqualTo(reaches ? Verdict.PASS : Verdict.FAIL);
-        Route longer = route.withExtension(Objects.requireNonNull(route.extension()) + 5);
+        Route longer = route.withExtension(Objects.requireNonNull(route.extension()) + need);
         assertThat(verdict(longer, "route.length")).isEqualTo(Verdict.PASS);
-        assertThat(longer.spare().orElseThrow() - route.spare().orElseThrow()).isCloseTo(5, within(1e-9));
+        assertThat(longer.spare().orElseThrow() - route.spare().orElseThrow()).isCloseTo(need, within(1e-9));
     }
 
     /** A place on the strip stands where its share of the cable puts it. */
