@@ -1,6 +1,6 @@
 package amberheron.app;
 
-import amberheron.app.shell.Session;
+import amberheron.app.session.Session;
 import amberheron.app.shell.Shell;
 import java.util.List;
 import java.util.Objects;
@@ -54,7 +54,7 @@ public final class Desktop extends Application {
     /** The shell; or, when the book cannot be opened, why, so that it is said where the person looks. */
     private static Scene scene() {
         try {
-            return new Shell(opening.join()).scene(WIDTH, HEIGHT);
+            return new Shell(opening.join(), Stations.all()).scene(WIDTH, HEIGHT);
         } catch (CompletionException e) {
             String reason = reason(e);
             System.err.println("heron: " + reason);

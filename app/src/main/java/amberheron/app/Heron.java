@@ -2,7 +2,7 @@ package amberheron.app;
 
 import amberheron.app.cli.HeronCommand;
 import amberheron.app.demo.DemoBook;
-import amberheron.app.shell.Session;
+import amberheron.app.session.Session;
 import amberheron.io.UnusableInput;
 import amberheron.io.book.BookProblem;
 import amberheron.io.book.JobBook;

@@ -1,7 +1,9 @@
 package amberheron.app;
 
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAnyPackage;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideOutsideOfPackages;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
-import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
 import com.tngtech.archunit.junit.AnalyzeClasses;
@@ -11,18 +13,22 @@ import com.tngtech.archunit.lang.ArchRule;
 @AnalyzeClasses(packages = "amberheron", importOptions = DoNotIncludeTests.class)
 class ArchitectureTest {
     @ArchTest
-    static final ArchRule DEPENDENCIES_POINT_ONE_WAY = layeredArchitecture().consideringOnlyDependenciesInLayers()
-            .layer("app").definedBy("amberheron.app..").layer("io").definedBy("amberheron.io..").layer("bench")
-            .definedBy("amberheron.bench..").layer("core").definedBy("amberheron.core..").whereLayer("app")
-            .mayNotBeAccessedByAnyLayer().whereLayer("io").mayOnlyBeAccessedByLayers("app").whereLayer("bench")
-            .mayOnlyBeAccessedByLayers("app");
-
-    @ArchTest
     static final ArchRule MODELS_RUN_WITHOUT_A_TOOLKIT = noClasses().that().haveSimpleNameEndingWith("Model").or()
-            .haveSimpleName("Session").or().haveSimpleName("Advice").or().haveSimpleName("Figures").should()
-            .dependOnClassesThat().resideInAPackage("javafx..");
+            .resideInAPackage("amberheron.app.session..").should().dependOnClassesThat().resideInAPackage("javafx..");
 
     @ArchTest
-    static final ArchRule THE_COMMAND_LINE_COMPUTES_NOTHING_ITSELF = noClasses().that()
-            .resideInAPackage("amberheron.core..").should().dependOnClassesThat().resideInAPackage("picocli..");
+    static final ArchRule PACKAGES_DO_NOT_GO_ROUND_IN_CIRCLES = slices().matching("amberheron.app.(*)..").should()
+            .beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule THE_WINDOW_KNOWS_NO_STATION = noClasses()
+            .that().resideInAnyPackage("amberheron.app.shell..", "amberheron.app.parts..", "amberheron.app.session..")
+            .should().dependOnClassesThat(resideInAnyPackage("amberheron.app..").and(resideOutsideOfPackages(
+                    "amberheron.app.shell..", "amberheron.app.parts..", "amberheron.app.session..",
+                    "amberheron.app.rule..", "amberheron.app.palette..")));
+
+    @ArchTest
+    static final ArchRule WHAT_IS_COMPUTED_IS_COMPUTED_IN_CORE = noClasses()
+            .that().resideInAnyPackage("amberheron.app..", "amberheron.io..", "amberheron.bench..").should()
+            .dependOnClassesThat().resideInAPackage("org.hipparchus..");
 }

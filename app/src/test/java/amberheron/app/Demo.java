@@ -1,7 +1,7 @@
 package amberheron.app;
 
 import amberheron.app.demo.DemoBook;
-import amberheron.app.shell.Session;
+import amberheron.app.session.Session;
 import amberheron.io.book.JobBook;
 import amberheron.io.catalogue.Catalogue;
 import java.io.IOException;

@@ -2,10 +2,9 @@ package amberheron.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import amberheron.app.placement.PlaceModel;
-import amberheron.app.shell.Drawing;
-import amberheron.app.shell.StationModel;
-import amberheron.app.wiring.WireModel;
+import amberheron.app.parts.StationPlug;
+import amberheron.app.parts.Drawing;
+import amberheron.app.session.StationModel;
 import amberheron.core.job.Station;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -14,6 +13,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -30,8 +30,9 @@ import org.junit.jupiter.api.Test;
 /** What holds on every leaf of every station, whatever it shows. */
 class EveryScreenTest extends WindowTest {
     /** The leaves of a station, by the words they are found with. */
-    private static final Map<Station, StationModel> LEAVES = Map.of(Station.PLACE, new PlaceModel(), Station.WIRE,
-            new WireModel());
+    private static final Map<Station, StationModel> LEAVES = Stations.all().stream()
+            .filter(p -> !p.model().leaves().isEmpty())
+            .collect(Collectors.toMap(StationPlug::station, StationPlug::model));
 
     /** Brings each leaf of each station in turn; a station without leaves is one. */
     private void everywhere(String job, Consumer<String> look) {

@@ -3,7 +3,7 @@ package amberheron.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import amberheron.app.shell.Session;
+import amberheron.app.session.Session;
 import amberheron.core.finding.Verdict;
 import amberheron.core.job.Station;
 import amberheron.core.plan.Step;

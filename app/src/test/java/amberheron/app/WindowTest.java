@@ -1,6 +1,6 @@
 package amberheron.app;
 
-import amberheron.app.shell.Session;
+import amberheron.app.session.Session;
 import amberheron.app.shell.Shell;
 import amberheron.io.book.JobBook;
 import amberheron.io.catalogue.Catalogue;
@@ -30,7 +30,7 @@ abstract class WindowTest {
         session = new Session(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home, Platform::runLater);
         Desktop.loadFonts();
         hands = Hands.on(stage -> {
-            stage.setScene(new Shell(session).scene(1280, 800));
+            stage.setScene(new Shell(session, Stations.all()).scene(1280, 800));
             stage.setWidth(1280);
             stage.setHeight(800);
             stage.show();

@@ -1,8 +1,9 @@
 package amberheron.app.cli;
 
 import amberheron.app.Desktop;
-import amberheron.app.shell.Session;
-import amberheron.app.shell.Parts;
+import amberheron.app.Stations;
+import amberheron.app.session.Session;
+import amberheron.app.parts.Parts;
 import amberheron.app.shell.Shell;
 import amberheron.core.job.Job;
 import amberheron.core.job.Station;
@@ -154,7 +155,7 @@ final class Benchmark implements Callable<Integer> {
             Platform.setImplicitExit(false);
             Desktop.loadFonts();
             Stage stage = new Stage();
-            stage.setScene(new Shell(session).scene(1280, 800));
+            stage.setScene(new Shell(session, Stations.all()).scene(1280, 800));
             session.go(station);
             stage.show();
             new AnimationTimer() {

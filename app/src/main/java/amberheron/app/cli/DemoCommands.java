@@ -2,7 +2,7 @@ package amberheron.app.cli;
 
 import amberheron.app.demo.DemoBook;
 import amberheron.app.demo.Pictures;
-import amberheron.app.shell.Session;
+import amberheron.app.session.Session;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.Station;
 import amberheron.core.units.UnitChoice;

@@ -1,7 +1,9 @@
 package amberheron.app.demo;
 
 import amberheron.app.Desktop;
-import amberheron.app.shell.Session;
+import amberheron.app.Stations;
+import amberheron.app.parts.StationPlug;
+import amberheron.app.session.Session;
 import amberheron.app.shell.Shell;
 import amberheron.core.job.Station;
 import amberheron.io.TextFiles;
@@ -31,33 +33,16 @@ public final class Pictures {
     private Pictures() {
     }
 
-    /** A view; a field that is asked for brings the leaf it is on. */
-    private record View(String name, String job, Station station, String field) {
-    }
-
     /** Frames until a change has been laid out and drawn. */
     private static final int PULSES = 4;
-    private static final List<View> VIEWS = List.of(new View("plan", "SB-015", Station.PLAN, ""),
-            new View("place-mark-out", "SB-014", Station.PLACE, "place.leaf.mark"),
-            new View("place-as-fitted", "SB-015", Station.PLACE, "place.leaf.fitted"),
-            new View("place-pipe", "SB-014", Station.PLACE, "place.leaf.pipe"),
-            new View("place-two-banks", "SB-016", Station.PLACE, "place.leaf.choose"),
-            new View("place", "SB-014", Station.PLACE, "place.leaf.choose"),
-            new View("wire-power", "SB-014", Station.WIRE, "wire.leaf.power"),
-            new View("wire", "SB-016", Station.WIRE, "wire.leaf.grounds"),
-            new View("wire-chart", "SB-016", Station.WIRE, "wire.leaf.chart"),
-            new View("wire-route", "SB-014", Station.WIRE, "wire.leaf.route"),
-            new View("wire-as-wired", "SB-014", Station.WIRE, "wire.leaf.wired"),
-            new View("air", "SB-014", Station.AIR, ""),
-            new View("scale", "SB-016", Station.SCALE, ""), new View("prove", "SB-014", Station.PROVE, ""),
-            new View("hand-over", "SB-014", Station.HAND_OVER, ""));
 
     /** Writes the pictures; the toolkit must run, and this must not be its thread. */
     public static List<Path> write(Session session, Path folder, double width, double height) {
+        List<StationPlug<?>> stations = Stations.all();
         Scene scene = onScreen(() -> {
             Desktop.loadFonts();
             Stage stage = new Stage();
-            stage.setScene(new Shell(session).scene(width, height));
+            stage.setScene(new Shell(session, stations).scene(width, height));
             stage.setWidth(width);
             stage.setHeight(height);
             stage.show();
@@ -65,13 +50,15 @@ public final class Pictures {
         });
         List<Path> files = new ArrayList<>();
         files.add(snap(scene, folder.resolve("jobs.png"), session::showJobs));
-        for (View view : VIEWS) {
-            files.add(snap(scene, folder.resolve(view.name() + ".png"), () -> {
-                session.open(view.job());
-                session.go(view.station());
-                session.cursor(0.85);
-                session.focus(view.field());
-            }));
+        for (StationPlug<?> plug : stations) {
+            for (StationPlug.Picture picture : plug.pictures()) {
+                files.add(snap(scene, folder.resolve(picture.name() + ".png"), () -> {
+                    session.open(picture.job());
+                    session.go(plug.station());
+                    session.cursor(0.85);
+                    session.focus(picture.field());
+                }));
+            }
         }
         Runnable find = key(scene, "Ctrl+K");
         files.add(snap(scene, folder.resolve("find-or-do.png"), () -> {

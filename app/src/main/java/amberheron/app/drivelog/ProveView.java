@@ -1,10 +1,10 @@
 package amberheron.app.drivelog;
 
-import amberheron.app.shell.Columns;
-import amberheron.app.shell.FindingsTable;
-import amberheron.app.shell.Parts;
-import amberheron.app.shell.Session;
-import amberheron.app.shell.StationView;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Session;
+import amberheron.app.parts.StationView;
 import amberheron.core.job.Job;
 import amberheron.core.job.Station;
 import amberheron.io.UnusableInput;

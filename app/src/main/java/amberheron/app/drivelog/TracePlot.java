@@ -1,8 +1,8 @@
 package amberheron.app.drivelog;
 
-import amberheron.app.shell.Drawing;
-import amberheron.app.shell.Figures;
-import amberheron.app.shell.Session;
+import amberheron.app.parts.Drawing;
+import amberheron.app.session.Figures;
+import amberheron.app.session.Session;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
 import amberheron.core.job.Job;

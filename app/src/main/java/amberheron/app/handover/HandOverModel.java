@@ -1,9 +1,9 @@
 package amberheron.app.handover;
 
-import amberheron.app.shell.Advice;
-import amberheron.app.shell.Advice.Action;
-import amberheron.app.shell.Session;
-import amberheron.app.shell.StationModel;
+import amberheron.app.session.Advice;
+import amberheron.app.session.Advice.Action;
+import amberheron.app.session.Session;
+import amberheron.app.session.StationModel;
 import amberheron.core.finding.Source;
 import amberheron.core.job.Job;
 import amberheron.core.job.LinkState;
@@ -48,6 +48,11 @@ public final class HandOverModel implements StationModel {
                 + String.join(", ", HandOverPack.write(document, sheet, folder).stream()
                         .map(f -> String.valueOf(f.getFileName())).toList())
                 + ".");
+    }
+
+    @Override
+    public List<Deed> deeds() {
+        return List.of(new Deed("Write the hand-over pack", "Shortcut+P", this::write));
     }
 
     @Override

@@ -1,10 +1,10 @@
 package amberheron.app.handover;
 
-import amberheron.app.shell.Columns;
-import amberheron.app.shell.Parts;
-import amberheron.app.shell.Session;
-import amberheron.app.shell.StationView;
-import amberheron.app.shell.TextEntry;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Session;
+import amberheron.app.parts.StationView;
+import amberheron.app.parts.TextEntry;
 import amberheron.core.job.Job;
 import amberheron.io.pack.HandOverSheet;
 import javafx.scene.Parent;

@@ -1,7 +1,7 @@
 package amberheron.app.placement;
 
-import amberheron.app.shell.Drawing;
-import amberheron.app.shell.Session;
+import amberheron.app.parts.Drawing;
+import amberheron.app.session.Session;
 import amberheron.core.finding.Verdict;
 import amberheron.core.placement.Attitude;
 import amberheron.core.placement.Candidate;

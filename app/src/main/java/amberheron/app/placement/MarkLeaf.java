@@ -2,11 +2,11 @@ package amberheron.app.placement;
 
 import static amberheron.core.units.Unit.MILLIMETRE;
 
-import amberheron.app.shell.Choice;
-import amberheron.app.shell.Columns;
-import amberheron.app.shell.EntryField;
-import amberheron.app.shell.Parts;
-import amberheron.app.shell.Session;
+import amberheron.app.parts.Choice;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.EntryField;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Session;
 import amberheron.core.placement.Bung;
 import amberheron.core.placement.FittingProcedure;
 import amberheron.core.units.QuantityField;

@@ -4,12 +4,12 @@ import static amberheron.core.units.Unit.DEGREE;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
-import amberheron.app.shell.Choice;
-import amberheron.app.shell.Columns;
-import amberheron.app.shell.EntryField;
-import amberheron.app.shell.Figures;
-import amberheron.app.shell.Parts;
-import amberheron.app.shell.Session;
+import amberheron.app.parts.Choice;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.EntryField;
+import amberheron.app.session.Figures;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Session;
 import amberheron.core.placement.Attitude;
 import amberheron.core.placement.Exhaust;
 import amberheron.core.placement.Neighbour;

@@ -1,9 +1,9 @@
 package amberheron.app.placement;
 
-import amberheron.app.shell.Leaves;
-import amberheron.app.shell.Parts;
-import amberheron.app.shell.Session;
-import amberheron.app.shell.StationView;
+import amberheron.app.parts.Leaves;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Session;
+import amberheron.app.parts.StationView;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.Parent;

@@ -1,8 +1,8 @@
 package amberheron.app.rule;
 
-import amberheron.app.shell.Figures;
-import amberheron.app.shell.Parts;
-import amberheron.app.shell.Session;
+import amberheron.app.session.Figures;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Session;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

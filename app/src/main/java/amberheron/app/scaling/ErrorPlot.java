@@ -1,8 +1,8 @@
 package amberheron.app.scaling;
 
-import amberheron.app.shell.Drawing;
-import amberheron.app.shell.Figures;
-import amberheron.app.shell.Session;
+import amberheron.app.parts.Drawing;
+import amberheron.app.session.Figures;
+import amberheron.app.session.Session;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.scaling.CheckPoint;

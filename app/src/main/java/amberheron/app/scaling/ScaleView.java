@@ -1,11 +1,11 @@
 package amberheron.app.scaling;
 
-import amberheron.app.shell.Choice;
-import amberheron.app.shell.Columns;
-import amberheron.app.shell.Figures;
-import amberheron.app.shell.Parts;
-import amberheron.app.shell.Session;
-import amberheron.app.shell.StationView;
+import amberheron.app.parts.Choice;
+import amberheron.app.parts.Columns;
+import amberheron.app.session.Figures;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Session;
+import amberheron.app.parts.StationView;
 import amberheron.core.job.Job;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.CheckPoint;

@@ -1,5 +1,8 @@
 package amberheron.app.shell;
 
+import amberheron.app.session.Session;
+import amberheron.app.parts.Parts;
+
 import amberheron.core.mixture.Fuel;
 import amberheron.core.units.UnitChoice;
 import java.util.List;

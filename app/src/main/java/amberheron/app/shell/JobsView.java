@@ -1,5 +1,12 @@
 package amberheron.app.shell;
 
+import amberheron.app.session.Session;
+import amberheron.app.parts.Parts;
+import amberheron.app.parts.Choice;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.Mark;
+import amberheron.app.parts.StationView;
+
 import amberheron.core.job.JobBoard;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.Shop;

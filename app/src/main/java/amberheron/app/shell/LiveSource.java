@@ -1,5 +1,7 @@
 package amberheron.app.shell;
 
+import amberheron.app.session.Session;
+
 import amberheron.bench.ControllerStream;
 import javafx.animation.AnimationTimer;
 

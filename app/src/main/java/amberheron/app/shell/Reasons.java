@@ -1,5 +1,9 @@
 package amberheron.app.shell;
 
+import amberheron.app.session.Session;
+import amberheron.app.session.Advice;
+import amberheron.app.parts.Parts;
+
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Source;
 import java.util.ArrayList;

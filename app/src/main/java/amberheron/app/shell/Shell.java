@@ -1,21 +1,13 @@
 package amberheron.app.shell;
 
-import amberheron.app.drivelog.ProveModel;
-import amberheron.app.drivelog.ProveView;
-import amberheron.app.freeair.AirModel;
-import amberheron.app.freeair.AirView;
-import amberheron.app.handover.HandOverModel;
-import amberheron.app.handover.HandOverView;
+import amberheron.app.session.Session;
+import amberheron.app.session.Advice;
+import amberheron.app.parts.Parts;
+import amberheron.app.parts.StationPlug;
+import amberheron.app.parts.StationView;
+
 import amberheron.app.palette.FindOrDo;
-import amberheron.app.placement.PlaceModel;
-import amberheron.app.placement.PlaceView;
-import amberheron.app.plan.PlanModel;
-import amberheron.app.plan.PlanView;
 import amberheron.app.rule.RuleView;
-import amberheron.app.scaling.ScaleModel;
-import amberheron.app.scaling.ScaleView;
-import amberheron.app.wiring.WireModel;
-import amberheron.app.wiring.WireView;
 import amberheron.bench.SimulatedDrive;
 import amberheron.core.job.Station;
 import amberheron.io.book.JobBook;
@@ -24,7 +16,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
@@ -58,8 +49,7 @@ public final class Shell {
     private final RuleView rule;
     private final FindOrDo palette;
     private final JobsView jobs;
-    private final Map<Station, StationModel> models = new EnumMap<>(Station.class);
-    private final Map<Station, Supplier<StationView>> makers = new EnumMap<>(Station.class);
+    private final Map<Station, StationPlug<?>> plugs = new EnumMap<>(Station.class);
     private final Map<Station, StationView> views = new EnumMap<>(Station.class);
     private final List<Command> commands;
     private final LiveSource live;
@@ -67,24 +57,11 @@ public final class Shell {
     private boolean arm;
 
     /** The window's content on a session. */
-    public Shell(Session session) {
+    public Shell(Session session, List<StationPlug<?>> stations) {
         this.session = session;
-        PlanModel plan = station(Station.PLAN, new PlanModel());
-        PlaceModel place = station(Station.PLACE, new PlaceModel());
-        WireModel wire = station(Station.WIRE, new WireModel());
-        station(Station.AIR, new AirModel());
-        ScaleModel scale = station(Station.SCALE, new ScaleModel());
-        station(Station.PROVE, new ProveModel());
-        HandOverModel handOver = station(Station.HAND_OVER, new HandOverModel());
-        makers.put(Station.PLAN, () -> new PlanView(session, plan));
-        makers.put(Station.PLACE, () -> new PlaceView(session, place));
-        makers.put(Station.WIRE, () -> new WireView(session, wire));
-        makers.put(Station.AIR, () -> new AirView(session));
-        makers.put(Station.SCALE, () -> new ScaleView(session, scale));
-        makers.put(Station.PROVE, () -> new ProveView(session));
-        makers.put(Station.HAND_OVER, () -> new HandOverView(session, handOver));
+        stations.forEach(plug -> plugs.put(plug.station(), plug));
         band = new JobBand(session, this::find);
-        path = new SignalPath(session, models);
+        path = new SignalPath(session, s -> plug(s).model());
         reasons = new Reasons(session);
         rule = new RuleView(session);
         palette = new FindOrDo(this::hits);
@@ -114,9 +91,8 @@ public final class Shell {
         refresh();
     }
 
-    private <M extends StationModel> M station(Station station, M model) {
-        models.put(station, model);
-        return model;
+    private StationPlug<?> plug(Station station) {
+        return Objects.requireNonNull(plugs.get(station));
     }
 
     /** A scene of the window at a size, with its keys. */
@@ -181,11 +157,12 @@ public final class Shell {
             session.showJobs();
             session.focus("jobs.number");
         }));
-        all.add(new Command("action", "Write the hand-over pack", keys("Shortcut+P"), () -> {
-            if (session.isOpen()) {
-                ((HandOverModel) Objects.requireNonNull(models.get(Station.HAND_OVER))).write(session);
-            }
-        }));
+        plugs.values().forEach(plug -> plug.model().deeds()
+                .forEach(deed -> all.add(new Command("action", deed.text(), keys(deed.keys()), () -> {
+                    if (session.isOpen()) {
+                        deed.run().accept(session);
+                    }
+                }))));
         all.add(new Command("action", "Reading rule", keys("F6"), rule::requestFocus));
         all.add(new Command("action", "Follow the simulated controller on the rule", keys("F8"), () -> live.toggle()));
         all.add(new Command("action", "Quit", keys("Shortcut+Q"), Platform::exit));
@@ -219,7 +196,7 @@ public final class Shell {
         hits.add(new FindOrDo.Hit("setting", "Torque in " + (u.poundFeet() ? "N·m" : "lb·ft"), "",
                 () -> session.units(u.withPoundFeet(!u.poundFeet()))));
         if (session.isOpen()) {
-            models.forEach((station, model) -> model.leaves().forEach((words, leaf) -> hits
+            plugs.forEach((station, plug) -> plug.model().leaves().forEach((words, leaf) -> hits
                     .add(new FindOrDo.Hit("station", station.title() + ": " + words, "", () -> {
                         session.go(station);
                         session.focus(leaf);
@@ -257,17 +234,17 @@ public final class Shell {
                     new Advice.Action("New job", () -> session.focus("jobs.number")),
                     "Everything that is entered is saved as it is entered.", "", List.of(), "");
         }
-        return Objects.requireNonNull(models.get(session.station())).advice(session);
+        return plug(session.station()).model().advice(session);
     }
 
     private void refresh() {
         boolean atJobs = session.view() == Session.View.JOBS;
         StationView wanted = atJobs
                 ? jobs
-                : views.computeIfAbsent(session.station(), s -> Objects.requireNonNull(makers.get(s)).get());
+                : views.computeIfAbsent(session.station(), s -> plug(s).open(session));
         title.setText(atJobs ? "Jobs" : session.station().title());
         subtitle.setText(
-                atJobs ? "All that is in the book" : Objects.requireNonNull(models.get(session.station())).subtitle());
+                atJobs ? "All that is in the book" : plug(session.station()).model().subtitle());
         if (!wanted.equals(shown)) {
             shown = wanted;
             HBox head = new HBox(12, title, Parts.spring());

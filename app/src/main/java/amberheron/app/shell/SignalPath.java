@@ -1,9 +1,15 @@
 package amberheron.app.shell;
 
+import amberheron.app.session.Session;
+import amberheron.app.session.StationModel;
+import amberheron.app.parts.Parts;
+import amberheron.app.parts.Mark;
+
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -20,13 +26,13 @@ final class SignalPath extends Pane {
     private static final double LINE_X = 31;
 
     private final Session session;
-    private final Map<Station, StationModel> models;
+    private final Function<Station, StationModel> models;
     private final Map<Station, Button> buttons = new EnumMap<>(Station.class);
     private final Map<Station, StackPane> marks = new EnumMap<>(Station.class);
     private final Map<Station, Label> figures = new EnumMap<>(Station.class);
     private final Map<Station, Line> lines = new EnumMap<>(Station.class);
 
-    SignalPath(Session session, Map<Station, StationModel> models) {
+    SignalPath(Session session, Function<Station, StationModel> models) {
         this.session = session;
         this.models = models;
         getStyleClass().add("path");
@@ -69,7 +75,7 @@ final class SignalPath extends Pane {
     void refresh() {
         for (Station station : Station.values()) {
             LinkState state = session.review().state(station);
-            String figure = model(station).figure(session);
+            String figure = models.apply(station).figure(session);
             get(marks, station).getChildren().setAll(Mark.of(state));
             Label label = get(figures, station);
             label.setText(figure.isEmpty() ? state.words() : figure);
@@ -88,10 +94,6 @@ final class SignalPath extends Pane {
             get(lines, station).getStyleClass()
                     .setAll("path-line", state == LinkState.PROVEN ? "path-solid" : "path-broken");
         }
-    }
-
-    private StationModel model(Station station) {
-        return get(models, station);
     }
 
     private static <V> V get(Map<Station, V> map, Station station) {

@@ -1,5 +1,5 @@
 /**
- * The window: job band, signal path, reasons, and the parts every station is made of.
+ * The window: job band, signal path, reasons, list of jobs, and the middle that the stations fill.
  */
 @NullMarked
 package amberheron.app.shell;

@@ -2,12 +2,13 @@ package amberheron.app.wiring;
 
 import static amberheron.core.units.Unit.OHM;
 
-import amberheron.app.shell.Choice;
-import amberheron.app.shell.Columns;
-import amberheron.app.shell.FindingsTable;
-import amberheron.app.shell.Parts;
-import amberheron.app.shell.Pressable;
-import amberheron.app.shell.Session;
+import amberheron.app.parts.Choice;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Parts;
+import amberheron.app.parts.Pressable;
+import amberheron.app.session.Figures;
+import amberheron.app.session.Session;
 import amberheron.core.harness.Chart;
 import amberheron.core.harness.Device;
 import amberheron.core.harness.Wire;
@@ -233,7 +234,7 @@ final class ChartLeaf {
         note.setText(chart.wires().size() + " wires"
                 + (doubtful == 0 ? "" : ", " + doubtful + " twins to tell apart")
                 + session.job().wiring().harness().route().total()
-                        .map(t -> " · way " + amberheron.app.shell.Figures.length(session, t)).orElse(""));
+                        .map(t -> " · way " + Figures.length(session, t)).orElse(""));
         findings.refresh(WireModel.findings(session, id -> id.startsWith("chart.")), "");
         strip.refresh();
         fields.refresh();

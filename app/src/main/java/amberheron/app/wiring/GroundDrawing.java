@@ -1,7 +1,7 @@
 package amberheron.app.wiring;
 
-import amberheron.app.shell.Drawing;
-import amberheron.app.shell.Session;
+import amberheron.app.parts.Drawing;
+import amberheron.app.session.Session;
 import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.GroundPlan.School;
 import java.util.Optional;

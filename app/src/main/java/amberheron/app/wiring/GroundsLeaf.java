@@ -6,12 +6,12 @@ import static amberheron.core.units.Unit.OHM;
 import static amberheron.core.units.Unit.SQUARE_MILLIMETRE;
 import static amberheron.core.units.Unit.VOLT;
 
-import amberheron.app.shell.Choice;
-import amberheron.app.shell.Columns;
-import amberheron.app.shell.EntryField;
-import amberheron.app.shell.Parts;
-import amberheron.app.shell.Pressable;
-import amberheron.app.shell.Session;
+import amberheron.app.parts.Choice;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.EntryField;
+import amberheron.app.parts.Parts;
+import amberheron.app.parts.Pressable;
+import amberheron.app.session.Session;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.GroundPlan.School;

@@ -2,13 +2,13 @@ package amberheron.app.wiring;
 
 import static amberheron.core.units.Unit.SECOND;
 
-import amberheron.app.shell.Columns;
-import amberheron.app.shell.EntryField;
-import amberheron.app.shell.FindingsTable;
-import amberheron.app.shell.Figures;
-import amberheron.app.shell.Parts;
-import amberheron.app.shell.Pressable;
-import amberheron.app.shell.Session;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.EntryField;
+import amberheron.app.parts.FindingsTable;
+import amberheron.app.session.Figures;
+import amberheron.app.parts.Parts;
+import amberheron.app.parts.Pressable;
+import amberheron.app.session.Session;
 import amberheron.core.placement.Estimate;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;

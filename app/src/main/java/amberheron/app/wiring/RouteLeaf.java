@@ -3,12 +3,12 @@ package amberheron.app.wiring;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
-import amberheron.app.shell.Columns;
-import amberheron.app.shell.EntryField;
-import amberheron.app.shell.Figures;
-import amberheron.app.shell.FindingsTable;
-import amberheron.app.shell.Parts;
-import amberheron.app.shell.Session;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.EntryField;
+import amberheron.app.session.Figures;
+import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Session;
 import amberheron.core.harness.Route;
 import amberheron.core.harness.Route.Facing;
 import amberheron.core.harness.Route.Passage;

@@ -4,11 +4,11 @@ import static amberheron.core.units.Unit.KILOOHM;
 import static amberheron.core.units.Unit.OHM;
 import static amberheron.core.units.Unit.VOLT;
 
-import amberheron.app.shell.Columns;
-import amberheron.app.shell.EntryField;
-import amberheron.app.shell.FindingsTable;
-import amberheron.app.shell.Parts;
-import amberheron.app.shell.Session;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.EntryField;
+import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Session;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.Hookup;

@@ -1,8 +1,8 @@
 package amberheron.app.wiring;
 
-import amberheron.app.shell.Drawing;
-import amberheron.app.shell.Figures;
-import amberheron.app.shell.Session;
+import amberheron.app.parts.Drawing;
+import amberheron.app.session.Figures;
+import amberheron.app.session.Session;
 import amberheron.core.harness.Harness;
 import amberheron.core.harness.Strip;
 import amberheron.core.harness.Strip.Box;

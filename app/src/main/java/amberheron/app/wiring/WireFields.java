@@ -1,9 +1,9 @@
 package amberheron.app.wiring;
 
-import amberheron.app.shell.Choice;
-import amberheron.app.shell.EntryField;
-import amberheron.app.shell.Session;
-import amberheron.app.shell.TextEntry;
+import amberheron.app.parts.Choice;
+import amberheron.app.parts.EntryField;
+import amberheron.app.session.Session;
+import amberheron.app.parts.TextEntry;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.Wiring;

@@ -1,10 +1,10 @@
 package amberheron.app.wiring;
 
-import amberheron.app.shell.Advice;
-import amberheron.app.shell.Advice.Action;
-import amberheron.app.shell.Figures;
-import amberheron.app.shell.Session;
-import amberheron.app.shell.StationModel;
+import amberheron.app.session.Advice;
+import amberheron.app.session.Advice.Action;
+import amberheron.app.session.Figures;
+import amberheron.app.session.Session;
+import amberheron.app.session.StationModel;
 import amberheron.bench.ScpiMeter;
 import amberheron.bench.SimulatedMeter;
 import amberheron.bench.SimulatedVehicle;

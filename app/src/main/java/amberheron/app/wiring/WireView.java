@@ -1,8 +1,8 @@
 package amberheron.app.wiring;
 
-import amberheron.app.shell.Leaves;
-import amberheron.app.shell.Session;
-import amberheron.app.shell.StationView;
+import amberheron.app.parts.Leaves;
+import amberheron.app.session.Session;
+import amberheron.app.parts.StationView;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.Parent;

@@ -3,9 +3,9 @@ package amberheron.app.placement;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.app.Demo;
-import amberheron.app.shell.Advice;
-import amberheron.app.shell.PhotoCard;
-import amberheron.app.shell.Session;
+import amberheron.app.session.Advice;
+import amberheron.app.parts.PhotoCard;
+import amberheron.app.session.Session;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Photo;
 import amberheron.core.finding.Verdict;

@@ -3,8 +3,8 @@ package amberheron.app.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.app.Demo;
-import amberheron.app.shell.Advice;
-import amberheron.app.shell.Session;
+import amberheron.app.session.Advice;
+import amberheron.app.session.Session;
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
 import amberheron.core.plan.Intake.Condition;

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import amberheron.app.Demo;
 import amberheron.app.rule.RuleModel.Scale;
 import amberheron.app.rule.RuleModel.Tick;
-import amberheron.app.shell.Session;
+import amberheron.app.session.Session;
 import amberheron.core.job.Job;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.units.UnitChoice;

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.app.Demo;
 import amberheron.app.drivelog.ProveModel;
-import amberheron.app.shell.Advice;
-import amberheron.app.shell.Session;
+import amberheron.app.session.Advice;
+import amberheron.app.session.Session;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
 import amberheron.core.job.Job;

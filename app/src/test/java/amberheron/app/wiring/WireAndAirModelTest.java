@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.app.Demo;
 import amberheron.app.freeair.AirModel;
-import amberheron.app.shell.Advice;
-import amberheron.app.shell.Session;
+import amberheron.app.session.Advice;
+import amberheron.app.session.Session;
 import amberheron.bench.Meter;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.harness.Chart;

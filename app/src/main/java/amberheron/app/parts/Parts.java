@@ -1,4 +1,6 @@
-package amberheron.app.shell;
+package amberheron.app.parts;
+
+import amberheron.app.session.Session;
 
 import java.io.File;
 import java.util.function.BooleanSupplier;
@@ -151,7 +153,7 @@ public final class Parts {
      * A pane that scrolls down. Its content is drawn straight to the window: kept as a picture of its own, all of it
      * would be drawn again whenever anything in it changes.
      */
-    static void scrollsDown(ScrollPane pane) {
+    public static void scrollsDown(ScrollPane pane) {
         pane.setFitToWidth(true);
         pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         pane.skinProperty().addListener(o -> pane.lookup(".viewport").setCache(false));

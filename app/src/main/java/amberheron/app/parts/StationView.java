@@ -1,4 +1,4 @@
-package amberheron.app.shell;
+package amberheron.app.parts;
 
 import java.util.List;
 import javafx.scene.Node;

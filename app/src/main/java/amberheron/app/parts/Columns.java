@@ -1,4 +1,4 @@
-package amberheron.app.shell;
+package amberheron.app.parts;
 
 import javafx.geometry.Orientation;
 import javafx.scene.Node;

@@ -1,4 +1,4 @@
-package amberheron.app.shell;
+package amberheron.app.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

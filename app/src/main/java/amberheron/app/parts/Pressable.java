@@ -1,4 +1,4 @@
-package amberheron.app.shell;
+package amberheron.app.parts;
 
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;

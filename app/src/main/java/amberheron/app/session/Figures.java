@@ -1,4 +1,4 @@
-package amberheron.app.shell;
+package amberheron.app.session;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;

@@ -1,4 +1,6 @@
-package amberheron.app.shell;
+package amberheron.app.parts;
+
+import amberheron.app.session.Session;
 
 import amberheron.core.finding.Photo;
 import amberheron.core.job.Job;

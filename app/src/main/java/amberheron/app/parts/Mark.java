@@ -1,4 +1,4 @@
-package amberheron.app.shell;
+package amberheron.app.parts;
 
 import amberheron.core.finding.Verdict;
 import amberheron.core.job.LinkState;
@@ -12,7 +12,7 @@ import javafx.scene.shape.SVGPath;
 import javafx.scene.shape.Shape;
 
 /** State as a shape: ring, half ring, disc with tick, triangle. The colour only repeats what the shape says. */
-final class Mark {
+public final class Mark {
     private static final double R = 9;
     private static final String TICK = "M-4.5,0.3 L-1.4,3.6 L4.6,-3.6";
     private static final String BANG = "M0,-3.4 L0,1.2 M0,3.6 L0,3.8";
@@ -20,7 +20,7 @@ final class Mark {
     private Mark() {
     }
 
-    static Node of(LinkState state) {
+    public static Node of(LinkState state) {
         return switch (state) {
             case OPEN -> new Group(styled(new Circle(R), "mark-ring"));
             case BEGUN -> {
@@ -33,7 +33,7 @@ final class Mark {
         };
     }
 
-    static Node of(Verdict verdict) {
+    public static Node of(Verdict verdict) {
         return switch (verdict) {
             case PASS -> new Group(styled(path(TICK), "mark-tick"));
             case UNKNOWN -> new Group(styled(new Circle(5), "mark-ring"));

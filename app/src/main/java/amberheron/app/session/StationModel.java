@@ -1,6 +1,8 @@
-package amberheron.app.shell;
+package amberheron.app.session;
 
+import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 
 /** What a station says about itself, computed without a toolkit. */
 public interface StationModel {
@@ -16,5 +18,19 @@ public interface StationModel {
     /** What its leaves show, in words to find them by, each with the leaf's id; none where the station is one leaf. */
     default Map<String, String> leaves() {
         return Map.of();
+    }
+
+    /** What can be done here with an open job, from anywhere in the window. */
+    default List<Deed> deeds() {
+        return List.of();
+    }
+
+    /**
+     * Something that can be done with an open job.
+     *
+     * @param text what, in the words it is found with
+     * @param keys its key, such as {@code Shortcut+P}
+     */
+    record Deed(String text, String keys, Consumer<Session> run) {
     }
 }

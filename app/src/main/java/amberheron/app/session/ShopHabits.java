@@ -1,4 +1,4 @@
-package amberheron.app.shell;
+package amberheron.app.session;
 
 import amberheron.core.job.Shop;
 import amberheron.core.placement.PlaceSchools;

@@ -1,4 +1,7 @@
-package amberheron.app.shell;
+package amberheron.app.parts;
+
+import amberheron.app.session.Session;
+import amberheron.app.session.Figures;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;

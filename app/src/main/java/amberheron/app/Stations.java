@@ -1,0 +1,53 @@
+package amberheron.app;
+
+import amberheron.app.drivelog.ProveModel;
+import amberheron.app.drivelog.ProveView;
+import amberheron.app.freeair.AirModel;
+import amberheron.app.freeair.AirView;
+import amberheron.app.handover.HandOverModel;
+import amberheron.app.handover.HandOverView;
+import amberheron.app.parts.StationPlug;
+import amberheron.app.parts.StationPlug.Picture;
+import amberheron.app.placement.PlaceModel;
+import amberheron.app.placement.PlaceView;
+import amberheron.app.plan.PlanModel;
+import amberheron.app.plan.PlanView;
+import amberheron.app.scaling.ScaleModel;
+import amberheron.app.scaling.ScaleView;
+import amberheron.app.wiring.WireModel;
+import amberheron.app.wiring.WireView;
+import amberheron.core.job.Station;
+import java.util.List;
+
+/** The stations in working order: the one place where they are listed. */
+public final class Stations {
+    private Stations() {
+    }
+
+    /** Every station, made anew for one window. */
+    public static List<StationPlug<?>> all() {
+        return List.of(
+                new StationPlug<>(Station.PLAN, new PlanModel(), PlanView::new,
+                        List.of(new Picture("plan", "SB-015", ""))),
+                new StationPlug<>(Station.PLACE, new PlaceModel(), PlaceView::new,
+                        List.of(new Picture("place-mark-out", "SB-014", "place.leaf.mark"),
+                                new Picture("place-as-fitted", "SB-015", "place.leaf.fitted"),
+                                new Picture("place-pipe", "SB-014", "place.leaf.pipe"),
+                                new Picture("place-two-banks", "SB-016", "place.leaf.choose"),
+                                new Picture("place", "SB-014", "place.leaf.choose"))),
+                new StationPlug<>(Station.WIRE, new WireModel(), WireView::new,
+                        List.of(new Picture("wire-power", "SB-014", "wire.leaf.power"),
+                                new Picture("wire", "SB-016", "wire.leaf.grounds"),
+                                new Picture("wire-chart", "SB-016", "wire.leaf.chart"),
+                                new Picture("wire-route", "SB-014", "wire.leaf.route"),
+                                new Picture("wire-as-wired", "SB-014", "wire.leaf.wired"))),
+                new StationPlug<>(Station.AIR, new AirModel(), (session, model) -> new AirView(session),
+                        List.of(new Picture("air", "SB-014", ""))),
+                new StationPlug<>(Station.SCALE, new ScaleModel(), ScaleView::new,
+                        List.of(new Picture("scale", "SB-016", ""))),
+                new StationPlug<>(Station.PROVE, new ProveModel(), (session, model) -> new ProveView(session),
+                        List.of(new Picture("prove", "SB-014", ""))),
+                new StationPlug<>(Station.HAND_OVER, new HandOverModel(), HandOverView::new,
+                        List.of(new Picture("hand-over", "SB-014", ""))));
+    }
+}
