@@ -48,6 +48,8 @@ public final class Desktop extends Application {
         stage.show();
         if (closeAtOnce) {
             firstFrame();
+        } else if (!opening.isCompletedExceptionally()) {
+            opening.join().listJobs();
         }
     }
 

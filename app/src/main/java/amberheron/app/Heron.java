@@ -79,9 +79,7 @@ public final class Heron {
             if (demo && fresh) {
                 DemoBook.fill(book, catalogue, home);
             }
-            Session session = new Session(book, catalogue, home, Platform::runLater);
-            session.openLast();
-            return session;
+            return Session.on(book, catalogue, home, Platform::runLater);
         } catch (BookProblem | UnusableInput e) {
             book.close();
             throw e;

@@ -26,7 +26,7 @@ public final class Demo {
 
     /** A session on an empty book, or on the one that is there. */
     public static Session empty(Path home) {
-        return new Session(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home, Runnable::run);
+        return Session.direct(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home);
     }
 
     /** Puts a fresh demo book into a folder; it is made once and copied. */

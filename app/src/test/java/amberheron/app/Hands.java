@@ -10,6 +10,9 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
 import java.util.function.Predicate;
 import javafx.application.Platform;
 import javafx.event.Event;
@@ -36,13 +39,20 @@ final class Hands {
     private final Robot robot;
     private final Stage stage;
 
-    private Hands(Robot robot, Stage stage) {
+    private final BooleanSupplier idle;
+
+    private Hands(Robot robot, Stage stage, BooleanSupplier idle) {
+        this.idle = idle;
         this.robot = robot;
         this.stage = stage;
     }
 
-    /** Starts the toolkit if need be, and shows a window. */
-    static Hands on(java.util.function.Consumer<Stage> show) {
+    /**
+     * Starts the toolkit if need be, and shows a window.
+     *
+     * @param idle whether nothing is being worked out beside the screen
+     */
+    static Hands on(BooleanSupplier idle, Consumer<Stage> show) {
         CountDownLatch started = new CountDownLatch(1);
         try {
             Platform.startup(started::countDown);
@@ -55,7 +65,7 @@ final class Hands {
         Platform.setImplicitExit(false);
         return onScreen(() -> {
             Stage stage = new Stage();
-            Hands hands = new Hands(new Robot(), stage);
+            Hands hands = new Hands(new Robot(), stage, idle);
             show.accept(stage);
             stage.requestFocus();
             return hands;
@@ -93,7 +103,10 @@ final class Hands {
 
     /** Waits until what was queued has run, and what that queued, and the screen was laid out. */
     void settle() {
-        onScreen(() -> null);
+        long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE);
+        while (!onScreen(idle::getAsBoolean) && System.nanoTime() < until) {
+            LockSupport.parkNanos(1_000_000);
+        }
         onScreen(() -> {
             for (Window window : List.copyOf(Window.getWindows())) {
                 Scene scene = window.getScene();
@@ -218,15 +231,16 @@ final class Hands {
                 throw new AssertionError("it did not come about within " + PATIENCE + " s");
             }
             settle();
-            Thread.onSpinWait();
+            LockSupport.parkNanos(1_000_000);
         }
         settle();
     }
 
     /** Puts the window away. */
-    void close() {
+    void close(Runnable after) {
         onScreen(() -> {
             stage.hide();
+            after.run();
             return null;
         });
     }

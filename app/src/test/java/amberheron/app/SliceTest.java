@@ -127,7 +127,6 @@ class SliceTest extends WindowTest {
         assertThat(home.resolve("packs/T-1/T-1.json")).isNotEmptyFile();
 
         // All of it is in the book
-        session.flush();
         try (JobBook again = JobBook.open(home.resolve("book.db"))) {
             assertThat(again.load("T-1").orElseThrow().document().job().equals(session.job())).isTrue();
         }

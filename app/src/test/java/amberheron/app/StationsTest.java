@@ -9,8 +9,6 @@ import amberheron.core.job.Station;
 import amberheron.core.plan.Step;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerSource;
-import amberheron.io.catalogue.Catalogue;
-import amberheron.io.book.JobBook;
 import java.util.List;
 import java.util.Objects;
 import javafx.geometry.Bounds;
@@ -153,9 +151,7 @@ class StationsTest extends WindowTest {
         find("job SB-014");
         go("SB-015", KeyCode.DIGIT3);
         assertThat(text("wire.A.cranking")).isEqualTo("nine volts or so");
-        session.flush();
-        try (Session other = new Session(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home,
-                Runnable::run)) {
+        try (Session other = Demo.empty(home)) {
             other.open("SB-015");
             assertThat(other.job().drafts()).containsEntry("wire.A.cranking", "nine volts or so");
         }

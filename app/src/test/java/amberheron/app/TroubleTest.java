@@ -22,10 +22,11 @@ class TroubleTest {
             JobBook.open(book).close();
             throw new AssertionError("opened what is not a book");
         }), false);
-        Hands hands = Hands.on(stage -> new Desktop().start(stage));
+        Hands hands = Hands.on(() -> true, stage -> new Desktop().start(stage));
         Label says = (Label) hands.find(n -> "trouble".equals(n.getId())).orElseThrow();
         assertThat(says.getText()).contains("is not a job book").contains("left as it is").contains(book.toString());
         assertThat(book).hasContent("not a book");
-        hands.close();
+        hands.close(() -> {
+        });
     }
 }

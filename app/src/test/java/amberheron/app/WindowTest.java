@@ -27,20 +27,20 @@ abstract class WindowTest {
     @BeforeEach
     final void open() {
         Demo.copy(home);
-        session = new Session(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home, Platform::runLater);
+        session = Session.on(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home, Platform::runLater);
         Desktop.loadFonts();
-        hands = Hands.on(stage -> {
+        hands = Hands.on(session::idle, stage -> {
             stage.setScene(new Shell(session, Stations.all()).scene(1280, 800));
             stage.setWidth(1280);
             stage.setHeight(800);
             stage.show();
+            session.listJobs();
         });
     }
 
     @AfterEach
     final void close() {
-        hands.close();
-        session.close();
+        hands.close(session::close);
     }
 
     final Node byId(String id) {

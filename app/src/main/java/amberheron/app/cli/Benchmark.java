@@ -7,6 +7,7 @@ import amberheron.app.parts.Parts;
 import amberheron.app.shell.Shell;
 import amberheron.core.job.Job;
 import amberheron.core.job.Station;
+import amberheron.core.placement.PlaceSchools;
 import amberheron.core.placement.PlaceSearch;
 import amberheron.core.placement.Segment;
 import amberheron.core.placement.Site;
@@ -59,9 +60,9 @@ final class Benchmark implements Callable<Integer> {
         PrintWriter out = spec.commandLine().getOut();
         boolean screen = System.getenv("DISPLAY") != null;
         if (part.equals("drag")) {
-            DemoCommands.withDemo(session -> {
-                dragged(out, session);
-                placeDragged(out, session);
+            DemoCommands.withDemo(demo -> {
+                dragged(out, demo.session());
+                placeDragged(out, demo.session());
                 return 0;
             });
             out.flush();
@@ -69,7 +70,7 @@ final class Benchmark implements Callable<Integer> {
         }
         // The windows measured below are programs of their own.
         DemoCommands.offscreen();
-        double[][] pure = DemoCommands.withDemo(session -> new double[][]{diagnose(session), search(session)});
+        double[][] pure = DemoCommands.withDemo(demo -> new double[][]{diagnose(demo), search(demo)});
         double[] diagnosis = pure[0];
         double[] search = pure[1];
         report(out, "diagnosis of one check set, warm", diagnosis, "aim: under 5 ms");
@@ -97,14 +98,13 @@ final class Benchmark implements Callable<Integer> {
         return median(diagnosis) < 5 && median(search) < 50 && own / bare <= 1.3 ? 0 : HeronCommand.OUT;
     }
 
-    private static double[] diagnose(Session session) {
-        session.open("SB-016");
-        Job job = session.job();
+    private static double[] diagnose(DemoCommands.Ready demo) {
+        Job job = demo.job("SB-016");
         double[] times = new double[MEASURED];
         for (int i = -WARM; i < MEASURED; i++) {
             long begun = System.nanoTime();
             Diagnostician.diagnose(Objects.requireNonNull(job.law()), Objects.requireNonNull(job.reader()),
-                    job.points(), new Diagnostician.Surroundings(session.catalogue().laws(), job.stoich()));
+                    job.points(), new Diagnostician.Surroundings(demo.catalogue().laws(), job.stoich()));
             if (i >= 0) {
                 times[i] = (System.nanoTime() - begun) / 1e6;
             }
@@ -113,9 +113,8 @@ final class Benchmark implements Callable<Integer> {
     }
 
     /** Every rule at every millimetre and degree of the demo's van, and the best place of all. */
-    private static double[] search(Session session) {
-        session.open("SB-014");
-        Site site = session.job().site(session.shop().schools());
+    private static double[] search(DemoCommands.Ready demo) {
+        Site site = demo.job("SB-014").site(PlaceSchools.OURS);
         double[] times = new double[SEARCHES];
         for (int i = -SEARCHES; i < SEARCHES; i++) {
             long begun = System.nanoTime();

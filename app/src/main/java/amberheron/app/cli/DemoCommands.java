@@ -3,7 +3,10 @@ package amberheron.app.cli;
 import amberheron.app.demo.DemoBook;
 import amberheron.app.demo.Pictures;
 import amberheron.app.session.Session;
+import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
+import amberheron.core.job.JobSummary;
+import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.TextFiles;
@@ -44,17 +47,34 @@ final class DemoCommands {
         System.setProperty("java.awt.headless", "true");
     }
 
+    /**
+     * The demo, ready to be shown.
+     *
+     * @param session to be used on the screen's thread
+     */
+    record Ready(Session session, JobBook book, Catalogue catalogue) {
+        /** A demo job. */
+        Job job(String id) {
+            return book.load(id).orElseThrow().document().job();
+        }
+    }
+
     /** Runs with a session on a fresh demo book that is gone afterwards. */
-    static <T> T withDemo(Function<Session, T> work) {
+    static <T> T withDemo(Function<Ready, T> work) {
         Path home = temporary();
         Catalogue catalogue = Catalogue.shipped();
         JobBook book = JobBook.open(home.resolve("book.db"));
         DemoBook.fill(book, catalogue, home);
-        try (Session session = new Session(book, catalogue, home, Platform::runLater)) {
-            Platform.startup(() -> {
-            });
-            return work.apply(session);
+        Platform.startup(() -> {
+        });
+        Session session = Session.on(book, catalogue, home, Platform::runLater);
+        try {
+            return work.apply(new Ready(session, book, catalogue));
         } finally {
+            Pictures.onScreen(() -> {
+                session.close();
+                return "";
+            });
             Platform.exit();
             delete(home);
         }
@@ -104,10 +124,10 @@ final class DemoCommands {
 
         private int withoutWindow(PrintWriter out) {
             offscreen();
-            return withDemo(session -> {
-                List<Path> pictures = Pictures.write(session, folder.resolve("pictures"), WIDTH, HEIGHT);
-                for (JobBook.Entry entry : session.jobs()) {
-                    JobReview review = session.peek(entry.id()).orElseThrow();
+            return withDemo(demo -> {
+                List<Path> pictures = Pictures.write(demo.session(), folder.resolve("pictures"), WIDTH, HEIGHT);
+                for (JobSummary entry : demo.book().jobs()) {
+                    JobReview review = new JobReview(demo.job(entry.id()), Shop.of(demo.catalogue().laws()));
                     Path pack = folder.resolve("packs").resolve(entry.id());
                     HandOverPack.write(JobDocument.of(review.job()), HandOverSheet.of(review, UnitChoice.METRIC), pack);
                     out.println(entry.id() + "  " + entry.vehicle());
@@ -144,7 +164,7 @@ final class DemoCommands {
             offscreen();
             int by = size.indexOf('x');
             List<Path> files = withDemo(
-                    session -> Pictures.write(session, folder, Double.parseDouble(size.substring(0, by)),
+                    demo -> Pictures.write(demo.session(), folder, Double.parseDouble(size.substring(0, by)),
                             Double.parseDouble(size.substring(by + 1))));
             files.forEach(f -> spec.commandLine().getOut().println(f));
             spec.commandLine().getOut().flush();

@@ -49,11 +49,14 @@ public final class Pictures {
             return stage.getScene();
         });
         List<Path> files = new ArrayList<>();
-        files.add(snap(scene, folder.resolve("jobs.png"), session::showJobs));
+        files.add(snap(session, scene, folder.resolve("jobs.png"), () -> {
+            session.listJobs();
+            session.showJobs();
+        }));
         for (StationPlug<?> plug : stations) {
             for (StationPlug.Picture picture : plug.pictures()) {
-                files.add(snap(scene, folder.resolve(picture.name() + ".png"), () -> {
-                    session.open(picture.job());
+                wait(session, () -> session.open(picture.job()));
+                files.add(snap(session, scene, folder.resolve(picture.name() + ".png"), () -> {
                     session.go(plug.station());
                     session.cursor(0.85);
                     session.focus(picture.field());
@@ -61,17 +64,17 @@ public final class Pictures {
             }
         }
         Runnable find = key(scene, "Ctrl+K");
-        files.add(snap(scene, folder.resolve("find-or-do.png"), () -> {
-            session.open("SB-016");
+        wait(session, () -> session.open("SB-016"));
+        files.add(snap(session, scene, folder.resolve("find-or-do.png"), () -> {
             session.go(Station.SCALE);
             find.run();
         }));
-        files.add(snap(scene, folder.resolve("scale-dark.png"), () -> {
+        files.add(snap(session, scene, folder.resolve("scale-dark.png"), () -> {
             press(scene, KeyCode.ESCAPE);
             session.dark(true);
         }));
         Runnable arm = key(scene, "F11");
-        files.add(snap(scene, folder.resolve("arms-length.png"), () -> {
+        files.add(snap(session, scene, folder.resolve("arms-length.png"), () -> {
             session.dark(false);
             arm.run();
         }));
@@ -93,28 +96,9 @@ public final class Pictures {
         Event.fireEvent(target, new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, false, false, false));
     }
 
-    /** Changes what is shown, lets the toolkit lay it out and draw it as it would on a screen, then takes the picture. */
-    private static Path snap(Scene scene, Path file, Runnable change) {
-        onScreen(() -> {
-            change.run();
-            return "";
-        });
-        CompletableFuture<Boolean> drawn = new CompletableFuture<>();
-        onScreen(() -> {
-            new AnimationTimer() {
-                private int pulses;
-
-                @Override
-                public void handle(long now) {
-                    if (++pulses == PULSES) {
-                        stop();
-                        drawn.complete(true);
-                    }
-                }
-            }.start();
-            return "";
-        });
-        drawn.join();
+    /** Changes what is shown and takes the picture. */
+    private static Path snap(Session session, Scene scene, Path file, Runnable change) {
+        wait(session, change);
         return onScreen(() -> {
             try {
                 ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -129,7 +113,34 @@ public final class Pictures {
         });
     }
 
-    private static <T> T onScreen(Supplier<T> work) {
+    /** Changes what is shown and lets everything that follows from it be worked out, laid out and drawn. */
+    private static void wait(Session session, Runnable change) {
+        onScreen(() -> {
+            change.run();
+            return "";
+        });
+        CompletableFuture<Boolean> drawn = new CompletableFuture<>();
+        onScreen(() -> {
+            new AnimationTimer() {
+                private int pulses;
+
+                @Override
+                public void handle(long now) {
+                    // What follows from a change is worked out beside the screen.
+                    pulses = session.idle() ? pulses + 1 : 0;
+                    if (pulses == PULSES) {
+                        stop();
+                        drawn.complete(true);
+                    }
+                }
+            }.start();
+            return "";
+        });
+        drawn.join();
+    }
+
+    /** Runs on the screen's thread and waits for it. */
+    public static <T> T onScreen(Supplier<T> work) {
         CompletableFuture<T> done = CompletableFuture.supplyAsync(work, Platform::runLater);
         try {
             return done.join();

@@ -2,77 +2,72 @@ package amberheron.app.session;
 
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
+import amberheron.core.job.JobSummary;
 import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
 import amberheron.core.units.UnitChoice;
+import amberheron.io.JobNumber;
 import amberheron.io.UnusableInput;
+import amberheron.io.book.Book;
 import amberheron.io.book.BookProblem;
+import amberheron.io.book.BookThread;
 import amberheron.io.book.JobBook;
+import amberheron.io.book.JobBook.Judged;
+import amberheron.io.book.JobBook.Kept;
+import amberheron.io.book.ShopHabits;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.json.JobDocument;
 import java.nio.file.Path;
 import java.time.LocalDate;
-import java.util.ArrayDeque;
-import java.util.Deque;
+import java.time.ZoneId;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.Executor;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is open: one job, its review, the units, where the person is. Knows no toolkit. Every edit is on its way to the
- * book before the call returns; saving happens on a thread of its own, in order, and a failure is shown until a later
- * save succeeds.
+ * What is open: it puts together the job with its undo, its review, its saving, the list of jobs, tasks, preferences and
+ * where the person is, and tells the screen what has changed. Knows no toolkit; used on the screen's thread only.
  */
 public final class Session implements AutoCloseable {
-    private static final int MOST_UNDOS = 500;
-    private static final double FIRST_CURSOR = 0.9;
+    private static final Logger LOG = Logger.getLogger(Session.class.getName());
 
-    private final JobBook book;
+    private final Book book;
     private final Catalogue catalogue;
     private final Path home;
-    private final Executor ui;
-    private final ExecutorService saver = Executors.newSingleThreadExecutor(r -> {
-        Thread thread = new Thread(r, "saver");
-        thread.setDaemon(true);
-        return thread;
-    });
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(r -> {
-        Thread thread = new Thread(r, "worker");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final Threads threads;
+    private final Undo undo = new Undo();
+    private final Navigation at = new Navigation();
+    private final Jobs jobs;
+    private final Unsaved unsaved;
+    private final Preferences preferences;
+    private final Reviews reviews;
+    private final Tasks tasks;
     private final List<Runnable> listeners = new CopyOnWriteArrayList<>();
     private final List<Runnable> savedListeners = new CopyOnWriteArrayList<>();
     private final List<Runnable> cursorListeners = new CopyOnWriteArrayList<>();
     private final List<Consumer<String>> focusListeners = new CopyOnWriteArrayList<>();
-    private final Deque<Change> undo = new ArrayDeque<>();
-    private final Deque<Change> redo = new ArrayDeque<>();
+    private final List<Runnable> leaving = new CopyOnWriteArrayList<>();
+
+    /** Of jobs that were left before all of it was in the book. */
+    private final Map<String, Saver> left = new LinkedHashMap<>();
 
     private @Nullable JobDocument document;
-    private Shop shop;
-    private JobReview review;
-    private AtomicLong revision = new AtomicLong();
-    private UnitChoice units = UnitChoice.METRIC;
-    private boolean dark;
-    private View view = View.JOBS;
-    private Station station = Station.PLAN;
-    private double cursor = FIRST_CURSOR;
-    private @Nullable String asked;
-    private @Nullable String place;
-    private Saving saving = Saving.saved();
+    private @Nullable Saver saver;
     private String notice = "";
+    private int asked;
+    private boolean opening;
 
     /** What fills the middle. */
     public enum View {
@@ -81,42 +76,58 @@ public final class Session implements AutoCloseable {
 
     /** How the last save went. */
     public record Saving(boolean busy, @Nullable String failure) {
-        static Saving saved() {
-            return new Saving(false, null);
-        }
-    }
-
-    private record Change(String what, Job job) {
     }
 
     /**
      * A session on a book.
      *
+     * @param kept the preferences that the book has
      * @param home the folder for packs and the shop's catalogue
-     * @param ui runs what must happen on the interface's thread
      */
-    public Session(JobBook book, Catalogue catalogue, Path home, Executor ui) {
+    public Session(Book book, Map<String, String> kept, Catalogue catalogue, Path home, Threads threads) {
         this.book = book;
         this.catalogue = catalogue;
         this.home = home;
-        this.ui = ui;
-        Map<String, String> kept = book.preferences();
-        this.shop = ShopHabits.read(kept, catalogue.laws());
-        this.review = new JobReview(Job.empty(""), shop);
-        this.units = new UnitChoice("afr".equals(kept.get("mixture")), "in".equals(kept.get("length")),
-                "°F".equals(kept.get("temperature")), "lb·ft".equals(kept.get("torque")));
-        this.dark = "dark".equals(kept.get("paper"));
+        this.threads = threads;
+        this.jobs = new Jobs(book);
+        this.unsaved = new Unsaved(home);
+        this.preferences = new Preferences(kept, catalogue.laws(), this::keep);
+        this.tasks = new Tasks(threads.worker(), threads.ui(), this::saved);
+        this.reviews = new Reviews(threads.reviewer(), threads.ui(), preferences.shop(), this::reviewed);
         if (!catalogue.faults().isEmpty()) {
             notice = "Your catalogue: " + String.join(" · ", catalogue.faults());
         }
     }
 
-    /** Calls back after every change of job, units or place. */
+    /**
+     * A session with threads of its own beside the screen's, the job that was open last open in it. To be made off the
+     * screen's thread and then handed over.
+     */
+    public static Session on(JobBook book, Catalogue catalogue, Path home, Executor ui) {
+        Map<String, String> kept = book.preferences();
+        Session session = new Session(BookThread.of(book), kept, catalogue, home, Threads.beside(ui));
+        try {
+            Optional.ofNullable(kept.get("job")).flatMap(book::load).ifPresent(k -> session
+                    .show(new Opened(k, new JobReview(k.document().job(), session.shop())), session.shop()));
+        } catch (BookProblem | UnusableInput e) {
+            session.notice = String.valueOf(e.getMessage());
+        }
+        return session;
+    }
+
+    /** A session that does everything at once, for callers without a screen. */
+    public static Session direct(JobBook book, Catalogue catalogue, Path home) {
+        Session session = new Session(BookThread.direct(book), book.preferences(), catalogue, home, Threads.direct());
+        session.listJobs();
+        return session;
+    }
+
+    /** Calls back after every change of job, review, units or place. */
     public void onChange(Runnable listener) {
         listeners.add(listener);
     }
 
-    /** Calls back when a save has ended, well or not; nothing of the job has changed then. */
+    /** Calls back when a save or a task has gone on; nothing of the job has changed then. */
     public void onSaved(Runnable listener) {
         savedListeners.add(listener);
     }
@@ -131,8 +142,17 @@ public final class Session implements AutoCloseable {
         focusListeners.add(listener);
     }
 
+    /** Calls back before another job is opened and on exit: what belongs to the job's desk is put away. */
+    public void onLeave(Runnable listener) {
+        leaving.add(listener);
+    }
+
     private void changed() {
         listeners.forEach(Runnable::run);
+    }
+
+    private void saved() {
+        savedListeners.forEach(Runnable::run);
     }
 
     /** Whether a job is open. */
@@ -142,12 +162,12 @@ public final class Session implements AutoCloseable {
 
     /** The open job; an empty one when none is open. */
     public Job job() {
-        return review.job();
+        return document == null ? review().job() : document.job();
     }
 
-    /** What follows from the open job. */
+    /** What follows from the open job, as last worked out; a moment behind {@link #job} after a change. */
     public JobReview review() {
-        return review;
+        return reviews.latest();
     }
 
     /** The open job as a document. */
@@ -155,14 +175,9 @@ public final class Session implements AutoCloseable {
         return Objects.requireNonNullElseGet(document, () -> JobDocument.of(job()));
     }
 
-    /** The jobs in the book. */
-    public List<JobBook.Entry> jobs() {
-        return book.jobs();
-    }
-
-    /** A job of the book reviewed, without opening it. */
-    public Optional<JobReview> peek(String id) {
-        return book.load(id).map(k -> new JobReview(k.document().job(), shop));
+    /** The jobs in the book, as last heard. */
+    public List<JobSummary> jobs() {
+        return jobs.all();
     }
 
     /** What there is to choose from. */
@@ -175,64 +190,155 @@ public final class Session implements AutoCloseable {
         return home;
     }
 
-    /** Opens a job of the book at its first station that is not proven. */
-    public void open(String id) {
-        try {
-            book.load(id).ifPresentOrElse(this::show, () -> tell("The book has no job " + id + "."));
-        } catch (BookProblem | UnusableInput e) {
-            tell(String.valueOf(e.getMessage()));
+    /** Fetches the list of jobs, then has a look at those nobody has looked at, and at the day's copy of the book. */
+    public void listJobs() {
+        Answers.on(threads.ui(), book.jobs(), (all, e) -> {
+            if (all == null) {
+                tell(reason(e));
+                return;
+            }
+            jobs.set(all);
+            changed();
+            lookThrough();
+        });
+        Answers.on(threads.ui(), book.copy(today()), (done, e) -> {
+            if (e != null) {
+                tell(reason(e));
+            }
+        });
+    }
+
+    private void lookThrough() {
+        if (jobs.all().stream().anyMatch(j -> j.on() == null && j.fault().isEmpty())) {
+            judgeAll();
         }
     }
 
-    private void show(JobBook.Kept kept) {
-        document = kept.document();
-        revision = new AtomicLong(kept.revision());
-        review = new JobReview(kept.document().job(), shop);
+    private void judgeAll() {
+        Shop by = shop();
+        tasks.start("Looking through the book", progress -> {
+            jobs.judge(by, progress);
+            return book.jobs().join();
+        }, all -> {
+            jobs.set(all);
+            changed();
+        }, this::tell);
+    }
+
+    /** Opens a job of the book. */
+    public void open(String id) {
+        Shop by = shop();
+        int turn = ++asked;
+        opening = true;
+        Answers.on(threads.ui(),
+                book.load(id).thenApply(found -> found.map(k -> new Opened(k, new JobReview(k.document().job(), by)))),
+                (found, e) -> {
+                    if (turn != asked) {
+                        // Another job was asked for meanwhile.
+                        return;
+                    }
+                    opening = false;
+                    if (found == null) {
+                        tell(reason(e));
+                    } else {
+                        found.ifPresentOrElse(o -> show(o, by), () -> tell("The book has no job " + id + "."));
+                    }
+                });
+    }
+
+    private record Opened(Kept kept, JobReview review) {
+    }
+
+    private static String reason(@Nullable Throwable why) {
+        if (!(why instanceof BookProblem) && !(why instanceof UnusableInput)) {
+            LOG.log(Level.WARNING, "the book did not answer", why);
+        }
+        return why == null ? "The book did not answer." : String.valueOf(why.getMessage());
+    }
+
+    private void show(Opened opened, Shop by) {
+        leave();
+        Kept found = opened.kept();
+        String id = found.document().job().id();
+        document = found.document();
+        Saver before = left.remove(id);
+        if (before != null) {
+            before.close();
+        }
+        saver = new Saver(book, unsaved, threads.ui(), found.revision(), this::saved);
+        reviews.set(opened.review(), by);
         undo.clear();
-        redo.clear();
-        asked = null;
-        place = null;
         notice = "";
-        view = View.STATION;
-        station = Station.PLAN;
-        cursor = FIRST_CURSOR;
-        keep(Map.of("job", kept.document().job().id()));
+        at.begin();
+        keep(Map.of("job", id));
+        unsaved.of(id).ifPresent(entry -> takeUp(entry, found));
         changed();
     }
 
-    /** Opens the job that was open last, if the book still has it. */
-    public void openLast() {
-        String last = book.preferences().get("job");
-        if (last != null) {
-            open(last);
+    /** What could not be saved last time goes on where the book is still what it was based on; else a person chooses. */
+    private void takeUp(Unsaved.Entry entry, Kept found) {
+        if (entry.document().job().equals(found.document().job())) {
+            unsaved.drop(found.document().job().id());
+            return;
+        }
+        document = entry.document();
+        if (entry.revision() == found.revision()) {
+            undo.remember("what was not saved last time", found.document().job());
+            notice = "What could not be saved last time is back, and goes into the book now. Ctrl+Z takes it out.";
+            put(entry.document().job());
+        } else {
+            JobReview review = new JobReview(entry.document().job(), shop());
+            reviews.set(review, shop());
+            saver().found(new Saver.Conflict(entry.document(), found.document(), found.revision()),
+                    new Judged(JobSummary.of(review), ShopHabits.mark(shop())));
+            undo.remember("what another bay entered", found.document().job());
         }
     }
 
     /** Begins a job under a number of the shop's. */
     public void begin(String id) {
-        String number = id.strip();
-        if (number.isEmpty() || number.length() > 40) {
-            tell("Job number: found “" + number + "”, expected 1 to 40 characters such as SB-017.");
-            return;
-        }
-        add(JobDocument.of(Job.empty(number)));
-    }
-
-    /** Takes a job document that was mailed into the book. */
-    public void take(Path file) {
         try {
-            add(JobDocument.read(file));
-        } catch (UnusableInput e) {
+            add(JobDocument.of(Job.empty(JobNumber.of(id))));
+        } catch (IllegalArgumentException e) {
             tell(String.valueOf(e.getMessage()));
         }
+    }
+
+    /** Takes a job document that was mailed into the book; one that cannot be worked out is refused. */
+    public void take(Path file) {
+        Shop by = shop();
+        Answers.on(threads.ui(), CompletableFuture.supplyAsync(() -> {
+            JobDocument read = JobDocument.read(file);
+            try {
+                JobSummary.of(new JobReview(read.job(), by));
+                return read;
+            } catch (RuntimeException e) {
+                throw new UnusableInput(String.valueOf(file.getFileName()), "",
+                        "its figures cannot be worked out (%s), expected a job that can be".formatted(e.getMessage()));
+            }
+        }, threads.worker()), (read, e) -> {
+            if (read == null) {
+                tell(reason(e));
+            } else {
+                add(read);
+            }
+        });
     }
 
     private void add(JobDocument added) {
-        try {
-            show(book.add(added));
-        } catch (BookProblem e) {
-            tell(String.valueOf(e.getMessage()));
-        }
+        Shop by = shop();
+        JobReview review = new JobReview(added.job(), by);
+        JobSummary summary = JobSummary.of(review);
+        opening = true;
+        Answers.on(threads.ui(), book.add(added, new Judged(summary, ShopHabits.mark(by))), (made, e) -> {
+            opening = false;
+            if (made == null) {
+                tell(reason(e));
+            } else {
+                jobs.show(summary);
+                show(new Opened(made, review), by);
+            }
+        });
     }
 
     /**
@@ -246,72 +352,92 @@ public final class Session implements AutoCloseable {
         if (document == null || after.equals(before)) {
             return;
         }
-        undo.push(new Change(what, before));
-        if (undo.size() > MOST_UNDOS) {
-            undo.removeLast();
-        }
-        redo.clear();
+        undo.remember(what, before);
         put(after);
     }
 
     /** Takes back the last change. */
     public void undo() {
-        swap(undo, redo, "Taken back: ");
+        undo.back(job()).ifPresent(c -> swap(c, "Taken back: "));
     }
 
     /** Does again what was taken back. */
     public void redo() {
-        swap(redo, undo, "Done again: ");
+        undo.forth(job()).ifPresent(c -> swap(c, "Done again: "));
     }
 
-    private void swap(Deque<Change> from, Deque<Change> to, String said) {
-        if (!from.isEmpty()) {
-            Change change = from.pop();
-            to.push(new Change(change.what(), job()));
-            notice = said + change.what();
-            put(change.job());
-        }
+    private void swap(Undo.Change change, String said) {
+        notice = said + change.what();
+        put(change.job());
     }
 
     /** What would be taken back, in a few words. */
     public Optional<String> undoable() {
-        return Optional.ofNullable(undo.peek()).map(Change::what);
+        return undo.next();
     }
 
     private void put(Job job) {
-        JobDocument next = document().with(job);
-        document = next;
-        review = new JobReview(job, shop);
-        AtomicLong at = revision;
-        saving = new Saving(true, saving.failure());
-        saver.execute(() -> save(next, at));
+        document = document().with(job);
+        reviews.of(job, shop());
         changed();
     }
 
-    private void save(JobDocument next, AtomicLong at) {
-        Saving outcome;
-        try {
-            at.set(book.save(next, at.get()));
-            outcome = Saving.saved();
-        } catch (BookProblem e) {
-            outcome = new Saving(false, e.getMessage());
+    /** A job is brought into the book as soon as it was reviewed: a moment after every entry. */
+    private void reviewed(Reviews.Outcome outcome) {
+        if (document != null && document.job().equals(outcome.job())) {
+            JobSummary summary = outcome.fault().isEmpty()
+                    ? JobSummary.of(outcome.review())
+                    : JobSummary.unreadable(outcome.job().id(), outcome.job().intake().vehicle(), outcome.fault());
+            if (!outcome.fault().isEmpty()) {
+                notice = "This entry was kept, but with it the job cannot be worked out: take it back (Ctrl+Z). "
+                        + outcome.fault();
+            }
+            jobs.show(summary);
+            saver().save(document, new Judged(summary, ShopHabits.mark(shop())));
         }
-        Saving told = outcome;
-        ui.execute(() -> {
-            saving = told;
-            savedListeners.forEach(Runnable::run);
-        });
+        changed();
     }
 
     /** How the last save went. */
     public Saving saving() {
-        return saving;
+        return saver == null ? new Saving(false, null) : new Saving(reviews.busy() || saver.busy(), saver.failure());
+    }
+
+    /** The book's and our own version of the open job, while a person has to choose. */
+    public Optional<Saver.Conflict> conflict() {
+        return saver == null ? Optional.empty() : saver.conflict();
+    }
+
+    /** Goes on with what was entered here, over what another bay has entered. */
+    public void keepOurs() {
+        saver().keepOurs();
+        changed();
+    }
+
+    /** Goes on with what another bay has entered; what was entered here is put aside beside the book. */
+    public void takeTheirs() {
+        Job before = job();
+        JobDocument theirs = saver().takeTheirs();
+        document = theirs;
+        undo.remember("what another bay entered, taken", before);
+        reviews.of(theirs.job(), shop());
+        changed();
+    }
+
+    /** Whether nothing is being worked out, saved or done. */
+    public boolean idle() {
+        return !opening && !saving().busy() && !reviews.busy() && !tasks.busy();
     }
 
     /** Says something to the person until the next change. */
     public void tell(String text) {
         notice = text;
         changed();
+    }
+
+    /** Slow work that runs, and what failed. */
+    public Tasks tasks() {
+        return tasks;
     }
 
     /**
@@ -331,14 +457,8 @@ public final class Session implements AutoCloseable {
      */
     public <T> void inBackground(String what, Supplier<T> work, Function<T, String> then) {
         tell(what + "…");
-        worker.execute(() -> {
-            try {
-                T result = work.get();
-                ui.execute(() -> tell(then.apply(result)));
-            } catch (RuntimeException e) {
-                ui.execute(() -> tell(what + " failed: " + e.getMessage()));
-            }
-        });
+        tasks.start(what, progress -> work.get(), result -> tell(then.apply(result)),
+                why -> tell(what + " failed: " + why));
     }
 
     /** What was said last. */
@@ -348,113 +468,102 @@ public final class Session implements AutoCloseable {
 
     /** The units shown. */
     public UnitChoice units() {
-        return units;
+        return preferences.units();
     }
 
     /** Changes the units everywhere at once. */
     public void units(UnitChoice choice) {
-        units = choice;
-        keep(Map.of("mixture", choice.afr() ? "afr" : "lambda", "length", choice.inches() ? "in" : "mm", "temperature",
-                choice.fahrenheit() ? "°F" : "°C", "torque", choice.poundFeet() ? "lb·ft" : "N·m"));
+        preferences.units(choice);
         changed();
     }
 
     /** What the shop holds with. */
     public Shop shop() {
-        return shop;
+        return preferences.shop();
     }
 
     /** Changes what the shop holds with, for every job. */
     public void shop(Shop habits) {
-        shop = habits;
-        review = new JobReview(job(), shop);
-        keep(ShopHabits.written(shop));
+        preferences.shop(habits);
+        reviews.of(job(), habits);
+        judgeAll();
         changed();
     }
 
     /** Whether the dark variant is shown. */
     public boolean dark() {
-        return dark;
+        return preferences.dark();
     }
 
     /** Shows light or dark paper. */
     public void dark(boolean on) {
-        dark = on;
-        keep(Map.of("paper", on ? "dark" : "light"));
+        preferences.dark(on);
         changed();
     }
 
-    private void keep(Map<String, String> preferences) {
-        saver.execute(() -> {
-            try {
-                preferences.forEach(book::prefer);
-            } catch (BookProblem e) {
-                ui.execute(() -> tell(String.valueOf(e.getMessage())));
+    private void keep(Map<String, String> what) {
+        Answers.on(threads.ui(), book.prefer(what), (done, e) -> {
+            if (e != null) {
+                tell(reason(e));
             }
         });
     }
 
     /** What fills the middle. */
     public View view() {
-        return view;
+        return at.view();
     }
 
     /** Shows the list of jobs. */
     public void showJobs() {
-        view = View.JOBS;
+        at.jobs();
         changed();
     }
 
     /** The station shown. */
     public Station station() {
-        return station;
+        return at.station();
     }
 
     /** Goes to a station. */
     public void go(Station to) {
         if (isOpen()) {
-            view = View.STATION;
-            station = to;
-            asked = null;
+            at.go(to);
             changed();
         }
     }
 
     /** The id of the check whose working was asked for; null when none was. */
     public @Nullable String asked() {
-        return asked;
+        return at.asked();
     }
 
     /** Asks why a figure is what it is. */
     public void ask(String finding) {
-        asked = finding.equals(asked) ? null : finding;
+        at.ask(finding);
         changed();
     }
 
     /** The candidate looked at; the chosen one, else the first, until another is picked. */
     public Optional<String> place() {
-        List<String> ids = job().candidates().stream().map(c -> c.id()).toList();
-        if (place != null && ids.contains(place)) {
-            return Optional.of(place);
-        }
-        return job().chosenPlace().map(c -> c.id()).or(() -> ids.stream().findFirst());
+        return at.place(job());
     }
 
     /** Looks at a candidate. */
     public void look(String candidate) {
-        place = candidate;
+        at.look(candidate);
         changed();
     }
 
     /** The mixture under the rule's cursor, lambda. */
     public double cursor() {
-        return cursor;
+        return at.cursor();
     }
 
     /** Moves the rule's cursor. */
     public void cursor(double lambda) {
         if (Double.isFinite(lambda)) {
-            cursor = lambda;
+            at.cursor(lambda);
             cursorListeners.forEach(Runnable::run);
         }
     }
@@ -466,26 +575,42 @@ public final class Session implements AutoCloseable {
 
     /** Today, for dates in the record. */
     public LocalDate today() {
-        return LocalDate.now(java.time.ZoneId.systemDefault());
+        return LocalDate.now(ZoneId.systemDefault());
     }
 
-    /** Waits until everything entered is in the book. */
-    public void flush() {
-        try {
-            saver.submit(() -> {
-            }).get(30, TimeUnit.SECONDS);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        } catch (java.util.concurrent.ExecutionException | java.util.concurrent.TimeoutException e) {
-            throw new IllegalStateException("saving did not finish", e);
+    private Saver saver() {
+        return Objects.requireNonNull(saver, "no job is open");
+    }
+
+    /** The job's desk is cleared, and its last entry goes in although it is still being looked at. */
+    private void leave() {
+        leaving.forEach(Runnable::run);
+        if (document != null && saver != null) {
+            if (reviews.busy()) {
+                saver.save(document, judged(document.job()));
+            }
+            if (saver.owes()) {
+                left.put(document.job().id(), saver);
+            }
         }
+    }
+
+    private Judged judged(Job job) {
+        JobSummary summary;
+        try {
+            summary = JobSummary.of(new JobReview(job, shop()));
+        } catch (RuntimeException e) {
+            summary = JobSummary.unreadable(job.id(), job.intake().vehicle(), "it cannot be worked out");
+        }
+        return new Judged(summary, ShopHabits.mark(shop()));
     }
 
     @Override
     public void close() {
-        flush();
-        saver.shutdown();
-        worker.shutdown();
+        leave();
+        tasks.close();
+        left.values().forEach(Saver::close);
+        threads.end().run();
         book.close();
     }
 }

@@ -1,29 +1,31 @@
 package amberheron.app.shell;
 
-import amberheron.app.session.Session;
-import amberheron.app.parts.Parts;
 import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.Mark;
+import amberheron.app.parts.Parts;
 import amberheron.app.parts.StationView;
-
-import amberheron.core.job.JobBoard;
-import amberheron.core.job.JobReview;
+import amberheron.app.session.Session;
+import amberheron.core.job.JobSummary;
+import amberheron.core.job.LinkState;
 import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
 import amberheron.core.job.Waiting;
-import amberheron.io.book.JobBook;
-import java.util.HashMap;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.Parent;
-import javafx.scene.control.Button;
+import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -31,8 +33,13 @@ import javafx.scene.layout.VBox;
 
 /** Every job in the book with the state of its links; a new one, or one that was mailed. */
 final class JobsView implements StationView {
+    private static final double ROW = 112;
+    private static final int ROWS_SEEN = 4;
+    private static final int OVERDUE_SHOWN = 5;
+
     private final Session session;
-    private final VBox list = new VBox(6);
+    private final ObservableList<JobSummary> rows = FXCollections.observableArrayList();
+    private final ListView<JobSummary> list = new ListView<>(rows);
     private final TextField number = new TextField();
     private final TextField file = new TextField();
     private final VBox bays = new VBox(4);
@@ -40,8 +47,6 @@ final class JobsView implements StationView {
     private final Label boardNote = new Label();
     private final Choice<Integer> months;
     private final VBox root;
-    /** Reviews by job and time of its last change, so that only what changed is worked out again. */
-    private final Map<String, JobReview> reviewed = new HashMap<>();
 
     JobsView(Session session) {
         this.session = session;
@@ -52,7 +57,7 @@ final class JobsView implements StationView {
         file.setId("jobs.file");
         file.setPromptText("path of a job document (.json)");
         file.setAccessibleText("Job document");
-        file.setOnAction(e -> session.take(java.nio.file.Path.of(file.getText().strip())));
+        file.setOnAction(e -> take());
         HBox.setHgrow(number, Priority.ALWAYS);
         HBox.setHgrow(file, Priority.ALWAYS);
         session.onFocus(wanted -> {
@@ -60,6 +65,18 @@ final class JobsView implements StationView {
                 number.requestFocus();
             }
         });
+        list.setId("jobs.list");
+        list.setAccessibleText("Jobs in the book");
+        list.setFixedCellSize(ROW);
+        list.setCellFactory(l -> new Row());
+        list.setPlaceholder(Parts.text("No job yet. Give the first one its number below.", "soft"));
+        list.setOnKeyPressed(e -> {
+            if (e.getCode() == KeyCode.ENTER) {
+                open();
+            }
+        });
+        list.setOnMouseClicked(e -> open());
+        list.getStyleClass().add("job-list");
         months = new Choice<>(session, "Free-air check again after", "jobs.months", List.of(3, 6, 12, 24),
                 m -> m + " months", () -> session.shop().recalibrateMonths(), m -> {
                     Shop shop = session.shop();
@@ -68,13 +85,24 @@ final class JobsView implements StationView {
         root = new VBox(12, Parts.noted("What every job waits on", boardNote, list), new Columns(300,
                 Parts.card("Today's bays", bays), Parts.card("Free-air checks due again", due, months),
                 Parts.card("New job", new HBox(8, number, Parts.button("Begin", "jobs.begin", this::begin, "primary"))),
-                Parts.card("Job that was mailed", new HBox(8, file, Parts.button("Take it in", "jobs.take",
-                        () -> session.take(java.nio.file.Path.of(file.getText().strip())), "quiet")))));
+                Parts.card("Job that was mailed", new HBox(8, file, Parts.button("Take it in", "jobs.take", this::take,
+                        "quiet")))));
     }
 
     private void begin() {
         session.begin(number.getText());
         number.clear();
+    }
+
+    private void take() {
+        session.take(java.nio.file.Path.of(file.getText().strip()));
+    }
+
+    private void open() {
+        JobSummary picked = list.getSelectionModel().getSelectedItem();
+        if (picked != null) {
+            session.open(picked.id());
+        }
     }
 
     @Override
@@ -84,78 +112,93 @@ final class JobsView implements StationView {
 
     @Override
     public void refresh() {
-        List<JobBook.Entry> jobs = session.jobs();
-        List<JobBoard.Line> lines = jobs.stream()
-                .map(e -> JobBoard.line(review(e), session.shop().recalibrateMonths(), session.today())).toList();
-        list.getChildren().setAll(jobs.stream().map(this::row).toList());
-        if (jobs.isEmpty()) {
-            list.getChildren().setAll(Parts.text("No job yet. Give the first one its number below.", "soft"));
+        List<JobSummary> jobs = session.jobs();
+        if (!rows.equals(jobs)) {
+            JobSummary picked = list.getSelectionModel().getSelectedItem();
+            rows.setAll(jobs);
+            if (picked != null) {
+                jobs.stream().filter(j -> j.id().equals(picked.id())).findFirst()
+                        .ifPresent(list.getSelectionModel()::select);
+            }
         }
-        Map<Waiting, Long> counts = lines.stream()
-                .collect(Collectors.groupingBy(JobBoard.Line::on, TreeMap::new, Collectors.counting()));
+        list.setPrefHeight(ROW * Math.clamp(jobs.size(), 1, ROWS_SEEN) + 4);
+        Map<Waiting, Long> counts = jobs.stream().filter(j -> j.on() != null)
+                .collect(Collectors.groupingBy(JobSummary::on, TreeMap::new, Collectors.counting()));
         boardNote.setText(counts.entrySet().stream().map(e -> e.getValue() + " " + e.getKey().standing())
                 .collect(Collectors.joining(" · ")));
-        List<JobBoard.Line> today = JobBoard.onDay(lines, session.today());
+        List<JobSummary> today = JobSummary.onDay(jobs, session.today());
         bays.getChildren().setAll(today.isEmpty()
                 ? List.of(Parts.text("No job is booked for today.", "soft"))
-                : today.stream().map(l -> Parts.text("Bay %s: %s, %s".formatted(
-                        l.job().progress().bay().isBlank() ? "?" : l.job().progress().bay(), l.job().id(), l.detail())))
-                        .toList());
-        List<JobBoard.Line> overdue = lines.stream().filter(JobBoard.Line::overdue).toList();
+                : today.stream().map(j -> Parts.text("Bay %s: %s, %s".formatted(
+                        j.bay().isBlank() ? "?" : j.bay(), j.id(), j.detail()))).toList());
+        int every = session.shop().recalibrateMonths();
+        List<JobSummary> overdue = jobs.stream().filter(j -> j.overdue(every, session.today())).toList();
         due.getChildren().setAll(overdue.isEmpty()
                 ? List.of(Parts.text("None is overdue.", "soft"))
-                : overdue.stream().map(l -> Parts.text("▲ %s, %s: since %s".formatted(l.job().id(),
-                        l.job().intake().vehicle(), l.due()), "overdue")).toList());
+                : overdue.stream().limit(OVERDUE_SHOWN).map(j -> Parts.text("▲ %s, %s: since %s".formatted(j.id(),
+                        j.vehicle(), j.due(every).map(LocalDate::toString).orElse("")), "overdue")).toList());
+        if (overdue.size() > OVERDUE_SHOWN) {
+            due.getChildren().add(Parts.text("and " + (overdue.size() - OVERDUE_SHOWN) + " more", "soft"));
+        }
         months.refresh();
     }
 
-    /** Worked out again only when the job has changed. */
-    private JobReview review(JobBook.Entry entry) {
-        return reviewed.computeIfAbsent(entry.id() + "@" + entry.changed() + session.shop().schools(),
-                k -> session.peek(entry.id()).orElseThrow());
+    /** A job's line: its number, what it waits on, and how each link stands. */
+    private final class Row extends ListCell<JobSummary> {
+        Row() {
+            setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
+            setPrefWidth(0);
+        }
+
+        @Override
+        protected void updateItem(JobSummary job, boolean empty) {
+            super.updateItem(job, empty);
+            setText(null);
+            setId(empty || job == null ? null : "jobs.open." + job.id());
+            setGraphic(empty || job == null ? null : line(job));
+            setAccessibleText(empty || job == null ? "" : words(job));
+        }
     }
 
-    private Node row(JobBook.Entry entry) {
-        HBox states = new HBox(2);
-        states.setAlignment(Pos.CENTER_RIGHT);
-        StringBuilder words = new StringBuilder();
-        JobReview review = review(entry);
-        for (Station station : Station.values()) {
-            StackPane mark = new StackPane(Mark.of(review.state(station)));
-            mark.setMinSize(24, 24);
-            Label name = Parts.line(station.title(), "path-key");
-            VBox one = new VBox(mark, name);
-            one.setAlignment(Pos.CENTER);
-            one.setMinWidth(54);
-            states.getChildren().add(one);
-            words.append(station.title()).append(' ').append(review.state(station).words()).append(", ");
-        }
-        Label id = Parts.line(entry.id(), "job-number");
+    private VBox line(JobSummary job) {
+        Label id = Parts.line(job.id(), "job-number");
         id.setMinWidth(64);
-        JobBoard.Line on = JobBoard.line(review, session.shop().recalibrateMonths(), session.today());
-        Label waits = Parts.line(on.on().standing(), "waits");
-        Label detail = Parts.line(on.detail(), "soft");
-        VBox says = new VBox(Parts.line(entry.vehicle().isBlank() ? "vehicle not entered" : entry.vehicle()), waits,
+        Label waits = Parts.line(standing(job), "waits");
+        Label detail = Parts.line(job.fault().isEmpty() ? job.detail() : job.fault(), "soft");
+        VBox says = new VBox(Parts.line(job.vehicle().isBlank() ? "vehicle not entered" : job.vehicle()), waits,
                 detail);
-        if (on.overdue()) {
-            says.getChildren().add(Parts.line("▲ air check was due " + on.due(), "overdue"));
+        int every = session.shop().recalibrateMonths();
+        if (job.overdue(every, session.today())) {
+            waits.setText(waits.getText() + " · ▲ air check was due " + job.due(every).orElseThrow());
         }
-        words.append(on.on().standing()).append(", ").append(on.detail());
         HBox.setHgrow(says, Priority.ALWAYS);
         says.setMaxWidth(Double.MAX_VALUE);
         says.setMinWidth(40);
+        HBox states = new HBox(2);
         states.setAlignment(Pos.CENTER_LEFT);
+        job.states().forEach((station, state) -> {
+            StackPane mark = new StackPane(Mark.of(state));
+            mark.setMinSize(22, 22);
+            VBox one = new VBox(mark, Parts.line(station.title(), "path-key"));
+            one.setAlignment(Pos.CENTER);
+            one.setMinWidth(54);
+            states.getChildren().add(one);
+        });
         HBox first = new HBox(10, id, says);
         first.setAlignment(Pos.TOP_LEFT);
-        VBox line = new VBox(4, first, states);
-        Button button = new Button();
-        button.setGraphic(line);
-        button.setId("jobs.open." + entry.id());
-        button.setAccessibleText("Open " + entry.id() + ", " + entry.vehicle() + ": " + words);
-        button.getStyleClass().setAll("job-row");
-        button.setMaxWidth(Double.MAX_VALUE);
-        line.prefWidthProperty().bind(button.widthProperty().subtract(24));
-        button.setOnAction(e -> session.open(entry.id()));
-        return button;
+        return new VBox(2, first, states);
+    }
+
+    private static String standing(JobSummary job) {
+        Waiting on = job.on();
+        return !job.fault().isEmpty() ? "▲ cannot be read" : on == null ? "not looked at yet" : on.standing();
+    }
+
+    private static String words(JobSummary job) {
+        StringBuilder words = new StringBuilder("Open " + job.id() + ", " + job.vehicle() + ": ");
+        for (Map.Entry<Station, LinkState> state : job.states().entrySet()) {
+            words.append(state.getKey().title()).append(' ').append(state.getValue().words()).append(", ");
+        }
+        return words.append(standing(job)).append(", ").append(job.detail()).toString();
     }
 }

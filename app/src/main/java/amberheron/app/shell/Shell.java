@@ -9,8 +9,8 @@ import amberheron.app.parts.StationView;
 import amberheron.app.palette.FindOrDo;
 import amberheron.app.rule.RuleView;
 import amberheron.bench.SimulatedDrive;
+import amberheron.core.job.JobSummary;
 import amberheron.core.job.Station;
-import amberheron.io.book.JobBook;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -43,6 +43,8 @@ public final class Shell {
     private final Label subtitle = Parts.text("", "subtitle");
     private final HBox noticeBar = new HBox(8);
     private final Label notice = Parts.text("", "notice-text");
+    private final RunningBar running;
+    private final PartedBar parted;
     private final JobBand band;
     private final SignalPath path;
     private final Reasons reasons;
@@ -55,11 +57,14 @@ public final class Shell {
     private final LiveSource live;
     private @Nullable StationView shown;
     private boolean arm;
+    private boolean stale;
 
     /** The window's content on a session. */
     public Shell(Session session, List<StationPlug<?>> stations) {
         this.session = session;
         stations.forEach(plug -> plugs.put(plug.station(), plug));
+        // Before any field hears of it.
+        session.onFocus(wanted -> refreshNow());
         band = new JobBand(session, this::find);
         path = new SignalPath(session, s -> plug(s).model());
         reasons = new Reasons(session);
@@ -81,12 +86,15 @@ public final class Shell {
         notice.setId("notice");
         frame.setTop(band);
         frame.setLeft(path);
-        frame.setCenter(new BorderPane(scroll, null, null, noticeBar, null));
+        running = new RunningBar(session);
+        parted = new PartedBar(session);
+        frame.setCenter(new BorderPane(scroll, null, null, new VBox(running, parted, noticeBar), null));
         frame.setRight(reasons);
         frame.setBottom(rule);
         root.getChildren().addAll(frame, palette);
         root.getStyleClass().add("shell");
-        session.onChange(this::refresh);
+        // Several changes in a row are drawn once.
+        session.onChange(this::refreshSoon);
         session.onSaved(this::saved);
         refresh();
     }
@@ -183,7 +191,7 @@ public final class Shell {
         commands.forEach(c -> hits.add(new FindOrDo.Hit(c.kind(), c.text(), c.hint(), c.run())));
         session.undoable()
                 .ifPresent(what -> hits.add(new FindOrDo.Hit("action", "Take back: " + what, "", session::undo)));
-        for (JobBook.Entry job : session.jobs()) {
+        for (JobSummary job : session.jobs()) {
             hits.add(new FindOrDo.Hit("job", job.id() + " " + job.vehicle(), "", () -> session.open(job.id())));
         }
         var u = session.units();
@@ -237,7 +245,21 @@ public final class Shell {
         return plug(session.station()).model().advice(session);
     }
 
+    private void refreshSoon() {
+        if (!stale) {
+            stale = true;
+            Platform.runLater(this::refreshNow);
+        }
+    }
+
+    private void refreshNow() {
+        if (stale) {
+            refresh();
+        }
+    }
+
     private void refresh() {
+        stale = false;
         boolean atJobs = session.view() == Session.View.JOBS;
         StationView wanted = atJobs
                 ? jobs
@@ -269,7 +291,7 @@ public final class Shell {
         }
     }
 
-    /** What changes when a save has ended: the list of jobs is read from the book, all else from the session. */
+    /** What changes when a save or a task has gone on. */
     private void saved() {
         if (jobs.equals(shown)) {
             jobs.refresh();
@@ -279,8 +301,12 @@ public final class Shell {
 
     private void standing() {
         band.refresh();
+        running.refresh();
+        parted.refresh();
         String failure = session.saving().failure();
-        notice.setText(failure != null ? "Not saved: " + failure : session.notice());
+        notice.setText(failure != null
+                ? "Not saved yet, kept beside the book and tried again: " + failure
+                : session.notice());
         Parts.show(noticeBar, !notice.getText().isEmpty());
     }
 

@@ -15,7 +15,6 @@ import amberheron.core.placement.Neighbour;
 import amberheron.core.placement.PlaceSchools;
 import amberheron.core.placement.Placing;
 import amberheron.core.placement.TiltSchool;
-import amberheron.io.book.JobBook;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -84,9 +83,7 @@ class PlaceModelTest {
                 .contains("“Anything from 10° up” takes B (yours)").contains("no usable place is refused");
         session().shop(new Shop(session().shop().laws(), PlaceSchools.OURS.withTilt(TiltSchool.STRAIGHT_UP), 12));
         assertThat(model.advice(session()).parted()).contains("“Straight up is best” takes B (yours)");
-        session().flush();
-        try (Session next = new Session(JobBook.open(home.resolve("book.db")), session().catalogue(), home,
-                Runnable::run)) {
+        try (Session next = Demo.empty(home)) {
             assertThat(next.shop().schools().tilt()).as("for every job, also tomorrow")
                     .isEqualTo(TiltSchool.STRAIGHT_UP);
             assertThat(next.shop().recalibrateMonths()).isEqualTo(12);

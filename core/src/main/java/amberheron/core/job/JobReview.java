@@ -4,6 +4,7 @@ import amberheron.core.drivelog.LogRules;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.freeair.AirRules;
+import amberheron.core.placement.Site;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.JobPlan;
 import amberheron.core.scaling.Diagnosis;
@@ -21,7 +22,10 @@ import amberheron.core.wiring.WireRules;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -30,6 +34,9 @@ import org.jspecify.annotations.Nullable;
  */
 public final class JobReview {
     private final Job job;
+    private final Shop shop;
+    private final Site site;
+    private final WireRules.Surroundings surroundings;
     private final JobPlan plan;
     private final List<Finding> place;
     private final List<Finding> wire;
@@ -45,29 +52,64 @@ public final class JobReview {
      * @param shop what the shop knows and holds with
      */
     public JobReview(Job job, Shop shop) {
+        this(job, shop, null);
+    }
+
+    /**
+     * Reviews a changed job; a station that nothing has changed for is taken over.
+     *
+     * @param before an earlier review; null for none
+     */
+    public JobReview(Job job, Shop shop, @Nullable JobReview before) {
         this.job = job;
-        this.plan = JobPlan.of(job.intake(), job.progress().order());
-        this.place = job.placing().findings(job.site(shop.schools()));
+        this.shop = shop;
+        this.site = job.site(shop.schools());
         OutputLaw law = job.law();
-        this.wire = WireRules.judge(job.wiring(), new WireRules.Surroundings(job.intake().readers(), law,
-                job.dry(shop.schools()).orElse(null), Tolerance.LAMBDA));
-        this.air = AirRules.judge(job.air(), law == null ? null : law.leanest(), Tolerance.LAMBDA);
-        Job.Proving proving = job.proving();
-        this.prove = proving == null
-                ? List.of()
-                : LogRules.judge(proving.result(), Tolerance.LAMBDA, Tolerance.SOURCE);
         Reader reader = job.reader();
+        this.surroundings = new WireRules.Surroundings(job.intake().readers(), law,
+                job.dry(shop.schools()).orElse(null), Tolerance.LAMBDA);
+        Predicate<Function<JobReview, @Nullable Object>> kept = part -> before != null
+                && Objects.equals(part.apply(before), part.apply(this));
+        this.plan = before != null && kept.test(r -> r.job.intake()) && kept.test(r -> r.job.progress().order())
+                ? before.plan
+                : JobPlan.of(job.intake(), job.progress().order());
+        this.place = before != null && kept.test(r -> r.job.placing()) && kept.test(r -> r.site)
+                ? before.place
+                : job.placing().findings(site);
+        this.wire = before != null && kept.test(r -> r.job.wiring()) && kept.test(r -> r.surroundings)
+                ? before.wire
+                : WireRules.judge(job.wiring(), surroundings);
+        boolean sameLaw = kept.test(r -> r.job.law());
+        this.air = before != null && sameLaw && kept.test(r -> r.job.air())
+                ? before.air
+                : AirRules.judge(job.air(), law == null ? null : law.leanest(), Tolerance.LAMBDA);
+        Job.Proving proving = job.proving();
+        this.prove = before != null && kept.test(r -> r.job.proving())
+                ? before.prove
+                : proving == null
+                        ? List.of()
+                        : LogRules.judge(proving.result(), Tolerance.LAMBDA, Tolerance.SOURCE);
+        boolean sameChain = sameLaw && kept.test(r -> r.job.reader());
         if (law == null || reader == null) {
             this.scale = null;
             this.diagnosis = null;
         } else {
-            this.scale = Scaling.report(law, reader, groundShift()).orElse(null);
-            this.diagnosis = job.points().isEmpty() || SettingFinder.find(law, reader).isEmpty()
-                    ? null
-                    : Diagnostician.diagnose(law, reader, job.points(),
-                            new Diagnostician.Surroundings(shop.laws(), job.stoich()));
+            this.scale = before != null && sameChain && kept.test(JobReview::groundShift)
+                    ? before.scale
+                    : Scaling.report(law, reader, groundShift()).orElse(null);
+            this.diagnosis = before != null && sameChain && kept.test(r -> r.job.points())
+                    && kept.test(r -> r.shop.laws()) && kept.test(r -> r.job.stoich())
+                            ? before.diagnosis
+                            : diagnose(law, reader);
         }
         judgeLinks();
+    }
+
+    private @Nullable Diagnosis diagnose(OutputLaw law, Reader reader) {
+        return job.points().isEmpty() || SettingFinder.find(law, reader).isEmpty()
+                ? null
+                : Diagnostician.diagnose(law, reader, job.points(),
+                        new Diagnostician.Surroundings(shop.laws(), job.stoich()));
     }
 
     /** The shift the wiring is expected to cause, V; 0 while it is not known. */
@@ -135,7 +177,7 @@ public final class JobReview {
 
     /** How a link stands. */
     public LinkState state(Station station) {
-        return java.util.Objects.requireNonNull(states.get(station));
+        return Objects.requireNonNull(states.get(station));
     }
 
     /** What was found at a station; empty for stations that have no such checks or nothing to check yet. */

@@ -1,29 +1,47 @@
 package amberheron.io.book;
 
+import amberheron.core.job.JobSummary;
+import amberheron.core.job.LinkState;
+import amberheron.core.job.Station;
+import amberheron.core.job.Waiting;
+import amberheron.io.JobNumber;
 import amberheron.io.TextFiles;
 import amberheron.io.json.JobDocument;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFileAttributeView;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.DateTimeException;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.logging.Level;
 import java.util.logging.Logger;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
 import org.jdbi.v3.core.JdbiException;
 import org.jspecify.annotations.Nullable;
+import org.sqlite.SQLiteConnection;
 import org.sqlite.SQLiteErrorCode;
 import org.sqlite.SQLiteException;
 
@@ -33,15 +51,19 @@ import org.sqlite.SQLiteException;
  */
 public final class JobBook implements AutoCloseable {
     /** The newest migration; a book that has it is not migrated again, which saves a good part of the start. */
-    private static final String SCHEMA = "1";
+    private static final int SCHEMA = 2;
     private static final byte[] SQLITE_HEADER = "SQLite format 3\0"
-            .getBytes(java.nio.charset.StandardCharsets.US_ASCII);
+            .getBytes(StandardCharsets.US_ASCII);
+    /** A book up to this size is looked through while it is opened; a larger one before the first entry, bytes. */
+    private static final long QUICK = 8L << 20;
+    private static final int COPIES = 14;
     /** How long to wait for another program that writes, ms. */
     private static final int PATIENCE = 3000;
 
     private final Path file;
     private final Connection connection;
     private final Jdbi jdbi;
+    private boolean sound;
 
     private JobBook(Path file, Connection connection) {
         this.file = file;
@@ -49,8 +71,12 @@ public final class JobBook implements AutoCloseable {
         this.jdbi = Jdbi.create(connection);
     }
 
-    /** A job in the list of jobs. */
-    public record Entry(String id, String vehicle, String changed) {
+    /**
+     * What the list of jobs shows of a job, and by which habits of the shop it was worked out.
+     *
+     * @param by {@link ShopHabits#mark}
+     */
+    public record Judged(JobSummary summary, String by) {
     }
 
     /** A job as kept, with the revision that a change must be based on. */
@@ -67,27 +93,42 @@ public final class JobBook implements AutoCloseable {
         // Its notes on every start say nothing to the person at the car.
         Logger.getLogger("org.flywaydb").setLevel(Level.WARNING);
         requireBook(file);
-        String url = "jdbc:sqlite:" + file;
+        // As an address, since a question mark in a plain path would end it.
+        String url = "jdbc:sqlite:" + file.toAbsolutePath().toUri();
         Connection connection = null;
         try {
             Path folder = file.toAbsolutePath().getParent();
             if (folder != null) {
                 Files.createDirectories(folder);
             }
+            boolean quick = !Files.exists(file) || Files.size(file) < QUICK;
+            makePrivate(file);
             connection = DriverManager.getConnection(url);
             pragma(connection, "busy_timeout = " + PATIENCE);
-            requireSound(file, connection);
+            if (quick) {
+                requireSound(file, connection);
+            }
             migrate(file, url, connection);
             pragma(connection, "journal_mode = wal");
             // Full: an acknowledged entry survives a power cut too, not only a killed program.
             pragma(connection, "synchronous = full");
-            return new JobBook(file, connection);
+            JobBook book = new JobBook(file, connection);
+            book.sound = quick;
+            return book;
         } catch (SQLException | IOException | FlywayException e) {
             close(connection);
             throw problem(file, e);
         } catch (BookProblem e) {
             close(connection);
             throw e;
+        }
+    }
+
+    /** Jobs name customers' vehicles: nobody else on the machine reads them, where the system can see to it. */
+    private static void makePrivate(Path file) throws IOException {
+        if (!Files.exists(file) && Files.getFileStore(file.toAbsolutePath().getParent())
+                .supportsFileAttributeView(PosixFileAttributeView.class)) {
+            Files.createFile(file, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
         }
     }
 
@@ -116,23 +157,32 @@ public final class JobBook implements AutoCloseable {
     }
 
     private static void migrate(Path file, String url, Connection connection) throws SQLException {
-        Optional<String> schema = schema(connection);
-        if (schema.isPresent() && schema.get().equals(SCHEMA)) {
-            return;
-        }
-        if (schema.isPresent() && Integer.parseInt(schema.get()) > Integer.parseInt(SCHEMA)) {
-            throw new BookProblem("%s was written by a newer version (book schema %s, this one knows %s); it was left "
-                    .formatted(file, schema.get(), SCHEMA) + "as it is. Use the newer version.");
+        Optional<String> schema = schema(file, connection);
+        if (schema.isPresent()) {
+            if (!schema.get().matches("[1-9]\\d{0,3}")) {
+                throw new BookProblem("%s says book schema “%s”, expected a whole number; it was left as it is. "
+                        .formatted(file, schema.get()) + "Put back a copy of it.");
+            }
+            int found = Integer.parseInt(schema.get());
+            if (found > SCHEMA) {
+                throw new BookProblem(
+                        "%s was written by a newer version (book schema %d, this one knows %d); it was left "
+                                .formatted(file, found, SCHEMA) + "as it is. Use the newer version.");
+            }
+            if (found == SCHEMA) {
+                return;
+            }
         }
         Flyway.configure(JobBook.class.getClassLoader()).dataSource(url, null, null)
                 .locations("classpath:amberheron/io/book").load().migrate();
     }
 
-    private static Optional<String> schema(Connection connection) throws SQLException {
+    private static Optional<String> schema(Path file, Connection connection) throws SQLException {
         try (var statement = connection.createStatement()) {
             try (var table = statement
                     .executeQuery("select 1 from sqlite_master where name = 'flyway_schema_history'")) {
                 if (!table.next()) {
+                    requireEmpty(file, connection);
                     return Optional.empty();
                 }
             }
@@ -143,43 +193,80 @@ public final class JobBook implements AutoCloseable {
         }
     }
 
+    private static void requireEmpty(Path file, Connection connection) throws SQLException {
+        try (var statement = connection.createStatement();
+                var any = statement.executeQuery("select name from sqlite_master limit 1")) {
+            if (any.next()) {
+                throw new BookProblem("%s is another program's database (it has “%s”), expected a job book; it was "
+                        .formatted(file, any.getString(1)) + "left as it is. Open another book.");
+            }
+        }
+    }
+
     private static void pragma(Connection connection, String text) throws SQLException {
         try (var statement = connection.createStatement()) {
             statement.execute("pragma " + text);
         }
     }
 
-    /** The jobs, by number. */
-    public List<Entry> jobs() {
-        return with(h -> h.createQuery("select id, vehicle, changed from job order by id")
-                .map((row, context) -> new Entry(row.getString("id"), row.getString("vehicle"),
-                        row.getString("changed")))
-                .list());
+    /** The jobs, by number, as they were last judged. */
+    public List<JobSummary> jobs() {
+        return with(h -> h.createQuery("select id, vehicle, judged, states, waits, detail, checked, booked, bay, fault "
+                + "from job order by id").map((row, context) -> summary(row)).list());
     }
 
-    /** A job; empty when the book has none of this number. */
+    /**
+     * A job; empty when the book has none of this number.
+     *
+     * @throws BookProblem when its document is not the one that was kept
+     * @throws amberheron.io.UnusableInput when its document cannot be read
+     */
     public Optional<Kept> load(String id) {
-        return with(h -> h.createQuery("select document, revision from job where id = :id").bind("id", id)
-                .map((row, context) -> new Kept(JobDocument.parse("job " + id, row.getString("document")),
-                        row.getLong("revision")))
-                .findOne());
+        return with(h -> h.createQuery("select document, revision, digest from job where id = :id").bind("id", id)
+                .map((row, context) -> {
+                    String text = row.getString("document");
+                    String digest = row.getString("digest");
+                    if (digest != null && !digest.equals(digest(text))) {
+                        throw new BookProblem(
+                                ("Job %s in %s is not as it was kept: the disk has changed it. It was left "
+                                        + "as it is; take it from a copy in %s.").formatted(id, file, copies()));
+                    }
+                    return new Kept(JobDocument.parse("job " + id, text), row.getLong("revision"));
+                }).findOne());
+    }
+
+    /** Adds a job that is judged later. */
+    public Kept add(JobDocument document) {
+        return add(document, null);
     }
 
     /**
      * Adds a job.
      *
-     * @throws BookProblem when the book has one of this number already
+     * @throws BookProblem when the book has one of this number already, or one whose files would be the same
      */
-    public Kept add(JobDocument document) {
-        if (load(document.job().id()).isPresent()) {
-            throw new BookProblem(
-                    "The book has a job %s already; choose another number.".formatted(document.job().id()));
-        }
-        with(h -> h
-                .createUpdate("insert into job (id, vehicle, revision, changed, document) "
-                        + "values (:id, :vehicle, 1, :changed, :document)")
-                .bindMap(row(document)).execute());
+    public Kept add(JobDocument document, @Nullable Judged judged) {
+        String id = document.job().id();
+        with(h -> h.createQuery("select id from job").mapTo(String.class).list()).forEach(other -> {
+            if (other.equals(id)) {
+                throw new BookProblem("The book has a job %s already; choose another number.".formatted(id));
+            }
+            if (JobNumber.collide(other, id)) {
+                throw new BookProblem("The files of job %s would overwrite those of %s, which the book has already; "
+                        .formatted(id, other) + "choose another number.");
+            }
+        });
+        requireSound();
+        with(h -> h.createUpdate("insert into job (id, vehicle, revision, changed, document, digest, judged, states, "
+                + "waits, detail, checked, booked, bay, fault) values (:id, :vehicle, 1, :changed, :document, :digest, "
+                + ":judged, :states, :waits, :detail, :checked, :booked, :bay, :fault)")
+                .bindMap(row(document)).bindMap(row(judged)).execute());
         return new Kept(document, 1);
+    }
+
+    /** Keeps a change of a job that is judged later. */
+    public long save(JobDocument document, long basedOn) {
+        return save(document, null, basedOn);
     }
 
     /**
@@ -187,27 +274,152 @@ public final class JobBook implements AutoCloseable {
      *
      * @param basedOn the revision that was changed
      * @return the new revision
-     * @throws BookProblem when another program changed the job in between; its change stays
+     * @throws BookConflict when another program changed the job in between; its change stays
      */
-    public long save(JobDocument document, long basedOn) {
+    public long save(JobDocument document, @Nullable Judged judged, long basedOn) {
+        requireSound();
         int changed = with(h -> h
                 .createUpdate("update job set vehicle = :vehicle, revision = revision + 1, changed = :changed, "
-                        + "document = :document where id = :id and revision = :basedOn")
-                .bindMap(row(document)).bind("basedOn", basedOn).execute());
+                        + "document = :document, digest = :digest, " + COLUMNS
+                        + " where id = :id and revision = :basedOn")
+                .bindMap(row(document)).bindMap(row(judged)).bind("basedOn", basedOn).execute());
         if (changed == 0) {
-            throw new BookProblem("Job %s was changed elsewhere since it was opened; open it again to go on from there."
+            throw new BookConflict("Job %s was changed elsewhere since it was opened."
                     .formatted(document.job().id()));
         }
         return basedOn + 1;
     }
 
-    private static Map<String, Object> row(JobDocument document) {
-        Map<String, Object> row = new LinkedHashMap<>();
+    /** Numbers of the jobs that were judged by other habits than these, or never. */
+    public List<String> unjudged(String by) {
+        return with(h -> h.createQuery("select id from job where judged is null or judged <> :by order by id")
+                .bind("by", by).mapTo(String.class).list());
+    }
+
+    /** Keeps what the list shows of a job, unless the job has been changed since that revision. */
+    public void judge(Judged judged, long revision) {
+        requireSound();
+        with(h -> h.createUpdate("update job set " + COLUMNS + " where id = :id and revision = :revision")
+                .bindMap(row(judged)).bind("id", judged.summary().id()).bind("revision", revision).execute());
+    }
+
+    /** Keeps that a job cannot be read, and why. */
+    public void judgeUnreadable(String id, String why, String by) {
+        requireSound();
+        with(h -> h.createUpdate("update job set judged = :by, fault = :fault where id = :id").bind("by", by)
+                .bind("fault", why).bind("id", id).execute());
+    }
+
+    private static final String COLUMNS = "judged = :judged, states = :states, waits = :waits, detail = :detail, "
+            + "checked = :checked, booked = :booked, bay = :bay, fault = :fault";
+
+    private static Map<String, @Nullable Object> row(JobDocument document) {
+        Map<String, @Nullable Object> row = new LinkedHashMap<>();
+        String text = document.text();
         row.put("id", document.job().id());
         row.put("vehicle", document.job().intake().vehicle());
         row.put("changed", Instant.now().toString());
-        row.put("document", document.text());
+        row.put("document", text);
+        row.put("digest", digest(text));
         return row;
+    }
+
+    private static Map<String, @Nullable Object> row(@Nullable Judged judged) {
+        JobSummary summary = judged == null ? JobSummary.unseen("", "") : judged.summary();
+        Map<String, @Nullable Object> row = new LinkedHashMap<>();
+        row.put("judged", judged == null ? null : judged.by());
+        row.put("states", summary.states().values().stream().map(LinkState::name).collect(Collectors.joining(",")));
+        row.put("waits", summary.on() == null ? null : summary.on().name());
+        row.put("detail", summary.detail());
+        row.put("checked", text(summary.checked()));
+        row.put("booked", text(summary.day()));
+        row.put("bay", summary.bay());
+        row.put("fault", summary.fault());
+        return row;
+    }
+
+    private static @Nullable String text(@Nullable LocalDate date) {
+        return date == null ? null : date.toString();
+    }
+
+    private static String digest(String text) {
+        return TextFiles.digest(text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Whatever a row says that is not understood is taken for not seen yet: the job itself is in its document. */
+    private static JobSummary summary(ResultSet row) throws SQLException {
+        String id = row.getString("id");
+        String vehicle = row.getString("vehicle");
+        String fault = row.getString("fault");
+        if (fault != null && !fault.isEmpty()) {
+            return JobSummary.unreadable(id, vehicle, fault);
+        }
+        if (row.getString("judged") == null) {
+            return JobSummary.unseen(id, vehicle);
+        }
+        try {
+            Map<Station, LinkState> states = new EnumMap<>(Station.class);
+            Iterator<String> names = List.of(row.getString("states").split(",")).iterator();
+            for (Station station : Station.values()) {
+                states.put(station, LinkState.valueOf(names.next()));
+            }
+            String waits = row.getString("waits");
+            return new JobSummary(id, vehicle, states, waits == null ? null : Waiting.valueOf(waits),
+                    row.getString("detail"), date(row.getString("checked")), date(row.getString("booked")),
+                    row.getString("bay"), "");
+        } catch (IllegalArgumentException | DateTimeException | NoSuchElementException | NullPointerException e) {
+            return JobSummary.unseen(id, vehicle);
+        }
+    }
+
+    private static @Nullable LocalDate date(@Nullable String text) {
+        return text == null ? null : LocalDate.parse(text);
+    }
+
+    /** Looks through the whole file, once, before the first entry: into a damaged book nothing is written. */
+    private synchronized void requireSound() {
+        if (!sound) {
+            try {
+                requireSound(file, connection);
+                sound = true;
+            } catch (SQLException e) {
+                throw problem(file, e);
+            }
+        }
+    }
+
+    private Path copies() {
+        return file.resolveSibling("copies");
+    }
+
+    /**
+     * Puts a copy of the whole book beside it, one for a day; the oldest of more than two weeks of them goes.
+     *
+     * @throws BookProblem when it cannot be written; the book itself is as it was
+     */
+    public synchronized void copy(LocalDate day) {
+        requireSound();
+        Path copy = copies().resolve("book-" + day + ".db");
+        if (Files.exists(copy)) {
+            return;
+        }
+        Path half = copy.resolveSibling(copy.getFileName() + ".part");
+        try {
+            Files.createDirectories(copies());
+            Files.deleteIfExists(half);
+            makePrivate(half);
+            connection.unwrap(SQLiteConnection.class).getDatabase().backup("main", half.toString(), null);
+            Files.move(half, copy);
+            try (Stream<Path> all = Files.list(copies())) {
+                for (Path old : all.filter(f -> f.getFileName().toString().matches("book-[-\\d]+\\.db"))
+                        .sorted(Comparator.reverseOrder()).skip(COPIES).toList()) {
+                    Files.delete(old);
+                }
+            }
+        } catch (IOException | SQLException e) {
+            throw new BookProblem("No copy of the book could be put into %s: %s. The book itself is as it was."
+                    .formatted(copies(), e.getMessage()), e);
+        }
     }
 
     /** What the shop prefers, by name. */
@@ -223,6 +435,7 @@ public final class JobBook implements AutoCloseable {
 
     /** Keeps a preference. */
     public void prefer(String name, String value) {
+        requireSound();
         with(h -> h
                 .createUpdate("insert into preference (name, value) values (:name, :value) "
                         + "on conflict (name) do update set value = excluded.value")

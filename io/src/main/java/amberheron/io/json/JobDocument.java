@@ -55,6 +55,11 @@ public final class JobDocument {
         return new JobDocument(changed, fresh);
     }
 
+    /** The document as it is written; not to be changed. */
+    ObjectNode tree() {
+        return tree;
+    }
+
     /** The document's text. */
     public String text() {
         return Json.text(tree);

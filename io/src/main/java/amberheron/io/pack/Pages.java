@@ -1,6 +1,8 @@
 package amberheron.io.pack;
 
 import amberheron.core.job.Job;
+import amberheron.io.JobNumber;
+import amberheron.io.Printable;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
@@ -28,7 +30,7 @@ final class Pages {
 
     /** The job's number as it can stand in the name of a file or folder. */
     static String stem(Job job) {
-        return job.id().replaceAll("[^\\p{L}\\p{N}._-]", "_");
+        return JobNumber.stem(job.id());
     }
 
     /** Fills in a page; what it shows is called {@code s} there. */
@@ -38,7 +40,8 @@ final class Pages {
         resolver.setCharacterEncoding("UTF-8");
         TemplateEngine engine = new TemplateEngine();
         engine.setTemplateResolver(resolver);
-        return engine.process("amberheron/io/pack/" + page, new Context(Locale.ROOT, Map.of("s", sheet)));
+        return Printable
+                .page(engine.process("amberheron/io/pack/" + page, new Context(Locale.ROOT, Map.of("s", sheet))));
     }
 
     /** A page as PDF; a millimetre in it is a millimetre on paper. */

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import amberheron.core.job.Job;
+import amberheron.core.job.JobSummary;
 import amberheron.io.json.JobDocument;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -41,7 +42,7 @@ class JobBookTest {
             book.prefer("mixture", "lambda");
         }
         try (JobBook book = JobBook.open(file())) {
-            assertThat(book.jobs()).extracting(JobBook.Entry::id).containsExactly("A", "B");
+            assertThat(book.jobs()).extracting(JobSummary::id).containsExactly("A", "B");
             assertThat(book.load("A").orElseThrow().document().job().intake().vehicle()).isEqualTo("first");
             assertThat(book.load("C")).isEmpty();
             assertThat(book.preferences()).containsExactly(java.util.Map.entry("mixture", "lambda"));

@@ -17,7 +17,7 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
-class JobBoardTest {
+class JobSummaryTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 6, 1);
     private static final Intake ASKED = Intake.BLANK.withVehicle("van").withDisplacement(1e-3).withCylinders(4)
             .withFuel(new Fuel("e5", "E5", 14.4, Source.practice("made up for the test")))
@@ -31,8 +31,8 @@ class JobBoardTest {
         return Job.empty("J").withIntake(ASKED).withProgress(Progress.NONE.withDone(done).withInHand(all));
     }
 
-    private static JobBoard.Line line(Job job) {
-        return JobBoard.line(new JobReview(job, Shop.of(List.of())), 6, TODAY);
+    private static JobSummary line(Job job) {
+        return JobSummary.of(new JobReview(job, Shop.of(List.of())));
     }
 
     private static FreeAirCheck checkedOn(LocalDate date) {
@@ -66,10 +66,10 @@ class JobBoardTest {
     @Test
     void aCalibrationIsDueAgainAfterTheShopsMonths() {
         Job checked = job().withAir(checkedOn(LocalDate.of(2025, 12, 1)));
-        assertThat(line(checked).due()).isEqualTo(TODAY);
-        assertThat(line(checked).overdue()).as("due today is not yet overdue").isFalse();
-        assertThat(line(checked.withAir(checkedOn(LocalDate.of(2025, 11, 30)))).overdue()).isTrue();
-        assertThat(line(job()).overdue()).as("never checked is open at Air, not overdue").isFalse();
+        assertThat(line(checked).due(6)).hasValue(TODAY);
+        assertThat(line(checked).overdue(6, TODAY)).as("due today is not yet overdue").isFalse();
+        assertThat(line(checked.withAir(checkedOn(LocalDate.of(2025, 11, 30)))).overdue(6, TODAY)).isTrue();
+        assertThat(line(job()).overdue(6, TODAY)).as("never checked is open at Air, not overdue").isFalse();
     }
 
     @Test
@@ -80,7 +80,7 @@ class JobBoardTest {
         first = first.withProgress(first.progress().withBay("1").withDay(TODAY));
         Job other = job("ground");
         other = other.withProgress(other.progress().withBay("0").withDay(TODAY.plusDays(1)));
-        assertThat(JobBoard.onDay(List.of(line(second), line(first), line(other)), TODAY))
-                .extracting(l -> l.job().progress().bay()).containsExactly("1", "2");
+        assertThat(JobSummary.onDay(List.of(line(second), line(first), line(other)), TODAY))
+                .extracting(JobSummary::bay).containsExactly("1", "2");
     }
 }

@@ -1,4 +1,4 @@
-package amberheron.app.session;
+package amberheron.io.book;
 
 import amberheron.core.job.Shop;
 import amberheron.core.placement.PlaceSchools;
@@ -6,13 +6,15 @@ import amberheron.core.placement.PlaceSchools.BankSchool;
 import amberheron.core.placement.PlaceSchools.CatalystSchool;
 import amberheron.core.placement.TiltSchool;
 import amberheron.core.scaling.OutputLaw;
+import amberheron.io.TextFiles;
+import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /** The shop's habits as they are kept in its book; anything there that is not understood is ours. */
-final class ShopHabits {
+public final class ShopHabits {
     private static final String TILT = "school.tilt";
     private static final String CATALYST = "school.catalyst";
     private static final String BANK = "school.bank";
@@ -21,7 +23,8 @@ final class ShopHabits {
     private ShopHabits() {
     }
 
-    static Shop read(Map<String, String> kept, List<OutputLaw> laws) {
+    /** The habits kept under these names. */
+    public static Shop read(Map<String, String> kept, List<OutputLaw> laws) {
         PlaceSchools ours = PlaceSchools.OURS;
         String months = kept.getOrDefault(MONTHS, "");
         return new Shop(laws,
@@ -31,9 +34,16 @@ final class ShopHabits {
                 months.matches("[1-9]\\d?") ? Integer.parseInt(months) : Shop.USUAL_MONTHS);
     }
 
-    static Map<String, String> written(Shop shop) {
+    /** Names and values to keep them under. */
+    public static Map<String, String> written(Shop shop) {
         return Map.of(TILT, shop.schools().tilt().name(), CATALYST, shop.schools().catalyst().name(), BANK,
                 shop.schools().bank().name(), MONTHS, String.valueOf(shop.recalibrateMonths()));
+    }
+
+    /** A short mark of all that a job is judged by: jobs judged by other habits or laws have another. */
+    public static String mark(Shop shop) {
+        return TextFiles.digest((written(shop).entrySet().stream().sorted(Map.Entry.comparingByKey()).toList() + " "
+                + shop.laws()).getBytes(StandardCharsets.UTF_8)).substring(0, 16);
     }
 
     private static <E extends Enum<E>> E one(E[] values, @Nullable String name, E otherwise) {

@@ -1,0 +1,74 @@
+package amberheron.app.session;
+
+import amberheron.core.job.Job;
+import amberheron.core.job.Station;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** Where the person is and what is looked at. */
+final class Navigation {
+    private static final double FIRST_CURSOR = 0.9;
+
+    private Session.View view = Session.View.JOBS;
+    private Station station = Station.PLAN;
+    private double cursor = FIRST_CURSOR;
+    private @Nullable String asked;
+    private @Nullable String place;
+
+    /** At the first station of a job just opened. */
+    void begin() {
+        view = Session.View.STATION;
+        station = Station.PLAN;
+        cursor = FIRST_CURSOR;
+        asked = null;
+        place = null;
+    }
+
+    Session.View view() {
+        return view;
+    }
+
+    Station station() {
+        return station;
+    }
+
+    void jobs() {
+        view = Session.View.JOBS;
+    }
+
+    void go(Station to) {
+        view = Session.View.STATION;
+        station = to;
+        asked = null;
+    }
+
+    @Nullable
+    String asked() {
+        return asked;
+    }
+
+    /** Asks about a check; asking again puts the answer away. */
+    void ask(String check) {
+        asked = check.equals(asked) ? null : check;
+    }
+
+    Optional<String> place(Job job) {
+        List<String> ids = job.candidates().stream().map(c -> c.id()).toList();
+        return place != null && ids.contains(place)
+                ? Optional.of(place)
+                : job.chosenPlace().map(c -> c.id()).or(() -> ids.stream().findFirst());
+    }
+
+    void look(String candidate) {
+        place = candidate;
+    }
+
+    double cursor() {
+        return cursor;
+    }
+
+    void cursor(double lambda) {
+        cursor = lambda;
+    }
+}

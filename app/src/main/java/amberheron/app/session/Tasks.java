@@ -1,0 +1,139 @@
+package amberheron.app.session;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.Executor;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Slow work off the screen's thread: several at once, each with its progress and a way to stop it. A failure stays in the
+ * list until it is put away. Used on the screen's thread only, but for the work itself.
+ */
+public final class Tasks {
+    private final Executor worker;
+    private final Executor ui;
+    private final Runnable told;
+    private final List<Running> all = new ArrayList<>();
+
+    Tasks(Executor worker, Executor ui, Runnable told) {
+        this.worker = worker;
+        this.ui = ui;
+        this.told = told;
+    }
+
+    /** What a piece of work says while it runs. */
+    public interface Progress {
+        /**
+         * Says how far it is; ends the work when it was stopped.
+         *
+         * @param part from 0 to 1
+         * @throws CancellationException when the work was stopped
+         */
+        void at(double part);
+    }
+
+    /** One piece of work. */
+    public static final class Running {
+        private final String what;
+        private volatile double part = Double.NaN;
+        private volatile boolean stopped;
+        private @Nullable String failure;
+
+        Running(String what) {
+            this.what = what;
+        }
+
+        /** What it is, in the words of the person who asked for it. */
+        public String what() {
+            return what;
+        }
+
+        /** How far it is, from 0 to 1; NaN while that is not known. */
+        public double part() {
+            return part;
+        }
+
+        /** Why it failed; null while it runs. */
+        public @Nullable String failure() {
+            return failure;
+        }
+
+        /** Ends the work at its next step. */
+        public void stop() {
+            stopped = true;
+        }
+    }
+
+    /**
+     * Starts work.
+     *
+     * @param work runs elsewhere
+     * @param then takes what came of it, on the screen's thread
+     * @param failed takes why it failed, on the screen's thread
+     */
+    <T> Running start(String what, Function<Progress, T> work, Consumer<T> then, Consumer<String> failed) {
+        Running running = new Running(what);
+        all.add(running);
+        Progress progress = part -> {
+            if (running.stopped) {
+                throw new CancellationException();
+            }
+            boolean seen = Double.isNaN(running.part) || Math.abs(part - running.part) >= 0.01;
+            if (seen) {
+                running.part = part;
+                ui.execute(told);
+            }
+        };
+        worker.execute(() -> {
+            try {
+                T result = work.apply(progress);
+                ui.execute(() -> {
+                    all.remove(running);
+                    if (!running.stopped) {
+                        then.accept(result);
+                    }
+                    told.run();
+                });
+            } catch (CancellationException e) {
+                ui.execute(() -> {
+                    all.remove(running);
+                    told.run();
+                });
+            } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
+                Logger.getLogger(Tasks.class.getName()).log(Level.WARNING, what, e);
+                ui.execute(() -> {
+                    running.failure = String.valueOf(e.getMessage());
+                    failed.accept(running.failure);
+                    told.run();
+                });
+            }
+        });
+        return running;
+    }
+
+    /** What runs now, and what failed and was not put away. */
+    public List<Running> all() {
+        return List.copyOf(all);
+    }
+
+    /** Whether anything runs. */
+    boolean busy() {
+        return all.stream().anyMatch(r -> r.failure() == null);
+    }
+
+    /** Puts a failure away. */
+    public void putAway(Running failed) {
+        all.remove(failed);
+        told.run();
+    }
+
+    /** Stops all of it. */
+    void close() {
+        all.forEach(Running::stop);
+    }
+}

@@ -1,0 +1,46 @@
+package amberheron.app.shell;
+
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Saver;
+import amberheron.app.session.Session;
+import amberheron.io.json.Difference;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** Two bays changed one job: both versions side by side, and a person chooses. */
+final class PartedBar extends VBox {
+    private static final int SHOWN = 6;
+
+    private final Session session;
+    private final Label says = Parts.text("");
+
+    PartedBar(Session session) {
+        super(8);
+        this.session = session;
+        says.setId("parted.says");
+        getChildren().addAll(says,
+                new HBox(8, Parts.button("Keep what is on this screen", "parted.ours", session::keepOurs, "primary"),
+                        Parts.button("Take what is in the book", "parted.theirs", session::takeTheirs, "quiet")));
+        getStyleClass().add("notice");
+        refresh();
+    }
+
+    void refresh() {
+        Optional<Saver.Conflict> conflict = session.conflict();
+        conflict.ifPresent(c -> {
+            List<Difference> all = Difference.between(c.ours(), c.theirs());
+            says.setText(
+                    "▲ Job %s was changed in another bay while it was open here. Nothing is lost; choose which goes on.%n"
+                            .formatted(c.ours().job().id())
+                            + all.stream().limit(SHOWN)
+                                    .map(d -> "%s: here %s, in the book %s".formatted(d.field(), d.ours(), d.theirs()))
+                                    .collect(Collectors.joining("\n"))
+                            + (all.size() > SHOWN ? "\nand " + (all.size() - SHOWN) + " more" : ""));
+        });
+        Parts.show(this, conflict.isPresent());
+    }
+}

@@ -1,0 +1,103 @@
+package amberheron.core.job;
+
+import amberheron.core.plan.Step;
+import java.time.LocalDate;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A job as the list of jobs shows it: how its links stand, what it waits on, and which day it is booked or due again.
+ * Kept beside the job, so that a long list is shown without working out every job in it.
+ *
+ * @param states how each link stands; empty while nobody has looked
+ * @param on what it waits on; null while nobody has looked, or where the job cannot be read
+ * @param detail what exactly, in a few words
+ * @param checked the day of its free-air check; null when none was done, or the fit came off
+ * @param day the day it is booked for; null when it is not
+ * @param bay where the vehicle stands or will stand; may be empty
+ * @param fault why the job cannot be read; empty when it can
+ */
+public record JobSummary(String id, String vehicle, Map<Station, LinkState> states, @Nullable Waiting on, String detail,
+        @Nullable LocalDate checked, @Nullable LocalDate day, String bay, String fault) {
+    public JobSummary {
+        Map<Station, LinkState> copy = new EnumMap<>(Station.class);
+        copy.putAll(states);
+        states = Collections.unmodifiableMap(copy);
+    }
+
+    /** What is shown of a job that was reviewed. */
+    public static JobSummary of(JobReview review) {
+        Job job = review.job();
+        Map<Station, LinkState> states = new EnumMap<>(Station.class);
+        for (Station station : Station.values()) {
+            states.put(station, review.state(station));
+        }
+        boolean cameOff = !job.intake().permanent() && job.done().contains("plug");
+        Standing standing = standing(review);
+        return new JobSummary(job.id(), job.intake().vehicle(), states, standing.on(), standing.detail(),
+                cameOff ? null : job.air().date(), job.progress().day(), job.progress().bay(), "");
+    }
+
+    /** What is shown of a job that nobody has looked at yet. */
+    public static JobSummary unseen(String id, String vehicle) {
+        return new JobSummary(id, vehicle, Map.of(), null, "", null, null, "", "");
+    }
+
+    /** What is shown of a job that cannot be read, and why. */
+    public static JobSummary unreadable(String id, String vehicle, String why) {
+        return new JobSummary(id, vehicle, Map.of(), null, "", null, null, "", why);
+    }
+
+    private record Standing(Waiting on, String detail) {
+    }
+
+    private static Standing standing(JobReview review) {
+        Job job = review.job();
+        Optional<Step> next = review.plan().next(job.done());
+        Waiting hold = job.progress().hold();
+        if (job.intake().condition().stops()) {
+            return new Standing(Waiting.CUSTOMER, "exhaust: " + job.intake().condition().words());
+        }
+        if (next.isEmpty()) {
+            return new Standing(Waiting.FINISHED, "every step is done");
+        }
+        if (hold != null) {
+            return new Standing(hold, "put on hold; next: " + next.get().title());
+        }
+        if (!job.intake().missing().isEmpty()) {
+            return new Standing(Waiting.CUSTOMER, "not said yet: "
+                    + String.join(", ", job.intake().missing().stream().map(q -> q.words()).toList()));
+        }
+        List<String> lacking = next.get().items().stream().filter(i -> i.kind() != Step.Item.Kind.TOOL)
+                .map(Step.Item::name).filter(i -> !job.progress().inHand().contains(i)).toList();
+        if (!lacking.isEmpty()) {
+            return new Standing(Waiting.PARTS, String.join("; ", lacking));
+        }
+        Waiting on = switch (next.get().id()) {
+            case "weld" -> Waiting.WELDER;
+            case "prove" -> Waiting.PROVING_DRIVE;
+            default -> Waiting.NOTHING;
+        };
+        return new Standing(on, "next: " + next.get().title());
+    }
+
+    /** The day its free-air check is due again, for a shop that repeats it after so many months. */
+    public Optional<LocalDate> due(int months) {
+        return Optional.ofNullable(checked).map(d -> d.plusMonths(months));
+    }
+
+    /** Whether that day has passed. */
+    public boolean overdue(int months, LocalDate today) {
+        return due(months).filter(d -> d.isBefore(today)).isPresent();
+    }
+
+    /** The jobs booked for a day, by bay. */
+    public static List<JobSummary> onDay(List<JobSummary> jobs, LocalDate day) {
+        return jobs.stream().filter(j -> day.equals(j.day())).sorted(Comparator.comparing(JobSummary::bay)).toList();
+    }
+}

@@ -1,0 +1,33 @@
+package amberheron.io;
+
+/** Text from outside made fit for a screen, a page or a message. */
+public final class Printable {
+    private static final int MOST = 80;
+
+    private Printable() {
+    }
+
+    /** For a message: short, and what cannot be shown shown as its code. */
+    public static String of(String text) {
+        StringBuilder out = new StringBuilder();
+        text.codePoints().limit(MOST).forEach(c -> {
+            if (unshowable(c)) {
+                out.append("\\u%04X".formatted(c));
+            } else {
+                out.appendCodePoint(c);
+            }
+        });
+        return text.codePointCount(0, text.length()) > MOST ? out + "…" : out.toString();
+    }
+
+    /** For a page: whole, without what no document may hold (control characters, half of a surrogate pair). */
+    public static String page(String text) {
+        StringBuilder out = new StringBuilder(text.length());
+        text.codePoints().forEach(c -> out.appendCodePoint(unshowable(c) && c != '\n' && c != '\t' ? 0xFFFD : c));
+        return out.toString();
+    }
+
+    private static boolean unshowable(int c) {
+        return Character.isISOControl(c) || Character.getType(c) == Character.SURROGATE || c == 0xFFFE || c == 0xFFFF;
+    }
+}

@@ -1,0 +1,48 @@
+package amberheron.io.book;
+
+import amberheron.core.job.JobSummary;
+import amberheron.io.book.JobBook.Judged;
+import amberheron.io.book.JobBook.Kept;
+import amberheron.io.json.JobDocument;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+
+/**
+ * The job book as the desktop sees it, whatever database is behind it: everything is asked for and answered later, in
+ * the order it was asked. An answer fails with {@link BookProblem} when the book cannot do it.
+ */
+public interface Book extends AutoCloseable {
+    /** Every job, by number, without its document. */
+    CompletableFuture<List<JobSummary>> jobs();
+
+    /** A job; empty when the book has none of this number. */
+    CompletableFuture<Optional<Kept>> load(String id);
+
+    /** Adds a job. */
+    CompletableFuture<Kept> add(JobDocument document, Judged judged);
+
+    /** Keeps a change that is based on a revision, and answers the new one; fails with {@link BookConflict}. */
+    CompletableFuture<Long> save(JobDocument document, Judged judged, long basedOn);
+
+    /** Numbers of the jobs that were judged by other habits of the shop, or never. */
+    CompletableFuture<List<String>> unjudged(String by);
+
+    /** Keeps what the list shows of a job, unless it has been changed since that revision. */
+    CompletableFuture<Void> judge(Judged judged, long revision);
+
+    /** Keeps that a job cannot be read, and why. */
+    CompletableFuture<Void> judgeUnreadable(String id, String why, String by);
+
+    /** Keeps preferences. */
+    CompletableFuture<Void> prefer(Map<String, String> preferences);
+
+    /** Puts a copy of the book beside it, unless the day has one. */
+    CompletableFuture<Void> copy(LocalDate day);
+
+    /** Waits until all that was asked is done, then lets the book go. */
+    @Override
+    void close();
+}

@@ -1,0 +1,103 @@
+package amberheron.io.book;
+
+import amberheron.core.job.JobSummary;
+import amberheron.io.book.JobBook.Judged;
+import amberheron.io.book.JobBook.Kept;
+import amberheron.io.json.JobDocument;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.function.Supplier;
+
+/** A book on this machine, worked by one thread of its own. */
+public final class BookThread implements Book {
+    private final JobBook book;
+    private final Executor thread;
+    private final Runnable end;
+
+    private BookThread(JobBook book, Executor thread, Runnable end) {
+        this.book = book;
+        this.thread = thread;
+        this.end = end;
+    }
+
+    /** A book with a thread for it. */
+    public static BookThread of(JobBook book) {
+        ExecutorService one = Executors.newSingleThreadExecutor(r -> {
+            Thread made = new Thread(r, "book");
+            made.setDaemon(true);
+            return made;
+        });
+        return new BookThread(book, one, one::close);
+    }
+
+    /** A book that does everything at once, for callers that wait anyway. */
+    public static BookThread direct(JobBook book) {
+        return new BookThread(book, Runnable::run, () -> {
+        });
+    }
+
+    private <T> CompletableFuture<T> ask(Supplier<T> what) {
+        return CompletableFuture.supplyAsync(what, thread);
+    }
+
+    private CompletableFuture<Void> tell(Runnable what) {
+        return CompletableFuture.runAsync(what, thread);
+    }
+
+    @Override
+    public CompletableFuture<List<JobSummary>> jobs() {
+        return ask(book::jobs);
+    }
+
+    @Override
+    public CompletableFuture<Optional<Kept>> load(String id) {
+        return ask(() -> book.load(id));
+    }
+
+    @Override
+    public CompletableFuture<Kept> add(JobDocument document, Judged judged) {
+        return ask(() -> book.add(document, judged));
+    }
+
+    @Override
+    public CompletableFuture<Long> save(JobDocument document, Judged judged, long basedOn) {
+        return ask(() -> book.save(document, judged, basedOn));
+    }
+
+    @Override
+    public CompletableFuture<List<String>> unjudged(String by) {
+        return ask(() -> book.unjudged(by));
+    }
+
+    @Override
+    public CompletableFuture<Void> judge(Judged judged, long revision) {
+        return tell(() -> book.judge(judged, revision));
+    }
+
+    @Override
+    public CompletableFuture<Void> judgeUnreadable(String id, String why, String by) {
+        return tell(() -> book.judgeUnreadable(id, why, by));
+    }
+
+    @Override
+    public CompletableFuture<Void> prefer(Map<String, String> preferences) {
+        return tell(() -> preferences.forEach(book::prefer));
+    }
+
+    @Override
+    public CompletableFuture<Void> copy(LocalDate day) {
+        return tell(() -> book.copy(day));
+    }
+
+    @Override
+    public void close() {
+        end.run();
+        book.close();
+    }
+}
