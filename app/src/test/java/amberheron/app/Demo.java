@@ -30,7 +30,7 @@ public final class Demo {
     }
 
     /** Puts a fresh demo book into a folder; it is made once and copied. */
-    static void copy(Path home) {
+    public static void copy(Path home) {
         Path from = original();
         try (Stream<Path> files = Files.walk(from)) {
             for (Path file : files.toList()) {

@@ -94,6 +94,27 @@ class StationsTest extends WindowTest {
         assertThat(session.job().placing().probe().standOut()).isEqualTo(0.082);
     }
 
+    /** What was half typed for a piece belongs to that piece, wherever it is moved, and goes with it. */
+    @Test
+    void aBadEntryStaysWithItsPieceWhenOthersGo() {
+        go("SB-014", KeyCode.DIGIT2);
+        hands.clickOn(byId("place.leaf.pipe"));
+        hands.interact(() -> session.focus("place.piece.1.wall"));
+        type("20 mmm");
+        hands.interact(() -> byId("place.piece.0").requestFocus());
+        hands.push(KeyCode.SPACE);
+        hands.interact(() -> byId("place.piece.remove").requestFocus());
+        hands.push(KeyCode.SPACE);
+        assertThat(session.job().intake().exhaust().segments().getFirst().id()).isEqualTo("1");
+        assertThat(session.job().drafts()).containsEntry("place.piece.1.wall", "20 mmm");
+        assertThat(text("place.piece.1.wall")).isEqualTo("20 mmm");
+        hands.interact(() -> byId("place.piece.remove").requestFocus());
+        hands.push(KeyCode.SPACE);
+        assertThat(session.job().drafts()).as("gone with its piece").isEmpty();
+        hands.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(session.job().drafts()).as("and back with it").containsKey("place.piece.1.wall");
+    }
+
     /** A clamp job from its leaf: read on the jack, judged on the wheels. */
     @Test
     void whatWasFittedIsMeasuredOnTheJackAndJudgedOnTheWheels() {

@@ -5,9 +5,13 @@ public interface Meter extends AutoCloseable {
     /** What is connected, as shown beside every reading it gives. */
     String name();
 
+    /** Whether it is a stand-in, whose readings prove nothing about a vehicle. */
+    boolean simulated();
+
     /** Takes a reading; whatever goes wrong is said in the reading, and the meter can be asked again. */
     Reading read();
 
+    /** Puts it away, also while it is being asked; it is not asked again. */
     @Override
     void close();
 

@@ -8,6 +8,7 @@ import java.net.InetSocketAddress;
 import java.net.Socket;
 import java.net.SocketTimeoutException;
 import java.nio.charset.StandardCharsets;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
@@ -25,11 +26,17 @@ public final class ScpiMeter implements Meter {
     private static final int LONGEST_ANSWER = 256;
     private static final Pattern NUMBER = Pattern.compile("[+-]?\\d+(\\.\\d*)?([eE][+-]?\\d+)?");
 
+    /** A name or IPv4 address with or without a port; an IPv6 address bare, or in brackets with or without one. */
+    private static final Pattern ADDRESS = Pattern.compile(
+            "(?:\\[(?<six>[0-9a-fA-F:.%\\w]+)\\]|(?<host>[^\\[\\]:\\s]+|[0-9a-fA-F]*:[0-9a-fA-F:]*:[0-9a-fA-F:.]*))(?::(?<port>\\d{1,5}))?");
+
     private final String host;
     private final int port;
     private final int patience;
-    private @Nullable Socket socket;
-    private String name;
+    private volatile @Nullable Socket socket;
+    private volatile String name;
+    private volatile boolean simulated;
+    private volatile boolean putAway;
 
     /**
      * A meter that is connected to when it is first asked.
@@ -50,23 +57,33 @@ public final class ScpiMeter implements Meter {
      */
     public static ScpiMeter at(String address, int patience) {
         String typed = address.strip();
-        int colon = typed.lastIndexOf(':');
-        String host = colon < 0 ? typed : typed.substring(0, colon);
-        String port = colon < 0 ? String.valueOf(USUAL_PORT) : typed.substring(colon + 1);
+        Matcher parts = ADDRESS.matcher(typed);
+        boolean understood = parts.matches();
+        String host = !understood ? "" : parts.group("six") != null ? parts.group("six") : parts.group("host");
+        String port = !understood || parts.group("port") == null ? String.valueOf(USUAL_PORT) : parts.group("port");
         if (host.isBlank() || !port.matches("\\d{1,5}") || Integer.parseInt(port) > 65535) {
             throw new IllegalArgumentException(
-                    "Meter: found “%s”, expected an address such as 192.168.1.40 or meter.local:5025".formatted(typed));
+                    "Meter: found “%s”, expected an address such as 192.168.1.40, meter.local:5025 or [::1]:5025"
+                            .formatted(typed));
         }
         return new ScpiMeter(host, Integer.parseInt(port), patience);
     }
 
     @Override
-    public synchronized String name() {
+    public String name() {
         return name;
     }
 
     @Override
+    public boolean simulated() {
+        return simulated;
+    }
+
+    @Override
     public synchronized Reading read() {
+        if (putAway) {
+            return new Reading.None(name + ": it was put away");
+        }
         try {
             if (socket == null) {
                 connect();
@@ -85,7 +102,7 @@ public final class ScpiMeter implements Meter {
     }
 
     private Reading fail(String why) {
-        close();
+        disconnect();
         return new Reading.None(name + ": " + why);
     }
 
@@ -97,6 +114,7 @@ public final class ScpiMeter implements Meter {
             made.setTcpNoDelay(true);
             socket = made;
             String[] identity = ask("*IDN?").split(",", -1);
+            simulated = identity[0].strip().equalsIgnoreCase("Simulated");
             name = identity.length >= 2 ? (identity[0] + " " + identity[1]).strip() : "meter at " + host + ":" + port;
         } catch (IOException e) {
             made.close();
@@ -109,6 +127,11 @@ public final class ScpiMeter implements Meter {
         Socket to = socket;
         if (to == null) {
             throw new IOException("not connected");
+        }
+        int surplus = to.getInputStream().available();
+        if (surplus > 0) {
+            // What it still says belongs to an earlier question: nothing on this connection can be trusted any more.
+            throw new IOException("it said more than one line to one question, expected one; asked anew");
         }
         to.getOutputStream().write((command + "\n").getBytes(StandardCharsets.US_ASCII));
         to.getOutputStream().flush();
@@ -135,15 +158,21 @@ public final class ScpiMeter implements Meter {
     }
 
     @Override
-    public synchronized void close() {
+    public void close() {
+        putAway = true;
+        disconnect();
+    }
+
+    /** Not locked: a meter that is being waited for can be put away at once. */
+    private void disconnect() {
+        Socket open = socket;
+        socket = null;
         try {
-            if (socket != null) {
-                socket.close();
+            if (open != null) {
+                open.close();
             }
         } catch (IOException e) {
             System.getLogger(ScpiMeter.class.getName()).log(System.Logger.Level.DEBUG, "closing the meter", e);
-        } finally {
-            socket = null;
         }
     }
 }

@@ -16,6 +16,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 
 class ScpiMeterTest {
@@ -104,6 +105,40 @@ class ScpiMeterTest {
         try (Rude rude = Rude.answering("+1.1", "+2.2E+00\n"); ScpiMeter meter = rude.meter()) {
             says(meter.read(), "no whole answer");
             assertThat(meter.read()).isEqualTo(new Reading.Volts(2.2));
+        }
+    }
+
+    /** A second line to one question would be taken for the answer to the next. */
+    @Test
+    void aSurplusLineIsNotTakenForTheNextAnswer() throws IOException {
+        try (Rude rude = Rude.answering("+1.1E+00\n+9.9E+00\n", "+2.2E+00\n"); ScpiMeter meter = rude.meter()) {
+            assertThat(meter.read()).isEqualTo(new Reading.Volts(1.1));
+            says(meter.read(), "more than one line");
+            assertThat(meter.read()).isEqualTo(new Reading.Volts(2.2));
+        }
+    }
+
+    /** A meter that does not answer can be put away at once, and its name be shown meanwhile. */
+    @Test
+    void aSilentMeterHoldsNobodyUp() throws Exception {
+        try (Rude rude = Rude.answering("")) {
+            ScpiMeter meter = ScpiMeter.at("127.0.0.1:" + rude.listening().getLocalPort(), 60_000);
+            var reading = java.util.concurrent.CompletableFuture.supplyAsync(meter::read);
+            while (!meter.name().equals("Maker M-1")) {
+                Thread.onSpinWait();
+            }
+            meter.close();
+            says(reading.get(5, java.util.concurrent.TimeUnit.SECONDS), "");
+            says(meter.read(), "put away");
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"meter.local, meter at meter.local:5025", "meter.local:99, meter at meter.local:99",
+            "::1, meter at ::1:5025", "[::1]:77, meter at ::1:77", "fe80::2, meter at fe80::2:5025"})
+    void anAddressIsReadAsItIsMeant(String typed, String name) {
+        try (ScpiMeter meter = ScpiMeter.at(typed, PATIENCE)) {
+            assertThat(meter.name()).isEqualTo(name);
         }
     }
 

@@ -12,6 +12,7 @@ import amberheron.core.units.UnitChoice;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import amberheron.io.book.JobBook;
+import amberheron.io.book.ShopHabits;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.json.JobDocument;
 import amberheron.io.pack.HandOverPack;
@@ -53,6 +54,11 @@ final class DemoCommands {
      * @param session to be used on the screen's thread
      */
     record Ready(Session session, JobBook book, Catalogue catalogue) {
+        /** The shop that does not exist. */
+        Shop shop() {
+            return ShopHabits.read(book.preferences(), catalogue.laws());
+        }
+
         /** A demo job. */
         Job job(String id) {
             return book.load(id).orElseThrow().document().job();
@@ -127,7 +133,7 @@ final class DemoCommands {
             return withDemo(demo -> {
                 List<Path> pictures = Pictures.write(demo.session(), folder.resolve("pictures"), WIDTH, HEIGHT);
                 for (JobSummary entry : demo.book().jobs()) {
-                    JobReview review = new JobReview(demo.job(entry.id()), Shop.of(demo.catalogue().laws()));
+                    JobReview review = new JobReview(demo.job(entry.id()), demo.shop());
                     Path pack = folder.resolve("packs").resolve(entry.id());
                     HandOverPack.write(JobDocument.of(review.job()), HandOverSheet.of(review, UnitChoice.METRIC), pack);
                     out.println(entry.id() + "  " + entry.vehicle());

@@ -3,6 +3,7 @@ package amberheron.app.demo;
 import amberheron.app.drivelog.ProveModel;
 import amberheron.bench.SimulatedBench;
 import amberheron.bench.SimulatedDrive;
+import amberheron.core.finding.Origin;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.job.Job;
 import amberheron.core.job.Progress;
@@ -39,6 +40,7 @@ import amberheron.core.wiring.Wiring;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import amberheron.io.book.JobBook;
+import amberheron.io.book.ShopHabits;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.json.JobDocument;
 import java.io.IOException;
@@ -57,6 +59,7 @@ import java.util.stream.Collectors;
  */
 public final class DemoBook {
     private static final double TIME_STEP = 0.25;
+    private static final Origin SIMULATED = new Origin(Origin.Kind.SIMULATED, "simulated instruments", null, "");
 
     private DemoBook() {
     }
@@ -71,6 +74,7 @@ public final class DemoBook {
         book.add(JobDocument.of(utility(catalogue)));
         book.add(JobDocument.of(sidecar(catalogue)));
         book.prefer("job", "SB-016");
+        book.prefer(ShopHabits.DEMO, "yes");
     }
 
     private static PowerSource source(String id, String place, double... volts) {
@@ -78,7 +82,7 @@ public final class DemoBook {
                 KeyState.INDICATORS};
         PowerSource source = PowerSource.named(id).withPlace(place);
         for (int i = 0; i < states.length; i++) {
-            source = source.withVolts(states[i], volts[i]);
+            source = source.withReading(states[i], volts[i], SIMULATED);
         }
         return source;
     }
@@ -161,8 +165,9 @@ public final class DemoBook {
                         .withFitted(new AsFitted(0.715, rad(47), rad(5), rad(-2), LocalDate.of(2026, 5, 20), true,
                                 List.of())))
                 .withWiring(Wiring.UNMEASURED
-                        .withSources(List.of(PowerSource.named("A").withPlace("radio feed").withVolts(KeyState.OFF, 0.0)
-                                .withVolts(KeyState.ON, 12.1)))
+                        .withSources(List.of(
+                                PowerSource.named("A").withPlace("radio feed").withReading(KeyState.OFF, 0.0, SIMULATED)
+                                        .withReading(KeyState.ON, 12.1, SIMULATED)))
                         .withTaken("A").withFuse(5.0))
                 .withDone(Set.of("leaks", "display", "place", "run", "drill", "clamp", "tight"));
     }
@@ -215,7 +220,7 @@ public final class DemoBook {
         Job with = job;
         for (double v : volts) {
             var reading = bench.take(v);
-            with = with.withPoint(new CheckPoint(reading.volts(), null, reading.shown(), bench.name()));
+            with = with.withPoint(new CheckPoint(reading.volts(), null, reading.shown(), "", SIMULATED));
         }
         return with;
     }

@@ -8,6 +8,7 @@ import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Parsed;
 import amberheron.core.units.QuantityField;
+import java.util.Objects;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -159,6 +160,9 @@ public final class EntryField extends VBox {
         if (judged.parsed() instanceof Parsed.Value value) {
             // As entered is as shown from now on, also while the cursor is still in it.
             shownLast = typed;
+            if (!drafted && Objects.equals(read.apply(session.job()), value.si())) {
+                return true;
+            }
             session.edit(field.name() + " " + session.units().text(measure(value.si()), session.job().stoich()),
                     j -> judged.then().withDraft(key.get(), null));
             return true;

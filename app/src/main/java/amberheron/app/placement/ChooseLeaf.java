@@ -99,7 +99,7 @@ final class ChooseLeaf {
         Choice<S> choice = new Choice<>(session, name, key, List.of(all), words,
                 () -> read.apply(session.shop().schools()), s -> {
                     Shop shop = session.shop();
-                    session.shop(new Shop(shop.laws(), write.apply(shop.schools(), s), shop.recalibrateMonths()));
+                    session.shop(shop.withSchools(write.apply(shop.schools(), s)));
                 });
         refreshers.add(choice::refresh);
         return choice;

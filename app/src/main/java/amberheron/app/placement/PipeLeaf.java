@@ -40,7 +40,7 @@ import org.jspecify.annotations.Nullable;
 /** The exhaust piece by piece, what lies around it, sensor and lead, and how the car stands on its wheels. */
 final class PipeLeaf {
     private static final double FAR = 3;
-    private static final Pattern OF_PIECE = Pattern.compile("place\\.piece\\.(\\d+).*");
+    private static final Pattern OF_PIECE = Pattern.compile("place\\.piece\\.([^.]+).*");
 
     private final Session session;
     private final Node node;
@@ -120,13 +120,15 @@ final class PipeLeaf {
     private void bring(String wanted) {
         Matcher ofPiece = OF_PIECE.matcher(wanted);
         if (ofPiece.matches()) {
-            selected = Integer.parseInt(ofPiece.group(1));
+            String id = ofPiece.group(1);
+            int found = PlaceModel.exhaust(session).segments().stream().map(Segment::id).toList().indexOf(id);
+            selected = found < 0 ? selected : found;
             refresh();
         } else if (wanted.equals("place.neighbour.gap")) {
             List<Neighbour> all = PlaceModel.exhaust(session).neighbours();
             beside = IntStream.range(0, all.size()).filter(i -> all.get(i).gap() == null).findFirst().orElse(0);
             refresh();
-            session.focus("place.neighbour." + beside + ".gap");
+            session.focus(besideKey("gap"));
         }
     }
 
@@ -145,6 +147,14 @@ final class PipeLeaf {
         return selected < all.size() ? Optional.of(all.get(selected)) : Optional.empty();
     }
 
+    private String pieceKey(String field) {
+        return "place.piece." + segment().map(Segment::id).orElse("") + "." + field;
+    }
+
+    private String besideKey(String field) {
+        return "place.neighbour." + besideIt().map(Neighbour::id).orElse("") + "." + field;
+    }
+
     private Optional<Neighbour> besideIt() {
         List<Neighbour> all = PlaceModel.exhaust(session).neighbours();
         return beside < all.size() ? Optional.of(all.get(beside)) : Optional.empty();
@@ -153,7 +163,7 @@ final class PipeLeaf {
     private EntryField piece(String name, Unit unit, double min, double max, String key,
             Function<Segment, @Nullable Double> read, BiFunction<Segment, @Nullable Double, Segment> write) {
         return add(new EntryField(session, QuantityField.of(name, unit, min, max), 1,
-                () -> "place.piece." + selected + "." + key, j -> segment().map(read).orElse(null),
+                () -> pieceKey(key), j -> segment().map(read).orElse(null),
                 (j, v) -> j.withIntake(j.intake().withExhaust(
                         changed(j.intake().exhaust(), selected, s -> write.apply(s, v))))));
     }
@@ -173,7 +183,7 @@ final class PipeLeaf {
     private EntryField beside(String name, String key, double min, double max,
             Function<Neighbour, @Nullable Double> read, BiFunction<Neighbour, @Nullable Double, Neighbour> write) {
         return add(new EntryField(session, QuantityField.of(name, MILLIMETRE, min, max), 0,
-                () -> "place.neighbour." + beside + "." + key,
+                () -> besideKey(key),
                 j -> besideIt().map(read).orElse(null), (j, v) -> j.withIntake(j.intake().withExhaust(
                         changedBeside(j.intake().exhaust(), n -> write.apply(n, v))))));
     }
@@ -243,13 +253,12 @@ final class PipeLeaf {
     private void remove() {
         int gone = selected;
         selected = Math.max(0, gone - 1);
-        PlaceModel.exhaust(session, "piece removed", e -> {
-            List<Segment> all = new ArrayList<>(e.segments());
-            if (gone < all.size()) {
-                all.remove(gone);
-            }
-            return e.withSegments(all);
-        });
+        List<Segment> all = new ArrayList<>(PlaceModel.exhaust(session).segments());
+        if (gone < all.size()) {
+            String id = all.remove(gone).id();
+            session.edit("piece removed", j -> j.withIntake(j.intake().withExhaust(
+                    j.intake().exhaust().withSegments(all))).withoutDrafts("place.piece." + id + "."));
+        }
     }
 
     private void addBeside() {
@@ -268,13 +277,12 @@ final class PipeLeaf {
     private void removeBeside() {
         int gone = beside;
         beside = 0;
-        PlaceModel.exhaust(session, "no longer beside the pipe", e -> {
-            List<Neighbour> all = new ArrayList<>(e.neighbours());
-            if (gone < all.size()) {
-                all.remove(gone);
-            }
-            return e.withNeighbours(all);
-        });
+        List<Neighbour> all = new ArrayList<>(PlaceModel.exhaust(session).neighbours());
+        if (gone < all.size()) {
+            String id = all.remove(gone).id();
+            session.edit("no longer beside the pipe", j -> j.withIntake(j.intake().withExhaust(
+                    j.intake().exhaust().withNeighbours(all))).withoutDrafts("place.neighbour." + id + "."));
+        }
     }
 
     void refresh() {

@@ -231,7 +231,8 @@ public final class PlaceModel implements StationModel {
     void remove(Session session, String id) {
         session.edit("place " + id + " removed", j -> j.withPlacing(j.placing()
                 .withCandidates(j.candidates().stream().filter(c -> !c.id().equals(id)).toList())
-                .withChosen(id.equals(j.placing().chosen()) ? null : j.placing().chosen())));
+                .withChosen(id.equals(j.placing().chosen()) ? null : j.placing().chosen()))
+                .withoutDrafts("place." + id + "."));
     }
 
     /** The marks for the place taken, else the one looked at; empty until they can be worked out. */
@@ -401,13 +402,13 @@ public final class PlaceModel implements StationModel {
 
     /** The first piece on the way that lacks its diameter. */
     private static String unmeasured(Session session) {
-        List<Segment> pieces = exhaust(session).segments();
         for (Run.Piece p : exhaust(session).run(line(session)).pieces()) {
             if (p.to() > 0 && p.segment().diameter() == null) {
-                return "place.piece." + pieces.indexOf(p.segment()) + ".diameter";
+                return "place.piece." + p.segment().id() + ".diameter";
             }
         }
-        return "place.piece." + Math.max(0, pieces.size() - 1) + ".length";
+        List<Segment> pieces = exhaust(session).segments();
+        return pieces.isEmpty() ? "place.piece.after" : "place.piece." + pieces.getLast().id() + ".length";
     }
 
     /** Why this one and not the others, in a few words each. */

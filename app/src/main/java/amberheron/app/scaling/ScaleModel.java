@@ -28,6 +28,7 @@ import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import amberheron.core.units.UnitChoice;
 import amberheron.core.wiring.WireRules;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -101,7 +102,8 @@ public final class ScaleModel implements StationModel {
         Optional<Double> volts = nextVolts(session);
         if (bench.isPresent() && volts.isPresent()) {
             Bench.Reading reading = bench.get().take(volts.get());
-            add(session, new CheckPoint(reading.volts(), null, reading.shown(), bench.get().name()));
+            add(session, new CheckPoint(reading.volts(), null, reading.shown(), "",
+                    session.read(bench.get().name(), true, Instant.now())));
         }
     }
 
@@ -127,7 +129,7 @@ public final class ScaleModel implements StationModel {
             return bad.message();
         }
         add(session, new CheckPoint(((Parsed.Value) VOLTS.parse(typedVolts, 1)).si(), null,
-                ((Parsed.Value) shown).si(), ""));
+                ((Parsed.Value) shown).si(), "", session.typed()));
         return "";
     }
 
@@ -152,6 +154,18 @@ public final class ScaleModel implements StationModel {
             session.tell(
                     "The reader's setting is now the corrected one. Its check points were for the old setting and are put away: Ctrl+Z brings both back.");
         }
+    }
+
+    @Override
+    public List<Deed> deeds() {
+        return List.of(new Deed("Take a reading from the simulated bench", "", this::take));
+    }
+
+    /** Where a point came from, where that has to be said. */
+    static String origin(Session session, CheckPoint point) {
+        return point.origin().real()
+                ? ""
+                : session.shop().demo() ? "simulated" : "simulated: counts for nothing";
     }
 
     @Override
@@ -185,7 +199,9 @@ public final class ScaleModel implements StationModel {
         }
         Optional<Diagnosis> diagnosis = session.review().diagnosis();
         String volts = nextVolts(session).map("%.2f V"::formatted).orElse("");
-        Action take = new Action("Take a reading (simulated bench)", () -> take(session));
+        Action take = session.shop().demo()
+                ? new Action("Take a reading (simulated bench)", () -> take(session))
+                : new Action("Type what you read", () -> session.focus("scale.volts"));
         if (diagnosis.isEmpty()) {
             return new Advice("Type the setting, then apply " + volts + " and note what the reader shows.", take,
                     "Agreement at one point proves nothing about slope: two or more, spread over the range.", "",
@@ -216,15 +232,16 @@ public final class ScaleModel implements StationModel {
                             : new Action("Take another reading", take.run()),
                     cause.meaning() + " " + consequence(session, d), "", checked, caution);
         }
-        if (job.points().size() < WANTED) {
+        int counted = session.review().points().size();
+        if (counted < WANTED) {
             return new Advice("Apply " + volts + " and note what the reader shows.", take,
-                    job.points().size() == 1
+                    counted == 1
                             ? "One agreeing point proves nothing about slope: many controllers put out 14.7 with no sensor at all."
                             : "Agrees so far; once more with the engine running, since heater and alternator move the grounds.",
                     "", checked, caution);
         }
         return new Advice("Prove it on the road.", new Action("Go to Prove", () -> session.go(Station.PROVE)),
-                "Shown agrees with true at " + job.points().size() + " points over the range.", "", checked, caution);
+                "Shown agrees with true at " + counted + " points over the range.", "", checked, caution);
     }
 
     private static String lower(String title) {

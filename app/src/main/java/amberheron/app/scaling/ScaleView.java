@@ -81,6 +81,11 @@ public final class ScaleView implements StationView {
         shown.setOnAction(e -> add());
         Parts.undoFrom(volts, session, () -> volts.getText().isEmpty());
         Parts.undoFrom(shown, session, () -> shown.getText().isEmpty());
+        session.onFocus(wanted -> {
+            if (wanted.equals("scale.volts")) {
+                volts.requestFocus();
+            }
+        });
         Parts.show(fault, false);
         HBox.setHgrow(volts, Priority.ALWAYS);
         HBox.setHgrow(shown, Priority.ALWAYS);
@@ -173,7 +178,7 @@ public final class ScaleView implements StationView {
         Reader read = session.job().reader();
         List<CheckPoint> taken = session.job().points();
         if (used == null || read == null || taken.isEmpty()) {
-            points.add(Parts.text("None yet. F2 takes one from the simulated bench; or type what you read.", "soft"), 0,
+            points.add(Parts.text("None yet. Apply volts, type them and what the reader shows.", "soft"), 0,
                     0, 5, 1);
             return;
         }
@@ -190,8 +195,8 @@ public final class ScaleView implements StationView {
                     Parts.line(Figures.mixture(session, p.trueLambda(used)), "figure"),
                     Parts.line(ScaleModel.inReader(read, p.shown()), "figure"),
                     Parts.line((kept ? "" : "▲ ") + Figures.difference(session, off), "figure",
-                            kept ? "agreed" : "wrong"),
-                    remove);
+                            !p.origin().real() && !session.shop().demo() ? "soft" : kept ? "agreed" : "wrong"),
+                    remove, Parts.line(ScaleModel.origin(session, p), "soft"));
         }
     }
 

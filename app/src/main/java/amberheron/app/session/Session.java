@@ -1,5 +1,6 @@
 package amberheron.app.session;
 
+import amberheron.core.finding.Origin;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.JobSummary;
@@ -18,6 +19,7 @@ import amberheron.io.book.ShopHabits;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.json.JobDocument;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.LinkedHashMap;
@@ -571,6 +573,16 @@ public final class Session implements AutoCloseable {
     /** Asks for a field to be typed into. */
     public void focus(String field) {
         focusListeners.forEach(l -> l.accept(field));
+    }
+
+    /** The origin of a reading that is typed now. */
+    public Origin typed() {
+        return new Origin(Origin.Kind.TYPED, "", Instant.now(), job().id());
+    }
+
+    /** The origin of a reading that an instrument gave. */
+    public Origin read(String instrument, boolean simulated, Instant when) {
+        return new Origin(simulated ? Origin.Kind.SIMULATED : Origin.Kind.INSTRUMENT, instrument, when, job().id());
     }
 
     /** Today, for dates in the record. */

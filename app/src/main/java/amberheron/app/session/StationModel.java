@@ -20,6 +20,10 @@ public interface StationModel {
         return Map.of();
     }
 
+    /** Puts away what stood on the desk for the job that is left: instruments, and what was looked at. */
+    default void leave() {
+    }
+
     /** What can be done here with an open job, from anywhere in the window. */
     default List<Deed> deeds() {
         return List.of();
@@ -29,7 +33,7 @@ public interface StationModel {
      * Something that can be done with an open job.
      *
      * @param text what, in the words it is found with
-     * @param keys its key, such as {@code Shortcut+P}
+     * @param keys its key, such as {@code Shortcut+P}; empty when it has none
      */
     record Deed(String text, String keys, Consumer<Session> run) {
     }

@@ -80,7 +80,7 @@ final class JobsView implements StationView {
         months = new Choice<>(session, "Free-air check again after", "jobs.months", List.of(3, 6, 12, 24),
                 m -> m + " months", () -> session.shop().recalibrateMonths(), m -> {
                     Shop shop = session.shop();
-                    session.shop(new Shop(shop.laws(), shop.schools(), m));
+                    session.shop(shop.withRecalibrateMonths(m));
                 });
         root = new VBox(12, Parts.noted("What every job waits on", boardNote, list), new Columns(300,
                 Parts.card("Today's bays", bays), Parts.card("Free-air checks due again", due, months),

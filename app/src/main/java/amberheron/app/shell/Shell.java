@@ -63,6 +63,7 @@ public final class Shell {
     public Shell(Session session, List<StationPlug<?>> stations) {
         this.session = session;
         stations.forEach(plug -> plugs.put(plug.station(), plug));
+        session.onLeave(() -> plugs.values().forEach(plug -> plug.model().leave()));
         // Before any field hears of it.
         session.onFocus(wanted -> refreshNow());
         band = new JobBand(session, this::find);
@@ -166,11 +167,12 @@ public final class Shell {
             session.focus("jobs.number");
         }));
         plugs.values().forEach(plug -> plug.model().deeds()
-                .forEach(deed -> all.add(new Command("action", deed.text(), keys(deed.keys()), () -> {
-                    if (session.isOpen()) {
-                        deed.run().accept(session);
-                    }
-                }))));
+                .forEach(deed -> all.add(
+                        new Command("action", deed.text(), deed.keys().isEmpty() ? null : keys(deed.keys()), () -> {
+                            if (session.isOpen()) {
+                                deed.run().accept(session);
+                            }
+                        }))));
         all.add(new Command("action", "Reading rule", keys("F6"), rule::requestFocus));
         all.add(new Command("action", "Follow the simulated controller on the rule", keys("F8"), () -> live.toggle()));
         all.add(new Command("action", "Quit", keys("Shortcut+Q"), Platform::exit));

@@ -43,6 +43,7 @@ final class PowerLeaf {
     private final WireFields fields;
     private final FlowPane letters = new FlowPane(6, 6);
     private final Label verdict = Parts.text("");
+    private final Label origins = Parts.text("", "strong");
     private final Label display = Parts.text("", "strong");
     private final TextField address = new TextField();
     private final VBox one;
@@ -65,7 +66,7 @@ final class PowerLeaf {
                         (w, v) -> change(w, s -> s.withPlace(v))),
                 Parts.evenly(readings.get(0), readings.get(1), readings.get(2)),
                 Parts.evenly(readings.get(3), readings.get(4)), Parts.evenly(readings.get(5), readings.get(6)),
-                verdict,
+                origins, verdict,
                 Parts.evenly(source("Tapped circuit's fuse", AMPERE, 1, 60, 1, "hostFuse",
                         PowerSource::hostFuse, PowerSource::withHostFuse),
                         source("What it feeds already", AMPERE, 0, 60, 1, "hostLoad", PowerSource::hostLoad,
@@ -117,7 +118,8 @@ final class PowerLeaf {
     private EntryField reading(KeyState state) {
         String name = state.words();
         return source(Character.toUpperCase(name.charAt(0)) + name.substring(1), VOLT, 0, 60, 2,
-                state.name().toLowerCase(Locale.ROOT), s -> s.at(state).orElse(null), (s, v) -> s.withVolts(state, v));
+                state.name().toLowerCase(Locale.ROOT), s -> s.at(state).orElse(null),
+                (s, v) -> s.withReading(state, v, session.typed()));
     }
 
     private Wiring change(Wiring wiring, UnaryOperator<PowerSource> change) {
@@ -163,6 +165,8 @@ final class PowerLeaf {
         });
         Parts.show(one, looked.isPresent());
         verdict.setText(model.verdict(session));
+        origins.setText(model.origins(session));
+        Parts.show(origins, !origins.getText().isEmpty());
         display.setText(model.display());
         fields.refresh();
     }

@@ -92,7 +92,7 @@ final class RouteLeaf {
     }
 
     private String key(String field) {
-        return "wire.route." + selected + "." + field;
+        return "wire.route." + point(session.job().wiring()).map(Waypoint::id).orElse("") + "." + field;
     }
 
     private Optional<Waypoint> point(Wiring wiring) {
@@ -154,12 +154,12 @@ final class RouteLeaf {
     private void remove() {
         int gone = selected;
         selected = Math.max(0, gone - 1);
-        points("place removed", all -> {
-            if (gone < all.size()) {
-                all.remove(gone);
-            }
-            return all;
-        });
+        List<Waypoint> all = new ArrayList<>(session.job().wiring().harness().route().points());
+        if (gone < all.size()) {
+            String id = all.remove(gone).id();
+            session.edit("place removed", j -> j.withWiring(route(j.wiring(), r -> r.withPoints(all)))
+                    .withoutDrafts("wire.route." + id + "."));
+        }
     }
 
     Node node() {

@@ -9,6 +9,7 @@ import amberheron.bench.ScpiMeter;
 import amberheron.bench.SimulatedMeter;
 import amberheron.bench.SimulatedVehicle;
 import amberheron.core.finding.Finding;
+import amberheron.core.finding.Origin;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.harness.Chart;
@@ -111,7 +112,9 @@ public final class WireModel implements StationModel {
     }
 
     void removeWire(Session session) {
-        wire(session).ifPresent(w -> chart(session, "wire " + w.tag() + " removed", c -> c.without(w.tag())));
+        wire(session).ifPresent(w -> session.edit("wire " + w.tag() + " removed", j -> j.withWiring(j.wiring()
+                .withHarness(j.wiring().harness().withChart(j.wiring().harness().chart().without(w.tag()))))
+                .withoutDrafts("wire.chart." + w.tag() + ".")));
     }
 
     /** Adds a line for whatever readers, grounds and hook-ups ask for. */
@@ -192,12 +195,18 @@ public final class WireModel implements StationModel {
     void remove(Session session, String id) {
         session.edit("source " + id + " removed", j -> j.withWiring(j.wiring()
                 .withSources(j.wiring().sources().stream().filter(s -> !s.id().equals(id)).toList())
-                .withTaken(id.equals(j.wiring().taken()) ? null : j.wiring().taken())));
+                .withTaken(id.equals(j.wiring().taken()) ? null : j.wiring().taken()))
+                .withoutDrafts("wire." + id + "."));
+    }
+
+    /** A source with the readings that count. */
+    private static PowerSource counted(Session session, PowerSource source) {
+        return session.shop().demo() ? source : source.real();
     }
 
     /** How the source looked at behaves and what to do about it. */
     String verdict(Session session) {
-        return looked(session).map(s -> {
+        return looked(session).map(s -> counted(session, s)).map(s -> {
             String missing = s.missing().isEmpty()
                     ? ""
                     : " Still to measure: "
@@ -218,13 +227,13 @@ public final class WireModel implements StationModel {
     }
 
     /** Puts the stand-in on the desk, a simulated vehicle behind it. */
-    void simulate(Session session, PowerSource.Behaviour behaviour) {
+    public void simulate(Session session, PowerSource.Behaviour behaviour) {
+        String at = looked;
         try {
             SimulatedVehicle car = new SimulatedVehicle(behaviour, session.job().id().hashCode());
             SimulatedMeter made = new SimulatedMeter(car::volts);
-            if (standIn != null) {
-                standIn.close();
-            }
+            leave();
+            looked = at;
             vehicle = car;
             standIn = made;
             desk.put(ScpiMeter.at(made.address(), PATIENCE));
@@ -235,36 +244,65 @@ public final class WireModel implements StationModel {
     }
 
     /** Takes a reading, off the screen's thread; into a state of the source looked at, or only onto the display for null. */
-    void read(Session session, @Nullable KeyState into) {
+    public void read(Session session, @Nullable KeyState into) {
         String job = session.job().id();
         String source = looked(session).map(PowerSource::id).orElse("");
         SimulatedVehicle car = vehicle;
         if (car != null && into != null) {
             car.turn(into);
         }
-        session.inBackground("Reading the meter", () -> desk.read(Instant.now()), volts -> {
-            if (volts.isEmpty()) {
+        session.inBackground("Reading the meter", () -> desk.read(Instant.now()), taken -> {
+            if (taken.isEmpty()) {
                 return "No reading: " + desk.fault() + ".";
             }
             if (into == null || !session.job().id().equals(job)) {
                 return desk.shown(Instant.now());
             }
-            double kept = Math.rint(1000 * volts.get()) / 1000;
-            session.edit(into.words() + " " + kept + " V",
-                    j -> j.withWiring(j.wiring().withSource(source, s -> s.withVolts(into, kept))));
+            MeterDesk.Taken read = taken.get();
+            double kept = Math.rint(1000 * read.volts()) / 1000;
+            Origin origin = session.read(read.instrument(), read.simulated(), read.when());
+            session.edit(into.words() + " " + UnitChoice.digits(kept, 3) + " V",
+                    j -> j.withWiring(j.wiring().withSource(source, s -> s.withReading(into, kept, origin))));
             return into.words() + ": " + desk.shown(Instant.now());
         });
     }
 
     /** What stands on the meter's display. */
-    String display() {
+    public String display() {
         return desk.shown(Instant.now());
     }
 
-    /** Whether readings can be taken. */
-    boolean metered() {
-        return desk.connected();
+    /** Whether a reading can be taken that counts. */
+    boolean metered(Session session) {
+        return desk.connected() && (standIn == null || session.shop().demo());
     }
+
+    /** Where the readings of the source looked at came from, where that has to be said. */
+    String origins(Session session) {
+        Map<KeyState, PowerSource.Reading> volts = looked(session).map(PowerSource::volts).orElse(Map.of());
+        String simulated = volts.entrySet().stream().filter(r -> !r.getValue().origin().real())
+                .map(r -> r.getKey().words()).collect(Collectors.joining(", "));
+        if (simulated.isEmpty()) {
+            return "";
+        }
+        return "Simulated: " + simulated + (session.shop().demo()
+                ? ". In this demo book that counts."
+                : ". Made up by a stand-in, so it counts for nothing: measure it on the vehicle.");
+    }
+
+    @Override
+    public void leave() {
+        desk.close();
+        if (standIn != null) {
+            standIn.close();
+        }
+        standIn = null;
+        vehicle = null;
+        looked = null;
+        reader = null;
+        wire = null;
+    }
+
     @Override
     public String subtitle() {
         return "Every wire known, every volt accounted for";
@@ -286,7 +324,7 @@ public final class WireModel implements StationModel {
     @Override
     public String figure(Session session) {
         Optional<Double> shift = WireRules.shift(session.job().wiring().ground());
-        boolean source = session.job().wiring().source().filter(p -> p.missing().isEmpty()).isPresent();
+        boolean source = session.review().wiring().source().filter(p -> p.missing().isEmpty()).isPresent();
         return shift.map(s -> Figures.text(session, new Measure(s, Dimension.VOLTAGE, 3)) + " ground shift")
                 .orElse(source ? "ground not looked at" : session.isOpen() ? "source not proved" : "");
     }
@@ -316,7 +354,7 @@ public final class WireModel implements StationModel {
             Optional<KeyState> state = state(id);
             if (session.job().wiring().source().isEmpty() && state.isPresent()) {
                 boolean none = session.job().wiring().sources().isEmpty();
-                Optional<PowerSource> best = PowerRules.best(session.job().wiring().sources(),
+                Optional<PowerSource> best = PowerRules.best(session.review().wiring().sources(),
                         session.job().wiring().feed().relay());
                 return none || best.isEmpty()
                         ? new Advice("Name a place where the power could come from.",
@@ -336,7 +374,7 @@ public final class WireModel implements StationModel {
                 }), "Drawn up before anything is cut; colours are confirmed by continuity.", parted, checked, caution);
             }
             return new Advice(open.get().consequence(),
-                    state.isPresent() && metered()
+                    state.isPresent() && metered(session)
                             ? new Action("Read the meter: " + state.get().words(), () -> read(session, state.get()))
                             : new Action("Enter it", () -> ask(session, id)),
                     "A reading that is missing never counts as a pass.", parted, checked, caution);

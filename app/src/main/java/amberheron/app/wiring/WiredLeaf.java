@@ -59,14 +59,14 @@ final class WiredLeaf {
                 (j, v) -> j.withWiring(wired(j.wiring(), a -> a.withDate(v))));
         one = new VBox(8,
                 Parts.evenly(fields.text("Wire", () -> key("wire"), "its tag", w -> test(w).map(Test::wire).orElse(""),
-                        (w, v) -> change(w, t -> new Test(v, t.section(), t.pull(), t.ohms()))),
+                        (w, v) -> change(w, t -> t.withWire(v))),
                         tested("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, "section", Test::section,
-                                (t, v) -> new Test(t.wire(), v, t.pull(), t.ohms()))),
+                                Test::withSection)),
                 Parts.evenly(
                         tested("Pull it stood", NEWTON, 1, 2000, 0, "pull", Test::pull,
-                                (t, v) -> new Test(t.wire(), t.section(), v, t.ohms())),
+                                Test::withPull),
                         tested("Across it", OHM, 0, 1000, 4, "ohms", Test::ohms,
-                                (t, v) -> new Test(t.wire(), t.section(), t.pull(), v))),
+                                Test::withOhms)),
                 Parts.button("Remove it", "wire.joint.remove", this::remove, "quiet"));
         node = new Columns(300, Parts.card("Against the rules", findings), Parts.noted("Joints", ticked,
                 fields.choice("Joined by", "wire.joint.school", List.of(School.values()), School::words,
@@ -85,7 +85,7 @@ final class WiredLeaf {
     }
 
     private String key(String field) {
-        return "wire.joint." + selected + "." + field;
+        return "wire.joint." + test(session.job().wiring()).map(Test::id).orElse("") + "." + field;
     }
 
     private static Wiring joints(Wiring wiring, UnaryOperator<Joints> change) {
@@ -132,13 +132,12 @@ final class WiredLeaf {
     private void remove() {
         int gone = selected;
         selected = Math.max(0, gone - 1);
-        fields.edit("joint removed", w -> joints(w, j -> {
-            List<Test> all = new ArrayList<>(j.tested());
-            if (gone < all.size()) {
-                all.remove(gone);
-            }
-            return j.withTested(all);
-        }));
+        List<Test> all = new ArrayList<>(session.job().wiring().harness().joints().tested());
+        if (gone < all.size()) {
+            String id = all.remove(gone).id();
+            session.edit("joint removed", j -> j.withWiring(joints(j.wiring(), t -> t.withTested(all)))
+                    .withoutDrafts("wire.joint." + id + "."));
+        }
     }
 
     Node node() {

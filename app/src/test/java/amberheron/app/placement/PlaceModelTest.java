@@ -9,7 +9,6 @@ import amberheron.app.session.Session;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Photo;
 import amberheron.core.finding.Verdict;
-import amberheron.core.job.Shop;
 import amberheron.core.placement.AsFitted;
 import amberheron.core.placement.Neighbour;
 import amberheron.core.placement.PlaceSchools;
@@ -81,7 +80,8 @@ class PlaceModelTest {
     void schoolsAreNamedWithWhatEachWouldTakeAndTheShopsIsMarked() {
         assertThat(model.advice(session()).parted()).contains("“Straight up is best” takes B")
                 .contains("“Anything from 10° up” takes B (yours)").contains("no usable place is refused");
-        session().shop(new Shop(session().shop().laws(), PlaceSchools.OURS.withTilt(TiltSchool.STRAIGHT_UP), 12));
+        session().shop(session().shop().withSchools(PlaceSchools.OURS.withTilt(TiltSchool.STRAIGHT_UP))
+                .withRecalibrateMonths(12));
         assertThat(model.advice(session()).parted()).contains("“Straight up is best” takes B (yours)");
         try (Session next = Demo.empty(home)) {
             assertThat(next.shop().schools().tilt()).as("for every job, also tomorrow")

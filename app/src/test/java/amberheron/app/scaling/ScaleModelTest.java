@@ -11,6 +11,7 @@ import amberheron.core.drivelog.Sample;
 import amberheron.core.job.Job;
 import amberheron.core.job.Station;
 import amberheron.core.scaling.Cause;
+import amberheron.core.finding.Origin;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.ReaderSetting;
 import java.nio.file.Path;
@@ -76,7 +77,8 @@ class ScaleModelTest {
                 assertThat(Math.abs(volts.get(i) - volts.get(k))).isGreaterThan(0.8);
             }
         }
-        assertThat(session().job().points()).allMatch(p -> p.note().equals("simulated bench"));
+        assertThat(session().job().points())
+                .allMatch(p -> p.origin().instrument().equals("simulated bench") && !p.origin().real());
         assertThat(model.advice(session()).next()).isEqualTo("Prove it on the road.");
     }
 
@@ -95,7 +97,11 @@ class ScaleModelTest {
     void aTypedPointCountsLikeATakenOne() {
         clear();
         assertThat(model.add(session(), "500 mV", "11.15")).isEmpty();
-        assertThat(session().job().points()).containsExactly(new CheckPoint(0.5, null, 11.15, ""));
+        assertThat(session().job().points()).singleElement().satisfies(p -> {
+            assertThat(p.volts()).isEqualTo(0.5);
+            assertThat(p.shown()).isEqualTo(11.15);
+            assertThat(p.origin().kind()).isEqualTo(Origin.Kind.TYPED);
+        });
         model.remove(session(), 0);
         assertThat(session().job().points()).isEmpty();
     }

@@ -1,6 +1,7 @@
 package amberheron.app.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import amberheron.app.Demo;
 import amberheron.app.handover.HandOverModel;
@@ -12,9 +13,21 @@ import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.book.JobBook;
+import amberheron.core.job.Job;
+import amberheron.io.catalogue.Catalogue;
+import amberheron.io.json.Difference;
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.DriverManager;
 import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -56,17 +69,118 @@ class SessionTest {
         }
     }
 
+    private static void elsewhere(Path home, String job, String vehicle) {
+        try (JobBook other = JobBook.open(home.resolve("book.db"))) {
+            JobBook.Kept kept = other.load(job).orElseThrow();
+            Job was = kept.document().job();
+            other.save(kept.document().with(was.withIntake(was.intake().withVehicle(vehicle))), kept.revision());
+        }
+    }
+
+    private String inTheBook(String job) {
+        try (JobBook other = JobBook.open(home.resolve("book.db"))) {
+            return other.load(job).orElseThrow().document().job().intake().vehicle();
+        }
+    }
+
+    /** Two bays: both versions are shown, and a person chooses; the one not taken is put aside, not thrown away. */
     @Test
-    void aChangeThatCannotBeSavedIsSaidAndNotForgotten() {
+    void aConflictIsShownAndChosenAndNothingIsLost() throws IOException {
         try (Session session = Demo.session(home)) {
             session.open("SB-015");
-            try (JobBook other = JobBook.open(home.resolve("book.db"))) {
-                JobBook.Kept kept = other.load("SB-015").orElseThrow();
-                other.save(kept.document(), kept.revision());
-            }
+            elsewhere(home, "SB-015", "theirs");
             session.edit("vehicle", j -> j.withIntake(j.intake().withVehicle("mine")));
+            session.edit("bay", j -> j.withProgress(j.progress().withBay("3")));
             assertThat(session.saving().failure()).contains("changed elsewhere");
-            assertThat(session.job().intake().vehicle()).isEqualTo("mine");
+            Saver.Conflict between = session.conflict().orElseThrow();
+            assertThat(Difference.between(between.ours(), between.theirs())).extracting(Difference::field,
+                    Difference::ours, Difference::theirs)
+                    .contains(tuple("intake.vehicle", "mine", "theirs"), tuple("progress.bay", "3", "2, lift"));
+            assertThat(inTheBook("SB-015")).isEqualTo("theirs");
+            session.keepOurs();
+            assertThat(session.conflict()).isEmpty();
+            assertThat(session.saving().failure()).isNull();
+            assertThat(inTheBook("SB-015")).isEqualTo("mine");
+
+            elsewhere(home, "SB-015", "theirs again");
+            session.edit("vehicle", j -> j.withIntake(j.intake().withVehicle("mine again")));
+            session.takeTheirs();
+            assertThat(session.job().intake().vehicle()).isEqualTo("theirs again");
+            session.undo();
+            assertThat(session.job().intake().vehicle()).as("by one key, too").isEqualTo("mine again");
+        }
+        try (Stream<Path> aside = Files.list(home.resolve("unsaved"))) {
+            assertThat(aside).singleElement().satisfies(f -> assertThat(Files.readString(f)).contains("mine again"));
+        }
+    }
+
+    /** A conflict that nobody resolved before the program ended stands there again the next day. */
+    @Test
+    void whatWasNotSavedIsThereAgainTheNextDay() {
+        try (Session session = Demo.session(home)) {
+            session.open("SB-015");
+            elsewhere(home, "SB-015", "theirs");
+            session.edit("vehicle", j -> j.withIntake(j.intake().withVehicle("mine")));
+        }
+        try (Session next = Demo.empty(home)) {
+            next.open("SB-015");
+            assertThat(next.job().intake().vehicle()).isEqualTo("mine");
+            assertThat(next.conflict().orElseThrow().theirs().job().intake().vehicle()).isEqualTo("theirs");
+            next.keepOurs();
+        }
+        assertThat(inTheBook("SB-015")).isEqualTo("mine");
+        assertThat(home.resolve("unsaved")).isEmptyDirectory();
+    }
+
+    /** A book that cannot be written for a while: what is typed stays, is kept beside it, and goes in by itself. */
+    @Test
+    void aFailedSaveIsTriedAgainUntilItIsIn() throws Exception {
+        Demo.copy(home);
+        ExecutorService ui = Executors.newSingleThreadExecutor();
+        Session session = CompletableFuture
+                .supplyAsync(() -> Session.on(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home, ui), ui)
+                .get();
+        try (var other = DriverManager.getConnection("jdbc:sqlite:" + home.resolve("book.db"));
+                var statement = other.createStatement()) {
+            ui.submit(() -> session.open("SB-015")).get();
+            until(ui, () -> session.idle() && session.job().id().equals("SB-015"));
+            statement.execute("begin immediate");
+            ui.submit(() -> session.edit("vehicle", j -> j.withIntake(j.intake().withVehicle("kept")))).get();
+            until(ui, () -> session.saving().failure() != null);
+            assertThat(Files.readString(home.resolve("unsaved/SB-015.json"))).contains("kept");
+            statement.execute("rollback");
+            until(ui, () -> session.saving().failure() == null && session.idle());
+        }
+        assertThat(inTheBook("SB-015")).isEqualTo("kept");
+        assertThat(home.resolve("unsaved")).isEmptyDirectory();
+        ui.submit(session::close).get();
+        ui.shutdown();
+    }
+
+    private static void until(ExecutorService ui, Callable<Boolean> is) throws Exception {
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(30);
+        while (!ui.submit(is).get()) {
+            assertThat(System.nanoTime()).as("it comes about in time").isLessThan(end);
+            LockSupport.parkNanos(1_000_000);
+        }
+    }
+
+    /** One row that cannot be read says so; the list of jobs and every other job are as they were. */
+    @Test
+    void aJobThatCannotBeReadIsOneLineThatSaysSo() throws Exception {
+        Demo.copy(home);
+        try (var connection = DriverManager.getConnection("jdbc:sqlite:" + home.resolve("book.db"));
+                var statement = connection.createStatement()) {
+            statement.execute("update job set document = '{', digest = null, judged = null where id = 'SB-014'");
+        }
+        try (Session session = Demo.empty(home)) {
+            assertThat(session.jobs()).hasSize(3);
+            assertThat(session.jobs().getFirst().fault()).contains("job SB-014").contains("JSON");
+            assertThat(session.jobs().get(1).fault()).isEmpty();
+            session.open("SB-014");
+            assertThat(session.notice()).contains("job SB-014");
+            session.open("SB-016");
+            assertThat(session.job().id()).isEqualTo("SB-016");
         }
     }
 

@@ -26,6 +26,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import java.util.Objects;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.AfterEach;
@@ -131,6 +134,11 @@ class WireAndAirModelTest {
                 }
 
                 @Override
+                public boolean simulated() {
+                    return false;
+                }
+
+                @Override
                 public Reading read() {
                     return answers.next();
                 }
@@ -140,7 +148,7 @@ class WireAndAirModelTest {
                     // Nothing to let go of.
                 }
             });
-            assertThat(desk.read(noon)).hasValue(12.4);
+            assertThat(desk.read(noon)).hasValue(new MeterDesk.Taken(12.4, "M", false, noon));
             assertThat(desk.shown(noon.plusSeconds(2))).isEqualTo("12.400 V live · M");
             assertThat(desk.shown(noon.plusSeconds(9))).as("nothing new for a while")
                     .isEqualTo("old: 12.400 V, 9 s ago · M");
@@ -150,6 +158,49 @@ class WireAndAirModelTest {
             assertThat(desk.read(noon.plusSeconds(4))).as("overload is no number").isEmpty();
             assertThat(desk.fault()).contains("more than the meter's range");
         }
+    }
+
+    /** Showing what a meter said last never waits for one that does not answer. */
+    @Test
+    void aSilentMeterDoesNotHoldUpTheDisplay() throws Exception {
+        CountDownLatch asked = new CountDownLatch(1);
+        CountDownLatch answers = new CountDownLatch(1);
+        Meter silent = new Meter() {
+            @Override
+            public String name() {
+                return "silent";
+            }
+
+            @Override
+            public boolean simulated() {
+                return false;
+            }
+
+            @Override
+            public Reading read() {
+                asked.countDown();
+                try {
+                    answers.await();
+                } catch (InterruptedException e) {
+                    Thread.currentThread().interrupt();
+                }
+                return new Reading.Volts(1);
+            }
+
+            @Override
+            public void close() {
+                answers.countDown();
+            }
+        };
+        MeterDesk desk = new MeterDesk();
+        desk.put(silent);
+        var reading = CompletableFuture.supplyAsync(() -> desk.read(Instant.EPOCH), r -> new Thread(r).start());
+        asked.await();
+        var display = CompletableFuture.supplyAsync(() -> desk.shown(Instant.EPOCH) + desk.connected() + desk.fault(),
+                r -> new Thread(r).start());
+        assertThat(display.get(5, TimeUnit.SECONDS)).isEqualTo("silenttrue");
+        desk.close();
+        assertThat(reading.get(5, TimeUnit.SECONDS)).as("it was put away while it was asked").isEmpty();
     }
 
     /** The shared ground reads lean; on this harness the reader's own ground, 0.4 m away, costs a tenth of that. */
@@ -225,10 +276,7 @@ class WireAndAirModelTest {
         assertThat(home.resolve("harness/SB-016-chart.csv")).isNotEmptyFile();
     }
 
-    private void await(String words) throws InterruptedException {
-        for (int i = 0; i < 600 && !session().notice().contains(words); i++) {
-            Thread.sleep(50);
-        }
+    private void await(String words) {
         assertThat(session().notice()).contains(words);
     }
 

@@ -1,5 +1,7 @@
 package amberheron.core.harness;
 
+import amberheron.core.parts.PartIds;
+
 import amberheron.core.finding.Source;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -62,13 +64,38 @@ public record Joints(@Nullable School school, Set<Integer> done, List<Test> test
      * @param section of its conductor, m²; null when not known
      * @param pull it stood, N; null when not pulled
      * @param ohms across it, Ω; null when not measured
+     * @param id of its own among the joints; empty until it is in a list
      */
-    public record Test(String wire, @Nullable Double section, @Nullable Double pull, @Nullable Double ohms) {
+    public record Test(String wire, @Nullable Double section, @Nullable Double pull, @Nullable Double ohms, String id) {
+        /** A part that gets its id in its list. */
+        public Test(String wire, @Nullable Double section, @Nullable Double pull, @Nullable Double ohms) {
+            this(wire, section, pull, ohms, "");
+        }
+
+        public Test withWire(String value) {
+            return new Test(value, section, pull, ohms, id);
+        }
+
+        public Test withSection(@Nullable Double value) {
+            return new Test(wire, value, pull, ohms, id);
+        }
+
+        public Test withPull(@Nullable Double value) {
+            return new Test(wire, section, value, ohms, id);
+        }
+
+        public Test withOhms(@Nullable Double value) {
+            return new Test(wire, section, pull, value, id);
+        }
+
+        public Test withId(String value) {
+            return new Test(wire, section, pull, ohms, value);
+        }
     }
 
     public Joints {
         done = Collections.unmodifiableSet(new TreeSet<>(done));
-        tested = List.copyOf(tested);
+        tested = PartIds.given(tested, Test::id, Test::withId);
     }
 
     /** Takes a way; its steps start anew. */

@@ -1,5 +1,7 @@
 package amberheron.core.harness;
 
+import amberheron.core.parts.PartIds;
+
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -74,41 +76,52 @@ public record Route(List<Waypoint> points, @Nullable Double lead, @Nullable Doub
      * @param sleeved whether a heat sleeve covers it there
      * @param moving gap to the nearest part that turns, swings or shakes, m
      * @param bend radius it is laid in there, m; null where it runs straight
+     * @param id of its own among the places; empty until it is in a list
      */
     public record Waypoint(String name, @Nullable Double length, @Nullable Double hot, boolean sleeved,
-            @Nullable Double moving, @Nullable Double bend) {
+            @Nullable Double moving, @Nullable Double bend, String id) {
+        /** A part that gets its id in its list. */
+        public Waypoint(String name, @Nullable Double length, @Nullable Double hot, boolean sleeved,
+                @Nullable Double moving, @Nullable Double bend) {
+            this(name, length, hot, sleeved, moving, bend, "");
+        }
+
         /** A place of which only the name is known. */
         public static Waypoint named(String name) {
             return new Waypoint(name, null, null, false, null, null);
         }
 
         public Waypoint withName(String value) {
-            return new Waypoint(value, length, hot, sleeved, moving, bend);
+            return new Waypoint(value, length, hot, sleeved, moving, bend, id);
         }
 
         public Waypoint withLength(@Nullable Double value) {
-            return new Waypoint(name, value, hot, sleeved, moving, bend);
+            return new Waypoint(name, value, hot, sleeved, moving, bend, id);
         }
 
         public Waypoint withHot(@Nullable Double value) {
-            return new Waypoint(name, length, value, sleeved, moving, bend);
+            return new Waypoint(name, length, value, sleeved, moving, bend, id);
         }
 
         public Waypoint withSleeved(boolean value) {
-            return new Waypoint(name, length, hot, value, moving, bend);
+            return new Waypoint(name, length, hot, value, moving, bend, id);
         }
 
         public Waypoint withMoving(@Nullable Double value) {
-            return new Waypoint(name, length, hot, sleeved, value, bend);
+            return new Waypoint(name, length, hot, sleeved, value, bend, id);
         }
 
         public Waypoint withBend(@Nullable Double value) {
-            return new Waypoint(name, length, hot, sleeved, moving, value);
+            return new Waypoint(name, length, hot, sleeved, moving, value, id);
+        }
+
+        public Waypoint withId(String value) {
+            return new Waypoint(name, length, hot, sleeved, moving, bend, value);
         }
     }
 
     public Route {
-        points = List.copyOf(points);
+        points = PartIds.given(points, Waypoint::id, Waypoint::withId);
     }
 
     /** Length along the cable to each place, m; empty while a stretch is not measured. */

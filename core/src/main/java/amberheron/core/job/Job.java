@@ -159,6 +159,13 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
         return new Job(id, intake, progress, placing, wiring, air, law, reader, points, value, handOver, drafts);
     }
 
+    /** Forgets the unusable entries of a part that is gone; fields of it begin with this. */
+    public Job withoutDrafts(String prefix) {
+        Map<String, String> less = new TreeMap<>(drafts);
+        less.keySet().removeIf(field -> field.startsWith(prefix));
+        return new Job(id, intake, progress, placing, wiring, air, law, reader, points, proving, handOver, less);
+    }
+
     public Job withHandOver(HandOver value) {
         return new Job(id, intake, progress, placing, wiring, air, law, reader, points, proving, value, drafts);
     }

@@ -7,6 +7,7 @@ import amberheron.core.freeair.AirRules;
 import amberheron.core.placement.Site;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.JobPlan;
+import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.Diagnostician;
 import amberheron.core.scaling.OutputLaw;
@@ -19,6 +20,7 @@ import amberheron.core.scaling.SignalChain;
 import amberheron.core.scaling.Tolerance;
 import amberheron.core.scaling.WireEffect;
 import amberheron.core.wiring.WireRules;
+import amberheron.core.wiring.Wiring;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -37,6 +39,8 @@ public final class JobReview {
     private final Shop shop;
     private final Site site;
     private final WireRules.Surroundings surroundings;
+    private final Wiring wiring;
+    private final List<CheckPoint> points;
     private final JobPlan plan;
     private final List<Finding> place;
     private final List<Finding> wire;
@@ -76,9 +80,11 @@ public final class JobReview {
         this.place = before != null && kept.test(r -> r.job.placing()) && kept.test(r -> r.site)
                 ? before.place
                 : job.placing().findings(site);
-        this.wire = before != null && kept.test(r -> r.job.wiring()) && kept.test(r -> r.surroundings)
+        this.wiring = shop.demo() ? job.wiring() : job.wiring().real();
+        this.points = shop.demo() ? job.points() : job.points().stream().filter(p -> p.origin().real()).toList();
+        this.wire = before != null && kept.test(r -> r.wiring) && kept.test(r -> r.surroundings)
                 ? before.wire
-                : WireRules.judge(job.wiring(), surroundings);
+                : WireRules.judge(wiring, surroundings);
         boolean sameLaw = kept.test(r -> r.job.law());
         this.air = before != null && sameLaw && kept.test(r -> r.job.air())
                 ? before.air
@@ -97,7 +103,7 @@ public final class JobReview {
             this.scale = before != null && sameChain && kept.test(JobReview::groundShift)
                     ? before.scale
                     : Scaling.report(law, reader, groundShift()).orElse(null);
-            this.diagnosis = before != null && sameChain && kept.test(r -> r.job.points())
+            this.diagnosis = before != null && sameChain && kept.test(r -> r.points)
                     && kept.test(r -> r.shop.laws()) && kept.test(r -> r.job.stoich())
                             ? before.diagnosis
                             : diagnose(law, reader);
@@ -106,9 +112,9 @@ public final class JobReview {
     }
 
     private @Nullable Diagnosis diagnose(OutputLaw law, Reader reader) {
-        return job.points().isEmpty() || SettingFinder.find(law, reader).isEmpty()
+        return points.isEmpty() || SettingFinder.find(law, reader).isEmpty()
                 ? null
-                : Diagnostician.diagnose(law, reader, job.points(),
+                : Diagnostician.diagnose(law, reader, points,
                         new Diagnostician.Surroundings(shop.laws(), job.stoich()));
     }
 
@@ -162,12 +168,22 @@ public final class JobReview {
             return LinkState.OUT_OF_TOLERANCE;
         }
         // One agreeing point proves nothing about the slope.
-        return job.points().size() > 1 ? LinkState.PROVEN : LinkState.BEGUN;
+        return points.size() > 1 ? LinkState.PROVEN : LinkState.BEGUN;
     }
 
     /** The job reviewed. */
     public Job job() {
         return job;
+    }
+
+    /** The wiring as it counts: without what a stand-in made up, but in the demo. */
+    public Wiring wiring() {
+        return wiring;
+    }
+
+    /** The check points that count: none that a stand-in made up, but in the demo. */
+    public List<CheckPoint> points() {
+        return points;
     }
 
     /** The ordered steps. */

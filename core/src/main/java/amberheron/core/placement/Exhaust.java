@@ -1,5 +1,6 @@
 package amberheron.core.placement;
 
+import amberheron.core.parts.PartIds;
 import amberheron.core.placement.Segment.Kind;
 import amberheron.core.placement.Segment.Line;
 import java.util.ArrayList;
@@ -20,8 +21,8 @@ public record Exhaust(List<Segment> segments, List<Neighbour> neighbours, Attitu
     public static final Exhaust UNMEASURED = new Exhaust(List.of(), List.of(), Attitude.LEVEL);
 
     public Exhaust {
-        segments = List.copyOf(segments);
-        neighbours = List.copyOf(neighbours);
+        segments = PartIds.given(segments, Segment::id, Segment::withId);
+        neighbours = PartIds.given(neighbours, Neighbour::id, Neighbour::withId);
     }
 
     /** Whether any gas passes a turbine. */

@@ -11,8 +11,14 @@ import org.jspecify.annotations.Nullable;
  * @param from where it begins along the pipe, as places are measured, m
  * @param to where it ends, m
  * @param gap from the pipe's outside to it, m, the car on its wheels; null when not measured
+ * @param id of its own among the neighbours; empty until it is in a list
  */
-public record Neighbour(Kind kind, Side side, double from, double to, @Nullable Double gap) {
+public record Neighbour(Kind kind, Side side, double from, double to, @Nullable Double gap, String id) {
+    /** A part that gets its id in its list. */
+    public Neighbour(Kind kind, Side side, double from, double to, @Nullable Double gap) {
+        this(kind, side, from, to, gap, "");
+    }
+
     /** What lies beside the pipe. */
     public enum Kind {
         FLOOR("floor", false, Side.ABOVE), HEAT_SHIELD("heat shield", false, Side.ABOVE), GEARBOX("gearbox", false,
@@ -89,22 +95,26 @@ public record Neighbour(Kind kind, Side side, double from, double to, @Nullable 
     }
 
     public Neighbour withKind(Kind value) {
-        return new Neighbour(value, side, from, to, gap);
+        return new Neighbour(value, side, from, to, gap, id);
     }
 
     public Neighbour withSide(Side value) {
-        return new Neighbour(kind, value, from, to, gap);
+        return new Neighbour(kind, value, from, to, gap, id);
     }
 
     public Neighbour withFrom(double value) {
-        return new Neighbour(kind, side, value, to, gap);
+        return new Neighbour(kind, side, value, to, gap, id);
     }
 
     public Neighbour withTo(double value) {
-        return new Neighbour(kind, side, from, value, gap);
+        return new Neighbour(kind, side, from, value, gap, id);
     }
 
     public Neighbour withGap(@Nullable Double value) {
-        return new Neighbour(kind, side, from, to, value);
+        return new Neighbour(kind, side, from, to, value, id);
+    }
+
+    public Neighbour withId(String value) {
+        return new Neighbour(kind, side, from, to, gap, value);
     }
 }

@@ -13,9 +13,16 @@ import org.jspecify.annotations.Nullable;
  * @param slope where the gas enters, positive when it rises with the gas, radians; null when not measured
  * @param endSlope where the gas leaves, radians; null for a straight piece
  * @param heading away from straight back, positive to the car's right, radians
+ * @param id of its own among the pieces; empty until it is in a list
  */
 public record Segment(Line line, Kind kind, @Nullable Double length, @Nullable Double diameter, @Nullable Double wall,
-        @Nullable Double slope, @Nullable Double endSlope, double heading) {
+        @Nullable Double slope, @Nullable Double endSlope, double heading, String id) {
+    /** A part that gets its id in its list. */
+    public Segment(Line line, Kind kind, @Nullable Double length, @Nullable Double diameter, @Nullable Double wall,
+            @Nullable Double slope, @Nullable Double endSlope, double heading) {
+        this(line, kind, length, diameter, wall, slope, endSlope, heading, "");
+    }
+
     /** Whose gas flows in a piece. */
     public enum Line {
         /** Every cylinder's: a single bank, or after the merge. */
@@ -102,34 +109,38 @@ public record Segment(Line line, Kind kind, @Nullable Double length, @Nullable D
     }
 
     public Segment withLine(Line value) {
-        return new Segment(value, kind, length, diameter, wall, slope, endSlope, heading);
+        return new Segment(value, kind, length, diameter, wall, slope, endSlope, heading, id);
     }
 
     public Segment withKind(Kind value) {
-        return new Segment(line, value, length, diameter, wall, slope, endSlope, heading);
+        return new Segment(line, value, length, diameter, wall, slope, endSlope, heading, id);
     }
 
     public Segment withLength(@Nullable Double value) {
-        return new Segment(line, kind, value, diameter, wall, slope, endSlope, heading);
+        return new Segment(line, kind, value, diameter, wall, slope, endSlope, heading, id);
     }
 
     public Segment withDiameter(@Nullable Double value) {
-        return new Segment(line, kind, length, value, wall, slope, endSlope, heading);
+        return new Segment(line, kind, length, value, wall, slope, endSlope, heading, id);
     }
 
     public Segment withWall(@Nullable Double value) {
-        return new Segment(line, kind, length, diameter, value, slope, endSlope, heading);
+        return new Segment(line, kind, length, diameter, value, slope, endSlope, heading, id);
     }
 
     public Segment withSlope(@Nullable Double value) {
-        return new Segment(line, kind, length, diameter, wall, value, endSlope, heading);
+        return new Segment(line, kind, length, diameter, wall, value, endSlope, heading, id);
     }
 
     public Segment withEndSlope(@Nullable Double value) {
-        return new Segment(line, kind, length, diameter, wall, slope, value, heading);
+        return new Segment(line, kind, length, diameter, wall, slope, value, heading, id);
     }
 
     public Segment withHeading(double value) {
-        return new Segment(line, kind, length, diameter, wall, slope, endSlope, value);
+        return new Segment(line, kind, length, diameter, wall, slope, endSlope, value, id);
+    }
+
+    public Segment withId(String value) {
+        return new Segment(line, kind, length, diameter, wall, slope, endSlope, heading, value);
     }
 }

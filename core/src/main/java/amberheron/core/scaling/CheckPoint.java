@@ -1,5 +1,6 @@
 package amberheron.core.scaling;
 
+import amberheron.core.finding.Origin;
 import java.math.BigDecimal;
 import java.util.stream.DoubleStream;
 import org.jspecify.annotations.Nullable;
@@ -11,8 +12,15 @@ import org.jspecify.annotations.Nullable;
  * @param truth what the controller itself shows, in the law's quantity; null when only volts were measured
  * @param shown what the reader shows, in the reader's quantity
  * @param note free words; may be empty
+ * @param origin where the readings came from
  */
-public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double shown, String note) {
+public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double shown, String note,
+        Origin origin) {
+    /** A point whose origin was not written down. */
+    public CheckPoint(@Nullable Double volts, @Nullable Double truth, double shown, String note) {
+        this(volts, truth, shown, note, Origin.UNRECORDED);
+    }
+
     public CheckPoint {
         if (volts == null && truth == null) {
             throw new IllegalArgumentException("a check point needs volts or true, found neither");

@@ -1,5 +1,6 @@
 package amberheron.core.wiring;
 
+import amberheron.core.finding.Origin;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
@@ -18,8 +19,16 @@ import org.jspecify.annotations.Nullable;
  * @param hostFuse rating of the circuit that is tapped, A; null when none is or it is not known
  * @param hostLoad what that circuit feeds already, A; null when not known
  */
-public record PowerSource(String id, String place, Map<KeyState, Double> volts, @Nullable Double hostFuse,
+public record PowerSource(String id, String place, Map<KeyState, Reading> volts, @Nullable Double hostFuse,
         @Nullable Double hostLoad) {
+    /**
+     * A meter's reading.
+     *
+     * @param volts as read, V
+     */
+    public record Reading(double volts, Origin origin) {
+    }
+
     /** At or below this a source is dead, V: a meter's noise and leakage stay under it. */
     public static final double DEAD = 0.5;
     /** Below this with the key on a source is weak, V. */
@@ -50,7 +59,7 @@ public record PowerSource(String id, String place, Map<KeyState, Double> volts, 
     }
 
     public PowerSource {
-        EnumMap<KeyState, Double> kept = new EnumMap<>(KeyState.class);
+        EnumMap<KeyState, Reading> kept = new EnumMap<>(KeyState.class);
         volts.forEach((state, value) -> kept.put(state, Objects.requireNonNull(value)));
         volts = Collections.unmodifiableMap(kept);
     }
@@ -62,7 +71,7 @@ public record PowerSource(String id, String place, Map<KeyState, Double> volts, 
 
     /** The reading in a state. */
     public Optional<Double> at(KeyState state) {
-        return Optional.ofNullable(volts.get(state));
+        return Optional.ofNullable(volts.get(state)).map(Reading::volts);
     }
 
     /** The states that still have to be measured. */
@@ -109,16 +118,32 @@ public record PowerSource(String id, String place, Map<KeyState, Double> volts, 
         return new PowerSource(id, value, volts, hostFuse, hostLoad);
     }
 
-    /** Keeps a reading, or forgets it when null. */
+    /** Keeps a reading whose origin was not written down, or forgets it when null. */
     public PowerSource withVolts(KeyState state, @Nullable Double value) {
-        EnumMap<KeyState, Double> more = new EnumMap<>(KeyState.class);
+        return withReading(state, value, Origin.UNRECORDED);
+    }
+
+    /** Keeps a reading, or forgets it when null. */
+    public PowerSource withReading(KeyState state, @Nullable Double value, Origin origin) {
+        EnumMap<KeyState, Reading> more = new EnumMap<>(KeyState.class);
         more.putAll(volts);
         if (value == null) {
             more.remove(state);
         } else {
-            more.put(state, value);
+            more.put(state, new Reading(value, origin));
         }
         return new PowerSource(id, place, more, hostFuse, hostLoad);
+    }
+
+    /** The same without what a stand-in made up. */
+    public PowerSource real() {
+        EnumMap<KeyState, Reading> less = new EnumMap<>(KeyState.class);
+        volts.forEach((state, reading) -> {
+            if (reading.origin().real()) {
+                less.put(state, reading);
+            }
+        });
+        return less.size() == volts.size() ? this : new PowerSource(id, place, less, hostFuse, hostLoad);
     }
 
     public PowerSource withHostFuse(@Nullable Double value) {

@@ -39,6 +39,11 @@ public record Wiring(List<PowerSource> sources, @Nullable String taken, Feed fee
         return sources.stream().filter(s -> s.id().equals(taken)).findFirst();
     }
 
+    /** The same without what a stand-in made up. */
+    public Wiring real() {
+        return withSources(sources.stream().map(PowerSource::real).toList());
+    }
+
     public Wiring withSources(List<PowerSource> value) {
         return new Wiring(value, taken, feed, fuse, draw, ground, groundPoint, signals, heater, harness);
     }

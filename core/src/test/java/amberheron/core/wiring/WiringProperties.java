@@ -59,7 +59,8 @@ class WiringProperties {
         Random random = new Random(seed);
         PowerSource source = source("A", random);
         boolean edge = List.of(PowerSource.DEAD, PowerSource.WEAK, PowerSource.WEAK_RUNNING, PowerSource.CRANKING)
-                .stream().anyMatch(limit -> source.volts().values().stream().anyMatch(v -> Math.abs(v - limit) < 0.02))
+                .stream()
+                .anyMatch(limit -> source.volts().values().stream().anyMatch(v -> Math.abs(v.volts() - limit) < 0.02))
                 || source.disturbance().filter(d -> Math.abs(d - PowerSource.DISTURBED) < 0.04).isPresent();
         PowerSource noisy = source;
         for (KeyState state : source.volts().keySet()) {

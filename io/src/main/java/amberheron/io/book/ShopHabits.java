@@ -18,6 +18,8 @@ public final class ShopHabits {
     private static final String TILT = "school.tilt";
     private static final String CATALYST = "school.catalyst";
     private static final String BANK = "school.bank";
+    /** Kept as {@code yes} in the book of the shop that does not exist. */
+    public static final String DEMO = "demo";
     private static final String MONTHS = "recalibrate.months";
 
     private ShopHabits() {
@@ -31,7 +33,8 @@ public final class ShopHabits {
                 new PlaceSchools(one(TiltSchool.values(), kept.get(TILT), ours.tilt()),
                         one(CatalystSchool.values(), kept.get(CATALYST), ours.catalyst()),
                         one(BankSchool.values(), kept.get(BANK), ours.bank())),
-                months.matches("[1-9]\\d?") ? Integer.parseInt(months) : Shop.USUAL_MONTHS);
+                months.matches("[1-9]\\d?") ? Integer.parseInt(months) : Shop.USUAL_MONTHS,
+                "yes".equals(kept.get(DEMO)));
     }
 
     /** Names and values to keep them under. */
@@ -42,8 +45,10 @@ public final class ShopHabits {
 
     /** A short mark of all that a job is judged by: jobs judged by other habits or laws have another. */
     public static String mark(Shop shop) {
-        return TextFiles.digest((written(shop).entrySet().stream().sorted(Map.Entry.comparingByKey()).toList() + " "
-                + shop.laws()).getBytes(StandardCharsets.UTF_8)).substring(0, 16);
+        return TextFiles.digest(
+                (written(shop).entrySet().stream().sorted(Map.Entry.comparingByKey()).toList() + " " + shop.demo() + " "
+                        + shop.laws()).getBytes(StandardCharsets.UTF_8))
+                .substring(0, 16);
     }
 
     private static <E extends Enum<E>> E one(E[] values, @Nullable String name, E otherwise) {

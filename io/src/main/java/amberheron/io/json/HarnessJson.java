@@ -64,8 +64,9 @@ final class HarnessJson {
         ArrayNode done = joined.putArray("done");
         joints.done().forEach(done::add);
         ArrayNode tested = joined.putArray("tested");
-        joints.tested().forEach(t -> tested.addObject().put("wire", t.wire()).put("section", t.section())
-                .put("pull", t.pull()).put("ohms", t.ohms()));
+        joints.tested()
+                .forEach(t -> tested.addObject().put("id", t.id()).put("wire", t.wire()).put("section", t.section())
+                        .put("pull", t.pull()).put("ohms", t.ohms()));
         AsWired wired = harness.asWired();
         ArrayNode photos = out.putObject("asWired").put("atSource", wired.atSource())
                 .put("atController", wired.atController()).put("date", JobJson.text(wired.date()))
@@ -95,7 +96,7 @@ final class HarnessJson {
     private static Route route(Cursor at) {
         return new Route(at.list("points").stream()
                 .map(p -> new Route.Waypoint(p.text("name", ""), p.numberOrNull("length"), p.numberOrNull("hot"),
-                        p.flag("sleeved"), p.numberOrNull("moving"), p.numberOrNull("bend")))
+                        p.flag("sleeved"), p.numberOrNull("moving"), p.numberOrNull("bend"), p.text("id", "")))
                 .toList(), at.numberOrNull("lead"), at.numberOrNull("extension"), at.numberOrNull("slackAtEngine"),
                 at.numberOrNull("slackAtDisplay"), WiringJson.positiveOrNull(at, "cable"),
                 at.numberOrNull("connector"), at.numberOrNull("hole"),
@@ -106,7 +107,7 @@ final class HarnessJson {
     private static ObjectNode write(Route route) {
         ObjectNode out = Json.object();
         ArrayNode points = out.putArray("points");
-        route.points().forEach(p -> points.addObject().put("name", p.name()).put("length", p.length())
+        route.points().forEach(p -> points.addObject().put("id", p.id()).put("name", p.name()).put("length", p.length())
                 .put("hot", p.hot()).put("sleeved", p.sleeved()).put("moving", p.moving()).put("bend", p.bend()));
         return out.put("lead", route.lead()).put("extension", route.extension())
                 .put("slackAtEngine", route.slackAtEngine()).put("slackAtDisplay", route.slackAtDisplay())
@@ -119,7 +120,7 @@ final class HarnessJson {
         return new Joints(at.choiceOrNull("school", Joints.School.values()), new TreeSet<>(at.integers("done")),
                 at.list("tested").stream()
                         .map(t -> new Joints.Test(t.text("wire", ""), WiringJson.positiveOrNull(t, "section"),
-                                t.numberOrNull("pull"), t.numberOrNull("ohms")))
+                                t.numberOrNull("pull"), t.numberOrNull("ohms"), t.text("id", "")))
                         .toList());
     }
 

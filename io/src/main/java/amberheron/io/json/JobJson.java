@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The job document, format version 2: SI throughout, mixtures as lambda, null for what is not known. */
+/** The job document, format version 3: SI throughout, mixtures as lambda, null for what is not known. */
 final class JobJson {
     private static final String FORMAT = "amber-heron-job";
 
@@ -64,7 +64,7 @@ final class JobJson {
         out.set("reader", reader == null ? out.nullNode() : ReaderJson.write(reader));
         ArrayNode points = out.putArray("points");
         job.points().forEach(p -> points.addObject().put("volts", p.volts()).put("true", p.truth())
-                .put("shown", p.shown()).put("note", p.note()));
+                .put("shown", p.shown()).put("note", p.note()).set("origin", OriginJson.write(p.origin())));
         var proving = job.proving();
         out.set("proving", proving == null ? out.nullNode() : write(proving));
         out.putObject("handOver").put("notDone", job.handOver().notDone()).put("date", text(job.handOver().date()));
@@ -133,7 +133,7 @@ final class JobJson {
 
     private static CheckPoint point(Cursor at) {
         return at.build(() -> new CheckPoint(at.numberOrNull("volts"), at.numberOrNull("true"), at.number("shown"),
-                at.text("note", "")));
+                at.text("note", ""), OriginJson.read(at.objectOrNone("origin"))));
     }
 
     private static Job.Proving proving(Cursor at) {

@@ -15,8 +15,8 @@ import tools.jackson.databind.node.ObjectNode;
 /** The JSON Schema that job documents are held to; it ships beside the code. */
 public final class JobSchema {
     /** The version of the document format written now. */
-    public static final int VERSION = 2;
-    private static final String RESOURCE = "job-2.schema.json";
+    public static final int VERSION = 3;
+    private static final String RESOURCE = "job-3.schema.json";
     private static final int MOST_FAULTS = 5;
 
     private JobSchema() {

@@ -5,7 +5,8 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Brings documents of version 1 up to date. It knew the exhaust only as a turbine, a diameter and where the catalyst
+ * Brings documents of earlier versions up to date, one version after the other. Version 2 did not say where a reading came
+ * from; what it called a reading of the simulated bench stays one. Version 1 knew the exhaust only as a turbine, a diameter and where the catalyst
  * starts; those become pieces, with lengths left open where version 1 had none. Anything that does not look like
  * version 1 is left alone, so that the reader can say what is wrong with it.
  */
@@ -14,6 +15,27 @@ final class JobUpgrade {
     }
 
     static ObjectNode toCurrent(ObjectNode tree) {
+        return toThree(toTwo(tree));
+    }
+
+    private static ObjectNode toThree(ObjectNode tree) {
+        JsonNode version = tree.get("version");
+        if (version == null || !version.isInt() || version.intValue() != 2) {
+            return tree;
+        }
+        ObjectNode out = tree.deepCopy();
+        out.put("version", 3);
+        if (out.get("points") instanceof ArrayNode points) {
+            for (JsonNode p : points) {
+                if (p instanceof ObjectNode point && point.path("note").asString("").equals("simulated bench")) {
+                    point.putObject("origin").put("kind", "simulated").put("instrument", "simulated bench");
+                }
+            }
+        }
+        return out;
+    }
+
+    private static ObjectNode toTwo(ObjectNode tree) {
         JsonNode version = tree.get("version");
         if (version == null || !version.isInt() || version.intValue() != 1
                 || !(tree.get("intake") instanceof ObjectNode intake)
@@ -21,7 +43,7 @@ final class JobUpgrade {
             return tree;
         }
         ObjectNode out = tree.deepCopy();
-        out.put("version", JobSchema.VERSION);
+        out.put("version", 2);
         ((ObjectNode) out.get("intake")).set("exhaust", exhaust(exhaust));
         ObjectNode progress = out.putObject("progress");
         move(out, "done", progress);

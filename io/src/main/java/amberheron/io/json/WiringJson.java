@@ -11,6 +11,7 @@ import amberheron.core.wiring.Signals;
 import amberheron.core.wiring.Wiring;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -55,11 +56,13 @@ final class WiringJson {
 
     private static PowerSource source(Cursor at) {
         Cursor volts = at.object("volts");
-        Map<KeyState, Double> readings = new EnumMap<>(KeyState.class);
+        Optional<Cursor> origins = at.objectOrNone("origins");
+        Map<KeyState, PowerSource.Reading> readings = new EnumMap<>(KeyState.class);
         for (KeyState state : KeyState.values()) {
             Double value = volts.numberOrNull(Cursor.id(state));
             if (value != null) {
-                readings.put(state, value);
+                readings.put(state, new PowerSource.Reading(value,
+                        OriginJson.read(origins.flatMap(o -> o.objectOrNone(Cursor.id(state))))));
             }
         }
         return new PowerSource(at.text("id"), at.text("place", ""), readings, at.numberOrNull("hostFuse"),
@@ -82,6 +85,12 @@ final class WiringJson {
             ObjectNode volts = one.putObject("volts");
             for (KeyState state : KeyState.values()) {
                 volts.put(Cursor.id(state), s.at(state).orElse(null));
+            }
+            ObjectNode origins = one.putObject("origins");
+            for (KeyState state : KeyState.values()) {
+                PowerSource.Reading reading = s.volts().get(state);
+                origins.set(Cursor.id(state),
+                        reading == null ? origins.nullNode() : OriginJson.write(reading.origin()));
             }
             one.put("hostFuse", s.hostFuse()).put("hostLoad", s.hostLoad());
         }

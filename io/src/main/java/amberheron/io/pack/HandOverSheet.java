@@ -252,14 +252,16 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
             points.add(new Point(UnitChoice.digits(p.outputVolts(law), 2) + " V",
                     units.text(mixture(p.trueLambda(law)), job.stoich()),
                     units.text(mixture(reader.scale().toLambda(p.shown())), job.stoich()),
-                    units.signed(mixture(p.error(law, reader)), job.stoich())));
+                    units.signed(mixture(p.error(law, reader)), job.stoich())
+                            + (p.origin().real() ? "" : " · simulated")));
         }
         return List.copyOf(points);
     }
 
     private static String pointsNote(JobReview review, UnitChoice units, double stoich) {
+        int simulated = review.job().points().size() - review.points().size();
         if (review.diagnosis().isEmpty()) {
-            return "no check points taken";
+            return simulated == 0 ? "no check points taken" : "only simulated points, which prove nothing: not checked";
         }
         Diagnosis d = review.diagnosis().get();
         ReaderSetting corrected = d.correctedSetting();
@@ -267,7 +269,8 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         return "%s, worst %s; likeliest: %s (%.0f %%)%s".formatted(verdict,
                 units.signed(mixture(d.worst().lambda()), stoich), d.best().cause().title(),
                 100 * d.best().probability(),
-                d.withinTolerance() || corrected != null ? "" : "; no setting can mend it");
+                d.withinTolerance() || corrected != null ? "" : "; no setting can mend it")
+                + (simulated == 0 ? "" : "; " + simulated + " simulated points left out");
     }
 
     private static String proving(Job job) {

@@ -44,6 +44,8 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import amberheron.core.finding.Origin;
+import java.time.Instant;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
@@ -181,7 +183,9 @@ class JobDocumentProperties {
             var reader = CATALOGUE.readers().get(random.nextInt(CATALOGUE.readers().size()));
             ReaderSetting setting = SettingFinder.find(law, reader).orElse(null);
             job = job.withLaw(law).withReader(random.nextBoolean() ? reader : reader.withSetting(setting))
-                    .withPoint(new CheckPoint(maybe(random, 5), 14.7, random.nextDouble() * 20, words(random)))
+                    .withPoint(new CheckPoint(maybe(random, 5), 14.7, random.nextDouble() * 20, words(random),
+                            new Origin(random.nextBoolean() ? Origin.Kind.TYPED : Origin.Kind.SIMULATED, words(random),
+                                    Instant.ofEpochSecond(random.nextInt()), words(random))))
                     .withProving(new Job.Proving(words(random), "ab12",
                             LogComparison.of(List.of(new Sample(0, 1, 1.01), new Sample(0.5, 0.9, 0.91)))));
         }

@@ -26,6 +26,10 @@ import amberheron.core.wiring.Signals;
 import amberheron.core.wiring.Wiring;
 import amberheron.io.UnusableInput;
 import amberheron.io.catalogue.Catalogue;
+import amberheron.core.finding.Origin;
+import amberheron.core.wiring.PowerSource;
+import amberheron.core.placement.Segment;
+import java.util.Objects;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -74,7 +78,7 @@ class JobDocumentTest {
     @Test
     void unknownFieldsOfANewerVersionAreKept() throws IOException {
         String newer = JobDocument.of(job()).text()
-                .replaceFirst("\"version\" : 2", "\"version\" : 3, \"mood\" : \"calm\"")
+                .replaceFirst("\"version\" : 3", "\"version\" : 4, \"mood\" : \"calm\"")
                 .replaceFirst("\"fuse\" :", "\"relay\" : {\"pin\" : 87}, \"fuse\" :")
                 .replaceFirst("\"volts\" : 1.5", "\"supply\" : \"S1\", \"volts\" : 1.5");
         JobDocument read = JobDocument.read(file(newer));
@@ -99,8 +103,9 @@ class JobDocumentTest {
         assertThat(read.done()).containsExactly("leaks");
         assertThat(read.chosenPlace().orElseThrow()).isEqualTo(new Candidate("B", "straight", Line.ALL, 0.61, 0.9,
                 -0.07, 0, Candidate.Hole.NONE));
-        assertThat(read.wiring().source().orElseThrow().volts()).containsOnly(Map.entry(KeyState.OFF, 0.0),
-                Map.entry(KeyState.ON, 12.4));
+        assertThat(read.wiring().source().orElseThrow().volts()).containsOnly(
+                Map.entry(KeyState.OFF, new PowerSource.Reading(0.0, Origin.UNRECORDED)),
+                Map.entry(KeyState.ON, new PowerSource.Reading(12.4, Origin.UNRECORDED)));
         assertThat(read.wiring().ground().cost().orElseThrow().shift()).isEqualTo(3.6 / 58, within(1e-9));
         Run run = read.intake().exhaust().run(Line.ALL);
         assertThat(run.turbine()).isTrue();
@@ -109,9 +114,28 @@ class JobDocumentTest {
         assertThat(run.end()).as("how long the catalyst is was never said").isInfinite();
         assertThat(read.intake().exhaust().attitude().roll()).isEqualTo(0.02);
         String text = document.with(read).text();
-        assertThat(text).contains("\"version\" : 2").contains("\"mood\" : \"calm\"").doesNotContain("catalystAt");
+        assertThat(text).contains("\"version\" : 3").contains("\"mood\" : \"calm\"").doesNotContain("catalystAt");
         assertThat(JobDocument.read(file(text)).job()).isEqualTo(read);
         refused(old.replace("\"distance\": 0.61", "\"distance\": \"far\""), "candidates", "distance");
+    }
+
+    /** A stored document of version 2: it opens, what it called simulated stays so, its parts get ids, nothing is lost. */
+    @Test
+    void aDocumentOfVersionTwoSaysWhereItsReadingsCameFrom() throws IOException {
+        String old;
+        try (var in = Objects.requireNonNull(JobDocumentTest.class.getResourceAsStream("job-version-2.json"))) {
+            old = new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+        }
+        JobDocument document = JobDocument.read(file(old.replaceFirst("\\{", "{\"mood\": \"calm\",")));
+        Job read = document.job();
+        assertThat(read.points()).hasSize(4).allMatch(p -> p.origin().kind() == Origin.Kind.SIMULATED);
+        assertThat(read.wiring().source().orElseThrow().volts().values()).isNotEmpty()
+                .allMatch(r -> r.origin().equals(Origin.UNRECORDED));
+        assertThat(read.intake().exhaust().segments()).extracting(Segment::id).isNotEmpty().doesNotHaveDuplicates()
+                .doesNotContain("");
+        String text = document.with(read.withWiring(read.wiring().withFuse(4.0))).text();
+        assertThat(text).contains("\"version\" : 3").contains("\"mood\" : \"calm\"");
+        assertThat(JobDocument.read(file(text)).job()).isEqualTo(read.withWiring(read.wiring().withFuse(4.0)));
     }
 
     /** A removed draft is not an unknown field: it must not come back. */

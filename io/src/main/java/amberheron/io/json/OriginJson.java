@@ -1,0 +1,34 @@
+package amberheron.io.json;
+
+import amberheron.core.finding.Origin;
+import java.time.Instant;
+import java.time.format.DateTimeParseException;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Where a reading came from; documents before version 3 do not say. */
+final class OriginJson {
+    private OriginJson() {
+    }
+
+    static Origin read(Optional<Cursor> at) {
+        return at.map(o -> new Origin(o.choice("kind", Origin.Kind.values()), o.text("instrument", ""), taken(o),
+                o.text("job", ""))).orElse(Origin.UNRECORDED);
+    }
+
+    private static @Nullable Instant taken(Cursor at) {
+        String text = at.textOrNull("taken");
+        try {
+            return text == null ? null : Instant.parse(text);
+        } catch (DateTimeParseException e) {
+            throw at.fault("taken", "a moment such as 2026-05-31T09:30:00Z");
+        }
+    }
+
+    static ObjectNode write(Origin origin) {
+        Instant taken = origin.taken();
+        return Json.object().put("kind", Cursor.id(origin.kind())).put("instrument", origin.instrument())
+                .put("taken", taken == null ? null : taken.toString()).put("job", origin.job());
+    }
+}
