@@ -1,5 +1,7 @@
 package amberheron.bench;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.io.BufferedInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -63,8 +65,8 @@ public final class ScpiMeter implements Meter {
         String port = !understood || parts.group("port") == null ? String.valueOf(USUAL_PORT) : parts.group("port");
         if (host.isBlank() || !port.matches("\\d{1,5}") || Integer.parseInt(port) > 65535) {
             throw new IllegalArgumentException(
-                    "Meter: found “%s”, expected an address such as 192.168.1.40, meter.local:5025 or [::1]:5025"
-                            .formatted(typed));
+                    say("Meter: found “%s”, expected an address such as 192.168.1.40, meter.local:5025 or [::1]:5025",
+                            typed));
         }
         return new ScpiMeter(host, Integer.parseInt(port), patience);
     }
@@ -90,12 +92,12 @@ public final class ScpiMeter implements Meter {
             }
             String answer = ask("MEAS:VOLT:DC?");
             if (!NUMBER.matcher(answer).matches()) {
-                return fail("found “%s”, expected a number".formatted(answer));
+                return fail(say("found “%s”, expected a number", answer));
             }
             double volts = Double.parseDouble(answer);
             return Math.abs(volts) >= INFINITY ? new Reading.Overload() : new Reading.Volts(volts);
         } catch (SocketTimeoutException e) {
-            return fail("no whole answer within %.1f s".formatted(patience / 1000.0));
+            return fail(say("no whole answer within %.1f s", patience / 1000.0));
         } catch (IOException e) {
             return fail(e.getMessage() == null ? "the connection broke" : e.getMessage());
         }

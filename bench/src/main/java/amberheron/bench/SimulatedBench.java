@@ -1,5 +1,7 @@
 package amberheron.bench;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.scaling.SignalChain;
 import java.util.Random;
 
@@ -31,7 +33,7 @@ public final class SimulatedBench implements Bench {
     public Reading take(double volts) {
         if (!(volts >= 0 && volts <= MOST_VOLTS)) {
             throw new IllegalArgumentException(
-                    "found %.2f V, expected 0 to 5 V: more can destroy the reader's input".formatted(volts));
+                    say("found %.2f V, expected 0 to 5 V: more can destroy the reader's input", volts));
         }
         double metered = Math.round(1000 * (volts + METER_NOISE * random.nextGaussian())) / 1000.0;
         double shown = chain.setting().at(chain.reader().input().sensed(chain.wire().atPin(volts)));

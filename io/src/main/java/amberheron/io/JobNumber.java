@@ -1,5 +1,7 @@
 package amberheron.io;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.text.Normalizer;
 import java.util.Locale;
 
@@ -22,8 +24,8 @@ public final class JobNumber {
                         .anyMatch(c -> Character.isISOControl(c) || Character.getType(c) == Character.SURROGATE
                                 || Character.getType(c) == Character.FORMAT)) {
             throw new IllegalArgumentException(
-                    "Job number: found “%s”, expected 1 to 40 characters with a letter or digit, such as SB-017"
-                            .formatted(Printable.of(number)));
+                    say("Job number: found “%s”, expected 1 to 40 characters with a letter or digit, such as SB-017",
+                            Printable.of(number)));
         }
         return number;
     }

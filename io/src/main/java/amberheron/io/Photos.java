@@ -1,5 +1,7 @@
 package amberheron.io;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.finding.Photo;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -39,7 +41,7 @@ public final class Photos {
             return new Photo(TextFiles.name(target), digest);
         } catch (IOException e) {
             throw new UnusableInput(folder.toString(), "",
-                    "the photo cannot be kept: %s; expected a folder with room".formatted(TextFiles.reason(e)));
+                    say("the photo cannot be kept: %s; expected a folder with room", TextFiles.reason(e)));
         }
     }
 }

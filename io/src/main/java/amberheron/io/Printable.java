@@ -1,5 +1,7 @@
 package amberheron.io;
 
+import static amberheron.core.units.Phrase.say;
+
 /** Text from outside made fit for a screen, a page or a message. */
 public final class Printable {
     private static final int MOST = 80;
@@ -12,7 +14,7 @@ public final class Printable {
         StringBuilder out = new StringBuilder();
         text.codePoints().limit(MOST).forEach(c -> {
             if (unshowable(c)) {
-                out.append("\\u%04X".formatted(c));
+                out.append(say("\\u%04X", c));
             } else {
                 out.appendCodePoint(c);
             }

@@ -1,5 +1,7 @@
 package amberheron.io;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
@@ -45,7 +47,7 @@ public final class TextFiles {
             }
             long size = Files.size(file);
             if (size > most) {
-                throw new UnusableInput(name, "", "found %d bytes, expected at most %d".formatted(size, most));
+                throw new UnusableInput(name, "", say("found %d bytes, expected at most %d", size, most));
             }
             return Files.readAllBytes(file);
         } catch (NoSuchFileException e) {
@@ -67,8 +69,8 @@ public final class TextFiles {
                 line += bytes[i] == '\n' ? 1 : 0;
             }
             throw new UnusableInput(name, "line " + line,
-                    "found a byte 0x%02X that is not UTF-8, expected text saved as UTF-8"
-                            .formatted(bytes[Math.min(in.position(), bytes.length - 1)] & 0xFF));
+                    say("found a byte 0x%02X that is not UTF-8, expected text saved as UTF-8",
+                            bytes[Math.min(in.position(), bytes.length - 1)] & 0xFF));
         }
     }
 

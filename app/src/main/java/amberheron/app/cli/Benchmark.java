@@ -20,6 +20,7 @@ import java.lang.management.ManagementFactory;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -92,8 +93,9 @@ final class Benchmark implements Callable<Integer> {
         double bare = start(out, "bare window, as java starts it", flags, false, BareWindow.class.getName());
         double cached = start(out, "bare window, with a start-up cache of its own", flags, true,
                 BareWindow.class.getName());
-        out.printf("%-46s %8.2f          aim: at most 1.3%n", "first usable window over bare window", own / bare);
-        out.printf("%-46s %8.2f%n", "the same over a bare window with a cache", own / cached);
+        out.printf(Locale.ROOT, "%-46s %8.2f          aim: at most 1.3%n", "first usable window over bare window",
+                own / bare);
+        out.printf(Locale.ROOT, "%-46s %8.2f%n", "the same over a bare window with a cache", own / cached);
         out.flush();
         return median(diagnosis) < 5 && median(search) < 50 && own / bare <= 1.3 ? 0 : HeronCommand.OUT;
     }
@@ -251,7 +253,7 @@ final class Benchmark implements Callable<Integer> {
     private static void report(PrintWriter out, String what, double[] times, String aim) {
         double[] sorted = times.clone();
         Arrays.sort(sorted);
-        out.printf("%-46s %8.2f ms median %8.2f ms at 95 %%   %s%n", what, median(times),
+        out.printf(Locale.ROOT, "%-46s %8.2f ms median %8.2f ms at 95 %%   %s%n", what, median(times),
                 sorted[(int) (0.95 * (sorted.length - 1))], aim);
     }
 

@@ -1,5 +1,7 @@
 package amberheron.app.cli;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.demo.DemoBook;
 import amberheron.app.demo.Pictures;
 import amberheron.app.session.Session;
@@ -21,6 +23,7 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -140,11 +143,12 @@ final class DemoCommands {
                     out.println("  " + Arrays.stream(Station.values())
                             .map(s -> s.title() + ": " + review.state(s).words()).collect(Collectors.joining(" · ")));
                     review.diagnosis()
-                            .ifPresent(d -> out.printf("  worst difference %+.4f λ; likeliest cause: %s (%.0f %%)%n",
+                            .ifPresent(d -> out.printf(Locale.ROOT,
+                                    "  worst difference %+.4f λ; likeliest cause: %s (%.0f %%)%n",
                                     d.worst().lambda(), d.best().cause().title(), 100 * d.best().probability()));
                     out.println("  pack: " + pack);
                 }
-                out.printf("%d pictures in %s%n", pictures.size(), folder.resolve("pictures"));
+                out.printf(Locale.ROOT, "%d pictures in %s%n", pictures.size(), folder.resolve("pictures"));
                 out.flush();
                 return 0;
             });
@@ -165,7 +169,7 @@ final class DemoCommands {
         public Integer call() {
             if (!size.matches("\\d{3,4}x\\d{3,4}")) {
                 throw new UnusableInput("--size", "",
-                        "found “%s”, expected width x height such as 1280x800".formatted(size));
+                        say("found “%s”, expected width x height such as 1280x800", size));
             }
             offscreen();
             int by = size.indexOf('x');

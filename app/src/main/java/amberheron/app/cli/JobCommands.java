@@ -1,5 +1,7 @@
 package amberheron.app.cli;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.drivelog.ProveModel;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
@@ -93,13 +95,13 @@ final class JobCommands {
                 var figure = f.figure();
                 var limit = f.limit();
                 Double cost = f.lambdaCost();
-                out().printf("%-8s %-26s %12s %14s %12s%n", f.verdict(), f.subject(),
+                out().printf(Locale.ROOT, "%-8s %-26s %12s %14s %12s%n", f.verdict(), f.subject(),
                         figure == null ? "-" : UnitChoice.METRIC.text(figure, about.stoich()),
                         limit == null
                                 ? ""
                                 : limit.relation().sign() + " " + UnitChoice.METRIC.text(limit.bound(), about.stoich()),
-                        cost == null ? "" : "%+.4f λ".formatted(cost));
-                out().printf("         %s%n         %s, %s%n", f.consequence(), f.source().citation(),
+                        cost == null ? "" : say("%+.4f λ", cost));
+                out().printf(Locale.ROOT, "         %s%n         %s, %s%n", f.consequence(), f.source().citation(),
                         f.source().kind().words());
             }
         }
@@ -118,13 +120,13 @@ final class JobCommands {
                 return exit(findings);
             }
             int exit = report(job, findings, "No place is taken yet.");
-            ranking.places().forEach(p -> out().printf("%-8s %s%n", p.verdict(), p.place().id()
+            ranking.places().forEach(p -> out().printf(Locale.ROOT, "%-8s %s%n", p.verdict(), p.place().id()
                     + (p.place().note().isBlank() ? "" : ": " + p.place().note())
                     + (p.place().id().equals(job.placing().chosen()) ? " (taken)" : "")));
             ranking.found().forEach(f -> out().printf(Locale.ROOT, "best on %s: %.0f mm at %.0f° from 12 o'clock%n",
                     f.line().words(), 1000 * Objects.requireNonNull(f.distance()),
                     Math.toDegrees(Objects.requireNonNull(f.clock()))));
-            ranking.schools().forEach((school, id) -> out().printf("school “%s”: %s%n", school, id));
+            ranking.schools().forEach((school, id) -> out().printf(Locale.ROOT, "school “%s”: %s%n", school, id));
             out().flush();
             return exit;
         }
@@ -148,15 +150,15 @@ final class JobCommands {
                 return exit(findings);
             }
             int exit = report(job, findings, "");
-            job.wiring().sources().forEach(s -> out().printf("source %s (%s): %s%n", s.id(), s.place(),
+            job.wiring().sources().forEach(s -> out().printf(Locale.ROOT, "source %s (%s): %s%n", s.id(), s.place(),
                     s.behaviour().words()));
             OutputLaw law = job.law();
             job.wiring().ground().costs()
                     .forEach(c -> out().printf(Locale.ROOT, "ground “%s”: shift %.1f mV, ripple %.1f mV%s%n",
                             c.school().words(), 1000 * c.shift(), 1000 * c.ripple(),
-                            law == null ? "" : ", %+.4f λ".formatted(c.shift() * law.lambdaPerVolt())));
+                            law == null ? "" : say(", %+.4f λ", c.shift() * law.lambdaPerVolt())));
             Chart chart = job.wiring().harness().chart();
-            chart.wires().forEach(w -> out().printf("wire %-3s %s%n", w.tag(), words(chart, w)));
+            chart.wires().forEach(w -> out().printf(Locale.ROOT, "wire %-3s %s%n", w.tag(), words(chart, w)));
             out().flush();
             return exit;
         }
@@ -191,7 +193,7 @@ final class JobCommands {
             LogCsv.Log read = ProveModel.read(job, log);
             read.faults().forEach(f -> err().println("heron: left out: " + f));
             if (read.skipped() > read.faults().size()) {
-                err().printf("heron: left out: %d rows in all%n", read.skipped());
+                err().printf(Locale.ROOT, "heron: left out: %d rows in all%n", read.skipped());
             }
             Job proven = job.withProving(ProveModel.proving(read));
             return report(proven, review(proven).findings(Station.PROVE), "");

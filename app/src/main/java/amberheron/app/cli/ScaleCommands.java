@@ -1,5 +1,7 @@
 package amberheron.app.cli;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.mixture.Fuel;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.Diagnosis;
@@ -18,6 +20,7 @@ import amberheron.io.csv.CheckPointCsv;
 import amberheron.io.json.ResultJson;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.function.Consumer;
@@ -85,8 +88,8 @@ final class ScaleCommands {
 
     private static String mixture(double lambda, @Nullable Fuel fuel) {
         return fuel == null
-                ? "%.4f λ".formatted(lambda)
-                : "%.4f λ (%.2f AFR of %s)".formatted(lambda, lambda * fuel.stoich(), fuel.name());
+                ? say("%.4f λ", lambda)
+                : say("%.4f λ (%.2f AFR of %s)", lambda, lambda * fuel.stoich(), fuel.name());
     }
 
     @Command(name = "scale", mixinStandardHelpOptions = true, description = "What to type into the reader, check table, error budget.")
@@ -107,17 +110,18 @@ final class ScaleCommands {
             out.println("Type into the reader, in " + SettingText.quantity(reader.scale()) + ":");
             SettingText.of(report.setting(), reader).forEach(l -> out.println("  " + l.ask() + "  →  " + l.type()));
             out.println();
-            out.printf("  %8s %9s %8s %10s%n", "λ", "volts", "counts", "shown");
+            out.printf(Locale.ROOT, "  %8s %9s %8s %10s%n", "λ", "volts", "counts", "shown");
             for (ScaleReport.Row row : report.table()) {
-                out.printf("  %8.4f %9.4f %8s %10.4f%n", row.lambda(), row.volts(),
+                out.printf(Locale.ROOT, "  %8.4f %9.4f %8s %10.4f%n", row.lambda(), row.volts(),
                         row.counts() == null ? "-" : row.counts(), row.shown());
             }
             out.println();
-            out.printf("Worst error %+.5f λ at %s; tolerance ±%.5f λ (%s, %s).%n", report.worst().lambda(),
+            out.printf(Locale.ROOT, "Worst error %+.5f λ at %s; tolerance ±%.5f λ (%s, %s).%n", report.worst().lambda(),
                     mixture(report.worst().atLambda(), fuel), Tolerance.LAMBDA, Tolerance.SOURCE.citation(),
                     Tolerance.SOURCE.kind().words());
-            report.budget().forEach(b -> out.printf("  %-52s %.5f λ%n", b.cause(), b.lambda()));
-            out.printf("  %-52s %.5f λ%n  %-52s %.5f λ%n", "all at their worst together", report.worstCase(),
+            report.budget().forEach(b -> out.printf(Locale.ROOT, "  %-52s %.5f λ%n", b.cause(), b.lambda()));
+            out.printf(Locale.ROOT, "  %-52s %.5f λ%n  %-52s %.5f λ%n", "all at their worst together",
+                    report.worstCase(),
                     "root of the sum of squares", report.rootSumSquare());
         }
     }
@@ -141,13 +145,13 @@ final class ScaleCommands {
         }
 
         private static void text(PrintWriter out, Reader reader, @Nullable Fuel fuel, Diagnosis diagnosis) {
-            out.printf("%s: worst %+.4f λ at %s.%n%n",
+            out.printf(Locale.ROOT, "%s: worst %+.4f λ at %s.%n%n",
                     diagnosis.withinTolerance() ? "Within tolerance" : "OUT OF TOLERANCE",
                     diagnosis.worst().lambda(), mixture(diagnosis.worst().atLambda(), fuel));
             diagnosis.causes().stream().filter(c -> c.probability() >= 0.001).forEach(
-                    c -> out.printf("  %5.1f %%  %-40s %s%n", 100 * c.probability(), c.cause().title(),
+                    c -> out.printf(Locale.ROOT, "  %5.1f %%  %-40s %s%n", 100 * c.probability(), c.cause().title(),
                             c.parameters()));
-            out.printf("%n%s %s%n", diagnosis.best().cause().meaning(), diagnosis.best().cause().remedy());
+            out.printf(Locale.ROOT, "%n%s %s%n", diagnosis.best().cause().meaning(), diagnosis.best().cause().remedy());
             ReaderSetting corrected = diagnosis.correctedSetting();
             if (corrected == null) {
                 out.println("No setting can make it show the truth while this cause stays.");
@@ -157,7 +161,8 @@ final class ScaleCommands {
             }
             Diagnosis.NextPoint next = diagnosis.nextPoint();
             if (next != null) {
-                out.printf("Most telling next: %.2f V parts %s from %s.%n", next.volts(), next.first().id(),
+                out.printf(Locale.ROOT, "Most telling next: %.2f V parts %s from %s.%n", next.volts(),
+                        next.first().id(),
                         next.second().id());
             }
         }

@@ -1,5 +1,7 @@
 package amberheron.app.demo;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.drivelog.ProveModel;
 import amberheron.bench.SimulatedBench;
 import amberheron.bench.SimulatedDrive;
@@ -48,7 +50,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -233,7 +234,7 @@ public final class DemoBook {
             double lambda = drive.lambda(t + 5).orElseThrow();
             double held = Math.clamp(lambda, chain.law().richest(), chain.law().leanest());
             double shown = chain.reader().scale().toLambda(chain.shown(held)) + 0.0008 * random.nextGaussian();
-            csv.append(String.format(Locale.ROOT, "%.2f,%.3f,%.3f%n", t, held, shown));
+            csv.append(say("%.2f,%.3f,%.3f%n", t, held, shown));
         }
         return csv.toString().replace("\r", "");
     }
@@ -243,7 +244,7 @@ public final class DemoBook {
             TextFiles.replace(file, text.getBytes(StandardCharsets.UTF_8));
         } catch (IOException e) {
             throw new UnusableInput(file.toString(), "",
-                    "cannot be written: %s; expected a folder with room".formatted(TextFiles.reason(e)));
+                    say("cannot be written: %s; expected a folder with room", TextFiles.reason(e)));
         }
     }
 }

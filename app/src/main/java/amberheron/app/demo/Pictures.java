@@ -1,5 +1,7 @@
 package amberheron.app.demo;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.Desktop;
 import amberheron.app.Stations;
 import amberheron.app.parts.StationPlug;
@@ -107,8 +109,7 @@ public final class Pictures {
                 return file;
             } catch (IOException e) {
                 throw new UnusableInput(file.toString(), "",
-                        "the picture cannot be written: %s; expected a folder with room"
-                                .formatted(TextFiles.reason(e)));
+                        say("the picture cannot be written: %s; expected a folder with room", TextFiles.reason(e)));
             }
         });
     }

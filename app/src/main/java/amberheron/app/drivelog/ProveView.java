@@ -1,5 +1,7 @@
 package amberheron.app.drivelog;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Parts;
@@ -86,20 +88,20 @@ public final class ProveView implements StationView {
         task.setOnSucceeded(e -> {
             busy(false);
             LogCsv.Log log = task.getValue();
-            say(log.skipped() == 0
+            show(log.skipped() == 0
                     ? ""
-                    : "%d rows could not be used and were left out; the first: %s".formatted(log.skipped(),
+                    : say("%d rows could not be used and were left out; the first: %s", log.skipped(),
                             log.faults().getFirst()));
             session.edit("log " + log.file(), j -> j.withProving(ProveModel.proving(log)));
         });
         task.setOnFailed(e -> {
             busy(false);
-            say(String.valueOf(task.getException().getMessage()));
+            show(String.valueOf(task.getException().getMessage()));
         });
         task.setOnCancelled(e -> busy(false));
         reading = task;
         busy(true);
-        say("");
+        show("");
         Thread thread = new Thread(task, "log reader");
         thread.setDaemon(true);
         thread.start();
@@ -117,7 +119,7 @@ public final class ProveView implements StationView {
         Parts.show(stop, on);
     }
 
-    private void say(String text) {
+    private void show(String text) {
         fault.setText(text);
         Parts.show(fault, !text.isEmpty());
     }
@@ -132,7 +134,7 @@ public final class ProveView implements StationView {
         Job.Proving proving = session.job().proving();
         note.setText(proving == null
                 ? "A CSV with the columns time, controller and reader."
-                : proving.file() + " · %,d samples · SHA-256 %s…".formatted(proving.result().samples(),
+                : proving.file() + say(" · %,d samples · SHA-256 %s…", proving.result().samples(),
                         proving.digest().substring(0, Math.min(12, proving.digest().length()))));
         findings.refresh(session.review().findings(Station.PROVE), "Read a log to judge it.");
         plot.refresh();

@@ -1,5 +1,7 @@
 package amberheron.app.drivelog;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Drawing;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
@@ -62,7 +64,7 @@ final class TracePlot extends Drawing {
         text(Figures.difference(session, Tolerance.LAMBDA), left - 6, middle - band + 4, 1, "drawing-text");
         text(Figures.difference(session, -Tolerance.LAMBDA), left - 6, middle + band + 4, 1, "drawing-text");
         text("0 s", left, height - 3, 0, "drawing-text");
-        text("%.0f s".formatted(span), width - RIGHT, height - 3, 1, "drawing-text");
+        text(say("%.0f s", span), width - RIGHT, height - 3, 1, "drawing-text");
         double worstX = left + (log.worstAt() - from) / span * (width - left - RIGHT);
         add(new Circle(worstX, middle - log.worst() / most * half, 4.5), "plot-point");
     }

@@ -1,5 +1,7 @@
 package amberheron.app.handover;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
@@ -58,8 +60,8 @@ public final class HandOverView implements StationView {
         sheet.getChildren().addAll(Parts.text("Setting: " + now.settingNote() + ".", "soft"),
                 Parts.text("Check points: " + now.pointsNote() + ".", "soft"),
                 Parts.text("Proving drive: " + now.proving() + ".", "soft"));
-        where.setText("The sheet as HTML and PDF, and the job as JSON, go to packs/%s beside the book."
-                .formatted(model.folder(session).getFileName()));
+        where.setText(say("The sheet as HTML and PDF, and the job as JSON, go to packs/%s beside the book.",
+                model.folder(session).getFileName()));
         notDone.refresh();
     }
 }

@@ -1,5 +1,7 @@
 package amberheron.app.placement;
 
+import static amberheron.core.units.Phrase.say;
+
 import static amberheron.core.units.Unit.DEGREE;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
@@ -97,7 +99,7 @@ final class FittedLeaf {
         Optional<Candidate> made = session.job().chosenPlace()
                 .flatMap(c -> fitted.place(PlaceModel.exhaust(session), c));
         turned.setText(made.isPresent() && fitted.reading() != null
-                ? "That tilt on the car as it stood is %s; on its wheels the body is %s.".formatted(
+                ? say("That tilt on the car as it stood is %s; on its wheels the body is %s.",
                         PlaceModel.where(session, made.get()),
                         PlaceModel.tilt(session,
                                 PlaceRules.tiltOf(PlaceModel.site(session), made.get()).orElseThrow()))

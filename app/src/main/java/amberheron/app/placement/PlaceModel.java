@@ -1,5 +1,7 @@
 package amberheron.app.placement;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
 import amberheron.app.session.Figures;
@@ -168,7 +170,7 @@ public final class PlaceModel implements StationModel {
             return "Enter the pieces of the exhaust to search it.";
         }
         PlaceSearch.Band all = band(session).get();
-        return "%,d places judged. ".formatted(all.size() * 360)
+        return say("%,d places judged. ", all.size() * 360)
                 + best(session).map(c -> "Best: " + where(session, c) + ", "
                         + tilt(session, PlaceRules.tiltOf(site(session), c).orElseThrow()) + ".")
                         .orElse("None can be taken: each fails a rule or lacks a measure.");

@@ -1,5 +1,7 @@
 package amberheron.app.placement;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Drawing;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
@@ -111,7 +113,7 @@ final class RunDrawing extends Drawing {
             return;
         }
         frame(width, height);
-        String says = "from the side, 1 : %.0f · drag the place, or type".formatted(1 / (scale * PIXEL));
+        String says = say("from the side, 1 : %.0f · drag the place, or type", 1 / (scale * PIXEL));
         // The heading is laid out before the drawing knows its scale.
         Platform.runLater(() -> note.setText(says));
         neighbours(exhaust);

@@ -1,5 +1,7 @@
 package amberheron.app.plan;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
 import amberheron.app.session.Figures;
@@ -70,8 +72,8 @@ public final class PlanModel implements StationModel {
         JobPlan plan = session.review().plan();
         Set<String> done = session.job().done();
         return plan.done(done) == plan.steps().size()
-                ? "all %d steps done".formatted(plan.steps().size())
-                : "%d of %d steps · %s left".formatted(plan.done(done), plan.steps().size(),
+                ? say("all %d steps done", plan.steps().size())
+                : say("%d of %d steps · %s left", plan.done(done), plan.steps().size(),
                         Figures.time(plan.minutesLeft(done)));
     }
 
@@ -86,7 +88,7 @@ public final class PlanModel implements StationModel {
                     ? s.reason()
                     : "waits on: " + waits.stream().map(Step::title).collect(Collectors.joining("; "));
             return new Row(s, done.contains(s.id()), waits.isEmpty(), critical.contains(s), text,
-                    "%d–%d min".formatted(s.time().low(), s.time().high()));
+                    say("%d–%d min", s.time().low(), s.time().high()));
         }).toList();
     }
 
@@ -102,7 +104,7 @@ public final class PlanModel implements StationModel {
     }
 
     private static Finish finish(String people, Schedule s) {
-        return new Finish(people, s, "%s to %s, likely %s".formatted(Figures.time((int) Math.round(s.early())),
+        return new Finish(people, s, say("%s to %s, likely %s", Figures.time((int) Math.round(s.early())),
                 Figures.time((int) Math.round(s.late())), Figures.time((int) Math.round(s.likely()))));
     }
 
@@ -112,9 +114,8 @@ public final class PlanModel implements StationModel {
         int minutes = (int) Math.round(path.stream().mapToDouble(s -> s.time().mean()).sum());
         return path.isEmpty()
                 ? ""
-                : "However many people, about %s: %s."
-                        .formatted(Figures.time(minutes),
-                                path.stream().map(Step::title).collect(Collectors.joining(" → ")));
+                : say("However many people, about %s: %s.", Figures.time(minutes),
+                        path.stream().map(Step::title).collect(Collectors.joining(" → ")));
     }
 
     /** What holes of a few sizes, and the one measured, do to the reading; empty until the displacement is known. */

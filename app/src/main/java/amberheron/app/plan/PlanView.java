@@ -1,5 +1,7 @@
 package amberheron.app.plan;
 
+import static amberheron.core.units.Phrase.say;
+
 import static amberheron.core.units.Unit.LITRE;
 import static amberheron.core.units.Unit.MILLIMETRE;
 import static amberheron.core.units.Unit.ONE;
@@ -102,7 +104,7 @@ public final class PlanView implements StationView {
                         ? i.exhaust().withSegments(Exhaust.usual(t, i.banks()))
                         : i.exhaust().withTurbine(t)));
         choice(Question.FUEL, "Fuel", "plan.fuel", session.catalogue().fuels(),
-                f -> "%s, λ 1 = %.2f AFR".formatted(f.name(), f.stoich()), Intake::fuel, Intake::withFuel);
+                f -> say("%s, λ 1 = %.2f AFR", f.name(), f.stoich()), Intake::fuel, Intake::withFuel);
         choice(Question.FUEL_SYSTEM, "Fuel system", "plan.system", List.of(Intake.FuelSystem.values()),
                 Intake.FuelSystem::words, Intake::fuelSystem, Intake::withFuelSystem);
         ask(Question.READERS, readers());
@@ -246,7 +248,7 @@ public final class PlanView implements StationView {
                 : intake.follows().stream().map(t -> Parts.text("· " + t)).toList());
         leaks.getChildren().setAll(model.leaks(session).stream()
                 .map(l -> Parts
-                        .text("A hole of %s draws in %s of air at idle: λ 1 reads %s.".formatted(l.hole(), l.air(),
+                        .text(say("A hole of %s draws in %s of air at idle: λ 1 reads %s.", l.hole(), l.air(),
                                 l.shown()), "soft"))
                 .toList());
         parts(job);

@@ -10,7 +10,6 @@ import amberheron.core.scaling.Tolerance;
 import amberheron.core.units.UnitChoice;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
@@ -186,7 +185,7 @@ public final class RuleModel {
                     continue;
                 }
                 double part = (value - values[i - 1]) / (values[i] - values[i - 1]);
-                String number = k % minors == 0 ? String.format(Locale.ROOT, "%." + decimals + "f", value) : "";
+                String number = k % minors == 0 ? UnitChoice.digits(value, decimals) : "";
                 Tick tick = new Tick((i - 1 + part) / SAMPLES, number);
                 if (ticks.isEmpty() || tick.place() - ticks.getLast().place() > 1e-6) {
                     ticks.add(tick);

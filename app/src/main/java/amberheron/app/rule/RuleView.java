@@ -1,11 +1,12 @@
 package amberheron.app.rule;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.session.Figures;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
 import javafx.geometry.VPos;
 import javafx.scene.Group;
@@ -116,12 +117,12 @@ public final class RuleView extends Pane {
                 requestFocus();
                 session.cursor(found.getAsDouble());
             } else {
-                session.tell("%s: %s is not on the rule, which runs from %s to %s.".formatted(
+                session.tell(say("%s: %s is not on the rule, which runs from %s to %s.",
                         model.scales().get(index).name(), text.strip(), model.scales().get(index).text(model.from()),
                         model.scales().get(index).text(model.to())));
             }
         } catch (NumberFormatException e) {
-            session.tell("%s: found “%s”, expected a number such as %s.".formatted(model.scales().get(index).name(),
+            session.tell(say("%s: found “%s”, expected a number such as %s.", model.scales().get(index).name(),
                     text.strip(), model.scales().get(index).text(session.cursor())));
         }
     }
@@ -218,7 +219,7 @@ public final class RuleView extends Pane {
     private void draw(RuleModel.Scale scale, double y, TextField value) {
         String style = scale.told() ? "told" : "true";
         value.setId("rule." + scale.id());
-        value.setAccessibleText(String.format(Locale.ROOT, "%s at the cursor", scale.name()));
+        value.setAccessibleText(say("%s at the cursor", scale.name()));
         Text name = styled(new Text(scale.name()), "rule-name-" + style);
         name.setTextOrigin(VPos.BASELINE);
         Path ticks = styled(new Path(), "rule-tick-" + style);

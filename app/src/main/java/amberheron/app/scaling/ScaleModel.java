@@ -1,5 +1,7 @@
 package amberheron.app.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
 import amberheron.app.session.Figures;
@@ -198,7 +200,7 @@ public final class ScaleModel implements StationModel {
                     "Nothing that is typed can make it show the mixture.", "", checked, caution);
         }
         Optional<Diagnosis> diagnosis = session.review().diagnosis();
-        String volts = nextVolts(session).map("%.2f V"::formatted).orElse("");
+        String volts = nextVolts(session).map(v -> say("%.2f V", v)).orElse("");
         Action take = session.shop().demo()
                 ? new Action("Take a reading (simulated bench)", () -> take(session))
                 : new Action("Type what you read", () -> session.focus("scale.volts"));
@@ -212,7 +214,7 @@ public final class ScaleModel implements StationModel {
         Diagnosis.NextPoint next = d.nextPoint();
         if (!d.withinTolerance() && next != null) {
             return new Advice("Apply " + volts + " and note what the reader shows.", take,
-                    "%s (%.0f %%) and %s explain the points nearly as well; at %s they part.".formatted(
+                    say("%s (%.0f %%) and %s explain the points nearly as well; at %s they part.",
                             next.first().title(), 100 * d.best().probability(), lower(next.second().title()), volts),
                     "", checked, caution);
         }
@@ -220,7 +222,7 @@ public final class ScaleModel implements StationModel {
             Optional<Double> predicted = WireRules.shift(job.wiring().ground()).filter(s -> s != 0);
             if (cause == Cause.GROUND_SHIFT && predicted.isPresent()) {
                 return new Advice(cause.remedy(), new Action("Go to Wire", () -> session.go(Station.WIRE)),
-                        "The points say %s; this job's shared ground wire predicts %s. %s".formatted(
+                        say("The points say %s; this job's shared ground wire predicts %s. %s",
                                 millivolts((Double) d.best().parameters().getOrDefault("volts", 0.0)),
                                 millivolts(predicted.get()), consequence(session, d)),
                         "", checked, caution);
@@ -249,14 +251,14 @@ public final class ScaleModel implements StationModel {
     }
 
     private static String millivolts(double volts) {
-        return "%.0f mV".formatted(1000 * volts);
+        return say("%.0f mV", 1000 * volts);
     }
 
     /** What the engine would be fed if the number were trusted. */
     private static String consequence(Session session, Diagnosis d) {
         double off = d.worst().lambda();
         double part = Math.abs(off) / Math.max(0.1, d.worst().atLambda()) * 100;
-        return "It shows %s at %s: trusted, the engine would be fed about %.1f %% too %s fuel.".formatted(
+        return say("It shows %s at %s: trusted, the engine would be fed about %.1f %% too %s fuel.",
                 Figures.leanOrRich(session, off), Figures.mixture(session, d.worst().atLambda()), part,
                 off > 0 ? "much" : "little");
     }

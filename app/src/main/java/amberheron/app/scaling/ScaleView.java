@@ -1,5 +1,7 @@
 package amberheron.app.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
 import amberheron.app.session.Figures;
@@ -163,7 +165,7 @@ public final class ScaleView implements StationView {
         }
         settingNote.setText("in " + SettingText.quantity(read.scale()));
         ScaleReport.Worst worst = report.get().worst();
-        rounding.setText("Worst error over the range %s at %s%s. Budget: %s.".formatted(
+        rounding.setText(say("Worst error over the range %s at %s%s. Budget: %s.",
                 Figures.difference(session, worst.lambda()), Figures.mixture(session, worst.atLambda()),
                 read.setting() == null ? "" : ", with the setting it has now",
                 String.join("; ", report.get().budget().stream()
@@ -210,7 +212,7 @@ public final class ScaleView implements StationView {
         causes.getChildren().setAll(diagnosis.get().causes().stream().limit(CAUSES).map(this::cause).toList());
         Diagnosis.NextPoint next = diagnosis.get().nextPoint();
         if (next != null) {
-            Label splits = Parts.text("Next most telling point: %s, parts %s from %s.".formatted(
+            Label splits = Parts.text(say("Next most telling point: %s, parts %s from %s.",
                     UnitChoice.digits(next.volts(), 2) + " V", next.first().id(), next.second().id()), "hint");
             causes.getChildren().add(splits);
         }
@@ -226,7 +228,7 @@ public final class ScaleView implements StationView {
         ProgressBar bar = new ProgressBar(l.probability());
         bar.setMaxWidth(Double.MAX_VALUE);
         bar.setAccessibleText(l.cause().title());
-        Label percent = Parts.line("%.0f %%".formatted(100 * l.probability()), "figure");
+        Label percent = Parts.line(say("%.0f %%", 100 * l.probability()), "figure");
         HBox head = new HBox(Parts.line(l.cause().title() + parameters(l), "cause"), Parts.spring(), percent);
         percent.setMinWidth(Region.USE_PREF_SIZE);
         return new VBox(2, head, bar);
@@ -240,12 +242,12 @@ public final class ScaleView implements StationView {
 
     private static String parameter(String name, double value) {
         return switch (name) {
-            case "volts" -> " %+.0f mV".formatted(1000 * value);
-            case "factor" -> " × %.3f".formatted(value);
-            case "stoich" -> " %.2f".formatted(value);
-            case "maxVolts" -> " above %.2f V".formatted(value);
-            case "fraction" -> " %.1f %%".formatted(100 * value);
-            case "towardsVolts" -> " towards %.1f V".formatted(value);
+            case "volts" -> say(" %+.0f mV", 1000 * value);
+            case "factor" -> say(" × %.3f", value);
+            case "stoich" -> say(" %.2f", value);
+            case "maxVolts" -> say(" above %.2f V", value);
+            case "fraction" -> say(" %.1f %%", 100 * value);
+            case "towardsVolts" -> say(" towards %.1f V", value);
             default -> "";
         };
     }

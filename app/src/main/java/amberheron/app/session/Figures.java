@@ -1,5 +1,7 @@
 package amberheron.app.session;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.units.Dimension;
@@ -9,7 +11,6 @@ import amberheron.core.units.Unit;
 import amberheron.core.units.UnitChoice;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** Figures in the units and the fuel of the open job. */
@@ -44,7 +45,7 @@ public final class Figures {
 
     /** Minutes as hours and minutes. */
     public static String time(int minutes) {
-        return minutes < 60 ? minutes + " min" : "%d h %02d".formatted(minutes / 60, minutes % 60);
+        return minutes < 60 ? minutes + " min" : say("%d h %02d", minutes / 60, minutes % 60);
     }
 
     /** The check that matters most: the worst, and of equals the first. */
@@ -58,7 +59,7 @@ public final class Figures {
         long minutes = Math.round(Math.toDegrees(radians) * 2);
         long onFace = Math.floorMod(minutes, 720L);
         long hour = onFace / 60;
-        return "%d:%02d".formatted(hour == 0 ? 12 : hour, onFace % 60);
+        return say("%d:%02d", hour == 0 ? 12 : hour, onFace % 60);
     }
 
     /** What stands in a field for a value: digits without idle zeros, and the unit. */
@@ -72,7 +73,7 @@ public final class Figures {
     }
 
     private static String trimmed(double value, int decimals) {
-        String text = String.format(Locale.ROOT, "%." + Math.max(0, decimals) + "f", value);
+        String text = UnitChoice.digits(value, Math.max(0, decimals)).replace('−', '-');
         return text.contains(".") ? text.replaceFirst("\\.?0+$", "") : text;
     }
 }

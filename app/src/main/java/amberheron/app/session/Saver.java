@@ -1,5 +1,7 @@
 package amberheron.app.session;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.io.book.Book;
 import amberheron.io.book.BookConflict;
 import amberheron.io.book.JobBook.Judged;
@@ -168,7 +170,7 @@ public final class Saver {
     void found(Conflict between, Judged judged) {
         latest = new Entry(between.ours(), judged);
         conflict = between;
-        failure = "Job %s was changed elsewhere since it was opened.".formatted(between.ours().job().id());
+        failure = say("Job %s was changed elsewhere since it was opened.", between.ours().job().id());
     }
 
     /** Goes on with what was entered here. */

@@ -1,5 +1,7 @@
 package amberheron.app.session;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.finding.Origin;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
@@ -316,7 +318,7 @@ public final class Session implements AutoCloseable {
                 return read;
             } catch (RuntimeException e) {
                 throw new UnusableInput(String.valueOf(file.getFileName()), "",
-                        "its figures cannot be worked out (%s), expected a job that can be".formatted(e.getMessage()));
+                        say("its figures cannot be worked out (%s), expected a job that can be", e.getMessage()));
             }
         }, threads.worker()), (read, e) -> {
             if (read == null) {

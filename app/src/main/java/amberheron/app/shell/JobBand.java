@@ -1,12 +1,13 @@
 package amberheron.app.shell;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.session.Session;
 import amberheron.app.parts.Parts;
 
 import amberheron.core.mixture.Fuel;
 import amberheron.core.units.UnitChoice;
 import java.util.List;
-import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -99,7 +100,7 @@ final class JobBand extends HBox {
         vehicle.setText(!open
                 ? "Amber Heron"
                 : (name.isBlank() ? "vehicle not entered" : name)
-                        + (litres == null ? "" : String.format(Locale.ROOT, " · %.2f L", 1000 * litres))
+                        + (litres == null ? "" : say(" · %.2f L", 1000 * litres))
                         + (fuel == null ? "" : " · " + fuel.name()));
         Session.Saving saving = session.saving();
         saved.setText(!open ? "" : saving.failure() != null ? "▲ not saved" : saving.busy() ? "saving…" : "saved");

@@ -1,5 +1,7 @@
 package amberheron.app.shell;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.Mark;
@@ -129,13 +131,13 @@ final class JobsView implements StationView {
         List<JobSummary> today = JobSummary.onDay(jobs, session.today());
         bays.getChildren().setAll(today.isEmpty()
                 ? List.of(Parts.text("No job is booked for today.", "soft"))
-                : today.stream().map(j -> Parts.text("Bay %s: %s, %s".formatted(
+                : today.stream().map(j -> Parts.text(say("Bay %s: %s, %s",
                         j.bay().isBlank() ? "?" : j.bay(), j.id(), j.detail()))).toList());
         int every = session.shop().recalibrateMonths();
         List<JobSummary> overdue = jobs.stream().filter(j -> j.overdue(every, session.today())).toList();
         due.getChildren().setAll(overdue.isEmpty()
                 ? List.of(Parts.text("None is overdue.", "soft"))
-                : overdue.stream().limit(OVERDUE_SHOWN).map(j -> Parts.text("▲ %s, %s: since %s".formatted(j.id(),
+                : overdue.stream().limit(OVERDUE_SHOWN).map(j -> Parts.text(say("▲ %s, %s: since %s", j.id(),
                         j.vehicle(), j.due(every).map(LocalDate::toString).orElse("")), "overdue")).toList());
         if (overdue.size() > OVERDUE_SHOWN) {
             due.getChildren().add(Parts.text("and " + (overdue.size() - OVERDUE_SHOWN) + " more", "soft"));

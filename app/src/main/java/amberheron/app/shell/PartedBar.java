@@ -1,5 +1,7 @@
 package amberheron.app.shell;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Saver;
 import amberheron.app.session.Session;
@@ -34,10 +36,10 @@ final class PartedBar extends VBox {
         conflict.ifPresent(c -> {
             List<Difference> all = Difference.between(c.ours(), c.theirs());
             says.setText(
-                    "▲ Job %s was changed in another bay while it was open here. Nothing is lost; choose which goes on.%n"
-                            .formatted(c.ours().job().id())
+                    say("▲ Job %s was changed in another bay while it was open here. Nothing is lost; choose which goes on.%n",
+                            c.ours().job().id())
                             + all.stream().limit(SHOWN)
-                                    .map(d -> "%s: here %s, in the book %s".formatted(d.field(), d.ours(), d.theirs()))
+                                    .map(d -> say("%s: here %s, in the book %s", d.field(), d.ours(), d.theirs()))
                                     .collect(Collectors.joining("\n"))
                             + (all.size() > SHOWN ? "\nand " + (all.size() - SHOWN) + " more" : ""));
         });

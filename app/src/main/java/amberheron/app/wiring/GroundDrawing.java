@@ -1,5 +1,7 @@
 package amberheron.app.wiring;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Drawing;
 import amberheron.app.session.Session;
 import amberheron.core.wiring.GroundPlan;
@@ -62,7 +64,7 @@ final class GroundDrawing extends Drawing {
         } else {
             Optional<GroundPlan.Cost> cost = ground.cost();
             text("heater and signal return in one wire"
-                    + cost.map(c -> ": %.1f mV".formatted(1000 * c.shift())).orElse(""), signalX + 8, 68, 0,
+                    + cost.map(c -> say(": %.1f mV", 1000 * c.shift())).orElse(""), signalX + 8, 68, 0,
                     "drawing-text",
                     "strong");
         }

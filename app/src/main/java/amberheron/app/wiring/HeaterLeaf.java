@@ -1,5 +1,7 @@
 package amberheron.app.wiring;
 
+import static amberheron.core.units.Phrase.say;
+
 import static amberheron.core.units.Unit.SECOND;
 
 import amberheron.app.parts.Columns;
@@ -82,8 +84,9 @@ final class HeaterLeaf {
         Optional<Estimate> wet = session.job().dry(session.shop().schools());
         compared.getChildren().setAll(Arrays.stream(School.values()).map(s -> row(s, wet)).toList());
         dry.setText(wet
-                .map(d -> "At the place taken the wall is past the exhaust's dew point %.0f to %.0f s after a cold start: an estimate, its constants from memory."
-                        .formatted(d.low(), d.high()))
+                .map(d -> say(
+                        "At the place taken the wall is past the exhaust's dew point %.0f to %.0f s after a cold start: an estimate, its constants from memory.",
+                        d.low(), d.high()))
                 .orElse("Take a place at Place and enter displacement and pipe: how long it stays wet there decides."));
         findings.refresh(WireModel.findings(session, id -> id.equals("heater")), "");
         HeaterTiming timing = session.job().wiring().heater();

@@ -1,5 +1,7 @@
 package amberheron.app.wiring;
 
+import static amberheron.core.units.Phrase.say;
+
 import static amberheron.core.units.Unit.KILOOHM;
 import static amberheron.core.units.Unit.OHM;
 import static amberheron.core.units.Unit.VOLT;
@@ -129,7 +131,7 @@ final class SignalLeaf {
         pulses.setText("Engine-speed pulses: 2 per turn is a common setting"
                 + (cylinders == null
                         ? ", right for a four-stroke of four cylinders with one coil."
-                        : "; a four-stroke of %d fires %.1f times a turn through one coil.".formatted(cylinders,
+                        : say("; a four-stroke of %d fires %.1f times a turn through one coil.", cylinders,
                                 SignalRules.pulsesPerTurn(cylinders))));
         fields.refresh();
     }

@@ -1,5 +1,7 @@
 package amberheron.app.wiring;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
 import amberheron.app.session.Figures;
@@ -421,8 +423,8 @@ public final class WireModel implements StationModel {
             boolean taken = s == ground.school();
             Optional<GroundPlan.Cost> cost = ground.withSchool(s).cost();
             return cost.map(c -> new SchoolRow(s,
-                    "%s mV%s".formatted(UnitChoice.digits(1000 * c.shift(), 1), c.measured() ? " measured" : ""),
-                    "%s mV%s".formatted(UnitChoice.digits(1000 * c.ripple(), 1),
+                    say("%s mV%s", UnitChoice.digits(1000 * c.shift(), 1), c.measured() ? " measured" : ""),
+                    say("%s mV%s", UnitChoice.digits(1000 * c.ripple(), 1),
                             law == null ? "" : ", " + Figures.difference(session, Math.abs(c.ripple() * slope))),
                     law == null ? "choose a law" : Figures.difference(session, c.shift() * slope),
                     Math.abs(c.shift()) <= most, taken, best.filter(b -> b == s).isPresent()))

@@ -1,5 +1,7 @@
 package amberheron.app.wiring;
 
+import static amberheron.core.units.Phrase.say;
+
 import static amberheron.core.units.Unit.NEWTON;
 import static amberheron.core.units.Unit.OHM;
 import static amberheron.core.units.Unit.SQUARE_MILLIMETRE;
@@ -161,7 +163,7 @@ final class WiredLeaf {
         record.setText("Power: "
                 + wiring.source().map(PowerSource::place).filter(p -> !p.isBlank()).orElse("place not written")
                 + (wiring.feed().relay() ? ", by a relay at the battery" : "") + ". Fuse: "
-                + Optional.ofNullable(wiring.fuse()).map(f -> "%.1f A".formatted(f)).orElse("not entered")
+                + Optional.ofNullable(wiring.fuse()).map(f -> say("%.1f A", f)).orElse("not entered")
                 + ". Ground: " + (wiring.groundPoint().isBlank() ? "place not written" : wiring.groundPoint()) + ".");
         photos.refresh();
         date.refresh();

@@ -1,5 +1,7 @@
 package amberheron.core.drivelog;
 
+import static amberheron.core.units.Phrase.say;
+
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
 import amberheron.core.finding.Finding;
@@ -9,7 +11,6 @@ import amberheron.core.finding.Verdict;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import java.util.List;
-import java.util.Locale;
 
 /** Judges a proving log. */
 public final class LogRules {
@@ -37,15 +38,15 @@ public final class LogRules {
                                 : log.bias() > 0
                                         ? "The reader reads lean: the tuner would add fuel that is not wanted."
                                         : "The reader reads rich: the tuner would take away fuel the engine needs.",
-                        log.bias(), String.format(Locale.ROOT, "mean of %d samples", log.samples()), toleranceSource),
+                        log.bias(), say("mean of %d samples", log.samples()), toleranceSource),
                 new Finding("spread", "Spread", calm ? Verdict.PASS : Verdict.WARN, difference(log.spread()),
                         new Limit(AT_MOST, difference(tolerance)),
                         calm
                                 ? "Quiet: no noise or lag worth naming."
                                 : "Noise or lag: look at the ground and the filter.",
-                        null, String.format(Locale.ROOT, "standard deviation of %d samples", log.samples()),
+                        null, say("standard deviation of %d samples", log.samples()),
                         toleranceSource),
-                new Finding("worst", String.format(Locale.ROOT, "Worst, at %.1f s", log.worstAt()),
+                new Finding("worst", say("Worst, at %.1f s", log.worstAt()),
                         tame ? Verdict.PASS : Verdict.WARN, difference(log.worst()),
                         new Limit(AT_MOST, difference(TRANSIENT * tolerance)),
                         tame

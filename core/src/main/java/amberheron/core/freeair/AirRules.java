@@ -1,5 +1,7 @@
 package amberheron.core.freeair;
 
+import static amberheron.core.units.Phrase.say;
+
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
@@ -11,7 +13,6 @@ import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /** Judges a free-air check. */
@@ -66,7 +67,7 @@ public final class AirRules {
                         ? "Costs less than the trade's tolerance, all of it away from λ 1."
                         : "Calibrated in this air, lean readings are off by more than the tolerance: wait for drier air.",
                 cost,
-                String.format(Locale.ROOT, "20.946 %% · (1 − %.0f %% · %.1f hPa / %.1f hPa); cost at λ %.1f",
+                say("20.946 %% · (1 − %.0f %% · %.1f hPa / %.1f hPa); cost at λ %.1f",
                         air.humidity() * 100, air.saturation() / 100, air.pressure() / 100, LEAN),
                 AIR);
     }
@@ -87,7 +88,7 @@ public final class AirRules {
                         ? "The gain fits this sensor."
                         : "The gain does not fit this sensor: calibrate again in clean moving air.",
                 (LEAN - 1) * off,
-                String.format(Locale.ROOT, "%.2f %% shown / %.2f %% in this air − 1; cost at λ %.1f", shown * 100,
+                say("%.2f %% shown / %.2f %% in this air − 1; cost at λ %.1f", shown * 100,
                         air.oxygen() * 100, LEAN),
                 source);
     }

@@ -1,5 +1,7 @@
 package amberheron.core.harness;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -58,7 +60,7 @@ public record Chart(List<Wire> wires) {
         for (Wire w : wires) {
             if (w.tag().isBlank() || !tags.add(w.tag())) {
                 throw new IllegalArgumentException(
-                        "found tag “%s” %s, expected every wire with a tag of its own".formatted(w.tag(),
+                        say("found tag “%s” %s, expected every wire with a tag of its own", w.tag(),
                                 w.tag().isBlank() ? "empty" : "twice"));
             }
         }

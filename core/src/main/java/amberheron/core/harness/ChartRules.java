@@ -1,5 +1,7 @@
 package amberheron.core.harness;
 
+import static amberheron.core.units.Phrase.say;
+
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
 import amberheron.core.finding.Finding;
@@ -74,7 +76,7 @@ public final class ChartRules {
                                 ? "No two look alike."
                                 : "Those that look alike are told apart by continuity."
                         : open.stream()
-                                .map(t -> "%s: two or more are %s (%s)".formatted(t.where().words(),
+                                .map(t -> say("%s: two or more are %s (%s)", t.where().words(),
                                         t.colour().words(), tags(t.wires())))
                                 .collect(Collectors.joining("; ", "Tell apart by continuity before joining. ", ".")),
                 "groups of one colour at one end in which a wire is not confirmed", CHART);
@@ -87,7 +89,7 @@ public final class ChartRules {
                 clashes.isEmpty()
                         ? "Every pin takes one wire."
                         : clashes.stream()
-                                .map(c -> "%s, pin %s: %s".formatted(
+                                .map(c -> say("%s, pin %s: %s",
                                         Objects.requireNonNull(c.getFirst().to()).words(), c.getFirst().toPin(),
                                         tags(c)))
                                 .collect(Collectors.joining("; ", "One of them is in the wrong place. ", ".")),
@@ -128,8 +130,8 @@ public final class ChartRules {
                     new Measure(ohms, Dimension.RESISTANCE, 2),
                     new Limit(AT_MOST, new Measure(CONTINUITY, Dimension.RESISTANCE, 2)),
                     kept
-                            ? "Wire %s is the highest of %d measured.".formatted(w.tag(), measured)
-                            : "Wire %s: a joint is bad, or it is not the wire it is taken for.".formatted(w.tag()),
+                            ? say("Wire %s is the highest of %d measured.", w.tag(), measured)
+                            : say("Wire %s: a joint is bad, or it is not the wire it is taken for.", w.tag()),
                     null, "end to end, both ends free, leads of the meter subtracted", OHMS);
         });
     }

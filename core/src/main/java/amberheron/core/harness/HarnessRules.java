@@ -1,5 +1,7 @@
 package amberheron.core.harness;
 
+import static amberheron.core.units.Phrase.say;
+
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
 import amberheron.core.finding.Finding;
@@ -10,7 +12,6 @@ import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** Judges chart, route, joints and what was found when they were done. */
 public final class HarnessRules {
@@ -54,6 +55,6 @@ public final class HarnessRules {
                         : odd
                                 ? "More at the controller than at the source: not the same moment, or not the same circuit."
                                 : "A joint, the fuse holder or the ground loses it: measure along the way.",
-                null, working + String.format(Locale.ROOT, ": %.2f − %.2f V", source, there), DROPS);
+                null, working + say(": %.2f − %.2f V", source, there), DROPS);
     }
 }

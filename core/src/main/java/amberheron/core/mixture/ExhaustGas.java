@@ -1,5 +1,7 @@
 package amberheron.core.mixture;
 
+import static amberheron.core.units.Phrase.say;
+
 /** What is in the pipe: oxygen of lean exhaust, false air, and pressure at the sensor. */
 public final class ExhaustGas {
     private static final double NITROGEN_PER_OXYGEN = 3.773;
@@ -15,8 +17,8 @@ public final class ExhaustGas {
      */
     public static double oxygen(double lambda, double hydrogenPerCarbon) {
         if (!(lambda >= 1)) {
-            throw new IllegalArgumentException("lambda %s, expected 1 or more: rich exhaust has no free oxygen here"
-                    .formatted(lambda));
+            throw new IllegalArgumentException(
+                    say("lambda %s, expected 1 or more: rich exhaust has no free oxygen here", lambda));
         }
         double need = 1 + hydrogenPerCarbon / 4;
         double spare = (lambda - 1) * need;

@@ -1,5 +1,7 @@
 package amberheron.core.mixture;
 
+import static amberheron.core.units.Phrase.say;
+
 /** The numbers a mixture is written in: lambda itself, or AFR with the stoichiometric ratio it was made with. */
 public sealed interface MixtureScale {
     /** Converts a number on this scale to lambda. */
@@ -37,7 +39,7 @@ public sealed interface MixtureScale {
     record Afr(double stoich) implements MixtureScale {
         public Afr {
             if (!(stoich >= 1 && stoich <= 40)) {
-                throw new IllegalArgumentException("stoichiometric ratio %s, expected 1 to 40".formatted(stoich));
+                throw new IllegalArgumentException(say("stoichiometric ratio %s, expected 1 to 40", stoich));
             }
         }
 

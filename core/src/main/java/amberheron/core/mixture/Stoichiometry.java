@@ -1,5 +1,7 @@
 package amberheron.core.mixture;
 
+import static amberheron.core.units.Phrase.say;
+
 /** Stoichiometric ratios from composition. Heywood, Internal Combustion Engine Fundamentals, ch. 3. */
 public final class Stoichiometry {
     private static final double CARBON = 12.011;
@@ -34,7 +36,7 @@ public final class Stoichiometry {
      */
     public static double blend(double share, double first, double firstDensity, double second, double secondDensity) {
         if (!(share >= 0 && share <= 1)) {
-            throw new IllegalArgumentException("volume share %s, expected 0 to 1".formatted(share));
+            throw new IllegalArgumentException(say("volume share %s, expected 0 to 1", share));
         }
         double massShare = share * firstDensity / (share * firstDensity + (1 - share) * secondDensity);
         return massShare * first + (1 - massShare) * second;

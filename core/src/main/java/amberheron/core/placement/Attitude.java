@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import static amberheron.core.units.Phrase.say;
+
 import org.hipparchus.geometry.euclidean.threed.Rotation;
 import org.hipparchus.geometry.euclidean.threed.RotationConvention;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
@@ -24,8 +26,9 @@ public record Attitude(double pitch, double roll) {
     public static Attitude ofLevel(double along, double across) {
         double sine = Math.sin(across) / Math.cos(along);
         if (!(Math.abs(sine) <= 1)) {
-            throw new IllegalArgumentException("%.0f° along and %.0f° across: no car stands so; lay the level again"
-                    .formatted(Math.toDegrees(along), Math.toDegrees(across)));
+            throw new IllegalArgumentException(
+                    say("%.0f° along and %.0f° across: no car stands so; lay the level again", Math.toDegrees(along),
+                            Math.toDegrees(across)));
         }
         return new Attitude(along, Math.asin(sine));
     }

@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import static amberheron.core.units.Phrase.say;
+
 /**
  * A threaded bung, measured in hand.
  *
@@ -13,12 +15,12 @@ public record Bung(double diameter, double lip, boolean stepped) {
 
     public Bung {
         if (!(diameter > 0.018)) {
-            throw new IllegalArgumentException("Bung: found %.1f mm across, expected more than its thread, 18 mm"
-                    .formatted(1000 * diameter));
+            throw new IllegalArgumentException(
+                    say("Bung: found %.1f mm across, expected more than its thread, 18 mm", 1000 * diameter));
         }
         if (!(lip > 0.010 && lip <= diameter)) {
-            throw new IllegalArgumentException("Hole: found %.1f mm, expected from 10 mm to the bung's %.1f mm"
-                    .formatted(1000 * lip, 1000 * diameter));
+            throw new IllegalArgumentException(
+                    say("Hole: found %.1f mm, expected from 10 mm to the bung's %.1f mm", 1000 * lip, 1000 * diameter));
         }
     }
 

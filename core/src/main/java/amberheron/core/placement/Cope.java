@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -23,12 +25,12 @@ public record Cope(double bung, double pipe, double angle) {
 
     public Cope {
         if (!(bung > 0 && bung < pipe)) {
-            throw new IllegalArgumentException("Bung of %.1f mm on a pipe of %.1f mm: expected smaller than the pipe"
-                    .formatted(2000 * bung, 2000 * pipe));
+            throw new IllegalArgumentException(say(
+                    "Bung of %.1f mm on a pipe of %.1f mm: expected smaller than the pipe", 2000 * bung, 2000 * pipe));
         }
         if (!(angle >= FLATTEST && angle <= Math.PI - FLATTEST)) {
-            throw new IllegalArgumentException("Bung at %.0f° to the pipe: expected from %.0f° to %.0f°"
-                    .formatted(Math.toDegrees(angle), Math.toDegrees(FLATTEST), 180 - Math.toDegrees(FLATTEST)));
+            throw new IllegalArgumentException(say("Bung at %.0f° to the pipe: expected from %.0f° to %.0f°",
+                    Math.toDegrees(angle), Math.toDegrees(FLATTEST), 180 - Math.toDegrees(FLATTEST)));
         }
     }
 

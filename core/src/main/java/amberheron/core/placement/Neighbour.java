@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import static amberheron.core.units.Phrase.say;
+
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.jspecify.annotations.Nullable;
 
@@ -81,11 +83,11 @@ public record Neighbour(Kind kind, Side side, double from, double to, @Nullable 
 
     public Neighbour {
         if (!(to > from)) {
-            throw new IllegalArgumentException("The %s ends at %.0f mm, before it begins at %.0f mm"
-                    .formatted(kind.words(), 1000 * to, 1000 * from));
+            throw new IllegalArgumentException(
+                    say("The %s ends at %.0f mm, before it begins at %.0f mm", kind.words(), 1000 * to, 1000 * from));
         }
         if (gap != null && !(gap >= 0)) {
-            throw new IllegalArgumentException("Gap: found %.0f mm, expected 0 or more".formatted(1000 * gap));
+            throw new IllegalArgumentException(say("Gap: found %.0f mm, expected 0 or more", 1000 * gap));
         }
     }
 

@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import static amberheron.core.units.Phrase.say;
+
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
@@ -15,7 +17,6 @@ import amberheron.core.units.Measure;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
@@ -138,8 +139,8 @@ public final class PlaceRules {
         for (int i = 0; i < left.length; i++) {
             if (left[i] < 0) {
                 throw new IllegalArgumentException(
-                        "The sensor stands out %.0f mm: %.0f mm more than the %s leaves at %s"
-                                .formatted(1000 * out, -1000 * left[i], beside.get(i).kind().words(), place.id()));
+                        say("The sensor stands out %.0f mm: %.0f mm more than the %s leaves at %s", 1000 * out,
+                                -1000 * left[i], beside.get(i).kind().words(), place.id()));
             }
         }
     }
@@ -173,7 +174,7 @@ public final class PlaceRules {
                     "asin(a·z), the sensor's axis against the earth", PRACTICE);
         }
         Attitude car = site.exhaust().attitude();
-        String working = String.format(Locale.ROOT,
+        String working = say(
                 "asin(a·z) with clock %.0f°, pipe slope %.1f°, lean %.0f°, car nose up %.1f°, right side up %.1f°",
                 Math.toDegrees(Objects.requireNonNull(place.clock())), Math.toDegrees(slope(site.exhaust(), place)),
                 Math.toDegrees(place.lean()), Math.toDegrees(car.pitch()), Math.toDegrees(car.roll()));
@@ -210,8 +211,7 @@ public final class PlaceRules {
             double cost = (ratio - 1) * (LEAN_CRUISE - 1);
             return new Finding("distance", subject, Verdict.FAIL, length(distance), limit,
                     "Before the turbine the exhaust pressure skews the pump current: never here.", cost,
-                    String.format(Locale.ROOT,
-                            "Ip(p)/Ip(1 bar) = (p/(k+p))·((k+1)/1) = %.2f at %.1f bar absolute, k = %.2f; cost at λ %.1f",
+                    say("Ip(p)/Ip(1 bar) = (p/(k+p))·((k+1)/1) = %.2f at %.1f bar absolute, k = %.2f; cost at λ %.1f",
                             ratio, PRESSURE_BEFORE_TURBINE, PUMP_CONSTANT, LEAN_CRUISE),
                     Source.memory("sensor pressure constant k = 0.35 to 0.45 bar"));
         }
@@ -320,8 +320,7 @@ public final class PlaceRules {
         return new Finding("room-" + index, "To the " + n.kind().words() + " " + n.side().words(), verdict,
                 Double.isNaN(left) ? null : length(left), new Limit(AT_LEAST, length(PlaceLimits.room(n))), consequence,
                 null, points
-                        ? String.format(Locale.ROOT,
-                                "gap %.0f mm less what the sensor's end reaches out towards it; it stands out %.0f mm (%s)",
+                        ? say("gap %.0f mm less what the sensor's end reaches out towards it; it stands out %.0f mm (%s)",
                                 1000 * Objects.requireNonNullElse(n.gap(), 0.0), 1000 * probe.standOutOrUsual(),
                                 probe.standOut() == null ? "usual, from memory" : "measured")
                         : "the sensor points away from it; the gap is the pipe's own",

@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import static amberheron.core.units.Phrase.say;
+
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -23,7 +25,7 @@ public record Probe(@Nullable Double standOut, @Nullable Double lead, @Nullable 
         for (Double length : new Double[]{standOut, lead, leadOnward}) {
             if (length != null && !(length > 0)) {
                 throw new IllegalArgumentException(
-                        "Length: found %.0f mm, expected more than 0".formatted(1000 * length));
+                        say("Length: found %.0f mm, expected more than 0", 1000 * length));
             }
         }
     }

@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.placement.Segment.Kind;
 import java.util.ArrayList;
 import java.util.List;
@@ -130,12 +132,12 @@ public final class Run {
      */
     public void require(double distance) {
         if (!pieces.isEmpty() && distance > end()) {
-            throw new IllegalArgumentException("%.0f mm is past the end of the run at %.0f mm"
-                    .formatted(1000 * distance, 1000 * end()));
+            throw new IllegalArgumentException(
+                    say("%.0f mm is past the end of the run at %.0f mm", 1000 * distance, 1000 * end()));
         }
         if (start() < 0 && distance < start()) {
-            throw new IllegalArgumentException("%.0f mm is before the run begins at %.0f mm"
-                    .formatted(1000 * distance, 1000 * start()));
+            throw new IllegalArgumentException(
+                    say("%.0f mm is before the run begins at %.0f mm", 1000 * distance, 1000 * start()));
         }
     }
 

@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import static amberheron.core.units.Phrase.say;
+
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -76,19 +78,19 @@ public record Segment(Line line, Kind kind, @Nullable Double length, @Nullable D
 
     public Segment {
         if (length != null && !(length > 0)) {
-            throw new IllegalArgumentException("Length: found %.0f mm, expected more than 0".formatted(1000 * length));
+            throw new IllegalArgumentException(say("Length: found %.0f mm, expected more than 0", 1000 * length));
         }
         if (diameter != null && !(diameter > 0)) {
             throw new IllegalArgumentException(
-                    "Outer diameter: found %.1f mm, expected more than 0".formatted(1000 * diameter));
+                    say("Outer diameter: found %.1f mm, expected more than 0", 1000 * diameter));
         }
         if (wall != null && !(wall > 0)) {
-            throw new IllegalArgumentException("Wall: found %.1f mm, expected more than 0".formatted(1000 * wall));
+            throw new IllegalArgumentException(say("Wall: found %.1f mm, expected more than 0", 1000 * wall));
         }
         if (diameter != null && wall != null && !(2 * wall < diameter)) {
             throw new IllegalArgumentException(
-                    "Wall %.1f mm in a pipe of %.1f mm leaves no bore; expected less than %.1f mm"
-                            .formatted(1000 * wall, 1000 * diameter, 500 * diameter));
+                    say("Wall %.1f mm in a pipe of %.1f mm leaves no bore; expected less than %.1f mm", 1000 * wall,
+                            1000 * diameter, 500 * diameter));
         }
     }
 

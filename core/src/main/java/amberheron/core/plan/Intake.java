@@ -1,5 +1,7 @@
 package amberheron.core.plan;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.mixture.Fuel;
 import amberheron.core.placement.Exhaust;
 import java.util.ArrayList;
@@ -161,7 +163,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
     public Intake {
         readers = Collections.unmodifiableSet(new TreeSet<>(readers));
         if (banks < 1 || banks > 2) {
-            throw new IllegalArgumentException("Exhaust banks: found %d, expected 1 or 2".formatted(banks));
+            throw new IllegalArgumentException(say("Exhaust banks: found %d, expected 1 or 2", banks));
         }
     }
 

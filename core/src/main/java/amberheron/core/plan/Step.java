@@ -1,5 +1,7 @@
 package amberheron.core.plan;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.units.Measure;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -27,7 +29,7 @@ public record Step(String id, String title, List<String> after, Time time, Where
     public record Time(int low, int likely, int high) {
         public Time {
             if (!(0 < low && low <= likely && likely <= high)) {
-                throw new IllegalArgumentException("times %d, %d, %d: expected rising".formatted(low, likely, high));
+                throw new IllegalArgumentException(say("times %d, %d, %d: expected rising", low, likely, high));
             }
         }
 

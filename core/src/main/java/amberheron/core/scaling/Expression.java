@@ -1,5 +1,7 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.util.function.DoubleUnaryOperator;
 
 /**
@@ -26,8 +28,8 @@ public final class Expression {
      */
     public static Expression parse(String text) {
         if (text.length() > MOST_CHARACTERS) {
-            throw new IllegalArgumentException("expression: %d characters found, expected at most %d"
-                    .formatted(text.length(), MOST_CHARACTERS));
+            throw new IllegalArgumentException(
+                    say("expression: %d characters found, expected at most %d", text.length(), MOST_CHARACTERS));
         }
         Reader reader = new Reader(text);
         DoubleUnaryOperator function = reader.sum();
@@ -155,7 +157,7 @@ public final class Expression {
         private IllegalArgumentException fault(String expected) {
             String found = at < text.length() ? "“" + text.charAt(at) + "”" : "the end";
             String hint = at < text.length() && text.charAt(at) == ',' ? "; write decimals with a point" : "";
-            return new IllegalArgumentException("expression “%s”, character %d: found %s, expected %s%s".formatted(text,
+            return new IllegalArgumentException(say("expression “%s”, character %d: found %s, expected %s%s", text,
                     at + 1, found, expected, hint));
         }
 

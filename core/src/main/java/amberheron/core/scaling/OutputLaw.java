@@ -1,5 +1,7 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.MixtureScale;
 import java.util.ArrayList;
@@ -49,14 +51,14 @@ public final class OutputLaw {
             double maxVolts, Source source) {
         if (kind == Kind.LINEAR && points.size() != 2) {
             throw new IllegalArgumentException(
-                    "points: found %d, expected 2 for a linear law".formatted(points.size()));
+                    say("points: found %d, expected 2 for a linear law", points.size()));
         }
         if (points.size() < 2) {
-            throw new IllegalArgumentException("points: found %d, expected 2 or more".formatted(points.size()));
+            throw new IllegalArgumentException(say("points: found %d, expected 2 or more", points.size()));
         }
         if (!(minVolts < maxVolts)) {
             throw new IllegalArgumentException(
-                    "volts: min %s is not below max %s, expected min < max".formatted(minVolts, maxVolts));
+                    say("volts: min %s is not below max %s, expected min < max", minVolts, maxVolts));
         }
         List<Point> sorted = new ArrayList<>(points);
         sorted.sort(Comparator.comparingDouble(Point::volts));
@@ -73,8 +75,8 @@ public final class OutputLaw {
                 sorted.stream().mapToDouble(Point::value).toArray(), kind == Kind.TABLE);
         this.voltsOfValue = valueOfVolts.inverse();
         if (!(lowestVolts() < highestVolts())) {
-            throw new IllegalArgumentException("points: none between %s V and %s V, expected points within the rails"
-                    .formatted(minVolts, maxVolts));
+            throw new IllegalArgumentException(
+                    say("points: none between %s V and %s V, expected points within the rails", minVolts, maxVolts));
         }
     }
 
@@ -88,12 +90,12 @@ public final class OutputLaw {
             }
             if (!(b.volts() > a.volts())) {
                 throw new IllegalArgumentException(
-                        "points: %s V stands twice, expected different volts".formatted(b.volts()));
+                        say("points: %s V stands twice, expected different volts", b.volts()));
             }
             if (direction == 0 || Math.signum(b.value() - a.value()) != direction) {
                 throw new IllegalArgumentException(
-                        "points: values %s at %s V and %s at %s V, expected values that only rise or only fall"
-                                .formatted(a.value(), a.volts(), b.value(), b.volts()));
+                        say("points: values %s at %s V and %s at %s V, expected values that only rise or only fall",
+                                a.value(), a.volts(), b.value(), b.volts()));
             }
         }
     }
@@ -202,6 +204,6 @@ public final class OutputLaw {
 
     @Override
     public String toString() {
-        return "OutputLaw[%s %s %s %s, %s V to %s V]".formatted(id, kind, scale, points, minVolts, maxVolts);
+        return say("OutputLaw[%s %s %s %s, %s V to %s V]", id, kind, scale, points, minVolts, maxVolts);
     }
 }

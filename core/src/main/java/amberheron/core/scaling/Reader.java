@@ -1,5 +1,7 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.MixtureScale;
 import org.jspecify.annotations.Nullable;
@@ -45,10 +47,10 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
 
     public Reader {
         if (decimals < 0 || decimals > 9) {
-            throw new IllegalArgumentException("decimals: found %d, expected 0 to 9".formatted(decimals));
+            throw new IllegalArgumentException(say("decimals: found %d, expected 0 to 9", decimals));
         }
         if (maxRows != null && maxRows < 2) {
-            throw new IllegalArgumentException("maxRows: found %d, expected 2 or more".formatted(maxRows));
+            throw new IllegalArgumentException(say("maxRows: found %d, expected 2 or more", maxRows));
         }
     }
 

@@ -1,5 +1,7 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -13,11 +15,11 @@ public record ReaderInput(double minVolts, double maxVolts, @Nullable Integer bi
     public ReaderInput {
         if (!(minVolts < maxVolts) || !Double.isFinite(maxVolts - minVolts)) {
             throw new IllegalArgumentException(
-                    "input: minVolts %s is not below maxVolts %s, expected minVolts < maxVolts"
-                            .formatted(minVolts, maxVolts));
+                    say("input: minVolts %s is not below maxVolts %s, expected minVolts < maxVolts", minVolts,
+                            maxVolts));
         }
         if (bits != null && (bits < 2 || bits > 24)) {
-            throw new IllegalArgumentException("input.bits: found %d, expected 2 to 24".formatted(bits));
+            throw new IllegalArgumentException(say("input.bits: found %d, expected 2 to 24", bits));
         }
     }
 

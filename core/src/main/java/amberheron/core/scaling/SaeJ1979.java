@@ -1,5 +1,7 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 /** Wideband data bytes as scaled by SAE J1979 / ISO 15031-5. */
 public final class SaeJ1979 {
     private SaeJ1979() {
@@ -22,7 +24,7 @@ public final class SaeJ1979 {
 
     private static int word(int high, int low) {
         if ((high | low) < 0 || high > 255 || low > 255) {
-            throw new IllegalArgumentException("bytes %d and %d, expected 0 to 255".formatted(high, low));
+            throw new IllegalArgumentException(say("bytes %d and %d, expected 0 to 255", high, low));
         }
         return 256 * high + low;
     }

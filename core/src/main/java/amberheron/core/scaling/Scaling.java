@@ -1,5 +1,7 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.scaling.ScaleReport.BudgetLine;
 import amberheron.core.scaling.ScaleReport.Row;
 import amberheron.core.scaling.ScaleReport.Worst;
@@ -66,8 +68,7 @@ public final class Scaling {
                 double error = chain.reader().scale().toLambda(chain.setting().at(sensed)) - truth;
                 if (!Double.isFinite(error)) {
                     throw new IllegalArgumentException(
-                            "setting: gives no number at %.3f V, expected one over the law's whole range"
-                                    .formatted(sensed));
+                            say("setting: gives no number at %.3f V, expected one over the law's whole range", sensed));
                 }
                 if (Math.abs(error) > Math.abs(worst.lambda())) {
                     worst = new Worst(error, truth);
@@ -124,12 +125,12 @@ public final class Scaling {
         ReaderInput unquantised = new ReaderInput(Math.min(reader.input().minVolts(), law.minVolts()),
                 Math.max(reader.input().maxVolts(), law.maxVolts()), null);
         lines.add(new BudgetLine(
-                "setting: rounded to %d decimals, as %s".formatted(reader.decimals(), reader.form().words()),
+                say("setting: rounded to %d decimals, as %s", reader.decimals(), reader.form().words()),
                 Math.abs(worst(new SignalChain(law, WireEffect.NONE, withInput(reader, unquantised), chain.setting()))
                         .lambda())));
         double perVolt = steepest(chain);
         if (reader.input().bits() != null) {
-            lines.add(new BudgetLine("input step: half of %.2f mV".formatted(reader.input().step() * 1000),
+            lines.add(new BudgetLine(say("input step: half of %.2f mV", reader.input().step() * 1000),
                     reader.input().step() / 2 * perVolt));
         }
         if (reader.input().minVolts() > law.lowestVolts() || reader.input().maxVolts() < law.highestVolts()) {
@@ -140,7 +141,7 @@ public final class Scaling {
                     Math.abs(law.lambdaAt(law.highestVolts()) - law.lambdaAt(law.highestVolts() - above)))));
         }
         if (groundShift != 0) {
-            lines.add(new BudgetLine("ground shift: %.0f mV".formatted(groundShift * 1000),
+            lines.add(new BudgetLine(say("ground shift: %.0f mV", groundShift * 1000),
                     Math.abs(groundShift) * perVolt));
         }
         return List.copyOf(lines);

@@ -1,5 +1,7 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.scaling.OutputLaw.Point;
 import amberheron.core.scaling.ReaderSetting.Equation;
 import amberheron.core.scaling.ReaderSetting.SlopeOffset;
@@ -41,9 +43,9 @@ public final class SettingFinder {
     /** What is wrong when {@link #find} finds nothing. */
     public static IllegalArgumentException nothingShared(OutputLaw law, Reader reader) {
         return new IllegalArgumentException(
-                "input: %s V to %s V shares nothing with the law's %s V to %s V, expected an input that sees them"
-                        .formatted(reader.input().minVolts(), reader.input().maxVolts(), law.lowestVolts(),
-                                law.highestVolts()));
+                say("input: %s V to %s V shares nothing with the law's %s V to %s V, expected an input that sees them",
+                        reader.input().minVolts(), reader.input().maxVolts(), law.lowestVolts(),
+                        law.highestVolts()));
     }
 
     /** The law's corners within reach of the input, in the reader's quantity. */

@@ -1,5 +1,7 @@
 package amberheron.core.units;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -51,7 +53,7 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
     public Parsed parse(String text, double stoich) {
         String typed = text.strip();
         if (typed.length() > MOST_CHARACTERS) {
-            return new Parsed.Bad("%s: %d characters found, expected %s such as %s".formatted(name, typed.length(),
+            return new Parsed.Bad(say("%s: %d characters found, expected %s such as %s", name, typed.length(),
                     dimension.noun(), dimension.examples()));
         }
         Matcher clock = CLOCK.matcher(typed);
@@ -59,7 +61,7 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
             return clockAngle(typed, Integer.parseInt(clock.group(1)), Integer.parseInt(clock.group(2)));
         }
         if (AMBIGUOUS.matcher(typed).matches()) {
-            return new Parsed.Bad("%s: found “%s”, which can be read two ways; write %s or %s".formatted(name, typed,
+            return new Parsed.Bad(say("%s: found “%s”, which can be read two ways; write %s or %s", name, typed,
                     typed.replaceFirst(",", ""), typed.replaceFirst(",", ".")));
         }
         Matcher m = NUMBER.matcher(typed);
@@ -103,14 +105,14 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
     }
 
     private Parsed notUnderstood(String typed) {
-        return new Parsed.Bad("%s: found “%s”, expected %s such as %s".formatted(name, typed, dimension.noun(),
+        return new Parsed.Bad(say("%s: found “%s”, expected %s such as %s", name, typed, dimension.noun(),
                 dimension.examples()));
     }
 
     private Parsed inRange(String typed, double si) {
         double slack = 1e-9 * Math.max(Math.abs(min), Math.abs(max));
         if (!(si >= min - slack && si <= max + slack)) {
-            return new Parsed.Bad("%s: found “%s”, expected between %s and %s".formatted(name, typed, limit(min),
+            return new Parsed.Bad(say("%s: found “%s”, expected between %s and %s", name, typed, limit(min),
                     limit(max)));
         }
         return new Parsed.Value(si);
@@ -119,8 +121,8 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
     private String limit(double si) {
         double value = unit.fromSi(si);
         String number = Math.abs(value - Math.rint(value)) < 1e-9
-                ? String.format(Locale.ROOT, "%.0f", value)
-                : String.format(Locale.ROOT, "%.3g", value);
+                ? say("%.0f", value)
+                : say("%.3g", value);
         return unit.symbol().isEmpty() ? number : number + " " + unit.symbol();
     }
 }

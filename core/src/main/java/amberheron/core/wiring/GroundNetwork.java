@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.util.List;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
@@ -14,7 +16,7 @@ public final class GroundNetwork {
     public record Branch(int from, int to, double ohms) {
         public Branch {
             if (!(ohms > 0 && Double.isFinite(ohms))) {
-                throw new IllegalArgumentException("%s Ω between points %d and %d: expected more than 0".formatted(ohms,
+                throw new IllegalArgumentException(say("%s Ω between points %d and %d: expected more than 0", ohms,
                         from, to));
             }
         }

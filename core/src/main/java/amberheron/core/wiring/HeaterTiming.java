@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
@@ -7,7 +9,6 @@ import amberheron.core.placement.Estimate;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -111,13 +112,12 @@ public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
         return new Finding("heater", subject, none ? Verdict.PASS : Verdict.WARN,
                 new Measure(risk.middle(), Dimension.DURATION, 0, risk.spread()), null,
                 none
-                        ? "The pipe is dry before the heater comes on. The sensor stays unpowered %.0f s in the gas: no longer than that."
-                                .formatted(after(school))
+                        ? say("The pipe is dry before the heater comes on. The sensor stays unpowered %.0f s in the gas: no longer than that.",
+                                after(school))
                         : school.delayed()
                                 ? "The delay does not cover the whole of it; after a cold night wait longer."
                                 : "Water on the hot ceramic cracks it. On a cold day start at once, or delay the heater.",
-                null, String.format(Locale.ROOT,
-                        "wall past the dew point of the exhaust after %.0f to %.0f s, heater on after %.0f s",
+                null, say("wall past the dew point of the exhaust after %.0f to %.0f s, heater on after %.0f s",
                         dry.low(),
                         dry.high(), after(school)),
                 SOURCE);

@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import static amberheron.core.units.Phrase.say;
+
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
@@ -163,7 +165,7 @@ public final class PowerRules {
                     : "Above what this wire stands: the wire burns before the fuse blows.";
         };
         return new Finding("fuse", "Fuse", verdict, fuse == null ? null : amperes(fuse), limit, says, null,
-                String.format(Locale.ROOT, "draw %.1f A < fuse ≤ %.1f A", peak, limit.bound().si()),
+                say("draw %.1f A < fuse ≤ %.1f A", peak, limit.bound().si()),
                 section == null ? FUSES : PAIRS);
     }
 
@@ -213,7 +215,7 @@ public final class PowerRules {
         String wire = on == null
                 ? ""
                 : smallestWire(feed, fuse, peak, on).map(
-                        s -> String.format(Locale.ROOT, "; smallest wire for this length and fuse: %.2f mm²", 1e6 * s))
+                        s -> say("; smallest wire for this length and fuse: %.2f mm²", 1e6 * s))
                         .orElse(feed.length() == null ? "" : "; no common wire does for this length and fuse");
         if (loop == null || on == null) {
             return new Finding("feed", "Volts at the controller", Verdict.UNKNOWN, null, limit,
@@ -230,8 +232,7 @@ public final class PowerRules {
                 limit.keptBy(cold)
                         ? "Enough to heat it up."
                         : "It heats slowly or not at all: a thicker or a shorter feed" + wire + ".",
-                null, String.format(Locale.ROOT,
-                        "%.1f V − %.1f A × %.0f mΩ heating up; %.1f V at %.1f A when warm; wire at 80 °C%s", on, peak,
+                null, say("%.1f V − %.1f A × %.0f mΩ heating up; %.1f V at %.1f A when warm; wire at 80 °C%s", on, peak,
                         1000 * loop, warm, WARM, wire),
                 COPPER);
     }
@@ -246,7 +247,7 @@ public final class PowerRules {
                 days == null
                         ? "Enter the battery's capacity."
                         : "Half the battery is gone by then, and the sensor has cooked all the while.",
-                null, String.format(Locale.ROOT, "0.5·Ah / %.1f A / 24 h", IDLE_DRAIN), HALF);
+                null, say("0.5·Ah / %.1f A / 24 h", IDLE_DRAIN), HALF);
     }
 
     private static Measure volts(double volts, int decimals) {

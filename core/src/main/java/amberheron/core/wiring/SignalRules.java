@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import static amberheron.core.units.Phrase.say;
+
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
 import amberheron.core.finding.Finding;
@@ -150,10 +152,9 @@ public final class SignalRules {
                         : pull != null && worst > 0
                                 ? "The pull-up lifts the signal: remove it, or scale at the reader with check points."
                                 : "The input loads the output: an input of higher resistance, or check points at the reader.",
-                judged == null ? null : cost, String.format(Locale.ROOT,
-                        "worst at %.2f V: output %.0f Ω%s%s", at, output,
-                        input == null ? "" : ", input %.0f Ω".formatted(input),
-                        pull == null ? "" : ", pull-up %.0f Ω to %.1f V".formatted(pull, pullVolts)),
+                judged == null ? null : cost, say("worst at %.2f V: output %.0f Ω%s%s", at, output,
+                        input == null ? "" : say(", input %.0f Ω", input),
+                        pull == null ? "" : say(", pull-up %.0f Ω to %.1f V", pull, pullVolts)),
                 MILLMAN));
     }
 

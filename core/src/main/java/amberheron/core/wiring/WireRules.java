@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import static amberheron.core.units.Phrase.say;
+
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
 import amberheron.core.finding.Finding;
@@ -14,7 +16,6 @@ import amberheron.core.units.Measure;
 import amberheron.core.units.Unit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -87,7 +88,7 @@ public final class WireRules {
                 kept
                         ? "Inside the trade's tolerance."
                         : "The reader is fed shifted volts: part the grounds, or take both at one point.",
-                lambda, working + String.format(Locale.ROOT, " × %.3f λ/V", lambdaPerVolt), COPPER);
+                lambda, working + say(" × %.3f λ/V", lambdaPerVolt), COPPER);
     }
 
     private static String working(GroundPlan ground, GroundPlan.Cost cost) {
@@ -97,8 +98,8 @@ public final class WireRules {
         Double mean = ground.mean();
         Double display = ground.display();
         return ground.twoWires() || mean == null
-                ? "the signal's ground has a wire of its own; ripple %.1f mV".formatted(1000 * cost.ripple())
-                : String.format(Locale.ROOT, "%.2f A × %.4f Ω of ground wire, network solved: %.1f mV, ripple %.1f mV",
+                ? say("the signal's ground has a wire of its own; ripple %.1f mV", 1000 * cost.ripple())
+                : say("%.2f A × %.4f Ω of ground wire, network solved: %.1f mV, ripple %.1f mV",
                         mean + (display == null ? 0 : display), ground.wire(cost.school()), 1000 * cost.shift(),
                         1000 * cost.ripple());
     }

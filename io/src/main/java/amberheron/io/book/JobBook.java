@@ -1,5 +1,7 @@
 package amberheron.io.book;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.job.JobSummary;
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
@@ -139,19 +141,20 @@ public final class JobBook implements AutoCloseable {
         try (InputStream in = Files.newInputStream(file)) {
             byte[] start = in.readNBytes(SQLITE_HEADER.length);
             if (start.length > 0 && !Arrays.equals(start, SQLITE_HEADER)) {
-                throw new BookProblem("%s is not a job book, or its beginning is damaged; it was left as it is. "
-                        .formatted(file) + "Open another book, or put back a copy of this one.");
+                throw new BookProblem(
+                        say("%s is not a job book, or its beginning is damaged; it was left as it is. ", file)
+                                + "Open another book, or put back a copy of this one.");
             }
         } catch (IOException e) {
-            throw new BookProblem("%s cannot be read: %s".formatted(file, TextFiles.reason(e)), e);
+            throw new BookProblem(say("%s cannot be read: %s", file, TextFiles.reason(e)), e);
         }
     }
 
     private static void requireSound(Path file, Connection connection) throws SQLException {
         try (var statement = connection.createStatement(); var rows = statement.executeQuery("pragma quick_check(1)")) {
             if (!rows.next() || !"ok".equals(rows.getString(1))) {
-                throw new BookProblem("%s is damaged (%s); it was left as it is. Put back a copy of it."
-                        .formatted(file, rows.getString(1)));
+                throw new BookProblem(say("%s is damaged (%s); it was left as it is. Put back a copy of it.", file,
+                        rows.getString(1)));
             }
         }
     }
@@ -160,14 +163,14 @@ public final class JobBook implements AutoCloseable {
         Optional<String> schema = schema(file, connection);
         if (schema.isPresent()) {
             if (!schema.get().matches("[1-9]\\d{0,3}")) {
-                throw new BookProblem("%s says book schema “%s”, expected a whole number; it was left as it is. "
-                        .formatted(file, schema.get()) + "Put back a copy of it.");
+                throw new BookProblem(say("%s says book schema “%s”, expected a whole number; it was left as it is. ",
+                        file, schema.get()) + "Put back a copy of it.");
             }
             int found = Integer.parseInt(schema.get());
             if (found > SCHEMA) {
                 throw new BookProblem(
-                        "%s was written by a newer version (book schema %d, this one knows %d); it was left "
-                                .formatted(file, found, SCHEMA) + "as it is. Use the newer version.");
+                        say("%s was written by a newer version (book schema %d, this one knows %d); it was left ", file,
+                                found, SCHEMA) + "as it is. Use the newer version.");
             }
             if (found == SCHEMA) {
                 return;
@@ -197,8 +200,9 @@ public final class JobBook implements AutoCloseable {
         try (var statement = connection.createStatement();
                 var any = statement.executeQuery("select name from sqlite_master limit 1")) {
             if (any.next()) {
-                throw new BookProblem("%s is another program's database (it has “%s”), expected a job book; it was "
-                        .formatted(file, any.getString(1)) + "left as it is. Open another book.");
+                throw new BookProblem(
+                        say("%s is another program's database (it has “%s”), expected a job book; it was ", file,
+                                any.getString(1)) + "left as it is. Open another book.");
             }
         }
     }
@@ -228,8 +232,8 @@ public final class JobBook implements AutoCloseable {
                     String digest = row.getString("digest");
                     if (digest != null && !digest.equals(digest(text))) {
                         throw new BookProblem(
-                                ("Job %s in %s is not as it was kept: the disk has changed it. It was left "
-                                        + "as it is; take it from a copy in %s.").formatted(id, file, copies()));
+                                say("Job %s in %s is not as it was kept: the disk has changed it. It was left "
+                                        + "as it is; take it from a copy in %s.", id, file, copies()));
                     }
                     return new Kept(JobDocument.parse("job " + id, text), row.getLong("revision"));
                 }).findOne());
@@ -249,11 +253,12 @@ public final class JobBook implements AutoCloseable {
         String id = document.job().id();
         with(h -> h.createQuery("select id from job").mapTo(String.class).list()).forEach(other -> {
             if (other.equals(id)) {
-                throw new BookProblem("The book has a job %s already; choose another number.".formatted(id));
+                throw new BookProblem(say("The book has a job %s already; choose another number.", id));
             }
             if (JobNumber.collide(other, id)) {
-                throw new BookProblem("The files of job %s would overwrite those of %s, which the book has already; "
-                        .formatted(id, other) + "choose another number.");
+                throw new BookProblem(
+                        say("The files of job %s would overwrite those of %s, which the book has already; ", id, other)
+                                + "choose another number.");
             }
         });
         requireSound();
@@ -284,8 +289,7 @@ public final class JobBook implements AutoCloseable {
                         + " where id = :id and revision = :basedOn")
                 .bindMap(row(document)).bindMap(row(judged)).bind("basedOn", basedOn).execute());
         if (changed == 0) {
-            throw new BookConflict("Job %s was changed elsewhere since it was opened."
-                    .formatted(document.job().id()));
+            throw new BookConflict(say("Job %s was changed elsewhere since it was opened.", document.job().id()));
         }
         return basedOn + 1;
     }
@@ -417,8 +421,8 @@ public final class JobBook implements AutoCloseable {
                 }
             }
         } catch (IOException | SQLException e) {
-            throw new BookProblem("No copy of the book could be put into %s: %s. The book itself is as it was."
-                    .formatted(copies(), e.getMessage()), e);
+            throw new BookProblem(say("No copy of the book could be put into %s: %s. The book itself is as it was.",
+                    copies(), e.getMessage()), e);
         }
     }
 

@@ -1,5 +1,7 @@
 package amberheron.io.catalogue;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.mixture.Fuel;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
@@ -108,7 +110,7 @@ public record Catalogue(List<Fuel> fuels, List<OutputLaw> laws, List<Reader> rea
             return read.apply(file);
         }
         throw new UnusableInput(kind, "",
-                "found “%s”, expected a JSON file or one of %s".formatted(idOrFile,
+                say("found “%s”, expected a JSON file or one of %s", idOrFile,
                         String.join(", ", known.stream().map(id).toList())));
     }
 }

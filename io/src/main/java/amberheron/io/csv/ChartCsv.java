@@ -1,5 +1,7 @@
 package amberheron.io.csv;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.harness.Chart;
 import amberheron.core.harness.Device;
 import amberheron.core.harness.Wire;
@@ -56,11 +58,11 @@ public final class ChartCsv {
         }, row -> {
             Wire wire = wire(row, String.valueOf(wires.size() + 1));
             if (!tags.add(wire.tag())) {
-                throw row.fault("column tag: found “%s” twice, expected every wire with a tag of its own"
-                        .formatted(wire.tag()));
+                throw row.fault(
+                        say("column tag: found “%s” twice, expected every wire with a tag of its own", wire.tag()));
             }
             if (wires.size() == MOST_WIRES) {
-                throw row.fault("found more than %d wires, expected the chart of one harness".formatted(MOST_WIRES));
+                throw row.fault(say("found more than %d wires, expected the chart of one harness", MOST_WIRES));
             }
             wires.add(wire);
         });
@@ -74,7 +76,7 @@ public final class ChartCsv {
         Device from = choice(row, "from", Device.values(), Device::words);
         Double ohms = row.number("ohms");
         if (ohms != null && ohms < 0) {
-            throw row.fault("column ohms: found %s, expected 0 or more".formatted(ohms));
+            throw row.fault(say("column ohms: found %s, expected 0 or more", ohms));
         }
         String tag = row.text("tag");
         return new Wire(tag.isEmpty() ? number : tag, choice(row, "work", Work.values(), Work::words),
@@ -86,7 +88,7 @@ public final class ChartCsv {
     private static boolean yes(Row row) {
         String text = row.text("told apart").toLowerCase(Locale.ROOT);
         if (!List.of("", "no", "yes").contains(text)) {
-            throw row.fault("column told apart: found “%s”, expected yes or no".formatted(text));
+            throw row.fault(say("column told apart: found “%s”, expected yes or no", text));
         }
         return text.equals("yes");
     }
@@ -96,7 +98,7 @@ public final class ChartCsv {
         return text.isEmpty()
                 ? null
                 : WireColour.parse(text).orElseThrow(() -> row
-                        .fault("column %s: found “%s”, expected %s".formatted(column, text, WireColour.expected())));
+                        .fault(say("column %s: found “%s”, expected %s", column, text, WireColour.expected())));
     }
 
     private static <E extends Enum<E>> @Nullable E choice(Row row, String column, E[] values,
@@ -107,7 +109,7 @@ public final class ChartCsv {
         }
         return Arrays.stream(values).filter(v -> words.apply(v).equalsIgnoreCase(text)
                 || v.name().replace('_', '-').equalsIgnoreCase(text)).findFirst().orElseThrow(
-                        () -> row.fault("column %s: found “%s”, expected one of: %s".formatted(column, text,
+                        () -> row.fault(say("column %s: found “%s”, expected one of: %s", column, text,
                                 Arrays.stream(values).map(words).collect(Collectors.joining("; ")))));
     }
 

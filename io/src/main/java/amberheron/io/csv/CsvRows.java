@@ -1,5 +1,7 @@
 package amberheron.io.csv;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.io.UnusableInput;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
@@ -44,7 +46,7 @@ final class CsvRows {
             } catch (NumberFormatException e) {
                 // Said below, with the place.
             }
-            throw fault("column %s: found “%s”, expected a number with a decimal point".formatted(column,
+            throw fault(say("column %s: found “%s”, expected a number with a decimal point", column,
                     text.length() > 40 ? text.substring(0, 40) + "…" : text));
         }
 
@@ -63,7 +65,7 @@ final class CsvRows {
     }
 
     UnusableInput headerFault(String expected) {
-        return new UnusableInput(file, "line 1", "found the columns %s, expected %s".formatted(names(), expected));
+        return new UnusableInput(file, "line 1", say("found the columns %s, expected %s", names(), expected));
     }
 
     /**
@@ -103,7 +105,7 @@ final class CsvRows {
         for (int i = 0; i < record.getFieldCount(); i++) {
             String name = record.getField(i).strip().toLowerCase(Locale.ROOT);
             if (!name.isEmpty() && columns.put(name, i) != null) {
-                throw new UnusableInput(file, "line 1", "found column “%s” twice, expected it once".formatted(name));
+                throw new UnusableInput(file, "line 1", say("found column “%s” twice, expected it once", name));
             }
         }
         return columns;

@@ -1,5 +1,7 @@
 package amberheron.io.csv;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.drivelog.Sample;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.io.TextFiles;
@@ -80,7 +82,7 @@ public final class LogCsv {
     private static Sample sample(CsvRows.Row row, Channel[] channels, List<Sample> before) {
         double time = number(row, "time");
         if (!before.isEmpty() && time < before.getLast().time()) {
-            throw row.fault("column time: found %s after %s, expected rising times".formatted(time,
+            throw row.fault(say("column time: found %s after %s, expected rising times", time,
                     before.getLast().time()));
         }
         return new Sample(time, channels[0].lambda(row), channels[1].lambda(row));
@@ -89,7 +91,7 @@ public final class LogCsv {
     private static double number(CsvRows.Row row, String column) {
         Double value = row.number(column);
         if (value == null) {
-            throw row.fault("column %s: found nothing, expected a number".formatted(column));
+            throw row.fault(say("column %s: found nothing, expected a number", column));
         }
         return value;
     }
@@ -111,7 +113,7 @@ public final class LogCsv {
         double lambda(CsvRows.Row row) {
             double lambda = scale.toLambda(number(row, column));
             if (!(lambda > 0 && lambda < 20)) {
-                throw row.fault("column %s: found λ %.3f, expected a mixture (0 to 20)".formatted(column, lambda));
+                throw row.fault(say("column %s: found λ %.3f, expected a mixture (0 to 20)", column, lambda));
             }
             return lambda;
         }

@@ -1,5 +1,7 @@
 package amberheron.io.json;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.io.UnusableInput;
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -31,7 +33,7 @@ record Cursor(String file, String path, JsonNode node) {
     UnusableInput fault(String field, String expected) {
         JsonNode value = get(field);
         return new UnusableInput(file, path(field),
-                "found %s, expected %s".formatted(value == null ? "nothing" : found(value), expected));
+                say("found %s, expected %s", value == null ? "nothing" : found(value), expected));
     }
 
     /** What stands there, short enough for a message. */
@@ -146,7 +148,7 @@ record Cursor(String file, String path, JsonNode node) {
         JsonNode value = node.get(index);
         if (value == null || !value.isNumber() || !Double.isFinite(value.doubleValue())) {
             throw new UnusableInput(file, path + "[" + index + "]",
-                    "found %s, expected a number".formatted(value == null ? "nothing" : found(value)));
+                    say("found %s, expected a number", value == null ? "nothing" : found(value)));
         }
         return value.doubleValue();
     }

@@ -3,11 +3,13 @@ package amberheron.io.json;
 import amberheron.io.UnusableInput;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SchemaRegistryConfig;
 import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.Collectors;
 import tools.jackson.databind.node.ObjectNode;
@@ -33,7 +35,11 @@ public final class JobSchema {
     }
 
     static void check(String name, ObjectNode document) {
-        Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(text());
+        Schema schema = SchemaRegistry
+                .withDefaultDialect(SpecificationVersion.DRAFT_2020_12,
+                        registry -> registry.schemaRegistryConfig(
+                                SchemaRegistryConfig.builder().locale(Locale.ENGLISH).build()))
+                .getSchema(text());
         var faults = schema.validate(document);
         if (!faults.isEmpty()) {
             throw new UnusableInput(name, "", faults.stream().limit(MOST_FAULTS).map(f -> f.getInstanceLocation()

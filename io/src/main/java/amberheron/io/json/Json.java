@@ -1,5 +1,7 @@
 package amberheron.io.json;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.io.UnusableInput;
 import amberheron.io.TextFiles;
 import java.nio.file.Path;
@@ -44,7 +46,7 @@ public final class Json {
             var at = e.getLocation();
             String place = at == null || at.getLineNr() < 1
                     ? ""
-                    : "line %d, column %d".formatted(at.getLineNr(), at.getColumnNr());
+                    : say("line %d, column %d", at.getLineNr(), at.getColumnNr());
             throw new UnusableInput(name, place,
                     "not JSON: " + firstLine(e.getOriginalMessage()) + "; expected one complete JSON document");
         }

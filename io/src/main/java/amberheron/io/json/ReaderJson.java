@@ -1,5 +1,7 @@
 package amberheron.io.json;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.scaling.Expression;
 import amberheron.core.scaling.OutputLaw.Point;
 import amberheron.core.scaling.Reader;
@@ -54,7 +56,7 @@ public final class ReaderJson {
                 List<Point> rows = s.list("rows").stream().map(r -> new Point(r.numberAt(0), r.numberAt(1))).toList();
                 if (maxRows != null && rows.size() > maxRows) {
                     throw new IllegalArgumentException(
-                            "rows: found %d, expected at most %d (maxRows)".formatted(rows.size(), maxRows));
+                            say("rows: found %d, expected at most %d (maxRows)", rows.size(), maxRows));
                 }
                 yield new ReaderSetting.Table(rows);
             }

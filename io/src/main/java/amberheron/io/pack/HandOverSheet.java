@@ -1,5 +1,7 @@
 package amberheron.io.pack;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.freeair.FreeAirCheck;
@@ -26,7 +28,6 @@ import amberheron.core.units.UnitChoice;
 import amberheron.core.wiring.HeaterTiming;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Objects;
 import java.util.Set;
@@ -78,7 +79,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         return new HandOverSheet(job.id(), job.intake().vehicle(),
                 fuel == null
                         ? "fuel not said"
-                        : String.format(Locale.ROOT, "%s, λ 1 = %.2f AFR", fuel.name(), fuel.stoich()),
+                        : say("%s, λ 1 = %.2f AFR", fuel.name(), fuel.stoich()),
                 date == null ? "not handed over yet" : date.toString(), unproven.isEmpty(), standing,
                 java.util.Arrays.stream(Station.values()).filter(s -> s != Station.HAND_OVER)
                         .map(s -> new Link(s.title(), mark(review.state(s)), review.state(s).words())).toList(),
@@ -236,7 +237,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
             return "no law and reader chosen";
         }
         ScaleReport report = review.scale().get();
-        return "in %s; worst error %s at %s".formatted(SettingText.quantity(reader.scale()),
+        return say("in %s; worst error %s at %s", SettingText.quantity(reader.scale()),
                 units.signed(mixture(report.worst().lambda()), stoich),
                 units.text(mixture(report.worst().atLambda()), stoich));
     }
@@ -266,7 +267,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         Diagnosis d = review.diagnosis().get();
         ReaderSetting corrected = d.correctedSetting();
         String verdict = d.withinTolerance() ? "within tolerance" : "out of tolerance";
-        return "%s, worst %s; likeliest: %s (%.0f %%)%s".formatted(verdict,
+        return say("%s, worst %s; likeliest: %s (%.0f %%)%s", verdict,
                 units.signed(mixture(d.worst().lambda()), stoich), d.best().cause().title(),
                 100 * d.best().probability(),
                 d.withinTolerance() || corrected != null ? "" : "; no setting can mend it")
@@ -277,7 +278,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         Job.Proving proving = job.proving();
         return proving == null
                 ? "no proving log read"
-                : String.format(Locale.ROOT, "%s, %d samples, %s; SHA-256 %s…", proving.file(),
+                : say("%s, %d samples, %s; SHA-256 %s…", proving.file(),
                         proving.result().samples(), ProvingPlot.axes(proving.result()),
                         proving.digest().substring(0, Math.min(16, proving.digest().length())));
     }

@@ -1,5 +1,7 @@
 package amberheron.io.pack;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.harness.Harness;
 import amberheron.core.harness.Strip;
 import amberheron.core.harness.Strip.Box;
@@ -7,7 +9,6 @@ import amberheron.core.harness.Strip.Lane;
 import amberheron.core.harness.Wire;
 import amberheron.core.harness.WireColour;
 import amberheron.core.harness.WireColour.Hue;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /** The harness strip as SVG. All coordinates are millimetres on paper. */
@@ -23,7 +24,7 @@ final class HarnessDrawing {
 
     static String svg(Harness harness) {
         Strip strip = Strip.of(harness, WIDTH, PITCH, BOX, HEAD);
-        StringBuilder out = new StringBuilder(String.format(Locale.ROOT,
+        StringBuilder out = new StringBuilder(say(
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%1$.1fmm\" height=\"%2$.1fmm\" viewBox=\"%3$.1f %3$.1f %1$.1f %2$.1f\">%n",
                 strip.width() + 2 * EDGE, strip.height() + 2 * EDGE, -EDGE));
         double level = 0;
@@ -34,7 +35,7 @@ final class HarnessDrawing {
             level = level == 0 ? 3 : 0;
         }
         for (Box box : strip.boxes()) {
-            out.append(String.format(Locale.ROOT,
+            out.append(say(
                     "<rect x=\"%.2f\" y=\"%.2f\" width=\"%.2f\" height=\"%.2f\" rx=\"1\" fill=\"#f4efe2\" stroke=\"#1f2d36\" stroke-width=\"0.25\"/>%n",
                     box.x(), box.y(), box.width(), box.height()));
             text(out, box.x() + box.width() / 2, box.y() + box.height() / 2 + 1, "middle", box.device().words(), 3);
@@ -45,7 +46,7 @@ final class HarnessDrawing {
 
     private static String words(Strip.Mark mark) {
         Double along = mark.along();
-        return mark.name() + (along == null ? "" : String.format(Locale.ROOT, ", %.2f m", along));
+        return mark.name() + (along == null ? "" : say(", %.2f m", along));
     }
 
     private static void lane(StringBuilder out, Lane lane) {
@@ -56,12 +57,11 @@ final class HarnessDrawing {
         wire(out, lane.x1(), joint == null ? end : joint, lane.y(), wire.colour());
         if (splice != null) {
             wire(out, splice, lane.x2(), lane.y(), wire.toColour());
-            out.append(String.format(Locale.ROOT,
-                    "<circle cx=\"%.2f\" cy=\"%.2f\" r=\"1.2\" fill=\"#1f2d36\"/>%n", splice, lane.y()));
+            out.append(say("<circle cx=\"%.2f\" cy=\"%.2f\" r=\"1.2\" fill=\"#1f2d36\"/>%n", splice, lane.y()));
         }
         if (joint != null) {
             wire(out, joint, end, lane.y(), wire.extension());
-            out.append(String.format(Locale.ROOT,
+            out.append(say(
                     "<rect x=\"%.2f\" y=\"%.2f\" width=\"2.4\" height=\"2.4\" fill=\"#ffffff\" stroke=\"#1f2d36\" stroke-width=\"0.25\"/>%n",
                     joint - 1.2, lane.y() - 1.2));
         }
@@ -85,7 +85,7 @@ final class HarnessDrawing {
 
     private static void tag(StringBuilder out, double x, double y, String tag) {
         double wide = 2.6 + 1.4 * tag.length();
-        out.append(String.format(Locale.ROOT,
+        out.append(say(
                 "<rect x=\"%.2f\" y=\"%.2f\" width=\"%.2f\" height=\"3.4\" rx=\"0.8\" fill=\"#ffffff\" stroke=\"#1f2d36\" stroke-width=\"0.2\"/>%n",
                 x - wide / 2, y - 1.7, wide));
         text(out, x, y + 0.9, "middle", tag, 2.6);
@@ -93,13 +93,13 @@ final class HarnessDrawing {
 
     private static void line(StringBuilder out, double x1, double y1, double x2, double y2, String colour,
             double width, String dash) {
-        out.append(String.format(Locale.ROOT,
-                "<path d=\"M%.2f,%.2f L%.2f,%.2f\" fill=\"none\" stroke=\"%s\" stroke-width=\"%.2f\"%s/>%n", x1, y1, x2,
+        out.append(say("<path d=\"M%.2f,%.2f L%.2f,%.2f\" fill=\"none\" stroke=\"%s\" stroke-width=\"%.2f\"%s/>%n", x1,
+                y1, x2,
                 y2, colour, width, dash.isEmpty() ? "" : " stroke-dasharray=\"" + dash + "\""));
     }
 
     private static void text(StringBuilder out, double x, double y, String anchor, String words, double size) {
-        out.append(String.format(Locale.ROOT,
+        out.append(say(
                 "<text x=\"%.2f\" y=\"%.2f\" font-family=\"Source Sans 3, sans-serif\" font-size=\"%.1f\" text-anchor=\"%s\" fill=\"#1f2d36\">%s</text>%n",
                 x, y, size, anchor, words.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;")));
     }

@@ -1,5 +1,7 @@
 package amberheron.io.pack;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.job.Job;
 import amberheron.io.JobNumber;
 import amberheron.io.Printable;
@@ -78,8 +80,8 @@ final class Pages {
             }
         } catch (IOException e) {
             throw new UnusableInput(folder.toString(), "",
-                    "the pack cannot be written: %s; expected a folder with room that can be written"
-                            .formatted(TextFiles.reason(e)));
+                    say("the pack cannot be written: %s; expected a folder with room that can be written",
+                            TextFiles.reason(e)));
         }
         return files.keySet().stream().map(folder::resolve).toList();
     }

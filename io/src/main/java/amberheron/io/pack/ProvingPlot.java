@@ -1,10 +1,11 @@
 package amberheron.io.pack;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
 import amberheron.core.scaling.Tolerance;
 import java.util.List;
-import java.util.Locale;
 
 /** Shown − true over the proving drive, as SVG at its printed size. */
 final class ProvingPlot {
@@ -22,11 +23,11 @@ final class ProvingPlot {
         double most = Math.max(2 * Tolerance.LAMBDA, 1.1 * Math.abs(log.worst()));
         StringBuilder line = new StringBuilder();
         for (Sample s : trace) {
-            line.append(String.format(Locale.ROOT, "%s%.2f,%.2f", line.isEmpty() ? "M" : " L",
+            line.append(say("%s%.2f,%.2f", line.isEmpty() ? "M" : " L",
                     EDGE + (s.time() - from) / span * (WIDTH - 2 * EDGE), y(s.difference(), most)));
         }
         double band = y(-Tolerance.LAMBDA, most) - y(Tolerance.LAMBDA, most);
-        return String.format(Locale.ROOT, """
+        return say("""
                 <svg xmlns="http://www.w3.org/2000/svg" width="%1$.0fmm" height="%2$.0fmm" viewBox="0 0 %1$.0f %2$.0f">
                 <rect x="%3$.1f" y="%4$.2f" width="%5$.1f" height="%6$.2f" fill="#dbe7d6"/>
                 <path d="M%3$.1f,%7$.2f H%8$.1f" stroke="#5b7083" stroke-width="0.2"/>
@@ -36,7 +37,7 @@ final class ProvingPlot {
 
     /** What the plot's axes are, in words: text in the drawing would depend on the fonts of the machine. */
     static String axes(LogComparison log) {
-        return String.format(Locale.ROOT, "from left to right %.0f s; the band is ± %.3f λ", log.duration(),
+        return say("from left to right %.0f s; the band is ± %.3f λ", log.duration(),
                 Tolerance.LAMBDA);
     }
 

@@ -1,9 +1,10 @@
 package amberheron.io.pack;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.placement.Cope;
 import amberheron.core.placement.MarkingOut;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
@@ -29,7 +30,7 @@ final class TemplateDrawing {
      * @param labels whether to write on it; inside a page the words stand beside it instead
      */
     static String svg(MarkingOut marks, boolean labels) {
-        StringBuilder out = new StringBuilder(String.format(Locale.ROOT,
+        StringBuilder out = new StringBuilder(say(
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%1$.0fmm\" height=\"%2$.0fmm\" viewBox=\"0 0 %1$.0f %2$.0f\">%n",
                 WIDTH, HEIGHT));
         double left = (WIDTH - CHECK) / 2;
@@ -70,20 +71,19 @@ final class TemplateDrawing {
     }
 
     private static void line(StringBuilder out, double x1, double y1, double x2, double y2, String width, String dash) {
-        out.append(String.format(Locale.ROOT,
-                "<path d=\"M%.3f,%.3f L%.3f,%.3f\" fill=\"none\" stroke=\"#1f2d36\" stroke-width=\"%s\"%s/>%n", x1, y1,
+        out.append(say("<path d=\"M%.3f,%.3f L%.3f,%.3f\" fill=\"none\" stroke=\"#1f2d36\" stroke-width=\"%s\"%s/>%n",
+                x1, y1,
                 x2, y2, width, dash.isEmpty() ? "" : " stroke-dasharray=\"" + dash + "\""));
     }
 
     private static void path(StringBuilder out, List<Cope.Point> points, double x, double y, String width) {
-        String d = points.stream().map(p -> String.format(Locale.ROOT, "%.3f,%.3f", x + 1000 * p.x(), y + 1000 * p.y()))
+        String d = points.stream().map(p -> say("%.3f,%.3f", x + 1000 * p.x(), y + 1000 * p.y()))
                 .collect(Collectors.joining(" L", "M", ""));
-        out.append(String.format(Locale.ROOT,
-                "<path d=\"%s\" fill=\"none\" stroke=\"#1f2d36\" stroke-width=\"%s\"/>%n", d, width));
+        out.append(say("<path d=\"%s\" fill=\"none\" stroke=\"#1f2d36\" stroke-width=\"%s\"/>%n", d, width));
     }
 
     private static void text(StringBuilder out, double x, double y, String words) {
-        out.append(String.format(Locale.ROOT,
+        out.append(say(
                 "<text x=\"%.2f\" y=\"%.2f\" font-family=\"sans-serif\" font-size=\"3\" text-anchor=\"middle\" fill=\"#1f2d36\">%s</text>%n",
                 x, y, words));
     }

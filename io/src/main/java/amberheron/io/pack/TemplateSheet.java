@@ -1,5 +1,7 @@
 package amberheron.io.pack;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.job.Job;
 import amberheron.core.placement.Candidate;
 import amberheron.core.placement.FittingProcedure;
@@ -12,7 +14,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 
@@ -38,7 +39,7 @@ public record TemplateSheet(String job, String place, List<Mark> marks, String d
                 .collect(Collectors.joining(" · "))));
         list.add(new Mark("Hole", length(marks.hole(), 1, units, stoich)));
         list.add(new Mark("Cope, deepest", length(marks.bung().depth(), 2, units, stoich)));
-        list.add(new Mark("Bung to pipe", String.format(Locale.ROOT, "%.0f°", Math.toDegrees(marks.bung().angle()))));
+        list.add(new Mark("Bung to pipe", say("%.0f°", Math.toDegrees(marks.bung().angle()))));
         return List.copyOf(list);
     }
 

@@ -1,0 +1,18 @@
+package amberheron.core.units;
+
+import com.google.errorprone.annotations.FormatMethod;
+import com.google.errorprone.annotations.FormatString;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+
+/** The one place where numbers are put into sentences: whatever the machine's language, digits and point are the same. */
+public final class Phrase {
+    private Phrase() {
+    }
+
+    /** A sentence with its values, in the notation of {@link java.util.Formatter}. */
+    @FormatMethod
+    public static String say(@FormatString String pattern, @Nullable Object... values) {
+        return String.format(Locale.ROOT, pattern, values);
+    }
+}
