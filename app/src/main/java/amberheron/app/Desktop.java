@@ -40,6 +40,7 @@ public final class Desktop extends Application {
 
     @Override
     public void start(Stage stage) {
+        Thread.setDefaultUncaughtExceptionHandler((thread, e) -> uncaught(e));
         loadFonts();
         stage.setScene(scene());
         stage.setMinWidth(900);
@@ -61,6 +62,17 @@ public final class Desktop extends Application {
             String reason = reason(e);
             System.err.println("heron: " + reason);
             return Shell.trouble("The book cannot be opened.", reason, WIDTH, HEIGHT);
+        }
+    }
+
+    /** An error of our own is shown and logged; what was typed is in the book or beside it, and the window goes on. */
+    private static void uncaught(Throwable e) {
+        HomeLog.error("uncaught", e);
+        if (opening.isDone() && !opening.isCompletedExceptionally()) {
+            Session session = opening.join();
+            Platform.runLater(() -> session
+                    .tell("An error of ours: " + e + ". Nothing that was entered is lost; what happened is written in "
+                            + HomeLog.file(session.home()) + "."));
         }
     }
 

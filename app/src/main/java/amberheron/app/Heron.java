@@ -68,6 +68,7 @@ public final class Heron {
     }
 
     private static Session open(Path home, boolean demo) {
+        HomeLog.start(home);
         Path file = home.resolve("book.db");
         boolean fresh = !Files.exists(file);
         // Side by side: what is slow about the one is loading code, about the other the disk.

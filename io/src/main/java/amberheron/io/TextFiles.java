@@ -45,6 +45,9 @@ public final class TextFiles {
             if (Files.isDirectory(file)) {
                 throw new UnusableInput(name, "", "is a folder, expected a file");
             }
+            if (Files.exists(file) && !Files.isRegularFile(file)) {
+                throw new UnusableInput(name, "", "is a device or a pipe, expected a file");
+            }
             long size = Files.size(file);
             if (size > most) {
                 throw new UnusableInput(name, "", say("found %d bytes, expected at most %d", size, most));

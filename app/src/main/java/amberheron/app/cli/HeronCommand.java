@@ -1,5 +1,6 @@
 package amberheron.app.cli;
 
+import amberheron.app.HomeLog;
 import amberheron.io.UnusableInput;
 import amberheron.io.book.BookProblem;
 import java.nio.file.Path;
@@ -12,12 +13,15 @@ import picocli.CommandLine.Spec;
 
 /** The command line: the same computation as the desktop. */
 @Command(name = "heron", mixinStandardHelpOptions = true, versionProvider = HeronCommand.Version.class, description = "Makes the number shown equal the mixture in the pipe. Without a command: opens the desktop.", exitCodeListHeading = "%nExit codes:%n", exitCodeList = {
-        "0:done and within tolerance", "1:done, something is out of tolerance", "2:the input cannot be used"})
+        "0:done and within tolerance", "1:done, something is out of tolerance", "2:the input cannot be used",
+        "70:an error of our own; one line says where the log is"})
 public final class HeronCommand implements Runnable {
     /** Out of tolerance. */
     static final int OUT = 1;
     /** Input that cannot be used. */
     static final int UNUSABLE = 2;
+    /** An error of our own. */
+    static final int OURS = 70;
 
     @Spec
     @SuppressWarnings("NullAway.Init") // set by picocli
@@ -41,9 +45,10 @@ public final class HeronCommand implements Runnable {
         CommandLine line = new CommandLine(new HeronCommand())
                 .addSubcommand(new ScaleCommands.Scale(surroundings))
                 .addSubcommand(new ScaleCommands.Diagnose(surroundings))
-                .addSubcommand(new JobCommands.Place()).addSubcommand(new JobCommands.Wire())
-                .addSubcommand(new JobCommands.Air()).addSubcommand(new JobCommands.Prove())
-                .addSubcommand(new JobCommands.Pack()).addSubcommand(new DemoCommands.Demo(surroundings))
+                .addSubcommand(new JobCommands.Place(surroundings)).addSubcommand(new JobCommands.Wire(surroundings))
+                .addSubcommand(new JobCommands.Air(surroundings)).addSubcommand(new JobCommands.Prove(surroundings))
+                .addSubcommand(new JobCommands.Review(surroundings)).addSubcommand(new JobCommands.Pack(surroundings))
+                .addSubcommand(new DemoCommands.Demo(surroundings))
                 .addSubcommand(new DemoCommands.PicturesCommand()).addSubcommand(new Benchmark());
         line.setCaseInsensitiveEnumValuesAllowed(true);
         line.setExecutionExceptionHandler((e, command, parsed) -> {
@@ -51,9 +56,23 @@ public final class HeronCommand implements Runnable {
                 command.getErr().println("heron: " + e.getMessage());
                 return UNUSABLE;
             }
-            throw e;
+            return ours(surroundings, command, e);
         });
-        return line.execute(args);
+        try {
+            return line.execute(args);
+        } catch (StackOverflowError | OutOfMemoryError e) {
+            return ours(surroundings, line, e);
+        }
+    }
+
+    private static int ours(Surroundings surroundings, CommandLine line, Throwable e) {
+        HomeLog.start(surroundings.home());
+        HomeLog.error("command", e);
+        line.getErr()
+                .println("heron: an error of our own (" + e.getClass().getSimpleName()
+                        + "); what happened is written in "
+                        + HomeLog.file(surroundings.home()));
+        return OURS;
     }
 
     @Override

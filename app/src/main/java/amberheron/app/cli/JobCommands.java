@@ -15,9 +15,12 @@ import amberheron.core.job.LinkState;
 import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
 import amberheron.core.placement.PlaceRanking;
-import amberheron.core.placement.PlaceSchools;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.units.UnitChoice;
+import amberheron.io.TextFiles;
+import amberheron.io.UnusableInput;
+import amberheron.io.book.JobBook;
+import amberheron.io.book.ShopHabits;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.csv.LogCsv;
 import amberheron.io.json.JobDocument;
@@ -45,6 +48,7 @@ final class JobCommands {
 
     /** What they share: a job in, findings out. */
     abstract static class OfJob implements Callable<Integer> {
+        private final HeronCommand.Surroundings surroundings;
         @Parameters(index = "0", paramLabel = "JOB", description = "job document (.json)")
         private Path job = Path.of("");
         @Option(names = "--json", description = "one JSON document on standard output")
@@ -52,6 +56,10 @@ final class JobCommands {
         @Spec
         @SuppressWarnings("NullAway.Init") // set by picocli
         private CommandSpec spec;
+
+        OfJob(HeronCommand.Surroundings surroundings) {
+            this.surroundings = surroundings;
+        }
 
         final JobDocument document() {
             return JobDocument.read(job);
@@ -65,8 +73,23 @@ final class JobCommands {
             return spec.commandLine().getErr();
         }
 
-        static JobReview review(Job job) {
-            return new JobReview(job, Shop.of(Catalogue.shipped().laws()));
+        /** The shop whose home folder this is: the same laws and schools that the desktop judges by. */
+        final Shop shop() {
+            Path home = surroundings.home();
+            Catalogue catalogue = Catalogue.withShop(home.resolve("catalogue"));
+            catalogue.faults().forEach(f -> err().println("heron: left out of the catalogue: " + f));
+            return ShopHabits.read(JobBook.habits(home.resolve("book.db")), catalogue.laws());
+        }
+
+        /** A job that can be read but not worked out is as unusable as one that cannot be read. */
+        final JobReview review(Job of) {
+            Shop shop = shop();
+            try {
+                return new JobReview(of, shop);
+            } catch (ArithmeticException | IllegalArgumentException | IllegalStateException e) {
+                throw new UnusableInput(TextFiles.name(job), "",
+                        say("its figures cannot be worked out (%s), expected a job that can be", e.getMessage()));
+            }
         }
 
         final int report(Job about, List<Finding> findings, String none) {
@@ -109,11 +132,15 @@ final class JobCommands {
 
     @Command(name = "place", mixinStandardHelpOptions = true, description = "The place taken, against the rules; the others, the search, and what each school would take.")
     static final class Place extends OfJob {
+        Place(HeronCommand.Surroundings surroundings) {
+            super(surroundings);
+        }
+
         @Override
         public Integer call() {
             Job job = document().job();
             List<Finding> findings = review(job).findings(Station.PLACE);
-            PlaceRanking ranking = PlaceRanking.of(job.site(PlaceSchools.OURS), job.candidates());
+            PlaceRanking ranking = PlaceRanking.of(job.site(shop().schools()), job.candidates());
             if (json()) {
                 out().print(ResultJson.place(job, findings, ranking));
                 out().flush();
@@ -134,6 +161,10 @@ final class JobCommands {
 
     @Command(name = "wire", mixinStandardHelpOptions = true, description = "Power, grounds, heater, signal, chart, joints and route, against the rules; what each school costs.")
     static final class Wire extends OfJob {
+        Wire(HeronCommand.Surroundings surroundings) {
+            super(surroundings);
+        }
+
         @Option(names = "--out", paramLabel = "DIR", description = "also write chart, strip and tags there: PDF, SVG, CSV")
         private @Nullable Path folder;
 
@@ -175,6 +206,10 @@ final class JobCommands {
 
     @Command(name = "air", mixinStandardHelpOptions = true, description = "The free-air check, against the air of the day.")
     static final class Air extends OfJob {
+        Air(HeronCommand.Surroundings surroundings) {
+            super(surroundings);
+        }
+
         @Override
         public Integer call() {
             Job job = document().job();
@@ -184,6 +219,10 @@ final class JobCommands {
 
     @Command(name = "prove", mixinStandardHelpOptions = true, description = "A proving log: bias, spread, worst.")
     static final class Prove extends OfJob {
+        Prove(HeronCommand.Surroundings surroundings) {
+            super(surroundings);
+        }
+
         @Parameters(index = "1", paramLabel = "LOG.csv", description = "columns time, controller, reader")
         private Path log = Path.of("");
 
@@ -200,8 +239,37 @@ final class JobCommands {
         }
     }
 
+    @Command(name = "review", mixinStandardHelpOptions = true, description = "What stands proven, what does not and why, and what is next.")
+    static final class Review extends OfJob {
+        Review(HeronCommand.Surroundings surroundings) {
+            super(surroundings);
+        }
+
+        @Override
+        public Integer call() {
+            JobReview review = review(document().job());
+            if (json()) {
+                out().print(ResultJson.review(review));
+            } else {
+                for (Station station : Station.values()) {
+                    out().printf(Locale.ROOT, "%-10s %-16s %s%n", station.title(), review.state(station).words(),
+                            String.join(", ", review.because(station)));
+                }
+                review.next()
+                        .ifPresent(n -> out().printf(Locale.ROOT, "next: %s: %s%n", n.station().title(), n.text()));
+            }
+            out().flush();
+            return java.util.Arrays.stream(Station.values())
+                    .anyMatch(s -> review.state(s) == LinkState.OUT_OF_TOLERANCE) ? HeronCommand.OUT : 0;
+        }
+    }
+
     @Command(name = "pack", mixinStandardHelpOptions = true, description = "The hand-over pack: sheet as HTML and PDF, job as JSON.")
     static final class Pack extends OfJob {
+        Pack(HeronCommand.Surroundings surroundings) {
+            super(surroundings);
+        }
+
         @Option(names = "--out", required = true, paramLabel = "DIR", description = "folder for the pack")
         private Path folder = Path.of("");
 

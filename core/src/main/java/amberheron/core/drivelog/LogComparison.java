@@ -1,5 +1,7 @@
 package amberheron.core.drivelog;
 
+import amberheron.core.units.Sane;
+
 import java.util.ArrayList;
 import java.util.List;
 
@@ -17,6 +19,13 @@ import java.util.List;
  */
 public record LogComparison(int samples, double duration, double bias, double spread, double worst, double worstAt,
         List<Sample> trace) {
+    public LogComparison {
+        Sane.TIME.check("duration", duration);
+        Sane.DIFFERENCE.check("bias", bias);
+        Sane.DIFFERENCE.check("spread", spread);
+        Sane.DIFFERENCE.check("worst", worst);
+    }
+
     private static final int STRETCHES = 200;
 
     /**

@@ -1,5 +1,7 @@
 package amberheron.core.drivelog;
 
+import amberheron.core.units.Sane;
+
 /**
  * One moment of a log.
  *
@@ -8,6 +10,11 @@ package amberheron.core.drivelog;
  * @param reader what the reader logged, λ
  */
 public record Sample(double time, double controller, double reader) {
+    public Sample {
+        Sane.SHOWN.check("controller", controller);
+        Sane.SHOWN.check("reader", reader);
+    }
+
     /** Shown − true, λ. */
     public double difference() {
         return reader - controller;

@@ -1,5 +1,7 @@
 package amberheron.core.freeair;
 
+import amberheron.core.units.Sane;
+
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 
@@ -18,6 +20,15 @@ import org.jspecify.annotations.Nullable;
 public record FreeAirCheck(School school, @Nullable Double temperature, @Nullable Double humidity,
         @Nullable Double height, @Nullable Double shownOxygen, @Nullable Double shownLambda,
         @Nullable Double settled, @Nullable LocalDate date) {
+    public FreeAirCheck {
+        Sane.AIR_TEMPERATURE.check("temperature", temperature);
+        Sane.PART.check("humidity", humidity);
+        Sane.HEIGHT.check("height", height);
+        Sane.PART.check("shownOxygen", shownOxygen);
+        Sane.MIXTURE.check("shownLambda", shownLambda);
+        Sane.TIME.check("settled", settled);
+    }
+
     /** The three ways controllers are calibrated; each belongs to its controller. */
     public enum School {
         CLEAR_THEN_LEARN("Clear, then learn",

@@ -1,5 +1,7 @@
 package amberheron.core.harness;
 
+import amberheron.core.units.Sane;
+
 import amberheron.core.finding.Photo;
 import java.time.LocalDate;
 import java.util.List;
@@ -20,6 +22,8 @@ public record AsWired(@Nullable Double atSource, @Nullable Double atController, 
     public static final AsWired NOTHING = new AsWired(null, null, null, "", List.of());
 
     public AsWired {
+        Sane.SUPPLY.check("atSource", atSource);
+        Sane.SUPPLY.check("atController", atController);
         photos = List.copyOf(photos);
     }
 

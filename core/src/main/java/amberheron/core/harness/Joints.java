@@ -1,5 +1,7 @@
 package amberheron.core.harness;
 
+import amberheron.core.units.Sane;
+
 import amberheron.core.parts.PartIds;
 
 import amberheron.core.finding.Source;
@@ -67,6 +69,12 @@ public record Joints(@Nullable School school, Set<Integer> done, List<Test> test
      * @param id of its own among the joints; empty until it is in a list
      */
     public record Test(String wire, @Nullable Double section, @Nullable Double pull, @Nullable Double ohms, String id) {
+        public Test {
+            Sane.SECTION.check("section", section);
+            Sane.FORCE.check("pull", pull);
+            Sane.RESISTANCE.check("ohms", ohms);
+        }
+
         /** A part that gets its id in its list. */
         public Test(String wire, @Nullable Double section, @Nullable Double pull, @Nullable Double ohms) {
             this(wire, section, pull, ohms, "");

@@ -1,5 +1,7 @@
 package amberheron.core.harness;
 
+import amberheron.core.units.Sane;
+
 import amberheron.core.parts.PartIds;
 
 import java.util.List;
@@ -80,6 +82,13 @@ public record Route(List<Waypoint> points, @Nullable Double lead, @Nullable Doub
      */
     public record Waypoint(String name, @Nullable Double length, @Nullable Double hot, boolean sleeved,
             @Nullable Double moving, @Nullable Double bend, String id) {
+        public Waypoint {
+            Sane.LENGTH.check("length", length);
+            Sane.GAP.check("hot", hot);
+            Sane.GAP.check("moving", moving);
+            Sane.LENGTH.check("bend", bend);
+        }
+
         /** A part that gets its id in its list. */
         public Waypoint(String name, @Nullable Double length, @Nullable Double hot, boolean sleeved,
                 @Nullable Double moving, @Nullable Double bend) {
@@ -121,6 +130,13 @@ public record Route(List<Waypoint> points, @Nullable Double lead, @Nullable Doub
     }
 
     public Route {
+        Sane.LENGTH.check("lead", lead);
+        Sane.LENGTH.check("extension", extension);
+        Sane.LENGTH.check("slackAtEngine", slackAtEngine);
+        Sane.LENGTH.check("slackAtDisplay", slackAtDisplay);
+        Sane.BORE.check("cable", cable);
+        Sane.BORE.check("connector", connector);
+        Sane.BORE.check("hole", hole);
         points = PartIds.given(points, Waypoint::id, Waypoint::withId);
     }
 

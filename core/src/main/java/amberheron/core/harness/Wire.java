@@ -1,5 +1,7 @@
 package amberheron.core.harness;
 
+import amberheron.core.units.Sane;
+
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -21,6 +23,10 @@ import org.jspecify.annotations.Nullable;
 public record Wire(String tag, @Nullable Work work, Device from, String fromPin, @Nullable WireColour colour,
         @Nullable WireColour extension, @Nullable Device to, String toPin, @Nullable WireColour toColour,
         boolean toldApart, @Nullable Left left, @Nullable Double ohms) {
+    public Wire {
+        Sane.RESISTANCE.check("ohms", ohms);
+    }
+
     /** How a wire that goes nowhere is left. */
     public enum Left {
         TAPED("taped and bundled"), GROUNDED("to ground"), CUT("cut off");

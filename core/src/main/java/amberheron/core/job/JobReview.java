@@ -21,8 +21,11 @@ import amberheron.core.scaling.Tolerance;
 import amberheron.core.scaling.WireEffect;
 import amberheron.core.wiring.WireRules;
 import amberheron.core.wiring.Wiring;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -204,6 +207,55 @@ public final class JobReview {
             case AIR -> air;
             case PROVE -> prove;
             case PLAN, SCALE, HAND_OVER -> List.of();
+        };
+    }
+
+    /** What is to be done next, at the first link that is not proven. */
+    public record Next(Station station, String text) {
+    }
+
+    /** The first link that is not proven and the first thing that keeps it so; empty when every link is. */
+    public Optional<Next> next() {
+        return Arrays.stream(Station.values()).filter(s -> state(s) != LinkState.PROVEN).findFirst()
+                .map(s -> new Next(s, findings(s).stream().filter(f -> f.verdict() == worst(s))
+                        .map(f -> f.subject() + ": " + f.consequence()).findFirst()
+                        .orElseGet(() -> String.join(", ", because(s)))));
+    }
+
+    private Verdict worst(Station station) {
+        return findings(station).stream().map(Finding::verdict)
+                .filter(v -> v == Verdict.FAIL || v == Verdict.UNKNOWN).max(Comparator.naturalOrder())
+                .orElse(Verdict.UNKNOWN);
+    }
+
+    /** The checks that keep a link from being proven: those that fail, then those that wait for a measure. */
+    public List<String> because(Station station) {
+        if (state(station) == LinkState.PROVEN) {
+            return List.of();
+        }
+        List<String> checks = findings(station).stream()
+                .filter(f -> f.verdict() == Verdict.FAIL || f.verdict() == Verdict.UNKNOWN)
+                .sorted(Comparator.comparing(Finding::verdict).reversed()).map(Finding::id).toList();
+        if (!checks.isEmpty()) {
+            return checks;
+        }
+        return switch (station) {
+            case PLAN -> job.intake().condition().stops()
+                    ? List.of("exhaust-condition")
+                    : job.intake().missing().stream()
+                            .map(q -> "intake-" + q.name().toLowerCase(Locale.ROOT).replace('_', '-'))
+                            .toList();
+            case PLACE -> List.of("place-taken");
+            case SCALE -> job.law() == null
+                    ? List.of("law")
+                    : job.reader() == null
+                            ? List.of("reader")
+                            : diagnosis == null || diagnosis.withinTolerance()
+                                    ? List.of("check-points")
+                                    : List.of(diagnosis.best().cause().id());
+            case PROVE -> List.of("proving-log");
+            case HAND_OVER -> job.handOver().date() == null ? List.of("handed-over") : List.of("other-links");
+            case WIRE, AIR -> List.of();
         };
     }
 

@@ -1,5 +1,7 @@
 package amberheron.core.mixture;
 
+import amberheron.core.units.Sane;
+
 import amberheron.core.finding.Source;
 
 /**
@@ -11,6 +13,10 @@ import amberheron.core.finding.Source;
  * @param source where that ratio comes from
  */
 public record Fuel(String id, String name, double stoich, Source source) {
+    public Fuel {
+        Sane.STOICH.check("stoich", stoich);
+    }
+
     /** The AFR scale of this fuel. */
     public MixtureScale scale() {
         return MixtureScale.afr(stoich);

@@ -1,6 +1,6 @@
 package amberheron.core.mixture;
 
-import static amberheron.core.units.Phrase.say;
+import amberheron.core.units.Sane;
 
 /** The numbers a mixture is written in: lambda itself, or AFR with the stoichiometric ratio it was made with. */
 public sealed interface MixtureScale {
@@ -38,9 +38,7 @@ public sealed interface MixtureScale {
      */
     record Afr(double stoich) implements MixtureScale {
         public Afr {
-            if (!(stoich >= 1 && stoich <= 40)) {
-                throw new IllegalArgumentException(say("stoichiometric ratio %s, expected 1 to 40", stoich));
-            }
+            Sane.STOICH.check("stoichiometric ratio", stoich);
         }
 
         @Override

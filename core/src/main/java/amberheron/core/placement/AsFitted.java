@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import amberheron.core.units.Sane;
+
 import amberheron.core.finding.Photo;
 import java.time.LocalDate;
 import java.util.List;
@@ -23,6 +25,10 @@ public record AsFitted(@Nullable Double distance, @Nullable Double reading, doub
     public static final AsFitted NOTHING = new AsFitted(null, null, 0, 0, null, null, List.of());
 
     public AsFitted {
+        Sane.PLACE.check("distance", distance);
+        Sane.ANGLE.check("reading", reading);
+        Sane.ANGLE.check("along", along);
+        Sane.ANGLE.check("across", across);
         photos = List.copyOf(photos);
         if (Math.abs(along) + Math.abs(across) > 0) {
             Attitude.ofLevel(along, across);

@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import amberheron.core.units.Sane;
+
 import static amberheron.core.units.Phrase.say;
 
 import org.hipparchus.geometry.euclidean.threed.Rotation;
@@ -13,6 +15,11 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param roll how far the right side is up, radians
  */
 public record Attitude(double pitch, double roll) {
+    public Attitude {
+        Sane.ANGLE.check("pitch", pitch);
+        Sane.ANGLE.check("roll", roll);
+    }
+
     /** Level both ways. */
     public static final Attitude LEVEL = new Attitude(0, 0);
 

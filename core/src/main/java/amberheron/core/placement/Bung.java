@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import amberheron.core.units.Sane;
+
 import static amberheron.core.units.Phrase.say;
 
 /**
@@ -22,6 +24,8 @@ public record Bung(double diameter, double lip, boolean stepped) {
             throw new IllegalArgumentException(
                     say("Hole: found %.1f mm, expected from 10 mm to the bung's %.1f mm", 1000 * lip, 1000 * diameter));
         }
+        Sane.BORE.check("diameter", diameter);
+        Sane.BORE.check("lip", lip);
     }
 
     public Bung withDiameter(double value) {

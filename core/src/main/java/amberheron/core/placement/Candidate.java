@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import amberheron.core.units.Sane;
+
 import amberheron.core.placement.Segment.Line;
 import org.jspecify.annotations.Nullable;
 
@@ -17,6 +19,13 @@ import org.jspecify.annotations.Nullable;
  */
 public record Candidate(String id, String note, Line line, @Nullable Double distance, @Nullable Double clock,
         @Nullable Double slope, double lean, Hole hole) {
+    public Candidate {
+        Sane.PLACE.check("distance", distance);
+        Sane.ANGLE.check("clock", clock);
+        Sane.ANGLE.check("slope", slope);
+        Sane.ANGLE.check("lean", lean);
+    }
+
     /** Whether metal has to be cut. */
     public enum Hole {
         NONE("new hole"), SPARE("spare plugged bung"), SECOND_SENSOR("second sensor's place"), STOCK(

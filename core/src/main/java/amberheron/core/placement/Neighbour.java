@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import amberheron.core.units.Sane;
+
 import static amberheron.core.units.Phrase.say;
 
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
@@ -89,6 +91,9 @@ public record Neighbour(Kind kind, Side side, double from, double to, @Nullable 
         if (gap != null && !(gap >= 0)) {
             throw new IllegalArgumentException(say("Gap: found %.0f mm, expected 0 or more", 1000 * gap));
         }
+        Sane.PLACE.check("from", from);
+        Sane.PLACE.check("to", to);
+        Sane.GAP.check("gap", gap);
     }
 
     /** Whether it lies beside a place. */

@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import amberheron.core.units.Sane;
+
 import static amberheron.core.units.Phrase.say;
 
 import org.jspecify.annotations.Nullable;
@@ -28,6 +30,10 @@ public record Probe(@Nullable Double standOut, @Nullable Double lead, @Nullable 
                         say("Length: found %.0f mm, expected more than 0", 1000 * length));
             }
         }
+        Sane.BORE.check("standOut", standOut);
+        Sane.LENGTH.check("lead", lead);
+        Sane.PLACE.check("leadExit", leadExit);
+        Sane.LENGTH.check("leadOnward", leadOnward);
     }
 
     /** How far it stands out, as measured or as usual, m. */

@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import amberheron.core.units.Sane;
+
 import static amberheron.core.units.Phrase.say;
 
 import org.jspecify.annotations.Nullable;
@@ -92,6 +94,12 @@ public record Segment(Line line, Kind kind, @Nullable Double length, @Nullable D
                     say("Wall %.1f mm in a pipe of %.1f mm leaves no bore; expected less than %.1f mm", 1000 * wall,
                             1000 * diameter, 500 * diameter));
         }
+        Sane.LENGTH.check("length", length);
+        Sane.BORE.check("diameter", diameter);
+        Sane.BORE.check("wall", wall);
+        Sane.ANGLE.check("slope", slope);
+        Sane.ANGLE.check("endSlope", endSlope);
+        Sane.ANGLE.check("heading", heading);
     }
 
     /** A straight piece going straight back, as measured so far. */

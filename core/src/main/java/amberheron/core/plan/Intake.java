@@ -1,5 +1,7 @@
 package amberheron.core.plan;
 
+import amberheron.core.units.Sane;
+
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.mixture.Fuel;
@@ -161,6 +163,9 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
     }
 
     public Intake {
+        Sane.DISPLACEMENT.check("displacement", displacement);
+        Sane.PART.check("leak", leak);
+        Sane.CYLINDERS.check("cylinders", cylinders == null ? null : (double) cylinders);
         readers = Collections.unmodifiableSet(new TreeSet<>(readers));
         if (banks < 1 || banks > 2) {
             throw new IllegalArgumentException(say("Exhaust banks: found %d, expected 1 or 2", banks));

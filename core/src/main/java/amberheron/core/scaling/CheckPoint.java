@@ -1,5 +1,7 @@
 package amberheron.core.scaling;
 
+import amberheron.core.units.Sane;
+
 import amberheron.core.finding.Origin;
 import java.math.BigDecimal;
 import java.util.stream.DoubleStream;
@@ -22,6 +24,9 @@ public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double 
     }
 
     public CheckPoint {
+        Sane.SIGNAL.check("volts", volts);
+        Sane.SHOWN.check("true", truth);
+        Sane.SHOWN.check("shown", shown);
         if (volts == null && truth == null) {
             throw new IllegalArgumentException("a check point needs volts or true, found neither");
         }

@@ -2,7 +2,12 @@ package amberheron.core.scaling;
 
 import static amberheron.core.units.Phrase.say;
 
+import java.util.OptionalDouble;
+import amberheron.core.units.Sane;
+import java.util.function.BinaryOperator;
+import java.util.function.DoubleBinaryOperator;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.UnaryOperator;
 
 /**
  * An equation in the variable {@code v}, as typed into a reader: numbers, {@code v}, {@code + - * / ^}, brackets.
@@ -12,11 +17,15 @@ import java.util.function.DoubleUnaryOperator;
 public final class Expression {
     /** No honest equation is longer; also bounds the depth of nesting. */
     private static final int MOST_CHARACTERS = 400;
+    /** No reader shows more. */
+    private static final double MOST = Sane.SHOWN.max();
+    /** Halvings after which a stretch of a few volts is less than a millionth of a millivolt. */
+    private static final int DEEPEST = 34;
 
     private final String text;
-    private final DoubleUnaryOperator function;
+    private final Term function;
 
-    private Expression(String text, DoubleUnaryOperator function) {
+    private Expression(String text, Term function) {
         this.text = text;
         this.function = function;
     }
@@ -32,7 +41,7 @@ public final class Expression {
                     say("expression: %d characters found, expected at most %d", text.length(), MOST_CHARACTERS));
         }
         Reader reader = new Reader(text);
-        DoubleUnaryOperator function = reader.sum();
+        Term function = reader.sum();
         reader.expectEnd();
         return new Expression(text, function);
     }
@@ -44,7 +53,7 @@ public final class Expression {
 
     /** The value at these volts. */
     public double at(double volts) {
-        return function.applyAsDouble(volts);
+        return function.at(volts);
     }
 
     private static final class Reader {
@@ -55,58 +64,58 @@ public final class Expression {
             this.text = text;
         }
 
-        DoubleUnaryOperator sum() {
-            DoubleUnaryOperator left = product();
+        Term sum() {
+            Term left = product();
             while (true) {
                 if (take('+')) {
-                    left = both(left, product(), Double::sum);
+                    left = both(left, product(), Double::sum, Span::plus);
                 } else if (take('-') || take('−')) {
-                    left = both(left, product(), (a, b) -> a - b);
+                    left = both(left, product(), (a, b) -> a - b, (a, b) -> a.plus(b.negative()));
                 } else {
                     return left;
                 }
             }
         }
 
-        private DoubleUnaryOperator product() {
-            DoubleUnaryOperator left = signed();
+        private Term product() {
+            Term left = signed();
             while (true) {
                 if (take('*') || take('·') || take('×')) {
-                    left = both(left, signed(), (a, b) -> a * b);
+                    left = both(left, signed(), (a, b) -> a * b, Span::times);
                 } else if (take('/')) {
-                    left = both(left, signed(), (a, b) -> a / b);
+                    left = both(left, signed(), (a, b) -> a / b, (a, b) -> a.times(b.inverse()));
                 } else {
                     return left;
                 }
             }
         }
 
-        private DoubleUnaryOperator signed() {
+        private Term signed() {
             if (take('-') || take('−')) {
-                DoubleUnaryOperator of = signed();
-                return v -> -of.applyAsDouble(v);
+                Term of = signed();
+                return Term.of(v -> -of.at(v), x -> of.over(x).negative());
             }
             return take('+') ? signed() : power();
         }
 
-        private DoubleUnaryOperator power() {
-            DoubleUnaryOperator base = atom();
-            return take('^') ? both(base, signed(), Math::pow) : base;
+        private Term power() {
+            Term base = atom();
+            return take('^') ? both(base, signed(), Math::pow, Span::power) : base;
         }
 
-        private DoubleUnaryOperator atom() {
+        private Term atom() {
             if (take('(')) {
-                DoubleUnaryOperator inner = sum();
+                Term inner = sum();
                 if (!take(')')) {
                     throw fault("“)”");
                 }
                 return inner;
             }
             if (take('v') || take('V')) {
-                return v -> v;
+                return Term.of(v -> v, x -> x);
             }
             double number = number();
-            return v -> number;
+            return Term.of(v -> number, x -> new Span(number, number));
         }
 
         private double number() {
@@ -161,10 +170,115 @@ public final class Expression {
                     at + 1, found, expected, hint));
         }
 
-        private static DoubleUnaryOperator both(DoubleUnaryOperator a, DoubleUnaryOperator b,
-                java.util.function.DoubleBinaryOperator op) {
-            return v -> op.applyAsDouble(a.applyAsDouble(v), b.applyAsDouble(v));
+        private static Term both(Term a, Term b, DoubleBinaryOperator op, BinaryOperator<Span> spans) {
+            return Term.of(v -> op.applyAsDouble(a.at(v), b.at(v)), x -> spans.apply(a.over(x), b.over(x)));
         }
+    }
+
+    /** A part of the equation: its value at volts, and bounds of its values over a stretch of volts. */
+    private interface Term {
+        double at(double volts);
+
+        Span over(Span volts);
+
+        static Term of(DoubleUnaryOperator value, UnaryOperator<Span> bounds) {
+            return new Term() {
+                @Override
+                public double at(double volts) {
+                    return value.applyAsDouble(volts);
+                }
+
+                @Override
+                public Span over(Span volts) {
+                    return bounds.apply(volts);
+                }
+            };
+        }
+    }
+
+    /** Bounds of a value; {@link #ANYTHING} where it has none. Interval arithmetic: never too narrow. */
+    private record Span(double low, double high) {
+        static final Span ANYTHING = new Span(Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY);
+
+        boolean bounded() {
+            return Double.isFinite(low) && Double.isFinite(high) && Math.max(-low, high) <= MOST;
+        }
+
+        Span negative() {
+            return new Span(-high, -low);
+        }
+
+        Span plus(Span other) {
+            return known(low + other.low, high + other.high);
+        }
+
+        Span times(Span other) {
+            return hull(low * other.low, low * other.high, high * other.low, high * other.high);
+        }
+
+        Span inverse() {
+            return low <= 0 && high >= 0 ? ANYTHING : hull(1 / low, 1 / high);
+        }
+
+        Span power(Span exponent) {
+            boolean whole = exponent.low == exponent.high && exponent.low == Math.rint(exponent.low);
+            if (whole && exponent.low >= 0) {
+                boolean even = exponent.low % 2 == 0;
+                double most = Math.pow(high, exponent.low);
+                double least = Math.pow(low, exponent.low);
+                return even && low < 0 && high > 0
+                        ? known(exponent.low == 0 ? 1 : 0, Math.max(least, most))
+                        : hull(least, most);
+            }
+            if (low < 0 || (low == 0 && exponent.low < 0)) {
+                return whole && (high < 0 || low > 0)
+                        ? hull(Math.pow(low, exponent.low), Math.pow(high, exponent.low))
+                        : ANYTHING;
+            }
+            return hull(Math.pow(low, exponent.low), Math.pow(low, exponent.high), Math.pow(high, exponent.low),
+                    Math.pow(high, exponent.high), low <= 1 && high >= 1 ? 1 : Math.pow(low, exponent.low));
+        }
+
+        private static Span hull(double... values) {
+            double low = values[0];
+            double high = values[0];
+            for (double value : values) {
+                low = Math.min(low, value);
+                high = Math.max(high, value);
+            }
+            return known(low, high);
+        }
+
+        private static Span known(double low, double high) {
+            return Double.isNaN(low) || Double.isNaN(high) ? ANYTHING : new Span(low, high);
+        }
+    }
+
+    /**
+     * The volts at which the equation gives no number that a reader could show: a division by nothing, a root of less than
+     * nothing, or more than a thousand million. Found by interval arithmetic, halving until a stretch is known to be sound,
+     * so that a pole between any two steps is seen. Empty when it is sound everywhere in the range.
+     */
+    public OptionalDouble breaks(double from, double to) {
+        return breaks(new Span(from, to), 0);
+    }
+
+    private OptionalDouble breaks(Span volts, int depth) {
+        if (function.over(volts).bounded()) {
+            return OptionalDouble.empty();
+        }
+        double middle = volts.low() + (volts.high() - volts.low()) / 2;
+        for (double v : new double[]{volts.low(), middle, volts.high()}) {
+            double value = function.at(v);
+            if (!Double.isFinite(value) || Math.abs(value) > MOST) {
+                return OptionalDouble.of(v);
+            }
+        }
+        if (depth >= DEEPEST) {
+            return OptionalDouble.of(middle);
+        }
+        OptionalDouble left = breaks(new Span(volts.low(), middle), depth + 1);
+        return left.isPresent() ? left : breaks(new Span(middle, volts.high()), depth + 1);
     }
 
     @Override

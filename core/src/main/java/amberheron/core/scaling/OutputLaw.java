@@ -4,6 +4,7 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.MixtureScale;
+import amberheron.core.units.Sane;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -49,6 +50,12 @@ public final class OutputLaw {
      */
     public OutputLaw(String id, String name, Kind kind, MixtureScale scale, List<Point> points, double minVolts,
             double maxVolts, Source source) {
+        Sane.SIGNAL.check("volts.min", minVolts);
+        Sane.SIGNAL.check("volts.max", maxVolts);
+        for (Point point : points) {
+            Sane.SIGNAL.check("points: volts", point.volts());
+            Sane.MIXTURE.check("points: value as λ", scale.toLambda(point.value()));
+        }
         if (kind == Kind.LINEAR && points.size() != 2) {
             throw new IllegalArgumentException(
                     say("points: found %d, expected 2 for a linear law", points.size()));
@@ -85,9 +92,6 @@ public final class OutputLaw {
         for (int i = 1; i < sorted.size(); i++) {
             Point a = sorted.get(i - 1);
             Point b = sorted.get(i);
-            if (!Double.isFinite(a.volts() + b.volts() + a.value() + b.value())) {
-                throw new IllegalArgumentException("points: found a value that is not a finite number");
-            }
             if (!(b.volts() > a.volts())) {
                 throw new IllegalArgumentException(
                         say("points: %s V stands twice, expected different volts", b.volts()));

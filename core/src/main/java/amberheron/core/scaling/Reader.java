@@ -4,6 +4,7 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.MixtureScale;
+import amberheron.core.units.Sane;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -52,6 +53,22 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
         if (maxRows != null && maxRows < 2) {
             throw new IllegalArgumentException(say("maxRows: found %d, expected 2 or more", maxRows));
         }
+        if (setting != null) {
+            requireShown(setting, input);
+        }
+    }
+
+    /** A setting has to give a number for every voltage that its input can see. */
+    private static void requireShown(ReaderSetting setting, ReaderInput input) {
+        if (setting instanceof ReaderSetting.Equation equation) {
+            equation.expression().breaks(input.minVolts(), input.maxVolts()).ifPresent(v -> {
+                throw new IllegalArgumentException(
+                        say("setting: “%s” gives %s at %.4g V, expected a number everywhere from %s V to %s V",
+                                equation.expression(), setting.at(v), v, input.minVolts(), input.maxVolts()));
+            });
+        }
+        Sane.SHOWN.check(say("setting: what it shows at %s V", input.minVolts()), setting.at(input.minVolts()));
+        Sane.SHOWN.check(say("setting: what it shows at %s V", input.maxVolts()), setting.at(input.maxVolts()));
     }
 
     public Reader withSetting(@Nullable ReaderSetting value) {

@@ -2,6 +2,7 @@ package amberheron.core.scaling;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.units.Sane;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -13,6 +14,8 @@ import org.jspecify.annotations.Nullable;
  */
 public record ReaderInput(double minVolts, double maxVolts, @Nullable Integer bits) {
     public ReaderInput {
+        Sane.SIGNAL.check("input.minVolts", minVolts);
+        Sane.SIGNAL.check("input.maxVolts", maxVolts);
         if (!(minVolts < maxVolts) || !Double.isFinite(maxVolts - minVolts)) {
             throw new IllegalArgumentException(
                     say("input: minVolts %s is not below maxVolts %s, expected minVolts < maxVolts", minVolts,

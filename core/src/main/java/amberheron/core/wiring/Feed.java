@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import amberheron.core.units.Sane;
+
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -11,6 +13,12 @@ import org.jspecify.annotations.Nullable;
  * @param battery capacity, A·h; null when not known
  */
 public record Feed(@Nullable Double length, @Nullable Double crossSection, boolean relay, @Nullable Double battery) {
+    public Feed {
+        Sane.LENGTH.check("length", length);
+        Sane.SECTION.check("crossSection", crossSection);
+        Sane.CHARGE.check("battery", battery);
+    }
+
     /** Nothing measured. */
     public static final Feed UNMEASURED = new Feed(null, null, false, null);
 

@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import amberheron.core.units.Sane;
+
 import amberheron.core.finding.Source;
 import amberheron.core.wiring.GroundNetwork.Branch;
 import amberheron.core.wiring.GroundNetwork.Load;
@@ -71,6 +73,17 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
     private static final int HEATER_GROUND = 4;
 
     public GroundPlan {
+        measured.values().forEach(v -> Sane.SUPPLY.check("measured", v));
+        Sane.LENGTH.check("toBattery", toBattery);
+        Sane.LENGTH.check("toChassis", toChassis);
+        Sane.LENGTH.check("toReader", toReader);
+        Sane.SECTION.check("section", section);
+        Sane.CURRENT.check("mean", mean);
+        Sane.CURRENT.check("peak", peak);
+        Sane.CURRENT.check("others", others);
+        Sane.RESISTANCE.check("strap", strap);
+        Sane.CURRENT.check("display", display);
+        Sane.RESISTANCE.check("joint", joint);
         EnumMap<School, Double> kept = new EnumMap<>(School.class);
         measured.forEach((s, v) -> kept.put(s, Objects.requireNonNull(v)));
         measured = Collections.unmodifiableMap(kept);

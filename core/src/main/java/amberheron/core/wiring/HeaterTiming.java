@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import amberheron.core.units.Sane;
+
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Finding;
@@ -18,6 +20,10 @@ import org.jspecify.annotations.Nullable;
  * @param delay after the start, s; null for the usual. Without meaning where the heater comes on with the ignition
  */
 public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
+    public HeaterTiming {
+        Sane.TIME.check("delay", delay);
+    }
+
     /** Nothing decided. */
     public static final HeaterTiming OPEN = new HeaterTiming(null, null);
     /** The usual delay, s. */

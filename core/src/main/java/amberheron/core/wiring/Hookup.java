@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import amberheron.core.units.Sane;
+
 import amberheron.core.plan.Intake.ReaderKind;
 import java.util.List;
 import java.util.Optional;
@@ -18,6 +20,13 @@ import org.jspecify.annotations.Nullable;
  */
 public record Hookup(ReaderKind reader, @Nullable Form form, boolean minusInput, @Nullable Double inputOhms,
         @Nullable Double pullUpOhms, @Nullable Double pullUpVolts, @Nullable Double mostVolts) {
+    public Hookup {
+        Sane.RESISTANCE.check("inputOhms", inputOhms);
+        Sane.RESISTANCE.check("pullUpOhms", pullUpOhms);
+        Sane.SUPPLY.check("pullUpVolts", pullUpVolts);
+        Sane.SUPPLY.check("mostVolts", mostVolts);
+    }
+
     /** A way to bring the mixture to a reader. */
     public enum Form {
         SINGLE_ENDED("0–5 V, single-ended"), DIFFERENTIAL("0–5 V, + and −"), NARROWBAND(

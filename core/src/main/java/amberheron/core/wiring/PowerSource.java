@@ -1,6 +1,7 @@
 package amberheron.core.wiring;
 
 import amberheron.core.finding.Origin;
+import amberheron.core.units.Sane;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
@@ -27,6 +28,9 @@ public record PowerSource(String id, String place, Map<KeyState, Reading> volts,
      * @param volts as read, V
      */
     public record Reading(double volts, Origin origin) {
+        public Reading {
+            Sane.SUPPLY.check("volts", volts);
+        }
     }
 
     /** At or below this a source is dead, V: a meter's noise and leakage stay under it. */
@@ -59,6 +63,8 @@ public record PowerSource(String id, String place, Map<KeyState, Reading> volts,
     }
 
     public PowerSource {
+        Sane.CURRENT.check("hostFuse", hostFuse);
+        Sane.CURRENT.check("hostLoad", hostLoad);
         EnumMap<KeyState, Reading> kept = new EnumMap<>(KeyState.class);
         volts.forEach((state, value) -> kept.put(state, Objects.requireNonNull(value)));
         volts = Collections.unmodifiableMap(kept);

@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import amberheron.core.units.Sane;
+
 import amberheron.core.plan.Intake.ReaderKind;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,6 +19,7 @@ public record Signals(@Nullable Double outputOhms, List<Hookup> hookups) {
     public static final Signals NONE = new Signals(null, List.of());
 
     public Signals {
+        Sane.RESISTANCE.check("outputOhms", outputOhms);
         hookups = List.copyOf(hookups);
     }
 

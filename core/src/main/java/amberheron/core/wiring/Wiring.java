@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import amberheron.core.units.Sane;
+
 import amberheron.core.harness.Harness;
 import amberheron.core.harness.Wire;
 import amberheron.core.plan.Intake.ReaderKind;
@@ -31,6 +33,8 @@ public record Wiring(List<PowerSource> sources, @Nullable String taken, Feed fee
             GroundPlan.UNMEASURED, "", Signals.NONE, HeaterTiming.OPEN, Harness.NONE);
 
     public Wiring {
+        Sane.CURRENT.check("fuse", fuse);
+        Sane.CURRENT.check("draw", draw);
         sources = List.copyOf(sources);
     }
 

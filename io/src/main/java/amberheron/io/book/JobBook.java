@@ -43,6 +43,7 @@ import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
 import org.jdbi.v3.core.JdbiException;
 import org.jspecify.annotations.Nullable;
+import org.sqlite.SQLiteConfig;
 import org.sqlite.SQLiteConnection;
 import org.sqlite.SQLiteErrorCode;
 import org.sqlite.SQLiteException;
@@ -131,6 +132,32 @@ public final class JobBook implements AutoCloseable {
         if (!Files.exists(file) && Files.getFileStore(file.toAbsolutePath().getParent())
                 .supportsFileAttributeView(PosixFileAttributeView.class)) {
             Files.createFile(file, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
+        }
+    }
+
+    /**
+     * What the shop prefers, read without opening its book for writing; nothing when there is no book.
+     *
+     * @throws BookProblem when the file is not a book or is damaged
+     */
+    public static Map<String, String> habits(Path file) {
+        if (!Files.exists(file)) {
+            return Map.of();
+        }
+        requireBook(file);
+        Map<String, String> all = new LinkedHashMap<>();
+        SQLiteConfig config = new SQLiteConfig();
+        config.setReadOnly(true);
+        config.setBusyTimeout(PATIENCE);
+        try (Connection read = config.createConnection("jdbc:sqlite:" + file.toAbsolutePath().toUri());
+                var statement = read.createStatement();
+                var rows = statement.executeQuery("select name, value from preference")) {
+            while (rows.next()) {
+                all.put(rows.getString(1), rows.getString(2));
+            }
+            return all;
+        } catch (SQLException e) {
+            throw problem(file, e);
         }
     }
 

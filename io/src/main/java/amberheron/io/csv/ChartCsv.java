@@ -124,10 +124,10 @@ public final class ChartCsv {
                 Device to = w.to();
                 Wire.Left left = w.left();
                 Double ohms = w.ohms();
-                csv.writeRecord(w.tag(), work == null ? "" : work.words(), w.from().words(), w.fromPin(),
+                csv.writeRecord(Cells.safe(w.tag(), work == null ? "" : work.words(), w.from().words(), w.fromPin(),
                         words(w.colour()), words(w.extension()), to == null ? "" : to.words(), w.toPin(),
                         words(w.toColour()), w.toldApart() ? "yes" : "no", left == null ? "" : left.words(),
-                        ohms == null ? "" : ohms.toString());
+                        ohms == null ? "" : ohms.toString()));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);

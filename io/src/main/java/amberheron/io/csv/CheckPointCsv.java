@@ -48,7 +48,11 @@ public final class CheckPointCsv {
             if (volts == null && truth == null) {
                 throw row.fault("found neither volts nor true, expected one of them");
             }
-            points.add(new CheckPoint(volts, truth, shown, row.text("note")));
+            try {
+                points.add(new CheckPoint(volts, truth, shown, row.text("note")));
+            } catch (IllegalArgumentException e) {
+                throw row.fault(String.valueOf(e.getMessage()));
+            }
         });
         if (points.isEmpty()) {
             throw new amberheron.io.UnusableInput(name, "", "found no row under the header, expected one or more");

@@ -28,7 +28,7 @@ final class CsvRows {
     record Row(CsvRows of, CsvRecord record) {
         String text(String column) {
             Integer at = of.columns.get(column);
-            return at == null || at >= record.getFieldCount() ? "" : record.getField(at).strip();
+            return at == null || at >= record.getFieldCount() ? "" : Cells.meant(record.getField(at).strip());
         }
 
         /** The number in a column, null when the cell is empty. */

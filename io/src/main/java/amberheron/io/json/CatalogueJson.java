@@ -5,6 +5,7 @@ import amberheron.core.mixture.Fuel;
 import amberheron.core.mixture.Stoichiometry;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
+import amberheron.core.units.Sane;
 import amberheron.core.units.WireGauge;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -22,6 +23,9 @@ public final class CatalogueJson {
 
     /** A wire as the catalogue knows it; cross-section in m². */
     public record Wire(String id, String name, double crossSection, Source source) {
+        public Wire {
+            Sane.SECTION.check("cross-section", crossSection);
+        }
     }
 
     /** Reads {@code {"fuels": […]}}. */
@@ -34,7 +38,7 @@ public final class CatalogueJson {
             double stoich = stoich(at, earlier, ratios);
             earlier.put(id, at);
             ratios.put(id, stoich);
-            fuels.add(new Fuel(id, at.text("name"), stoich, SourceJson.read(at)));
+            fuels.add(at.build(() -> new Fuel(id, at.text("name"), stoich, SourceJson.read(at))));
         }
         return fuels;
     }
@@ -42,7 +46,7 @@ public final class CatalogueJson {
     private static double stoich(Cursor at, Map<String, Cursor> earlier, Map<String, Double> ratios) {
         if (at.objectOrNone("composition").isPresent()) {
             Cursor c = at.object("composition");
-            return Stoichiometry.ratio(c.number("carbon"), c.number("hydrogen"), c.number("oxygen"));
+            return c.build(() -> Stoichiometry.ratio(c.number("carbon"), c.number("hydrogen"), c.number("oxygen")));
         }
         if (at.objectOrNone("blend").isPresent()) {
             Cursor blend = at.object("blend");
@@ -78,7 +82,7 @@ public final class CatalogueJson {
         return new Cursor(name, "", Json.parse(name, text)).list("wires").stream().map(at -> {
             Integer awg = at.integerOrNull("awg");
             double section = awg == null ? at.number("squareMillimetres") * 1e-6 : WireGauge.crossSection(awg);
-            return new Wire(at.text("id"), at.text("name"), section, SourceJson.read(at));
+            return at.build(() -> new Wire(at.text("id"), at.text("name"), section, SourceJson.read(at)));
         }).toList();
     }
 }

@@ -63,10 +63,10 @@ record Cursor(String file, String path, JsonNode node) {
     @Nullable
     Double numberOrNull(String field) {
         JsonNode value = get(field);
-        if (value != null && (!value.isNumber() || !Double.isFinite(value.doubleValue()))) {
+        if (value != null && (!value.isNumber() || !Double.isFinite(value.asDouble(Double.NaN)))) {
             throw fault(field, "a number");
         }
-        return value == null ? null : value.doubleValue();
+        return value == null ? null : value.asDouble(Double.NaN);
     }
 
     double number(String field) {
@@ -76,11 +76,11 @@ record Cursor(String file, String path, JsonNode node) {
     @Nullable
     Integer integerOrNull(String field) {
         JsonNode value = get(field);
-        if (value != null && !(value.isNumber() && value.doubleValue() == Math.rint(value.doubleValue())
-                && Math.abs(value.doubleValue()) < 1e9)) {
+        if (value != null && !(value.isNumber() && value.asDouble(Double.NaN) == Math.rint(value.asDouble(Double.NaN))
+                && Math.abs(value.asDouble(Double.NaN)) < 1e9)) {
             throw fault(field, "a whole number");
         }
-        return value == null ? null : (int) value.doubleValue();
+        return value == null ? null : (int) value.asDouble(Double.NaN);
     }
 
     int integer(String field) {
@@ -146,11 +146,11 @@ record Cursor(String file, String path, JsonNode node) {
     /** The number at an index of this list. */
     double numberAt(int index) {
         JsonNode value = node.get(index);
-        if (value == null || !value.isNumber() || !Double.isFinite(value.doubleValue())) {
+        if (value == null || !value.isNumber() || !Double.isFinite(value.asDouble(Double.NaN))) {
             throw new UnusableInput(file, path + "[" + index + "]",
                     say("found %s, expected a number", value == null ? "nothing" : found(value)));
         }
-        return value.doubleValue();
+        return value.asDouble(Double.NaN);
     }
 
     <E> E choice(String field, E[] values, Function<E, String> id) {

@@ -17,11 +17,8 @@ public final class FuelJson {
 
     static Fuel read(Cursor at) {
         double stoich = at.number("stoich");
-        if (!(stoich >= 1 && stoich <= 40)) {
-            throw at.fault("stoich", "a stoichiometric ratio from 1 to 40");
-        }
-        return new Fuel(at.text("id", at.file()), at.text("name", at.text("id", at.file())), stoich,
-                SourceJson.read(at));
+        return at.build(() -> new Fuel(at.text("id", at.file()), at.text("name", at.text("id", at.file())), stoich,
+                SourceJson.read(at)));
     }
 
     static ObjectNode write(Fuel fuel) {

@@ -2,6 +2,7 @@ package amberheron.io.json;
 
 import amberheron.core.job.Job;
 import amberheron.io.TextFiles;
+import amberheron.io.UnusableInput;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import tools.jackson.databind.JsonNode;
@@ -34,13 +35,21 @@ public final class JobDocument {
     public static JobDocument read(Path file) {
         ObjectNode tree = JobUpgrade.toCurrent(Json.read(file));
         JobSchema.check(TextFiles.name(file), tree);
-        return new JobDocument(JobJson.read(TextFiles.name(file), tree), tree);
+        return made(TextFiles.name(file), tree);
     }
 
     /** Reads a document that this program wrote. */
     public static JobDocument parse(String name, String text) {
         ObjectNode tree = JobUpgrade.toCurrent(Json.parse(name, text));
-        return new JobDocument(JobJson.read(name, tree), tree);
+        return made(name, tree);
+    }
+
+    private static JobDocument made(String name, ObjectNode tree) {
+        try {
+            return new JobDocument(JobJson.read(name, tree), tree);
+        } catch (IllegalArgumentException e) {
+            throw new UnusableInput(name, "", String.valueOf(e.getMessage()));
+        }
     }
 
     /** The job. */

@@ -4,6 +4,8 @@ import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.harness.Chart;
 import amberheron.core.job.Job;
+import amberheron.core.job.JobReview;
+import amberheron.core.job.Station;
 import amberheron.core.placement.PlaceRanking;
 import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.OutputLaw;
@@ -59,6 +61,23 @@ public final class ResultJson {
             out.putObject("nextPoint").put("volts", next.volts()).putArray("splits").add(next.first().id())
                     .add(next.second().id());
         }
+        return Json.text(out);
+    }
+
+    /** How every link stands and why, what is next, and what the number shown can be trusted to. */
+    public static String review(JobReview review) {
+        ObjectNode out = Json.object().put("job", review.job().id());
+        ObjectNode stations = out.putObject("stations");
+        for (Station station : Station.values()) {
+            ArrayNode because = stations.putObject(Cursor.id(station)).put("state", Cursor.id(review.state(station)))
+                    .putArray("because");
+            review.because(station).forEach(because::add);
+        }
+        review.next().ifPresentOrElse(
+                n -> out.putObject("next").put("station", Cursor.id(n.station())).put("text", n.text()),
+                () -> out.putNull("next"));
+        // Neither is worked out yet: an empty answer claims nothing.
+        out.putNull("trust").putArray("stale");
         return Json.text(out);
     }
 

@@ -3,6 +3,7 @@ package amberheron.io.pack;
 import amberheron.core.job.Job;
 import amberheron.core.plan.JobPlan;
 import amberheron.core.plan.Step;
+import amberheron.io.csv.Cells;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
 import java.io.IOException;
@@ -39,7 +40,7 @@ public record PartsSheet(String job, String vehicle, List<Line> lines) {
         StringWriter text = new StringWriter();
         try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(text)) {
             csv.writeRecord("kind", "item", "for", "at hand");
-            lines.forEach(l -> csv.writeRecord(l.kind(), l.name(), l.steps(), l.inHand() ? "yes" : "no"));
+            lines.forEach(l -> csv.writeRecord(Cells.safe(l.kind(), l.name(), l.steps(), l.inHand() ? "yes" : "no")));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

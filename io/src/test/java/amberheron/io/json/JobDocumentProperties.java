@@ -172,7 +172,8 @@ class JobDocumentProperties {
                         Map.of(GroundPlan.School.CHASSIS, random.nextGaussian())),
                 words(random), signals(random),
                 new HeaterTiming(perhaps(random, HeaterTiming.School.values()), maybe(random, 60)), harness(random));
-        FreeAirCheck air = new FreeAirCheck(any(random, FreeAirCheck.School.values()), maybe(random, 320),
+        FreeAirCheck air = new FreeAirCheck(any(random, FreeAirCheck.School.values()),
+                random.nextInt(4) == 0 ? null : 250 + 70 * random.nextDouble(),
                 maybe(random, 1), maybe(random, 2000), maybe(random, 0.21), maybe(random, 1.4), maybe(random, 120),
                 random.nextBoolean() ? null : LocalDate.of(2026, 1 + random.nextInt(12), 1));
         Job job = empty.withIntake(intake).withPlacing(placing).withProgress(progress).withWiring(wiring).withAir(air)

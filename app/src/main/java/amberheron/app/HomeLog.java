@@ -1,0 +1,53 @@
+package amberheron.app;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.logging.FileHandler;
+import java.util.logging.Handler;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import java.util.logging.SimpleFormatter;
+
+/** The log in the home folder: what went wrong, for whoever mends it. Five files of a megabyte, the oldest goes. */
+public final class HomeLog {
+    private static final int BYTES = 1 << 20;
+    private static final int FILES = 5;
+    private static final Logger ROOT = Logger.getLogger("");
+
+    private HomeLog() {
+    }
+
+    /** The file written now. */
+    public static Path file(Path home) {
+        return home.resolve("logs").resolve("heron-0.log");
+    }
+
+    /** Begins the log; where none can be written, what is logged goes nowhere and the program works all the same. */
+    public static void start(Path home) {
+        for (Handler handler : ROOT.getHandlers()) {
+            ROOT.removeHandler(handler);
+        }
+        ROOT.setLevel(Level.INFO);
+        // Its notes on every start say nothing.
+        for (String loud : new String[]{"org.flywaydb", "javafx", "com.openhtmltopdf", "com.networknt"}) {
+            Logger.getLogger(loud).setLevel(Level.WARNING);
+        }
+        try {
+            Files.createDirectories(home.resolve("logs"));
+            FileHandler handler = new FileHandler(
+                    home.resolve("logs").resolve("heron-%g.log").toString().replace("%", "%%")
+                            .replace("heron-%%g", "heron-%g"),
+                    BYTES, FILES, true);
+            handler.setFormatter(new SimpleFormatter());
+            ROOT.addHandler(handler);
+        } catch (IOException e) {
+            System.err.println("heron: no log can be written in " + home.resolve("logs") + ": " + e.getMessage());
+        }
+    }
+
+    /** Writes down an error of our own. */
+    public static void error(String what, Throwable e) {
+        ROOT.log(Level.SEVERE, what, e);
+    }
+}

@@ -1,0 +1,278 @@
+package amberheron.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.fail;
+
+import amberheron.bench.ScpiMeter;
+import amberheron.core.finding.Finding;
+import amberheron.core.harness.WireColour;
+import amberheron.core.job.Job;
+import amberheron.core.job.JobReview;
+import amberheron.core.job.JobSummary;
+import amberheron.core.job.Shop;
+import amberheron.core.job.Station;
+import amberheron.core.mixture.Fuel;
+import amberheron.core.scaling.CheckPoint;
+import amberheron.core.scaling.Diagnosis;
+import amberheron.core.scaling.Diagnostician;
+import amberheron.core.scaling.Expression;
+import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.Reader;
+import amberheron.core.scaling.Scaling;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.QuantityField;
+import amberheron.core.units.Unit;
+import amberheron.core.units.UnitChoice;
+import amberheron.io.JobNumber;
+import amberheron.io.UnusableInput;
+import amberheron.io.catalogue.Catalogue;
+import amberheron.io.csv.ChartCsv;
+import amberheron.io.csv.CheckPointCsv;
+import amberheron.io.csv.LogCsv;
+import amberheron.io.json.FuelJson;
+import amberheron.io.json.JobDocument;
+import amberheron.io.json.LawJson;
+import amberheron.io.json.ReaderJson;
+import amberheron.io.json.ResultJson;
+import amberheron.io.pack.HandOverPack;
+import amberheron.io.pack.HandOverSheet;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Random;
+import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * Whatever is read is either used, and then carried on into review and pack, or refused with a message that says what was
+ * found: never an error of our own, never a figure that is no number. {@code -Dfuzz=1000000} is the long campaign.
+ */
+class FuzzTest {
+    private static final int TRIES = Integer.getInteger("fuzz", 3000);
+    /** A pack is slow to make: of those that can be made, one in so many is. */
+    private static final int PACKED = 150;
+    private static final int MOST_FAULTS = 20;
+    private static final String[] NASTY = {"1e308", "-1e308", "1e-300", "-0.0", "1e999", "NaN", "null", "true", "[]",
+            "{}",
+            "\"\"", "\"\\u0000\"", "\"\\ud800\"", "9".repeat(400), "\"" + "x".repeat(500) + "\"", "-1", "0", "1e6",
+            "2147483648", "\"=1+1\"", "\"../../x\"", "\"..\"", "\"1/(v-2)\"", "\"v/0\"", "\"((((\""};
+
+    @TempDir
+    private Path folder = Path.of("");
+    private final Random random = new Random(Long.getLong("fuzz.seed", 20260601L));
+    private final Shop shop = Shop.of(Catalogue.shipped().laws());
+    private int packed;
+
+    private Map<String, Consumer<Path>> readers() {
+        Map<String, Consumer<Path>> all = new LinkedHashMap<>();
+        all.put("job", this::job);
+        all.put("law.json", file -> chain(LawJson.read(file), null, null));
+        all.put("reader.json", file -> chain(null, ReaderJson.read(file), null));
+        all.put("points.csv", file -> chain(null, null, CheckPointCsv.read(file)));
+        all.put("fuel.json", file -> sound(String.valueOf(stoich(FuelJson.read(file)))));
+        all.put("chart.csv", file -> assertThat(ChartCsv.write(ChartCsv.read(file))).startsWith("tag"));
+        all.put("log.csv", file -> {
+            Catalogue catalogue = Catalogue.shipped();
+            sound(LogCsv.read(file, catalogue.laws().getFirst().scale(), catalogue.readers().getFirst().scale())
+                    .samples()
+                    .toString());
+        });
+        return all;
+    }
+
+    private static double stoich(Fuel fuel) {
+        return fuel.stoich();
+    }
+
+    private void job(Path file) {
+        JobDocument document = JobDocument.read(file);
+        Job job = document.job();
+        JobReview review;
+        try {
+            review = new JobReview(job, shop);
+        } catch (ArithmeticException | IllegalArgumentException | IllegalStateException e) {
+            fail("accepted, but cannot be worked out: " + e, e);
+            return;
+        }
+        sound(JobSummary.of(review).toString());
+        for (Station station : Station.values()) {
+            for (Finding f : review.findings(station)) {
+                sound(f.toString());
+            }
+        }
+        sound(ResultJson.review(review));
+        HandOverSheet sheet = HandOverSheet.of(review, UnitChoice.METRIC);
+        sound(sheet.toString());
+        if (++packed % PACKED == 1) {
+            HandOverPack.write(document, sheet, folder.resolve("pack"));
+        }
+    }
+
+    private void chain(@Nullable OutputLaw law, @Nullable Reader reader, @Nullable List<CheckPoint> points) {
+        Catalogue catalogue = Catalogue.shipped();
+        OutputLaw l = law == null ? catalogue.laws().getFirst() : law;
+        Reader r = reader == null ? catalogue.readers().getFirst() : reader;
+        List<CheckPoint> p = points == null
+                ? List.of(new CheckPoint(1.0, null, 12.1, ""), new CheckPoint(3.5, null, 16.9, ""))
+                : points;
+        try {
+            Scaling.report(l, r).ifPresent(report -> sound(ResultJson.scale(report)));
+            Diagnosis diagnosis = Diagnostician.diagnose(l, r, p,
+                    new Diagnostician.Surroundings(catalogue.laws(), 14.7));
+            sound(ResultJson.diagnosis(diagnosis));
+        } catch (IllegalArgumentException e) {
+            // Each sound, but nothing in common: said by the commands.
+            sound(String.valueOf(e.getMessage()));
+        }
+    }
+
+    /** No figure that is no number reaches a screen, a probability or a file. */
+    private static void sound(String text) {
+        assertThat(text).doesNotContain("NaN").doesNotContain("Infinity").doesNotContain("∞");
+    }
+
+    private Map<String, byte[]> seeds() throws IOException {
+        Map<String, byte[]> seeds = new LinkedHashMap<>();
+        Path demo = Files.createDirectory(folder.resolve("demo"));
+        try (var session = Demo.session(demo)) {
+            for (String id : List.of("SB-014", "SB-015", "SB-016")) {
+                session.open(id);
+                seeds.put("job " + id, session.document().bytes());
+            }
+        }
+        seeds.put("log.csv", "time,controller,reader\n0,14.7,14.7\n0.25,14.1,14.2\n".getBytes(StandardCharsets.UTF_8));
+        seeds.put("law.json", """
+                {"kind": "linear", "quantity": "lambda", "points": [{"volts": 0.4, "value": 0.62},
+                 {"volts": 4.6, "value": 1.38}], "volts": {"min": 0, "max": 5}}""".getBytes(StandardCharsets.UTF_8));
+        seeds.put("reader.json", """
+                {"form": "expression", "quantity": "afr", "stoich": 14.7, "decimals": 3,
+                 "input": {"minVolts": 0, "maxVolts": 5, "bits": 10}, "setting": {"text": "2.66*v + 8.05"}}"""
+                .getBytes(StandardCharsets.UTF_8));
+        seeds.put("fuel.json", "{\"id\": \"x\", \"name\": \"X\", \"stoich\": 14.1}".getBytes(StandardCharsets.UTF_8));
+        seeds.put("points.csv", "volts,true,shown,note\n1.0,,12.1,a\n3.5,17,16.9,\n".getBytes(StandardCharsets.UTF_8));
+        seeds.put("chart.csv", "tag,work,from,colour,to,to pin\n1,analog +,controller,white/blue,logger,3\n"
+                .getBytes(StandardCharsets.UTF_8));
+        return seeds;
+    }
+
+    /** One to three changes: a value replaced by a nasty one, bytes flipped, cut out, or put in twice. */
+    private byte[] mutated(byte[] seed) {
+        byte[] now = seed;
+        for (int n = 1 + random.nextInt(3); n > 0; n--) {
+            now = switch (random.nextInt(4)) {
+                case 0, 1 -> value(now);
+                case 2 -> {
+                    byte[] flipped = now.clone();
+                    if (flipped.length > 0) {
+                        flipped[random.nextInt(flipped.length)] ^= (byte) (1 << random.nextInt(8));
+                    }
+                    yield flipped;
+                }
+                default -> cut(now);
+            };
+        }
+        return now;
+    }
+
+    private byte[] value(byte[] text) {
+        String words = new String(text, StandardCharsets.UTF_8);
+        List<int[]> places = new ArrayList<>();
+        var matcher = java.util.regex.Pattern.compile("(?<=[:,\\[ ])(-?\\d[\\d.eE+-]*|\"[^\"\\n]*\"|true|false|null)")
+                .matcher(words);
+        while (matcher.find()) {
+            places.add(new int[]{matcher.start(), matcher.end()});
+        }
+        if (places.isEmpty()) {
+            return text;
+        }
+        int[] place = places.get(random.nextInt(places.size()));
+        return (words.substring(0, place[0]) + NASTY[random.nextInt(NASTY.length)] + words.substring(place[1]))
+                .getBytes(StandardCharsets.UTF_8);
+    }
+
+    private byte[] cut(byte[] text) {
+        if (text.length < 4) {
+            return text;
+        }
+        int from = random.nextInt(text.length - 2);
+        int to = Math.min(text.length, from + 1 + random.nextInt(40));
+        String words = new String(text, StandardCharsets.ISO_8859_1);
+        String part = random.nextBoolean() ? "" : words.substring(from, to).repeat(2);
+        return (words.substring(0, from) + part + words.substring(to)).getBytes(StandardCharsets.ISO_8859_1);
+    }
+
+    @Test
+    void whateverIsReadIsUsedOrRefusedWithAReason() throws IOException {
+        Map<String, byte[]> seeds = seeds();
+        Map<String, Consumer<Path>> readers = readers();
+        List<String> kinds = List.copyOf(seeds.keySet());
+        List<AssertionError> faults = new ArrayList<>();
+        int used = 0;
+        for (int i = 0; i < TRIES; i++) {
+            String kind = kinds.get(i % kinds.size());
+            byte[] input = mutated(Objects.requireNonNull(seeds.get(kind)));
+            Path file = Files.write(folder.resolve("input"), input);
+            try {
+                Objects.requireNonNull(readers.get(kind.startsWith("job ") ? "job" : kind)).accept(file);
+                used++;
+            } catch (UnusableInput e) {
+                assertThat(e.getMessage()).as("%s %d", kind, i).isNotBlank().doesNotContain("found ,");
+            } catch (RuntimeException | StackOverflowError | AssertionError e) {
+                Path kept = Files.write(Files.createTempDirectory("heron-fuzz").resolve("input"), input);
+                AssertionError fault = new AssertionError(kind + " " + i + ", kept as " + kept + ": " + e, e);
+                faults.add(fault);
+                if (faults.size() == MOST_FAULTS) {
+                    break;
+                }
+            }
+        }
+        if (!faults.isEmpty()) {
+            AssertionError all = new AssertionError(
+                    faults.size() + " faults; the first: " + faults.getFirst().getMessage());
+            faults.forEach(all::addSuppressed);
+            throw all;
+        }
+        assertThat(used).as("some of it is usable, or nothing was tried").isGreaterThan(TRIES / 20);
+    }
+
+    /** What people type: understood or refused, never an error. */
+    @Test
+    void whateverIsTypedIsUnderstoodOrRefused() {
+        String alphabet = "0123456789.,:/-+−eE vV()^*·×°λΩµ\"'mnkMcinftawg\u0000\uD800٣[]";
+        for (int i = 0; i < TRIES * 10; i++) {
+            StringBuilder typed = new StringBuilder();
+            for (int n = random.nextInt(14); n > 0; n--) {
+                typed.append(alphabet.charAt(random.nextInt(alphabet.length())));
+            }
+            String text = typed.toString();
+            for (Dimension dimension : Dimension.values()) {
+                Unit unit = UnitChoice.customary(dimension);
+                QuantityField field = new QuantityField("Field", dimension, unit, unit.toSi(-1000), unit.toSi(1000));
+                if (field.parse(text, 14.7) instanceof amberheron.core.units.Parsed.Value value) {
+                    assertThat(value.si()).as(text).isFinite();
+                }
+            }
+            refusedOrNot(() -> Expression.parse(text).breaks(0, 5));
+            refusedOrNot(() -> JobNumber.of(text));
+            refusedOrNot(() -> ScpiMeter.at(text, 1).close());
+            assertThat(JobNumber.stem(text)).doesNotContain("/").isNotEqualTo("..").isNotEqualTo(".");
+            assertThat(WireColour.parse(text)).isNotNull();
+        }
+    }
+
+    private static void refusedOrNot(Runnable reads) {
+        try {
+            reads.run();
+        } catch (IllegalArgumentException e) {
+            assertThat(e.getMessage()).contains("expected");
+        }
+    }
+}
