@@ -13,6 +13,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import amberheron.io.book.JobBook;
+import amberheron.core.placement.AsFitted;
+import amberheron.core.placement.Segment;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -38,6 +41,10 @@ class CommandLineTest {
     }
 
     private static Ran run(String... args) {
+        return run(Path.of("nowhere"), args);
+    }
+
+    private static Ran run(Path home, String... args) {
         PrintStream out = System.out;
         PrintStream err = System.err;
         ByteArrayOutputStream said = new ByteArrayOutputStream();
@@ -45,8 +52,8 @@ class CommandLineTest {
         try {
             System.setOut(new PrintStream(said, true, StandardCharsets.UTF_8));
             System.setErr(new PrintStream(complained, true, StandardCharsets.UTF_8));
-            int exit = HeronCommand.run(args, new HeronCommand.Surroundings(Path.of("nowhere"), () -> {
-                throw new AssertionError("no desktop here");
+            int exit = HeronCommand.run(args, new HeronCommand.Surroundings(home, () -> {
+                throw new IllegalStateException("no desktop here");
             }));
             return new Ran(exit, said.toString(StandardCharsets.UTF_8), complained.toString(StandardCharsets.UTF_8));
         } finally {
@@ -141,6 +148,106 @@ class CommandLineTest {
         Ran ran = run("scale", "--law", at("law.json"), "--reader", far, "--json");
         assertThat(ran.exit()).isEqualTo(2);
         assertThat(ran.err()).contains("shares nothing with");
+    }
+
+    /** A setting that has no number somewhere is refused with the volts where it breaks, also between two steps. */
+    @ParameterizedTest
+    @CsvSource({"v/0, at 0.000 V", "1/(v-2), at 2.000 V", "10 + 1/(v - 3.3337), at 3.33", "(v-6)^0.5, at 0.000 V",
+            "2^(1000*v), at"})
+    void aSettingThatBreaksIsRefused(String equation, String where) throws IOException {
+        String reader = file("broken.json", """
+                {"form": "expression", "quantity": "afr", "stoich": 14.7, "decimals": 3,
+                 "input": {"minVolts": 0, "maxVolts": 5, "bits": 10}, "setting": {"text": "%s"}}"""
+                .formatted(equation));
+        Ran ran = run("scale", "--law", at("law.json"), "--reader", reader, "--json");
+        assertThat(ran.exit()).isEqualTo(2);
+        assertThat(ran.out()).isEmpty();
+        assertThat(ran.err()).contains("broken.json", equation, where, "expected a number everywhere");
+    }
+
+    /** What no vehicle has is refused wherever it is read, with what was found and what was expected. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"\"max\": 5|\"max\": 1e308|found 1.0E308", "\"max\": 5|\"max\": 1e999|",
+            "14.7|0.2|expected 1 to 40"})
+    void whatNoVehicleHasIsRefused(String sound, String bad, @org.jspecify.annotations.Nullable String says)
+            throws IOException {
+        Ran ran = run("scale", "--law", file("odd.json", LAW.replace(sound, bad)), "--reader", at("reader.json"));
+        assertThat(ran.exit()).as(ran.err()).isEqualTo(2);
+        assertThat(ran.err()).contains("odd.json").contains(says == null ? "" : says).doesNotContain("\tat ");
+    }
+
+    /** An error of our own is no verdict on a job: its code is 70, one line, and where the log is. */
+    @Test
+    void anErrorOfOurOwnIsNotCalledOutOfTolerance() {
+        Ran ran = run(folder, "demo");
+        assertThat(ran.exit()).isEqualTo(70);
+        assertThat(ran.err().lines()).singleElement().asString().contains("error of our own")
+                .contains(folder.resolve("logs").toString());
+        assertThat(folder.resolve("logs/heron-0.log")).content().contains("no desktop here");
+    }
+
+    @Test
+    void aDeviceIsNoFile() {
+        Path zero = Path.of("/dev/zero");
+        org.junit.jupiter.api.Assumptions.assumeTrue(java.nio.file.Files.exists(zero));
+        Ran ran = run("air", zero.toString());
+        assertThat(ran.exit()).isEqualTo(2);
+        assertThat(ran.err()).contains("is a device or a pipe, expected a file");
+    }
+
+    /** What stands proven, what does not and why, in words and for scripts. */
+    @Test
+    void aJobIsReviewed() throws IOException {
+        String lying;
+        try (Session session = Demo.session(folder)) {
+            session.open("SB-016");
+            lying = file("SB-016.json", session.document().text());
+        }
+        Ran ran = run(folder, "review", lying, "--json");
+        assertThat(ran.exit()).isEqualTo(1);
+        JsonNode stations = ran.json().get("stations");
+        assertThat(stations.propertyNames()).containsExactly("plan", "place", "wire", "air", "scale", "prove",
+                "hand-over");
+        assertThat(stations.get("scale").get("state").stringValue()).isEqualTo("out-of-tolerance");
+        assertThat(stations.get("scale").get("because").get(0).stringValue()).isEqualTo("ground-shift");
+        assertThat(stations.get("wire").get("because")).extracting(b -> b.stringValue()).contains("ground");
+        assertThat(ran.json().get("next").get("station").stringValue()).isIn("plan", "place", "wire");
+        assertThat(ran.json().get("trust").isNull()).as("not worked out: nothing is claimed").isTrue();
+        Ran elsewhere = run("review", lying, "--json");
+        assertThat(elsewhere.json().get("stations").get("scale").get("state").stringValue())
+                .as("outside the demo its simulated points prove nothing").isEqualTo("begun");
+        assertThat(run(folder, "review", lying).out()).contains("out of tolerance").contains("next: ");
+    }
+
+    /** The same job is judged the same here and on the desktop: by the shop's laws and schools. */
+    @Test
+    void theShopsOwnSchoolsCount() throws IOException {
+        Path home = Files.createDirectory(folder.resolve("home"));
+        String job;
+        try (Session session = Demo.session(folder)) {
+            session.open("SB-014");
+            session.edit("behind an open one", j -> j.withIntake(j.intake().withExhaust(j.intake().exhaust()
+                    .withSegments(j.intake().exhaust().segments().stream()
+                            .map(s -> s.kind() == Segment.Kind.CATALYST ? s.withKind(Segment.Kind.STRAIGHT_THROUGH) : s)
+                            .toList())))
+                    .withPlacing(
+                            j.placing().withCandidate("B", c -> c.withDistance(1.6)).withFitted(AsFitted.NOTHING)));
+            job = file("behind.json", session.document().text());
+        }
+        assertThat(verdict(run(home, "place", job, "--json"), "catalyst")).isEqualTo("warn");
+        try (JobBook book = JobBook.open(home.resolve("book.db"))) {
+            book.prefer("school.catalyst", "OPEN_IS_NEGLIGIBLE");
+        }
+        assertThat(verdict(run(home, "place", job, "--json"), "catalyst")).isEqualTo("pass");
+    }
+
+    private static String verdict(Ran ran, String check) {
+        for (JsonNode f : ran.json().get("findings")) {
+            if (f.get("id").stringValue().equals(check)) {
+                return f.get("verdict").stringValue();
+            }
+        }
+        throw new AssertionError("no check " + check + " in " + ran.out());
     }
 
     @Test

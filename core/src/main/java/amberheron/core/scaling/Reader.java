@@ -63,8 +63,8 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
         if (setting instanceof ReaderSetting.Equation equation) {
             equation.expression().breaks(input.minVolts(), input.maxVolts()).ifPresent(v -> {
                 throw new IllegalArgumentException(
-                        say("setting: “%s” gives %s at %.4g V, expected a number everywhere from %s V to %s V",
-                                equation.expression(), setting.at(v), v, input.minVolts(), input.maxVolts()));
+                        say("setting: “%s” gives no number that can be shown at %.4g V, expected a number everywhere from %s V to %s V",
+                                equation.expression(), v, input.minVolts(), input.maxVolts()));
             });
         }
         Sane.SHOWN.check(say("setting: what it shows at %s V", input.minVolts()), setting.at(input.minVolts()));

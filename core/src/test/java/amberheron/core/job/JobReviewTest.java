@@ -27,6 +27,8 @@ import amberheron.core.units.WireGauge;
 import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.Wiring;
 import java.util.List;
+import java.util.Random;
+import java.util.function.UnaryOperator;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -119,5 +121,50 @@ class JobReviewTest {
         assertThat(review.state(Station.SCALE)).isEqualTo(LinkState.OUT_OF_TOLERANCE);
         assertThat(review.diagnosis().orElseThrow().best().cause()).isEqualTo(Cause.GROUND_SHIFT);
         assertThat(review.chain().orElseThrow().shownLambda(0.9) - 0.9).isCloseTo(0.15 / 14.7, within(1e-3));
+    }
+
+    /** A review that takes over what has not changed says the same as one from the beginning, whatever was changed. */
+    @Test
+    void aReviewTakenOverSaysTheSameAsAFreshOne() {
+        List<UnaryOperator<Job>> changes = List.of(
+                j -> shared(j), j -> j.withLaw(LAW), j -> j.withReader(LOGGER),
+                j -> j.withPoint(new CheckPoint(1.0, null, 12.2, "")),
+                j -> j.withPoint(new CheckPoint(4.0, null, 18.2, "")),
+                j -> j.withIntake(j.intake().withBanks(2)), j -> j.withIntake(j.intake().withFuel(null)),
+                j -> j.withWiring(j.wiring().withFuse(2.0)), j -> j.withLaw(null), j -> j.withPoints(List.of()),
+                j -> j.withIntake(j.intake().withCondition(Intake.Condition.ROTTEN)), j -> j.withReader(null));
+        Random random = new Random(5);
+        Shop shop = Shop.of(List.of(LAW));
+        Job job = Job.empty("X").withIntake(intake());
+        JobReview kept = new JobReview(job, shop);
+        for (int i = 0; i < 200; i++) {
+            job = changes.get(random.nextInt(changes.size())).apply(job);
+            JobReview fresh = new JobReview(job, shop);
+            kept = new JobReview(job, shop, kept);
+            assertThat(kept.diagnosis().map(d -> d.best().cause()))
+                    .isEqualTo(fresh.diagnosis().map(d -> d.best().cause()));
+            assertThat(kept.scale().map(r -> r.worst())).isEqualTo(fresh.scale().map(r -> r.worst()));
+            assertThat(kept.plan().steps()).isEqualTo(fresh.plan().steps());
+            for (Station station : Station.values()) {
+                assertThat(kept.findings(station)).isEqualTo(fresh.findings(station));
+                assertThat(kept.state(station)).isEqualTo(fresh.state(station));
+            }
+        }
+    }
+
+    /** Whatever keeps a link from being proven is named. */
+    @Test
+    void whatIsNotProvenSaysWhy() {
+        JobReview review = new JobReview(shared(Job.empty("X").withIntake(intake())), Shop.of(List.of()));
+        for (Station station : Station.values()) {
+            if (review.state(station) == LinkState.PROVEN) {
+                assertThat(review.because(station)).isEmpty();
+            } else {
+                assertThat(review.because(station)).as(station.title()).isNotEmpty();
+            }
+        }
+        assertThat(review.next().orElseThrow().station()).isEqualTo(Station.PLACE);
+        assertThat(new JobReview(Job.empty("X"), Shop.of(List.of())).next().orElseThrow().text())
+                .contains("intake-vehicle");
     }
 }

@@ -13,6 +13,12 @@ import amberheron.core.scaling.ReaderSetting.Table;
 import amberheron.core.scaling.ReaderSetting.TwoPoint;
 import amberheron.core.scaling.SettingText.Line;
 import java.util.List;
+import java.math.BigDecimal;
+import java.util.OptionalDouble;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -138,5 +144,29 @@ class ReaderFormsTest {
         assertThat(gauge.trueLambda(LAW)).isEqualTo(1);
         assertThat(LAW.lambdaAt(gauge.outputVolts(LAW))).isCloseTo(1, within(1e-12));
         assertThat(gauge.error(LAW, reader(Form.TABLE, 2))).isCloseTo(0.15 / 14.7, within(1e-12));
+    }
+
+    /** Wherever the equation has no number the search finds one such place, and it claims none where all is well. */
+    @Property(tries = 400)
+    void aPoleIsFoundWhereverItIs(@ForAll @DoubleRange(min = -1, max = 6) double pole,
+            @ForAll @IntRange(min = 1, max = 3) int power) {
+        Expression one = Expression
+                .parse("10 + 1/(v - " + BigDecimal.valueOf(pole).toPlainString().replace("-", "0-") + ")^" + power);
+        Expression written = pole < 0
+                ? Expression.parse("10 + 1/(v + " + BigDecimal.valueOf(-pole).toPlainString() + ")^" + power)
+                : one;
+        OptionalDouble at = written.breaks(0, 5);
+        if (pole >= 0 && pole <= 5) {
+            assertThat(at.orElseThrow()).isCloseTo(pole, within(1e-2));
+        } else if (pole < -0.01 || pole > 5.01) {
+            assertThat(at).isEmpty();
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"2*v + 10", "v*v - v", "(v - 2)^2", "(v+1)^-1", "2^v", "v^0.5", "1/(v^2 + 1)",
+            "7.35 + 3.01*v"})
+    void aSoundEquationIsNotDoubted(String text) {
+        assertThat(Expression.parse(text).breaks(0, 5)).isEmpty();
     }
 }

@@ -17,10 +17,7 @@ final class QuantityJson {
             case LAMBDA -> MixtureScale.lambda();
             case AFR -> {
                 double stoich = at.number("stoich");
-                if (!(stoich >= 1 && stoich <= 40)) {
-                    throw at.fault("stoich", "a stoichiometric ratio from 1 to 40");
-                }
-                yield MixtureScale.afr(stoich);
+                yield at.build(() -> MixtureScale.afr(stoich));
             }
         };
     }

@@ -12,6 +12,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import amberheron.core.job.JobReview;
+import amberheron.core.job.Shop;
+import amberheron.io.JobNumber;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.time.LocalDate;
+import java.util.List;
 import java.util.Random;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -93,6 +99,101 @@ class JobBookTest {
             }
         }
         assertThat(acknowledged).isGreaterThan(KILLS);
+    }
+
+    /** The list of jobs is answered from columns that every save keeps; a job nobody has looked at says so. */
+    @Test
+    void theListIsAnsweredWithoutReadingAJob() {
+        try (JobBook book = JobBook.open(file())) {
+            JobSummary summary = JobSummary.of(new JobReview(job("A", "van").job(), Shop.of(List.of())));
+            long revision = book.add(job("A", "van"), new JobBook.Judged(summary, "ours")).revision();
+            book.add(job("B", "unseen"));
+            assertThat(book.jobs()).containsExactly(summary, JobSummary.unseen("B", "unseen"));
+            assertThat(book.unjudged("ours")).containsExactly("B");
+            assertThat(book.unjudged("other schools")).containsExactly("A", "B");
+            book.judge(new JobBook.Judged(summary, "other schools"), revision - 1);
+            assertThat(book.unjudged("other schools")).as("changed meanwhile: that judgement is old").contains("A");
+            book.judgeUnreadable("B", "it is torn", "ours");
+            assertThat(book.jobs().getLast().fault()).isEqualTo("it is torn");
+        }
+    }
+
+    /** A flipped bit inside a document that still parses would be a false figure: it is seen. */
+    @Test
+    void aFlippedBitIsSeen() throws SQLException {
+        try (JobBook book = JobBook.open(file());
+                var other = DriverManager.getConnection("jdbc:sqlite:" + file());
+                var statement = other.createStatement()) {
+            book.add(job("A", "van"));
+            statement.execute("update job set document = replace(document, '\"van\"', '\"vao\"')");
+            assertThatThrownBy(() -> book.load("A")).isInstanceOf(BookProblem.class)
+                    .hasMessageContainingAll("not as it was kept", "copies");
+        }
+    }
+
+    /** One copy a day stands beside the book, whole and readable by its owner only. */
+    @Test
+    void aDailyCopyStandsBesideTheBook() throws IOException {
+        try (JobBook book = JobBook.open(file())) {
+            book.add(job("A", "van"));
+            for (int day = 1; day <= 16; day++) {
+                book.copy(LocalDate.of(2026, 6, day));
+            }
+            book.save(job("A", "later"), 1);
+            book.copy(LocalDate.of(2026, 6, 16));
+        }
+        Path copy = folder.resolve("copies/book-2026-06-16.db");
+        assertThat(folder.resolve("copies").toFile().list()).hasSize(14).doesNotContain("book-2026-06-02.db");
+        assertThat(Files.getPosixFilePermissions(copy)).isEqualTo(PosixFilePermissions.fromString("rw-------"));
+        assertThat(Files.getPosixFilePermissions(file())).isEqualTo(PosixFilePermissions.fromString("rw-------"));
+        try (JobBook book = JobBook.open(copy)) {
+            assertThat(book.load("A").orElseThrow().document().job().intake().vehicle()).isEqualTo("van");
+        }
+    }
+
+    @Test
+    void anyPathIsTheBooksOwn() {
+        Path odd = folder.resolve("what? a #1 50% book.db");
+        try (JobBook book = JobBook.open(odd)) {
+            book.add(job("A", "van"));
+        }
+        assertThat(odd).isNotEmptyFile();
+        assertThat(folder.toFile().list()).allMatch(f -> f.startsWith("what? a #1 50% book.db"));
+    }
+
+    @Test
+    void anotherProgramsDatabaseIsLeftAsItIs() throws SQLException, IOException {
+        try (var connection = DriverManager.getConnection("jdbc:sqlite:" + file());
+                var statement = connection.createStatement()) {
+            statement.execute("create table recipe (cake text)");
+        }
+        byte[] before = Files.readAllBytes(file());
+        assertThatThrownBy(() -> JobBook.open(file())).isInstanceOf(BookProblem.class)
+                .hasMessageContainingAll("another program's database", "recipe", "left as it is");
+        assertThat(file()).hasBinaryContent(before);
+    }
+
+    @Test
+    void aSchemaThatIsNoNumberIsSaid() throws SQLException {
+        JobBook.open(file()).close();
+        try (var connection = DriverManager.getConnection("jdbc:sqlite:" + file());
+                var statement = connection.createStatement()) {
+            statement.execute("update flyway_schema_history set version = '1.1'");
+        }
+        assertThatThrownBy(() -> JobBook.open(file())).isInstanceOf(BookProblem.class)
+                .hasMessageContainingAll("“1.1”", "left as it is");
+    }
+
+    /** Two numbers that fold to one folder would overwrite each other's packs. */
+    @Test
+    void twoJobsWhoseFilesWouldBeOneAreKeptApart() {
+        try (JobBook book = JobBook.open(file())) {
+            book.add(job("SB/1", "first"));
+            assertThatThrownBy(() -> book.add(job("sb_1", "second"))).isInstanceOf(BookProblem.class)
+                    .hasMessageContainingAll("would overwrite", "SB/1");
+        }
+        assertThatThrownBy(() -> JobNumber.of("..")).hasMessageContaining("expected 1 to 40 characters");
+        assertThat(JobNumber.stem("..")).isEqualTo("_.");
     }
 
     @Test

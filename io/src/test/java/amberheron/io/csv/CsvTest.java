@@ -115,4 +115,15 @@ class CsvTest {
     void aChartThatCannotBeUsedIsNamedByLineAndColumn(String text, String place, String says) {
         assertThatThrownBy(() -> ChartCsv.parse("c", text.replace("\\n", "\n"))).hasMessageContainingAll(place, says);
     }
+
+    /** A spreadsheet must not run what an installer typed; what is exported reads back as it was. */
+    @Test
+    void aCellThatASpreadsheetWouldRunIsNotRun() {
+        Chart chart = new Chart(List.of(Wire.of("=1+1", Work.ANALOG, Device.CONTROLLER, Device.LOGGER).withFromPin("+5")
+                .withToPin("-A2")));
+        String text = ChartCsv.write(chart);
+        assertThat(text).contains("'=1+1").contains("'+5").contains("'-A2").doesNotContain(",=");
+        assertThat(ChartCsv.parse("chart.csv", text)).isEqualTo(chart);
+        assertThat(Cells.safe("-0.5", "-12", "12.4", "a=b")).containsExactly("-0.5", "-12", "12.4", "a=b");
+    }
 }

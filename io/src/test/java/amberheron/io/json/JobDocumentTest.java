@@ -164,7 +164,8 @@ class JobDocumentTest {
             "\"passage\" : \"slit\"|\"passage\" : 3|/wiring/harness/route/passage|enumeration",
             "\"school\" : \"timer-relay\"|\"school\" : \"luck\"|/wiring/heater/school|enumeration",
             "\"form\" : \"can\"|\"form\" : \"smoke\"|/wiring/signals/hookups/0/form|enumeration",
-            "\"outputOhms\" : 220.0|\"outputOhms\" : -1|wiring.signals.outputOhms|more than 0"})
+            "\"outputOhms\" : 220.0|\"outputOhms\" : -1|/wiring/signals/outputOhms|minimum value of 0",
+            "\"outputOhms\" : 220.0|\"outputOhms\" : 0|wiring.signals.outputOhms|more than 0"})
     void aHarnessThatCannotBeIsNamedByItsPlace(String right, String wrong, String place, String says)
             throws IOException {
         Chart chart = new Chart(List.of(
