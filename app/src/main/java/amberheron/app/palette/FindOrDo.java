@@ -21,6 +21,7 @@ public final class FindOrDo extends StackPane {
     private final Supplier<List<Hit>> all;
     private final TextField input = new TextField();
     private final ListView<Hit> list = new ListView<>();
+    private List<Hit> found = List.of();
     private Runnable closed = () -> {
     };
 
@@ -33,7 +34,7 @@ public final class FindOrDo extends StackPane {
      */
     public record Hit(String kind, String text, String hint, Runnable run) {
         /** Whether every typed word occurs in it. */
-        boolean answers(String typed) {
+        public boolean answers(String typed) {
             String own = (kind + " " + text).toLowerCase(Locale.ROOT);
             return List.of(typed.toLowerCase(Locale.ROOT).strip().split("\\s+")).stream().allMatch(own::contains);
         }
@@ -86,6 +87,8 @@ public final class FindOrDo extends StackPane {
     /** Opens it. */
     public void open(Runnable whenClosed) {
         closed = whenClosed;
+        // Gathered once: while one types only the choice among them changes.
+        found = all.get();
         input.clear();
         filter();
         setVisible(true);
@@ -98,7 +101,7 @@ public final class FindOrDo extends StackPane {
     }
 
     private void filter() {
-        list.getItems().setAll(all.get().stream().filter(h -> h.answers(input.getText())).limit(MOST).toList());
+        list.getItems().setAll(found.stream().filter(h -> h.answers(input.getText())).limit(MOST).toList());
         list.getSelectionModel().selectFirst();
     }
 
