@@ -105,9 +105,10 @@ final class Benchmark implements Callable<Integer> {
         flags = new ArrayList<>(ManagementFactory.getRuntimeMXBean().getInputArguments());
         flags.removeIf(f -> f.startsWith("-XX:AOT"));
         flags.addAll(screen ? List.of() : List.of("-Dglass.platform=Headless", "-Dprism.order=sw"));
-        double own = start(out, "first usable window", Benchmark::emptyHome, flags, true, "amberheron.app.Heron",
+        double own = start(out, "first usable window, the last job open", Benchmark::smallHome, flags, true,
+                "amberheron.app.Heron",
                 "--first-frame");
-        double big = start(out, "first usable window, " + BigBook.JOBS + " jobs in the book", Benchmark::bigHome, flags,
+        double big = start(out, "the same, " + BigBook.JOBS + " jobs in the book", Benchmark::bigHome, flags,
                 true, "amberheron.app.Heron", "--first-frame");
         double[][] book = BigBook.measure(bigHome());
         report(out, "list of " + BigBook.JOBS + " jobs", book[0], "aim: under 100 ms");
@@ -121,7 +122,8 @@ final class Benchmark implements Callable<Integer> {
                 own / bare);
         out.printf(Locale.ROOT, "%-46s %8.2f          aim: at most 1.5%n", "the same over a bare window with a cache",
                 own / cached);
-        out.printf(Locale.ROOT, "%-46s %8.2f          aim: at most 1.2%n", "a full book over an empty one", big / own);
+        out.printf(Locale.ROOT, "%-46s %8.2f          aim: at most 1.2%n", "a full book over one of three jobs",
+                big / own);
         out.flush();
         return median(diagnosis) < 5 && median(search) < 50 && own / bare <= 1.3 ? 0 : HeronCommand.OUT;
     }
@@ -226,6 +228,13 @@ final class Benchmark implements Callable<Integer> {
         } catch (IOException e) {
             throw new UnusableInput("temporary folder", "", "cannot be made: " + e.getMessage());
         }
+    }
+
+    /** A book of three jobs, one of them open last. */
+    private static Path smallHome() {
+        Path home = emptyHome();
+        BigBook.fill(home);
+        return home;
     }
 
     private static Path bigHome() {

@@ -25,12 +25,7 @@ final class BigBook {
 
     /** Makes the book in a folder. */
     static void make(Path home) {
-        Catalogue catalogue = Catalogue.shipped();
-        try (JobBook book = JobBook.open(home.resolve("book.db"))) {
-            DemoBook.fill(book, catalogue, home);
-        }
-        // Every job is judged as it would be after years of use.
-        Session.direct(JobBook.open(home.resolve("book.db")), catalogue, home).close();
+        fill(home);
         try (var connection = DriverManager.getConnection("jdbc:sqlite:" + home.resolve("book.db").toUri());
                 var statement = connection.createStatement()) {
             statement.execute("with recursive n(i) as (select 1 union all select i + 1 from n where i < " + JOBS / 3
@@ -41,6 +36,16 @@ final class BigBook {
         } catch (SQLException e) {
             throw new UnusableInput("benchmark", "", "the book of " + JOBS + " jobs cannot be made: " + e.getMessage());
         }
+    }
+
+    /** Makes a book of the demo jobs alone. */
+    static void fill(Path home) {
+        Catalogue catalogue = Catalogue.shipped();
+        try (JobBook book = JobBook.open(home.resolve("book.db"))) {
+            DemoBook.fill(book, catalogue, home);
+        }
+        // Every job is judged as it would be after years of use.
+        Session.direct(JobBook.open(home.resolve("book.db")), catalogue, home).close();
     }
 
     /** Milliseconds: the list of jobs, an answer of find or do, a job opened with all that follows from it. */

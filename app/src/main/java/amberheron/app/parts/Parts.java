@@ -3,9 +3,11 @@ package amberheron.app.parts;
 import amberheron.app.session.Session;
 
 import java.io.File;
+import java.util.List;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -17,6 +19,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -25,6 +28,8 @@ import org.jspecify.annotations.Nullable;
 
 /** The few parts that screens are put together from. */
 public final class Parts {
+    private static final Object FILLED = new Object();
+
     private Parts() {
     }
 
@@ -157,6 +162,19 @@ public final class Parts {
         pane.setFitToWidth(true);
         pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         pane.skinProperty().addListener(o -> pane.lookup(".viewport").setCache(false));
+    }
+
+    /**
+     * Puts nodes into a pane, made anew only when what they show has changed: making and styling them is what a screen
+     * takes longest over.
+     *
+     * @param shows all that the nodes show; equal to the last time's when they would look the same
+     */
+    public static void fill(Pane pane, Object shows, Supplier<List<? extends Node>> nodes) {
+        if (!shows.equals(pane.getProperties().get(FILLED))) {
+            pane.getProperties().put(FILLED, shows);
+            pane.getChildren().setAll(nodes.get());
+        }
     }
 
     /** Shows a node, or takes no room for it. */

@@ -242,11 +242,13 @@ public final class PlanView implements StationView {
         path.setText(model.criticalPath(session));
         Parts.show(path, !path.getText().isEmpty());
         stepsNote.setText(model.figure(session));
-        steps.getChildren().setAll(model.rows(session).stream().map(this::row).toList());
-        follows.getChildren().setAll(intake.follows().isEmpty()
+        List<PlanModel.Row> rows = model.rows(session);
+        Parts.fill(steps, List.of(rows, session.units(), model.opened(), job.progress()),
+                () -> rows.stream().map(this::row).toList());
+        Parts.fill(follows, intake.follows(), () -> intake.follows().isEmpty()
                 ? List.of(Parts.text("Nothing yet.", "soft"))
                 : intake.follows().stream().map(t -> Parts.text("· " + t)).toList());
-        leaks.getChildren().setAll(model.leaks(session).stream()
+        Parts.fill(leaks, model.leaks(session), () -> model.leaks(session).stream()
                 .map(l -> Parts
                         .text(say("A hole of %s draws in %s of air at idle: λ 1 reads %s.", l.hole(), l.air(),
                                 l.shown()), "soft"))
@@ -258,7 +260,7 @@ public final class PlanView implements StationView {
         JobPlan plan = session.review().plan();
         int lacking = plan.lacking(job.done(), job.progress().inHand()).size();
         partsNote.setText(lacking == 0 ? "all parts at hand" : lacking + " parts not at hand");
-        parts.getChildren().setAll(plan.items().stream().map(r -> {
+        Parts.fill(parts, List.of(plan.items(), job.progress().inHand()), () -> plan.items().stream().map(r -> {
             CheckBox have = new CheckBox(r.item().name());
             have.setId("have." + r.item().name());
             have.setSelected(job.progress().inHand().contains(r.item().name()));

@@ -37,6 +37,7 @@ public final class RuleView extends Pane {
     private final Text verdict = styled(new Text(), "rule-verdict");
     private final List<TextField> values = new ArrayList<>();
     private RuleModel model;
+    private List<Object> shown = List.of();
     private double drawnFor = -1;
     private double type = 1;
     private double row;
@@ -208,9 +209,16 @@ public final class RuleView extends Pane {
         }
         if (getWidth() > 0 && drawnFor != getWidth()) {
             drawnFor = getWidth();
-            scales.getChildren().clear();
-            for (int i = 0; i < model.scales().size() && i < values.size(); i++) {
-                draw(model.scales().get(i), top + row * (i + 1) - 4, values.get(i));
+            int most = (int) (room() / STEP_ROOM * type);
+            List<Object> shows = new ArrayList<>(List.of(getWidth(), type, left, right, top, row));
+            model.scales().forEach(s -> shows.addAll(List.of(s.id(), s.name(), s.told(), model.ticks(s, most))));
+            // Drawn anew only when it would look different: styling a hundred numbers takes longer than a frame.
+            if (!shows.equals(shown)) {
+                shown = shows;
+                scales.getChildren().clear();
+                for (int i = 0; i < model.scales().size() && i < values.size(); i++) {
+                    draw(model.scales().get(i), top + row * (i + 1) - 4, values.get(i));
+                }
             }
             moved();
         }

@@ -14,6 +14,7 @@ final class Preferences {
     private UnitChoice units;
     private boolean dark;
     private Shop shop;
+    private String mark;
 
     /**
      * Preferences as they were kept.
@@ -26,6 +27,7 @@ final class Preferences {
                 "°F".equals(kept.get("temperature")), "lb·ft".equals(kept.get("torque")));
         this.dark = "dark".equals(kept.get("paper"));
         this.shop = ShopHabits.read(kept, laws);
+        this.mark = ShopHabits.mark(shop);
     }
 
     UnitChoice units() {
@@ -51,8 +53,14 @@ final class Preferences {
         return shop;
     }
 
+    /** What jobs are judged by, in short. */
+    String mark() {
+        return mark;
+    }
+
     void shop(Shop habits) {
         shop = habits;
+        mark = ShopHabits.mark(habits);
         keep.accept(ShopHabits.written(habits));
     }
 }

@@ -17,7 +17,6 @@ import amberheron.io.book.BookThread;
 import amberheron.io.book.JobBook;
 import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
-import amberheron.io.book.ShopHabits;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.json.JobDocument;
 import java.nio.file.Path;
@@ -58,7 +57,10 @@ public final class Session implements AutoCloseable {
     private final Preferences preferences;
     private final Reviews reviews;
     private final Tasks tasks;
+    /** The preferences as the book has them. */
+    private final Map<String, String> kept;
     private final List<Runnable> listeners = new CopyOnWriteArrayList<>();
+    private final List<Runnable> touched = new CopyOnWriteArrayList<>();
     private final List<Runnable> savedListeners = new CopyOnWriteArrayList<>();
     private final List<Runnable> cursorListeners = new CopyOnWriteArrayList<>();
     private final List<Consumer<String>> focusListeners = new CopyOnWriteArrayList<>();
@@ -90,6 +92,7 @@ public final class Session implements AutoCloseable {
      */
     public Session(Book book, Map<String, String> kept, Catalogue catalogue, Path home, Threads threads) {
         this.book = book;
+        this.kept = new LinkedHashMap<>(kept);
         this.catalogue = catalogue;
         this.home = home;
         this.threads = threads;
@@ -129,6 +132,11 @@ public final class Session implements AutoCloseable {
     /** Calls back after every change of job, review, units or place. */
     public void onChange(Runnable listener) {
         listeners.add(listener);
+    }
+
+    /** Calls back when the job was changed and is not reviewed yet: what is on screen is out of date. */
+    public void onTouch(Runnable listener) {
+        touched.add(listener);
     }
 
     /** Calls back when a save or a task has gone on; nothing of the job has changed then. */
@@ -294,7 +302,7 @@ public final class Session implements AutoCloseable {
             JobReview review = new JobReview(entry.document().job(), shop());
             reviews.set(review, shop());
             saver().found(new Saver.Conflict(entry.document(), found.document(), found.revision()),
-                    new Judged(JobSummary.of(review), ShopHabits.mark(shop())));
+                    new Judged(JobSummary.of(review), preferences.mark()));
             undo.remember("what another bay entered", found.document().job());
         }
     }
@@ -334,7 +342,7 @@ public final class Session implements AutoCloseable {
         JobReview review = new JobReview(added.job(), by);
         JobSummary summary = JobSummary.of(review);
         opening = true;
-        Answers.on(threads.ui(), book.add(added, new Judged(summary, ShopHabits.mark(by))), (made, e) -> {
+        Answers.on(threads.ui(), book.add(added, new Judged(summary, preferences.mark())), (made, e) -> {
             opening = false;
             if (made == null) {
                 tell(reason(e));
@@ -382,8 +390,9 @@ public final class Session implements AutoCloseable {
 
     private void put(Job job) {
         document = document().with(job);
+        touched.forEach(Runnable::run);
+        // The screen is told when what follows from the change is known: it is drawn once for each.
         reviews.of(job, shop());
-        changed();
     }
 
     /** A job is brought into the book as soon as it was reviewed: a moment after every entry. */
@@ -397,7 +406,7 @@ public final class Session implements AutoCloseable {
                         + outcome.fault();
             }
             jobs.show(summary);
-            saver().save(document, new Judged(summary, ShopHabits.mark(shop())));
+            saver().save(document, new Judged(summary, preferences.mark()));
         }
         changed();
     }
@@ -506,6 +515,10 @@ public final class Session implements AutoCloseable {
     }
 
     private void keep(Map<String, String> what) {
+        if (kept.entrySet().containsAll(what.entrySet())) {
+            return;
+        }
+        kept.putAll(what);
         Answers.on(threads.ui(), book.prefer(what), (done, e) -> {
             if (e != null) {
                 tell(reason(e));
@@ -616,7 +629,7 @@ public final class Session implements AutoCloseable {
         } catch (RuntimeException e) {
             summary = JobSummary.unreadable(job.id(), job.intake().vehicle(), "it cannot be worked out");
         }
-        return new Judged(summary, ShopHabits.mark(shop()));
+        return new Judged(summary, preferences.mark());
     }
 
     @Override

@@ -17,6 +17,9 @@ import javafx.scene.layout.VBox;
 
 /** Do next, why, checked against, caution; and the working of a figure that was asked about. */
 final class Reasons extends ScrollPane {
+    private List<Object> shown = List.of();
+    private Runnable run = () -> {
+    };
     private final Session session;
     private final VBox column = new VBox(4);
 
@@ -30,6 +33,19 @@ final class Reasons extends ScrollPane {
     }
 
     void refresh(Advice advice) {
+        Advice.Action now = advice.action();
+        run = now == null ? () -> {
+        } : now.run();
+        List<Object> shows = List.of(advice.next(), now == null ? "" : now.label(), advice.why(), advice.parted(),
+                advice.checked(), advice.caution(), asked());
+        if (!shows.equals(shown)) {
+            shown = shows;
+            column.getChildren().setAll(nodes(advice));
+            setVvalue(0);
+        }
+    }
+
+    private List<Node> nodes(Advice advice) {
         List<Node> nodes = new ArrayList<>();
         nodes.add(Parts.line("Do next", "reason-live"));
         Label next = Parts.text(advice.next(), "reason-next");
@@ -37,7 +53,7 @@ final class Reasons extends ScrollPane {
         nodes.add(next);
         Advice.Action action = advice.action();
         if (action != null) {
-            var button = Parts.button(action.label(), "reasons.action", action.run(), "primary");
+            var button = Parts.button(action.label(), "reasons.action", () -> run.run(), "primary");
             Label key = new Label("F2");
             key.getStyleClass().add("button-key");
             button.setGraphic(key);
@@ -61,8 +77,7 @@ final class Reasons extends ScrollPane {
             nodes.add(Parts.line("Caution", "reason-caution"));
             nodes.add(Parts.text(advice.caution()));
         }
-        column.getChildren().setAll(nodes);
-        setVvalue(0);
+        return nodes;
     }
 
     private Optional<Finding> asked() {

@@ -58,11 +58,13 @@ public final class Shell {
     private @Nullable StationView shown;
     private boolean arm;
     private boolean stale;
+    private boolean refreshing;
 
     /** The window's content on a session. */
     public Shell(Session session, List<StationPlug<?>> stations) {
         this.session = session;
         stations.forEach(plug -> plugs.put(plug.station(), plug));
+        session.onTouch(() -> stale = true);
         session.onLeave(() -> plugs.values().forEach(plug -> plug.model().leave()));
         // Before any field hears of it.
         session.onFocus(wanted -> refreshNow());
@@ -248,9 +250,13 @@ public final class Shell {
     }
 
     private void refreshSoon() {
-        if (!stale) {
-            stale = true;
-            Platform.runLater(this::refreshNow);
+        stale = true;
+        if (!refreshing) {
+            refreshing = true;
+            Platform.runLater(() -> {
+                refreshing = false;
+                refreshNow();
+            });
         }
     }
 

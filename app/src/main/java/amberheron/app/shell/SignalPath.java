@@ -8,6 +8,7 @@ import amberheron.app.parts.Mark;
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import javafx.geometry.Pos;
@@ -76,7 +77,7 @@ final class SignalPath extends Pane {
         for (Station station : Station.values()) {
             LinkState state = session.review().state(station);
             String figure = models.apply(station).figure(session);
-            get(marks, station).getChildren().setAll(Mark.of(state));
+            Parts.fill(get(marks, station), state, () -> List.of(Mark.of(state)));
             Label label = get(figures, station);
             label.setText(figure.isEmpty() ? state.words() : figure);
             label.getStyleClass().removeAll("wrong");

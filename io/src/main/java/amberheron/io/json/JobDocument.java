@@ -5,6 +5,7 @@ import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -15,16 +16,20 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public final class JobDocument {
     private final Job job;
-    private final ObjectNode tree;
+    private final ObjectNode read;
+    /** Written only when it is needed, on the thread that needs it. */
+    private volatile @Nullable ObjectNode written;
 
-    private JobDocument(Job job, ObjectNode tree) {
+    private JobDocument(Job job, ObjectNode read, @Nullable ObjectNode written) {
         this.job = job;
-        this.tree = tree;
+        this.read = read;
+        this.written = written;
     }
 
     /** A document for a job that was made here. */
     public static JobDocument of(Job job) {
-        return new JobDocument(job, JobJson.write(job));
+        ObjectNode tree = JobJson.write(job);
+        return new JobDocument(job, tree, tree);
     }
 
     /**
@@ -46,7 +51,7 @@ public final class JobDocument {
 
     private static JobDocument made(String name, ObjectNode tree) {
         try {
-            return new JobDocument(JobJson.read(name, tree), tree);
+            return new JobDocument(JobJson.read(name, tree), tree, tree);
         } catch (IllegalArgumentException e) {
             throw new UnusableInput(name, "", String.valueOf(e.getMessage()));
         }
@@ -59,19 +64,23 @@ public final class JobDocument {
 
     /** The same document with the job changed; unknown fields stay. */
     public JobDocument with(Job changed) {
-        ObjectNode fresh = JobJson.write(changed);
-        keepUnknown(tree, fresh);
-        return new JobDocument(changed, fresh);
+        return new JobDocument(changed, read, null);
     }
 
     /** The document as it is written; not to be changed. */
     ObjectNode tree() {
+        ObjectNode tree = written;
+        if (tree == null) {
+            tree = JobJson.write(job);
+            keepUnknown(read, tree);
+            written = tree;
+        }
         return tree;
     }
 
     /** The document's text. */
     public String text() {
-        return Json.text(tree);
+        return Json.text(tree());
     }
 
     /** The document as UTF-8. */
