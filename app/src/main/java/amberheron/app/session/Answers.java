@@ -12,8 +12,9 @@ final class Answers {
     }
 
     /** Calls back with the answer, or with why there is none. */
+    @SuppressWarnings("FutureReturnValueIgnored") // whatever fails is given to the listener
     static <T> void on(Executor ui, CompletableFuture<T> asked, BiConsumer<@Nullable T, @Nullable Throwable> then) {
-        var _ = asked.whenComplete((answer, e) -> ui.execute(() -> then.accept(answer,
+        asked.whenComplete((answer, e) -> ui.execute(() -> then.accept(answer,
                 e instanceof CompletionException && e.getCause() != null ? e.getCause() : e)));
     }
 }

@@ -91,7 +91,7 @@ class JobDocumentProperties {
     }
 
     private static @Nullable Double maybe(Random random, double most) {
-        return random.nextInt(4) == 0 ? null : random.nextDouble() * most;
+        return random.nextInt(4) == 0 ? null : (0.01 + 0.99 * random.nextDouble()) * most;
     }
 
     private static <T> T any(Random random, T[] values) {
