@@ -134,7 +134,7 @@ class WireLeavesTest extends WindowTest {
         enter("wire.route.1.length", "2.2 m");
         enter("wire.route.lead", "0.4 m", "2.4 m", "150", "20");
         assertThat(finding("route.length").verdict()).as("0.4 + 2.4 − 2.8 − 0.17").isEqualTo(Verdict.FAIL);
-        assertThat(finding("route.slack").consequence()).contains("without pulling");
+        assertThat(finding("route.slack").consequence().metric()).contains("without pulling");
         enter("wire.route.1.length", "1.9 m");
         assertThat(finding("route.length").verdict()).isEqualTo(Verdict.PASS);
         press("wire.route.passage.1");
@@ -168,13 +168,13 @@ class WireLeavesTest extends WindowTest {
         find("grounds and their schools");
         enter("wire.measured", "4 mV");
         assertThat(finding("ground").verdict()).isEqualTo(Verdict.PASS);
-        assertThat(finding("ground").working()).startsWith("measured between the two grounds");
+        assertThat(finding("ground").working().metric()).startsWith("measured between the two grounds");
         assertThat(shows("shift 4.0 mV measured")).isTrue();
         press("wire.school.row.CHASSIS");
         assertThat(session.job().wiring().ground().school()).isEqualTo(School.CHASSIS);
         assertThat(finding("ground").verdict()).as("nobody measured there").isEqualTo(Verdict.FAIL);
         enter("wire.display", "0.3", "5 mΩ");
-        assertThat(finding("ground").working()).startsWith("1.50 A × 0.0728 Ω");
+        assertThat(finding("ground").working().metric()).startsWith("1.50 A × 0.0728 Ω");
     }
 
     /** A thousand ohms load the output, a million do not; three volts and a bit are not enough for five. */

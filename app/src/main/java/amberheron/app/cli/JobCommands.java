@@ -124,7 +124,8 @@ final class JobCommands {
                                 ? ""
                                 : limit.relation().sign() + " " + UnitChoice.METRIC.text(limit.bound(), about.stoich()),
                         cost == null ? "" : say("%+.4f λ", cost));
-                out().printf(Locale.ROOT, "         %s%n         %s, %s%n", f.consequence(), f.source().citation(),
+                out().printf(Locale.ROOT, "         %s%n         %s, %s%n", f.consequence().metric(),
+                        f.source().citation(),
                         f.source().kind().words());
             }
         }

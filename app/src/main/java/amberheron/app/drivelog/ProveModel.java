@@ -62,12 +62,15 @@ public final class ProveModel implements StationModel {
         Optional<Finding> worst = Figures.worst(findings);
         if (worst.isPresent() && worst.get().verdict() == Verdict.FAIL) {
             return new Advice("Go back to Scale: the reader is off on the road.",
-                    new Action("Go to Scale", () -> session.go(Station.SCALE)), worst.get().consequence()
+                    new Action("Go to Scale", () -> session.go(Station.SCALE)),
+                    Figures.text(session, worst.get().consequence())
                             + " What agreed on the bench and not on the road points at the grounds.",
                     "", checked, caution);
         }
         return new Advice("Write the sheet.", new Action("Go to Hand over", () -> session.go(Station.HAND_OVER)),
-                worst.map(Finding::consequence).orElse("Gauge and reader agree over the whole drive."), "", checked,
+                worst.map(f -> Figures.text(session, f.consequence()))
+                        .orElse("Gauge and reader agree over the whole drive."),
+                "", checked,
                 caution);
     }
 }

@@ -64,13 +64,15 @@ public final class AirModel implements StationModel {
         Optional<Finding> wrong = findings.stream().filter(f -> f.verdict() == Verdict.FAIL).findFirst();
         if (wrong.isPresent()) {
             return new Advice("Calibrate again in clean moving air.",
-                    new Action("Enter the new reading", () -> session.focus("air.shown")), wrong.get().consequence(),
+                    new Action("Enter the new reading", () -> session.focus("air.shown")),
+                    Figures.text(session, wrong.get().consequence()),
                     parted, checked, caution);
         }
         Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
         if (open.isPresent()) {
             String field = open.get().id().equals("settled") ? "air.settled" : "air.shown";
-            return new Advice(open.get().consequence(), new Action("Enter it", () -> session.focus(field)),
+            return new Advice(Figures.text(session, open.get().consequence()),
+                    new Action("Enter it", () -> session.focus(field)),
                     "Sensor out of the exhaust, cap off, in clean moving air, before it is screwed in.", parted,
                     checked, caution);
         }

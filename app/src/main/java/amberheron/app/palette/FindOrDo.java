@@ -95,6 +95,22 @@ public final class FindOrDo extends StackPane {
         input.requestFocus();
     }
 
+    /** Gathers anew what there is, where it is open: a job may have come to the book meanwhile. */
+    public void refresh() {
+        if (isVisible()) {
+            List<String> before = words(found);
+            found = all.get();
+            // What is picked stays picked while nothing came or went.
+            if (!words(found).equals(before)) {
+                filter();
+            }
+        }
+    }
+
+    private static List<String> words(List<Hit> hits) {
+        return hits.stream().map(Hit::text).toList();
+    }
+
     private void close() {
         setVisible(false);
         closed.run();

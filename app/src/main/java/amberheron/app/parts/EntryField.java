@@ -3,6 +3,7 @@ package amberheron.app.parts;
 import amberheron.app.session.Session;
 import amberheron.app.session.Figures;
 
+import amberheron.core.finding.Refused;
 import amberheron.core.job.Job;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
@@ -138,6 +139,8 @@ public final class EntryField extends VBox {
         Job now = session.job();
         try {
             return new Judged(parsed, parsed instanceof Parsed.Value v ? write.apply(now, v.si()) : now);
+        } catch (Refused e) {
+            return new Judged(new Parsed.Bad(Figures.text(session, e.why())), now);
         } catch (IllegalArgumentException e) {
             return new Judged(new Parsed.Bad(String.valueOf(e.getMessage())), now);
         }

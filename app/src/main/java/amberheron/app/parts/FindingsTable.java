@@ -105,8 +105,9 @@ public final class FindingsTable extends Stack {
             limit.setText(
                     bound == null ? "" : bound.relation().sign() + " " + Figures.text(session, bound.bound()));
             cost.setText(costs == null ? "—" : Figures.difference(session, costs));
-            consequence.setText(f.consequence());
-            node.setAccessibleText(f.subject() + ": " + word(f.verdict()) + ". " + f.consequence() + " Press for why.");
+            consequence.setText(Figures.text(session, f.consequence()));
+            node.setAccessibleText(f.subject() + ": " + word(f.verdict()) + ". "
+                    + Figures.text(session, f.consequence()) + " Press for why.");
         }
     }
 

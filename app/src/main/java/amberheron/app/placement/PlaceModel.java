@@ -327,7 +327,7 @@ public final class PlaceModel implements StationModel {
         Optional<Finding> fails = findings.stream().filter(f -> f.verdict() == Verdict.FAIL).findFirst();
         Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
         if (open.isPresent() && fails.isEmpty()) {
-            return new Advice(looked.id() + ": " + open.get().consequence(),
+            return new Advice(looked.id() + ": " + Figures.text(session, open.get().consequence()),
                     new Action("Enter it", () -> {
                         String field = fieldFor(session, open.get().id(), looked);
                         if (field.startsWith("plan.")) {
@@ -344,7 +344,7 @@ public final class PlaceModel implements StationModel {
                     best(session).isPresent()
                             ? new Action("Take up what the search found", () -> addBest(session))
                             : new Action("Add a place", () -> add(session)),
-                    looked.id() + ": " + worst.consequence(), parted, checked, caution);
+                    looked.id() + ": " + Figures.text(session, worst.consequence()), parted, checked, caution);
         }
         Optional<Candidate> chosen = job.chosenPlace();
         boolean fitted = job.placing().fitted().begun();
@@ -356,7 +356,8 @@ public final class PlaceModel implements StationModel {
             }), why(session, best.get()), parted, checked, caution);
         }
         if (fitted && taken && fails.isPresent()) {
-            return new Advice("As fitted it does not keep the rules: " + fails.get().consequence(),
+            return new Advice(
+                    "As fitted it does not keep the rules: " + Figures.text(session, fails.get().consequence()),
                     new Action("Measure again", () -> session.focus("place.fitted.reading")),
                     "Better moved now than after the first cracked ceramic.", parted, checked, caution);
         }
@@ -418,10 +419,12 @@ public final class PlaceModel implements StationModel {
         Site site = site(session);
         String others = session.job().candidates().stream().filter(c -> !c.id().equals(best.id()))
                 .map(c -> Figures.worst(PlaceRules.judge(site, c))
-                        .map(f -> c.id() + ": " + f.consequence()).orElse(c.id() + " would do as well."))
+                        .map(f -> c.id() + ": " + Figures.text(session, f.consequence()))
+                        .orElse(c.id() + " would do as well."))
                 .collect(Collectors.joining(" "));
         String own = Figures.worst(PlaceRules.judge(site, best))
-                .map(f -> best.id() + " is usable: " + f.consequence()).orElse(best.id() + " keeps every rule.");
+                .map(f -> best.id() + " is usable: " + Figures.text(session, f.consequence()))
+                .orElse(best.id() + " keeps every rule.");
         return own + (others.isEmpty() ? "" : " " + others);
     }
 

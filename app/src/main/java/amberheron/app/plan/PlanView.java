@@ -12,6 +12,7 @@ import amberheron.app.parts.DateEntry;
 import amberheron.app.parts.EntryField;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.Pressable;
+import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.app.parts.StationView;
 import amberheron.app.parts.TextEntry;
@@ -245,9 +246,9 @@ public final class PlanView implements StationView {
         List<PlanModel.Row> rows = model.rows(session);
         Parts.fill(steps, List.of(rows, session.units(), model.opened(), job.progress()),
                 () -> rows.stream().map(this::row).toList());
-        Parts.fill(follows, intake.follows(), () -> intake.follows().isEmpty()
+        Parts.fill(follows, List.of(intake.follows(), session.units()), () -> intake.follows().isEmpty()
                 ? List.of(Parts.text("Nothing yet.", "soft"))
-                : intake.follows().stream().map(t -> Parts.text("· " + t)).toList());
+                : intake.follows().stream().map(t -> Parts.text("· " + Figures.text(session, t))).toList());
         Parts.fill(leaks, model.leaks(session), () -> model.leaks(session).stream()
                 .map(l -> Parts
                         .text(say("A hole of %s draws in %s of air at idle: λ 1 reads %s.", l.hole(), l.air(),

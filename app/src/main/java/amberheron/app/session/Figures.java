@@ -3,6 +3,8 @@ package amberheron.app.session;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Finding;
+import amberheron.core.finding.Message;
+import amberheron.core.finding.Wording;
 import amberheron.core.finding.Verdict;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
@@ -21,6 +23,11 @@ public final class Figures {
     /** A measure as shown. */
     public static String text(Session session, Measure measure) {
         return session.units().text(measure, session.job().stoich());
+    }
+
+    /** A sentence in the units at hand. */
+    public static String text(Session session, Message message) {
+        return Wording.of(session.units(), session.job().stoich()).text(message);
     }
 
     /** A mixture as shown, three decimals of lambda. */

@@ -74,6 +74,7 @@ public final class Session implements AutoCloseable {
     private String notice = "";
     private int asked;
     private boolean opening;
+    private boolean listing;
 
     /** What fills the middle. */
     public enum View {
@@ -204,7 +205,9 @@ public final class Session implements AutoCloseable {
 
     /** Fetches the list of jobs, then has a look at those nobody has looked at, and at the day's copy of the book. */
     public void listJobs() {
+        listing = true;
         Answers.on(threads.ui(), book.jobs(), (all, e) -> {
+            listing = false;
             if (all == null) {
                 tell(reason(e));
                 return;
@@ -439,7 +442,7 @@ public final class Session implements AutoCloseable {
 
     /** Whether nothing is being worked out, saved or done. */
     public boolean idle() {
-        return !opening && !saving().busy() && !reviews.busy() && !tasks.busy();
+        return !opening && !listing && !saving().busy() && !reviews.busy() && !tasks.busy();
     }
 
     /** Says something to the person until the next change. */

@@ -1,5 +1,6 @@
 package amberheron.app.shell;
 
+import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.app.session.Advice;
 import amberheron.app.parts.Parts;
@@ -87,9 +88,9 @@ final class Reasons extends ScrollPane {
 
     private void asked(Finding f, List<Node> nodes) {
         nodes.add(Parts.line("Why: " + f.subject(), "reason-head"));
-        nodes.add(Parts.text(f.consequence()));
+        nodes.add(Parts.text(Figures.text(session, f.consequence())));
         if (!f.working().isEmpty()) {
-            nodes.add(Parts.text(f.working(), "working"));
+            nodes.add(Parts.text(Figures.text(session, f.working()), "working"));
         }
         nodes.add(Parts.text(f.source().citation() + ", " + f.source().kind().words(), "soft"));
     }

@@ -291,6 +291,7 @@ public final class Shell {
         path.refresh();
         reasons.refresh(advice());
         rule.refresh();
+        palette.refresh();
         standing();
         reasons.setPrefWidth(arm ? 2 * REASONS - 100 : REASONS);
         Parts.show(path, !arm);

@@ -347,8 +347,9 @@ public final class WireModel implements StationModel {
             if (f.id().equals("ground")) {
                 return shifted(session, f, parted, checked, caution);
             }
-            return new Advice(f.subject() + ": " + f.consequence(),
-                    new Action("Enter it again", () -> ask(session, f.id())), f.working(), parted, checked, caution);
+            return new Advice(f.subject() + ": " + Figures.text(session, f.consequence()),
+                    new Action("Enter it again", () -> ask(session, f.id())), Figures.text(session, f.working()),
+                    parted, checked, caution);
         }
         Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
         if (open.isPresent()) {
@@ -370,12 +371,12 @@ public final class WireModel implements StationModel {
             }
             if (id.equals("chart.complete") && !chart(session)
                     .lacking(session.job().wiring().needed(session.job().intake().readers())).isEmpty()) {
-                return new Advice(open.get().consequence(), new Action("Add these lines", () -> {
+                return new Advice(Figures.text(session, open.get().consequence()), new Action("Add these lines", () -> {
                     addNeeded(session);
                     session.focus("wire.leaf.chart");
                 }), "Drawn up before anything is cut; colours are confirmed by continuity.", parted, checked, caution);
             }
-            return new Advice(open.get().consequence(),
+            return new Advice(Figures.text(session, open.get().consequence()),
                     state.isPresent() && metered(session)
                             ? new Action("Read the meter: " + state.get().words(), () -> read(session, state.get()))
                             : new Action("Enter it", () -> ask(session, id)),
@@ -399,7 +400,8 @@ public final class WireModel implements StationModel {
                         .orElse(new Action("They are parted now",
                                 () -> ground(session, "grounds parted", g -> g.withTwoWires(true)))),
                 "Heater current in the ground lifts the reader's volts: it reads "
-                        + Figures.leanOrRich(session, cost == null ? 0 : cost) + ". " + f.working() + ".",
+                        + Figures.leanOrRich(session, cost == null ? 0 : cost) + ". "
+                        + Figures.text(session, f.working()) + ".",
                 parted, checked, caution);
     }
 

@@ -162,7 +162,7 @@ class PlaceModelTest {
     void aBodyThatHangsDownIsSaidAsDown() {
         placing(p -> p.withFitted(AsFitted.NOTHING).withCandidate("B", c -> c.withClock(2.6)));
         assertThat(model.figure(session())).contains(" down");
-        assertThat(fails().getFirst().consequence()).contains("hangs below");
+        assertThat(fails().getFirst().consequence().metric()).contains("hangs below");
     }
 
     @Test

@@ -18,7 +18,20 @@ import org.jspecify.annotations.Nullable;
  * @param source where the limit comes from
  */
 public record Finding(String id, String subject, Verdict verdict, @Nullable Measure figure, @Nullable Limit limit,
-        String consequence, @Nullable Double lambdaCost, String working, Source source) {
+        Message consequence, @Nullable Double lambdaCost, Message working, Source source) {
+    /** A check whose sentences have no values. */
+    public Finding(String id, String subject, Verdict verdict, @Nullable Measure figure, @Nullable Limit limit,
+            String consequence, @Nullable Double lambdaCost, String working, Source source) {
+        this(id, subject, verdict, figure, limit, Message.plain(consequence), lambdaCost, Message.plain(working),
+                source);
+    }
+
+    /** A check whose working has values. */
+    public Finding(String id, String subject, Verdict verdict, @Nullable Measure figure, @Nullable Limit limit,
+            String consequence, @Nullable Double lambdaCost, Message working, Source source) {
+        this(id, subject, verdict, figure, limit, Message.plain(consequence), lambdaCost, working, source);
+    }
+
     /** A bound on a figure. */
     public record Limit(Relation relation, Measure bound) {
         /** Whether a figure, in SI, keeps the bound. */

@@ -28,7 +28,7 @@ public record Joints(@Nullable School school, Set<Integer> done, List<Test> test
     /** The ways good installers join a wire. */
     public enum School {
         SOLDERED("soldered splice", List.of("Heat-shrink slid on before the ends are joined.",
-                "Strip about 25 mm of each end; no strand cut.", "Hook the ends, three turns each way.",
+                "Strip about 25 mm (1 in) of each end; no strand cut.", "Hook the ends, three turns each way.",
                 "Heat from below, solder fed from above until it runs through; no cold grey lump.",
                 "Cool without moving it; pull by hand.",
                 "Heat-shrink over the middle, closed beyond both ends.")), CRIMPED(

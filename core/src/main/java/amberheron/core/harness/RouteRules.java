@@ -1,5 +1,6 @@
 package amberheron.core.harness;
 
+import amberheron.core.finding.Message;
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 
 import amberheron.core.finding.Finding;
@@ -54,7 +55,8 @@ public final class RouteRules {
         findings.add(slack(route));
         findings.add(hot(route));
         findings.add(least("route.moving", "Gap to moving parts", route, Waypoint::moving, w -> MOVING,
-                "It is caught or rubbed through: tie it off.", "least gap to anything that turns, swings or shakes",
+                "It is caught or rubbed through: tie it off.",
+                Message.plain("least gap to anything that turns, swings or shakes"),
                 CLEAR));
         double radius = BEND * (route.cable() == null ? USUAL_CABLE : route.cable());
         bend(route, radius).ifPresent(findings::add);
@@ -95,12 +97,14 @@ public final class RouteRules {
     private static Finding hot(Route route) {
         return least("route.hot", "Gap to hot parts", route, Waypoint::hot, w -> w.sleeved() ? HOT_SLEEVED : HOT,
                 "Insulation melts there: farther off, or a heat sleeve.",
-                "100 mm bare, 30 mm sleeved; the place that is shortest of its own limit", CLEAR);
+                Message.of("{0} bare, {1} sleeved; the place that is shortest of its own limit", metres(HOT),
+                        metres(HOT_SLEEVED)),
+                CLEAR);
     }
 
     /** The place that comes nearest to its limit; unknown while one is not measured. */
     private static Finding least(String id, String subject, Route route, Function<Waypoint, @Nullable Double> gap,
-            ToDoubleFunction<Waypoint> bound, String wrong, String working, Source source) {
+            ToDoubleFunction<Waypoint> bound, String wrong, Message working, Source source) {
         Optional<Waypoint> open = route.points().stream().filter(w -> gap.apply(w) == null).findFirst();
         Optional<Waypoint> worst = route.points().stream().filter(w -> gap.apply(w) != null).min(Comparator
                 .comparingDouble(w -> Objects.requireNonNull(gap.apply(w)) - bound.applyAsDouble(w)));
@@ -131,8 +135,8 @@ public final class RouteRules {
                                     ? "Tightest at " + w.name() + "."
                                     : "At " + w.name() + ": conductors break where they are bent tight and shaken.",
                             null, route.cable() == null
-                                    ? "five diameters of a cable taken as 6 mm"
-                                    : "five diameters of the cable",
+                                    ? Message.of("five diameters of a cable taken as {0}", metres(USUAL_CABLE))
+                                    : Message.plain("five diameters of the cable"),
                             BENDS);
                 });
     }

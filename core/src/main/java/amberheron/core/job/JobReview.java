@@ -218,7 +218,7 @@ public final class JobReview {
     public Optional<Next> next() {
         return Arrays.stream(Station.values()).filter(s -> state(s) != LinkState.PROVEN).findFirst()
                 .map(s -> new Next(s, findings(s).stream().filter(f -> f.verdict() == worst(s))
-                        .map(f -> f.subject() + ": " + f.consequence()).findFirst()
+                        .map(f -> f.subject() + ": " + f.consequence().metric()).findFirst()
                         .orElseGet(() -> String.join(", ", because(s)))));
     }
 

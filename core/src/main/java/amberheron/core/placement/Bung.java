@@ -1,8 +1,8 @@
 package amberheron.core.placement;
 
+import amberheron.core.finding.Message;
+import amberheron.core.finding.Refused;
 import amberheron.core.units.Sane;
-
-import static amberheron.core.units.Phrase.say;
 
 /**
  * A threaded bung, measured in hand.
@@ -17,12 +17,12 @@ public record Bung(double diameter, double lip, boolean stepped) {
 
     public Bung {
         if (!(diameter > 0.018)) {
-            throw new IllegalArgumentException(
-                    say("Bung: found %.1f mm across, expected more than its thread, 18 mm", 1000 * diameter));
+            throw new Refused(Message.of("Bung: found {0} across, expected more than its thread, {1}",
+                    Refused.length(diameter), Refused.length(0.018)));
         }
         if (!(lip > 0.010 && lip <= diameter)) {
-            throw new IllegalArgumentException(
-                    say("Hole: found %.1f mm, expected from 10 mm to the bung's %.1f mm", 1000 * lip, 1000 * diameter));
+            throw new Refused(Message.of("Hole: found {0}, expected from {1} to the bung's {2}", Refused.length(lip),
+                    Refused.length(0.010), Refused.length(diameter)));
         }
         Sane.BORE.check("diameter", diameter);
         Sane.BORE.check("lip", lip);

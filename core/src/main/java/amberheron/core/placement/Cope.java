@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import amberheron.core.finding.Message;
+import amberheron.core.finding.Refused;
 import static amberheron.core.units.Phrase.say;
 
 import java.util.ArrayList;
@@ -25,8 +27,8 @@ public record Cope(double bung, double pipe, double angle) {
 
     public Cope {
         if (!(bung > 0 && bung < pipe)) {
-            throw new IllegalArgumentException(say(
-                    "Bung of %.1f mm on a pipe of %.1f mm: expected smaller than the pipe", 2000 * bung, 2000 * pipe));
+            throw new Refused(Message.of("Bung of {0} on a pipe of {1}: expected smaller than the pipe",
+                    Refused.length(2 * bung), Refused.length(2 * pipe)));
         }
         if (!(angle >= FLATTEST && angle <= Math.PI - FLATTEST)) {
             throw new IllegalArgumentException(say("Bung at %.0f° to the pipe: expected from %.0f° to %.0f°",

@@ -1,8 +1,8 @@
 package amberheron.core.placement;
 
+import amberheron.core.finding.Message;
+import amberheron.core.finding.Refused;
 import amberheron.core.units.Sane;
-
-import static amberheron.core.units.Phrase.say;
 
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.jspecify.annotations.Nullable;
@@ -85,11 +85,11 @@ public record Neighbour(Kind kind, Side side, double from, double to, @Nullable 
 
     public Neighbour {
         if (!(to > from)) {
-            throw new IllegalArgumentException(
-                    say("The %s ends at %.0f mm, before it begins at %.0f mm", kind.words(), 1000 * to, 1000 * from));
+            throw new Refused(Message.of("The {0} ends at {1}, before it begins at {2}", kind.words(),
+                    Refused.whole(to), Refused.whole(from)));
         }
         if (gap != null && !(gap >= 0)) {
-            throw new IllegalArgumentException(say("Gap: found %.0f mm, expected 0 or more", 1000 * gap));
+            throw new Refused(Message.of("Gap: found {0}, expected 0 or more", Refused.whole(gap)));
         }
         Sane.PLACE.check("from", from);
         Sane.PLACE.check("to", to);

@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import amberheron.core.finding.Message;
+import amberheron.core.finding.Refused;
 import static amberheron.core.units.Phrase.say;
 
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
@@ -24,6 +26,8 @@ import org.jspecify.annotations.Nullable;
 
 /** Judges a place by the trade's rules. */
 public final class PlaceRules {
+    /** Least distance after a turbine, m. */
+    public static final double AFTER_TURBINE = PlaceLimits.AFTER_TURBINE;
     /** Least tilt of the body above the horizon, radians. */
     public static final double LEAST_TILT = PlaceLimits.TILT;
 
@@ -40,7 +44,7 @@ public final class PlaceRules {
             .derived("pipe volume over gas flow, plus one engine cycle; running conditions and limit from memory");
     private static final Source DRYING = Source.memory("warm-up of the wall to the dew point; the 30 s are practice");
     private static final Source ROOM = Source.memory("room for boot, cable and tool; measure the sensor in hand");
-    private static final Source ADDED_UP = Source.derived("the lengths entered, with 150 mm of slack");
+    private static final Source ADDED_UP = Source.derived("the lengths entered, with some slack");
 
     private PlaceRules() {
     }
@@ -138,9 +142,8 @@ public final class PlaceRules {
         List<Neighbour> beside = beside(site, place);
         for (int i = 0; i < left.length; i++) {
             if (left[i] < 0) {
-                throw new IllegalArgumentException(
-                        say("The sensor stands out %.0f mm: %.0f mm more than the %s leaves at %s", 1000 * out,
-                                -1000 * left[i], beside.get(i).kind().words(), place.id()));
+                throw new Refused(Message.of("The sensor stands out {0}: {1} more than the {2} leaves at {3}",
+                        Refused.whole(out), Refused.whole(-left[i]), beside.get(i).kind().words(), place.id()));
             }
         }
     }
@@ -320,10 +323,11 @@ public final class PlaceRules {
         return new Finding("room-" + index, "To the " + n.kind().words() + " " + n.side().words(), verdict,
                 Double.isNaN(left) ? null : length(left), new Limit(AT_LEAST, length(PlaceLimits.room(n))), consequence,
                 null, points
-                        ? say("gap %.0f mm less what the sensor's end reaches out towards it; it stands out %.0f mm (%s)",
-                                1000 * Objects.requireNonNullElse(n.gap(), 0.0), 1000 * probe.standOutOrUsual(),
-                                probe.standOut() == null ? "usual, from memory" : "measured")
-                        : "the sensor points away from it; the gap is the pipe's own",
+                        ? Message.of(
+                                "gap {0} less what the sensor's end reaches out towards it; it stands out {1} ({2})",
+                                length(Objects.requireNonNullElse(n.gap(), 0.0)), length(probe.standOutOrUsual()),
+                                Message.plain(probe.standOut() == null ? "usual, from memory" : "measured"))
+                        : Message.plain("the sensor points away from it; the gap is the pipe's own"),
                 ROOM);
     }
 
@@ -350,7 +354,9 @@ public final class PlaceRules {
                     case PASS -> "The lead reaches with slack at both ends.";
                     case UNKNOWN -> "Enter the lead's length, where it leaves the pipe and the way from there.";
                     default -> "The lead does not reach: nearer, or an extension made for it.";
-                }, null, "lead − |place − where it leaves the pipe| − way from there − 150 mm of slack", ADDED_UP);
+                }, null, Message.of("lead − |place − where it leaves the pipe| − way from there − {0} of slack",
+                        length(AlongRun.SLACK)),
+                ADDED_UP);
     }
 
     private static Finding gas(@Nullable AlongRun at) {

@@ -30,7 +30,7 @@ public record Placing(List<Candidate> candidates, @Nullable String chosen, Probe
     /** Degrees by which the tilt may miss it. */
     private static final double MISS_ANGLE = Math.toRadians(5);
     private static final Source WELDED = Source
-            .memory("20 mm and 5° of deviation are taken for nothing; beyond, the place is judged anew");
+            .memory("a small deviation is taken for nothing; beyond the limit shown, the place is judged anew");
 
     public Placing {
         candidates = List.copyOf(candidates);

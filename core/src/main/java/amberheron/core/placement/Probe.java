@@ -1,8 +1,8 @@
 package amberheron.core.placement;
 
+import amberheron.core.finding.Message;
+import amberheron.core.finding.Refused;
 import amberheron.core.units.Sane;
-
-import static amberheron.core.units.Phrase.say;
 
 import org.jspecify.annotations.Nullable;
 
@@ -26,8 +26,7 @@ public record Probe(@Nullable Double standOut, @Nullable Double lead, @Nullable 
     public Probe {
         for (Double length : new Double[]{standOut, lead, leadOnward}) {
             if (length != null && !(length > 0)) {
-                throw new IllegalArgumentException(
-                        say("Length: found %.0f mm, expected more than 0", 1000 * length));
+                throw new Refused(Message.of("Length: found {0}, expected more than 0", Refused.whole(length)));
             }
         }
         Sane.BORE.check("standOut", standOut);

@@ -1,6 +1,7 @@
 package amberheron.core.placement;
 
-import static amberheron.core.units.Phrase.say;
+import amberheron.core.finding.Message;
+import amberheron.core.finding.Refused;
 
 import amberheron.core.placement.Segment.Kind;
 import java.util.ArrayList;
@@ -132,12 +133,12 @@ public final class Run {
      */
     public void require(double distance) {
         if (!pieces.isEmpty() && distance > end()) {
-            throw new IllegalArgumentException(
-                    say("%.0f mm is past the end of the run at %.0f mm", 1000 * distance, 1000 * end()));
+            throw new Refused(Message.of("{0} is past the end of the run at {1}", Refused.whole(distance),
+                    Refused.whole(end())));
         }
         if (start() < 0 && distance < start()) {
-            throw new IllegalArgumentException(
-                    say("%.0f mm is before the run begins at %.0f mm", 1000 * distance, 1000 * start()));
+            throw new Refused(Message.of("{0} is before the run begins at {1}", Refused.whole(distance),
+                    Refused.whole(start())));
         }
     }
 

@@ -1,8 +1,8 @@
 package amberheron.core.placement;
 
+import amberheron.core.finding.Message;
+import amberheron.core.finding.Refused;
 import amberheron.core.units.Sane;
-
-import static amberheron.core.units.Phrase.say;
 
 import org.jspecify.annotations.Nullable;
 
@@ -80,19 +80,17 @@ public record Segment(Line line, Kind kind, @Nullable Double length, @Nullable D
 
     public Segment {
         if (length != null && !(length > 0)) {
-            throw new IllegalArgumentException(say("Length: found %.0f mm, expected more than 0", 1000 * length));
+            throw new Refused(Message.of("Length: found {0}, expected more than 0", Refused.whole(length)));
         }
         if (diameter != null && !(diameter > 0)) {
-            throw new IllegalArgumentException(
-                    say("Outer diameter: found %.1f mm, expected more than 0", 1000 * diameter));
+            throw new Refused(Message.of("Outer diameter: found {0}, expected more than 0", Refused.length(diameter)));
         }
         if (wall != null && !(wall > 0)) {
-            throw new IllegalArgumentException(say("Wall: found %.1f mm, expected more than 0", 1000 * wall));
+            throw new Refused(Message.of("Wall: found {0}, expected more than 0", Refused.length(wall)));
         }
         if (diameter != null && wall != null && !(2 * wall < diameter)) {
-            throw new IllegalArgumentException(
-                    say("Wall %.1f mm in a pipe of %.1f mm leaves no bore; expected less than %.1f mm", 1000 * wall,
-                            1000 * diameter, 500 * diameter));
+            throw new Refused(Message.of("Wall {0} in a pipe of {1} leaves no bore; expected less than {2}",
+                    Refused.length(wall), Refused.length(diameter), Refused.length(diameter / 2)));
         }
         Sane.LENGTH.check("length", length);
         Sane.BORE.check("diameter", diameter);

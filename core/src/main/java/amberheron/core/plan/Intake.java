@@ -1,5 +1,9 @@
 package amberheron.core.plan;
 
+import amberheron.core.placement.PlaceRules;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import amberheron.core.finding.Message;
 import amberheron.core.units.Sane;
 
 import static amberheron.core.units.Phrase.say;
@@ -208,42 +212,49 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
     }
 
     /** What follows from the answers, so that it need not be asked. */
-    public List<String> follows() {
-        List<String> follows = new ArrayList<>();
+    public List<Message> follows() {
+        List<Message> follows = new ArrayList<>();
         if (exhaust.turbine()) {
-            follows.add("Turbine: the sensor goes at least 460 mm after it, never before.");
+            follows.add(Message.of("Turbine: the sensor goes at least {0} after it, never before.",
+                    new Measure(PlaceRules.AFTER_TURBINE, Dimension.LENGTH, 0)));
         }
         if (exhaust.catalyst().isPresent()) {
-            follows.add("Catalyst: before it if there is room; after it the reading errs lean and is recorded.");
+            follows.add(Message
+                    .plain("Catalyst: before it if there is room; after it the reading errs lean and is recorded."));
         }
         if (banks == 2) {
-            follows.add("Two banks: one sensor sees one, or goes after the merge; which is written down.");
+            follows.add(
+                    Message.plain("Two banks: one sensor sees one, or goes after the merge; which is written down."));
         }
         if (readers.contains(ReaderKind.STOCK_ECU)) {
-            follows.add("Stock ECU: the controller's simulated narrowband, 0 to 1 V, never its wideband output.");
+            follows.add(Message
+                    .plain("Stock ECU: the controller's simulated narrowband, 0 to 1 V, never its wideband output."));
         }
         if (readers.contains(ReaderKind.LOGGER) || readers.contains(ReaderKind.ECU)) {
-            follows.add("Analog output: law and reader are chosen and checked at Scale.");
+            follows.add(Message.plain("Analog output: law and reader are chosen and checked at Scale."));
         } else if (!readers.isEmpty()) {
-            follows.add("No analog reader: the display is checked against free air and known points only.");
+            follows.add(
+                    Message.plain("No analog reader: the display is checked against free air and known points only."));
         }
         if (asks(Question.LINK) && link != null) {
-            follows.add(switch (link) {
+            follows.add(Message.plain(switch (link) {
                 case SERIAL -> "Serial: data and ground to the 9-pin plug, pins 2 and 5; no voltage to scale.";
                 case CAN -> "CAN: two wires twisted, a resistor at each end of the bus; no voltage to scale.";
                 case DIAGNOSTIC_PORT -> "Diagnostic port: passed through at the plug; the port's own feed stays free.";
-            });
+            }));
         }
         if (fuelSystem == FuelSystem.CARBURETTOR) {
-            follows.add("Carburettor: choke open before any reading counts; about 13 at cruise is right for it.");
+            follows.add(Message
+                    .plain("Carburettor: choke open before any reading counts; about 13 at cruise is right for it."));
         } else if (fuelSystem == FuelSystem.INJECTION) {
-            follows.add("Injection: warm idle swings about stoichiometric in closed loop; that is right.");
+            follows.add(
+                    Message.plain("Injection: warm idle swings about stoichiometric in closed loop; that is right."));
         }
         if (!permanent) {
-            follows.add("Tuning days only: plug for the bung, and the sensor out when its power goes.");
+            follows.add(Message.plain("Tuning days only: plug for the bung, and the sensor out when its power goes."));
         }
         if (asks(Question.MATERIAL) && material == Material.COATED) {
-            follows.add("Coated pipe: grind it bare before welding; its fumes are poisonous.");
+            follows.add(Message.plain("Coated pipe: grind it bare before welding; its fumes are poisonous."));
         }
         return List.copyOf(follows);
     }

@@ -46,7 +46,7 @@ class LogTest {
     void aReaderThatReadsLeanOnTheRoadFails() {
         List<Finding> lean = LogRules.judge(LogComparison.of(log(500, 0.01)), Tolerance.LAMBDA, Tolerance.SOURCE);
         assertThat(lean.getFirst().verdict()).isEqualTo(Verdict.FAIL);
-        assertThat(lean.getFirst().consequence()).contains("lean");
+        assertThat(lean.getFirst().consequence().metric()).contains("lean");
         assertThat(LogRules.judge(LogComparison.of(log(500, 0.001)), Tolerance.LAMBDA, Tolerance.SOURCE))
                 .extracting(Finding::verdict).containsOnly(Verdict.PASS);
     }

@@ -109,7 +109,7 @@ class HarnessTest {
         assertThat(chart.wires()).extracting(Wire::tag).containsExactly("1", "2");
         assertThat(ChartRules.judge(new Chart(List.of(POWER)), List.of(POWER, ANALOG)))
                 .filteredOn(f -> f.id().equals("chart.complete")).singleElement()
-                .satisfies(f -> assertThat(f.consequence()).contains("analog + to logger"));
+                .satisfies(f -> assertThat(f.consequence().metric()).contains("analog + to logger"));
         assertThatThrownBy(() -> new Chart(List.of(POWER, ANALOG.withTag("1"))))
                 .isInstanceOf(IllegalArgumentException.class).hasMessageContaining("“1” twice");
     }
@@ -168,7 +168,7 @@ class HarnessTest {
         Route hot = ROUTE.withPoints(List.of(point("down pipe", 0.6, 0.06, null)));
         assertThat(finding(RouteRules.judge(hot), "route.hot")).satisfies(f -> {
             assertThat(f.verdict()).isEqualTo(Verdict.FAIL);
-            assertThat(f.consequence()).contains("down pipe");
+            assertThat(f.consequence().metric()).contains("down pipe");
         });
         Route sleeved = ROUTE.withPoints(List.of(point("down pipe", 0.6, 0.06, null).withSleeved(true)));
         assertThat(finding(RouteRules.judge(sleeved), "route.hot").verdict()).isEqualTo(Verdict.PASS);
@@ -184,7 +184,7 @@ class HarnessTest {
         assertThat(finding(RouteRules.judge(bare), "route.hole").verdict()).isEqualTo(Verdict.UNKNOWN);
         assertThat(finding(RouteRules.judge(bare.withPassage(Route.Passage.NONE)), "route.hole").verdict())
                 .isEqualTo(Verdict.PASS);
-        assertThat(finding(RouteRules.judge(ROUTE.withLookedBehind(false)), "route.hole").consequence())
+        assertThat(finding(RouteRules.judge(ROUTE.withLookedBehind(false)), "route.hole").consequence().metric())
                 .contains("brake");
         assertThat(finding(RouteRules.judge(ROUTE.withFacing(Route.Facing.UP)), "route.spray").verdict())
                 .isEqualTo(Verdict.WARN);
@@ -206,7 +206,7 @@ class HarnessTest {
         Joints good = done.plus(new Joints.Test("1", awg18, 95.0, 0.001));
         assertThat(JointRules.judge(good)).extracting(Finding::verdict).containsOnly(Verdict.PASS);
         Joints weak = good.plus(new Joints.Test("2", awg18, 60.0, 0.02));
-        assertThat(finding(JointRules.judge(weak), "joint.pull").consequence()).contains("Wire 2");
+        assertThat(finding(JointRules.judge(weak), "joint.pull").consequence().metric()).contains("Wire 2");
         assertThat(finding(JointRules.judge(weak), "joint.ohms").verdict()).isEqualTo(Verdict.FAIL);
         assertThat(good.withSchool(Joints.School.SOLDERED).done()).isEqualTo(Set.of());
     }

@@ -40,7 +40,7 @@ class PlaceRulesTest {
         Finding before = finding(site(TURBO), at(-0.05, 45), "distance");
         assertThat(before.verdict()).isEqualTo(FAIL);
         assertThat(before.lambdaCost()).isCloseTo(0.2 * 0.1837, within(1e-4));
-        assertThat(before.consequence()).contains("pressure");
+        assertThat(before.consequence().metric()).contains("pressure");
     }
 
     @ParameterizedTest
@@ -66,7 +66,7 @@ class PlaceRulesTest {
     void afterACatalystWarnsThatItReadsLean() {
         Finding after = finding(site(TURBO), at(1.7, 45), "catalyst");
         assertThat(after.verdict()).isEqualTo(WARN);
-        assertThat(after.consequence()).contains("lean").contains("Record");
+        assertThat(after.consequence().metric()).contains("lean").contains("Record");
         assertThat(finding(site(TURBO), at(1.1, 45), "catalyst").verdict()).isEqualTo(PASS);
         assertThat(PlaceRules.judge(site(OPEN), at(1.3, 45))).noneMatch(f -> f.id().equals("catalyst"));
     }
@@ -87,7 +87,7 @@ class PlaceRulesTest {
                 new Neighbour(Neighbour.Kind.GROUND, Neighbour.Side.BELOW, 0, 3, 1.5))));
         assertThat(finding(roomy, at(0.9, 180), "room-0").verdict()).isEqualTo(PASS);
         assertThat(PlaceRules.verdict(roomy, at(0.9, 180))).isEqualTo(FAIL);
-        assertThat(finding(roomy, at(0.9, 180), "tilt").consequence()).contains("tears it off");
+        assertThat(finding(roomy, at(0.9, 180), "tilt").consequence().metric()).contains("tears it off");
     }
 
     /** Upright under a floor 150 mm above a 50.8 mm pipe, a sensor of 85 mm leaves 65 mm; at 60° half its height counts. */
@@ -113,7 +113,7 @@ class PlaceRulesTest {
         assertThatThrownBy(() -> PlaceRules.requireRoom(low, at(0.9, 0))).isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("85 mm").hasMessageContaining("25 mm more than the floor leaves");
         PlaceRules.requireRoom(low, at(0.9, 70));
-        assertThat(finding(low, at(0.9, 0), "tools").consequence()).startsWith("No tool reaches it");
+        assertThat(finding(low, at(0.9, 0), "tools").consequence().metric()).startsWith("No tool reaches it");
     }
 
     @Test
@@ -137,12 +137,12 @@ class PlaceRulesTest {
 
     @Test
     void noBungHoldsOnAFlexOrPastTheEnd() {
-        assertThat(finding(site(TURBO), at(1.3, 45), "piece").consequence()).contains("catalyst");
+        assertThat(finding(site(TURBO), at(1.3, 45), "piece").consequence().metric()).contains("catalyst");
         assertThat(finding(site(OPEN), at(2.5, 45), "piece").verdict()).isEqualTo(FAIL);
         assertThatThrownBy(() -> OPEN.run(Line.ALL).require(2.5))
                 .hasMessageContaining("past the end of the run at 2000");
         assertThatThrownBy(() -> OPEN.run(Line.ALL).require(-0.3))
-                .hasMessageContaining("before the run begins at -200");
+                .hasMessageContaining("before the run begins at −200");
     }
 
     @Test

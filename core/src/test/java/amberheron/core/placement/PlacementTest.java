@@ -94,7 +94,7 @@ class PlacementTest {
     void whatCannotBeIsRefused() {
         Segment pipe = Segment.straight(Line.ALL, Kind.PIPE, 1.0, 0.05, 0.0);
         assertThatThrownBy(() -> pipe.withWall(0.025)).hasMessageContaining("leaves no bore");
-        assertThatThrownBy(() -> pipe.withLength(-1.0)).hasMessageContaining("found -1000 mm");
+        assertThatThrownBy(() -> pipe.withLength(-1.0)).hasMessageContaining("found −1000 mm");
         assertThatThrownBy(() -> Runs.FLOOR.withTo(-1)).hasMessageContaining("before it begins");
         assertThatThrownBy(() -> Runs.FLOOR.withGap(-0.1)).hasMessageContaining("0 or more");
         assertThatThrownBy(() -> Runs.PROBE.withStandOut(0.0)).hasMessageContaining("more than 0");
@@ -131,7 +131,7 @@ class PlacementTest {
     void aTiltThePipeCannotShowIsSaidNotGuessed() {
         Placing placing = fitted(AsFitted.NOTHING.withReading(Math.toRadians(89)).withAcross(0.2).withAlong(0.3));
         assertThat(finding(placing, "turned").verdict()).isEqualTo(Verdict.FAIL);
-        assertThat(finding(placing, "turned").consequence()).contains("read body and car again");
+        assertThat(finding(placing, "turned").consequence().metric()).contains("read body and car again");
         assertThat(finding(fitted(AsFitted.NOTHING.withAirtight(false)), "tight").verdict()).isEqualTo(Verdict.FAIL);
         assertThat(finding(fitted(AsFitted.NOTHING.withAirtight(true)), "moved").verdict()).isEqualTo(Verdict.UNKNOWN);
     }

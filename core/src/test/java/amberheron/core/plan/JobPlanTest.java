@@ -156,7 +156,8 @@ class JobPlanTest {
         assertThat(WELDED.missing()).doesNotContain(Question.LINK);
         assertThat(software.missing()).contains(Question.LINK);
         assertThat(software.withLink(Link.CAN).missing()).doesNotContain(Question.LINK);
-        assertThat(software.withLink(Link.CAN).follows()).anyMatch(t -> t.startsWith("CAN: two wires twisted"));
+        assertThat(software.withLink(Link.CAN).follows())
+                .anyMatch(t -> t.metric().startsWith("CAN: two wires twisted"));
         assertThat(WELDED.asks(Question.MATERIAL)).isTrue();
         assertThat(WELDED.withFit(Fit.CLAMP).asks(Question.MATERIAL)).isFalse();
     }

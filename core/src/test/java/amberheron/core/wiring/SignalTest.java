@@ -81,7 +81,7 @@ class SignalTest {
         Finding load = finding(judge(signals, ReaderKind.LOGGER, LAW), "signal.load.logger");
         assertThat(Objects.requireNonNull(load.figure()).si()).isCloseTo(0.1, within(1e-9));
         assertThat(load.verdict()).isEqualTo(Verdict.FAIL);
-        assertThat(load.consequence()).contains("pull-up");
+        assertThat(load.consequence().metric()).contains("pull-up");
     }
 
     /** On a bent law the dearest volts decide, not the most volts: here the first fifth of a volt spans half the scale. */
@@ -94,7 +94,7 @@ class SignalTest {
                 h -> h.withForm(Form.SINGLE_ENDED).withInputOhms(5_000.0).withPullUpOhms(9_900.0)
                         .withPullUpVolts(5.0));
         Finding load = finding(judge(signals, ReaderKind.LOGGER, bent), "signal.load.logger");
-        assertThat(load.working()).startsWith("worst at 0.00 V");
+        assertThat(load.working().metric()).startsWith("worst at 0.00 V");
         assertThat(Objects.requireNonNull(load.lambdaCost())).isGreaterThan(0.09);
     }
 
@@ -106,7 +106,7 @@ class SignalTest {
         Finding load = finding(judge(signals, ReaderKind.STOCK_ECU, LAW), "signal.load.stock_ecu");
         assertThat(load.verdict()).isEqualTo(Verdict.WARN);
         assertThat(load.lambdaCost()).isNull();
-        assertThat(load.consequence()).contains("pull-up");
+        assertThat(load.consequence().metric()).contains("pull-up");
     }
 
     @Test

@@ -168,7 +168,7 @@ class WiringTest {
         PowerSource tapped = source(0.0, 12.4, 9.8).withHostFuse(10.0);
         assertThat(finding(wiring(tapped, 5.0, APART), "host").verdict()).isEqualTo(Verdict.UNKNOWN);
         assertThat(finding(wiring(tapped.withHostLoad(5.0), 5.0, APART), "host").verdict()).isEqualTo(Verdict.PASS);
-        assertThat(finding(wiring(tapped.withHostLoad(5.1), 5.0, APART), "host").consequence())
+        assertThat(finding(wiring(tapped.withHostLoad(5.1), 5.0, APART), "host").consequence().metric())
                 .contains("its fuse stays as it is");
     }
 
@@ -196,7 +196,7 @@ class WiringTest {
         assertThat(PowerRules.smallestWire(four, 10, 3, 12.4)).as("the fuse asks for more").hasValue(1e-6);
         assertThat(PowerRules.smallestWire(four, 5, 3, 10.4)).isEmpty();
         assertThat(PowerRules.smallestWire(Feed.UNMEASURED, 5, 3, 12.4)).isEmpty();
-        assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, APART).withFeed(four), "feed").consequence())
+        assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, APART).withFeed(four), "feed").consequence().metric())
                 .contains("smallest wire for this length and fuse: 0.50 mm²");
     }
 }

@@ -138,7 +138,8 @@ public final class ResultJson {
             } else {
                 one.putObject("limit").put("relation", Cursor.id(limit.relation())).put("value", limit.bound().si());
             }
-            one.put("lambdaCost", f.lambdaCost()).put("consequence", f.consequence()).put("working", f.working());
+            one.put("lambdaCost", f.lambdaCost()).put("consequence", f.consequence().metric()).put("working",
+                    f.working().metric());
             SourceJson.write(one, f.source());
         }
         return out;
