@@ -76,6 +76,8 @@ final class DemoCommands {
         DemoBook.fill(book, catalogue, home);
         Platform.startup(() -> {
         });
+        // The toolkit must outlive its last window: the session is closed on its thread.
+        Platform.setImplicitExit(false);
         Session session = Session.on(book, catalogue, home, Platform::runLater);
         try {
             return work.apply(new Ready(session, book, catalogue));

@@ -166,12 +166,12 @@ final class JobsView implements StationView {
         Label id = Parts.line(job.id(), "job-number");
         id.setMinWidth(64);
         Label waits = Parts.line(standing(job), "waits");
+        HBox standing = new HBox(14, waits);
         Label detail = Parts.line(job.fault().isEmpty() ? job.detail() : job.fault(), "soft");
-        VBox says = new VBox(Parts.line(job.vehicle().isBlank() ? "vehicle not entered" : job.vehicle()), waits,
-                detail);
+        VBox says = new VBox(Parts.line(job.vehicle().isBlank() ? "vehicle not entered" : job.vehicle()), standing, detail);
         int every = session.shop().recalibrateMonths();
         if (job.overdue(every, session.today())) {
-            waits.setText(waits.getText() + " · ▲ air check was due " + job.due(every).orElseThrow());
+            standing.getChildren().add(Parts.line("▲ air check was due " + job.due(every).orElseThrow(), "overdue"));
         }
         HBox.setHgrow(says, Priority.ALWAYS);
         says.setMaxWidth(Double.MAX_VALUE);

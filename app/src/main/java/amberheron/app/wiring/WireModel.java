@@ -282,12 +282,14 @@ public final class WireModel implements StationModel {
     /** Where the readings of the source looked at came from, where that has to be said. */
     String origins(Session session) {
         Map<KeyState, PowerSource.Reading> volts = looked(session).map(PowerSource::volts).orElse(Map.of());
-        String simulated = volts.entrySet().stream().filter(r -> !r.getValue().origin().real())
-                .map(r -> r.getKey().words()).collect(Collectors.joining(", "));
+        List<String> simulated = volts.entrySet().stream().filter(r -> !r.getValue().origin().real())
+                .map(r -> r.getKey().words()).toList();
         if (simulated.isEmpty()) {
             return "";
         }
-        return "Simulated: " + simulated + (session.shop().demo()
+        return (simulated.size() == volts.size()
+                ? "Every reading here is simulated"
+                : "Simulated: " + String.join("; ", simulated)) + (session.shop().demo()
                 ? ". In this demo book that counts."
                 : ". Made up by a stand-in, so it counts for nothing: measure it on the vehicle.");
     }
