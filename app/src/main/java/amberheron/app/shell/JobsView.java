@@ -168,7 +168,8 @@ final class JobsView implements StationView {
         Label waits = Parts.line(standing(job), "waits");
         HBox standing = new HBox(14, waits);
         Label detail = Parts.line(job.fault().isEmpty() ? job.detail() : job.fault(), "soft");
-        VBox says = new VBox(Parts.line(job.vehicle().isBlank() ? "vehicle not entered" : job.vehicle()), standing, detail);
+        VBox says = new VBox(Parts.line(job.vehicle().isBlank() ? "vehicle not entered" : job.vehicle()), standing,
+                detail);
         int every = session.shop().recalibrateMonths();
         if (job.overdue(every, session.today())) {
             standing.getChildren().add(Parts.line("▲ air check was due " + job.due(every).orElseThrow(), "overdue"));

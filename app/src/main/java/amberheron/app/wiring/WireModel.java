@@ -289,9 +289,10 @@ public final class WireModel implements StationModel {
         }
         return (simulated.size() == volts.size()
                 ? "Every reading here is simulated"
-                : "Simulated: " + String.join("; ", simulated)) + (session.shop().demo()
-                ? ". In this demo book that counts."
-                : ". Made up by a stand-in, so it counts for nothing: measure it on the vehicle.");
+                : "Simulated: " + String.join("; ", simulated))
+                + (session.shop().demo()
+                        ? ". In this demo book that counts."
+                        : ". Made up by a stand-in, so it counts for nothing: measure it on the vehicle.");
     }
 
     @Override
