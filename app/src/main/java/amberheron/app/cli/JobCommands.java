@@ -30,6 +30,7 @@ import amberheron.io.pack.HandOverSheet;
 import amberheron.io.pack.HarnessSheet;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
@@ -104,6 +105,12 @@ final class JobCommands {
 
         static int exit(List<Finding> findings) {
             return findings.stream().anyMatch(f -> f.verdict() == Verdict.FAIL) ? HeronCommand.OUT : 0;
+        }
+
+        static int exit(JobReview review) {
+            return Arrays.stream(Station.values()).anyMatch(s -> review.state(s) == LinkState.OUT_OF_TOLERANCE)
+                    ? HeronCommand.OUT
+                    : 0;
         }
 
         final boolean json() {
@@ -260,8 +267,7 @@ final class JobCommands {
                         .ifPresent(n -> out().printf(Locale.ROOT, "next: %s: %s%n", n.station().title(), n.text()));
             }
             out().flush();
-            return java.util.Arrays.stream(Station.values())
-                    .anyMatch(s -> review.state(s) == LinkState.OUT_OF_TOLERANCE) ? HeronCommand.OUT : 0;
+            return exit(review);
         }
     }
 
@@ -281,9 +287,7 @@ final class JobCommands {
             HandOverPack.write(document, HandOverSheet.of(review, UnitChoice.METRIC), folder)
                     .forEach(f -> out().println(f));
             out().flush();
-            boolean lies = java.util.Arrays.stream(Station.values())
-                    .anyMatch(s -> review.state(s) == LinkState.OUT_OF_TOLERANCE);
-            return lies ? HeronCommand.OUT : 0;
+            return exit(review);
         }
     }
 }

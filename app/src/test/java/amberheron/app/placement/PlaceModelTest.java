@@ -191,10 +191,7 @@ class PlaceModelTest {
                 (j, v) -> j.withPlacing(j.placing().withFitted(j.placing().fitted().withPhotos(v))));
     }
 
-    private void await(String words) throws InterruptedException {
-        for (int i = 0; i < 600 && !session().notice().contains(words); i++) {
-            Thread.sleep(50);
-        }
+    private void await(String words) {
         assertThat(session().notice()).contains(words);
     }
 
