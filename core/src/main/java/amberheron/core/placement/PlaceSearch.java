@@ -35,12 +35,12 @@ public final class PlaceSearch {
     /** What the whole run says. */
     public static final class Band {
         private final double start;
-        private final List<Verdict> along;
+        private final List<Along> along;
         /** Absent where the place fails whatever the clock position; made when it is asked for. */
         private final List<@Nullable Ring> around;
         private final IntFunction<Ring> make;
 
-        private Band(double start, List<Verdict> along, List<@Nullable Ring> around, IntFunction<Ring> make) {
+        private Band(double start, List<Along> along, List<@Nullable Ring> around, IntFunction<Ring> make) {
             this.start = start;
             this.along = along;
             this.around = around;
@@ -64,14 +64,19 @@ public final class PlaceSearch {
 
         /** The best verdict any clock position has at a place along the run. */
         public Verdict best(int index) {
-            return along.get(index) == Verdict.FAIL ? Verdict.FAIL : worse(along.get(index), ring(index).best);
+            Verdict here = along.get(index).verdict();
+            return here == Verdict.FAIL ? here : worse(here, ring(index).best);
         }
 
         /** The verdict at a place along the run and a clock position in whole degrees from 12. */
         public Verdict verdict(int index, int degrees) {
-            return along.get(index) == Verdict.FAIL
-                    ? Verdict.FAIL
-                    : worse(along.get(index), ring(index).verdicts[Math.floorMod(degrees, AROUND)]);
+            Verdict here = along.get(index).verdict();
+            return here == Verdict.FAIL ? here : worse(here, ring(index).verdicts[Math.floorMod(degrees, AROUND)]);
+        }
+
+        /** Whether it does not fail and no rule waits for a measure at a place and a clock position in whole degrees. */
+        public boolean usable(int index, int degrees) {
+            return along.get(index).usable() && ring(index).usable[Math.floorMod(degrees, AROUND)];
         }
 
         /** Verdicts of the rules that depend on the clock position alone (tilt, room, tools), by whole degrees from 12. */
@@ -85,15 +90,22 @@ public final class PlaceSearch {
         }
     }
 
+    /** The rules that depend on the distance alone. A warning may hide that another rule waits for a measure. */
+    private record Along(Verdict verdict, boolean usable) {
+    }
+
     /** One turn around the pipe: verdict, sine of the tilt and free length at each degree. */
     private static final class Ring {
         private final Verdict[] verdicts = new Verdict[AROUND];
+        private final boolean[] usable = new boolean[AROUND];
         private final double[] sines = new double[AROUND];
         private final double[] free = new double[AROUND];
         private Verdict best = Verdict.FAIL;
 
-        void put(int degree, Verdict verdict, double sine, double room) {
+        void put(int degree, Judged judged, double sine, double room) {
+            Verdict verdict = judged.worst;
             verdicts[degree] = verdict;
+            usable[degree] = judged.usable();
             sines[degree] = sine;
             free[degree] = room;
             best = verdict.compareTo(best) < 0 ? verdict : best;
@@ -111,9 +123,20 @@ public final class PlaceSearch {
         return a.compareTo(b) >= 0 ? a : b;
     }
 
-    /** Neither bad nor not measured yet. */
-    private static boolean usable(Verdict verdict) {
-        return verdict == Verdict.PASS || verdict == Verdict.WARN;
+    /** The worst of several verdicts, and whether any of them waits for a measure. */
+    private static final class Judged {
+        private Verdict worst = Verdict.PASS;
+        private boolean known = true;
+
+        Judged and(Verdict verdict) {
+            worst = worse(worst, verdict);
+            known &= verdict != Verdict.UNKNOWN;
+            return this;
+        }
+
+        boolean usable() {
+            return known && worst != Verdict.FAIL;
+        }
     }
 
     /** Judges the whole of a line; empty while its run is not known. */
@@ -125,15 +148,15 @@ public final class PlaceSearch {
         double end = Math.min(run.end(), FAR);
         double start = run.start();
         int size = (int) Math.floor((end - start) / STEP + 1e-6) + 1;
-        List<Verdict> along = new ArrayList<>(size);
+        List<Along> along = new ArrayList<>(size);
         List<@Nullable Ring> around = new ArrayList<>(size);
         Ring ring = null;
         Object ringOf = null;
         for (int i = 0; i < size; i++) {
             double distance = start + i * STEP;
             AlongRun at = AlongRun.of(site, run, distance);
-            along.add(alongVerdict(site, run, at));
-            if (along.getLast() == Verdict.FAIL) {
+            along.add(along(site, run, at));
+            if (along.getLast().verdict() == Verdict.FAIL) {
                 around.add(null);
                 continue;
             }
@@ -165,17 +188,16 @@ public final class PlaceSearch {
         return beside;
     }
 
-    private static Verdict alongVerdict(Site site, Run run, AlongRun at) {
-        Verdict worst = PlaceLimits.distance(run, at.distance());
-        worst = worse(worst, PlaceLimits.piece(at));
-        worst = worse(worst, PlaceLimits.catalyst(site, run, at));
-        worst = worse(worst, PlaceLimits.bank(site, at));
-        worst = worse(worst, PlaceLimits.lead(at.lead()));
-        worst = worse(worst, PlaceLimits.gas(at.gas()));
-        worst = worse(worst, PlaceLimits.atMost(at.idle(), PlaceLimits.IDLE_DELAY));
-        worst = worse(worst, PlaceLimits.atMost(at.fullLoad(), PlaceLimits.FULL_LOAD_DELAY));
-        worst = worse(worst, PlaceLimits.dry(at.dry()));
-        return site.exhaust().neighbours().isEmpty() ? worse(worst, Verdict.UNKNOWN) : worst;
+    private static Along along(Site site, Run run, AlongRun at) {
+        Judged judged = new Judged().and(PlaceLimits.distance(run, at.distance())).and(PlaceLimits.piece(at))
+                .and(PlaceLimits.catalyst(site, run, at)).and(PlaceLimits.bank(site, at))
+                .and(PlaceLimits.lead(at.lead())).and(PlaceLimits.gas(at.gas()))
+                .and(PlaceLimits.atMost(at.idle(), PlaceLimits.IDLE_DELAY))
+                .and(PlaceLimits.atMost(at.fullLoad(), PlaceLimits.FULL_LOAD_DELAY)).and(PlaceLimits.dry(at.dry()));
+        if (site.exhaust().neighbours().isEmpty()) {
+            judged.and(Verdict.UNKNOWN);
+        }
+        return new Along(judged.worst, judged.usable());
     }
 
     private static Ring ring(Site site, @Nullable Piece piece, double slope, List<Neighbour> beside) {
@@ -196,25 +218,24 @@ public final class PlaceSearch {
         Ring ring = new Ring();
         for (int degree = 0; degree < AROUND; degree++) {
             double sine = Math.clamp(upNormal * COSINE[degree] + upSide * SINE[degree], -1, 1);
-            Verdict worst = piece != null && piece.segment().slope() == null
+            Judged judged = new Judged().and(piece != null && piece.segment().slope() == null
                     ? Verdict.UNKNOWN
-                    : PlaceLimits.tiltOfSine(sine);
-            if (worst == Verdict.FAIL) {
+                    : PlaceLimits.tiltOfSine(sine));
+            if (judged.worst == Verdict.FAIL) {
                 // Nothing around it can make that good.
-                ring.put(degree, worst, sine, 0);
+                ring.put(degree, judged, sine, 0);
                 continue;
             }
             double free = Double.POSITIVE_INFINITY;
             for (int k = 0; k < n; k++) {
                 double towards = towardsNormal[k] * COSINE[degree] + towardsSide[k] * SINE[degree];
-                worst = worse(worst,
-                        PlaceLimits.room(beside.get(k), Room.left(beside.get(k), radius, out, towards)));
+                judged.and(PlaceLimits.room(beside.get(k), Room.left(beside.get(k), radius, out, towards)));
                 free = Math.min(free, Room.free(beside.get(k), radius, towards));
             }
             if (!site.exhaust().neighbours().isEmpty()) {
-                worst = worse(worst, PlaceLimits.tools(free, out));
+                judged.and(PlaceLimits.tools(free, out));
             }
-            ring.put(degree, worst, sine, free);
+            ring.put(degree, judged, sine, free);
         }
         return ring;
     }
@@ -241,10 +262,10 @@ public final class PlaceSearch {
         Ring before = null;
         Verdict alongBefore = Verdict.FAIL;
         for (int i = 0; i < band.size(); i++) {
-            Verdict along = band.along.get(i);
-            if (!usable(along)) {
+            if (!band.along.get(i).usable()) {
                 continue;
             }
+            Verdict along = band.along.get(i).verdict();
             Ring ring = band.ring(i);
             // Farther along the same straight piece nothing gets better.
             if (ring == before && along.compareTo(alongBefore) >= 0) {
@@ -254,7 +275,7 @@ public final class PlaceSearch {
             alongBefore = along;
             for (int degree = 0; degree < AROUND; degree++) {
                 Verdict here = worse(along, ring.verdicts[degree]);
-                if (!usable(here) || here.compareTo(verdict) > 0) {
+                if (!ring.usable[degree] || here.compareTo(verdict) > 0) {
                     continue;
                 }
                 double tilt = Math.asin(ring.sines[degree]);

@@ -55,19 +55,31 @@ class PlaceSearchProperties {
             Candidate place = Runs.at(band.distance(index), degrees);
             assertThat(band.verdict(index, degrees)).as("%.3f m at %d°", band.distance(index), degrees)
                     .isEqualTo(PlaceRules.verdict(site, place));
+            assertThat(band.usable(index, degrees)).isEqualTo(PlaceRules.judge(site, place).stream()
+                    .noneMatch(f -> f.verdict() == Verdict.FAIL || f.verdict() == Verdict.UNKNOWN));
         }
     }
 
-    /** No place of the band has a better verdict than the one it puts first. */
+    /** Of the places that lack no measure none is better than the one put first. */
     @Property(tries = 40)
     void nothingIsBetterThanTheBest(@ForAll long seed) {
+        bestOf(seed);
+    }
+
+    /** Here a place warns of one thing and waits for the measure of another: it is no place to offer. */
+    @Test
+    void aWarningDoesNotHideAMissingMeasure() {
+        bestOf(274342);
+    }
+
+    private static void bestOf(long seed) {
         Site site = any(new Random(seed));
         PlaceSearch.Band band = PlaceSearch.band(site, Line.ALL).orElseThrow();
         Verdict most = Verdict.FAIL;
         for (int i = 0; i < band.size(); i++) {
             for (int degrees = 0; degrees < 360; degrees++) {
-                Verdict here = band.verdict(i, degrees);
-                most = here != Verdict.UNKNOWN && here.compareTo(most) < 0 ? here : most;
+                Verdict here = band.usable(i, degrees) ? band.verdict(i, degrees) : Verdict.FAIL;
+                most = here.compareTo(most) < 0 ? here : most;
             }
         }
         Optional<Candidate> best = PlaceSearch.best(site, Line.ALL);
