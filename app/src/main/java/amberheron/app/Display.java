@@ -12,8 +12,9 @@ import java.util.Locale;
 /** Whether a window can be opened here, asked before the toolkit starts, since it ends the program when it cannot. */
 @SuppressWarnings("restricted") // native calls are the only way to ask before the toolkit asks
 enum Display {
-    READY(""), NO_DISPLAY("no display: there is no screen to open a window on"), NO_GTK(
-            "a display is there, but GTK 3 is missing: install it (on Debian and its kin: apt-get install libgtk-3-0 libgl1 libxtst6 libxxf86vm1)");
+    READY(""),
+    NO_DISPLAY("no display: there is no screen to open a window on"),
+    NO_GTK("a display is there, but GTK 3 is missing: install it (on Debian and its kin: apt-get install libgtk-3-0 libgl1 libxtst6 libxxf86vm1)");
 
     private final String words;
 

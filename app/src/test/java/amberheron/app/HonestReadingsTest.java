@@ -85,9 +85,11 @@ class HonestReadingsTest {
             session.edit("source", j -> j.withWiring(j.wiring().withSources(List.of(PowerSource.named("A")
                     .withReading(KeyState.OFF, 0.0, stand).withReading(KeyState.ON, 12.4, session.typed())))
                     .withTaken("A")));
-            assertThat(session.review().findings(Station.WIRE)).filteredOn(f -> f.id().equals("off")).singleElement()
+            assertThat(session.review().findings(Station.WIRE)).filteredOn(f -> f.check().key().equals("off"))
+                    .singleElement()
                     .satisfies(f -> assertThat(f.verdict()).isEqualTo(Verdict.UNKNOWN));
-            assertThat(session.review().findings(Station.WIRE)).filteredOn(f -> f.id().equals("on")).singleElement()
+            assertThat(session.review().findings(Station.WIRE)).filteredOn(f -> f.check().key().equals("on"))
+                    .singleElement()
                     .satisfies(f -> assertThat(f.verdict()).isEqualTo(Verdict.PASS));
         }
     }

@@ -1,5 +1,6 @@
 package amberheron.app;
 
+import amberheron.core.placement.PlaceField;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -76,12 +77,12 @@ class StationsTest extends WindowTest {
         hands.clickOn(byId("place.leaf.pipe"));
         hands.interact(() -> byId("place.piece.3").requestFocus());
         hands.push(KeyCode.SPACE);
-        hands.interact(() -> session.focus("place.piece.3.wall"));
+        hands.interact(() -> session.seek(PlaceField.PIECE_WALL.of("3")));
         type("20");
         assertThat(shows("Wall 20.0 mm in a pipe of 38.1 mm leaves no bore; expected less than 19.1 mm"))
                 .isTrue();
         assertThat(session.job().drafts()).containsEntry("place.piece.3.wall", "20");
-        hands.interact(() -> session.focus("place.piece.3.length"));
+        hands.interact(() -> session.seek(PlaceField.PIECE_LENGTH.of("3")));
         type("-640");
         assertThat(shows("Length: found “-640”, expected between 1 mm and")).isTrue();
         hands.interact(() -> session.focus("place.B.distance"));
@@ -99,7 +100,7 @@ class StationsTest extends WindowTest {
     void aBadEntryStaysWithItsPieceWhenOthersGo() {
         go("SB-014", KeyCode.DIGIT2);
         hands.clickOn(byId("place.leaf.pipe"));
-        hands.interact(() -> session.focus("place.piece.1.wall"));
+        hands.interact(() -> session.seek(PlaceField.PIECE_WALL.of("1")));
         type("20 mmm");
         hands.interact(() -> byId("place.piece.0").requestFocus());
         hands.push(KeyCode.SPACE);
@@ -198,7 +199,7 @@ class StationsTest extends WindowTest {
         assertThat(shows("A is lost while cranking. The controller restarts with every start")).isTrue();
         hands.interact(() -> ((ToggleButton) byId("wire.feed.relay.1")).fire());
         assertThat(shows("Source, cranking: ")).isFalse();
-        assertThat(session.review().findings(Station.WIRE)).filteredOn(f -> f.id().equals("cranking"))
+        assertThat(session.review().findings(Station.WIRE)).filteredOn(f -> f.check().key().equals("cranking"))
                 .singleElement().satisfies(f -> assertThat(f.verdict()).as("the relay feeds").isEqualTo(Verdict.PASS));
     }
 
@@ -255,7 +256,7 @@ class StationsTest extends WindowTest {
         assertThat(shows("9.82 AFR")).isTrue();
         hands.push(KeyCode.ALT, KeyCode.DIGIT1);
         hands.clickOn(byId("unit.lbft"));
-        assertThat(shows("Screw the sensor in, 30–40 lb·ft")).isTrue();
+        assertThat(shows("Screw the sensor in, 30 lb·ft to 40 lb·ft")).isTrue();
         assertThat(((ToggleButton) byId("unit.nm")).isSelected()).isFalse();
     }
 

@@ -46,7 +46,7 @@ class WireLeavesTest extends WindowTest {
     }
 
     private Finding finding(String id) {
-        return session.review().findings(Station.WIRE).stream().filter(f -> f.id().equals(id)).findFirst()
+        return session.review().findings(Station.WIRE).stream().filter(f -> f.check().key().equals(id)).findFirst()
                 .orElseThrow();
     }
 
@@ -69,7 +69,7 @@ class WireLeavesTest extends WindowTest {
         press("wire.chart.left.1");
         assertThat(drawn("simulated narrowband, unused: taped and bundled")).isTrue();
         assertThat(session.review().findings(Station.WIRE))
-                .filteredOn(f -> f.id().equals("chart.twins") || f.id().equals("chart.unused"))
+                .filteredOn(f -> f.check().key().equals("chart.twins") || f.check().key().equals("chart.unused"))
                 .extracting(f -> f.verdict()).containsExactly(Verdict.PASS, Verdict.PASS);
         press("wire.leaf.signal");
         press("wire.signal.reader.logger");
@@ -192,7 +192,7 @@ class WireLeavesTest extends WindowTest {
         assertThat(shows("The input is over-driven")).isTrue();
         pick("wire.signal.form", Hookup.Form.CAN);
         assertThat(shows("120 Ω at each end of the bus")).isTrue();
-        assertThat(session.review().findings(Station.WIRE)).noneMatch(f -> f.id().equals("signal.over.ecu"));
+        assertThat(session.review().findings(Station.WIRE)).noneMatch(f -> f.check().key().equals("signal.over.ecu"));
     }
 
     /** Lines are added for what is lacking, once; a line is changed, removed and brought back; a bad file changes nothing. */

@@ -1,5 +1,7 @@
 package amberheron.app.cli;
 
+import java.util.stream.Collectors;
+import amberheron.core.finding.Check;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.drivelog.ProveModel;
@@ -125,7 +127,7 @@ final class JobCommands {
                 var figure = f.figure();
                 var limit = f.limit();
                 Double cost = f.lambdaCost();
-                out().printf(Locale.ROOT, "%-8s %-26s %12s %14s %12s%n", f.verdict(), f.subject(),
+                out().printf(Locale.ROOT, "%-8s %-26s %12s %14s %12s%n", f.verdict(), f.subject().metric(),
                         figure == null ? "-" : UnitChoice.METRIC.text(figure, about.stoich()),
                         limit == null
                                 ? ""
@@ -261,7 +263,7 @@ final class JobCommands {
             } else {
                 for (Station station : Station.values()) {
                     out().printf(Locale.ROOT, "%-10s %-16s %s%n", station.title(), review.state(station).words(),
-                            String.join(", ", review.because(station)));
+                            review.because(station).stream().map(Check::key).collect(Collectors.joining(", ")));
                 }
                 review.next()
                         .ifPresent(n -> out().printf(Locale.ROOT, "next: %s: %s%n", n.station().title(), n.text()));

@@ -162,8 +162,8 @@ final class ScaleCommands {
             Diagnosis.NextPoint next = diagnosis.nextPoint();
             if (next != null) {
                 out.printf(Locale.ROOT, "Most telling next: %.2f V parts %s from %s.%n", next.volts(),
-                        next.first().id(),
-                        next.second().id());
+                        next.first().key(),
+                        next.second().key());
             }
         }
     }

@@ -113,6 +113,6 @@ final class DemoWiring {
                         .with(ReaderKind.GAUGE, h -> h.withForm(Form.SINGLE_ENDED)))
                 .withHeater(new HeaterTiming(HeaterTiming.School.WITH_IGNITION, null))
                 .withHarness(Harness.NONE.withChart(chart).withRoute(route)
-                        .withJoints(Joints.NONE.withSchool(Joints.School.SOLDERED)));
+                        .withJoints(Joints.NONE.joinedBy(Joints.School.SOLDERED)));
     }
 }

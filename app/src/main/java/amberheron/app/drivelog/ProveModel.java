@@ -1,5 +1,9 @@
 package amberheron.app.drivelog;
 
+import amberheron.core.drivelog.LogField;
+import amberheron.core.finding.Message;
+import static amberheron.core.finding.Message.plain;
+
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
 import amberheron.app.session.Figures;
@@ -51,26 +55,26 @@ public final class ProveModel implements StationModel {
     public Advice advice(Session session) {
         List<Finding> findings = session.review().findings(Station.PROVE);
         var checked = Advice.sources(findings);
-        String caution = "Never watch a gauge while driving: log on a closed road or a dynamometer. Lean under load destroys engines: 15.7 on petrol under acceleration means stop.";
+        Message caution = plain(
+                "Never watch a gauge while driving: log on a closed road or a dynamometer. Lean under load destroys engines: 15.7 on petrol under acceleration means stop.");
         Job.Proving proving = session.job().proving();
         if (proving == null) {
-            return new Advice("Drive with the log running, then read it here.",
-                    new Action("Name the log", () -> session.focus("prove.file")),
-                    "A cold start is rich and says nothing yet; wait for warm idle, cruise, full throttle and lift-off.",
-                    "", checked, caution);
+            return new Advice(plain("Drive with the log running, then read it here."),
+                    new Action("Name the log", () -> session.seek(LogField.FILE.address())),
+                    plain("A cold start is rich and says nothing yet; wait for warm idle, cruise, full throttle and lift-off."),
+                    Message.NONE, checked, caution);
         }
         Optional<Finding> worst = Figures.worst(findings);
         if (worst.isPresent() && worst.get().verdict() == Verdict.FAIL) {
-            return new Advice("Go back to Scale: the reader is off on the road.",
+            return new Advice(plain("Go back to Scale: the reader is off on the road."),
                     new Action("Go to Scale", () -> session.go(Station.SCALE)),
-                    Figures.text(session, worst.get().consequence())
-                            + " What agreed on the bench and not on the road points at the grounds.",
-                    "", checked, caution);
+                    Message.of("{0} What agreed on the bench and not on the road points at the grounds.",
+                            worst.get().consequence()),
+                    Message.NONE, checked, caution);
         }
-        return new Advice("Write the sheet.", new Action("Go to Hand over", () -> session.go(Station.HAND_OVER)),
-                worst.map(f -> Figures.text(session, f.consequence()))
-                        .orElse("Gauge and reader agree over the whole drive."),
-                "", checked,
+        return new Advice(plain("Write the sheet."), new Action("Go to Hand over", () -> session.go(Station.HAND_OVER)),
+                worst.map(Finding::consequence).orElse(plain("Gauge and reader agree over the whole drive.")),
+                Message.NONE, checked,
                 caution);
     }
 }

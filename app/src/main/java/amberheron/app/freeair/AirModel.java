@@ -1,5 +1,9 @@
 package amberheron.app.freeair;
 
+import amberheron.core.finding.Message;
+import static amberheron.core.finding.Message.plain;
+
+import amberheron.core.parts.Address;
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
 import amberheron.app.session.Figures;
@@ -47,36 +51,36 @@ public final class AirModel implements StationModel {
         FreeAirCheck check = session.job().air();
         List<Finding> findings = session.review().findings(Station.AIR);
         var checked = Advice.sources(findings);
-        String parted = "Three kinds of controller, three ways: clear, then learn; trim by hand; trimmed at the factory. "
-                + "Not a matter of taste: the maker's sheet says which. “" + check.school().words() + "” here: "
-                + check.school().procedure();
-        String caution = "The sensor is hot enough to burn skin and light vapour: hang it free, away from fuel and solvent. "
-                + "Leave the anti-seize on. Never run an engine indoors without extraction.";
+        Message parted = Message.of(
+                "Three kinds of controller, three ways: clear, then learn; trim by hand; trimmed at the factory. "
+                        + "Not a matter of taste: the maker's sheet says which. “{0}” here: {1}",
+                plain(check.school().words()), plain(check.school().procedure()));
+        Message caution = plain(
+                "The sensor is hot enough to burn skin and light vapour: hang it free, away from fuel and solvent. "
+                        + "Leave the anti-seize on. Never run an engine indoors without extraction.");
         if (check.air() == null) {
-            String field = check.temperature() == null
-                    ? "air.temperature"
-                    : check.humidity() == null ? "air.humidity" : "air.height";
-            return new Advice("Enter temperature, humidity and height.",
-                    new Action("Enter it", () -> session.focus(field)),
-                    "Water vapour and height change the oxygen in “air”; the controller takes it for dry air.", parted,
+            Address first = findings.getFirst().asks().getFirst();
+            return new Advice(plain("Enter temperature, humidity and height."),
+                    new Action("Enter it", () -> session.seek(first)),
+                    plain("Water vapour and height change the oxygen in “air”; the controller takes it for dry air."),
+                    parted,
                     checked, caution);
         }
         Optional<Finding> wrong = findings.stream().filter(f -> f.verdict() == Verdict.FAIL).findFirst();
         if (wrong.isPresent()) {
-            return new Advice("Calibrate again in clean moving air.",
-                    new Action("Enter the new reading", () -> session.focus("air.shown")),
-                    Figures.text(session, wrong.get().consequence()),
+            return new Advice(plain("Calibrate again in clean moving air."),
+                    new Action("Enter the new reading", () -> session.seek(wrong.get().asks().getFirst())),
+                    wrong.get().consequence(),
                     parted, checked, caution);
         }
         Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
         if (open.isPresent()) {
-            String field = open.get().id().equals("settled") ? "air.settled" : "air.shown";
-            return new Advice(Figures.text(session, open.get().consequence()),
-                    new Action("Enter it", () -> session.focus(field)),
-                    "Sensor out of the exhaust, cap off, in clean moving air, before it is screwed in.", parted,
+            return new Advice(open.get().consequence(),
+                    new Action("Enter it", () -> session.seek(open.get().asks().getFirst())),
+                    plain("Sensor out of the exhaust, cap off, in clean moving air, before it is screwed in."), parted,
                     checked, caution);
         }
-        return new Advice("Scale the reader next.", new Action("Go to Scale", () -> session.go(Station.SCALE)),
-                "The sensor's gain fits this air.", parted, checked, caution);
+        return new Advice(plain("Scale the reader next."), new Action("Go to Scale", () -> session.go(Station.SCALE)),
+                plain("The sensor's gain fits this air."), parted, checked, caution);
     }
 }

@@ -1,5 +1,6 @@
 package amberheron.app.freeair;
 
+import amberheron.core.freeair.AirField;
 import static amberheron.core.units.Unit.CELSIUS;
 import static amberheron.core.units.Unit.LAMBDA;
 import static amberheron.core.units.Unit.METRE;
@@ -46,17 +47,18 @@ public final class AirView implements StationView {
     public AirView(Session session) {
         this.session = session;
         findings = new FindingsTable(session);
-        EntryField temperature = field("Air temperature", CELSIUS, -30, 55, 1, "temperature",
+        EntryField temperature = field("Air temperature", CELSIUS, -30, 55, 1, AirField.TEMPERATURE,
                 FreeAirCheck::temperature, FreeAirCheck::withTemperature);
-        EntryField humidity = field("Relative humidity", PERCENT, 0, 100, 0, "humidity", FreeAirCheck::humidity,
+        EntryField humidity = field("Relative humidity", PERCENT, 0, 100, 0, AirField.HUMIDITY, FreeAirCheck::humidity,
                 FreeAirCheck::withHumidity);
-        EntryField height = field("Height above the sea", METRE, -430, 5500, 0, "height", FreeAirCheck::height,
+        EntryField height = field("Height above the sea", METRE, -430, 5500, 0, AirField.HEIGHT, FreeAirCheck::height,
                 FreeAirCheck::withHeight);
-        EntryField shown = field("It shows oxygen", PERCENT, 0, 30, 2, "shown", FreeAirCheck::shownOxygen,
+        EntryField shown = field("It shows oxygen", PERCENT, 0, 30, 2, AirField.SHOWN, FreeAirCheck::shownOxygen,
                 (c, v) -> c.withShownOxygen(v, day(c, v)));
-        EntryField mixture = field("or it shows a mixture", LAMBDA, 0.3, 20, 3, "mixture", FreeAirCheck::shownLambda,
+        EntryField mixture = field("or it shows a mixture", LAMBDA, 0.3, 20, 3, AirField.MIXTURE,
+                FreeAirCheck::shownLambda,
                 (c, v) -> c.withShownLambda(v, day(c, v)));
-        EntryField settled = field("Warm and steady for", SECOND, 0, 3600, 0, "settled", FreeAirCheck::settled,
+        EntryField settled = field("Warm and steady for", SECOND, 0, 3600, 0, AirField.SETTLED, FreeAirCheck::settled,
                 FreeAirCheck::withSettled);
         Choice<School> school = new Choice<>(session, "This controller is", "air.school", List.of(School.values()),
                 School::words, () -> session.job().air().school(),
@@ -75,11 +77,11 @@ public final class AirView implements StationView {
         return reading == null ? check.date() : session.today();
     }
 
-    private EntryField field(String name, Unit unit, double min, double max, int decimals, String key,
+    private EntryField field(String name, Unit unit, double min, double max, int decimals, AirField property,
             Function<FreeAirCheck, @Nullable Double> read,
             BiFunction<FreeAirCheck, @Nullable Double, FreeAirCheck> write) {
         EntryField field = new EntryField(session, QuantityField.of(name, unit, min, max), decimals,
-                () -> "air." + key, j -> read.apply(j.air()), (j, v) -> j.withAir(write.apply(j.air(), v)));
+                property::address, j -> read.apply(j.air()), (j, v) -> j.withAir(write.apply(j.air(), v)));
         refreshers.add(field::refresh);
         return field;
     }

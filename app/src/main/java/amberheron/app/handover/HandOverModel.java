@@ -1,5 +1,8 @@
 package amberheron.app.handover;
 
+import amberheron.core.finding.Message;
+import static amberheron.core.finding.Message.plain;
+
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
 import amberheron.app.session.Session;
@@ -60,16 +63,22 @@ public final class HandOverModel implements StationModel {
         List<Station> open = Arrays.stream(Station.values())
                 .filter(s -> s != Station.HAND_OVER && session.review().state(s) != LinkState.PROVEN).toList();
         List<Source> checked = List.of(Source.derived("the state of every link, from this job's own figures"));
-        String caution = "A wrong number is worse than none: an engine is fuelled from it. Removing or replacing emission parts can be illegal on the road: local law and inspection rules decide.";
+        Message caution = plain(
+                "A wrong number is worse than none: an engine is fuelled from it. Removing or replacing emission parts can be illegal on the road: local law and inspection rules decide.");
         Action write = new Action("Write the pack", () -> write(session));
         if (!open.isEmpty()) {
             Station first = open.getFirst();
-            return new Advice(first.title() + " is " + session.review().state(first).words() + ": go there first.",
+            return new Advice(
+                    Message.of("{0} is {1}: go there first.", plain(first.title()),
+                            plain(session.review().state(first).words())),
                     new Action("Go to " + first.title(), () -> session.go(first)),
-                    "The sheet can be written all the same; it says plainly what is not proven.", "", checked, caution);
+                    plain("The sheet can be written all the same; it says plainly what is not proven."), Message.NONE,
+                    checked, caution);
         }
         return new Advice(
-                session.job().handOver().date() == null ? "Write the pack and hand it over." : "Handed over.", write,
-                "Every link is proven; what is left undone belongs on the sheet too.", "", checked, caution);
+                plain(session.job().handOver().date() == null ? "Write the pack and hand it over." : "Handed over."),
+                write,
+                plain("Every link is proven; what is left undone belongs on the sheet too."), Message.NONE, checked,
+                caution);
     }
 }

@@ -1,5 +1,7 @@
 package amberheron.app.parts;
 
+import java.util.Optional;
+import amberheron.core.parts.Address;
 import amberheron.app.session.Session;
 import amberheron.app.session.Figures;
 
@@ -27,7 +29,7 @@ public final class EntryField extends VBox {
     private final Session session;
     private final QuantityField field;
     private final int decimals;
-    private final Supplier<String> key;
+    private final Supplier<Address> address;
     private final Function<Job, @Nullable Double> read;
     private final BiFunction<Job, @Nullable Double, Job> write;
     private final TextField input = new TextField();
@@ -38,20 +40,20 @@ public final class EntryField extends VBox {
     /**
      * A field.
      *
-     * @param key name of the field in the job's drafts, and for focus
+     * @param address of the value; of another part's when another is looked at
      * @param decimals shown, in the field's unit
      */
-    public EntryField(Session session, QuantityField field, int decimals, Supplier<String> key,
+    public EntryField(Session session, QuantityField field, int decimals, Supplier<Address> address,
             Function<Job, @Nullable Double> read, BiFunction<Job, @Nullable Double, Job> write) {
         this.session = session;
         this.field = field;
         this.decimals = decimals;
-        this.key = key;
+        this.address = address;
         this.read = read;
         this.write = write;
         Label name = Parts.line(field.name(), "field-name");
         name.setLabelFor(input);
-        input.setId(key.get());
+        input.setId(address.get().key());
         input.setAccessibleText(field.name());
         input.setPromptText(prompt(field));
         input.setOnAction(e -> {
@@ -69,7 +71,7 @@ public final class EntryField extends VBox {
         getChildren().addAll(name, input, fault);
         getStyleClass().add("entry");
         session.onFocus(wanted -> {
-            if (wanted.equals(key.get())) {
+            if (wanted.equals(address.get().key())) {
                 input.requestFocus();
                 input.selectAll();
             }
@@ -91,13 +93,13 @@ public final class EntryField extends VBox {
 
     /** Shows what the job says now. */
     public void refresh() {
-        String draft = session.job().drafts().get(key.get());
-        input.setId(key.get());
-        if (draft != null) {
+        Optional<String> draft = session.job().draft(address.get());
+        input.setId(address.get().key());
+        if (draft.isPresent()) {
             if (!input.isFocused()) {
-                input.setText(draft);
+                input.setText(draft.get());
             }
-            say(judged(draft).parsed());
+            say(judged(draft.get()).parsed());
             return;
         }
         say(new Parsed.Value(0));
@@ -149,13 +151,13 @@ public final class EntryField extends VBox {
     /** Keeps what is typed; false when it cannot be used. */
     private boolean commit() {
         String typed = input.getText().strip();
-        boolean drafted = session.job().drafts().containsKey(key.get());
+        boolean drafted = session.job().draft(address.get()).isPresent();
         if (!drafted && typed.equals(shown())) {
             return true;
         }
         if (typed.isEmpty()) {
             shownLast = "";
-            session.edit(field.name() + " cleared", j -> write.apply(j, null).withDraft(key.get(), null));
+            session.edit(field.name() + " cleared", j -> write.apply(j, null).withDraft(address.get(), null));
             return true;
         }
         Judged judged = judged(typed);
@@ -167,10 +169,10 @@ public final class EntryField extends VBox {
                 return true;
             }
             session.edit(field.name() + " " + session.units().text(measure(value.si()), session.job().stoich()),
-                    j -> judged.then().withDraft(key.get(), null));
+                    j -> judged.then().withDraft(address.get(), null));
             return true;
         }
-        session.edit(field.name() + " as typed", j -> j.withDraft(key.get(), typed));
+        session.edit(field.name() + " as typed", j -> j.withDraft(address.get(), typed));
         return false;
     }
 

@@ -1,5 +1,6 @@
 package amberheron.app.parts;
 
+import amberheron.core.finding.Check;
 import amberheron.app.session.Session;
 import amberheron.app.session.Figures;
 
@@ -24,7 +25,7 @@ import javafx.scene.layout.StackPane;
 public final class FindingsTable extends Stack {
     private final Session session;
     /** Rows as last laid, by check: while something is dragged only their figures change. */
-    private final Map<String, Row> rows = new HashMap<>();
+    private final Map<Check, Row> rows = new HashMap<>();
     private final Node head = grid(Parts.line(""), head(""), head("found"), head("limit"), head("costs"));
 
     /** An empty table. */
@@ -41,14 +42,14 @@ public final class FindingsTable extends Stack {
             return;
         }
         List<Node> lines = new ArrayList<>(List.of(head));
-        Map<String, Row> now = new HashMap<>();
+        Map<Check, Row> now = new HashMap<>();
         for (Finding f : findings) {
-            Row row = rows.get(f.id());
+            Row row = rows.get(f.check());
             if (row == null || !row.fits(f)) {
                 row = new Row(f);
             }
             row.show(f);
-            now.put(f.id(), row);
+            now.put(f.check(), row);
             lines.add(row.node);
         }
         rows.clear();
@@ -74,12 +75,12 @@ public final class FindingsTable extends Stack {
 
         Row(Finding f) {
             first = f;
-            asked = f.id().equals(session.asked());
+            asked = f.check().equals(session.asked());
             figure = Parts.line("", "figure", f.verdict() == Verdict.FAIL ? "wrong" : "plain");
             StackPane mark = new StackPane(Mark.of(f.verdict()));
             mark.setMinWidth(18);
-            node = new Pressable("why." + f.id(), "", () -> session.ask(f.id()),
-                    grid(mark, Parts.text(f.subject(), "subject"), figure, limit, cost));
+            node = new Pressable("why." + f.check().key(), "", () -> session.ask(f.check()),
+                    grid(mark, Parts.text(Figures.text(session, f.subject()), "subject"), figure, limit, cost));
             if (f.verdict() != Verdict.PASS) {
                 HBox says = new HBox(consequence);
                 says.getStyleClass().add("consequence-box");
@@ -94,7 +95,7 @@ public final class FindingsTable extends Stack {
         /** Whether a finding differs from this row's in its figures alone. */
         boolean fits(Finding f) {
             return f.verdict() == first.verdict() && f.subject().equals(first.subject())
-                    && asked == f.id().equals(session.asked());
+                    && asked == f.check().equals(session.asked());
         }
 
         void show(Finding f) {
@@ -106,7 +107,7 @@ public final class FindingsTable extends Stack {
                     bound == null ? "" : bound.relation().sign() + " " + Figures.text(session, bound.bound()));
             cost.setText(costs == null ? "—" : Figures.difference(session, costs));
             consequence.setText(Figures.text(session, f.consequence()));
-            node.setAccessibleText(f.subject() + ": " + word(f.verdict()) + ". "
+            node.setAccessibleText(Figures.text(session, f.subject()) + ": " + word(f.verdict()) + ". "
                     + Figures.text(session, f.consequence()) + " Press for why.");
         }
     }

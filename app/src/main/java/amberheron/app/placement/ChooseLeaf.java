@@ -1,5 +1,6 @@
 package amberheron.app.placement;
 
+import amberheron.core.placement.PlaceField;
 import static amberheron.core.units.Unit.DEGREE;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
@@ -53,18 +54,18 @@ final class ChooseLeaf {
         this.model = model;
         face = new ClockFace(session, model, moved);
         rules = new FindingsTable(session);
-        EntryField distance = candidate("Distance along the pipe", MILLIMETRE, -2000, 10_000, "distance",
+        EntryField distance = candidate("Distance along the pipe", MILLIMETRE, -2000, 10_000, PlaceField.DISTANCE,
                 Candidate::distance, (c, v) -> {
                     if (v != null) {
                         PlaceModel.exhaust(session).run(c.line()).require(v);
                     }
                     return c.withDistance(v);
                 });
-        EntryField clock = candidate("Clock position", DEGREE, -180, 180, "clock", Candidate::clock,
+        EntryField clock = candidate("Clock position", DEGREE, -180, 180, PlaceField.CLOCK, Candidate::clock,
                 Candidate::withClock).onClockFace();
-        EntryField slope = candidate("Slope measured there", DEGREE, -90, 90, "slope", Candidate::slope,
+        EntryField slope = candidate("Slope measured there", DEGREE, -90, 90, PlaceField.SLOPE, Candidate::slope,
                 Candidate::withSlope);
-        EntryField lean = candidate("Leans along the pipe", DEGREE, -60, 60, "lean", Candidate::lean,
+        EntryField lean = candidate("Leans along the pipe", DEGREE, -60, 60, PlaceField.LEAN, Candidate::lean,
                 (c, v) -> c.withLean(v == null ? 0 : v));
         line = new Choice<>(session, "On the pipes of", "place.line", List.of(Line.FIRST, Line.SECOND), Line::words,
                 () -> PlaceModel.entered(session).map(Candidate::line).orElse(null),
@@ -105,10 +106,10 @@ final class ChooseLeaf {
         return choice;
     }
 
-    private EntryField candidate(String name, Unit unit, double min, double max, String key,
+    private EntryField candidate(String name, Unit unit, double min, double max, PlaceField property,
             Function<Candidate, @Nullable Double> read, BiFunction<Candidate, @Nullable Double, Candidate> write) {
         EntryField field = new EntryField(session, QuantityField.of(name, unit, min, max), 1,
-                () -> PlaceModel.field(session, key), j -> PlaceModel.entered(session).map(read).orElse(null),
+                () -> property.of(session.place().orElse("")), j -> PlaceModel.entered(session).map(read).orElse(null),
                 (j, v) -> session.place().map(
                         id -> j.withPlacing(j.placing().withCandidate(id, c -> write.apply(c, v)))).orElse(j));
         refreshers.add(field::refresh);

@@ -1,5 +1,8 @@
 package amberheron.app.placement;
 
+import amberheron.core.finding.CheckId;
+import amberheron.core.placement.PlaceCheck;
+import amberheron.core.placement.PlaceField;
 import static amberheron.core.units.Phrase.say;
 
 import static amberheron.core.units.Unit.DEGREE;
@@ -30,7 +33,8 @@ import org.jspecify.annotations.Nullable;
 
 /** What was made of the plan: where it ended up, the tilt read, photos, and how far from plan that is. */
 final class FittedLeaf {
-    private static final Set<String> DEVIATIONS = Set.of("tilt", "moved", "turned", "tight");
+    private static final Set<CheckId> DEVIATIONS = Set.of(PlaceCheck.TILT, PlaceCheck.MOVED, PlaceCheck.TURNED,
+            PlaceCheck.TIGHT);
 
     private final Session session;
     private final FindingsTable deviation;
@@ -42,7 +46,7 @@ final class FittedLeaf {
     FittedLeaf(Session session) {
         this.session = session;
         deviation = new FindingsTable(session);
-        EntryField distance = field("Distance along the pipe", MILLIMETRE, -2000, 10_000, "distance",
+        EntryField distance = field("Distance along the pipe", MILLIMETRE, -2000, 10_000, PlaceField.FITTED_DISTANCE,
                 AsFitted::distance, (f, v) -> {
                     if (v != null) {
                         session.job().chosenPlace()
@@ -50,11 +54,12 @@ final class FittedLeaf {
                     }
                     return f.withDistance(v);
                 });
-        EntryField reading = field("Tilt read on the body", DEGREE, -90, 90, "reading", AsFitted::reading,
+        EntryField reading = field("Tilt read on the body", DEGREE, -90, 90, PlaceField.FITTED_READING,
+                AsFitted::reading,
                 AsFitted::withReading);
-        EntryField along = field("Car then, nose up", DEGREE, -40, 40, "along", AsFitted::along,
+        EntryField along = field("Car then, nose up", DEGREE, -40, 40, PlaceField.FITTED_ALONG, AsFitted::along,
                 (f, v) -> f.withAlong(v == null ? 0 : v));
-        EntryField across = field("Car, right side up", DEGREE, -40, 40, "across", AsFitted::across,
+        EntryField across = field("Car, right side up", DEGREE, -40, 40, PlaceField.FITTED_ACROSS, AsFitted::across,
                 (f, v) -> f.withAcross(v == null ? 0 : v));
         Choice<Boolean> tight = new Choice<>(session, "Airtight test", "place.fitted.tight", List.of(true, false),
                 t -> t ? "no bubbles" : "leaks", () -> session.job().placing().fitted().airtight(),
@@ -73,9 +78,9 @@ final class FittedLeaf {
                 photos);
     }
 
-    private EntryField field(String name, Unit unit, double min, double max, String key,
+    private EntryField field(String name, Unit unit, double min, double max, PlaceField property,
             Function<AsFitted, @Nullable Double> read, BiFunction<AsFitted, @Nullable Double, AsFitted> write) {
-        return new EntryField(session, QuantityField.of(name, unit, min, max), 1, () -> "place.fitted." + key,
+        return new EntryField(session, QuantityField.of(name, unit, min, max), 1, property::address,
                 j -> read.apply(j.placing().fitted()), (j, v) -> {
                     Job with = j.withPlacing(j.placing().withFitted(write.apply(j.placing().fitted(), v)));
                     with.chosenPlace().flatMap(c -> with.placing().fitted().place(with.intake().exhaust(), c))
@@ -92,7 +97,7 @@ final class FittedLeaf {
         refreshers.forEach(Runnable::run);
         AsFitted fitted = session.job().placing().fitted();
         deviation.refresh(session.review().findings(amberheron.core.job.Station.PLACE).stream()
-                .filter(f -> fitted.begun() && DEVIATIONS.contains(f.id())).toList(),
+                .filter(f -> fitted.begun() && DEVIATIONS.contains(f.check().id())).toList(),
                 session.job().chosenPlace().isEmpty()
                         ? "Take a place first."
                         : "Once it is fitted: measure where it is, lay a level on body and car.");

@@ -1,5 +1,6 @@
 package amberheron.app.placement;
 
+import amberheron.core.placement.PlaceField;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
 import amberheron.app.parts.Choice;
@@ -37,8 +38,8 @@ final class MarkLeaf {
         this.session = session;
         this.model = model;
         preview = new TemplatePreview(session, model);
-        EntryField diameter = bung("Bung across", "place.bung.diameter", 18, 60, Bung::diameter, Bung::withDiameter);
-        EntryField lip = bung("Hole it needs", "place.bung.lip", 10, 60, Bung::lip, Bung::withLip);
+        EntryField diameter = bung("Bung across", PlaceField.BUNG_DIAMETER, 18, 60, Bung::diameter, Bung::withDiameter);
+        EntryField lip = bung("Hole it needs", PlaceField.BUNG_LIP, 10, 60, Bung::lip, Bung::withLip);
         Choice<Boolean> stepped = new Choice<>(session, "Bung in hand", "place.bung.stepped", List.of(true, false),
                 s -> s ? "stepped: its lip sits in the hole" : "plain: sits on the pipe",
                 () -> session.job().placing().bung().stepped(),
@@ -52,9 +53,9 @@ final class MarkLeaf {
                 Parts.noted("Procedure", title, procedure));
     }
 
-    private EntryField bung(String name, String key, double min, double max, Function<Bung, Double> read,
+    private EntryField bung(String name, PlaceField field, double min, double max, Function<Bung, Double> read,
             BiFunction<Bung, Double, Bung> write) {
-        return new EntryField(session, QuantityField.of(name, MILLIMETRE, min, max), 1, () -> key,
+        return new EntryField(session, QuantityField.of(name, MILLIMETRE, min, max), 1, field::address,
                 j -> read.apply(j.placing().bung()),
                 (j, v) -> v == null ? j : j.withPlacing(j.placing().withBung(write.apply(j.placing().bung(), v))));
     }

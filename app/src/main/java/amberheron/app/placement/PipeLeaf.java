@@ -1,5 +1,10 @@
 package amberheron.app.placement;
 
+import java.util.Set;
+import java.util.EnumSet;
+import amberheron.core.placement.PlaceField;
+import amberheron.core.parts.Property;
+import amberheron.core.parts.Address;
 import static amberheron.core.units.Unit.DEGREE;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.MILLIMETRE;
@@ -27,8 +32,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -40,7 +43,10 @@ import org.jspecify.annotations.Nullable;
 /** The exhaust piece by piece, what lies around it, sensor and lead, and how the car stands on its wheels. */
 final class PipeLeaf {
     private static final double FAR = 3;
-    private static final Pattern OF_PIECE = Pattern.compile("place\\.piece\\.([^.]+).*");
+    private static final Set<Property> PIECE = Set.copyOf(
+            EnumSet.range(PlaceField.PIECE_LENGTH, PlaceField.PIECE_HEADING));
+    private static final Set<Property> BESIDE = Set.copyOf(
+            EnumSet.range(PlaceField.NEIGHBOUR_FROM, PlaceField.NEIGHBOUR_GAP));
 
     private final Session session;
     private final Node node;
@@ -56,7 +62,7 @@ final class PipeLeaf {
 
     PipeLeaf(Session session) {
         this.session = session;
-        session.onFocus(this::bring);
+        session.onSeek(this::bring);
         Choice<Segment.Kind> kind = add(new Choice<>(session, "What it is", "place.piece.kind",
                 List.of(Segment.Kind.values()), Segment.Kind::words, () -> segment().map(Segment::kind).orElse(null),
                 k -> edit("piece: " + k.words(), s -> s.withKind(k))));
@@ -66,15 +72,18 @@ final class PipeLeaf {
                 l -> edit("piece of " + l.words(), s -> s.withLine(l))));
         pieceLine = line;
         piece = new VBox(8, kind, line,
-                Parts.evenly(piece("Length", MILLIMETRE, 1, 10_000, "length", Segment::length, Segment::withLength),
-                        piece("Outer diameter", MILLIMETRE, 10, 300, "diameter", Segment::diameter,
-                                Segment::withDiameter),
-                        piece("Wall", MILLIMETRE, 0.3, 100, "wall", Segment::wall, Segment::withWall)),
                 Parts.evenly(
-                        piece("Slope in, rising +", DEGREE, -90, 90, "slope", Segment::slope, Segment::withSlope),
-                        piece("Slope out, if bent", DEGREE, -90, 90, "endSlope", Segment::endSlope,
+                        piece("Length", MILLIMETRE, 1, 10_000, PlaceField.PIECE_LENGTH, Segment::length,
+                                Segment::withLength),
+                        piece("Outer diameter", MILLIMETRE, 10, 300, PlaceField.PIECE_DIAMETER, Segment::diameter,
+                                Segment::withDiameter),
+                        piece("Wall", MILLIMETRE, 0.3, 100, PlaceField.PIECE_WALL, Segment::wall, Segment::withWall)),
+                Parts.evenly(
+                        piece("Slope in, rising +", DEGREE, -90, 90, PlaceField.PIECE_SLOPE, Segment::slope,
+                                Segment::withSlope),
+                        piece("Slope out, if bent", DEGREE, -90, 90, PlaceField.PIECE_END_SLOPE, Segment::endSlope,
                                 Segment::withEndSlope),
-                        piece("Turned to the right", DEGREE, -180, 180, "heading", Segment::heading,
+                        piece("Turned to the right", DEGREE, -180, 180, PlaceField.PIECE_HEADING, Segment::heading,
                                 (s, v) -> s.withHeading(v == null ? 0 : v))),
                 new FlowPane(6, 6, Parts.button("Add one after", "place.piece.after", this::addAfter, "quiet"),
                         Parts.button("Earlier", "place.piece.earlier", () -> shift(-1), "quiet"),
@@ -88,25 +97,29 @@ final class PipeLeaf {
                 () -> besideIt().map(Neighbour::side).orElse(null), s -> editBeside(s.words(), n -> n.withSide(s))));
         neighbour = new VBox(8, what, side,
                 Parts.evenly(
-                        beside("From", "from", -2000, 10_000, Neighbour::from, (n, v) -> n.withFrom(v == null ? 0 : v)),
-                        beside("To", "to", -2000, 10_000, Neighbour::to, (n, v) -> n.withTo(v == null ? FAR : v)),
-                        beside("Gap to the pipe", "gap", 0, 2000, Neighbour::gap, Neighbour::withGap)),
+                        beside("From", PlaceField.NEIGHBOUR_FROM, -2000, 10_000, Neighbour::from,
+                                (n, v) -> n.withFrom(v == null ? 0 : v)),
+                        beside("To", PlaceField.NEIGHBOUR_TO, -2000, 10_000, Neighbour::to,
+                                (n, v) -> n.withTo(v == null ? FAR : v)),
+                        beside("Gap to the pipe", PlaceField.NEIGHBOUR_GAP, 0, 2000, Neighbour::gap,
+                                Neighbour::withGap)),
                 new FlowPane(6, 6, Parts.button("Remove", "place.neighbour.remove", this::removeBeside, "quiet")));
         VBox around = Parts.card("Around it", neighbours, neighbour,
                 Parts.button("Add what lies beside it", "place.neighbour.add", this::addBeside, "quiet"));
         VBox lead = Parts.card("Sensor and lead",
-                Parts.evenly(probe("Stands out of the pipe", "place.standout", MILLIMETRE, 20, 300, Probe::standOut,
+                Parts.evenly(probe("Stands out of the pipe", PlaceField.STAND_OUT, MILLIMETRE, 20, 300, Probe::standOut,
                         (p, v) -> fits(p.withStandOut(v))),
-                        probe("Lead and extension", "place.lead", METRE, 0.1, 20,
+                        probe("Lead and extension", PlaceField.LEAD, METRE, 0.1, 20,
                                 Probe::lead, Probe::withLead)),
-                Parts.evenly(probe("Lead leaves the pipe at", "place.lead.exit", MILLIMETRE, -2000, 10_000,
+                Parts.evenly(probe("Lead leaves the pipe at", PlaceField.LEAD_EXIT, MILLIMETRE, -2000, 10_000,
                         Probe::leadExit, Probe::withLeadExit),
-                        probe("From there to the controller", "place.lead.onward", METRE, 0.05, 20, Probe::leadOnward,
+                        probe("From there to the controller", PlaceField.LEAD_ONWARD, METRE, 0.05, 20,
+                                Probe::leadOnward,
                                 Probe::withLeadOnward)));
         VBox stands = Parts.card("The car on its wheels",
-                Parts.evenly(attitude("Nose up by", "place.pitch", Attitude::pitch,
+                Parts.evenly(attitude("Nose up by", PlaceField.PITCH, Attitude::pitch,
                         (a, v) -> new Attitude(v, a.roll())),
-                        attitude("Right side up by", "place.roll", Attitude::roll,
+                        attitude("Right side up by", PlaceField.ROLL, Attitude::roll,
                                 (a, v) -> new Attitude(a.pitch(), v))));
         VBox run = Parts.noted("Pieces, in the gas's order", pieceNote, pieces, piece);
         node = new Columns(300, run, around, lead, stands);
@@ -116,19 +129,17 @@ final class PipeLeaf {
         return node;
     }
 
-    /** Brings the piece or neighbour that a field belongs to. */
-    private void bring(String wanted) {
-        Matcher ofPiece = OF_PIECE.matcher(wanted);
-        if (ofPiece.matches()) {
-            String id = ofPiece.group(1);
-            int found = PlaceModel.exhaust(session).segments().stream().map(Segment::id).toList().indexOf(id);
-            selected = found < 0 ? selected : found;
+    /** Brings the piece or neighbour that a value belongs to. */
+    private void bring(Address wanted) {
+        int piece = PlaceModel.exhaust(session).segments().stream().map(Segment::id).toList().indexOf(wanted.part());
+        int neighbour = PlaceModel.exhaust(session).neighbours().stream().map(Neighbour::id).toList()
+                .indexOf(wanted.part());
+        if (piece >= 0 && PIECE.contains(wanted.property())) {
+            selected = piece;
             refresh();
-        } else if (wanted.equals("place.neighbour.gap")) {
-            List<Neighbour> all = PlaceModel.exhaust(session).neighbours();
-            beside = IntStream.range(0, all.size()).filter(i -> all.get(i).gap() == null).findFirst().orElse(0);
+        } else if (neighbour >= 0 && BESIDE.contains(wanted.property())) {
+            beside = neighbour;
             refresh();
-            session.focus(besideKey("gap"));
         }
     }
 
@@ -147,12 +158,8 @@ final class PipeLeaf {
         return selected < all.size() ? Optional.of(all.get(selected)) : Optional.empty();
     }
 
-    private String pieceKey(String field) {
-        return "place.piece." + segment().map(Segment::id).orElse("") + "." + field;
-    }
-
-    private String besideKey(String field) {
-        return "place.neighbour." + besideIt().map(Neighbour::id).orElse("") + "." + field;
+    private Address besideGap() {
+        return PlaceField.NEIGHBOUR_GAP.of(besideIt().map(Neighbour::id).orElse(""));
     }
 
     private Optional<Neighbour> besideIt() {
@@ -160,10 +167,10 @@ final class PipeLeaf {
         return beside < all.size() ? Optional.of(all.get(beside)) : Optional.empty();
     }
 
-    private EntryField piece(String name, Unit unit, double min, double max, String key,
+    private EntryField piece(String name, Unit unit, double min, double max, PlaceField field,
             Function<Segment, @Nullable Double> read, BiFunction<Segment, @Nullable Double, Segment> write) {
         return add(new EntryField(session, QuantityField.of(name, unit, min, max), 1,
-                () -> pieceKey(key), j -> segment().map(read).orElse(null),
+                () -> field.of(segment().map(Segment::id).orElse("")), j -> segment().map(read).orElse(null),
                 (j, v) -> j.withIntake(j.intake().withExhaust(
                         changed(j.intake().exhaust(), selected, s -> write.apply(s, v))))));
     }
@@ -180,10 +187,10 @@ final class PipeLeaf {
         PlaceModel.exhaust(session, what, e -> changed(e, selected, change));
     }
 
-    private EntryField beside(String name, String key, double min, double max,
+    private EntryField beside(String name, PlaceField field, double min, double max,
             Function<Neighbour, @Nullable Double> read, BiFunction<Neighbour, @Nullable Double, Neighbour> write) {
         return add(new EntryField(session, QuantityField.of(name, MILLIMETRE, min, max), 0,
-                () -> besideKey(key),
+                () -> field.of(besideIt().map(Neighbour::id).orElse("")),
                 j -> besideIt().map(read).orElse(null), (j, v) -> j.withIntake(j.intake().withExhaust(
                         changedBeside(j.intake().exhaust(), n -> write.apply(n, v))))));
     }
@@ -200,11 +207,12 @@ final class PipeLeaf {
         PlaceModel.exhaust(session, what, e -> changedBeside(e, change));
     }
 
-    private EntryField probe(String name, String key, Unit unit, double min, double max,
+    private EntryField probe(String name, PlaceField field, Unit unit, double min, double max,
             Function<Probe, @Nullable Double> read, BiFunction<Probe, @Nullable Double, Probe> write) {
-        return add(new EntryField(session, QuantityField.of(name, unit, min, max), unit == METRE ? 2 : 0, () -> key,
-                j -> read.apply(j.placing().probe()),
-                (j, v) -> j.withPlacing(j.placing().withProbe(write.apply(j.placing().probe(), v)))));
+        return add(
+                new EntryField(session, QuantityField.of(name, unit, min, max), unit == METRE ? 2 : 0, field::address,
+                        j -> read.apply(j.placing().probe()),
+                        (j, v) -> j.withPlacing(j.placing().withProbe(write.apply(j.placing().probe(), v)))));
     }
 
     /** A sensor longer than the gap at the place taken is refused where it is typed. */
@@ -215,9 +223,9 @@ final class PipeLeaf {
         return probe;
     }
 
-    private EntryField attitude(String name, String key, Function<Attitude, Double> read,
+    private EntryField attitude(String name, PlaceField field, Function<Attitude, Double> read,
             BiFunction<Attitude, Double, Attitude> write) {
-        return add(new EntryField(session, QuantityField.of(name, DEGREE, -30, 30), 1, () -> key,
+        return add(new EntryField(session, QuantityField.of(name, DEGREE, -30, 30), 1, field::address,
                 j -> read.apply(j.intake().exhaust().attitude()), (j, v) -> {
                     Exhaust e = j.intake().exhaust();
                     return j.withIntake(j.intake().withExhaust(
@@ -257,7 +265,7 @@ final class PipeLeaf {
         if (gone < all.size()) {
             String id = all.remove(gone).id();
             session.edit("piece removed", j -> j.withIntake(j.intake().withExhaust(
-                    j.intake().exhaust().withSegments(all))).withoutDrafts("place.piece." + id + "."));
+                    j.intake().exhaust().withSegments(all))).withoutDrafts(PlaceField.PIECE_LENGTH.of(id)));
         }
     }
 
@@ -271,7 +279,7 @@ final class PipeLeaf {
         all.add(new Neighbour(kind, kind.usualSide(), 0, Double.isInfinite(end) || end <= 0 ? FAR : end, null));
         beside = all.size() - 1;
         PlaceModel.exhaust(session, kind.words() + " beside the pipe", e -> e.withNeighbours(all));
-        session.focus("place.neighbour.gap");
+        session.seek(besideGap());
     }
 
     private void removeBeside() {
@@ -281,7 +289,7 @@ final class PipeLeaf {
         if (gone < all.size()) {
             String id = all.remove(gone).id();
             session.edit("no longer beside the pipe", j -> j.withIntake(j.intake().withExhaust(
-                    j.intake().exhaust().withNeighbours(all))).withoutDrafts("place.neighbour." + id + "."));
+                    j.intake().exhaust().withNeighbours(all))).withoutDrafts(PlaceField.NEIGHBOUR_GAP.of(id)));
         }
     }
 

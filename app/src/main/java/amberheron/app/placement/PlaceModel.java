@@ -1,5 +1,10 @@
 package amberheron.app.placement;
 
+import amberheron.core.placement.Neighbour;
+import amberheron.core.finding.Message;
+import static amberheron.core.finding.Message.plain;
+
+import amberheron.core.placement.PlaceField;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Advice;
@@ -20,8 +25,6 @@ import amberheron.core.placement.PlaceRanking;
 import amberheron.core.placement.PlaceRules;
 import amberheron.core.placement.PlaceSearch;
 import amberheron.core.placement.Placing;
-import amberheron.core.placement.Run;
-import amberheron.core.placement.Segment;
 import amberheron.core.placement.Segment.Line;
 import amberheron.core.placement.Site;
 import amberheron.core.plan.Intake;
@@ -127,11 +130,6 @@ public final class PlaceModel implements StationModel {
         });
     }
 
-    /** The name of a field of the candidate looked at; each candidate has its own. */
-    static String field(Session session, String field) {
-        return "place." + session.place().orElse("") + "." + field;
-    }
-
     /** How the candidate looked at stands against the rules; of the one taken, as it was fitted. */
     List<Finding> findings(Session session) {
         Optional<Candidate> looked = looked(session);
@@ -234,7 +232,7 @@ public final class PlaceModel implements StationModel {
         session.edit("place " + id + " removed", j -> j.withPlacing(j.placing()
                 .withCandidates(j.candidates().stream().filter(c -> !c.id().equals(id)).toList())
                 .withChosen(id.equals(j.placing().chosen()) ? null : j.placing().chosen()))
-                .withoutDrafts("place." + id + "."));
+                .withoutDrafts(PlaceField.DISTANCE.of(id)));
     }
 
     /** The marks for the place taken, else the one looked at; empty until they can be worked out. */
@@ -302,24 +300,23 @@ public final class PlaceModel implements StationModel {
     public Advice advice(Session session) {
         Job job = session.job();
         Site site = site(session);
-        String parted = parted(session);
-        String caution = caution(job);
+        Message parted = parted(session);
+        Message caution = caution(job);
         List<Finding> findings = findings(session);
         var checked = Advice.sources(findings);
         if (site.exhaust().segments().isEmpty()) {
-            return new Advice("Say at Plan whether it has a turbo; then enter the pieces here.",
-                    new Action("Go to Plan", () -> {
-                        session.go(Station.PLAN);
-                        session.focus("plan.aspiration");
-                    }), "Distances count from the turbine, or from the manifold where there is none.", parted, checked,
+            return new Advice(plain("Say at Plan whether it has a turbo; then enter the pieces here."),
+                    new Action("Go to Plan", () -> session.seek(PlaceField.ASPIRATION.address())),
+                    plain("Distances count from the turbine, or from the manifold where there is none."), parted,
+                    checked,
                     caution);
         }
         if (job.candidates().isEmpty()) {
-            return new Advice("Name a place where the bung could go.",
+            return new Advice(plain("Name a place where the bung could go."),
                     best(session).isPresent()
                             ? new Action("Take up what the search found", () -> addBest(session))
                             : new Action("Add a place", () -> add(session)),
-                    "Look for a hole that is there before cutting a new one: a spare plugged bung, or the second sensor's place.",
+                    plain("Look for a hole that is there before cutting a new one: a spare plugged bung, or the second sensor's place."),
                     parted, checked, caution);
         }
         Candidate looked = entered(session).orElseThrow();
@@ -327,124 +324,84 @@ public final class PlaceModel implements StationModel {
         Optional<Finding> fails = findings.stream().filter(f -> f.verdict() == Verdict.FAIL).findFirst();
         Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
         if (open.isPresent() && fails.isEmpty()) {
-            return new Advice(looked.id() + ": " + Figures.text(session, open.get().consequence()),
-                    new Action("Enter it", () -> {
-                        String field = fieldFor(session, open.get().id(), looked);
-                        if (field.startsWith("plan.")) {
-                            session.go(Station.PLAN);
-                        }
-                        session.focus(field);
-                    }),
-                    "Until it is measured the place is neither good nor bad.", parted, checked, caution);
+            return new Advice(Message.of("{0}: {1}", looked.id(), open.get().consequence()),
+                    new Action("Enter it", () -> session.seek(open.get().asks().getFirst())),
+                    plain("Until it is measured the place is neither good nor bad."), parted, checked, caution);
         }
         Optional<Candidate> best = PlaceRules.choice(site, job.candidates());
         if (best.isEmpty()) {
             Finding worst = Figures.worst(findings).orElseThrow();
-            return new Advice("Find another place: none so far keeps the rules.",
+            return new Advice(plain("Find another place: none so far keeps the rules."),
                     best(session).isPresent()
                             ? new Action("Take up what the search found", () -> addBest(session))
                             : new Action("Add a place", () -> add(session)),
-                    looked.id() + ": " + Figures.text(session, worst.consequence()), parted, checked, caution);
+                    Message.of("{0}: {1}", looked.id(), worst.consequence()), parted, checked, caution);
         }
         Optional<Candidate> chosen = job.chosenPlace();
         boolean fitted = job.placing().fitted().begun();
         if (chosen.isEmpty() || (!fitted && PlaceRules.verdict(site, chosen.get()) == Verdict.FAIL)) {
             String id = best.get().id();
-            return new Advice("Take " + id + ".", new Action("Take " + id, () -> {
+            return new Advice(Message.of("Take {0}.", id), new Action("Take " + id, () -> {
                 session.look(id);
                 take(session, id);
             }), why(session, best.get()), parted, checked, caution);
         }
         if (fitted && taken && fails.isPresent()) {
             return new Advice(
-                    "As fitted it does not keep the rules: " + Figures.text(session, fails.get().consequence()),
-                    new Action("Measure again", () -> session.focus("place.fitted.reading")),
-                    "Better moved now than after the first cracked ceramic.", parted, checked, caution);
+                    Message.of("As fitted it does not keep the rules: {0}", fails.get().consequence()),
+                    new Action("Measure again", () -> session.seek(PlaceField.FITTED_READING.address())),
+                    plain("Better moved now than after the first cracked ceramic."), parted, checked, caution);
         }
         String id = chosen.get().id();
         if (!job.done().contains("place") && !fitted) {
-            return new Advice("Print the hole and cope template for " + id + ".",
+            return new Advice(Message.of("Print the hole and cope template for {0}.", id),
                     new Action("Print, and tick the step", () -> print(session)), why(session, chosen.get()), parted,
                     checked, caution);
         }
         if (job.done().contains("tight") && !fitted) {
-            return new Advice("Measure " + id + " as it was fitted.",
-                    new Action("Enter the tilt read", () -> session.focus("place.fitted.reading")),
-                    "Welding pulls; what counts is where it ended up.", parted, checked, caution);
+            return new Advice(Message.of("Measure {0} as it was fitted.", id),
+                    new Action("Enter the tilt read", () -> session.seek(PlaceField.FITTED_READING.address())),
+                    plain("Welding pulls; what counts is where it ended up."), parted, checked, caution);
         }
-        return new Advice(fitted ? id + " is fitted; go on to wire." : "Fit " + id + ", then wire.",
+        return new Advice(Message.of(fitted ? "{0} is fitted; go on to wire." : "Fit {0}, then wire.", id),
                 new Action("Go to Wire", () -> session.go(Station.WIRE)), why(session, chosen.get()), parted, checked,
                 caution);
     }
 
-    private static String fieldFor(Session session, String finding, Candidate looked) {
-        boolean placed = looked.distance() != null;
-        return switch (finding) {
-            case "tilt" -> field(session, looked.clock() == null ? "clock" : placed ? "slope" : "distance");
-            case "lead" -> placed
-                    ? session.job().placing().probe().lead() == null
-                            ? "place.lead"
-                            : session.job().placing().probe().leadExit() == null
-                                    ? "place.lead.exit"
-                                    : "place.lead.onward"
-                    : field(session, "distance");
-            case "gas", "delay-idle", "delay-full", "dry" -> session.job().intake().displacement() == null
-                    ? "plan.displacement"
-                    : placed ? unmeasured(session) : field(session, "distance");
-            case "room" -> !placed
-                    ? field(session, "distance")
-                    : looked.clock() == null ? field(session, "clock") : "place.neighbour.add";
-            case "moved" -> "place.fitted.distance";
-            case "turned" -> "place.fitted.reading";
-            case "tight" -> "place.fitted.tight";
-            default -> finding.startsWith("room-") || finding.equals("tools")
-                    ? "place.neighbour.gap"
-                    : field(session, "distance");
-        };
-    }
-
-    /** The first piece on the way that lacks its diameter. */
-    private static String unmeasured(Session session) {
-        for (Run.Piece p : exhaust(session).run(line(session)).pieces()) {
-            if (p.to() > 0 && p.segment().diameter() == null) {
-                return "place.piece." + p.segment().id() + ".diameter";
-            }
-        }
-        List<Segment> pieces = exhaust(session).segments();
-        return pieces.isEmpty() ? "place.piece.after" : "place.piece." + pieces.getLast().id() + ".length";
-    }
-
     /** Why this one and not the others, in a few words each. */
-    private static String why(Session session, Candidate best) {
+    private static Message why(Session session, Candidate best) {
         Site site = site(session);
-        String others = session.job().candidates().stream().filter(c -> !c.id().equals(best.id()))
+        List<Message> words = new ArrayList<>();
+        words.add(Figures.worst(PlaceRules.judge(site, best))
+                .map(f -> Message.of("{0} is usable: {1}", best.id(), f.consequence()))
+                .orElse(Message.of("{0} keeps every rule.", best.id())));
+        session.job().candidates().stream().filter(c -> !c.id().equals(best.id()))
                 .map(c -> Figures.worst(PlaceRules.judge(site, c))
-                        .map(f -> c.id() + ": " + Figures.text(session, f.consequence()))
-                        .orElse(c.id() + " would do as well."))
-                .collect(Collectors.joining(" "));
-        String own = Figures.worst(PlaceRules.judge(site, best))
-                .map(f -> best.id() + " is usable: " + Figures.text(session, f.consequence()))
-                .orElse(best.id() + " keeps every rule.");
-        return own + (others.isEmpty() ? "" : " " + others);
+                        .map(f -> Message.of("{0}: {1}", c.id(), f.consequence()))
+                        .orElse(Message.of("{0} would do as well.", c.id())))
+                .forEach(words::add);
+        return Message.joined(" ", words);
     }
 
     /** What each school would take, the others left as the shop has them. */
-    private static String parted(Session session) {
+    private static Message parted(Session session) {
         Site site = site(session);
-        return PlaceRanking.schools(site, session.job().candidates()).entrySet().stream()
-                .map(e -> "“" + e.getKey() + "” takes " + e.getValue()
-                        + (PlaceRanking.held(site.schools(), e.getKey()) ? " (yours)" : ""))
-                .collect(Collectors.joining("; ", "",
-                        ". We begin with the widest: what any school takes, it takes too, so no usable place is refused."));
+        return Message.of(
+                "{0}. We begin with the widest: what any school takes, it takes too, so no usable place is refused.",
+                Message.joined("; ", PlaceRanking.schools(site, session.job().candidates()).entrySet().stream()
+                        .map(e -> Message.of(PlaceRanking.held(site.schools(), e.getKey())
+                                ? "“{0}” takes {1} (yours)"
+                                : "“{0}” takes {1}", plain(e.getKey()), plain(e.getValue())))
+                        .toList()));
     }
 
-    private static String caution(Job job) {
-        boolean fuel = job.intake().exhaust().neighbours().stream()
-                .anyMatch(n -> n.kind() == amberheron.core.placement.Neighbour.Kind.FUEL_LINE);
-        return "Car on stands on level ground, never only the jack. Eyes covered when drilling overhead."
-                + (job.intake().fit() == Intake.Fit.WELD_IN
+    private static Message caution(Job job) {
+        boolean fuel = job.intake().exhaust().neighbours().stream().anyMatch(n -> n.kind() == Neighbour.Kind.FUEL_LINE);
+        return Message.of(
+                "Car on stands on level ground, never only the jack. Eyes covered when drilling overhead.{0}{1}",
+                plain(job.intake().fit() == Intake.Fit.WELD_IN
                         ? " Sensor out of the bung while it is welded; battery negative off; shield fuel lines, keep a fire watch. Local codes decide who may weld."
-                        : "")
-                + (fuel ? " A fuel line runs beside this pipe: drain, shield or move it first." : "");
+                        : ""),
+                plain(fuel ? " A fuel line runs beside this pipe: drain, shield or move it first." : ""));
     }
 }

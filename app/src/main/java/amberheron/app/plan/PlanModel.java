@@ -1,5 +1,8 @@
 package amberheron.app.plan;
 
+import amberheron.core.finding.Message;
+import static amberheron.core.finding.Message.plain;
+
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Advice;
@@ -23,7 +26,6 @@ import amberheron.io.pack.PartsSheet;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -37,12 +39,6 @@ public final class PlanModel implements StationModel {
     /** Leak that a warning without a measured hole is worked for, mass of air per mass of exhaust. */
     private static final double LEAK = 0.01;
     private static final List<Double> HOLES = List.of(0.001, 0.002, 0.004);
-    /** Where the answer to each question is entered. */
-    private static final Map<Question, String> FIELDS = Map.of(Question.VEHICLE, "plan.vehicle", Question.DISPLACEMENT,
-            "plan.displacement", Question.CYLINDERS, "plan.cylinders", Question.FUEL, "plan.fuel", Question.ASPIRATION,
-            "plan.aspiration", Question.READERS, "plan.readers", Question.LINK, "plan.link", Question.CONDITION,
-            "plan.condition");
-
     private @Nullable String opened;
     private @Nullable Object scheduledFor;
     private List<Schedule> schedules = List.of();
@@ -151,13 +147,14 @@ public final class PlanModel implements StationModel {
 
     /** A step's title with the figure to hold to, in the units chosen. */
     public static String title(Session session, Step step) {
+        return Figures.text(session, title(step));
+    }
+
+    private static Message title(Step step) {
         Step.Span span = step.span();
-        if (span == null) {
-            return step.title();
-        }
-        double stoich = session.job().stoich();
-        return step.title() + ", " + session.units().number(span.from(), stoich) + "–"
-                + session.units().text(span.to(), stoich);
+        return span == null
+                ? plain(step.title())
+                : Message.of("{0}, {1} to {2}", plain(step.title()), span.from(), span.to());
     }
 
     /** Ticks a step, or takes the tick back from it and from what stood on it; refused with the reason. */
@@ -231,26 +228,32 @@ public final class PlanModel implements StationModel {
         }
         if (!missing.isEmpty()) {
             Question first = missing.getFirst();
-            return new Advice("Enter: " + first.words() + ".",
+            return new Advice(Message.of("Enter: {0}.", plain(first.words())),
                     new Action("Enter " + first.words(),
-                            () -> session.focus(FIELDS.getOrDefault(first, "plan.vehicle"))),
-                    "The plan and every later figure follow from the intake. Still open: "
-                            + missing.stream().map(Question::words).collect(Collectors.joining(", ")) + ".",
-                    "", checked, caution(session));
+                            () -> session.seek(first.address())),
+                    Message.of("The plan and every later figure follow from the intake. Still open: {0}.",
+                            Message.joined(", ", missing.stream().map(q -> plain(q.words())).toList())),
+                    Message.NONE, checked, caution(session));
         }
         Optional<Step> next = session.review().plan().next(session.job().done());
         if (next.isEmpty()) {
-            return new Advice("Every step is done.",
+            return new Advice(plain("Every step is done."),
                     new Action("Go to Hand over", () -> session.go(Station.HAND_OVER)),
-                    "What remains is the sheet.", "", checked, "");
+                    plain("What remains is the sheet."), Message.NONE, checked, Message.NONE);
         }
         Step step = next.get();
         List<String> lacking = step.items().stream().filter(i -> i.kind() != Step.Item.Kind.TOOL).map(Step.Item::name)
                 .filter(n -> !session.job().progress().inHand().contains(n)).toList();
-        return new Advice(title(session, step) + ".", new Action("Tick it", () -> toggle(session, step)),
-                (step.reason().isEmpty() ? "It is the first step that waits on nothing." : sentence(step.reason()))
-                        + (lacking.isEmpty() ? "" : " Not marked as at hand: " + String.join("; ", lacking) + "."),
-                "", checked, step.caution().isEmpty() ? caution(session) : step.caution());
+        return new Advice(Message.of("{0}.", title(step)), new Action("Tick it", () -> toggle(session, step)),
+                Message.of("{0}{1}",
+                        plain(step.reason().isEmpty()
+                                ? "It is the first step that waits on nothing."
+                                : sentence(step.reason())),
+                        lacking.isEmpty()
+                                ? Message.NONE
+                                : Message.of(" Not marked as at hand: {0}.",
+                                        Message.joined("; ", lacking.stream().map(Message::plain).toList()))),
+                Message.NONE, checked, step.caution().isEmpty() ? caution(session) : plain(step.caution()));
     }
 
     private Advice stopped(Session session) {
@@ -262,19 +265,19 @@ public final class PlanModel implements StationModel {
         LeakEstimate leak = measured
                 ? LeakEstimate.of(Objects.requireNonNull(hole), Objects.requireNonNull(displacement), stoich)
                 : LeakEstimate.ofPart(LEAK, stoich);
-        String air = Figures.text(session, new Measure(leak.part(), Dimension.FRACTION, 1));
         return new Advice(
-                intake.condition() == Condition.ROTTEN
+                plain(intake.condition() == Condition.ROTTEN
                         ? "Do not fit a sensor to this exhaust."
-                        : "Mend the leak before anything is fitted.",
+                        : "Mend the leak before anything is fitted."),
                 new Action("Exhaust is sound now", () -> session.edit("exhaust sound",
                         j -> j.withIntake(j.intake().withCondition(Condition.SOUND)))),
-                (measured
-                        ? "At idle this leak draws in about " + air
-                        : "A leak upstream lets air in and reads lean: " + air)
-                        + " of air, which turns " + Figures.mixture(session, 1) + " into "
-                        + Figures.mixture(session, leak.shown()) + ".",
-                "", List.of(measured ? LeakEstimate.SOURCE : Source.derived("λ + f·(1 + λ·AFRst)/AFRst with f = 0.01")),
+                Message.of(measured
+                        ? "At idle this leak draws in about {0} of air, which turns {1} into {2}."
+                        : "A leak upstream lets air in and reads lean: {0} of air, which turns {1} into {2}.",
+                        new Measure(leak.part(), Dimension.FRACTION, 1), new Measure(1, Dimension.MIXTURE, 3),
+                        new Measure(leak.shown(), Dimension.MIXTURE, 3)),
+                Message.NONE,
+                List.of(measured ? LeakEstimate.SOURCE : Source.derived("λ + f·(1 + λ·AFRst)/AFRst with f = 0.01")),
                 caution(session));
     }
 
@@ -282,12 +285,13 @@ public final class PlanModel implements StationModel {
         return Character.toUpperCase(reason.charAt(0)) + reason.substring(1) + ".";
     }
 
-    private static String caution(Session session) {
+    private static Message caution(Session session) {
         boolean weld = session.job().intake().fit() == Fit.WELD_IN;
-        return "Stands on level ground, never only the jack. Battery negative off before wiring"
-                + (weld
+        return Message.of(
+                "Stands on level ground, never only the jack. Battery negative off before wiring{0} Hot exhaust burns. "
+                        + "Removing or replacing emission parts can be illegal on the road: local law decides.",
+                plain(weld
                         ? " and before welding; sensor out of the bung while it is welded; mind fuel lines, coated pipe and fumes, keep a fire watch."
-                        : ".")
-                + " Hot exhaust burns. Removing or replacing emission parts can be illegal on the road: local law decides.";
+                        : "."));
     }
 }

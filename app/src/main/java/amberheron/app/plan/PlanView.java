@@ -54,6 +54,8 @@ public final class PlanView implements StationView {
     private static final String LOOK_FOR = "Cold start: ticking that fades as it warms. Soot at gaskets, flex, slip joints, welds. "
             + "Soapy water or smoke with a little pressure. Rust that a screwdriver goes through.";
 
+    private static final String READERS = Question.READERS.address().key();
+
     private final Session session;
     private final PlanModel model;
     private final Parent root;
@@ -87,37 +89,39 @@ public final class PlanView implements StationView {
     }
 
     private Node[] intake() {
-        ask(Question.VEHICLE, add(new TextEntry(session, "Vehicle", "plan.vehicle", "as the shop calls it", 1,
-                j -> j.intake().vehicle(), (j, v) -> j.withIntake(j.intake().withVehicle(v)))));
+        ask(Question.VEHICLE,
+                add(new TextEntry(session, "Vehicle", Question.VEHICLE.address().key(), "as the shop calls it", 1,
+                        j -> j.intake().vehicle(), (j, v) -> j.withIntake(j.intake().withVehicle(v)))));
         EntryField displacement = add(new EntryField(session, QuantityField.of("Displacement", LITRE, 0.02, 30), 3,
-                () -> "plan.displacement", j -> j.intake().displacement(),
+                Question.DISPLACEMENT::address, j -> j.intake().displacement(),
                 (j, v) -> j.withIntake(j.intake().withDisplacement(v))));
         EntryField cylinders = add(new EntryField(session, QuantityField.of("Cylinders", ONE, 1, 16), 0,
-                () -> "plan.cylinders", j -> j.intake().cylinders() == null ? null : (double) j.intake().cylinders(),
+                Question.CYLINDERS::address,
+                j -> j.intake().cylinders() == null ? null : (double) j.intake().cylinders(),
                 (j, v) -> j.withIntake(j.intake().withCylinders(v == null ? null : (int) Math.round(v)))));
         Node engine = Parts.evenly(displacement, cylinders);
         asked.put(Question.DISPLACEMENT, engine);
-        choice(Question.BANKS, "Exhaust banks", "plan.banks", List.of(1, 2), String::valueOf, Intake::banks,
+        choice(Question.BANKS, "Exhaust banks", List.of(1, 2), String::valueOf, Intake::banks,
                 PlanView::withBanks);
-        choice(Question.ASPIRATION, "Aspiration", "plan.aspiration", List.of(false, true),
+        choice(Question.ASPIRATION, "Aspiration", List.of(false, true),
                 t -> t ? "turbo" : "natural", i -> i.exhaust().segments().isEmpty() ? null : i.exhaust().turbine(),
                 (i, t) -> i.withExhaust(i.exhaust().segments().isEmpty()
                         ? i.exhaust().withSegments(Exhaust.usual(t, i.banks()))
                         : i.exhaust().withTurbine(t)));
-        choice(Question.FUEL, "Fuel", "plan.fuel", session.catalogue().fuels(),
+        choice(Question.FUEL, "Fuel", session.catalogue().fuels(),
                 f -> say("%s, λ 1 = %.2f AFR", f.name(), f.stoich()), Intake::fuel, Intake::withFuel);
-        choice(Question.FUEL_SYSTEM, "Fuel system", "plan.system", List.of(Intake.FuelSystem.values()),
+        choice(Question.FUEL_SYSTEM, "Fuel system", List.of(Intake.FuelSystem.values()),
                 Intake.FuelSystem::words, Intake::fuelSystem, Intake::withFuelSystem);
         ask(Question.READERS, readers());
-        choice(Question.LINK, "Its data comes by", "plan.link", List.of(Intake.Link.values()), Intake.Link::words,
+        choice(Question.LINK, "Its data comes by", List.of(Intake.Link.values()), Intake.Link::words,
                 Intake::link, Intake::withLink);
-        choice(Question.FIT, "Bung", "plan.fit", List.of(Intake.Fit.values()), Intake.Fit::words, Intake::fit,
+        choice(Question.FIT, "Bung", List.of(Intake.Fit.values()), Intake.Fit::words, Intake::fit,
                 Intake::withFit);
-        choice(Question.MATERIAL, "Pipe of", "plan.material", List.of(Intake.Material.values()),
+        choice(Question.MATERIAL, "Pipe of", List.of(Intake.Material.values()),
                 Intake.Material::words, Intake::material, Intake::withMaterial);
-        choice(Question.STAYS, "Fit", "plan.permanent", List.of(true, false), p -> p ? "permanent" : "for tuning days",
+        choice(Question.STAYS, "Fit", List.of(true, false), p -> p ? "permanent" : "for tuning days",
                 Intake::permanent, Intake::withPermanent);
-        choice(Question.HARNESS, "Harness", "plan.harness", List.of(true, false),
+        choice(Question.HARNESS, "Harness", List.of(true, false),
                 p -> p ? "fixed: sensor first" : "joined on the bench", Intake::fixedHarness, Intake::withFixedHarness);
         return asked.values().toArray(Node[]::new);
     }
@@ -133,13 +137,15 @@ public final class PlanView implements StationView {
     }
 
     private Node[] condition() {
-        Choice<Intake.Condition> state = add(new Choice<>(session, "State of the exhaust", "plan.condition",
-                List.of(Intake.Condition.SOUND, Intake.Condition.LEAKS, Intake.Condition.ROTTEN),
-                Intake.Condition::words, () -> session.job().intake().condition(),
-                v -> edit("State of the exhaust: " + v.words(), i -> i.withCondition(v))));
+        Choice<Intake.Condition> state = add(
+                new Choice<>(session, "State of the exhaust", Question.CONDITION.address().key(),
+                        List.of(Intake.Condition.SOUND, Intake.Condition.LEAKS, Intake.Condition.ROTTEN),
+                        Intake.Condition::words, () -> session.job().intake().condition(),
+                        v -> edit("State of the exhaust: " + v.words(), i -> i.withCondition(v))));
         EntryField leak = add(
                 new EntryField(session, QuantityField.of("The leak amounts to a hole of", MILLIMETRE, 0.2, 40),
-                        1, () -> "plan.leak", j -> j.intake().leak(), (j, v) -> j.withIntake(j.intake().withLeak(v))));
+                        1, Question.LEAK::address, j -> j.intake().leak(),
+                        (j, v) -> j.withIntake(j.intake().withLeak(v))));
         ask(Question.LEAK, leak);
         Choice<String> catalyst = add(new Choice<>(session, "Catalyst", "plan.catalyst",
                 List.of("none", "catalyst", "straight-through"), w -> w,
@@ -189,9 +195,10 @@ public final class PlanView implements StationView {
         Intake set(Intake intake, T value);
     }
 
-    private <T> void choice(Question question, String name, String key, List<T> values, Function<T, String> words,
+    private <T> void choice(Question question, String name, List<T> values, Function<T, String> words,
             Function<Intake, @Nullable T> read, Setter<T> set) {
-        ask(question, add(new Choice<>(session, name, key, values, words, () -> read.apply(session.job().intake()),
+        ask(question, add(new Choice<>(session, name, question.address().key(), values, words,
+                () -> read.apply(session.job().intake()),
                 v -> edit(name + ": " + words.apply(v), i -> set.set(i, v)))));
     }
 
@@ -203,7 +210,7 @@ public final class PlanView implements StationView {
         FlowPane row = new FlowPane(14, 0);
         for (ReaderKind kind : ReaderKind.values()) {
             CheckBox box = new CheckBox(kind.words());
-            box.setId(readers.isEmpty() ? "plan.readers" : "plan.readers." + kind);
+            box.setId(readers.isEmpty() ? READERS : READERS + "." + kind);
             box.setOnAction(e -> {
                 Set<ReaderKind> now = new TreeSet<>(session.job().intake().readers());
                 if (!now.remove(kind)) {
@@ -215,7 +222,7 @@ public final class PlanView implements StationView {
             row.getChildren().add(box);
         }
         session.onFocus(wanted -> {
-            if (wanted.equals("plan.readers")) {
+            if (wanted.equals(READERS)) {
                 readers.getFirst().requestFocus();
             }
         });

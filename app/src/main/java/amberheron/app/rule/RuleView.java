@@ -193,7 +193,7 @@ public final class RuleView extends Pane {
             ghost.setStartY(4);
             ghost.setEndY(foot());
             verdict.setText(lies
-                    ? "▲ shows " + Figures.leanOrRich(session, off.getAsDouble()) + ", " + model.basis()
+                    ? "▲ shows " + Figures.text(session, Figures.leanOrRich(off.getAsDouble())) + ", " + model.basis()
                     : "shown = true here, " + model.basis());
             verdict.pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("lies"), lies);
             double wide = verdict.getLayoutBounds().getWidth();

@@ -1,6 +1,9 @@
 package amberheron.app.scaling;
 
-import static amberheron.core.units.Phrase.say;
+import amberheron.core.job.JobCheck;
+import amberheron.core.scaling.ScaleField;
+import amberheron.core.finding.Message;
+import static amberheron.core.finding.Message.plain;
 
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
@@ -54,7 +57,7 @@ public final class ScaleModel implements StationModel {
             return diagnosis.get().withinTolerance()
                     ? "agrees within " + Figures.text(session,
                             new Measure(Math.max(1e-4, Math.abs(worst.lambda())), Dimension.MIXTURE, 4))
-                    : "shows " + Figures.leanOrRich(session, worst.lambda()) + " at "
+                    : "shows " + Figures.text(session, Figures.leanOrRich(worst.lambda())) + " at "
                             + Figures.mixture(session, worst.atLambda());
         }
         return session.review().scale().isPresent()
@@ -175,92 +178,103 @@ public final class ScaleModel implements StationModel {
         Job job = session.job();
         OutputLaw law = job.law();
         Reader reader = job.reader();
-        String caution = "The bench supply must not exceed 5 V: many inputs are damaged above it. Meter ground on the reader's sensor ground, not on the body.";
+        Message caution = plain(
+                "The bench supply must not exceed 5 V: many inputs are damaged above it. Meter ground on the reader's sensor ground, not on the body.");
         List<Source> checked = new ArrayList<>();
         if (law != null) {
             checked.add(law.source());
         }
         checked.add(Tolerance.SOURCE);
         if (law == null) {
-            return new Advice("Choose the controller's output law from its sheet.",
-                    new Action("Choose the law", () -> session.focus("scale.law")),
-                    "Every controller has its own law; another maker's equation is the commonest lie.", "", checked,
+            return new Advice(plain(JobCheck.LAW.words()),
+                    new Action("Choose the law", () -> session.seek(ScaleField.LAW.address())),
+                    plain("Every controller has its own law; another maker's equation is the commonest lie."),
+                    Message.NONE, checked,
                     caution);
         }
         if (reader == null) {
-            return new Advice("Choose what reads the volts, and in which form it is told.",
-                    new Action("Choose the reader", () -> session.focus("scale.reader")),
-                    "The same law is typed as slope and offset, two points, an equation or a table.", "", checked,
+            return new Advice(plain(JobCheck.READER.words()),
+                    new Action("Choose the reader", () -> session.seek(ScaleField.READER.address())),
+                    plain("The same law is typed as slope and offset, two points, an equation or a table."),
+                    Message.NONE, checked,
                     caution);
         }
         checked.add(reader.source());
         if (session.review().scale().isEmpty()) {
-            return new Advice("Choose another input: law and input share no volts.",
-                    new Action("Choose the reader", () -> session.focus("scale.reader")),
-                    "Nothing that is typed can make it show the mixture.", "", checked, caution);
+            return new Advice(plain("Choose another input: law and input share no volts."),
+                    new Action("Choose the reader", () -> session.seek(ScaleField.READER.address())),
+                    plain("Nothing that is typed can make it show the mixture."), Message.NONE, checked, caution);
         }
         Optional<Diagnosis> diagnosis = session.review().diagnosis();
-        String volts = nextVolts(session).map(v -> say("%.2f V", v)).orElse("");
+        Message volts = nextVolts(session).map(v -> Message.of("{0}", new Measure(v, Dimension.VOLTAGE, 2)))
+                .orElse(Message.NONE);
+        Message apply = Message.of("Apply {0} and note what the reader shows.", volts);
         Action take = session.shop().demo()
                 ? new Action("Take a reading (simulated bench)", () -> take(session))
-                : new Action("Type what you read", () -> session.focus("scale.volts"));
+                : new Action("Type what you read", () -> session.seek(ScaleField.POINTS.address()));
         if (diagnosis.isEmpty()) {
-            return new Advice("Type the setting, then apply " + volts + " and note what the reader shows.", take,
-                    "Agreement at one point proves nothing about slope: two or more, spread over the range.", "",
+            return new Advice(Message.of("Type the setting, then apply {0} and note what the reader shows.", volts),
+                    take,
+                    plain("Agreement at one point proves nothing about slope: two or more, spread over the range."),
+                    Message.NONE,
                     checked, caution);
         }
         Diagnosis d = diagnosis.get();
         Cause cause = d.best().cause();
         Diagnosis.NextPoint next = d.nextPoint();
         if (!d.withinTolerance() && next != null) {
-            return new Advice("Apply " + volts + " and note what the reader shows.", take,
-                    say("%s (%.0f %%) and %s explain the points nearly as well; at %s they part.",
-                            next.first().title(), 100 * d.best().probability(), lower(next.second().title()), volts),
-                    "", checked, caution);
+            return new Advice(apply, take,
+                    Message.of("{0} ({1}) and {2} explain the points nearly as well; at {3} they part.",
+                            plain(next.first().title()), new Measure(d.best().probability(), Dimension.FRACTION, 0),
+                            plain(lower(next.second().title())), volts),
+                    Message.NONE, checked, caution);
         }
         if (!d.withinTolerance()) {
             Optional<Double> predicted = WireRules.shift(job.wiring().ground()).filter(s -> s != 0);
             if (cause == Cause.GROUND_SHIFT && predicted.isPresent()) {
-                return new Advice(cause.remedy(), new Action("Go to Wire", () -> session.go(Station.WIRE)),
-                        say("The points say %s; this job's shared ground wire predicts %s. %s",
+                return new Advice(plain(cause.remedy()), new Action("Go to Wire", () -> session.go(Station.WIRE)),
+                        Message.of("The points say {0} mV; this job's shared ground wire predicts {1} mV. {2}",
                                 millivolts((Double) d.best().parameters().getOrDefault("volts", 0.0)),
-                                millivolts(predicted.get()), consequence(session, d)),
-                        "", checked, caution);
+                                millivolts(predicted.get()), consequence(d)),
+                        Message.NONE, checked, caution);
             }
             boolean settingHelps = d.correctedSetting() != null;
-            return new Advice(cause.remedy(),
+            return new Advice(plain(cause.remedy()),
                     settingHelps
                             ? new Action("It stays: use the corrected setting", () -> useCorrected(session))
                             : new Action("Take another reading", take.run()),
-                    cause.meaning() + " " + consequence(session, d), "", checked, caution);
+                    Message.of("{0} {1}", plain(cause.meaning()), consequence(d)), Message.NONE, checked, caution);
         }
         int counted = session.review().points().size();
         if (counted < WANTED) {
-            return new Advice("Apply " + volts + " and note what the reader shows.", take,
-                    counted == 1
+            return new Advice(apply, take,
+                    plain(counted == 1
                             ? "One agreeing point proves nothing about slope: many controllers put out 14.7 with no sensor at all."
-                            : "Agrees so far; once more with the engine running, since heater and alternator move the grounds.",
-                    "", checked, caution);
+                            : "Agrees so far; once more with the engine running, since heater and alternator move the grounds."),
+                    Message.NONE, checked, caution);
         }
-        return new Advice("Prove it on the road.", new Action("Go to Prove", () -> session.go(Station.PROVE)),
-                "Shown agrees with true at " + counted + " points over the range.", "", checked, caution);
+        return new Advice(plain("Prove it on the road."), new Action("Go to Prove", () -> session.go(Station.PROVE)),
+                Message.of("Shown agrees with true at {0} points over the range.", counted), Message.NONE, checked,
+                caution);
     }
 
     private static String lower(String title) {
         return title.startsWith("λ") ? title : Character.toLowerCase(title.charAt(0)) + title.substring(1);
     }
 
-    private static String millivolts(double volts) {
-        return say("%.0f mV", 1000 * volts);
+    private static Measure millivolts(double volts) {
+        return new Measure(1000 * volts, Dimension.NUMBER, 0);
     }
 
     /** What the engine would be fed if the number were trusted. */
-    private static String consequence(Session session, Diagnosis d) {
+    private static Message consequence(Diagnosis d) {
         double off = d.worst().lambda();
-        double part = Math.abs(off) / Math.max(0.1, d.worst().atLambda()) * 100;
-        return say("It shows %s at %s: trusted, the engine would be fed about %.1f %% too %s fuel.",
-                Figures.leanOrRich(session, off), Figures.mixture(session, d.worst().atLambda()), part,
-                off > 0 ? "much" : "little");
+        double part = Math.abs(off) / Math.max(0.1, d.worst().atLambda());
+        return Message.of(off > 0
+                ? "It shows {0} at {1}: trusted, the engine would be fed about {2} too much fuel."
+                : "It shows {0} at {1}: trusted, the engine would be fed about {2} too little fuel.",
+                Figures.leanOrRich(off), new Measure(d.worst().atLambda(), Dimension.MIXTURE, 3),
+                new Measure(part, Dimension.FRACTION, 1));
     }
 
     /** A reader's own number for a mixture, with its quantity. */

@@ -213,7 +213,7 @@ public final class ScaleView implements StationView {
         Diagnosis.NextPoint next = diagnosis.get().nextPoint();
         if (next != null) {
             Label splits = Parts.text(say("Next most telling point: %s, parts %s from %s.",
-                    UnitChoice.digits(next.volts(), 2) + " V", next.first().id(), next.second().id()), "hint");
+                    UnitChoice.digits(next.volts(), 2) + " V", next.first().key(), next.second().key()), "hint");
             causes.getChildren().add(splits);
         }
         Reader read = Objects.requireNonNull(session.job().reader());

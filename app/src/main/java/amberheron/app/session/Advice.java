@@ -1,5 +1,6 @@
 package amberheron.app.session;
 
+import amberheron.core.finding.Message;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Source;
 import java.util.LinkedHashMap;
@@ -17,8 +18,8 @@ import org.jspecify.annotations.Nullable;
  * @param checked what the station was checked against
  * @param caution the usual caution; empty where nothing can be hurt
  */
-public record Advice(String next, @Nullable Action action, String why, String parted, List<Source> checked,
-        String caution) {
+public record Advice(Message next, @Nullable Action action, Message why, Message parted, List<Source> checked,
+        Message caution) {
     /** What the button does. */
     public record Action(String label, Runnable run) {
     }

@@ -41,8 +41,9 @@ public final class Figures {
     }
 
     /** A difference in the words of the trade: so much lean or rich. */
-    public static String leanOrRich(Session session, double lambda) {
-        return text(session, new Measure(Math.abs(lambda), Dimension.MIXTURE, 3)) + (lambda >= 0 ? " lean" : " rich");
+    public static Message leanOrRich(double lambda) {
+        return Message.of(lambda >= 0 ? "{0} lean" : "{0} rich",
+                new Measure(Math.abs(lambda), Dimension.MIXTURE, 3));
     }
 
     /** A length in the unit people say it in. */

@@ -1,5 +1,6 @@
 package amberheron.app.session;
 
+import amberheron.core.finding.Check;
 import amberheron.core.job.Job;
 import amberheron.core.job.Station;
 import java.util.List;
@@ -13,7 +14,7 @@ final class Navigation {
     private Session.View view = Session.View.JOBS;
     private Station station = Station.PLAN;
     private double cursor = FIRST_CURSOR;
-    private @Nullable String asked;
+    private @Nullable Check asked;
     private @Nullable String place;
 
     /** At the first station of a job just opened. */
@@ -44,12 +45,12 @@ final class Navigation {
     }
 
     @Nullable
-    String asked() {
+    Check asked() {
         return asked;
     }
 
     /** Asks about a check; asking again puts the answer away. */
-    void ask(String check) {
+    void ask(Check check) {
         asked = check.equals(asked) ? null : check;
     }
 

@@ -1,5 +1,7 @@
 package amberheron.app.session;
 
+import amberheron.core.parts.Address;
+import amberheron.core.finding.Check;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Origin;
@@ -64,6 +66,7 @@ public final class Session implements AutoCloseable {
     private final List<Runnable> savedListeners = new CopyOnWriteArrayList<>();
     private final List<Runnable> cursorListeners = new CopyOnWriteArrayList<>();
     private final List<Consumer<String>> focusListeners = new CopyOnWriteArrayList<>();
+    private final List<Consumer<Address>> seekListeners = new CopyOnWriteArrayList<>();
     private final List<Runnable> leaving = new CopyOnWriteArrayList<>();
 
     /** Of jobs that were left before all of it was in the book. */
@@ -78,9 +81,9 @@ public final class Session implements AutoCloseable {
 
     /** What fills the middle. */
     public enum View {
-        JOBS, STATION
+        JOBS,
+        STATION
     }
-
     /** How the last save went. */
     public record Saving(boolean busy, @Nullable String failure) {
     }
@@ -553,14 +556,14 @@ public final class Session implements AutoCloseable {
         }
     }
 
-    /** The id of the check whose working was asked for; null when none was. */
-    public @Nullable String asked() {
+    /** The check whose working was asked for; null when none was. */
+    public @Nullable Check asked() {
         return at.asked();
     }
 
     /** Asks why a figure is what it is. */
-    public void ask(String finding) {
-        at.ask(finding);
+    public void ask(Check check) {
+        at.ask(check);
         changed();
     }
 
@@ -590,7 +593,29 @@ public final class Session implements AutoCloseable {
 
     /** Asks for a field to be typed into. */
     public void focus(String field) {
-        focusListeners.forEach(l -> l.accept(field));
+        tell(focusListeners, field);
+    }
+
+    /** Also those that begin to listen meanwhile: a screen that is made for what is asked for. */
+    private static <T> void tell(List<Consumer<T>> listeners, T what) {
+        for (int i = 0; i < listeners.size(); i++) {
+            listeners.get(i).accept(what);
+        }
+    }
+
+    /** Calls back when a value is sought, before its field is brought: what is looked at becomes the value's part. */
+    public void onSeek(Consumer<Address> listener) {
+        seekListeners.add(listener);
+    }
+
+    /** Brings the field of a value, at whatever station and of whatever part it is. */
+    public void seek(Address value) {
+        Station to = Station.of(value);
+        if (to != station()) {
+            go(to);
+        }
+        tell(seekListeners, value);
+        focus(value.key());
     }
 
     /** The origin of a reading that is typed now. */

@@ -1,5 +1,6 @@
 package amberheron.app.shell;
 
+import amberheron.core.finding.Message;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.app.session.Advice;
@@ -37,8 +38,8 @@ final class Reasons extends ScrollPane {
         Advice.Action now = advice.action();
         run = now == null ? () -> {
         } : now.run();
-        List<Object> shows = List.of(advice.next(), now == null ? "" : now.label(), advice.why(), advice.parted(),
-                advice.checked(), advice.caution(), asked());
+        List<Object> shows = List.of(said(advice.next()), now == null ? "" : now.label(), said(advice.why()),
+                said(advice.parted()), advice.checked(), said(advice.caution()), asked());
         if (!shows.equals(shown)) {
             shown = shows;
             column.getChildren().setAll(nodes(advice));
@@ -49,7 +50,7 @@ final class Reasons extends ScrollPane {
     private List<Node> nodes(Advice advice) {
         List<Node> nodes = new ArrayList<>();
         nodes.add(Parts.line("Do next", "reason-live"));
-        Label next = Parts.text(advice.next(), "reason-next");
+        Label next = Parts.text(said(advice.next()), "reason-next");
         next.setId("reasons.next");
         nodes.add(next);
         Advice.Action action = advice.action();
@@ -65,8 +66,8 @@ final class Reasons extends ScrollPane {
             button.setMinHeight(Region.USE_PREF_SIZE);
             nodes.add(button);
         }
-        asked().ifPresentOrElse(f -> asked(f, nodes), () -> section(nodes, "Why", advice.why()));
-        section(nodes, "Where schools part", advice.parted());
+        asked().ifPresentOrElse(f -> asked(f, nodes), () -> section(nodes, "Why", said(advice.why())));
+        section(nodes, "Where schools part", said(advice.parted()));
         if (!advice.checked().isEmpty()) {
             nodes.add(Parts.line("Checked against", "reason-head"));
             for (Source source : advice.checked()) {
@@ -76,18 +77,22 @@ final class Reasons extends ScrollPane {
         }
         if (!advice.caution().isEmpty()) {
             nodes.add(Parts.line("Caution", "reason-caution"));
-            nodes.add(Parts.text(advice.caution()));
+            nodes.add(Parts.text(said(advice.caution())));
         }
         return nodes;
     }
 
+    private String said(Message message) {
+        return Figures.text(session, message);
+    }
+
     private Optional<Finding> asked() {
-        return session.review().findings(session.station()).stream().filter(f -> f.id().equals(session.asked()))
+        return session.review().findings(session.station()).stream().filter(f -> f.check().equals(session.asked()))
                 .findFirst();
     }
 
     private void asked(Finding f, List<Node> nodes) {
-        nodes.add(Parts.line("Why: " + f.subject(), "reason-head"));
+        nodes.add(Parts.line("Why: " + Figures.text(session, f.subject()), "reason-head"));
         nodes.add(Parts.text(Figures.text(session, f.consequence())));
         if (!f.working().isEmpty()) {
             nodes.add(Parts.text(Figures.text(session, f.working()), "working"));

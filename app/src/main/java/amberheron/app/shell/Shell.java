@@ -1,5 +1,6 @@
 package amberheron.app.shell;
 
+import amberheron.core.finding.Message;
 import amberheron.app.session.Session;
 import amberheron.app.session.Advice;
 import amberheron.app.parts.Parts;
@@ -67,6 +68,7 @@ public final class Shell {
         session.onTouch(() -> stale = true);
         session.onLeave(() -> plugs.values().forEach(plug -> plug.model().leave()));
         // Before any field hears of it.
+        session.onSeek(wanted -> refreshNow());
         session.onFocus(wanted -> refreshNow());
         band = new JobBand(session, this::find);
         path = new SignalPath(session, s -> plug(s).model());
@@ -242,9 +244,10 @@ public final class Shell {
     private Advice advice() {
         if (session.view() == Session.View.JOBS) {
             boolean none = session.jobs().isEmpty();
-            return new Advice(none ? "Begin the first job." : "Pick a job, or begin a new one.",
+            return new Advice(Message.plain(none ? "Begin the first job." : "Pick a job, or begin a new one."),
                     new Advice.Action("New job", () -> session.focus("jobs.number")),
-                    "Everything that is entered is saved as it is entered.", "", List.of(), "");
+                    Message.plain("Everything that is entered is saved as it is entered."), Message.NONE, List.of(),
+                    Message.NONE);
         }
         return plug(session.station()).model().advice(session);
     }

@@ -1,5 +1,8 @@
 package amberheron.app.wiring;
 
+import java.util.Set;
+import amberheron.core.harness.HarnessCheck;
+import amberheron.core.harness.HarnessField;
 import static amberheron.core.units.Unit.OHM;
 
 import amberheron.app.parts.Choice;
@@ -38,6 +41,9 @@ import org.jspecify.annotations.Nullable;
 
 /** The conductor chart: the strip it makes above, its lines and the one looked at below. */
 final class ChartLeaf {
+    private static final Set<HarnessCheck> CHART = EnumSet.range(HarnessCheck.CHART_COMPLETE,
+            HarnessCheck.CHART_CONTINUITY);
+
     /** One of these, or none. */
     private record Perhaps<T>(@Nullable T value, String words) {
     }
@@ -63,22 +69,24 @@ final class ChartLeaf {
         fields = new WireFields(session);
         strip = new StripDrawing(session, model);
         findings = new FindingsTable(session);
-        left = perhaps("How it is left", "wire.chart.left", "not said", Wire.Left.values(), Wire.Left::words,
+        left = perhaps("How it is left", HarnessField.CHART_LEFT.path(), "not said", Wire.Left.values(),
+                Wire.Left::words,
                 Wire::left, Wire::withLeft);
         one = new VBox(8,
-                perhaps("Work", "wire.chart.work", "not known", Work.values(), Work::words, Wire::work, Wire::withWork),
+                perhaps("Work", HarnessField.CHART_WORK.path(), "not known", Work.values(), Work::words, Wire::work,
+                        Wire::withWork),
                 choice("Comes out of", "wire.chart.from", FIRST_ENDS, Device::words, Wire::from, Wire::withFrom),
-                Parts.evenly(colour("Colour", "wire.chart.colour", Wire::colour, Wire::withColour),
+                Parts.evenly(colour("Colour", HarnessField.CHART_COLOUR.path(), Wire::colour, Wire::withColour),
                         pin("Pin", "fromPin", Wire::fromPin, Wire::withFromPin)),
                 colour("In the extension", "wire.chart.extension", Wire::extension, Wire::withExtension),
                 Parts.evenly(perhaps("Goes to", "wire.chart.to", "nothing: unused", ends(), Device::words, Wire::to,
                         Wire::withTo), pin("Pin there", "toPin", Wire::toPin, Wire::withToPin)),
                 colour("Joins one that is", "wire.chart.joins", Wire::toColour, Wire::withToColour), left,
                 Parts.evenly(
-                        choice("Continuity", "wire.chart.apart", List.of(false, true),
+                        choice("Continuity", HarnessField.CHART_APART.path(), List.of(false, true),
                                 on -> on ? "confirmed" : "not yet", Wire::toldApart, Wire::withToldApart),
                         fields.quantity("End to end", OHM, 0, 1e6, 2,
-                                () -> "wire.chart." + model.wire(session).map(Wire::tag).orElse("") + ".ohms",
+                                () -> HarnessField.CHART_OHMS.of(model.wire(session).map(Wire::tag).orElse("")),
                                 w -> model.wire(session).map(Wire::ohms).orElse(null),
                                 (w, v) -> change(w, c -> c.withOhms(v)))),
                 new FlowPane(6, 6, Parts.button("Remove it", "wire.chart.remove", () -> model.removeWire(session),
@@ -88,7 +96,7 @@ final class ChartLeaf {
         file.setAccessibleText("Chart to import");
         file.setOnAction(e -> model.importChart(session, file.getText()));
         FlowPane make = new FlowPane(6, 6,
-                Parts.button("Add the lines this job needs", "wire.chart.needed", () -> model.addNeeded(session),
+                Parts.button("Add the lines this job needs", HarnessField.CHART.path(), () -> model.addNeeded(session),
                         "quiet"),
                 Parts.button("Add the sensor's lead", "wire.chart.lead", () -> model.addLead(session), "quiet"),
                 Parts.button("Add a wire", "wire.chart.add", () -> model.addWire(session), "quiet"));
@@ -235,7 +243,7 @@ final class ChartLeaf {
                 + (doubtful == 0 ? "" : ", " + doubtful + " twins to tell apart")
                 + session.job().wiring().harness().route().total()
                         .map(t -> " · way " + Figures.length(session, t)).orElse(""));
-        findings.refresh(WireModel.findings(session, id -> id.startsWith("chart.")), "");
+        findings.refresh(WireModel.findings(session, CHART::contains), "");
         strip.refresh();
         fields.refresh();
     }

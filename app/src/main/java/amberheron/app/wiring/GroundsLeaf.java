@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import amberheron.core.wiring.WireField;
 import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.OHM;
@@ -47,30 +48,32 @@ final class GroundsLeaf {
                         .orElse(null),
                 (w, v) -> w.withGround(w.ground().withSection(v.crossSection())));
         VBox lengths = new VBox(8,
-                Parts.evenly(ground("To the battery", METRE, 0.01, 50, 2, "toBattery", GroundPlan::toBattery,
+                Parts.evenly(ground("To the battery", METRE, 0.01, 50, 2, WireField.TO_BATTERY, GroundPlan::toBattery,
                         GroundPlan::withToBattery),
-                        ground("To the chassis point", METRE, 0.01, 50, 2, "toChassis",
+                        ground("To the chassis point", METRE, 0.01, 50, 2, WireField.TO_CHASSIS,
                                 GroundPlan::toChassis, GroundPlan::withToChassis)),
-                Parts.evenly(ground("To the reader's ground", METRE, 0.01, 50, 2, "toReader", GroundPlan::toReader,
-                        GroundPlan::withToReader),
-                        ground("Wire size", SQUARE_MILLIMETRE, 0.03, 120, 3, "section", GroundPlan::section,
+                Parts.evenly(
+                        ground("To the reader's ground", METRE, 0.01, 50, 2, WireField.TO_READER, GroundPlan::toReader,
+                                GroundPlan::withToReader),
+                        ground("Wire size", SQUARE_MILLIMETRE, 0.03, 120, 3, WireField.SECTION, GroundPlan::section,
                                 GroundPlan::withSection)),
                 common,
-                Parts.evenly(ground("Heater current, mean", AMPERE, 0, 20, 2, "mean", GroundPlan::mean,
+                Parts.evenly(ground("Heater current, mean", AMPERE, 0, 20, 2, WireField.MEAN, GroundPlan::mean,
                         GroundPlan::withMean),
-                        ground("while it is on", AMPERE, 0, 20, 2, "peak", GroundPlan::peak,
+                        ground("while it is on", AMPERE, 0, 20, 2, WireField.PEAK, GroundPlan::peak,
                                 GroundPlan::withPeak)),
-                Parts.evenly(ground("Display's current", AMPERE, 0, 5, 2, "display", GroundPlan::display,
+                Parts.evenly(ground("Display's current", AMPERE, 0, 5, 2, WireField.DISPLAY, GroundPlan::display,
                         GroundPlan::withDisplay),
-                        ground("One joint", OHM, 0.0001, 10, 4, "joint", GroundPlan::joint, GroundPlan::withJoint)),
-                Parts.evenly(ground("Other loads on the strap", AMPERE, 0, 300, 1, "others", GroundPlan::others,
+                        ground("One joint", OHM, 0.0001, 10, 4, WireField.JOINT, GroundPlan::joint,
+                                GroundPlan::withJoint)),
+                Parts.evenly(ground("Other loads on the strap", AMPERE, 0, 300, 1, WireField.OTHERS, GroundPlan::others,
                         GroundPlan::withOthers),
-                        ground("Drop as measured", VOLT, -2, 2, 3, "measured",
+                        ground("Drop as measured", VOLT, -2, 2, 3, WireField.MEASURED,
                                 g -> g.school() == null ? null : g.measured().get(g.school()), (g, v) -> {
                                     School taken = g.school();
                                     return taken == null ? g : g.withMeasured(taken, v);
                                 })));
-        compared.setId("wire.school");
+        compared.setId(WireField.SCHOOL.path());
         node = new Columns(300,
                 Parts.noted("What each school costs here", new Label("press one to take it"), compared, drawing),
                 Parts.card("Grounds", wires, lengths,
@@ -83,9 +86,9 @@ final class GroundsLeaf {
         return section != null && Math.abs(wire.crossSection() / section - 1) < 1e-3;
     }
 
-    private EntryField ground(String name, Unit unit, double min, double max, int decimals, String key,
+    private EntryField ground(String name, Unit unit, double min, double max, int decimals, WireField property,
             Function<GroundPlan, @Nullable Double> read, BiFunction<GroundPlan, @Nullable Double, GroundPlan> write) {
-        return fields.quantity(name, unit, min, max, decimals, () -> "wire." + key, w -> read.apply(w.ground()),
+        return fields.quantity(name, unit, min, max, decimals, property::address, w -> read.apply(w.ground()),
                 (w, v) -> w.withGround(write.apply(w.ground(), v)));
     }
 

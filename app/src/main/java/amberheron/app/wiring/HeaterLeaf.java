@@ -1,5 +1,7 @@
 package amberheron.app.wiring;
 
+import amberheron.core.wiring.WireCheck;
+import amberheron.core.wiring.WireField;
 import static amberheron.core.units.Phrase.say;
 
 import static amberheron.core.units.Unit.SECOND;
@@ -43,8 +45,9 @@ final class HeaterLeaf {
         fields = new WireFields(session);
         findings = new FindingsTable(session);
         delay = fields.quantity("Heater on after the start, 30 s if blank", SECOND, 1, 300, 0,
-                () -> "wire.heater.delay", w -> w.heater().delay(), (w, v) -> w.withHeater(w.heater().withDelay(v)));
-        compared.setId("wire.heater");
+                WireField.HEATER_DELAY::address, w -> w.heater().delay(),
+                (w, v) -> w.withHeater(w.heater().withDelay(v)));
+        compared.setId(WireField.HEATER.path());
         node = new Columns(300,
                 Parts.noted("Hot while the pipe is wet", new Label("press one to take it"), compared, dry, findings),
                 Parts.noted("Wiring and parts", title, delay, steps,
@@ -88,7 +91,7 @@ final class HeaterLeaf {
                         "At the place taken the wall is past the exhaust's dew point %.0f to %.0f s after a cold start: an estimate, its constants from memory.",
                         d.low(), d.high()))
                 .orElse("Take a place at Place and enter displacement and pipe: how long it stays wet there decides."));
-        findings.refresh(WireModel.findings(session, id -> id.equals("heater")), "");
+        findings.refresh(WireModel.findings(session, WireCheck.HEATER::equals), "");
         HeaterTiming timing = session.job().wiring().heater();
         School school = timing.school();
         Parts.show(delay, school != null && school.delayed());

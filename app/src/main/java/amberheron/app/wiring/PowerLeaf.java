@@ -1,5 +1,10 @@
 package amberheron.app.wiring;
 
+import java.util.Set;
+import amberheron.core.finding.CheckId;
+import amberheron.core.parts.Property;
+import amberheron.core.wiring.WireCheck;
+import amberheron.core.wiring.WireField;
 import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.ONE;
@@ -19,7 +24,6 @@ import amberheron.core.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -38,6 +42,9 @@ import org.jspecify.annotations.Nullable;
 
 /** Sources with their meter readings, fuse and feed. */
 final class PowerLeaf {
+    private static final Set<CheckId> POWER = Set.of(WireCheck.FUSE, WireCheck.HOST, WireCheck.FEED, WireCheck.DRAIN,
+            WireCheck.GROUND);
+
     private final Session session;
     private final WireModel model;
     private final WireFields fields;
@@ -60,16 +67,16 @@ final class PowerLeaf {
             readings.add(reading(state));
         }
         one = new VBox(8,
-                fields.text("Where it is", () -> model.field(session, "place"),
+                fields.text("Where it is", () -> model.of(session, WireField.SOURCE_PLACE).key(),
                         "such as: fuse 12, wiper; behind the radio",
                         w -> model.looked(session).map(PowerSource::place).orElse(""),
                         (w, v) -> change(w, s -> s.withPlace(v))),
                 Parts.evenly(readings.get(0), readings.get(1), readings.get(2)),
                 Parts.evenly(readings.get(3), readings.get(4)), Parts.evenly(readings.get(5), readings.get(6)),
                 origins, verdict,
-                Parts.evenly(source("Tapped circuit's fuse", AMPERE, 1, 60, 1, "hostFuse",
+                Parts.evenly(source("Tapped circuit's fuse", AMPERE, 1, 60, 1, WireField.HOST_FUSE,
                         PowerSource::hostFuse, PowerSource::withHostFuse),
-                        source("What it feeds already", AMPERE, 0, 60, 1, "hostLoad", PowerSource::hostLoad,
+                        source("What it feeds already", AMPERE, 0, 60, 1, WireField.HOST_LOAD, PowerSource::hostLoad,
                                 PowerSource::withHostLoad)));
         node = new Columns(300, Parts.card("Against the rules", findings),
                 Parts.card("Power source, with the meter", letters, one), Parts.card("Meter", meter()),
@@ -77,15 +84,16 @@ final class PowerLeaf {
                         fields.flag("Fed", "wire.feed.relay", "straight from the source", "by a relay at the battery",
                                 w -> w.feed().relay(), (w, v) -> w.withFeed(w.feed().withRelay(v))),
                         Parts.evenly(
-                                fields.quantity("Fuse", AMPERE, 0.1, 60, 1, () -> "wire.fuse", Wiring::fuse,
+                                fields.quantity("Fuse", AMPERE, 0.1, 60, 1, WireField.FUSE::address, Wiring::fuse,
                                         Wiring::withFuse),
-                                fields.quantity("Draw, 3 A if blank", AMPERE, 0.1, 20, 2, () -> "wire.draw",
+                                fields.quantity("Draw, 3 A if blank", AMPERE, 0.1, 20, 2, WireField.DRAW::address,
                                         Wiring::draw, Wiring::withDraw)),
-                        Parts.evenly(feed("Feed, one way", METRE, 0.05, 20, 2, "length", Feed::length,
+                        Parts.evenly(feed("Feed, one way", METRE, 0.05, 20, 2, WireField.FEED_LENGTH, Feed::length,
                                 Feed::withLength),
-                                feed("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, "section", Feed::crossSection,
+                                feed("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, WireField.FEED_SECTION,
+                                        Feed::crossSection,
                                         Feed::withCrossSection)),
-                        feed("Battery, A·h", ONE, 1, 400, 0, "battery", Feed::battery, Feed::withBattery)));
+                        feed("Battery, A·h", ONE, 1, 400, 0, WireField.BATTERY, Feed::battery, Feed::withBattery)));
     }
 
     private Node[] meter() {
@@ -96,7 +104,7 @@ final class PowerLeaf {
         HBox.setHgrow(address, Priority.ALWAYS);
         FlowPane states = new FlowPane(6, 6);
         for (KeyState state : KeyState.values()) {
-            states.getChildren().add(Parts.button(state.words(), "wire.read." + state.name().toLowerCase(Locale.ROOT),
+            states.getChildren().add(Parts.button(state.words(), "wire.read." + state.key(),
                     () -> model.read(session, state), "quiet"));
         }
         ComboBox<PowerSource.Behaviour> faults = new ComboBox<>();
@@ -118,7 +126,7 @@ final class PowerLeaf {
     private EntryField reading(KeyState state) {
         String name = state.words();
         return source(Character.toUpperCase(name.charAt(0)) + name.substring(1), VOLT, 0, 60, 2,
-                state.name().toLowerCase(Locale.ROOT), s -> s.at(state).orElse(null),
+                state, s -> s.at(state).orElse(null),
                 (s, v) -> s.withReading(state, v, session.typed()));
     }
 
@@ -126,16 +134,16 @@ final class PowerLeaf {
         return model.looked(session).map(s -> wiring.withSource(s.id(), change)).orElse(wiring);
     }
 
-    private EntryField source(String name, Unit unit, double min, double max, int decimals, String key,
+    private EntryField source(String name, Unit unit, double min, double max, int decimals, Property property,
             Function<PowerSource, @Nullable Double> read,
             BiFunction<PowerSource, @Nullable Double, PowerSource> write) {
-        return fields.quantity(name, unit, min, max, decimals, () -> model.field(session, key),
+        return fields.quantity(name, unit, min, max, decimals, () -> model.of(session, property),
                 w -> model.looked(session).map(read).orElse(null), (w, v) -> change(w, s -> write.apply(s, v)));
     }
 
-    private EntryField feed(String name, Unit unit, double min, double max, int decimals, String key,
+    private EntryField feed(String name, Unit unit, double min, double max, int decimals, WireField property,
             Function<Feed, @Nullable Double> read, BiFunction<Feed, @Nullable Double, Feed> write) {
-        return fields.quantity(name, unit, min, max, decimals, () -> "wire.feed." + key, w -> read.apply(w.feed()),
+        return fields.quantity(name, unit, min, max, decimals, property::address, w -> read.apply(w.feed()),
                 (w, v) -> w.withFeed(write.apply(w.feed(), v)));
     }
 
@@ -144,7 +152,7 @@ final class PowerLeaf {
     }
 
     void refresh() {
-        findings.refresh(WireModel.findings(session, id -> !id.contains(".") && !id.equals("heater")), "");
+        findings.refresh(WireModel.findings(session, id -> id instanceof KeyState || POWER.contains(id)), "");
         Wiring wiring = session.job().wiring();
         Optional<PowerSource> looked = model.looked(session);
         letters.getChildren().setAll(wiring.sources().stream().map(s -> {

@@ -1,5 +1,11 @@
 package amberheron.app.wiring;
 
+import java.util.Set;
+import java.util.EnumSet;
+import amberheron.core.parts.Property;
+import amberheron.core.parts.Address;
+import amberheron.core.harness.HarnessCheck;
+import amberheron.core.harness.HarnessField;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
@@ -31,6 +37,10 @@ import org.jspecify.annotations.Nullable;
 
 /** The way the cable takes, place by place, its length and its plug. */
 final class RouteLeaf {
+    private static final Set<HarnessCheck> ROUTE = EnumSet.range(HarnessCheck.ROUTE_LENGTH, HarnessCheck.ROUTE_SPRAY);
+    private static final Set<Property> OF_POINT = Set.copyOf(
+            EnumSet.range(HarnessField.ROUTE_LENGTH, HarnessField.ROUTE_MOVING));
+
     private final Session session;
     private final WireFields fields;
     private final FindingsTable findings;
@@ -43,15 +53,20 @@ final class RouteLeaf {
     RouteLeaf(Session session) {
         this.session = session;
         fields = new WireFields(session);
+        session.onSeek(this::bring);
         findings = new FindingsTable(session);
         one = new VBox(8,
-                fields.text("Place", () -> key("name"), "such as: clip at the gearbox, firewall, behind the gauge",
+                fields.text("Place", this::name, "such as: clip at the gearbox, firewall, behind the gauge",
                         w -> point(w).map(Waypoint::name).orElse(""), (w, v) -> change(w, p -> p.withName(v))),
-                Parts.evenly(gap("Cable to here", 1, 20_000, "length", Waypoint::length,
+                Parts.evenly(gap("Cable to here", 1, 20_000, HarnessField.ROUTE_LENGTH, Waypoint::length,
                         Waypoint::withLength),
-                        gap("Bend there, radius", 1, 2000, "bend", Waypoint::bend, Waypoint::withBend)),
-                Parts.evenly(gap("To the nearest hot part", 0, 5000, "hot", Waypoint::hot, Waypoint::withHot),
-                        gap("To what moves", 0, 5000, "moving", Waypoint::moving, Waypoint::withMoving)),
+                        gap("Bend there, radius", 1, 2000, HarnessField.ROUTE_BEND, Waypoint::bend,
+                                Waypoint::withBend)),
+                Parts.evenly(
+                        gap("To the nearest hot part", 0, 5000, HarnessField.ROUTE_HOT, Waypoint::hot,
+                                Waypoint::withHot),
+                        gap("To what moves", 0, 5000, HarnessField.ROUTE_MOVING, Waypoint::moving,
+                                Waypoint::withMoving)),
                 fields.flag("Heat sleeve", "wire.route.sleeve", "none", "sleeved",
                         w -> point(w).map(Waypoint::sleeved).orElse(false),
                         (w, v) -> change(w, p -> p.withSleeved(v))),
@@ -61,38 +76,57 @@ final class RouteLeaf {
                 Parts.noted("Route, from the sensor's plug", total, points,
                         Parts.button("Add a place", "wire.route.add", this::add, "quiet"), one),
                 Parts.card("Lead and loops",
-                        Parts.evenly(route("Sensor's lead", METRE, 0.05, 10, 2, "lead", Route::lead, Route::withLead),
-                                route("Extension", METRE, 0.1, 20, 2, "extension", Route::extension,
+                        Parts.evenly(
+                                route("Sensor's lead", METRE, 0.05, 10, 2, HarnessField.LEAD, Route::lead,
+                                        Route::withLead),
+                                route("Extension", METRE, 0.1, 20, 2, HarnessField.EXTENSION, Route::extension,
                                         Route::withExtension)),
                         Parts.evenly(
-                                route("Loop at the engine", MILLIMETRE, 0, 3000, 0, "atEngine", Route::slackAtEngine,
+                                route("Loop at the engine", MILLIMETRE, 0, 3000, 0, HarnessField.LOOP_AT_ENGINE,
+                                        Route::slackAtEngine,
                                         Route::withSlackAtEngine),
-                                route("Loop at the display", MILLIMETRE, 0, 3000, 0, "atDisplay",
+                                route("Loop at the display", MILLIMETRE, 0, 3000, 0, HarnessField.LOOP_AT_DISPLAY,
                                         Route::slackAtDisplay, Route::withSlackAtDisplay)),
-                        route("Cable across, 6 mm if blank", MILLIMETRE, 1, 40, 1, "cable", Route::cable,
+                        route("Cable across, 6 mm if blank", MILLIMETRE, 1, 40, 1, HarnessField.CABLE, Route::cable,
                                 Route::withCable)),
                 Parts.card("Firewall and plug",
-                        fields.choice("The cable", "wire.route.passage", List.of(Passage.values()), Passage::words,
+                        fields.choice("The cable", HarnessField.PASSAGE.path(), List.of(Passage.values()),
+                                Passage::words,
                                 w -> w.harness().route().passage(), (w, v) -> route(w, r -> r.withPassage(v))),
                         Parts.evenly(
-                                route("Connector across", MILLIMETRE, 3, 150, 1, "connector", Route::connector,
+                                route("Connector across", MILLIMETRE, 3, 150, 1, HarnessField.CONNECTOR,
+                                        Route::connector,
                                         Route::withConnector),
-                                route("Hole", MILLIMETRE, 3, 150, 1, "hole", Route::hole, Route::withHole)),
-                        fields.flag("Before drilling", "wire.route.behind", "not looked behind", "looked behind",
+                                route("Hole", MILLIMETRE, 3, 150, 1, HarnessField.HOLE, Route::hole, Route::withHole)),
+                        fields.flag("Before drilling", HarnessField.LOOKED_BEHIND.path(), "not looked behind",
+                                "looked behind",
                                 w -> w.harness().route().lookedBehind(),
                                 (w, v) -> route(w, r -> r.withLookedBehind(v))),
-                        fields.choice("The sensor's plug looks", "wire.route.facing", List.of(Facing.values()),
+                        fields.choice("The sensor's plug looks", HarnessField.FACING.path(), List.of(Facing.values()),
                                 Facing::words, w -> w.harness().route().facing(),
                                 (w, v) -> route(w, r -> r.withFacing(v))),
-                        fields.flag("Cable before the plug", "wire.route.drip", "runs straight to it",
+                        fields.flag("Cable before the plug", HarnessField.DRIP_LOOP.path(), "runs straight to it",
                                 "hangs lower first: drips off", w -> w.harness().route().dripLoop(),
                                 (w, v) -> route(w, r -> r.withDripLoop(v))),
                         Parts.text("Behind a firewall or dash: brake and fuel lines, looms, airbag. Look, then drill.",
                                 "caution-text")));
     }
 
-    private String key(String field) {
-        return "wire.route." + point(session.job().wiring()).map(Waypoint::id).orElse("") + "." + field;
+    private String part() {
+        return point(session.job().wiring()).map(Waypoint::id).orElse("");
+    }
+
+    private String name() {
+        return "wire.route." + part() + ".name";
+    }
+
+    private void bring(Address wanted) {
+        int at = session.job().wiring().harness().route().points().stream().map(Waypoint::id).toList()
+                .indexOf(wanted.part());
+        if (at >= 0 && OF_POINT.contains(wanted.property())) {
+            selected = at;
+            refresh();
+        }
     }
 
     private Optional<Waypoint> point(Wiring wiring) {
@@ -114,15 +148,17 @@ final class RouteLeaf {
         });
     }
 
-    private EntryField gap(String name, double min, double max, String key, Function<Waypoint, @Nullable Double> read,
+    private EntryField gap(String name, double min, double max, HarnessField property,
+            Function<Waypoint, @Nullable Double> read,
             BiFunction<Waypoint, @Nullable Double, Waypoint> write) {
-        return fields.quantity(name, MILLIMETRE, min, max, 0, () -> key(key), w -> point(w).map(read).orElse(null),
+        return fields.quantity(name, MILLIMETRE, min, max, 0, () -> property.of(part()),
+                w -> point(w).map(read).orElse(null),
                 (w, v) -> change(w, p -> write.apply(p, v)));
     }
 
-    private EntryField route(String name, Unit unit, double min, double max, int decimals, String key,
+    private EntryField route(String name, Unit unit, double min, double max, int decimals, HarnessField property,
             Function<Route, @Nullable Double> read, BiFunction<Route, @Nullable Double, Route> write) {
-        return fields.quantity(name, unit, min, max, decimals, () -> "wire.route." + key,
+        return fields.quantity(name, unit, min, max, decimals, property::address,
                 w -> read.apply(w.harness().route()), (w, v) -> route(w, r -> write.apply(r, v)));
     }
 
@@ -137,7 +173,7 @@ final class RouteLeaf {
             all.add(Waypoint.named("place " + (at + 1)));
             return all;
         });
-        session.focus(key("name"));
+        session.focus(name());
     }
 
     private void earlier() {
@@ -158,7 +194,7 @@ final class RouteLeaf {
         if (gone < all.size()) {
             String id = all.remove(gone).id();
             session.edit("place removed", j -> j.withWiring(route(j.wiring(), r -> r.withPoints(all)))
-                    .withoutDrafts("wire.route." + id + "."));
+                    .withoutDrafts(HarnessField.ROUTE_LENGTH.of(id)));
         }
     }
 
@@ -178,7 +214,7 @@ final class RouteLeaf {
         }
         total.setText(route.total().map(t -> Figures.length(session, t)).orElse(""));
         Parts.show(one, !route.points().isEmpty());
-        findings.refresh(WireModel.findings(session, id -> id.startsWith("route.")), "");
+        findings.refresh(WireModel.findings(session, ROUTE::contains), "");
         fields.refresh();
     }
 

@@ -1,5 +1,9 @@
 package amberheron.app.wiring;
 
+import java.util.Set;
+import java.util.EnumSet;
+import amberheron.core.wiring.WireCheck;
+import amberheron.core.wiring.WireField;
 import static amberheron.core.units.Phrase.say;
 
 import static amberheron.core.units.Unit.KILOOHM;
@@ -17,7 +21,6 @@ import amberheron.core.wiring.Hookup;
 import amberheron.core.wiring.SignalRules;
 import amberheron.core.wiring.Wiring;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -31,6 +34,9 @@ import org.jspecify.annotations.Nullable;
 
 /** How each reader gets the signal, what its input does to it, and what may not be joined. */
 final class SignalLeaf {
+    private static final Set<WireCheck> SIGNAL = EnumSet.of(WireCheck.SIGNAL_FORM, WireCheck.SIGNAL_OVER,
+            WireCheck.SIGNAL_LOAD);
+
     private final Session session;
     private final WireModel model;
     private final WireFields fields;
@@ -54,18 +60,20 @@ final class SignalLeaf {
                 "a − input of its own", w -> hookup(w).minusInput(),
                 (w, v) -> change(w, h -> h.withMinusInput(v)));
         analog = new VBox(8, unjudged, minus,
-                Parts.evenly(input("Input to ground", KILOOHM, 0.1, 1e5, 1, "input", Hookup::inputOhms,
+                Parts.evenly(input("Input to ground", KILOOHM, 0.1, 1e5, 1, WireField.SIGNAL_INPUT, Hookup::inputOhms,
                         Hookup::withInputOhms),
-                        input("Most it stands", VOLT, 0.5, 60, 1, "most", Hookup::mostVolts, Hookup::withMostVolts)),
+                        input("Most it stands", VOLT, 0.5, 60, 1, WireField.SIGNAL_MOST, Hookup::mostVolts,
+                                Hookup::withMostVolts)),
                 Parts.evenly(
-                        input("Pull-up in the reader", KILOOHM, 0.1, 1e4, 1, "pull", Hookup::pullUpOhms,
+                        input("Pull-up in the reader", KILOOHM, 0.1, 1e4, 1, WireField.SIGNAL_PULL, Hookup::pullUpOhms,
                                 Hookup::withPullUpOhms),
-                        input("to its supply of", VOLT, 0.5, 30, 1, "pullVolts", Hookup::pullUpVolts,
+                        input("to its supply of", VOLT, 0.5, 30, 1, WireField.SIGNAL_PULL_VOLTS, Hookup::pullUpVolts,
                                 Hookup::withPullUpVolts)));
-        one = new VBox(8, fields.choice("How the signal gets there", "wire.signal.form",
+        one = new VBox(8, fields.choice("How the signal gets there", WireField.SIGNAL_FORM.path(),
                 List.of(Hookup.Form.values()), Hookup.Form::words, w -> hookup(w).form(),
                 (w, v) -> change(w, h -> h.withForm(v))), analog);
-        EntryField output = fields.quantity("Output of the controller", OHM, 0.1, 1e5, 0, () -> "wire.signal.output",
+        EntryField output = fields.quantity("Output of the controller", OHM, 0.1, 1e5, 0,
+                WireField.SIGNAL_OUTPUT::address,
                 w -> w.signals().outputOhms(), (w, v) -> w.withSignals(w.signals().withOutputOhms(v)));
         node = new Columns(300, Parts.card("Against the rules", findings),
                 Parts.card("Readers of this job", readers, one, output),
@@ -88,10 +96,10 @@ final class SignalLeaf {
         return reader().map(r -> wiring.withSignals(wiring.signals().with(r, change))).orElse(wiring);
     }
 
-    private EntryField input(String name, Unit unit, double min, double max, int decimals, String key,
+    private EntryField input(String name, Unit unit, double min, double max, int decimals, WireField property,
             Function<Hookup, @Nullable Double> read, BiFunction<Hookup, @Nullable Double, Hookup> write) {
         return fields.quantity(name, unit, min, max, decimals,
-                () -> "wire.signal." + reader().map(r -> r.name().toLowerCase(Locale.ROOT)).orElse("") + "." + key,
+                () -> property.of(reader().map(ReaderKind::key).orElse("")),
                 w -> read.apply(hookup(w)), (w, v) -> change(w, h -> write.apply(h, v)));
     }
 
@@ -100,12 +108,12 @@ final class SignalLeaf {
     }
 
     void refresh() {
-        findings.refresh(WireModel.findings(session, id -> id.startsWith("signal.")),
+        findings.refresh(WireModel.findings(session, SIGNAL::contains),
                 "Say at Plan what reads the signal.");
         Optional<ReaderKind> looked = reader();
         readers.getChildren().setAll(session.job().intake().readers().stream().map(r -> {
             ToggleButton button = new ToggleButton(r.words());
-            button.setId("wire.signal.reader." + r.name().toLowerCase(Locale.ROOT));
+            button.setId("wire.signal.reader." + r.key());
             button.setSelected(looked.filter(r::equals).isPresent());
             button.setOnAction(e -> model.look(session, r));
             return button;

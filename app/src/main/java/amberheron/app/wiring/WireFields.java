@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import amberheron.core.parts.Address;
 import amberheron.app.parts.Choice;
 import amberheron.app.parts.EntryField;
 import amberheron.app.session.Session;
@@ -26,9 +27,9 @@ final class WireFields {
     }
 
     /** A quantity. */
-    EntryField quantity(String name, Unit unit, double min, double max, int decimals, Supplier<String> key,
+    EntryField quantity(String name, Unit unit, double min, double max, int decimals, Supplier<Address> address,
             Function<Wiring, @Nullable Double> read, BiFunction<Wiring, @Nullable Double, Wiring> write) {
-        EntryField field = new EntryField(session, QuantityField.of(name, unit, min, max), decimals, key,
+        EntryField field = new EntryField(session, QuantityField.of(name, unit, min, max), decimals, address,
                 j -> read.apply(j.wiring()), (j, v) -> j.withWiring(write.apply(j.wiring(), v)));
         refreshers.add(field::refresh);
         return field;

@@ -1,5 +1,15 @@
 package amberheron.app.wiring;
 
+import amberheron.core.finding.Message;
+import static amberheron.core.finding.Message.plain;
+
+import java.util.EnumSet;
+import amberheron.core.wiring.WireCheck;
+import amberheron.core.wiring.WireField;
+import amberheron.core.harness.HarnessField;
+import amberheron.core.parts.Property;
+import amberheron.core.parts.Address;
+import amberheron.core.finding.CheckId;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Advice;
@@ -44,7 +54,6 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.LinkedHashMap;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -57,6 +66,10 @@ import org.jspecify.annotations.Nullable;
 /** What the Wire station says. */
 public final class WireModel implements StationModel {
     private static final int PATIENCE = 1500;
+    private static final Set<Property> OF_SOURCE = Set.of(WireField.SOURCE_PLACE, WireField.HOST_FUSE,
+            WireField.HOST_LOAD);
+    private static final Set<Property> OF_WIRE = Set.copyOf(
+            EnumSet.range(HarnessField.CHART_WORK, HarnessField.CHART_OHMS));
 
     private final MeterDesk desk = new MeterDesk();
     private @Nullable SimulatedMeter standIn;
@@ -116,7 +129,7 @@ public final class WireModel implements StationModel {
     void removeWire(Session session) {
         wire(session).ifPresent(w -> session.edit("wire " + w.tag() + " removed", j -> j.withWiring(j.wiring()
                 .withHarness(j.wiring().harness().withChart(j.wiring().harness().chart().without(w.tag()))))
-                .withoutDrafts("wire.chart." + w.tag() + ".")));
+                .withoutDrafts(HarnessField.CHART_OHMS.of(w.tag()))));
     }
 
     /** Adds a line for whatever readers, grounds and hook-ups ask for. */
@@ -166,14 +179,30 @@ public final class WireModel implements StationModel {
     }
 
     /** What was found of some checks, the gravest first. */
-    static List<Finding> findings(Session session, Predicate<String> ids) {
-        return session.review().findings(Station.WIRE).stream().filter(f -> ids.test(f.id()))
+    static List<Finding> findings(Session session, Predicate<CheckId> ids) {
+        return session.review().findings(Station.WIRE).stream().filter(f -> ids.test(f.check().id()))
                 .sorted(Comparator.comparing(Finding::verdict).reversed()).toList();
     }
 
-    /** The name of a field of the source looked at; each source has its own. */
-    String field(Session session, String field) {
-        return "wire." + looked(session).map(PowerSource::id).orElse("") + "." + field;
+    /** A value of the source looked at; each source has its own. */
+    Address of(Session session, Property property) {
+        return property.of(looked(session).map(PowerSource::id).orElse(""));
+    }
+
+    /** Looks at the source, reader or wire that a value belongs to. */
+    void bring(Session session, Address value) {
+        if (value.part().isEmpty()) {
+            return;
+        }
+        if (value.property() instanceof KeyState || OF_SOURCE.contains(value.property())) {
+            looked = value.part();
+        } else if (value.property() instanceof WireField) {
+            reader = session.job().intake().readers().stream().filter(r -> r.key().equals(value.part())).findFirst()
+                    .orElse(reader);
+        } else if (OF_WIRE.contains(value.property())) {
+            wire = value.part();
+        }
+        session.tell(session.notice());
     }
 
     /** Adds a source under the next letter and looks at it; the first is taken at once. */
@@ -198,7 +227,7 @@ public final class WireModel implements StationModel {
         session.edit("source " + id + " removed", j -> j.withWiring(j.wiring()
                 .withSources(j.wiring().sources().stream().filter(s -> !s.id().equals(id)).toList())
                 .withTaken(id.equals(j.wiring().taken()) ? null : j.wiring().taken()))
-                .withoutDrafts("wire." + id + "."));
+                .withoutDrafts(WireField.SOURCE_PLACE.of(id)));
     }
 
     /** A source with the readings that count. */
@@ -337,74 +366,77 @@ public final class WireModel implements StationModel {
     @Override
     public Advice advice(Session session) {
         List<Finding> findings = session.review().findings(Station.WIRE);
-        String parted = "Grounds: everything at the battery; one clean chassis point; signal at the reader's own sensor ground; gauge and logger at one point. "
-                + "Ours follows the figure: whichever keeps heater current out of the signal's ground, or inside tolerance here. "
-                + "Heater: with the ignition, or about 30 s after the start; we show the seconds each risks at this place. "
-                + "Joints: soldered, or crimped with seals; both are held to the same pull and resistance.";
-        String caution = "Battery negative off before wiring. Look behind before drilling a firewall or dash: brake, fuel, airbag. "
-                + "Never power the sensor on a cold day with the engine off, nor run the engine with it unpowered.";
+        Message parted = plain(
+                "Grounds: everything at the battery; one clean chassis point; signal at the reader's own sensor ground; gauge and logger at one point. "
+                        + "Ours follows the figure: whichever keeps heater current out of the signal's ground, or inside tolerance here. "
+                        + "Heater: with the ignition, or about 30 s after the start; we show the seconds each risks at this place. "
+                        + "Joints: soldered, or crimped with seals; both are held to the same pull and resistance.");
+        Message caution = plain(
+                "Battery negative off before wiring. Look behind before drilling a firewall or dash: brake, fuel, airbag. "
+                        + "Never power the sensor on a cold day with the engine off, nor run the engine with it unpowered.");
         var checked = Advice.sources(findings);
         Optional<Finding> wrong = findings.stream().filter(f -> f.verdict() == Verdict.FAIL).findFirst();
         if (wrong.isPresent()) {
             Finding f = wrong.get();
-            if (f.id().equals("ground")) {
+            if (f.check().is(WireCheck.GROUND)) {
                 return shifted(session, f, parted, checked, caution);
             }
-            return new Advice(f.subject() + ": " + Figures.text(session, f.consequence()),
-                    new Action("Enter it again", () -> ask(session, f.id())), Figures.text(session, f.working()),
+            return new Advice(Message.of("{0}: {1}", f.subject(), f.consequence()),
+                    new Action("Enter it again", () -> session.seek(f.asks().getFirst())),
+                    f.working(),
                     parted, checked, caution);
         }
         Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
         if (open.isPresent()) {
-            String id = open.get().id();
-            Optional<KeyState> state = state(id);
+            CheckId id = open.get().check().id();
+            Optional<KeyState> state = id instanceof KeyState s ? Optional.of(s) : Optional.empty();
             if (session.job().wiring().source().isEmpty() && state.isPresent()) {
                 boolean none = session.job().wiring().sources().isEmpty();
                 Optional<PowerSource> best = PowerRules.best(session.review().wiring().sources(),
                         session.job().wiring().feed().relay());
                 return none || best.isEmpty()
-                        ? new Advice("Name a place where the power could come from.",
+                        ? new Advice(plain("Name a place where the power could come from."),
                                 new Action("Add a source", () -> {
                                     add(session);
-                                    session.focus(field(session, "place"));
-                                }), "It has to follow the key; prove it with a meter.", parted, checked, caution)
-                        : new Advice("Take source " + best.get().id() + ".",
+                                    session.seek(of(session, WireField.SOURCE_PLACE));
+                                }), plain("It has to follow the key; prove it with a meter."), parted, checked, caution)
+                        : new Advice(Message.of("Take source {0}.", best.get().id()),
                                 new Action("Take " + best.get().id(), () -> take(session, best.get().id())),
-                                PowerRules.remedy(best.get().behaviour()), parted, checked, caution);
+                                plain(PowerRules.remedy(best.get().behaviour())), parted, checked, caution);
             }
-            if (id.equals("chart.complete") && !chart(session)
-                    .lacking(session.job().wiring().needed(session.job().intake().readers())).isEmpty()) {
-                return new Advice(Figures.text(session, open.get().consequence()), new Action("Add these lines", () -> {
+            if (open.get().asks().getFirst().equals(HarnessField.CHART.address())) {
+                return new Advice(open.get().consequence(), new Action("Add these lines", () -> {
                     addNeeded(session);
                     session.focus("wire.leaf.chart");
-                }), "Drawn up before anything is cut; colours are confirmed by continuity.", parted, checked, caution);
+                }), plain("Drawn up before anything is cut; colours are confirmed by continuity."), parted, checked,
+                        caution);
             }
-            return new Advice(Figures.text(session, open.get().consequence()),
+            return new Advice(open.get().consequence(),
                     state.isPresent() && metered(session)
                             ? new Action("Read the meter: " + state.get().words(), () -> read(session, state.get()))
-                            : new Action("Enter it", () -> ask(session, id)),
-                    "A reading that is missing never counts as a pass.", parted, checked, caution);
+                            : new Action("Enter it", () -> session.seek(open.get().asks().getFirst())),
+                    plain("A reading that is missing never counts as a pass."), parted, checked, caution);
         }
-        return new Advice("Calibrate in free air next.", new Action("Go to Air", () -> session.go(Station.AIR)),
-                "Source, fuse, ground, signal and every wire have their proof.", parted, checked, caution);
+        return new Advice(plain("Calibrate in free air next."), new Action("Go to Air", () -> session.go(Station.AIR)),
+                plain("Source, fuse, ground, signal and every wire have their proof."), parted, checked, caution);
     }
 
     /** What to do about a ground that shifts the volts: the school that does not, else a wire of its own for the signal. */
-    private static Advice shifted(Session session, Finding f, String parted, List<Source> checked, String caution) {
+    private static Advice shifted(Session session, Finding f, Message parted, List<Source> checked,
+            Message caution) {
         Finding.Limit limit = f.limit();
         GroundPlan ground = session.job().wiring().ground();
         Double cost = f.lambdaCost();
         Optional<School> better = limit == null ? Optional.empty() : ground.recommended(limit.bound().si());
         return new Advice(
-                better.map(s -> "Take the ground as “" + s.words() + "” instead.")
-                        .orElse("Part the grounds: give the signal a return of its own."),
+                better.map(s -> Message.of("Take the ground as “{0}” instead.", plain(s.words())))
+                        .orElse(plain("Part the grounds: give the signal a return of its own.")),
                 better.map(
                         s -> new Action("It is taken so now", () -> ground(session, s.words(), g -> g.withSchool(s))))
                         .orElse(new Action("They are parted now",
                                 () -> ground(session, "grounds parted", g -> g.withTwoWires(true)))),
-                "Heater current in the ground lifts the reader's volts: it reads "
-                        + Figures.leanOrRich(session, cost == null ? 0 : cost) + ". "
-                        + Figures.text(session, f.working()) + ".",
+                Message.of("Heater current in the ground lifts the reader's volts: it reads {0}. {1}.",
+                        Figures.leanOrRich(cost == null ? 0 : cost), f.working()),
                 parted, checked, caution);
     }
 
@@ -435,80 +467,5 @@ public final class WireModel implements StationModel {
                     Math.abs(c.shift()) <= most, taken, best.filter(b -> b == s).isPresent()))
                     .orElseGet(() -> new SchoolRow(s, "", "", "not measured", false, taken, false));
         }).toList();
-    }
-
-    private static Optional<KeyState> state(String finding) {
-        return Arrays.stream(KeyState.values()).filter(k -> k.name().toLowerCase(Locale.ROOT).equals(finding))
-                .findFirst();
-    }
-
-    /** Brings the field that a finding waits on. */
-    private void ask(Session session, String finding) {
-        Wiring wiring = session.job().wiring();
-        GroundPlan g = wiring.ground();
-        boolean ofSource = state(finding).isPresent() || finding.equals("host");
-        if (ofSource) {
-            looked = wiring.taken();
-            session.tell(session.notice());
-        }
-        if (finding.startsWith("signal.")) {
-            reader = session.job().intake().readers().stream()
-                    .filter(r -> finding.endsWith("." + r.name().toLowerCase(Locale.ROOT))).findFirst().orElse(reader);
-            session.tell(session.notice());
-        }
-        Predicate<Wire> open = switch (finding) {
-            case "chart.twins" -> chart(session)::doubtful;
-            case "chart.unused" -> w -> !w.used() && w.left() == null;
-            case "chart.complete" -> w -> w.colour() == null || w.work() == null;
-            default -> w -> false;
-        };
-        chart(session).wires().stream().filter(open).findFirst().ifPresent(w -> lookAtWire(session, w.tag()));
-        session.focus(switch (finding) {
-            case "heater" ->
-                session.job().wiring().heater().school() == null ? "wire.heater" : "wire.leaf.heater";
-            case "chart.complete" -> "wire.chart.colour";
-            case "chart.twins" -> "wire.chart.apart";
-            case "chart.unused" -> "wire.chart.left";
-            case "chart.pins", "chart.continuity" -> "wire.leaf.chart";
-            case "joint.steps", "joint.pull", "joint.ohms" -> session.job().wiring().harness().joints().school() == null
-                    ? "wire.joint.school"
-                    : "wire.leaf.wired";
-            case "wired.drop" -> session.job().wiring().harness().asWired().atSource() == null
-                    ? "wire.wired.atSource"
-                    : "wire.wired.atController";
-            case "route.length" -> session.job().wiring().harness().route().points().isEmpty()
-                    ? "wire.leaf.route"
-                    : "wire.route.lead";
-            case "route.slack" -> "wire.route.atEngine";
-            case "route.hole" -> session.job().wiring().harness().route().passage() == null
-                    ? "wire.route.passage"
-                    : "wire.route.connector";
-            case "route.spray" -> "wire.route.facing";
-            case "route.hot", "route.moving", "route.bend" -> "wire.leaf.route";
-            case "ground" -> groundField(g);
-            case "feed" -> wiring.feed().length() == null ? "wire.feed.length" : "wire.feed.section";
-            case "drain" -> "wire.feed.battery";
-            case "host" -> field(session, "hostLoad");
-            default -> ofSource
-                    ? field(session, finding)
-                    : finding.startsWith("signal.form.")
-                            ? "wire.signal.form"
-                            : finding.startsWith("signal.") ? "wire.signal.output" : "wire." + finding;
-        });
-    }
-
-    private static String groundField(GroundPlan g) {
-        School school = g.school();
-        if (school == null) {
-            return "wire.school";
-        }
-        if (g.length(school) == null) {
-            return switch (school) {
-                case BATTERY -> "wire.toBattery";
-                case CHASSIS, SAME_POINT -> "wire.toChassis";
-                case READER -> "wire.toReader";
-            };
-        }
-        return g.section() == null ? "wire.section" : "wire.mean";
     }
 }

@@ -13,6 +13,7 @@ public final class WireView implements StationView {
 
     /** The view on a session. */
     public WireView(Session session, WireModel model) {
+        session.onSeek(value -> model.bring(session, value));
         PowerLeaf power = new PowerLeaf(session, model);
         GroundsLeaf grounds = new GroundsLeaf(session, model);
         HeaterLeaf heater = new HeaterLeaf(session);

@@ -1,5 +1,11 @@
 package amberheron.app.wiring;
 
+import java.util.Set;
+import java.util.EnumSet;
+import amberheron.core.parts.Property;
+import amberheron.core.parts.Address;
+import amberheron.core.harness.HarnessCheck;
+import amberheron.core.harness.HarnessField;
 import static amberheron.core.units.Phrase.say;
 
 import static amberheron.core.units.Unit.NEWTON;
@@ -38,6 +44,11 @@ import org.jspecify.annotations.Nullable;
 
 /** How the wires were joined and tested, and what was measured when it was done. */
 final class WiredLeaf {
+    private static final Set<HarnessCheck> WIRED = EnumSet.of(HarnessCheck.JOINT_STEPS, HarnessCheck.JOINT_PULL,
+            HarnessCheck.JOINT_OHMS, HarnessCheck.WIRED_DROP, HarnessCheck.CHART_CONTINUITY);
+    private static final Set<Property> OF_JOINT = Set.of(HarnessField.JOINT_SECTION, HarnessField.JOINT_PULL,
+            HarnessField.JOINT_OHMS);
+
     private final Session session;
     private final WireFields fields;
     private final FindingsTable findings;
@@ -54,30 +65,31 @@ final class WiredLeaf {
     WiredLeaf(Session session) {
         this.session = session;
         fields = new WireFields(session);
+        session.onSeek(this::bring);
         findings = new FindingsTable(session);
         photos = new PhotoCard(session, "wire.photo", j -> j.wiring().harness().asWired().photos(),
                 (j, v) -> j.withWiring(wired(j.wiring(), a -> a.withPhotos(v))));
         date = new DateEntry(session, "Wired on", "wire.wired.date", j -> j.wiring().harness().asWired().date(),
                 (j, v) -> j.withWiring(wired(j.wiring(), a -> a.withDate(v))));
         one = new VBox(8,
-                Parts.evenly(fields.text("Wire", () -> key("wire"), "its tag", w -> test(w).map(Test::wire).orElse(""),
+                Parts.evenly(fields.text("Wire", this::wire, "its tag", w -> test(w).map(Test::wire).orElse(""),
                         (w, v) -> change(w, t -> t.withWire(v))),
-                        tested("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, "section", Test::section,
+                        tested("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, HarnessField.JOINT_SECTION, Test::section,
                                 Test::withSection)),
                 Parts.evenly(
-                        tested("Pull it stood", NEWTON, 1, 2000, 0, "pull", Test::pull,
+                        tested("Pull it stood", NEWTON, 1, 2000, 0, HarnessField.JOINT_PULL, Test::pull,
                                 Test::withPull),
-                        tested("Across it", OHM, 0, 1000, 4, "ohms", Test::ohms,
+                        tested("Across it", OHM, 0, 1000, 4, HarnessField.JOINT_OHMS, Test::ohms,
                                 Test::withOhms)),
                 Parts.button("Remove it", "wire.joint.remove", this::remove, "quiet"));
         node = new Columns(300, Parts.card("Against the rules", findings), Parts.noted("Joints", ticked,
-                fields.choice("Joined by", "wire.joint.school", List.of(School.values()), School::words,
-                        w -> w.harness().joints().school(), (w, v) -> joints(w, j -> j.withSchool(v))),
+                fields.choice("Joined by", HarnessField.JOINT_SCHOOL.path(), List.of(School.values()), School::words,
+                        w -> w.harness().joints().school(), (w, v) -> joints(w, j -> j.joinedBy(v))),
                 steps, Parts.line("Joints tested", "field-name"), tests, one),
                 Parts.card("As wired", record,
-                        Parts.evenly(volts("At the source, heater on", "atSource", AsWired::atSource,
+                        Parts.evenly(volts("At the source, heater on", HarnessField.AT_SOURCE, AsWired::atSource,
                                 AsWired::withAtSource),
-                                volts("At the controller then", "atController", AsWired::atController,
+                                volts("At the controller then", HarnessField.AT_CONTROLLER, AsWired::atController,
                                         AsWired::withAtController)),
                         fields.text("What the next person should know", () -> "wire.wired.note",
                                 "such as: fuse holder behind the glove box",
@@ -86,8 +98,21 @@ final class WiredLeaf {
                 photos);
     }
 
-    private String key(String field) {
-        return "wire.joint." + test(session.job().wiring()).map(Test::id).orElse("") + "." + field;
+    private String part() {
+        return test(session.job().wiring()).map(Test::id).orElse("");
+    }
+
+    private String wire() {
+        return "wire.joint." + part() + ".wire";
+    }
+
+    private void bring(Address wanted) {
+        int at = session.job().wiring().harness().joints().tested().stream().map(Test::id).toList()
+                .indexOf(wanted.part());
+        if (at >= 0 && OF_JOINT.contains(wanted.property())) {
+            selected = at;
+            refresh();
+        }
     }
 
     private static Wiring joints(Wiring wiring, UnaryOperator<Joints> change) {
@@ -113,22 +138,23 @@ final class WiredLeaf {
         });
     }
 
-    private EntryField tested(String name, Unit unit, double min, double max, int decimals, String key,
+    private EntryField tested(String name, Unit unit, double min, double max, int decimals, HarnessField property,
             Function<Test, @Nullable Double> read, BiFunction<Test, @Nullable Double, Test> write) {
-        return fields.quantity(name, unit, min, max, decimals, () -> key(key), w -> test(w).map(read).orElse(null),
+        return fields.quantity(name, unit, min, max, decimals, () -> property.of(part()),
+                w -> test(w).map(read).orElse(null),
                 (w, v) -> change(w, t -> write.apply(t, v)));
     }
 
-    private EntryField volts(String name, String key, Function<AsWired, @Nullable Double> read,
+    private EntryField volts(String name, HarnessField property, Function<AsWired, @Nullable Double> read,
             BiFunction<AsWired, @Nullable Double, AsWired> write) {
-        return fields.quantity(name, VOLT, 0, 60, 2, () -> "wire.wired." + key,
+        return fields.quantity(name, VOLT, 0, 60, 2, property::address,
                 w -> read.apply(w.harness().asWired()), (w, v) -> wired(w, a -> write.apply(a, v)));
     }
 
     private void add() {
         selected = session.job().wiring().harness().joints().tested().size();
         fields.edit("joint tested", w -> joints(w, j -> j.plus(new Test("", w.ground().section(), null, null))));
-        session.focus(key("wire"));
+        session.focus(wire());
     }
 
     private void remove() {
@@ -138,7 +164,7 @@ final class WiredLeaf {
         if (gone < all.size()) {
             String id = all.remove(gone).id();
             session.edit("joint removed", j -> j.withWiring(joints(j.wiring(), t -> t.withTested(all)))
-                    .withoutDrafts("wire.joint." + id + "."));
+                    .withoutDrafts(HarnessField.JOINT_PULL.of(id)));
         }
     }
 
@@ -151,7 +177,7 @@ final class WiredLeaf {
         Joints joints = wiring.harness().joints();
         selected = Math.clamp(selected, 0, Math.max(0, joints.tested().size() - 1));
         findings.refresh(WireModel.findings(session,
-                id -> id.startsWith("joint.") || id.startsWith("wired.") || id.equals("chart.continuity")), "");
+                WIRED::contains), "");
         School school = joints.school();
         ticked.setText(school == null ? "" : joints.done().size() + " of " + school.steps().size() + " steps");
         steps.getChildren().setAll(school == null
@@ -172,7 +198,7 @@ final class WiredLeaf {
 
     private Node step(School school, Joints joints, int step) {
         CheckBox box = new CheckBox(school.steps().get(step));
-        box.setId("wire.joint.step." + step);
+        box.setId(HarnessField.JOINT_STEP.of(String.valueOf(step)).key());
         box.setWrapText(true);
         box.setSelected(joints.done().contains(step));
         box.setOnAction(e -> fields.edit(box.isSelected() ? "step done" : "step open",

@@ -63,7 +63,8 @@ class PlaceModelTest {
         assertThat(session().place()).hasValue("B");
         session().look("A");
         assertThat(session().place()).hasValue("A");
-        assertThat(fails()).singleElement().satisfies(f -> assertThat(f.subject()).isEqualTo("After the turbine"));
+        assertThat(fails()).singleElement()
+                .satisfies(f -> assertThat(f.subject().metric()).isEqualTo("After the turbine"));
         assertThat(model.findings(session()).getFirst().verdict()).as("what stands in the way is seen first")
                 .isEqualTo(Verdict.FAIL);
         assertThat(model.figure(session())).as("looking is not choosing").startsWith("B: ");
@@ -71,18 +72,18 @@ class PlaceModelTest {
 
     @Test
     void whyTheOthersAreNotTakenIsSaidForEach() {
-        String why = model.advice(session()).why();
+        String why = model.advice(session()).why().metric();
         assertThat(why).contains("B keeps every rule").contains("A: Too near the turbine")
                 .contains("C: After the catalyst");
     }
 
     @Test
     void schoolsAreNamedWithWhatEachWouldTakeAndTheShopsIsMarked() {
-        assertThat(model.advice(session()).parted()).contains("“Straight up is best” takes B")
+        assertThat(model.advice(session()).parted().metric()).contains("“Straight up is best” takes B")
                 .contains("“Anything from 10° up” takes B (yours)").contains("no usable place is refused");
         session().shop(session().shop().withSchools(PlaceSchools.OURS.withTilt(TiltSchool.STRAIGHT_UP))
                 .withRecalibrateMonths(12));
-        assertThat(model.advice(session()).parted()).contains("“Straight up is best” takes B (yours)");
+        assertThat(model.advice(session()).parted().metric()).contains("“Straight up is best” takes B (yours)");
         try (Session next = Demo.empty(home)) {
             assertThat(next.shop().schools().tilt()).as("for every job, also tomorrow")
                     .isEqualTo(TiltSchool.STRAIGHT_UP);
@@ -95,22 +96,22 @@ class PlaceModelTest {
         session().open("SB-015");
         placing(p -> p.withCandidates(List.of()).withChosen(null).withFitted(AsFitted.NOTHING));
         assertThat(model.figure(session())).isEmpty();
-        assertThat(model.advice(session()).next()).startsWith("Name a place");
+        assertThat(model.advice(session()).next().metric()).startsWith("Name a place");
         act();
         assertThat(session().place()).as("what the search found").hasValue("A");
         assertThat(fails()).isEmpty();
         placing(p -> p.withCandidate("A", c -> c.withClock(null)));
-        assertThat(model.advice(session()).next()).isEqualTo("A: Enter the clock position.");
+        assertThat(model.advice(session()).next().metric()).isEqualTo("A: Enter the clock position.");
         placing(p -> p.withCandidate("A", c -> c.withClock(0.5).withDistance(null)));
-        assertThat(model.advice(session()).next()).startsWith("A: Enter the ");
+        assertThat(model.advice(session()).next().metric()).startsWith("A: Enter the ");
         placing(p -> p.withCandidate("A", c -> c.withDistance(0.3)));
-        assertThat(model.advice(session()).next()).startsWith("Find another place");
-        assertThat(model.advice(session()).why()).contains("Too near the engine");
+        assertThat(model.advice(session()).next().metric()).startsWith("Find another place");
+        assertThat(model.advice(session()).why().metric()).contains("Too near the engine");
         act();
         assertThat(session().place()).hasValue("B");
         placing(p -> p.withCandidate("B", c -> c.withClock(0.6).withDistance(0.7)));
         Advice advice = model.advice(session());
-        assertThat(advice.next()).isEqualTo("Take B.");
+        assertThat(advice.next().metric()).isEqualTo("Take B.");
         act();
         assertThat(session().job().placing().chosen()).isEqualTo("B");
         assertThat(model.figure(session())).startsWith("B: 700 mm on · 5");
@@ -139,7 +140,7 @@ class PlaceModelTest {
     @Test
     void draggingJudgesAtOnceAndKeepsAtTheEnd() {
         model.drag(session(), c -> c.withDistance(0.2), false);
-        assertThat(fails()).extracting(Finding::id).containsExactly("distance");
+        assertThat(fails()).extracting(f -> f.check().key()).containsExactly("distance");
         assertThat(session().job().chosenPlace().orElseThrow().distance()).isEqualTo(0.61);
         model.drag(session(), c -> c.withDistance(0.55), true);
         assertThat(session().job().chosenPlace().orElseThrow().distance()).isEqualTo(0.55);
@@ -169,7 +170,7 @@ class PlaceModelTest {
     void theTemplateIsWrittenAndThePhotoKept() throws Exception {
         placing(p -> p.withFitted(AsFitted.NOTHING));
         session().edit("not marked", j -> j.withDone(Set.of("leaks")));
-        assertThat(model.advice(session()).next()).isEqualTo("Print the hole and cope template for B.");
+        assertThat(model.advice(session()).next().metric()).isEqualTo("Print the hole and cope template for B.");
         act();
         assertThat(session().job().done()).contains("place");
         await("Written to");

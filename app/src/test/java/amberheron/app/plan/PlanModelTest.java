@@ -46,7 +46,7 @@ class PlanModelTest {
     @Test
     void theActionOfWhatIsNextTicksIt() {
         Advice before = model.advice(session());
-        assertThat(before.next()).isEqualTo("Prove the power source with a meter.");
+        assertThat(before.next().metric()).isEqualTo("Prove the power source with a meter.");
         Objects.requireNonNull(before.action()).run().run();
         assertThat(session().job().done()).contains("source");
         assertThat(model.figure(session())).startsWith("8 of 18 steps");
@@ -78,16 +78,16 @@ class PlanModelTest {
     void aLeakStopsTheJobAndSaysWhatItDoesToTheReading() {
         session().edit("leaks", j -> j.withIntake(j.intake().withCondition(Condition.LEAKS)));
         Advice advice = model.advice(session());
-        assertThat(advice.next()).isEqualTo("Mend the leak before anything is fitted.");
-        assertThat(advice.why()).contains("1.000 λ into 1.011 λ");
+        assertThat(advice.next().metric()).isEqualTo("Mend the leak before anything is fitted.");
+        assertThat(advice.why().metric()).contains("1.000 λ into 1.011 λ");
         assertThat(session().review().state(Station.PLAN)).isEqualTo(LinkState.OUT_OF_TOLERANCE);
         session().edit("hole", j -> j.withIntake(j.intake().withLeak(0.004)));
-        assertThat(model.advice(session()).why()).startsWith("At idle this leak draws in about ");
+        assertThat(model.advice(session()).why().metric()).startsWith("At idle this leak draws in about ");
         model.toggle(session(), step("source"));
         assertThat(session().job().done()).as("nothing is fitted to it").doesNotContain("source");
         assertThat(session().notice()).contains("Nothing is fitted to this exhaust: it is down as “leaks”");
         session().edit("rotten", j -> j.withIntake(j.intake().withCondition(Condition.ROTTEN)));
-        assertThat(model.advice(session()).next()).isEqualTo("Do not fit a sensor to this exhaust.");
+        assertThat(model.advice(session()).next().metric()).isEqualTo("Do not fit a sensor to this exhaust.");
         Objects.requireNonNull(model.advice(session()).action()).run().run();
         assertThat(session().job().intake().condition()).isEqualTo(Condition.SOUND);
     }
@@ -98,17 +98,17 @@ class PlanModelTest {
         StringBuilder focused = new StringBuilder();
         session().onFocus(focused::append);
         Advice advice = model.advice(session());
-        assertThat(advice.next()).isEqualTo("Enter: displacement.");
-        assertThat(advice.why()).contains("displacement, cylinders");
+        assertThat(advice.next().metric()).isEqualTo("Enter: displacement.");
+        assertThat(advice.why().metric()).contains("displacement, cylinders");
         Objects.requireNonNull(advice.action()).run().run();
         assertThat(focused).hasToString("plan.displacement");
     }
 
     @Test
     void weldingHasItsOwnCautions() {
-        assertThat(model.advice(session()).caution()).doesNotContain("weld");
+        assertThat(model.advice(session()).caution().metric()).doesNotContain("weld");
         session().edit("weld", j -> j.withIntake(j.intake().withFit(Fit.WELD_IN)));
-        assertThat(model.advice(session()).caution()).contains("sensor out of the bung while it is welded")
+        assertThat(model.advice(session()).caution().metric()).contains("sensor out of the bung while it is welded")
                 .contains("fire watch");
     }
 
@@ -129,9 +129,9 @@ class PlanModelTest {
         List<PlanModel.Finish> finish = model.finish(session());
         assertThat(finish.getLast().schedule().likely()).isLessThan(finish.getFirst().schedule().likely());
         assertThat(model.criticalPath(session())).startsWith("However many people, about ").contains(" → ");
-        assertThat(model.advice(session()).why()).contains("Not marked as at hand: fuse tap and 5 A fuse.");
+        assertThat(model.advice(session()).why().metric()).contains("Not marked as at hand: fuse tap and 5 A fuse.");
         model.have(session(), "fuse tap and 5 A fuse");
-        assertThat(model.advice(session()).why()).doesNotContain("at hand");
+        assertThat(model.advice(session()).why().metric()).doesNotContain("at hand");
         model.writeParts(session());
         assertThat(session().notice()).startsWith("Written to");
         assertThat(home.resolve("lists/SB-015-parts.csv")).content().contains("part,fuse tap and 5 A fuse")
@@ -151,6 +151,6 @@ class PlanModelTest {
     void whenEverythingIsDoneTheSheetRemains() {
         session().open("SB-014");
         assertThat(model.figure(session())).isEqualTo("all 19 steps done");
-        assertThat(model.advice(session()).next()).isEqualTo("Every step is done.");
+        assertThat(model.advice(session()).next().metric()).isEqualTo("Every step is done.");
     }
 }

@@ -53,11 +53,11 @@ class ScaleModelTest {
     @Test
     void lawThenReaderThenReadings() {
         session().edit("bare", j -> j.withLaw(null).withReader(null).withPoints(List.of()));
-        assertThat(model.advice(session()).next()).startsWith("Choose the controller's output law");
+        assertThat(model.advice(session()).next().metric()).startsWith("Choose the controller's output law");
         session().edit("law", j -> j.withLaw(session().catalogue().law("afr-2v-10")));
-        assertThat(model.advice(session()).next()).startsWith("Choose what reads the volts");
+        assertThat(model.advice(session()).next().metric()).startsWith("Choose what reads the volts");
         session().edit("reader", j -> j.withReader(session().catalogue().reader("gauge")));
-        assertThat(model.advice(session()).next()).isEqualTo(
+        assertThat(model.advice(session()).next().metric()).isEqualTo(
                 "Type the setting, then apply 0.50 V and note what the reader shows.");
         assertThat(model.figure(session())).isEqualTo("set, nothing checked yet");
     }
@@ -79,7 +79,7 @@ class ScaleModelTest {
         }
         assertThat(session().job().points())
                 .allMatch(p -> p.origin().instrument().equals("simulated bench") && !p.origin().real());
-        assertThat(model.advice(session()).next()).isEqualTo("Prove it on the road.");
+        assertThat(model.advice(session()).next().metric()).isEqualTo("Prove it on the road.");
     }
 
     @ParameterizedTest
@@ -130,8 +130,8 @@ class ScaleModelTest {
         session().edit("near", j -> j.withPoints(List.of(new CheckPoint(2.4, null, 14.95, ""),
                 new CheckPoint(2.6, null, 15.35, ""))));
         Advice advice = model.advice(session());
-        assertThat(advice.next()).matches("Apply \\d\\.\\d\\d V and note what the reader shows\\.");
-        assertThat(advice.why()).contains("explain the points nearly as well").contains("they part");
+        assertThat(advice.next().metric()).matches("Apply \\d\\.\\d\\d V and note what the reader shows\\.");
+        assertThat(advice.why().metric()).contains("explain the points nearly as well").contains("they part");
     }
 
     @Test
@@ -144,16 +144,17 @@ class ScaleModelTest {
             return stuck;
         });
         assertThat(session().review().diagnosis().orElseThrow().best().cause()).isEqualTo(Cause.CONSTANT);
-        assertThat(model.advice(session()).next()).contains("Check the wire for open and short");
+        assertThat(model.advice(session()).next().metric()).contains("Check the wire for open and short");
     }
 
     @Test
     void whatTheEngineWouldBeFedIsSaidTheRightWayRound() {
-        assertThat(model.advice(session()).why()).as("reads lean: fuel would be added").contains("too much fuel");
+        assertThat(model.advice(session()).why().metric()).as("reads lean: fuel would be added")
+                .contains("too much fuel");
         session().edit("other way", j -> j.withPoints(j.points().stream()
                 .map(p -> new CheckPoint(p.volts(), null, p.shown() - 0.3, "")).toList()));
         assertThat(model.figure(session())).contains("rich");
-        assertThat(model.advice(session()).why()).contains("too little fuel");
+        assertThat(model.advice(session()).why().metric()).contains("too little fuel");
     }
 
     @Test
@@ -166,8 +167,8 @@ class ScaleModelTest {
         session().edit("log", j -> j.withProving(new Job.Proving("x.csv", "00", LogComparison.of(off))));
         ProveModel prove = new ProveModel();
         Advice advice = prove.advice(session());
-        assertThat(advice.next()).startsWith("Go back to Scale");
-        assertThat(advice.why()).contains("grounds");
+        assertThat(advice.next().metric()).startsWith("Go back to Scale");
+        assertThat(advice.why().metric()).contains("grounds");
         assertThat(prove.figure(session())).isEqualTo("+0.020 λ over 2 min");
         Objects.requireNonNull(advice.action()).run().run();
         assertThat(session().station()).isEqualTo(Station.SCALE);

@@ -193,7 +193,7 @@ class SessionTest {
             assertThat(new PlaceModel().figure(session)).isEqualTo("B: 24.17 in past turbine · 35° up");
             assertThat(PlanModel.title(session, session.review().plan().steps().stream()
                     .filter(s -> s.id().equals("sensor")).findFirst().orElseThrow()))
-                    .isEqualTo("Screw the sensor in, 30–40 lb·ft");
+                    .isEqualTo("Screw the sensor in, 30 lb·ft to 40 lb·ft");
             session.open("SB-016");
             assertThat(new ScaleModel().figure(session)).startsWith("shows 0.15 AFR lean");
         }
@@ -206,12 +206,12 @@ class SessionTest {
     void whatIsNextFollowsFromTheFigures() {
         try (Session session = Demo.session(home)) {
             session.open("SB-016");
-            assertThat(new WireModel().advice(session).next())
+            assertThat(new WireModel().advice(session).next().metric())
                     .contains("Take the ground as “Signal at the reader's sensor ground”");
-            assertThat(new ScaleModel().advice(session).why()).contains("75 mV");
-            assertThat(new HandOverModel().advice(session).next()).contains("Wire is out of tolerance");
+            assertThat(new ScaleModel().advice(session).why().metric()).contains("75 mV");
+            assertThat(new HandOverModel().advice(session).next().metric()).contains("Wire is out of tolerance");
             session.open("SB-014");
-            assertThat(new HandOverModel().advice(session).next()).isEqualTo("Handed over.");
+            assertThat(new HandOverModel().advice(session).next().metric()).isEqualTo("Handed over.");
         }
     }
 

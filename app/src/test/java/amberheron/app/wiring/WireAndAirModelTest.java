@@ -97,7 +97,7 @@ class WireAndAirModelTest {
     @Test
     void aConstantFeedIsTheFirstThingToMend() {
         reading(KeyState.OFF, 12.6);
-        assertThat(wire.advice(session()).next()).contains("Source, key off").contains("flattens the battery");
+        assertThat(wire.advice(session()).next().metric()).contains("Source, key off").contains("flattens the battery");
         act(wire.advice(session()));
         assertThat(focused).containsExactly("wire.A.off");
     }
@@ -105,13 +105,13 @@ class WireAndAirModelTest {
     @Test
     void aJobWithoutASourceIsAskedForOneAndOffersTheBest() {
         session().edit("none", j -> j.withWiring(Wiring.UNMEASURED));
-        assertThat(wire.advice(session()).next()).isEqualTo("Name a place where the power could come from.");
+        assertThat(wire.advice(session()).next().metric()).isEqualTo("Name a place where the power could come from.");
         act(wire.advice(session()));
         assertThat(session().job().wiring().taken()).isEqualTo("A");
         assertThat(focused).containsExactly("wire.A.place");
         session().open("SB-014");
         session().edit("open", j -> j.withWiring(j.wiring().withTaken(null)));
-        assertThat(wire.advice(session()).next()).as("B is live all the time").isEqualTo("Take source A.");
+        assertThat(wire.advice(session()).next().metric()).as("B is live all the time").isEqualTo("Take source A.");
         act(wire.advice(session()));
         assertThat(session().job().wiring().taken()).isEqualTo("A");
         wire.look(session(), "B");
@@ -208,8 +208,9 @@ class WireAndAirModelTest {
     void theSchoolInsideToleranceIsOneKeyAway() {
         session().open("SB-016");
         Advice advice = wire.advice(session());
-        assertThat(advice.why()).contains("0.010 λ lean");
-        assertThat(advice.next()).isEqualTo("Take the ground as “Signal at the reader's sensor ground” instead.");
+        assertThat(advice.why().metric()).contains("0.010 λ lean");
+        assertThat(advice.next().metric())
+                .isEqualTo("Take the ground as “Signal at the reader's sensor ground” instead.");
         assertThat(wire.schools(session())).filteredOn(r -> r.recommended()).singleElement()
                 .satisfies(r -> assertThat(r.cost()).isEqualTo("+0.001 λ"));
         ground(session().job().wiring().ground().withToBattery(null));
@@ -217,14 +218,14 @@ class WireAndAirModelTest {
         act(advice);
         assertThat(session().job().wiring().ground().school()).isEqualTo(School.READER);
         assertThat(wire.figure(session())).isEqualTo("0.010 V ground shift");
-        assertThat(wire.advice(session()).next()).startsWith("Tell apart by continuity before joining.");
+        assertThat(wire.advice(session()).next().metric()).startsWith("Tell apart by continuity before joining.");
     }
 
     /** After power and grounds: heater, signal, the chart's lines, twins, joints, route, and the drop. */
     @Test
     void whatIsOpenInTheHarnessIsAskedForInItsOrder() {
         session().open("SB-014");
-        assertThat(wire.advice(session()).next()).isEqualTo("Calibrate in free air next.");
+        assertThat(wire.advice(session()).next().metric()).isEqualTo("Calibrate in free air next.");
         session().edit("bare", j -> j.withWiring(j.wiring().withHeater(HeaterTiming.OPEN).withSignals(Signals.NONE)
                 .withHarness(Harness.NONE)));
         act(wire.advice(session()));
@@ -232,9 +233,10 @@ class WireAndAirModelTest {
         act(wire.advice(session()));
         edit(w -> w.withSignals(w.signals().with(ReaderKind.GAUGE, h -> h.withForm(Form.SINGLE_ENDED))
                 .with(ReaderKind.ECU, h -> h.withForm(Form.DIFFERENTIAL))));
-        assertThat(wire.advice(session()).next()).isEqualTo("No line yet for: power, switched to power source; "
-                + "heater ground to chassis point; signal ground to gauge; analog + to gauge; "
-                + "analog + to standalone ECU; analog − to standalone ECU.");
+        assertThat(wire.advice(session()).next().metric())
+                .isEqualTo("No line yet for: power, switched to power source; "
+                        + "heater ground to chassis point; signal ground to gauge; analog + to gauge; "
+                        + "analog + to standalone ECU; analog − to standalone ECU.");
         act(wire.advice(session()));
         assertThat(chart().wires()).hasSize(6);
         act(wire.advice(session()));
@@ -312,8 +314,8 @@ class WireAndAirModelTest {
         session().edit("off", j -> j.withAir(new FreeAirCheck(FreeAirCheck.School.TRIM_BY_HAND, 293.15, 0.5, 0.0, 0.19,
                 null, 90.0, session().today())));
         Advice advice = air.advice(session());
-        assertThat(advice.next()).isEqualTo("Calibrate again in clean moving air.");
-        assertThat(advice.parted()).contains("Trim by hand").contains("fully anticlockwise");
-        assertThat(advice.caution()).contains("Leave the anti-seize on");
+        assertThat(advice.next().metric()).isEqualTo("Calibrate again in clean moving air.");
+        assertThat(advice.parted().metric()).contains("Trim by hand").contains("fully anticlockwise");
+        assertThat(advice.caution().metric()).contains("Leave the anti-seize on");
     }
 }

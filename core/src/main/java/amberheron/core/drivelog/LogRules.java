@@ -1,6 +1,6 @@
 package amberheron.core.drivelog;
 
-import static amberheron.core.units.Phrase.say;
+import amberheron.core.finding.Message;
 
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
@@ -30,30 +30,32 @@ public final class LogRules {
         boolean level = Math.abs(log.bias()) <= tolerance;
         boolean calm = log.spread() <= tolerance;
         boolean tame = Math.abs(log.worst()) <= TRANSIENT * tolerance;
+        int samples = log.samples();
         return List.of(
-                new Finding("bias", "Bias, shown − true", level ? Verdict.PASS : Verdict.FAIL, difference(log.bias()),
+                new Finding(LogCheck.BIAS, "Bias, shown − true", level ? Verdict.PASS : Verdict.FAIL,
+                        difference(log.bias()),
                         new Limit(AT_MOST, difference(tolerance)),
                         level
                                 ? "Gauge and reader agree on the road."
                                 : log.bias() > 0
                                         ? "The reader reads lean: the tuner would add fuel that is not wanted."
                                         : "The reader reads rich: the tuner would take away fuel the engine needs.",
-                        log.bias(), say("mean of %d samples", log.samples()), toleranceSource),
-                new Finding("spread", "Spread", calm ? Verdict.PASS : Verdict.WARN, difference(log.spread()),
+                        log.bias(), Message.of("mean of {0} samples", samples), toleranceSource),
+                new Finding(LogCheck.SPREAD, "Spread", calm ? Verdict.PASS : Verdict.WARN, difference(log.spread()),
                         new Limit(AT_MOST, difference(tolerance)),
                         calm
                                 ? "Quiet: no noise or lag worth naming."
                                 : "Noise or lag: look at the ground and the filter.",
-                        null, say("standard deviation of %d samples", log.samples()),
+                        null, Message.of("standard deviation of {0} samples", samples),
                         toleranceSource),
-                new Finding("worst", say("Worst, at %.1f s", log.worstAt()),
-                        tame ? Verdict.PASS : Verdict.WARN, difference(log.worst()),
+                new Finding(LogCheck.WORST, "", tame ? Verdict.PASS : Verdict.WARN, difference(log.worst()),
                         new Limit(AT_MOST, difference(TRANSIENT * tolerance)),
                         tame
                                 ? "No moment stands out."
                                 : "One moment stands out: look at it in the plot before trusting the rest.",
                         log.worst(), "largest magnitude of shown − true",
-                        Source.derived("three times the tolerance is our own choice: readers lag in transients")));
+                        Source.derived("three times the tolerance is our own choice: readers lag in transients"))
+                        .of("", Message.of("Worst, at {0}", new Measure(log.worstAt(), Dimension.DURATION, 1))));
     }
 
     private static Measure difference(double lambda) {

@@ -1,12 +1,14 @@
 package amberheron.core.finding;
 
+import amberheron.core.parts.Address;
 import amberheron.core.units.Measure;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
  * One check and its outcome.
  *
- * @param id stable name of the check, such as {@code tilt}
+ * @param check which, and of what
  * @param subject what was checked, in the trade's words
  * @param verdict how it stands
  * @param figure the value found, or null when nothing is known yet
@@ -16,20 +18,49 @@ import org.jspecify.annotations.Nullable;
  *        can be put in a number
  * @param working the formula with its inputs, for the person who asks why
  * @param source where the limit comes from
+ * @param asks while nothing is known, the values it waits for and nothing else; after that, the values it is worked out
+ *        from that are worth a second look; the first to be entered first
  */
-public record Finding(String id, String subject, Verdict verdict, @Nullable Measure figure, @Nullable Limit limit,
-        Message consequence, @Nullable Double lambdaCost, Message working, Source source) {
+public record Finding(Check check, Message subject, Verdict verdict, @Nullable Measure figure, @Nullable Limit limit,
+        Message consequence, @Nullable Double lambdaCost, Message working, Source source, List<Address> asks) {
+    public Finding {
+        asks = List.copyOf(asks);
+    }
+
+    /** A check of the only thing there is, none of whose values can be pointed at. */
+    public Finding(CheckId id, String subject, Verdict verdict, @Nullable Measure figure, @Nullable Limit limit,
+            Message consequence, @Nullable Double lambdaCost, Message working, Source source) {
+        this(Check.of(id), Message.plain(subject), verdict, figure, limit, consequence, lambdaCost, working, source,
+                List.of());
+    }
+
     /** A check whose sentences have no values. */
-    public Finding(String id, String subject, Verdict verdict, @Nullable Measure figure, @Nullable Limit limit,
+    public Finding(CheckId id, String subject, Verdict verdict, @Nullable Measure figure, @Nullable Limit limit,
             String consequence, @Nullable Double lambdaCost, String working, Source source) {
         this(id, subject, verdict, figure, limit, Message.plain(consequence), lambdaCost, Message.plain(working),
                 source);
     }
 
     /** A check whose working has values. */
-    public Finding(String id, String subject, Verdict verdict, @Nullable Measure figure, @Nullable Limit limit,
+    public Finding(CheckId id, String subject, Verdict verdict, @Nullable Measure figure, @Nullable Limit limit,
             String consequence, @Nullable Double lambdaCost, Message working, Source source) {
         this(id, subject, verdict, figure, limit, Message.plain(consequence), lambdaCost, working, source);
+    }
+
+    /** The same check, of one part of several. */
+    public Finding of(String part, Message named) {
+        return new Finding(new Check(check.id(), part), named, verdict, figure, limit, consequence, lambdaCost,
+                working, source, asks);
+    }
+
+    /** The same, with where its values are entered. */
+    public Finding asking(List<Address> where) {
+        return new Finding(check, subject, verdict, figure, limit, consequence, lambdaCost, working, source, where);
+    }
+
+    /** The same, with where its values are entered. */
+    public Finding asking(Address... where) {
+        return asking(List.of(where));
     }
 
     /** A bound on a figure. */
@@ -46,7 +77,8 @@ public record Finding(String id, String subject, Verdict verdict, @Nullable Meas
 
     /** Which side of the bound is good. */
     public enum Relation {
-        AT_LEAST("≥"), AT_MOST("≤");
+        AT_LEAST("≥"),
+        AT_MOST("≤");
 
         private final String sign;
 

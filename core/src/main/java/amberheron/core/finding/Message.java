@@ -38,6 +38,15 @@ public record Message(String pattern, List<Object> values) {
         return words.isEmpty() ? NONE : new Message(words, List.of());
     }
 
+    /** Several sentences or names in a row. */
+    public static Message joined(String between, List<Message> parts) {
+        StringBuilder pattern = new StringBuilder();
+        for (int i = 0; i < parts.size(); i++) {
+            pattern.append(i == 0 ? "" : between).append('{').append(i).append('}');
+        }
+        return new Message(pattern.toString(), List.copyOf(parts));
+    }
+
     /** Whether it says nothing. */
     public boolean isEmpty() {
         return pattern.isEmpty();

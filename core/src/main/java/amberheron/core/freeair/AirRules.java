@@ -1,6 +1,7 @@
 package amberheron.core.freeair;
 
-import static amberheron.core.units.Phrase.say;
+import amberheron.core.parts.Address;
+import amberheron.core.finding.Message;
 
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
@@ -42,10 +43,9 @@ public final class AirRules {
      */
     public static List<Finding> judge(FreeAirCheck check, @Nullable Double topOfLaw, double tolerance) {
         List<Finding> findings = new ArrayList<>();
-        Air air = check.air();
-        findings.add(costOfAir(air, tolerance));
+        findings.add(costOfAir(check, tolerance));
         if (check.shownOxygen() != null || check.shownLambda() == null) {
-            findings.add(oxygen(air, check.shownOxygen()));
+            findings.add(oxygen(check));
         }
         if (check.shownLambda() != null) {
             findings.add(top(check.shownLambda(), topOfLaw));
@@ -54,67 +54,95 @@ public final class AirRules {
         return List.copyOf(findings);
     }
 
-    private static Finding costOfAir(@Nullable Air air, double tolerance) {
+    /** What the air itself waits for. */
+    private static List<Address> unmeasured(FreeAirCheck check) {
+        List<Address> asks = new ArrayList<>();
+        if (check.temperature() == null) {
+            asks.add(AirField.TEMPERATURE.address());
+        }
+        if (check.humidity() == null) {
+            asks.add(AirField.HUMIDITY.address());
+        }
+        if (check.height() == null) {
+            asks.add(AirField.HEIGHT.address());
+        }
+        return asks;
+    }
+
+    private static Finding costOfAir(FreeAirCheck check, double tolerance) {
+        Air air = check.air();
         if (air == null) {
-            return new Finding("air", "Oxygen in this air", Verdict.UNKNOWN, null, null,
-                    "Enter temperature, humidity and height.", null, "20.946 % · (1 − RH·es/p)", AIR);
+            return new Finding(AirCheck.AIR, "Oxygen in this air", Verdict.UNKNOWN, null, null,
+                    "Enter temperature, humidity and height.", null, "20.946 % · (1 − RH·es/p)", AIR)
+                    .asking(unmeasured(check));
         }
         double cost = air.shownAfterCalibration(LEAN) - LEAN;
         boolean small = Math.abs(cost) <= tolerance;
-        return new Finding("air", "Oxygen in this air", small ? Verdict.PASS : Verdict.WARN,
+        return new Finding(AirCheck.AIR, "Oxygen in this air", small ? Verdict.PASS : Verdict.WARN,
                 new Measure(air.oxygen(), Dimension.FRACTION, 2), null,
                 small
                         ? "Costs less than the trade's tolerance, all of it away from λ 1."
                         : "Calibrated in this air, lean readings are off by more than the tolerance: wait for drier air.",
                 cost,
-                say("20.946 %% · (1 − %.0f %% · %.1f hPa / %.1f hPa); cost at λ %.1f",
-                        air.humidity() * 100, air.saturation() / 100, air.pressure() / 100, LEAN),
-                AIR);
+                Message.of("20.946 % · (1 − {0} · {1} hPa / {2} hPa); cost at {3}",
+                        new Measure(air.humidity(), Dimension.FRACTION, 0),
+                        new Measure(air.saturation() / 100, Dimension.NUMBER, 1),
+                        new Measure(air.pressure() / 100, Dimension.NUMBER, 1),
+                        new Measure(LEAN, Dimension.MIXTURE, 1)),
+                AIR).asking(AirField.HUMIDITY.address(), AirField.TEMPERATURE.address(), AirField.HEIGHT.address());
     }
 
-    private static Finding oxygen(@Nullable Air air, @Nullable Double shown) {
+    private static Finding oxygen(FreeAirCheck check) {
+        Air air = check.air();
+        Double shown = check.shownOxygen();
         String subject = "Controller is off by";
         Limit limit = new Limit(AT_MOST, new Measure(OXYGEN_TOLERANCE, Dimension.FRACTION, 1));
         Source source = Source.practice("the controller should show what is in the air");
         if (air == null || shown == null) {
-            return new Finding("shown", subject, Verdict.UNKNOWN, null, limit,
-                    "Hang the sensor in free air and enter what the controller shows.", null, "", source);
+            List<Address> asks = unmeasured(check);
+            if (shown == null) {
+                asks.add(AirField.SHOWN.address());
+            }
+            return new Finding(AirCheck.SHOWN, subject, Verdict.UNKNOWN, null, limit,
+                    "Hang the sensor in free air and enter what the controller shows.", null, "", source).asking(asks);
         }
         double off = shown / air.oxygen() - 1;
         boolean kept = Math.abs(off) <= OXYGEN_TOLERANCE;
-        return new Finding("shown", subject, kept ? Verdict.PASS : Verdict.FAIL,
+        return new Finding(AirCheck.SHOWN, subject, kept ? Verdict.PASS : Verdict.FAIL,
                 new Measure(off, Dimension.FRACTION, 1), limit,
                 kept
                         ? "The gain fits this sensor."
                         : "The gain does not fit this sensor: calibrate again in clean moving air.",
                 (LEAN - 1) * off,
-                say("%.2f %% shown / %.2f %% in this air − 1; cost at λ %.1f", shown * 100,
-                        air.oxygen() * 100, LEAN),
-                source);
+                Message.of("{0} shown / {1} in this air − 1; cost at {2}", new Measure(shown, Dimension.FRACTION, 2),
+                        new Measure(air.oxygen(), Dimension.FRACTION, 2), new Measure(LEAN, Dimension.MIXTURE, 1)),
+                source).asking(AirField.SHOWN.address());
     }
 
     private static Finding top(double shown, @Nullable Double topOfLaw) {
         double least = topOfLaw == null ? TOP : Math.min(TOP, topOfLaw - TOP_SLACK);
         Limit limit = new Limit(AT_LEAST, new Measure(least, Dimension.MIXTURE, 2));
         boolean kept = limit.keptBy(shown);
-        return new Finding("top", "Reading in free air", kept ? Verdict.PASS : Verdict.FAIL,
+        return new Finding(AirCheck.TOP, "Reading in free air", kept ? Verdict.PASS : Verdict.FAIL,
                 new Measure(shown, Dimension.MIXTURE, 2), limit,
                 kept
                         ? "Sits at the top of its range."
                         : "Not at the top of its range: not calibrated, not warm, or the sensor is spent.",
                 null, "free air must show the leanest the controller can",
-                Source.practice("19 to 20 on the petrol scale, or the top of the range"));
+                Source.practice("19 to 20 on the petrol scale, or the top of the range"))
+                .asking(AirField.MIXTURE.address());
     }
 
     private static Finding settled(@Nullable Double seconds) {
         Limit limit = new Limit(AT_LEAST, new Measure(SETTLED, Dimension.DURATION, 0));
         Verdict verdict = seconds == null ? Verdict.UNKNOWN : limit.keptBy(seconds) ? Verdict.PASS : Verdict.WARN;
-        return new Finding("settled", "Held steady for", verdict,
+        return new Finding(AirCheck.SETTLED, "Held steady for", verdict,
                 seconds == null ? null : new Measure(seconds, Dimension.DURATION, 0), limit,
                 switch (verdict) {
                     case PASS -> "Past the warm-up placeholder.";
                     case UNKNOWN -> "Enter how long the reading has been steady.";
                     default -> "Until it is warm the number shown is a placeholder.";
-                }, null, "warm-up takes 15 to 60 s, up to 2 min", Source.practice("warm-up time"));
+                }, null, "warm-up takes 15 to 60 s, up to 2 min", Source.practice("warm-up time"))
+                .asking(AirField.SETTLED.address());
     }
 }

@@ -32,11 +32,11 @@ public record FreeAirCheck(School school, @Nullable Double temperature, @Nullabl
     /** The three ways controllers are calibrated; each belongs to its controller. */
     public enum School {
         CLEAR_THEN_LEARN("Clear, then learn",
-                "Power on with the sensor unplugged until the error shows, hold 30 s, power off, plug in, power on in free air."), TRIM_BY_HAND(
-                        "Trim by hand",
-                        "Adjuster fully anticlockwise, ignition on, wait 2 min, turn slowly clockwise to the free-air mark."), FACTORY_TRIMMED(
-                                "Trimmed at the factory",
-                                "No calibration: only check that it sits at the top of its range in air.");
+                "Power on with the sensor unplugged until the error shows, hold 30 s, power off, plug in, power on in free air."),
+        TRIM_BY_HAND("Trim by hand",
+                "Adjuster fully anticlockwise, ignition on, wait 2 min, turn slowly clockwise to the free-air mark."),
+        FACTORY_TRIMMED("Trimmed at the factory",
+                "No calibration: only check that it sits at the top of its range in air.");
 
         private final String words;
         private final String procedure;

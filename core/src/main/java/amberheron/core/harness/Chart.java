@@ -23,7 +23,8 @@ public record Chart(List<Wire> wires) {
 
     /** Where two wires look alike. */
     public enum Where {
-        AT_FIRST_END("where they start"), IN_EXTENSION("in the extension");
+        AT_FIRST_END("where they start"),
+        IN_EXTENSION("in the extension");
 
         private final String words;
 

@@ -1,6 +1,7 @@
 package amberheron.core.harness;
 
-import static amberheron.core.units.Phrase.say;
+import java.util.stream.Stream;
+import amberheron.core.finding.Message;
 
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
@@ -53,47 +54,62 @@ public final class ChartRules {
         List<Wire> lacking = chart.lacking(needed);
         List<Wire> bare = chart.wires().stream().filter(w -> w.colour() == null || w.work() == null).toList();
         int open = lacking.size() + bare.size();
-        String says = !lacking.isEmpty()
-                ? "No line yet for: " + lacking.stream().map(ChartRules::words).collect(Collectors.joining("; ")) + "."
+        Message says = !lacking.isEmpty()
+                ? Message.of("No line yet for: {0}.",
+                        Message.joined("; ", lacking.stream().map(ChartRules::words).toList()))
                 : bare.isEmpty()
-                        ? "Every wire this job needs is in the chart with its colour."
-                        : "Colour or work not written: " + tags(bare) + ".";
-        return finding("chart.complete", "Chart, lines open", open == 0 ? Verdict.PASS : Verdict.UNKNOWN, open, says,
-                "lines needed by the readers and grounds of this job, and lines without colour or work", CHART);
+                        ? Message.plain("Every wire this job needs is in the chart with its colour.")
+                        : Message.of("Colour or work not written: {0}.", tags(bare));
+        return finding(HarnessCheck.CHART_COMPLETE, "Chart, lines open", open == 0 ? Verdict.PASS : Verdict.UNKNOWN,
+                open, says, "lines needed by the readers and grounds of this job, and lines without colour or work",
+                CHART)
+                .asking(Stream.concat(lacking.isEmpty() ? Stream.of() : Stream.of(HarnessField.CHART.address()),
+                        bare.stream().map(w -> (w.colour() == null
+                                ? HarnessField.CHART_COLOUR
+                                : HarnessField.CHART_WORK).of(w.tag())))
+                        .toList());
     }
 
-    private static String words(Wire wire) {
+    private static Message words(Wire wire) {
         Device to = wire.to();
-        return Objects.requireNonNull(wire.work()).words() + (to == null ? "" : " to " + to.words());
+        Message work = Message.plain(Objects.requireNonNull(wire.work()).words());
+        return to == null ? work : Message.of("{0} to {1}", work, Message.plain(to.words()));
     }
 
     private static Finding twins(Chart chart) {
         List<Twins> open = chart.twins().stream().filter(t -> !t.toldApart()).toList();
-        return finding("chart.twins", "Wires of one colour", open.isEmpty() ? Verdict.PASS : Verdict.UNKNOWN,
+        return finding(HarnessCheck.CHART_TWINS, "Wires of one colour", open.isEmpty() ? Verdict.PASS : Verdict.UNKNOWN,
                 open.size(),
                 open.isEmpty()
-                        ? chart.twins().isEmpty()
+                        ? Message.plain(chart.twins().isEmpty()
                                 ? "No two look alike."
-                                : "Those that look alike are told apart by continuity."
-                        : open.stream()
-                                .map(t -> say("%s: two or more are %s (%s)", t.where().words(),
-                                        t.colour().words(), tags(t.wires())))
-                                .collect(Collectors.joining("; ", "Tell apart by continuity before joining. ", ".")),
-                "groups of one colour at one end in which a wire is not confirmed", CHART);
+                                : "Those that look alike are told apart by continuity.")
+                        : Message.of("Tell apart by continuity before joining. {0}.",
+                                Message.joined("; ", open.stream()
+                                        .map(t -> Message.of("{0}: two or more are {1} ({2})",
+                                                Message.plain(t.where().words()),
+                                                Message.plain(t.colour().words()), tags(t.wires())))
+                                        .toList())),
+                "groups of one colour at one end in which a wire is not confirmed", CHART)
+                .asking(chart.wires().stream().filter(chart::doubtful)
+                        .map(w -> HarnessField.CHART_APART.of(w.tag())).toList());
     }
 
     private static Finding clashes(Chart chart) {
         List<List<Wire>> clashes = chart.clashes();
-        return finding("chart.pins", "Two wires on one pin", clashes.isEmpty() ? Verdict.PASS : Verdict.FAIL,
+        return finding(HarnessCheck.CHART_PINS, "Two wires on one pin", clashes.isEmpty() ? Verdict.PASS : Verdict.FAIL,
                 clashes.size(),
                 clashes.isEmpty()
-                        ? "Every pin takes one wire."
-                        : clashes.stream()
-                                .map(c -> say("%s, pin %s: %s",
-                                        Objects.requireNonNull(c.getFirst().to()).words(), c.getFirst().toPin(),
-                                        tags(c)))
-                                .collect(Collectors.joining("; ", "One of them is in the wrong place. ", ".")),
-                "pins with more than one wire, grounds and supplies left out", CHART);
+                        ? Message.plain("Every pin takes one wire.")
+                        : Message.of("One of them is in the wrong place. {0}.",
+                                Message.joined("; ", clashes.stream()
+                                        .map(c -> Message.of("{0}, pin {1}: {2}",
+                                                Message.plain(Objects.requireNonNull(c.getFirst().to()).words()),
+                                                c.getFirst().toPin(), tags(c)))
+                                        .toList())),
+                "pins with more than one wire, grounds and supplies left out", CHART)
+                .asking(clashes.stream().flatMap(List::stream).map(w -> HarnessField.CHART_TO_PIN.of(w.tag()))
+                        .toList());
     }
 
     private static Finding unused(Chart chart) {
@@ -104,19 +120,20 @@ public final class ChartRules {
         Verdict verdict = !open.isEmpty()
                 ? Verdict.UNKNOWN
                 : cut.isEmpty() && dimmers.isEmpty() ? Verdict.PASS : Verdict.WARN;
-        String says = !open.isEmpty()
-                ? "Say how these are left: " + tags(open) + "."
+        Message says = !open.isEmpty()
+                ? Message.of("Say how these are left: {0}.", tags(open))
                 : !cut.isEmpty()
-                        ? "Cut off, so it cannot be used later: " + tags(cut) + ". Tape the ends all the same."
+                        ? Message.of("Cut off, so it cannot be used later: {0}. Tape the ends all the same.", tags(cut))
                         : !dimmers.isEmpty()
-                                ? "An unused dimmer wire goes to ground, or the display may stay dark: "
-                                        + tags(dimmers) + "."
+                                ? Message.of("An unused dimmer wire goes to ground, or the display may stay dark: {0}.",
+                                        tags(dimmers))
                                 : chart.unused().isEmpty()
-                                        ? "None."
-                                        : "All accounted for: " + tags(chart.unused())
-                                                + ".";
-        return finding("chart.unused", "Unused wires open", verdict, open.size(), says,
-                "wires without a destination whose end is not accounted for", UNUSED);
+                                        ? Message.plain("None.")
+                                        : Message.of("All accounted for: {0}.", tags(chart.unused()));
+        return finding(HarnessCheck.CHART_UNUSED, "Unused wires open", verdict, open.size(), says,
+                "wires without a destination whose end is not accounted for", UNUSED)
+                .asking((open.isEmpty() ? chart.unused() : open).stream()
+                        .map(w -> HarnessField.CHART_LEFT.of(w.tag())).toList());
     }
 
     private static Optional<Finding> continuity(Chart chart) {
@@ -126,13 +143,14 @@ public final class ChartRules {
             double ohms = Objects.requireNonNull(w.ohms());
             boolean kept = ohms <= CONTINUITY;
             long measured = chart.wires().stream().filter(o -> o.ohms() != null).count();
-            return new Finding("chart.continuity", "Continuity, worst", kept ? Verdict.PASS : Verdict.FAIL,
+            return new Finding(HarnessCheck.CHART_CONTINUITY, "Continuity, worst", kept ? Verdict.PASS : Verdict.FAIL,
                     new Measure(ohms, Dimension.RESISTANCE, 2),
                     new Limit(AT_MOST, new Measure(CONTINUITY, Dimension.RESISTANCE, 2)),
                     kept
-                            ? say("Wire %s is the highest of %d measured.", w.tag(), measured)
-                            : say("Wire %s: a joint is bad, or it is not the wire it is taken for.", w.tag()),
-                    null, "end to end, both ends free, leads of the meter subtracted", OHMS);
+                            ? Message.of("Wire {0} is the highest of {1} measured.", w.tag(), (int) measured)
+                            : Message.of("Wire {0}: a joint is bad, or it is not the wire it is taken for.", w.tag()),
+                    null, Message.plain("end to end, both ends free, leads of the meter subtracted"), OHMS)
+                    .asking(HarnessField.CHART_OHMS.of(w.tag()));
         });
     }
 
@@ -140,9 +158,9 @@ public final class ChartRules {
         return wires.stream().map(Wire::tag).collect(Collectors.joining(", "));
     }
 
-    private static Finding finding(String id, String subject, Verdict verdict, int count, String says, String working,
-            Source source) {
+    private static Finding finding(HarnessCheck id, String subject, Verdict verdict, int count, Message says,
+            String working, Source source) {
         return new Finding(id, subject, verdict, new Measure(count, Dimension.NUMBER, 0),
-                new Limit(AT_MOST, new Measure(0, Dimension.NUMBER, 0)), says, null, working, source);
+                new Limit(AT_MOST, new Measure(0, Dimension.NUMBER, 0)), says, null, Message.plain(working), source);
     }
 }

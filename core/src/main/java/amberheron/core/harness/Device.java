@@ -2,10 +2,20 @@ package amberheron.core.harness;
 
 /** What a wire comes from or goes to. */
 public enum Device {
-    SENSOR("sensor"), CONTROLLER("controller"), DISPLAY("display"), GAUGE("gauge"), LOGGER("logger"), ECU(
-            "standalone ECU"), STOCK_ECU("stock ECU"), SOFTWARE("tuning software"), POWER("power source"), BATTERY(
-                    "battery negative"), CHASSIS(
-                            "chassis point"), LAMPS("dash lamps"), IGNITION("ignition"), WARNING("warning lamp");
+    SENSOR("sensor"),
+    CONTROLLER("controller"),
+    DISPLAY("display"),
+    GAUGE("gauge"),
+    LOGGER("logger"),
+    ECU("standalone ECU"),
+    STOCK_ECU("stock ECU"),
+    SOFTWARE("tuning software"),
+    POWER("power source"),
+    BATTERY("battery negative"),
+    CHASSIS("chassis point"),
+    LAMPS("dash lamps"),
+    IGNITION("ignition"),
+    WARNING("warning lamp");
 
     private final String words;
 

@@ -1,6 +1,8 @@
 package amberheron.core.harness;
 
-import static amberheron.core.units.Phrase.say;
+import java.util.stream.Stream;
+import amberheron.core.units.Unit;
+import amberheron.core.finding.Message;
 
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
@@ -40,21 +42,27 @@ public final class HarnessRules {
         Double source = wired.atSource();
         Double there = wired.atController();
         Limit limit = new Limit(AT_MOST, new Measure(DROP, Dimension.VOLTAGE, 2));
-        String working = "volts at the source less volts between the controller's own pins, the heater on";
+        Message working = Message.plain(
+                "volts at the source less volts between the controller's own pins, the heater on");
         if (source == null || there == null) {
-            return new Finding("wired.drop", "Supply lost on the way", Verdict.UNKNOWN, null, limit,
-                    "Once wired: measure at the source and at the controller, the heater on.", null, working, DROPS);
+            return new Finding(HarnessCheck.WIRED_DROP, "Supply lost on the way", Verdict.UNKNOWN, null, limit,
+                    "Once wired: measure at the source and at the controller, the heater on.", null, working, DROPS)
+                    .asking(Stream.of(HarnessField.AT_SOURCE, HarnessField.AT_CONTROLLER)
+                            .filter(f -> (f == HarnessField.AT_SOURCE ? source : there) == null)
+                            .map(HarnessField::address).toList());
         }
         double drop = source - there;
         boolean odd = drop < -0.05;
         boolean kept = limit.keptBy(drop) && !odd;
-        return new Finding("wired.drop", "Supply lost on the way", kept ? Verdict.PASS : Verdict.FAIL,
+        return new Finding(HarnessCheck.WIRED_DROP, "Supply lost on the way", kept ? Verdict.PASS : Verdict.FAIL,
                 new Measure(drop, Dimension.VOLTAGE, 2), limit,
                 kept
                         ? "Joints, fuse and ground carry it."
                         : odd
                                 ? "More at the controller than at the source: not the same moment, or not the same circuit."
                                 : "A joint, the fuse holder or the ground loses it: measure along the way.",
-                null, working + say(": %.2f − %.2f V", source, there), DROPS);
+                null,
+                Message.of("{0}: {1} − {2}", working, Measure.of(source, Unit.ONE, 2), Measure.of(there, Unit.VOLT, 2)),
+                DROPS).asking(HarnessField.AT_CONTROLLER.address(), HarnessField.AT_SOURCE.address());
     }
 }

@@ -1,5 +1,10 @@
 package amberheron.core.harness;
 
+import org.jspecify.annotations.Nullable;
+import java.util.stream.IntStream;
+import java.util.function.Function;
+import amberheron.core.parts.Address;
+import amberheron.core.finding.Message;
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
@@ -59,17 +64,22 @@ public final class JointRules {
     private static Finding steps(Joints joints) {
         School school = joints.school();
         if (school == null) {
-            return new Finding("joint.steps", "Joints, steps open", Verdict.UNKNOWN, null, null,
+            return new Finding(HarnessCheck.JOINT_STEPS, "Joints, steps open", Verdict.UNKNOWN, null, null,
                     "Say how the wires are joined. Never twisted and taped, no scissor splice on a sensor lead.", null,
-                    "steps of the way taken that are not ticked", Joints.SOURCE);
+                    "steps of the way taken that are not ticked", Joints.SOURCE)
+                    .asking(HarnessField.JOINT_SCHOOL.address());
         }
         long open = school.steps().size()
                 - joints.done().stream().filter(s -> s >= 0 && s < school.steps().size()).count();
-        return new Finding("joint.steps", "Joints, steps open", open == 0 ? Verdict.PASS : Verdict.UNKNOWN,
+        return new Finding(HarnessCheck.JOINT_STEPS, "Joints, steps open", open == 0 ? Verdict.PASS : Verdict.UNKNOWN,
                 new Measure(open, Dimension.NUMBER, 0),
                 new Limit(AT_MOST, new Measure(0, Dimension.NUMBER, 0)),
-                open == 0 ? "Done as " + school.words() + "." : "Tick each step as it is done.", null,
-                "steps of the way taken that are not ticked", Joints.SOURCE);
+                open == 0
+                        ? Message.of("Done as {0}.", Message.plain(school.words()))
+                        : Message.plain("Tick each step as it is done."),
+                null, Message.plain("steps of the way taken that are not ticked"), Joints.SOURCE)
+                .asking(HarnessField.JOINT_STEP.of(String.valueOf(IntStream.range(0, school.steps().size())
+                        .filter(s -> !joints.done().contains(s)).findFirst().orElse(0))));
     }
 
     private static Finding pull(Joints joints) {
@@ -77,21 +87,29 @@ public final class JointRules {
                 .min(Comparator.comparingDouble(
                         t -> Objects.requireNonNull(t.pull()) / leastPull(Objects.requireNonNull(t.section()))));
         if (worst.isEmpty()) {
-            return new Finding("joint.pull", "Pull test", Verdict.UNKNOWN, null, null,
+            return new Finding(HarnessCheck.JOINT_PULL, "Pull test", Verdict.UNKNOWN, null, null,
                     "Pull a joint of each size, with the wire's size beside it.", null, "least pull for its size",
-                    PULL);
+                    PULL).asking(lacking(joints, HarnessField.JOINT_PULL, Test::pull));
         }
         Test test = worst.get();
         double pull = Objects.requireNonNull(test.pull());
         Limit limit = new Limit(AT_LEAST,
                 new Measure(leastPull(Objects.requireNonNull(test.section())), Dimension.FORCE, 0));
         boolean kept = limit.keptBy(pull);
-        return new Finding("joint.pull", "Pull test", kept ? Verdict.PASS : Verdict.FAIL,
+        return new Finding(HarnessCheck.JOINT_PULL, "Pull test", kept ? Verdict.PASS : Verdict.FAIL,
                 new Measure(pull, Dimension.FORCE, 0), limit,
                 kept
-                        ? "Weakest for its size: wire " + test.wire() + "."
-                        : "Wire " + test.wire() + " pulled out: wrong die or too few strands; make it again.",
-                null, "the joint that stood least for its size", PULL);
+                        ? Message.of("Weakest for its size: wire {0}.", test.wire())
+                        : Message.of("Wire {0} pulled out: wrong die or too few strands; make it again.", test.wire()),
+                null, Message.plain("the joint that stood least for its size"), PULL)
+                .asking(HarnessField.JOINT_PULL.of(test.id()));
+    }
+
+    /** The value of the first joint that lacks it; a joint to begin with where there is none. */
+    private static Address lacking(Joints joints, HarnessField field, Function<Test, @Nullable Double> value) {
+        return joints.tested().stream().filter(t -> value.apply(t) == null || t.section() == null).findFirst()
+                .map(t -> (value.apply(t) == null ? field : HarnessField.JOINT_SECTION).of(t.id()))
+                .orElse(HarnessField.JOINTS.address());
     }
 
     private static Finding ohms(Joints joints) {
@@ -99,16 +117,19 @@ public final class JointRules {
                 .max(Comparator.comparing(Test::ohms));
         Limit limit = new Limit(AT_MOST, new Measure(OHMS, Dimension.RESISTANCE, 4));
         if (worst.isEmpty()) {
-            return new Finding("joint.ohms", "Resistance of a joint", Verdict.UNKNOWN, null, limit,
-                    "Measure across a joint: milliohms, leads subtracted.", null, "the highest measured", RESISTANCE);
+            return new Finding(HarnessCheck.JOINT_OHMS, "Resistance of a joint", Verdict.UNKNOWN, null, limit,
+                    "Measure across a joint: milliohms, leads subtracted.", null, "the highest measured", RESISTANCE)
+                    .asking(lacking(joints, HarnessField.JOINT_OHMS, Test::ohms));
         }
         double ohms = Objects.requireNonNull(worst.get().ohms());
         boolean kept = limit.keptBy(ohms);
-        return new Finding("joint.ohms", "Resistance of a joint", kept ? Verdict.PASS : Verdict.FAIL,
+        return new Finding(HarnessCheck.JOINT_OHMS, "Resistance of a joint", kept ? Verdict.PASS : Verdict.FAIL,
                 new Measure(ohms, Dimension.RESISTANCE, 4), limit,
                 kept
-                        ? "Highest: wire " + worst.get().wire() + "."
-                        : "Wire " + worst.get().wire() + ": a cold joint or a loose crimp. It warms, and gets worse.",
-                null, "the highest measured", RESISTANCE);
+                        ? Message.of("Highest: wire {0}.", worst.get().wire())
+                        : Message.of("Wire {0}: a cold joint or a loose crimp. It warms, and gets worse.",
+                                worst.get().wire()),
+                null, Message.plain("the highest measured"), RESISTANCE)
+                .asking(HarnessField.JOINT_OHMS.of(worst.get().id()));
     }
 }

@@ -30,14 +30,13 @@ public record Joints(@Nullable School school, Set<Integer> done, List<Test> test
         SOLDERED("soldered splice", List.of("Heat-shrink slid on before the ends are joined.",
                 "Strip about 25 mm (1 in) of each end; no strand cut.", "Hook the ends, three turns each way.",
                 "Heat from below, solder fed from above until it runs through; no cold grey lump.",
-                "Cool without moving it; pull by hand.",
-                "Heat-shrink over the middle, closed beyond both ends.")), CRIMPED(
-                        "crimped, with seals", List.of("Seal slid on before the terminal.",
-                                "Strip to the length of the barrel; no strand cut.",
-                                "Terminal and die for this size of wire.",
-                                "Crimp once, conductor and insulation wings each in their place.",
-                                "Pull test on a sample of the same wire and terminal.",
-                                "Terminal into its housing until it clicks; tug it back."));
+                "Cool without moving it; pull by hand.", "Heat-shrink over the middle, closed beyond both ends.")),
+        CRIMPED("crimped, with seals",
+                List.of("Seal slid on before the terminal.", "Strip to the length of the barrel; no strand cut.",
+                        "Terminal and die for this size of wire.",
+                        "Crimp once, conductor and insulation wings each in their place.",
+                        "Pull test on a sample of the same wire and terminal.",
+                        "Terminal into its housing until it clicks; tug it back."));
 
         private final String words;
         @SuppressWarnings("ImmutableEnumChecker") // made by List.of
@@ -107,7 +106,7 @@ public record Joints(@Nullable School school, Set<Integer> done, List<Test> test
     }
 
     /** Takes a way; its steps start anew. */
-    public Joints withSchool(School value) {
+    public Joints joinedBy(School value) {
         return value == school ? this : new Joints(value, Set.of(), tested);
     }
 

@@ -34,7 +34,10 @@ public record Route(List<Waypoint> points, @Nullable Double lead, @Nullable Doub
 
     /** How the cable goes through metal. */
     public enum Passage {
-        NONE("passes no metal"), BARE("bare edge"), GROMMET("grommet fitted"), SLIT("slit in a grommet that is there");
+        NONE("passes no metal"),
+        BARE("bare edge"),
+        GROMMET("grommet fitted"),
+        SLIT("slit in a grommet that is there");
 
         private final String words;
 
@@ -50,7 +53,10 @@ public record Route(List<Waypoint> points, @Nullable Double lead, @Nullable Doub
 
     /** Which way a plug looks. */
     public enum Facing {
-        DOWN("down"), AWAY("away from spray"), UP("up"), INTO_SPRAY("into spray");
+        DOWN("down"),
+        AWAY("away from spray"),
+        UP("up"),
+        INTO_SPRAY("into spray");
 
         private final String words;
 

@@ -1,5 +1,6 @@
 package amberheron.core.harness;
 
+import amberheron.core.parts.Address;
 import amberheron.core.finding.Message;
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 
@@ -54,7 +55,8 @@ public final class RouteRules {
         findings.add(length(route));
         findings.add(slack(route));
         findings.add(hot(route));
-        findings.add(least("route.moving", "Gap to moving parts", route, Waypoint::moving, w -> MOVING,
+        findings.add(least(HarnessCheck.ROUTE_MOVING, HarnessField.ROUTE_MOVING, "Gap to moving parts", route,
+                Waypoint::moving, w -> MOVING,
                 "It is caught or rubbed through: tie it off.",
                 Message.plain("least gap to anything that turns, swings or shakes"),
                 CLEAR));
@@ -69,12 +71,39 @@ public final class RouteRules {
         Double spare = route.spare().orElse(null);
         Limit limit = new Limit(AT_LEAST, metres(0));
         Verdict verdict = spare == null ? Verdict.UNKNOWN : spare >= -1e-9 ? Verdict.PASS : Verdict.FAIL;
-        return new Finding("route.length", "Lead left over", verdict, spare == null ? null : metres(spare), limit,
+        return new Finding(HarnessCheck.ROUTE_LENGTH, "Lead left over", verdict, spare == null ? null : metres(spare),
+                limit,
                 switch (verdict) {
                     case PASS -> "It reaches, with its loops.";
                     case FAIL -> "Too short: another way, a longer extension, or the controller nearer.";
                     default -> "Enter the lead, both loops, and every stretch of the way.";
-                }, null, "lead + extension − way − loop at each end", LENGTH);
+                }, null, "lead + extension − way − loop at each end", LENGTH).asking(lengths(route));
+    }
+
+    /** The lengths that are missing; the lead where none is. */
+    private static List<Address> lengths(Route route) {
+        List<Address> asks = new ArrayList<>();
+        if (route.points().isEmpty()) {
+            asks.add(HarnessField.ROUTE.address());
+        }
+        route.points().stream().filter(w -> w.length() == null)
+                .forEach(w -> asks.add(HarnessField.ROUTE_LENGTH.of(w.id())));
+        if (route.lead() == null || asks.isEmpty()) {
+            asks.add(HarnessField.LEAD.address());
+        }
+        asks.addAll(loops(route));
+        return asks;
+    }
+
+    private static List<Address> loops(Route route) {
+        List<Address> asks = new ArrayList<>();
+        if (route.slackAtEngine() == null) {
+            asks.add(HarnessField.LOOP_AT_ENGINE.address());
+        }
+        if (route.slackAtDisplay() == null) {
+            asks.add(HarnessField.LOOP_AT_DISPLAY.address());
+        }
+        return asks;
     }
 
     private static Finding slack(Route route) {
@@ -82,20 +111,23 @@ public final class RouteRules {
         Double display = route.slackAtDisplay();
         Limit limit = new Limit(AT_LEAST, metres(LOOP));
         if (engine == null || display == null) {
-            return new Finding("route.slack", "Loop at each end", Verdict.UNKNOWN, null, limit,
-                    "Enter the loop at both ends.", null, "the shorter of the two", LENGTH);
+            return new Finding(HarnessCheck.ROUTE_SLACK, "Loop at each end", Verdict.UNKNOWN, null, limit,
+                    "Enter the loop at both ends.", null, "the shorter of the two", LENGTH).asking(loops(route));
         }
         double shorter = Math.min(engine, display);
-        return new Finding("route.slack", "Loop at each end", limit.keptBy(shorter) ? Verdict.PASS : Verdict.WARN,
+        return new Finding(HarnessCheck.ROUTE_SLACK, "Loop at each end",
+                limit.keptBy(shorter) ? Verdict.PASS : Verdict.WARN,
                 metres(shorter), limit,
                 limit.keptBy(shorter)
                         ? "Both ends can be unplugged."
                         : "Too little to unplug it without pulling; engine movement pulls at it too.",
-                null, "the shorter of the two", LENGTH);
+                null, "the shorter of the two", LENGTH)
+                .asking((engine <= display ? HarnessField.LOOP_AT_ENGINE : HarnessField.LOOP_AT_DISPLAY).address());
     }
 
     private static Finding hot(Route route) {
-        return least("route.hot", "Gap to hot parts", route, Waypoint::hot, w -> w.sleeved() ? HOT_SLEEVED : HOT,
+        return least(HarnessCheck.ROUTE_HOT, HarnessField.ROUTE_HOT, "Gap to hot parts", route, Waypoint::hot,
+                w -> w.sleeved() ? HOT_SLEEVED : HOT,
                 "Insulation melts there: farther off, or a heat sleeve.",
                 Message.of("{0} bare, {1} sleeved; the place that is shortest of its own limit", metres(HOT),
                         metres(HOT_SLEEVED)),
@@ -103,24 +135,27 @@ public final class RouteRules {
     }
 
     /** The place that comes nearest to its limit; unknown while one is not measured. */
-    private static Finding least(String id, String subject, Route route, Function<Waypoint, @Nullable Double> gap,
+    private static Finding least(HarnessCheck id, HarnessField field, String subject, Route route,
+            Function<Waypoint, @Nullable Double> gap,
             ToDoubleFunction<Waypoint> bound, String wrong, Message working, Source source) {
         Optional<Waypoint> open = route.points().stream().filter(w -> gap.apply(w) == null).findFirst();
         Optional<Waypoint> worst = route.points().stream().filter(w -> gap.apply(w) != null).min(Comparator
                 .comparingDouble(w -> Objects.requireNonNull(gap.apply(w)) - bound.applyAsDouble(w)));
         if (worst.isEmpty()) {
-            return new Finding(id, subject, Verdict.UNKNOWN, null, null, "Add the places the cable passes.", null,
-                    working, source);
+            return new Finding(id, subject, Verdict.UNKNOWN, null, null,
+                    Message.plain("Add the places the cable passes."),
+                    null, working, source)
+                    .asking(open.map(w -> field.of(w.id())).orElse(HarnessField.ROUTE.address()));
         }
         Waypoint at = worst.get();
         double found = Objects.requireNonNull(gap.apply(at));
         Limit limit = new Limit(AT_LEAST, metres(bound.applyAsDouble(at)));
         Verdict verdict = !limit.keptBy(found) ? Verdict.FAIL : open.isPresent() ? Verdict.UNKNOWN : Verdict.PASS;
         return new Finding(id, subject, verdict, metres(found), limit, switch (verdict) {
-            case FAIL -> "At " + at.name() + ". " + wrong;
-            case UNKNOWN -> "Not measured at " + open.map(Waypoint::name).orElse("") + ".";
-            default -> "Nearest at " + at.name() + ".";
-        }, null, working, source);
+            case FAIL -> Message.of("At {0}. {1}", at.name(), Message.plain(wrong));
+            case UNKNOWN -> Message.of("Not measured at {0}.", open.map(Waypoint::name).orElse(""));
+            default -> Message.of("Nearest at {0}.", at.name());
+        }, null, working, source).asking(field.of(verdict == Verdict.UNKNOWN ? open.orElse(at).id() : at.id()));
     }
 
     private static Optional<Finding> bend(Route route, double radius) {
@@ -129,15 +164,16 @@ public final class RouteRules {
                     double found = Objects.requireNonNull(w.bend());
                     Limit limit = new Limit(AT_LEAST, metres(radius));
                     boolean kept = limit.keptBy(found);
-                    return new Finding("route.bend", "Tightest bend", kept ? Verdict.PASS : Verdict.WARN,
+                    return new Finding(HarnessCheck.ROUTE_BEND, "Tightest bend", kept ? Verdict.PASS : Verdict.WARN,
                             metres(found), limit,
                             kept
-                                    ? "Tightest at " + w.name() + "."
-                                    : "At " + w.name() + ": conductors break where they are bent tight and shaken.",
+                                    ? Message.of("Tightest at {0}.", w.name())
+                                    : Message.of("At {0}: conductors break where they are bent tight and shaken.",
+                                            w.name()),
                             null, route.cable() == null
                                     ? Message.of("five diameters of a cable taken as {0}", metres(USUAL_CABLE))
                                     : Message.plain("five diameters of the cable"),
-                            BENDS);
+                            BENDS).asking(HarnessField.ROUTE_BEND.of(w.id()));
                 });
     }
 
@@ -158,8 +194,26 @@ public final class RouteRules {
                         : passage == Passage.BARE || tight || !route.lookedBehind()
                                 ? Verdict.FAIL
                                 : connector == null || hole == null ? Verdict.UNKNOWN : Verdict.PASS;
-        return new Finding("route.hole", "Through the firewall", verdict, figure, limit, hole(route, tight), null,
-                "hole ≥ connector; grommet fitted; looked behind", HOLE);
+        return new Finding(HarnessCheck.ROUTE_HOLE, "Through the firewall", verdict, figure, limit, hole(route, tight),
+                null,
+                "hole ≥ connector; grommet fitted; looked behind", HOLE).asking(holeAsks(route, verdict));
+    }
+
+    private static List<Address> holeAsks(Route route, Verdict verdict) {
+        List<Address> asks = new ArrayList<>();
+        if (route.passage() == null || route.passage() == Passage.BARE) {
+            asks.add(HarnessField.PASSAGE.address());
+        } else if (verdict == Verdict.FAIL && !route.lookedBehind()) {
+            asks.add(HarnessField.LOOKED_BEHIND.address());
+        }
+        boolean missing = verdict == Verdict.UNKNOWN && asks.isEmpty();
+        if (!missing || route.connector() == null) {
+            asks.add(HarnessField.CONNECTOR.address());
+        }
+        if (!missing || route.hole() == null) {
+            asks.add(HarnessField.HOLE.address());
+        }
+        return route.passage() == null ? asks.subList(0, 1) : asks;
     }
 
     private static String hole(Route route, boolean tight) {
@@ -183,15 +237,20 @@ public final class RouteRules {
         Verdict verdict = facing == null
                 ? Verdict.UNKNOWN
                 : facing.wet() || !route.dripLoop() ? Verdict.WARN : Verdict.PASS;
-        return new Finding("route.spray", "Plug and water", verdict, null, null,
+        Message looks = Message.plain(facing == null ? "" : facing.words());
+        return new Finding(HarnessCheck.ROUTE_SPRAY, "Plug and water", verdict, null, null,
                 facing == null
-                        ? "Say which way the plug looks."
+                        ? Message.plain("Say which way the plug looks.")
                         : facing.wet()
-                                ? "It looks " + facing.words() + ": water gets in. Turn it."
+                                ? Message.of("It looks {0}: water gets in. Turn it.", looks)
                                 : route.dripLoop()
-                                        ? "It looks " + facing.words() + ", and the cable drips before it."
-                                        : "Without a loop below it, water runs along the cable into the plug.",
-                null, "direction of the plug, and a loop lower than it", SPRAY);
+                                        ? Message.of("It looks {0}, and the cable drips before it.", looks)
+                                        : Message.plain(
+                                                "Without a loop below it, water runs along the cable into the plug."),
+                null, Message.plain("direction of the plug, and a loop lower than it"), SPRAY)
+                .asking(facing == null || facing.wet()
+                        ? HarnessField.FACING.address()
+                        : HarnessField.DRIP_LOOP.address());
     }
 
     private static Measure metres(double value) {

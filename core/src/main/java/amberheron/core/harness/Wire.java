@@ -29,7 +29,9 @@ public record Wire(String tag, @Nullable Work work, Device from, String fromPin,
 
     /** How a wire that goes nowhere is left. */
     public enum Left {
-        TAPED("taped and bundled"), GROUNDED("to ground"), CUT("cut off");
+        TAPED("taped and bundled"),
+        GROUNDED("to ground"),
+        CUT("cut off");
 
         private final String words;
 

@@ -16,9 +16,18 @@ import org.jspecify.annotations.Nullable;
 public record WireColour(Hue base, @Nullable Hue stripe) {
     /** A colour that has a name. Letters after IEC 60757; light colours have none there. */
     public enum Hue {
-        BLACK("black", "BK"), BROWN("brown", "BN"), RED("red", "RD"), ORANGE("orange", "OG"), YELLOW("yellow",
-                "YE"), GREEN("green", "GN"), BLUE("blue", "BU"), VIOLET("violet", "VT"), GREY("grey", "GY"), WHITE(
-                        "white", "WH"), PINK("pink", "PK"), TURQUOISE("turquoise", "TQ");
+        BLACK("black", "BK"),
+        BROWN("brown", "BN"),
+        RED("red", "RD"),
+        ORANGE("orange", "OG"),
+        YELLOW("yellow", "YE"),
+        GREEN("green", "GN"),
+        BLUE("blue", "BU"),
+        VIOLET("violet", "VT"),
+        GREY("grey", "GY"),
+        WHITE("white", "WH"),
+        PINK("pink", "PK"),
+        TURQUOISE("turquoise", "TQ");
 
         private final String words;
         private final String letters;

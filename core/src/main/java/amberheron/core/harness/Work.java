@@ -2,14 +2,26 @@ package amberheron.core.harness;
 
 /** What a wire is for. */
 public enum Work {
-    POWER("power, switched"), CONSTANT("power, constant"), HEATER_GROUND("heater ground"), SIGNAL_GROUND(
-            "signal ground"), ANALOG("analog +"), ANALOG_MINUS("analog −"), NARROWBAND(
-                    "simulated narrowband"), SERIAL("serial data"), SERIAL_GROUND("serial ground"), CAN_HIGH(
-                            "CAN high"), CAN_LOW("CAN low"), DIMMER("dimmer"), PULSES("engine-speed pulses"), ALARM(
-                                    "alarm output"), PUMP("sensor, pump cell"), REFERENCE(
-                                            "sensor, reference cell"), COMMON("sensor, common"), HEATER_PLUS(
-                                                    "sensor, heater +"), HEATER_MINUS("sensor, heater −"), TRIM(
-                                                            "sensor, trim resistor");
+    POWER("power, switched"),
+    CONSTANT("power, constant"),
+    HEATER_GROUND("heater ground"),
+    SIGNAL_GROUND("signal ground"),
+    ANALOG("analog +"),
+    ANALOG_MINUS("analog −"),
+    NARROWBAND("simulated narrowband"),
+    SERIAL("serial data"),
+    SERIAL_GROUND("serial ground"),
+    CAN_HIGH("CAN high"),
+    CAN_LOW("CAN low"),
+    DIMMER("dimmer"),
+    PULSES("engine-speed pulses"),
+    ALARM("alarm output"),
+    PUMP("sensor, pump cell"),
+    REFERENCE("sensor, reference cell"),
+    COMMON("sensor, common"),
+    HEATER_PLUS("sensor, heater +"),
+    HEATER_MINUS("sensor, heater −"),
+    TRIM("sensor, trim resistor");
 
     private final String words;
 

@@ -1,5 +1,6 @@
 package amberheron.core.job;
 
+import amberheron.core.parts.Address;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.mixture.Fuel;
@@ -159,10 +160,15 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
         return new Job(id, intake, progress, placing, wiring, air, law, reader, points, value, handOver, drafts);
     }
 
-    /** Forgets the unusable entries of a part that is gone; fields of it begin with this. */
-    public Job withoutDrafts(String prefix) {
+    /** What is typed into a field and cannot be used; empty where there is no such thing. */
+    public Optional<String> draft(Address field) {
+        return Optional.ofNullable(drafts.get(field.key()));
+    }
+
+    /** Forgets the unusable entries of a part that is gone, given any address of it. */
+    public Job withoutDrafts(Address part) {
         Map<String, String> less = new TreeMap<>(drafts);
-        less.keySet().removeIf(field -> field.startsWith(prefix));
+        less.keySet().removeIf(field -> field.startsWith(part.partKey()));
         return new Job(id, intake, progress, placing, wiring, air, law, reader, points, proving, handOver, less);
     }
 
@@ -171,12 +177,12 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     }
 
     /** Keeps an entry as typed, or forgets it when null. */
-    public Job withDraft(String field, @Nullable String typed) {
+    public Job withDraft(Address field, @Nullable String typed) {
         Map<String, String> more = new TreeMap<>(drafts);
         if (typed == null) {
-            more.remove(field);
+            more.remove(field.key());
         } else {
-            more.put(field, typed);
+            more.put(field.key(), typed);
         }
         return new Job(id, intake, progress, placing, wiring, air, law, reader, points, proving, handOver, more);
     }

@@ -1,5 +1,9 @@
 package amberheron.core.job;
 
+import amberheron.core.scaling.Cause;
+import amberheron.core.finding.Message;
+import amberheron.core.finding.CheckId;
+import amberheron.core.finding.Check;
 import amberheron.core.drivelog.LogRules;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
@@ -25,7 +29,6 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -211,15 +214,26 @@ public final class JobReview {
     }
 
     /** What is to be done next, at the first link that is not proven. */
-    public record Next(Station station, String text) {
+    public record Next(Station station, Message text) {
     }
 
     /** The first link that is not proven and the first thing that keeps it so; empty when every link is. */
     public Optional<Next> next() {
         return Arrays.stream(Station.values()).filter(s -> state(s) != LinkState.PROVEN).findFirst()
                 .map(s -> new Next(s, findings(s).stream().filter(f -> f.verdict() == worst(s))
-                        .map(f -> f.subject() + ": " + f.consequence().metric()).findFirst()
-                        .orElseGet(() -> String.join(", ", because(s)))));
+                        .map(f -> Message.of("{0}: {1}", f.subject(), f.consequence())).findFirst()
+                        .orElseGet(() -> Message.joined(" ",
+                                because(s).stream().map(c -> cure(c.id())).toList()))));
+    }
+
+    /** What to do where no rule has anything to judge yet. */
+    private static Message cure(CheckId open) {
+        return switch (open) {
+            case Intake.Question q -> Message.of("Enter: {0}.", Message.plain(q.words()));
+            case JobCheck c -> Message.plain(c.words());
+            case Cause c -> Message.plain(c.remedy());
+            default -> Message.plain(open.key());
+        };
     }
 
     private Verdict worst(Station station) {
@@ -229,34 +243,31 @@ public final class JobReview {
     }
 
     /** The checks that keep a link from being proven: those that fail, then those that wait for a measure. */
-    public List<String> because(Station station) {
+    public List<Check> because(Station station) {
         if (state(station) == LinkState.PROVEN) {
             return List.of();
         }
-        List<String> checks = findings(station).stream()
+        List<Check> checks = findings(station).stream()
                 .filter(f -> f.verdict() == Verdict.FAIL || f.verdict() == Verdict.UNKNOWN)
-                .sorted(Comparator.comparing(Finding::verdict).reversed()).map(Finding::id).toList();
+                .sorted(Comparator.comparing(Finding::verdict).reversed()).map(Finding::check).toList();
         if (!checks.isEmpty()) {
             return checks;
         }
-        return switch (station) {
-            case PLAN -> job.intake().condition().stops()
-                    ? List.of("exhaust-condition")
-                    : job.intake().missing().stream()
-                            .map(q -> "intake-" + q.name().toLowerCase(Locale.ROOT).replace('_', '-'))
-                            .toList();
-            case PLACE -> List.of("place-taken");
-            case SCALE -> job.law() == null
-                    ? List.of("law")
+        List<? extends CheckId> open = switch (station) {
+            case PLAN -> job.intake().condition().stops() ? List.of(JobCheck.CONDITION) : job.intake().missing();
+            case PLACE -> List.of(JobCheck.PLACE_TAKEN);
+            case SCALE -> List.of(job.law() == null
+                    ? JobCheck.LAW
                     : job.reader() == null
-                            ? List.of("reader")
+                            ? JobCheck.READER
                             : diagnosis == null || diagnosis.withinTolerance()
-                                    ? List.of("check-points")
-                                    : List.of(diagnosis.best().cause().id());
-            case PROVE -> List.of("proving-log");
-            case HAND_OVER -> job.handOver().date() == null ? List.of("handed-over") : List.of("other-links");
+                                    ? JobCheck.CHECK_POINTS
+                                    : diagnosis.best().cause());
+            case PROVE -> List.of(JobCheck.PROVING_LOG);
+            case HAND_OVER -> List.of(job.handOver().date() == null ? JobCheck.HANDED_OVER : JobCheck.OTHER_LINKS);
             case WIRE, AIR -> List.of();
         };
+        return open.stream().map(Check::of).toList();
     }
 
     /** What to type and how far off it is; empty until law and reader are known and share volts. */

@@ -1,17 +1,38 @@
 package amberheron.core.job;
 
+import java.util.Arrays;
+import amberheron.core.parts.Address;
+
 /** The stations of the signal path, in working order. */
 public enum Station {
-    PLAN(1, "Plan"), PLACE(2, "Place"), WIRE(3, "Wire"), AIR(4, "Air"), SCALE(5, "Scale"), PROVE(6, "Prove"), HAND_OVER(
-            7,
-            "Hand over");
+    PLAN(1, "plan", "Plan"),
+    PLACE(2, "place", "Place"),
+    WIRE(3, "wire", "Wire"),
+    AIR(4, "air", "Air"),
+    SCALE(5, "scale", "Scale"),
+    PROVE(6, "prove", "Prove"),
+    HAND_OVER(7, "hand-over", "Hand over");
 
     private final int number;
+    private final String key;
     private final String title;
 
-    Station(int number, String title) {
+    Station(int number, String key, String title) {
         this.number = number;
+        this.key = key;
         this.title = title;
+    }
+
+    /** The station at which a value is entered. */
+    public static Station of(Address address) {
+        String path = address.property().path();
+        return Arrays.stream(values()).filter(s -> path.startsWith(s.key + ".")).findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no station asks for " + path));
+    }
+
+    /** The name in files, scripts and addresses. */
+    public String key() {
+        return key;
     }
 
     /** Its place in the working order, from 1. */

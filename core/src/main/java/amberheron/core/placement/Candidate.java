@@ -28,8 +28,10 @@ public record Candidate(String id, String note, Line line, @Nullable Double dist
 
     /** Whether metal has to be cut. */
     public enum Hole {
-        NONE("new hole"), SPARE("spare plugged bung"), SECOND_SENSOR("second sensor's place"), STOCK(
-                "stock sensor's place");
+        NONE("new hole"),
+        SPARE("spare plugged bung"),
+        SECOND_SENSOR("second sensor's place"),
+        STOCK("stock sensor's place");
 
         private final String words;
 

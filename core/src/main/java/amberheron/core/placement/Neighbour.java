@@ -25,12 +25,16 @@ public record Neighbour(Kind kind, Side side, double from, double to, @Nullable 
 
     /** What lies beside the pipe. */
     public enum Kind {
-        FLOOR("floor", false, Side.ABOVE), HEAT_SHIELD("heat shield", false, Side.ABOVE), GEARBOX("gearbox", false,
-                Side.RIGHT), LINKAGE("linkage", true, Side.RIGHT), DRIVESHAFT("driveshaft", true,
-                        Side.RIGHT), STEERING("steering shaft", true, Side.LEFT), FUEL_LINE("fuel line", false,
-                                Side.LEFT), HOT_PART("hot part", false,
-                                        Side.RIGHT), BODYWORK("bodywork", false,
-                                                Side.LEFT), GROUND("ground", false, Side.BELOW);
+        FLOOR("floor", false, Side.ABOVE),
+        HEAT_SHIELD("heat shield", false, Side.ABOVE),
+        GEARBOX("gearbox", false, Side.RIGHT),
+        LINKAGE("linkage", true, Side.RIGHT),
+        DRIVESHAFT("driveshaft", true, Side.RIGHT),
+        STEERING("steering shaft", true, Side.LEFT),
+        FUEL_LINE("fuel line", false, Side.LEFT),
+        HOT_PART("hot part", false, Side.RIGHT),
+        BODYWORK("bodywork", false, Side.LEFT),
+        GROUND("ground", false, Side.BELOW);
 
         private final String words;
         private final boolean moving;
@@ -60,8 +64,10 @@ public record Neighbour(Kind kind, Side side, double from, double to, @Nullable 
 
     /** Where it lies, in car axes. */
     public enum Side {
-        ABOVE("above", Vector3D.PLUS_K), RIGHT("right", Vector3D.PLUS_J), BELOW("below", Vector3D.MINUS_K), LEFT("left",
-                Vector3D.MINUS_J);
+        ABOVE("above", Vector3D.PLUS_K),
+        RIGHT("right", Vector3D.PLUS_J),
+        BELOW("below", Vector3D.MINUS_K),
+        LEFT("left", Vector3D.MINUS_J);
 
         private final String words;
         @SuppressWarnings("ImmutableEnumChecker") // vectors do not change

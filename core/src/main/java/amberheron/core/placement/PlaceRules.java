@@ -1,8 +1,8 @@
 package amberheron.core.placement;
 
+import amberheron.core.parts.Address;
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Refused;
-import static amberheron.core.units.Phrase.say;
 
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
@@ -55,24 +55,74 @@ public final class PlaceRules {
         Double distance = place.distance();
         List<Finding> findings = new ArrayList<>();
         findings.add(tilt(site, run, place));
-        findings.add(distance(run, distance));
+        findings.add(distance(run, place));
         AlongRun at = distance == null ? null : AlongRun.of(site, run, distance);
-        findings.add(piece(run, at));
+        List<Address> where = distance != null
+                ? run.pieces().isEmpty() ? List.of(PlaceField.ASPIRATION.address()) : List.of()
+                : List.of(PlaceField.DISTANCE.of(place.id()));
+        findings.add(piece(run, at).asking(where.isEmpty() ? List.of(PlaceField.DISTANCE.of(place.id())) : where));
         if (run.catalyst().isPresent()) {
-            findings.add(catalyst(site, run, at));
+            findings.add(catalyst(site, run, at).asking(PlaceField.DISTANCE.of(place.id())));
         }
         if (site.banks() > 1) {
-            findings.add(bank(site, at));
+            findings.add(bank(site, at).asking(PlaceField.DISTANCE.of(place.id())));
         }
         rooms(site, run, place, findings);
-        findings.add(lead(at));
-        findings.add(gas(at));
-        findings.add(delay("delay-idle", "Delay at idle", at == null ? null : at.idle(), PlaceLimits.IDLE_DELAY,
-                "A screw turned now shows only after this: turn, wait, read."));
-        findings.add(delay("delay-full", "Delay at full load", at == null ? null : at.fullLoad(),
-                PlaceLimits.FULL_LOAD_DELAY, "The log shows the mixture of an engine speed already left behind."));
-        findings.add(dry(at));
+        findings.add(lead(at).asking(leadAsks(site.probe(), place)));
+        List<Address> flow = flowAsks(site, run, place);
+        findings.add(gas(at).asking(flow));
+        findings.add(delay(PlaceCheck.DELAY_IDLE, "Delay at idle", at == null ? null : at.idle(),
+                PlaceLimits.IDLE_DELAY, "A screw turned now shows only after this: turn, wait, read.").asking(flow));
+        findings.add(delay(PlaceCheck.DELAY_FULL, "Delay at full load", at == null ? null : at.fullLoad(),
+                PlaceLimits.FULL_LOAD_DELAY, "The log shows the mixture of an engine speed already left behind.")
+                .asking(flow));
+        findings.add(dry(at).asking(flow));
         return List.copyOf(findings);
+    }
+
+    /** What of the lead is missing; its length where nothing is. */
+    private static List<Address> leadAsks(Probe probe, Candidate place) {
+        List<Address> asks = new ArrayList<>();
+        if (place.distance() == null) {
+            asks.add(PlaceField.DISTANCE.of(place.id()));
+        }
+        if (probe.lead() == null) {
+            asks.add(PlaceField.LEAD.address());
+        }
+        if (probe.leadExit() == null) {
+            asks.add(PlaceField.LEAD_EXIT.address());
+        }
+        if (probe.leadOnward() == null) {
+            asks.add(PlaceField.LEAD_ONWARD.address());
+        }
+        return asks.isEmpty() ? List.of(PlaceField.LEAD.address()) : asks;
+    }
+
+    /** What is missing of engine and pipe up to the place; the place where nothing is. */
+    private static List<Address> flowAsks(Site site, Run run, Candidate place) {
+        List<Address> asks = new ArrayList<>();
+        if (site.displacement() == null) {
+            asks.add(PlaceField.DISPLACEMENT.address());
+        }
+        Double distance = place.distance();
+        if (distance == null) {
+            asks.add(PlaceField.DISTANCE.of(place.id()));
+        }
+        // What lies before the point that distances count from takes no part, nor does what lies behind the place.
+        run.pieces().stream().filter(p -> p.to() > 0 && (distance == null || p.from() < distance))
+                .map(Run.Piece::segment).filter(s -> s.diameter() == null)
+                .forEach(s -> asks.add(PlaceField.PIECE_DIAMETER.of(s.id())));
+        if (run.pieces().isEmpty()) {
+            asks.add(PlaceField.ASPIRATION.address());
+        }
+        if (asks.isEmpty()) {
+            // Past the last piece: it is longer than was measured, or the place is elsewhere.
+            boolean past = run.at(Objects.requireNonNull(distance)).isEmpty();
+            asks.add(past
+                    ? PlaceField.PIECE_LENGTH.of(run.pieces().getLast().segment().id())
+                    : PlaceField.DISTANCE.of(place.id()));
+        }
+        return asks;
     }
 
     /** The worst verdict a place gets. */
@@ -167,28 +217,41 @@ public final class PlaceRules {
         boolean slopeKnown = place.slope() != null
                 || (distance != null && run.at(distance).filter(p -> p.segment().slope() != null).isPresent());
         if (tilt == null || !slopeKnown) {
-            return new Finding("tilt", "Tilt to the earth", Verdict.UNKNOWN, null, limit,
+            return new Finding(PlaceCheck.TILT, "Tilt to the earth", Verdict.UNKNOWN, null, limit,
                     tilt == null
                             ? "Enter the clock position."
                             : distance == null
                                     ? "Enter the distance along the pipe."
                                     : "Enter the pipe's slope there.",
                     null,
-                    "asin(a·z), the sensor's axis against the earth", PRACTICE);
+                    "asin(a·z), the sensor's axis against the earth", PRACTICE).asking(tiltAsks(place, slopeKnown));
         }
         Attitude car = site.exhaust().attitude();
-        String working = say(
-                "asin(a·z) with clock %.0f°, pipe slope %.1f°, lean %.0f°, car nose up %.1f°, right side up %.1f°",
-                Math.toDegrees(Objects.requireNonNull(place.clock())), Math.toDegrees(slope(site.exhaust(), place)),
-                Math.toDegrees(place.lean()), Math.toDegrees(car.pitch()), Math.toDegrees(car.roll()));
+        Message working = Message.of(
+                "asin(a·z) with clock {0}, pipe slope {1}, lean {2}, car nose up {3}, right side up {4}",
+                angle(Objects.requireNonNull(place.clock())), tenths(slope(site.exhaust(), place)), angle(place.lean()),
+                tenths(car.pitch()), tenths(car.roll()));
         Verdict verdict = PlaceLimits.tilt(tilt);
         String consequence = verdict == Verdict.PASS
                 ? "Water runs off the ceramic."
                 : tilt < 0
                         ? "The body hangs below the tip: water pools on the hot ceramic, and the road tears it off."
                         : "Condensed water reaches the hot ceramic: it cracks, or the heater shorts.";
-        return new Finding("tilt", "Tilt to the earth", verdict, angle(tilt), limit, consequence, null, working,
-                PRACTICE);
+        return new Finding(PlaceCheck.TILT, "Tilt to the earth", verdict, angle(tilt), limit, consequence, null,
+                working, PRACTICE).asking(PlaceField.CLOCK.of(place.id()));
+    }
+
+    private static List<Address> tiltAsks(Candidate place, boolean slopeKnown) {
+        List<Address> asks = new ArrayList<>();
+        if (place.clock() == null) {
+            asks.add(PlaceField.CLOCK.of(place.id()));
+        }
+        if (place.distance() == null) {
+            asks.add(PlaceField.DISTANCE.of(place.id()));
+        } else if (!slopeKnown) {
+            asks.add(PlaceField.SLOPE.of(place.id()));
+        }
+        return asks;
     }
 
     private static double slope(Exhaust exhaust, Candidate place) {
@@ -200,22 +263,30 @@ public final class PlaceRules {
         return PlaceLimits.leastDistance(run);
     }
 
+    private static Finding distance(Run run, Candidate place) {
+        return distance(run, place.distance()).asking(place.distance() != null && run.pieces().isEmpty()
+                ? PlaceField.ASPIRATION.address()
+                : PlaceField.DISTANCE.of(place.id()));
+    }
+
     private static Finding distance(Run run, @Nullable Double distance) {
         boolean turbine = run.turbine();
         String subject = turbine ? "After the turbine" : "From the manifold";
         Limit limit = new Limit(AT_LEAST, length(PlaceLimits.leastDistance(run)));
         if (distance == null || run.pieces().isEmpty()) {
-            return new Finding("distance", subject, Verdict.UNKNOWN, null, limit,
+            return new Finding(PlaceCheck.DISTANCE, subject, Verdict.UNKNOWN, null, limit,
                     distance == null ? "Enter the distance along the pipe." : "Enter what the exhaust begins with.",
                     null, "measured along the pipe's centre line", PRACTICE);
         }
         if (distance < 0 && turbine) {
             double ratio = ExhaustGas.pumpCurrentRatio(PRESSURE_BEFORE_TURBINE, 1, PUMP_CONSTANT);
             double cost = (ratio - 1) * (LEAN_CRUISE - 1);
-            return new Finding("distance", subject, Verdict.FAIL, length(distance), limit,
+            return new Finding(PlaceCheck.DISTANCE, subject, Verdict.FAIL, length(distance), limit,
                     "Before the turbine the exhaust pressure skews the pump current: never here.", cost,
-                    say("Ip(p)/Ip(1 bar) = (p/(k+p))·((k+1)/1) = %.2f at %.1f bar absolute, k = %.2f; cost at λ %.1f",
-                            ratio, PRESSURE_BEFORE_TURBINE, PUMP_CONSTANT, LEAN_CRUISE),
+                    Message.of(
+                            "Ip(p)/Ip(1 bar) = (p/(k+p))·((k+1)/1) = {0} at {1} bar absolute, k = {2}; cost at {3}",
+                            number(ratio, 2), number(PRESSURE_BEFORE_TURBINE, 1), number(PUMP_CONSTANT, 2),
+                            new Measure(LEAN_CRUISE, Dimension.MIXTURE, 1)),
                     Source.memory("sensor pressure constant k = 0.35 to 0.45 bar"));
         }
         Verdict verdict = PlaceLimits.distance(run, distance);
@@ -224,37 +295,38 @@ public final class PlaceRules {
                 : turbine
                         ? "Too near the turbine: heat and pressure waves reach the sensor."
                         : "Too near the engine: the sensor overheats.";
-        return new Finding("distance", subject, verdict, length(distance), limit, consequence, null,
+        return new Finding(PlaceCheck.DISTANCE, subject, verdict, length(distance), limit, consequence, null,
                 "measured along the pipe's centre line", PRACTICE);
     }
 
     private static Finding piece(Run run, @Nullable AlongRun at) {
         if (at == null || run.pieces().isEmpty()) {
-            return new Finding("piece", "Wall to set it in", Verdict.UNKNOWN, null, null,
+            return new Finding(PlaceCheck.PIECE, "Wall to set it in", Verdict.UNKNOWN, null, null,
                     run.pieces().isEmpty() ? "Enter the pieces of the exhaust." : "Enter the distance along the pipe.",
                     null, "", PRACTICE);
         }
         Verdict verdict = PlaceLimits.piece(at);
         Run.Piece piece = at.piece();
-        String on = piece == null ? "" : piece.segment().kind().words();
-        return new Finding("piece", "Wall to set it in", verdict, null, null,
+        Message on = Message.plain(piece == null ? "" : piece.segment().kind().words());
+        return new Finding(PlaceCheck.PIECE, "Wall to set it in", verdict, null, null,
                 piece == null
-                        ? "Past the pieces that were measured: there is no pipe here."
+                        ? Message.plain("Past the pieces that were measured: there is no pipe here.")
                         : verdict == Verdict.PASS
-                                ? "Set in the " + on + "."
-                                : "On the " + on + ": no bung can be set there and stay tight.",
-                null, piece == null ? "" : "the place lies on the " + on, PRACTICE);
+                                ? Message.of("Set in the {0}.", on)
+                                : Message.of("On the {0}: no bung can be set there and stay tight.", on),
+                null, piece == null ? Message.NONE : Message.of("the place lies on the {0}", on), PRACTICE);
     }
 
     private static Finding catalyst(Site site, Run run, @Nullable AlongRun at) {
         Kind kind = run.catalyst().orElseThrow().segment().kind();
-        String subject = "Before the " + (kind == Kind.STRAIGHT_THROUGH ? "open catalyst" : kind.words());
+        Message subject = Message.of("Before the {0}",
+                Message.plain(kind == Kind.STRAIGHT_THROUGH ? "open catalyst" : kind.words()));
         Double margin = at == null ? null : at.catalyst();
         Limit limit = new Limit(AT_LEAST, length(0));
         String working = "catalyst inlet less the place, along the pipe";
         if (margin == null) {
-            return new Finding("catalyst", subject, Verdict.UNKNOWN, null, limit, "Enter the distance along the pipe.",
-                    null, working, PRACTICE);
+            return new Finding(PlaceCheck.CATALYST, "", Verdict.UNKNOWN, null, limit,
+                    "Enter the distance along the pipe.", null, working, PRACTICE).of("", subject);
         }
         Verdict verdict = PlaceLimits.catalyst(site, run, Objects.requireNonNull(at));
         String consequence = margin > 0
@@ -264,22 +336,25 @@ public final class PlaceRules {
                         : kind == Kind.STRAIGHT_THROUGH
                                 ? "After a straight-through catalyst: one school calls it negligible; the reading can err lean. Record it."
                                 : "After the catalyst the reading is slower and errs lean, so the tuner adds fuel: the safe side. Record it.";
-        return new Finding("catalyst", subject, verdict, length(margin), limit, consequence, null, working, PRACTICE);
+        return new Finding(PlaceCheck.CATALYST, "", verdict, length(margin), limit, consequence, null, working,
+                PRACTICE).of("", subject);
     }
 
     private static Finding bank(Site site, @Nullable AlongRun at) {
         Run.Piece piece = at == null ? null : at.piece();
         if (at == null || piece == null) {
-            return new Finding("bank", "Bank seen", Verdict.UNKNOWN, null, null,
+            return new Finding(PlaceCheck.BANK, "Bank seen", Verdict.UNKNOWN, null, null,
                     "Enter the place on the run first.", null, "", PRACTICE);
         }
         Line line = piece.segment().line();
         Verdict verdict = PlaceLimits.bank(site, at);
-        return new Finding("bank", "Bank seen: " + (line == Line.ALL ? "both" : line.words()), verdict, null, null,
+        Message seen = Message.plain(line == Line.ALL ? "both" : line.words());
+        return new Finding(PlaceCheck.BANK, "", verdict, null, null,
                 line == Line.ALL
-                        ? "After the merge: it sees every cylinder."
-                        : "It sees the " + line.words() + " only: the other can run lean unseen. Write down which.",
-                null, "whose gas flows in the piece it is set in", PRACTICE);
+                        ? Message.plain("After the merge: it sees every cylinder.")
+                        : Message.of("It sees the {0} only: the other can run lean unseen. Write down which.", seen),
+                null, Message.plain("whose gas flows in the piece it is set in"), PRACTICE)
+                .of("", Message.of("Bank seen: {0}", seen));
     }
 
     private static void rooms(Site site, Run run, Candidate place, List<Finding> findings) {
@@ -288,11 +363,11 @@ public final class PlaceRules {
         Probe probe = site.probe();
         double out = probe.standOutOrUsual();
         if (distance == null || clock == null || site.exhaust().neighbours().isEmpty()) {
-            findings.add(new Finding("room", "Room around it", Verdict.UNKNOWN, null, null,
+            findings.add(new Finding(PlaceCheck.ROOM, "Room around it", Verdict.UNKNOWN, null, null,
                     distance == null || clock == null
                             ? "Enter place and clock position first."
                             : "Enter what lies around the pipe: floor, shaft, ground.",
-                    null, "", ROOM));
+                    null, "", ROOM).asking(roomAsks(site, place)));
             return;
         }
         List<Neighbour> beside = beside(site, place);
@@ -302,13 +377,29 @@ public final class PlaceRules {
         double free = Double.POSITIVE_INFINITY;
         for (int i = 0; i < left.length; i++) {
             Neighbour n = beside.get(i);
-            findings.add(room(n, left[i], i, probe, Room.towards(n, axis) > 0));
+            findings.add(room(n, left[i], probe, Room.towards(n, axis) > 0));
             free = Math.min(free, Room.free(n, radius, Room.towards(n, axis)));
         }
-        findings.add(tools(free, out));
+        List<Address> gaps = beside.stream().filter(n -> n.gap() == null)
+                .map(n -> PlaceField.NEIGHBOUR_GAP.of(n.id())).toList();
+        findings.add(tools(free, out).asking(gaps.isEmpty() ? List.of(PlaceField.CLOCK.of(place.id())) : gaps));
     }
 
-    private static Finding room(Neighbour n, double left, int index, Probe probe, boolean points) {
+    private static List<Address> roomAsks(Site site, Candidate place) {
+        List<Address> asks = new ArrayList<>();
+        if (place.distance() == null) {
+            asks.add(PlaceField.DISTANCE.of(place.id()));
+        }
+        if (place.clock() == null) {
+            asks.add(PlaceField.CLOCK.of(place.id()));
+        }
+        if (site.exhaust().neighbours().isEmpty()) {
+            asks.add(PlaceField.NEIGHBOURS.address());
+        }
+        return asks;
+    }
+
+    private static Finding room(Neighbour n, double left, Probe probe, boolean points) {
         Verdict verdict = PlaceLimits.room(n, left);
         String consequence = switch (verdict) {
             case PASS -> "Room for boot and cable.";
@@ -320,21 +411,24 @@ public final class PlaceRules {
                     ? "It does not fit: the sensor is longer than the gap."
                     : "What moves there catches the cable.";
         };
-        return new Finding("room-" + index, "To the " + n.kind().words() + " " + n.side().words(), verdict,
-                Double.isNaN(left) ? null : length(left), new Limit(AT_LEAST, length(PlaceLimits.room(n))), consequence,
+        return new Finding(PlaceCheck.ROOM, "", verdict, Double.isNaN(left) ? null : length(left),
+                new Limit(AT_LEAST, length(PlaceLimits.room(n))), consequence,
                 null, points
                         ? Message.of(
                                 "gap {0} less what the sensor's end reaches out towards it; it stands out {1} ({2})",
                                 length(Objects.requireNonNullElse(n.gap(), 0.0)), length(probe.standOutOrUsual()),
                                 Message.plain(probe.standOut() == null ? "usual, from memory" : "measured"))
                         : Message.plain("the sensor points away from it; the gap is the pipe's own"),
-                ROOM);
+                ROOM).of(n.id(),
+                        Message.of("To the {0} {1}", Message.plain(n.kind().words()),
+                                Message.plain(n.side().words())))
+                .asking(PlaceField.NEIGHBOUR_GAP.of(n.id()));
     }
 
     private static Finding tools(double free, double out) {
         Verdict verdict = PlaceLimits.tools(free, out);
         boolean open = !Double.isFinite(free);
-        return new Finding("tools", "Socket access", verdict, open ? null : length(free),
+        return new Finding(PlaceCheck.TOOLS, "Socket access", verdict, open ? null : length(free),
                 new Limit(AT_LEAST, length(Math.max(PlaceLimits.SOCKET, out))), switch (verdict) {
                     case PASS -> "A slotted socket goes over it.";
                     case UNKNOWN -> "Measure the gaps first.";
@@ -349,7 +443,7 @@ public final class PlaceRules {
     private static Finding lead(@Nullable AlongRun at) {
         Double spare = at == null ? null : at.lead();
         Verdict verdict = PlaceLimits.lead(spare);
-        return new Finding("lead", "Lead to spare", verdict, spare == null ? null : length(spare),
+        return new Finding(PlaceCheck.LEAD, "Lead to spare", verdict, spare == null ? null : length(spare),
                 new Limit(AT_LEAST, length(0)), switch (verdict) {
                     case PASS -> "The lead reaches with slack at both ends.";
                     case UNKNOWN -> "Enter the lead's length, where it leaves the pipe and the way from there.";
@@ -362,7 +456,7 @@ public final class PlaceRules {
     private static Finding gas(@Nullable AlongRun at) {
         Estimate gas = at == null ? null : at.gas();
         Verdict verdict = PlaceLimits.gas(gas);
-        return new Finding("gas", "Gas at full load", verdict,
+        return new Finding(PlaceCheck.GAS, "Gas at full load", verdict,
                 gas == null ? null : new Measure(gas.middle(), Dimension.TEMPERATURE, 0, gas.spread()),
                 new Limit(AT_MOST, new Measure(PlaceLimits.GAS, Dimension.TEMPERATURE, 0)), switch (verdict) {
                     case PASS -> "Within what a sensor stands for long.";
@@ -373,14 +467,14 @@ public final class PlaceRules {
                 GAS_ESTIMATE);
     }
 
-    private static Finding delay(String id, String subject, @Nullable Double seconds, double limit, String slow) {
+    private static Finding delay(PlaceCheck id, String subject, @Nullable Double seconds, double limit, String slow) {
         Verdict verdict = PlaceLimits.atMost(seconds, limit);
         return new Finding(id, subject, verdict, seconds == null ? null : duration(seconds, 0),
                 new Limit(AT_MOST, duration(limit, 0)), switch (verdict) {
                     case PASS -> "Soon enough for the reading to follow.";
                     case UNKNOWN -> notMeasured();
                     default -> slow;
-                }, null, id.equals("delay-idle")
+                }, null, id == PlaceCheck.DELAY_IDLE
                         ? "V / ((D/2)(rpm/60)·VE·(1 + 1/AFR)·Tex/Tin) + 120/rpm at 800/min, filling 0.30"
                         : "V / ((D/2)(rpm/60)·VE·(1 + 1/AFR)·Tex/Tin) + 120/rpm at 6000/min, filling 0.90",
                 DELAY);
@@ -389,7 +483,7 @@ public final class PlaceRules {
     private static Finding dry(@Nullable AlongRun at) {
         Estimate dry = at == null ? null : at.dry();
         Verdict verdict = PlaceLimits.dry(dry);
-        return new Finding("dry", "Dry after a cold start", verdict,
+        return new Finding(PlaceCheck.DRY, "Dry after a cold start", verdict,
                 dry == null ? null : new Measure(dry.middle(), Dimension.DURATION, 0, dry.spread()),
                 new Limit(AT_MOST, new Measure(PlaceLimits.DRY, Dimension.DURATION, 0)), switch (verdict) {
                     case PASS -> "Dry by the time the exhaust has stopped spitting.";
@@ -406,6 +500,14 @@ public final class PlaceRules {
 
     private static Measure angle(double radians) {
         return new Measure(radians, Dimension.ANGLE, 0);
+    }
+
+    private static Measure tenths(double radians) {
+        return new Measure(radians, Dimension.ANGLE, 1);
+    }
+
+    private static Measure number(double value, int decimals) {
+        return new Measure(value, Dimension.NUMBER, decimals);
     }
 
     private static Measure length(double metres) {

@@ -65,14 +65,16 @@ public record Placing(List<Candidate> candidates, @Nullable String chosen, Probe
         Double was = planned.distance();
         Double is = fitted.distance();
         Double off = was == null || is == null ? null : is - was;
-        return new Finding("moved", "Off the mark, along", deviation(off, MISS), measure(off, Dimension.LENGTH),
+        return new Finding(PlaceCheck.MOVED, "Off the mark, along", deviation(off, MISS),
+                measure(off, Dimension.LENGTH),
                 new Limit(Relation.AT_MOST, new Measure(MISS, Dimension.LENGTH, 0)),
                 off == null
                         ? "Measure where it ended up."
                         : Math.abs(off) <= MISS
                                 ? "Where it was marked."
                                 : "Not where it was marked; every rule above is judged where it is.",
-                null, "distance as fitted less distance planned", WELDED);
+                null, "distance as fitted less distance planned", WELDED)
+                .asking(PlaceField.FITTED_DISTANCE.address());
     }
 
     private Finding turned(Site site, Candidate planned, Optional<Candidate> made) {
@@ -80,35 +82,42 @@ public record Placing(List<Candidate> candidates, @Nullable String chosen, Probe
         Double was = PlaceRules.tiltOf(site, planned).orElse(null);
         Limit limit = new Limit(Relation.AT_MOST, new Measure(MISS_ANGLE, Dimension.ANGLE, 0));
         if (reading == null || was == null) {
-            return new Finding("turned", "Off the mark, tilt", Verdict.UNKNOWN, null, limit,
-                    "Lay a level or phone on the body after welding, and on the car.", null, "", WELDED);
+            return new Finding(PlaceCheck.TURNED, "Off the mark, tilt", Verdict.UNKNOWN, null, limit,
+                    "Lay a level or phone on the body after welding, and on the car.", null, "", WELDED)
+                    .asking(PlaceField.FITTED_READING.address());
         }
         if (made.isEmpty()) {
-            return new Finding("turned", "Off the mark, tilt", Verdict.FAIL, measure(reading, Dimension.ANGLE), null,
+            return new Finding(PlaceCheck.TURNED, "Off the mark, tilt", Verdict.FAIL, measure(reading, Dimension.ANGLE),
+                    null,
                     "No clock position on this pipe shows that tilt, the car standing so: read body and car again.",
-                    null, "asin(a·z) solved for the clock position has no solution", WELDED);
+                    null, "asin(a·z) solved for the clock position has no solution", WELDED)
+                    .asking(PlaceField.FITTED_READING.address(), PlaceField.FITTED_ALONG.address(),
+                            PlaceField.FITTED_ACROSS.address());
         }
         double off = PlaceRules.tiltOf(site, made.get()).orElseThrow() - was;
-        return new Finding("turned", "Off the mark, tilt", deviation(off, MISS_ANGLE), measure(off, Dimension.ANGLE),
+        return new Finding(PlaceCheck.TURNED, "Off the mark, tilt", deviation(off, MISS_ANGLE),
+                measure(off, Dimension.ANGLE),
                 limit,
                 Math.abs(off) <= MISS_ANGLE
                         ? "As it was meant."
                         : "Not as it was meant; the tilt above is the one it has now.",
                 null,
                 "the clock position that shows the tilt read on the car as it stood, turned back to the car on its wheels",
-                WELDED);
+                WELDED).asking(PlaceField.FITTED_READING.address());
     }
 
     private Finding airtight() {
         Boolean tight = fitted.airtight();
-        return new Finding("tight", "Airtight", tight == null ? Verdict.UNKNOWN : tight ? Verdict.PASS : Verdict.FAIL,
+        return new Finding(PlaceCheck.TIGHT, "Airtight",
+                tight == null ? Verdict.UNKNOWN : tight ? Verdict.PASS : Verdict.FAIL,
                 null, null,
                 tight == null
                         ? "Test it: soapy water on weld or gasket, a little pressure in the pipe."
                         : tight
                                 ? "No bubble anywhere."
                                 : "It leaks: air comes in and the reading is lean. Mend it first.",
-                null, "said after the test", Source.practice("test airtight after fitting"));
+                null, "said after the test", Source.practice("test airtight after fitting"))
+                .asking(PlaceField.FITTED_TIGHT.address());
     }
 
     private static Verdict deviation(@Nullable Double off, double most) {

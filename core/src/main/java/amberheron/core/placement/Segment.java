@@ -50,8 +50,14 @@ public record Segment(Line line, Kind kind, @Nullable Double length, @Nullable D
 
     /** What a piece is. */
     public enum Kind {
-        MANIFOLD("manifold"), TURBINE("turbine"), PIPE("pipe"), FLEX("flex"), CATALYST("catalyst"), STRAIGHT_THROUGH(
-                "straight-through catalyst"), MERGE("merge"), MUFFLER("muffler");
+        MANIFOLD("manifold"),
+        TURBINE("turbine"),
+        PIPE("pipe"),
+        FLEX("flex"),
+        CATALYST("catalyst"),
+        STRAIGHT_THROUGH("straight-through catalyst"),
+        MERGE("merge"),
+        MUFFLER("muffler");
 
         private final String words;
 

@@ -1,5 +1,9 @@
 package amberheron.core.plan;
 
+import amberheron.core.placement.PlaceField;
+import amberheron.core.parts.Property;
+import amberheron.core.parts.Address;
+import amberheron.core.finding.CheckId;
 import amberheron.core.placement.PlaceRules;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
@@ -46,7 +50,10 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
 
     /** State of the exhaust; it must be sound before anything is fitted. */
     public enum Condition {
-        UNCHECKED("not checked"), SOUND("sound and airtight"), LEAKS("leaks"), ROTTEN("not worth fitting");
+        UNCHECKED("not checked"),
+        SOUND("sound and airtight"),
+        LEAKS("leaks"),
+        ROTTEN("not worth fitting");
 
         private final String words;
 
@@ -67,7 +74,9 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
 
     /** How the bung is fixed. */
     public enum Fit {
-        WELD_IN("weld-in bung"), CLAMP("no-weld clamp"), EXISTING_HOLE("hole that is there");
+        WELD_IN("weld-in bung"),
+        CLAMP("no-weld clamp"),
+        EXISTING_HOLE("hole that is there");
 
         private final String words;
 
@@ -83,13 +92,24 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
 
     /** What reads the signal. */
     public enum ReaderKind {
-        GAUGE("gauge"), LOGGER("logger"), ECU("standalone ECU"), STOCK_ECU("stock ECU, narrowband"), SOFTWARE(
-                "tuning software"), DISPLAY("display elsewhere");
+        GAUGE("gauge", "gauge"),
+        LOGGER("logger", "logger"),
+        ECU("ecu", "standalone ECU"),
+        STOCK_ECU("stock_ecu", "stock ECU, narrowband"),
+        SOFTWARE("software", "tuning software"),
+        DISPLAY("display", "display elsewhere");
 
+        private final String key;
         private final String words;
 
-        ReaderKind(String words) {
+        ReaderKind(String key, String words) {
+            this.key = key;
             this.words = words;
+        }
+
+        /** What stands for it in the address of a value and the name of a check. */
+        public String key() {
+            return key;
         }
 
         /** The trade's words. */
@@ -100,7 +120,9 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
 
     /** How numbers rather than volts get to a reader. */
     public enum Link {
-        SERIAL("serial"), CAN("CAN"), DIAGNOSTIC_PORT("diagnostic port");
+        SERIAL("serial"),
+        CAN("CAN"),
+        DIAGNOSTIC_PORT("diagnostic port");
 
         private final String words;
 
@@ -116,7 +138,8 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
 
     /** How the fuel gets in. */
     public enum FuelSystem {
-        CARBURETTOR("carburettor"), INJECTION("injection");
+        CARBURETTOR("carburettor"),
+        INJECTION("injection");
 
         private final String words;
 
@@ -132,7 +155,9 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
 
     /** What the pipe is made of. */
     public enum Material {
-        MILD_STEEL("mild steel"), COATED("coated or plated"), STAINLESS("stainless");
+        MILD_STEEL("mild steel"),
+        COATED("coated or plated"),
+        STAINLESS("stainless");
 
         private final String words;
 
@@ -147,17 +172,43 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
     }
 
     /** What can be asked. Which of them a job needs follows from the answers to the others. */
-    public enum Question {
-        VEHICLE("vehicle"), DISPLACEMENT("displacement"), CYLINDERS("cylinders"), BANKS("exhaust banks"), FUEL(
-                "fuel"), FUEL_SYSTEM("fuel system"), ASPIRATION("aspiration"), READERS(
-                        "what reads the signal"), LINK("how it gets its data"), STAYS("how long it stays"), CONDITION(
-                                "state of the exhaust"), LEAK("size of the leak"), FIT("bung"), MATERIAL(
-                                        "material of the pipe"), HARNESS("harness");
+    public enum Question implements CheckId {
+        VEHICLE("intake-vehicle", "vehicle", IntakeField.VEHICLE),
+        DISPLACEMENT("intake-displacement", "displacement", PlaceField.DISPLACEMENT),
+        CYLINDERS("intake-cylinders", "cylinders", IntakeField.CYLINDERS),
+        BANKS("intake-banks", "exhaust banks", IntakeField.BANKS),
+        FUEL("intake-fuel", "fuel", IntakeField.FUEL),
+        FUEL_SYSTEM("intake-fuel-system", "fuel system", IntakeField.FUEL_SYSTEM),
+        ASPIRATION("intake-aspiration", "aspiration", PlaceField.ASPIRATION),
+        READERS("intake-readers", "what reads the signal", IntakeField.READERS),
+        LINK("intake-link", "how it gets its data", IntakeField.LINK),
+        STAYS("intake-stays", "how long it stays", IntakeField.STAYS),
+        CONDITION("intake-condition", "state of the exhaust", IntakeField.CONDITION),
+        LEAK("intake-leak", "size of the leak", IntakeField.LEAK),
+        FIT("intake-fit", "bung", IntakeField.FIT),
+        MATERIAL("intake-material", "material of the pipe", IntakeField.MATERIAL),
+        HARNESS("intake-harness", "harness", IntakeField.HARNESS);
 
+        private final String key;
         private final String words;
+        @SuppressWarnings("ImmutableEnumChecker") // a property is an enum constant
+        private final Property field;
 
-        Question(String words) {
+        Question(String key, String words, Property field) {
+            this.key = key;
             this.words = words;
+            this.field = field;
+        }
+
+        /** The check that it is answered. */
+        @Override
+        public String key() {
+            return key;
+        }
+
+        /** Where it is answered. */
+        public Address address() {
+            return field.address();
         }
 
         /** What is asked for, in the trade's words. */

@@ -41,7 +41,10 @@ public record Step(String id, String title, List<String> after, Time time, Where
 
     /** Where a step is done; the lift takes one step at a time. */
     public enum Where {
-        UNDER("under the car"), BENCH("at the bench"), CABIN("in the car"), ROAD("on the road");
+        UNDER("under the car"),
+        BENCH("at the bench"),
+        CABIN("in the car"),
+        ROAD("on the road");
 
         private final String words;
 
@@ -59,7 +62,9 @@ public record Step(String id, String title, List<String> after, Time time, Where
     public record Item(String name, Kind kind) {
         /** What it is to the shop. */
         public enum Kind {
-            PART("part"), CONSUMABLE("consumable"), TOOL("tool");
+            PART("part"),
+            CONSUMABLE("consumable"),
+            TOOL("tool");
 
             private final String words;
 

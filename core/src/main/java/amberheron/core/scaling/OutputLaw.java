@@ -22,7 +22,6 @@ public final class OutputLaw {
         /** Two or more points, straight between, held outside. */
         TABLE
     }
-
     /** One point of the law: volts, and the mixture in the law's own quantity. */
     public record Point(double volts, double value) {
     }

@@ -24,8 +24,10 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
         @Nullable Integer maxRows, @Nullable ReaderSetting setting, Source source) {
     /** The forms readers take a law in. */
     public enum Form {
-        SLOPE_OFFSET("slope-offset", "slope and offset"), TWO_POINT("two-point", "two points"), EXPRESSION("expression",
-                "an equation in v"), TABLE("table", "a table");
+        SLOPE_OFFSET("slope-offset", "slope and offset"),
+        TWO_POINT("two-point", "two points"),
+        EXPRESSION("expression", "an equation in v"),
+        TABLE("table", "a table");
 
         private final String id;
         private final String words;

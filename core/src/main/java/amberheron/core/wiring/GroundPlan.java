@@ -39,8 +39,10 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
         @Nullable Double joint, Map<School, Double> measured) {
     /** Where good installers take the grounds. */
     public enum School {
-        BATTERY("Everything at the battery negative"), CHASSIS("Clean chassis point"), READER(
-                "Signal at the reader's sensor ground"), SAME_POINT("Controller and reader at one point");
+        BATTERY("Everything at the battery negative"),
+        CHASSIS("Clean chassis point"),
+        READER("Signal at the reader's sensor ground"),
+        SAME_POINT("Controller and reader at one point");
 
         private final String words;
 

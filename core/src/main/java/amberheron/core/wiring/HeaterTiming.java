@@ -1,8 +1,9 @@
 package amberheron.core.wiring;
 
+import amberheron.core.units.Unit;
+import amberheron.core.placement.PlaceField;
+import amberheron.core.finding.Message;
 import amberheron.core.units.Sane;
-
-import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Source;
@@ -36,19 +37,17 @@ public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
     public enum School {
         WITH_IGNITION("with the ignition", false, List.of("fuse 5 A"),
                 List.of("Controller's feed straight from the switched source.",
-                        "Start at once after the key; never key-on, engine off, on a cold day.")), TIMER_RELAY(
-                                "timer relay, about 30 s after the start", true,
-                                List.of("timer relay, delay on", "relay socket", "fuse 5 A"),
-                                List.of("Timer's supply from the battery by the fuse, its input on a source live while running: oil-pressure switch, alternator's lamp or the fuel pump.",
-                                        "Controller's feed from the timer's output.",
-                                        "Stall and start again: the timer has to begin anew.")), ECU_OUTPUT(
-                                                "switched by the ECU", true,
-                                                List.of("ECU output free to switch a relay", "relay",
-                                                        "diode across its coil",
-                                                        "fuse 5 A"),
-                                                List.of("Relay's coil from the switched source to the ECU's output, which pulls to ground; it never feeds the heater itself.",
-                                                        "Condition in the ECU: engine running for longer than the delay.",
-                                                        "Controller's feed from the relay, by the fuse."));
+                        "Start at once after the key; never key-on, engine off, on a cold day.")),
+        TIMER_RELAY("timer relay, about 30 s after the start", true,
+                List.of("timer relay, delay on", "relay socket", "fuse 5 A"),
+                List.of("Timer's supply from the battery by the fuse, its input on a source live while running: oil-pressure switch, alternator's lamp or the fuel pump.",
+                        "Controller's feed from the timer's output.",
+                        "Stall and start again: the timer has to begin anew.")),
+        ECU_OUTPUT("switched by the ECU", true,
+                List.of("ECU output free to switch a relay", "relay", "diode across its coil", "fuse 5 A"),
+                List.of("Relay's coil from the switched source to the ECU's output, which pulls to ground; it never feeds the heater itself.",
+                        "Condition in the ECU: engine running for longer than the delay.",
+                        "Controller's feed from the relay, by the fuse."));
 
         private final String words;
         private final boolean delayed;
@@ -107,26 +106,32 @@ public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
     public Finding judge(@Nullable Estimate dry) {
         String subject = "Hot while the pipe is wet";
         if (school == null || dry == null) {
-            return new Finding("heater", subject, Verdict.UNKNOWN, null, null,
+            return new Finding(WireCheck.HEATER, subject, Verdict.UNKNOWN, null, null,
                     school == null
                             ? "Say when the heater gets its power."
                             : "Take a place first: how long the pipe stays wet there decides.",
-                    null, "time until the pipe is dry − delay", SOURCE);
+                    null, "time until the pipe is dry − delay", SOURCE)
+                    .asking(school == null ? WireField.HEATER.address() : PlaceField.DISTANCE.address());
         }
         Estimate risk = atRisk(school, dry);
         boolean none = risk.high() <= 0;
-        return new Finding("heater", subject, none ? Verdict.PASS : Verdict.WARN,
+        return new Finding(WireCheck.HEATER, subject, none ? Verdict.PASS : Verdict.WARN,
                 new Measure(risk.middle(), Dimension.DURATION, 0, risk.spread()), null,
                 none
-                        ? say("The pipe is dry before the heater comes on. The sensor stays unpowered %.0f s in the gas: no longer than that.",
-                                after(school))
-                        : school.delayed()
+                        ? Message.of(
+                                "The pipe is dry before the heater comes on. The sensor stays unpowered {0} in the gas: no longer than that.",
+                                seconds(after(school)))
+                        : Message.plain(school.delayed()
                                 ? "The delay does not cover the whole of it; after a cold night wait longer."
-                                : "Water on the hot ceramic cracks it. On a cold day start at once, or delay the heater.",
-                null, say("wall past the dew point of the exhaust after %.0f to %.0f s, heater on after %.0f s",
-                        dry.low(),
-                        dry.high(), after(school)),
-                SOURCE);
+                                : "Water on the hot ceramic cracks it. On a cold day start at once, or delay the heater."),
+                null,
+                Message.of("wall past the dew point of the exhaust after {0} to {1}, heater on after {2}",
+                        Measure.of(dry.low(), Unit.ONE, 0), seconds(dry.high()), seconds(after(school))),
+                SOURCE).asking(WireField.HEATER.address());
+    }
+
+    private static Measure seconds(double value) {
+        return new Measure(value, Dimension.DURATION, 0);
     }
 
     public HeaterTiming withSchool(@Nullable School value) {

@@ -29,8 +29,12 @@ public record Hookup(ReaderKind reader, @Nullable Form form, boolean minusInput,
 
     /** A way to bring the mixture to a reader. */
     public enum Form {
-        SINGLE_ENDED("0–5 V, single-ended"), DIFFERENTIAL("0–5 V, + and −"), NARROWBAND(
-                "simulated narrowband, 0–1 V"), SERIAL("serial"), CAN("CAN"), DIAGNOSTIC_PORT("diagnostic port");
+        SINGLE_ENDED("0–5 V, single-ended"),
+        DIFFERENTIAL("0–5 V, + and −"),
+        NARROWBAND("simulated narrowband, 0–1 V"),
+        SERIAL("serial"),
+        CAN("CAN"),
+        DIAGNOSTIC_PORT("diagnostic port");
 
         private final String words;
 

@@ -1,14 +1,36 @@
 package amberheron.core.wiring;
 
-/** The states a power source is measured in. */
-public enum KeyState {
-    OFF("key off"), ACCESSORY("accessory"), ON("key on"), CRANKING("cranking"), RUNNING("engine running"), LAMPS(
-            "running, lamps on"), INDICATORS("running, indicators on");
+import amberheron.core.parts.Property;
+import amberheron.core.finding.CheckId;
 
+/** The states a power source is measured in. */
+public enum KeyState implements CheckId, Property {
+    OFF("off", "key off"),
+    ACCESSORY("accessory", "accessory"),
+    ON("on", "key on"),
+    CRANKING("cranking", "cranking"),
+    RUNNING("running", "engine running"),
+    LAMPS("lamps", "running, lamps on"),
+    INDICATORS("indicators", "running, indicators on");
+
+    private final String key;
     private final String words;
 
-    KeyState(String words) {
+    KeyState(String key, String words) {
+        this.key = key;
         this.words = words;
+    }
+
+    /** The check of a source in this state. */
+    @Override
+    public String key() {
+        return key;
+    }
+
+    /** The volts of a source in this state. */
+    @Override
+    public String path() {
+        return "wire.*." + key;
     }
 
     /** The words for it. */

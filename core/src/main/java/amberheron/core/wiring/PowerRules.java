@@ -1,6 +1,8 @@
 package amberheron.core.wiring;
 
-import static amberheron.core.units.Phrase.say;
+import amberheron.core.parts.Address;
+import amberheron.core.finding.Message;
+import amberheron.core.finding.Check;
 
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
@@ -15,7 +17,6 @@ import amberheron.core.wiring.PowerSource.Behaviour;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -132,19 +133,20 @@ public final class PowerRules {
             case LAMPS, INDICATORS -> Behaviour.DISTURBED;
         };
         Verdict verdict = volts == null ? Verdict.UNKNOWN : kept ? Verdict.PASS : verdict(shown, relay);
-        String says = volts == null
-                ? "Measure: " + state.words() + "."
-                : kept
+        Message says = volts == null
+                ? Message.of("Measure: {0}.", Message.plain(state.words()))
+                : Message.plain(kept
                         ? "As it should be."
                         : relay && verdict == Verdict.PASS
                                 ? "The relay feeds from the battery; this one only has to hold its coil."
-                                : remedy(shown);
-        return new Finding(state.name().toLowerCase(Locale.ROOT), "Source, " + state.words(), verdict,
+                                : remedy(shown));
+        return new Finding(Check.of(state), Message.of("Source, {0}", Message.plain(state.words())), verdict,
                 volts == null ? null : volts(volts, 1), limit, says, null,
                 compared
-                        ? "within 0.5 V of the reading with the engine running"
-                        : "read with a meter at the source, load connected",
-                STATES);
+                        ? Message.of("within {0} of the reading with the engine running",
+                                volts(PowerSource.DISTURBED, 1))
+                        : Message.plain("read with a meter at the source, load connected"),
+                STATES, List.of(source.id().isEmpty() ? WireField.SOURCES.address() : state.of(source.id())));
     }
 
     private static Finding fuse(@Nullable Double fuse, double peak, Feed feed) {
@@ -164,9 +166,9 @@ public final class PowerRules {
                     ? "Not above the draw while heating: it will blow on a cold start."
                     : "Above what this wire stands: the wire burns before the fuse blows.";
         };
-        return new Finding("fuse", "Fuse", verdict, fuse == null ? null : amperes(fuse), limit, says, null,
-                say("draw %.1f A < fuse ≤ %.1f A", peak, limit.bound().si()),
-                section == null ? FUSES : PAIRS);
+        return new Finding(WireCheck.FUSE, "Fuse", verdict, fuse == null ? null : amperes(fuse), limit, says, null,
+                Message.of("draw {0} < fuse ≤ {1}", amperes(peak), limit.bound()),
+                section == null ? FUSES : PAIRS).asking(WireField.FUSE.address());
     }
 
     private static Optional<Finding> host(PowerSource source, double peak, Feed feed) {
@@ -179,13 +181,15 @@ public final class PowerRules {
         Verdict verdict = load == null
                 ? Verdict.UNKNOWN
                 : load + peak <= CONTINUOUS * rating ? Verdict.PASS : Verdict.FAIL;
-        return Optional.of(new Finding("host", "Tapped circuit", verdict, load == null ? null : amperes(load + peak),
-                limit, switch (verdict) {
-                    case PASS -> "It carries both on its own fuse.";
-                    case UNKNOWN -> "Enter what the tapped circuit feeds already.";
-                    default ->
-                        "Too much for the tapped circuit, and its fuse stays as it is: take another, or a relay.";
-                }, null, "what it feeds already and the heater's peak, against 80 % of its rating", FUSES));
+        return Optional
+                .of(new Finding(WireCheck.HOST, "Tapped circuit", verdict, load == null ? null : amperes(load + peak),
+                        limit, switch (verdict) {
+                            case PASS -> "It carries both on its own fuse.";
+                            case UNKNOWN -> "Enter what the tapped circuit feeds already.";
+                            default ->
+                                "Too much for the tapped circuit, and its fuse stays as it is: take another, or a relay.";
+                        }, null, "what it feeds already and the heater's peak, against 80 % of its rating", FUSES)
+                        .asking(WireField.HOST_LOAD.of(source.id()), WireField.HOST_FUSE.of(source.id())));
     }
 
     /**
@@ -212,42 +216,56 @@ public final class PowerRules {
         Double loop = feed.loop(HOT);
         Double on = source.at(KeyState.ON).orElse(null);
         Limit limit = new Limit(AT_LEAST, volts(LEAST_FEED, 1));
-        String wire = on == null
-                ? ""
+        Message wire = on == null
+                ? Message.NONE
                 : smallestWire(feed, fuse, peak, on).map(
-                        s -> say("; smallest wire for this length and fuse: %.2f mm²", 1e6 * s))
-                        .orElse(feed.length() == null ? "" : "; no common wire does for this length and fuse");
+                        s -> Message.of("; smallest wire for this length and fuse: {0}",
+                                new Measure(s, Dimension.CROSS_SECTION, 2)))
+                        .orElse(feed.length() == null
+                                ? Message.NONE
+                                : Message.plain("; no common wire does for this length and fuse"));
+        List<Address> asks = new ArrayList<>();
+        if (feed.length() == null) {
+            asks.add(WireField.FEED_LENGTH.address());
+        }
+        if (feed.crossSection() == null) {
+            asks.add(WireField.FEED_SECTION.address());
+        }
+        if (on == null) {
+            asks.add(source.id().isEmpty() ? WireField.SOURCES.address() : KeyState.ON.of(source.id()));
+        }
         if (loop == null || on == null) {
-            return new Finding("feed", "Volts at the controller", Verdict.UNKNOWN, null, limit,
+            return new Finding(WireCheck.FEED, "Volts at the controller", Verdict.UNKNOWN, null, limit,
                     loop == null
-                            ? "Enter length and size of the feed" + wire + "."
-                            : "Measure the source with the key on.",
-                    null,
-                    "V − I·R, there and back", COPPER);
+                            ? Message.of("Enter length and size of the feed{0}.", wire)
+                            : Message.plain("Measure the source with the key on."),
+                    null, Message.plain("V − I·R, there and back"), COPPER).asking(asks);
         }
         double cold = on - peak * loop;
         double warm = on - WARM * loop;
-        return new Finding("feed", "Volts at the controller", limit.keptBy(cold) ? Verdict.PASS : Verdict.WARN,
+        return new Finding(WireCheck.FEED, "Volts at the controller", limit.keptBy(cold) ? Verdict.PASS : Verdict.WARN,
                 volts(cold, 1), limit,
                 limit.keptBy(cold)
-                        ? "Enough to heat it up."
-                        : "It heats slowly or not at all: a thicker or a shorter feed" + wire + ".",
-                null, say("%.1f V − %.1f A × %.0f mΩ heating up; %.1f V at %.1f A when warm; wire at 80 °C%s", on, peak,
-                        1000 * loop, warm, WARM, wire),
-                COPPER);
+                        ? Message.plain("Enough to heat it up.")
+                        : Message.of("It heats slowly or not at all: a thicker or a shorter feed{0}.", wire),
+                null, Message.of("{0} − {1} × {2} heating up; {3} at {4} when warm; wire at {5}{6}", volts(on, 1),
+                        amperes(peak), new Measure(loop, Dimension.RESISTANCE, 3), volts(warm, 1), amperes(WARM),
+                        new Measure(HOT, Dimension.TEMPERATURE, 0), wire),
+                COPPER).asking(WireField.FEED_SECTION.address(), WireField.FEED_LENGTH.address());
     }
 
     private static Finding drain(Feed feed) {
         Double battery = feed.battery();
         Limit limit = new Limit(AT_LEAST, new Measure(LEAST_DAYS, Dimension.NUMBER, 1));
         Double days = battery == null ? null : 0.5 * battery / IDLE_DRAIN / 24;
-        return new Finding("drain", "Days until it does not start",
+        return new Finding(WireCheck.DRAIN, "Days until it does not start",
                 days == null ? Verdict.UNKNOWN : days >= LEAST_DAYS ? Verdict.PASS : Verdict.FAIL,
                 days == null ? null : new Measure(days, Dimension.NUMBER, 1), limit,
                 days == null
                         ? "Enter the battery's capacity."
                         : "Half the battery is gone by then, and the sensor has cooked all the while.",
-                null, say("0.5·Ah / %.1f A / 24 h", IDLE_DRAIN), HALF);
+                null, Message.of("0.5·Ah / {0} / 24 h", amperes(IDLE_DRAIN)), HALF)
+                .asking(WireField.BATTERY.address());
     }
 
     private static Measure volts(double volts, int decimals) {

@@ -46,9 +46,14 @@ public record PowerSource(String id, String place, Map<KeyState, Reading> volts,
 
     /** How a source behaves. */
     public enum Behaviour {
-        SWITCHED("live with the key only"), ACCESSORY_TOO("live in accessory too"), CONSTANT(
-                "live all the time"), LOST_WHILE_CRANKING("lost while cranking"), DISTURBED(
-                        "disturbed by another load"), WEAK("weak"), DEAD("dead"), NOT_MEASURED("not measured");
+        SWITCHED("live with the key only"),
+        ACCESSORY_TOO("live in accessory too"),
+        CONSTANT("live all the time"),
+        LOST_WHILE_CRANKING("lost while cranking"),
+        DISTURBED("disturbed by another load"),
+        WEAK("weak"),
+        DEAD("dead"),
+        NOT_MEASURED("not measured");
 
         private final String words;
 

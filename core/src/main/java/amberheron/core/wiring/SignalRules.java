@@ -1,6 +1,8 @@
 package amberheron.core.wiring;
 
-import static amberheron.core.units.Phrase.say;
+import amberheron.core.units.Unit;
+import amberheron.core.finding.Message;
+import amberheron.core.finding.Check;
 
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
@@ -15,7 +17,6 @@ import amberheron.core.units.Measure;
 import amberheron.core.wiring.Hookup.Form;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -63,19 +64,19 @@ public final class SignalRules {
         return List.copyOf(findings);
     }
 
-    private static String id(String check, Hookup hookup) {
-        return "signal." + check + "." + hookup.reader().name().toLowerCase(Locale.ROOT);
-    }
-
     private static Finding hookup(Hookup hookup) {
         Form form = hookup.form();
         Optional<String> refused = hookup.refusal();
         Verdict verdict = form == null ? Verdict.UNKNOWN : refused.isPresent() ? Verdict.FAIL : Verdict.PASS;
-        return new Finding(id("form", hookup), "Signal to the " + hookup.reader().words(), verdict, null, null,
+        ReaderKind reader = hookup.reader();
+        return new Finding(new Check(WireCheck.SIGNAL_FORM, reader.key()),
+                Message.of("Signal to the {0}", Message.plain(reader.words())), verdict, null, null,
                 form == null
-                        ? "Say how the signal gets there."
-                        : refused.orElse("Connect: " + String.join("; ", hookup.needs()) + "."),
-                null, form == null ? "" : form.words(), HOOKUPS);
+                        ? Message.plain("Say how the signal gets there.")
+                        : refused.map(Message::plain).orElseGet(() -> Message.of("Connect: {0}.",
+                                Message.joined("; ", hookup.needs().stream().map(Message::plain).toList()))),
+                null, Message.plain(form == null ? "" : form.words()), HOOKUPS,
+                List.of(WireField.SIGNAL_FORM.of(reader.key())));
     }
 
     private static Optional<Finding> over(Hookup hookup, Form form, @Nullable OutputLaw law) {
@@ -91,12 +92,15 @@ public final class SignalRules {
         double most = Math.max(output, pull == null ? 0 : pull);
         Limit limit = new Limit(AT_MOST, new Measure(allowed, Dimension.VOLTAGE, 2));
         boolean kept = limit.keptBy(most);
-        return Optional.of(new Finding(id("over", hookup), "Most on the pin, " + hookup.reader().words(),
-                kept ? Verdict.PASS : Verdict.FAIL, new Measure(most, Dimension.VOLTAGE, 2), limit,
+        return Optional.of(new Finding(WireCheck.SIGNAL_OVER, "", kept ? Verdict.PASS : Verdict.FAIL,
+                new Measure(most, Dimension.VOLTAGE, 2), limit,
                 kept
                         ? "Never more than the input stands."
                         : "The input is over-driven: it clips at best, at worst it is damaged. A lower output range, or another input.",
-                null, "the greater of the output's highest volts and the pull-up's supply", RATING));
+                null, "the greater of the output's highest volts and the pull-up's supply", RATING)
+                .of(hookup.reader().key(),
+                        Message.of("Most on the pin, {0}", Message.plain(hookup.reader().words())))
+                .asking(WireField.SIGNAL_MOST.of(hookup.reader().key())));
     }
 
     private static Optional<Finding> load(Signals signals, Hookup hookup, Form form, @Nullable OutputLaw law,
@@ -108,15 +112,17 @@ public final class SignalRules {
         if (input == null && pull == null) {
             return Optional.empty();
         }
-        String id = id("load", hookup);
-        String subject = "Moved by the input, " + hookup.reader().words();
+        String reader = hookup.reader().key();
+        Message subject = Message.of("Moved by the input, {0}", Message.plain(hookup.reader().words()));
         boolean pullKnown = pull == null || pullVolts != null;
         if (output == null || !pullKnown) {
-            return Optional.of(new Finding(id, subject, Verdict.UNKNOWN, null, null,
+            return Optional.of(new Finding(WireCheck.SIGNAL_LOAD, "", Verdict.UNKNOWN, null, null,
                     output == null
                             ? "Enter the resistance of the controller's output; its sheet has it."
                             : "Enter the supply of the pull-up.",
-                    null, "", MILLMAN));
+                    null, "", MILLMAN).of(reader, subject).asking(output == null
+                            ? WireField.SIGNAL_OUTPUT.of(reader)
+                            : WireField.SIGNAL_PULL_VOLTS.of(reader)));
         }
         // A narrowband's volts stand for no mixture but λ 1, so nothing can be said of the reading.
         OutputLaw judged = form == Form.NARROWBAND ? null : law;
@@ -146,16 +152,22 @@ public final class SignalRules {
         Verdict verdict = judged == null
                 ? Math.abs(worst) < UNNOTICED ? Verdict.PASS : Verdict.WARN
                 : Math.abs(cost) <= tolerance ? Verdict.PASS : Verdict.FAIL;
-        return Optional.of(new Finding(id, subject, verdict, new Measure(worst, Dimension.VOLTAGE, 3), null,
+        Message working = Message.of("worst at {0}: output {1}{2}{3}", Measure.of(at, Unit.VOLT, 2),
+                Measure.of(output, Unit.OHM, 0),
+                input == null ? Message.NONE : Message.of(", input {0}", Measure.of(input, Unit.OHM, 0)),
+                pull == null
+                        ? Message.NONE
+                        : Message.of(", pull-up {0} to {1}", Measure.of(pull, Unit.OHM, 0),
+                                Measure.of(pullVolts == null ? 0 : pullVolts, Unit.VOLT, 1)));
+        return Optional.of(new Finding(WireCheck.SIGNAL_LOAD, "", verdict, new Measure(worst, Dimension.VOLTAGE, 3),
+                null,
                 verdict == Verdict.PASS
                         ? "The input hardly loads the output."
                         : pull != null && worst > 0
                                 ? "The pull-up lifts the signal: remove it, or scale at the reader with check points."
                                 : "The input loads the output: an input of higher resistance, or check points at the reader.",
-                judged == null ? null : cost, say("worst at %.2f V: output %.0f Ω%s%s", at, output,
-                        input == null ? "" : say(", input %.0f Ω", input),
-                        pull == null ? "" : say(", pull-up %.0f Ω to %.1f V", pull, pullVolts)),
-                MILLMAN));
+                judged == null ? null : cost, working, MILLMAN).of(reader, subject)
+                .asking(WireField.SIGNAL_INPUT.of(reader), WireField.SIGNAL_OUTPUT.of(reader)));
     }
 
     /** Engine-speed pulses in one turn of a four-stroke of so many cylinders whose sparks all come from one coil. */

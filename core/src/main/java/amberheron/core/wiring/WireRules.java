@@ -1,6 +1,8 @@
 package amberheron.core.wiring;
 
-import static amberheron.core.units.Phrase.say;
+import amberheron.core.scaling.ScaleField;
+import amberheron.core.parts.Address;
+import amberheron.core.finding.Message;
 
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
@@ -63,44 +65,71 @@ public final class WireRules {
         Optional<GroundPlan.Cost> cost = ground.cost();
         String subject = "Ground shift";
         if (cost.isEmpty()) {
-            return new Finding("ground", subject, Verdict.UNKNOWN, null, null,
+            return new Finding(WireCheck.GROUND, subject, Verdict.UNKNOWN, null, null,
                     ground.school() == null
                             ? "Say where the grounds are taken."
                             : "Enter length, size and heater current of the ground wire.",
-                    null, "the ground network solved by Ohm's and Kirchhoff's laws", COPPER);
+                    null, "the ground network solved by Ohm's and Kirchhoff's laws", COPPER)
+                    .asking(unmeasured(ground));
         }
         double volts = cost.get().shift();
         Measure figure = new Measure(volts, Unit.VOLT.dimension(), 3);
-        String working = working(ground, cost.get());
+        Message working = working(ground, cost.get());
         if (lambdaPerVolt == null) {
             boolean none = Math.abs(volts) < 5e-4;
-            return new Finding("ground", subject, none ? Verdict.PASS : Verdict.UNKNOWN, figure, null,
+            return new Finding(WireCheck.GROUND, subject, none ? Verdict.PASS : Verdict.UNKNOWN, figure, null,
                     none
                             ? "The heater's return keeps out of the signal."
                             : "Choose a law at Scale to see what it costs.",
-                    null, working, COPPER);
+                    null, working, COPPER).asking(ScaleField.LAW.address());
         }
         double lambda = volts * lambdaPerVolt;
         Limit limit = new Limit(AT_MOST,
                 new Measure(tolerance / Math.abs(lambdaPerVolt), Unit.VOLT.dimension(), 3));
         boolean kept = Math.abs(lambda) <= tolerance;
-        return new Finding("ground", subject, kept ? Verdict.PASS : Verdict.FAIL, figure, limit,
+        return new Finding(WireCheck.GROUND, subject, kept ? Verdict.PASS : Verdict.FAIL, figure, limit,
                 kept
                         ? "Inside the trade's tolerance."
                         : "The reader is fed shifted volts: part the grounds, or take both at one point.",
-                lambda, working + say(" × %.3f λ/V", lambdaPerVolt), COPPER);
+                lambda, Message.of("{0} × {1} λ/V", working, Measure.of(lambdaPerVolt, Unit.ONE, 3)), COPPER)
+                .asking(WireField.SCHOOL.address());
     }
 
-    private static String working(GroundPlan ground, GroundPlan.Cost cost) {
-        if (cost.measured()) {
-            return "measured between the two grounds, the heater working";
+    /** What the shift waits for. */
+    private static List<Address> unmeasured(GroundPlan ground) {
+        GroundPlan.School school = ground.school();
+        if (school == null) {
+            return List.of(WireField.SCHOOL.address());
         }
+        List<Address> asks = new ArrayList<>();
+        if (ground.length(school) == null) {
+            asks.add(switch (school) {
+                case BATTERY -> WireField.TO_BATTERY.address();
+                case CHASSIS, SAME_POINT -> WireField.TO_CHASSIS.address();
+                case READER -> WireField.TO_READER.address();
+            });
+        }
+        if (ground.section() == null) {
+            asks.add(WireField.SECTION.address());
+        }
+        if (ground.mean() == null) {
+            asks.add(WireField.MEAN.address());
+        }
+        return asks;
+    }
+
+    private static Message working(GroundPlan ground, GroundPlan.Cost cost) {
+        if (cost.measured()) {
+            return Message.plain("measured between the two grounds, the heater working");
+        }
+        Measure ripple = Measure.of(1000 * cost.ripple(), Unit.ONE, 1);
         Double mean = ground.mean();
         Double display = ground.display();
         return ground.twoWires() || mean == null
-                ? say("the signal's ground has a wire of its own; ripple %.1f mV", 1000 * cost.ripple())
-                : say("%.2f A × %.4f Ω of ground wire, network solved: %.1f mV, ripple %.1f mV",
-                        mean + (display == null ? 0 : display), ground.wire(cost.school()), 1000 * cost.shift(),
-                        1000 * cost.ripple());
+                ? Message.of("the signal's ground has a wire of its own; ripple {0} mV", ripple)
+                : Message.of("{0} × {1} of ground wire, network solved: {2} mV, ripple {3} mV",
+                        Measure.of(mean + (display == null ? 0 : display), Unit.AMPERE, 2),
+                        Measure.of(ground.wire(cost.school()), Unit.OHM, 4),
+                        Measure.of(1000 * cost.shift(), Unit.ONE, 1), ripple);
     }
 }

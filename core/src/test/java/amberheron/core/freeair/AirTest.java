@@ -19,7 +19,7 @@ class AirTest {
     }
 
     private static Verdict verdict(List<Finding> findings, String id) {
-        return findings.stream().filter(f -> f.id().equals(id)).findFirst().orElseThrow().verdict();
+        return findings.stream().filter(f -> f.check().key().equals(id)).findFirst().orElseThrow().verdict();
     }
 
     /** US Standard Atmosphere 1976, ICAO Doc 7488, Alduchov and Eskridge 1996. */

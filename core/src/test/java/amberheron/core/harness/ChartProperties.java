@@ -68,7 +68,7 @@ class ChartProperties {
         Set<String> found = new HashSet<>();
         chart.wires().stream().filter(chart::doubtful).forEach(w -> found.add(w.tag()));
         assertThat(found).isEqualTo(doubtfulByPairs(chart));
-        boolean clean = ChartRules.judge(chart, List.of()).stream().filter(f -> f.id().equals("chart.twins"))
+        boolean clean = ChartRules.judge(chart, List.of()).stream().filter(f -> f.check().key().equals("chart.twins"))
                 .allMatch(f -> f.verdict() == Verdict.PASS);
         assertThat(clean).isEqualTo(found.isEmpty());
     }
@@ -121,7 +121,8 @@ class ChartProperties {
     }
 
     private static Verdict verdict(Route route, String id) {
-        return RouteRules.judge(route).stream().filter(f -> f.id().equals(id)).map(Finding::verdict).findFirst()
+        return RouteRules.judge(route).stream().filter(f -> f.check().key().equals(id)).map(Finding::verdict)
+                .findFirst()
                 .orElseThrow();
     }
 

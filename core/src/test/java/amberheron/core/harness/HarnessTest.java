@@ -31,7 +31,7 @@ class HarnessTest {
     private static final Wire ANALOG = Wire.of("2", Work.ANALOG, Device.CONTROLLER, Device.LOGGER).withColour(WHITE);
 
     private static Finding finding(List<Finding> findings, String id) {
-        return findings.stream().filter(f -> f.id().equals(id)).findFirst().orElseThrow();
+        return findings.stream().filter(f -> f.check().key().equals(id)).findFirst().orElseThrow();
     }
 
     private static Verdict verdict(Chart chart, String id) {
@@ -108,7 +108,7 @@ class HarnessTest {
         Chart chart = new Chart(List.of(POWER)).completed(List.of(POWER, ANALOG, ANALOG));
         assertThat(chart.wires()).extracting(Wire::tag).containsExactly("1", "2");
         assertThat(ChartRules.judge(new Chart(List.of(POWER)), List.of(POWER, ANALOG)))
-                .filteredOn(f -> f.id().equals("chart.complete")).singleElement()
+                .filteredOn(f -> f.check().key().equals("chart.complete")).singleElement()
                 .satisfies(f -> assertThat(f.consequence().metric()).contains("analog + to logger"));
         assertThatThrownBy(() -> new Chart(List.of(POWER, ANALOG.withTag("1"))))
                 .isInstanceOf(IllegalArgumentException.class).hasMessageContaining("“1” twice");
@@ -197,7 +197,7 @@ class HarnessTest {
         double awg18 = WireGauge.crossSection(18);
         assertThat(JointRules.leastPull(awg18)).isCloseTo(89, within(0.5));
         assertThat(JointRules.leastPull(WireGauge.crossSection(22))).isCloseTo(36, within(0.5));
-        Joints crimped = Joints.NONE.withSchool(Joints.School.CRIMPED);
+        Joints crimped = Joints.NONE.joinedBy(Joints.School.CRIMPED);
         assertThat(JointRules.judge(crimped)).extracting(Finding::verdict).containsOnly(Verdict.UNKNOWN);
         Joints done = crimped;
         for (int i = 0; i < Joints.School.CRIMPED.steps().size(); i++) {
@@ -208,7 +208,7 @@ class HarnessTest {
         Joints weak = good.plus(new Joints.Test("2", awg18, 60.0, 0.02));
         assertThat(finding(JointRules.judge(weak), "joint.pull").consequence().metric()).contains("Wire 2");
         assertThat(finding(JointRules.judge(weak), "joint.ohms").verdict()).isEqualTo(Verdict.FAIL);
-        assertThat(good.withSchool(Joints.School.SOLDERED).done()).isEqualTo(Set.of());
+        assertThat(good.joinedBy(Joints.School.SOLDERED).done()).isEqualTo(Set.of());
     }
 
     @Test

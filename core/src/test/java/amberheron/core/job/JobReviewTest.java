@@ -164,7 +164,7 @@ class JobReviewTest {
             }
         }
         assertThat(review.next().orElseThrow().station()).isEqualTo(Station.PLACE);
-        assertThat(new JobReview(Job.empty("X"), Shop.of(List.of())).next().orElseThrow().text())
-                .contains("intake-vehicle");
+        assertThat(new JobReview(Job.empty("X"), Shop.of(List.of())).next().orElseThrow().text().metric())
+                .startsWith("Enter: vehicle.");
     }
 }

@@ -1,5 +1,7 @@
 package amberheron.core.job;
 
+import amberheron.core.placement.PlaceField;
+import amberheron.core.parts.Address;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -24,6 +26,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 class JobTest {
+    private static final Address DRAFT = PlaceField.PIECE_WALL.of("3");
     private static final Job EMPTY = Job.empty("J");
 
     /** Every change leaves all the rest as it was; a with-method that drops a neighbour would lose somebody's work. */
@@ -36,13 +39,13 @@ class JobTest {
                 .withDone(Set.of("leaks"))
                 .withWiring(EMPTY.wiring().withFuse(5.0).withGroundPoint("strap"))
                 .withAir(EMPTY.air().withTemperature(290.0)).withPoint(new CheckPoint(1.0, null, 12, ""))
-                .withHandOver(new Job.HandOver("shield", LocalDate.of(2026, 1, 2))).withDraft("x", "y");
+                .withHandOver(new Job.HandOver("shield", LocalDate.of(2026, 1, 2))).withDraft(DRAFT, "y");
         List<Job> changed = List.of(job.withDone(Set.of()).withDone(job.done()),
                 job.withPlacing(job.placing().withChosen(null)).withPlacing(job.placing().withChosen("A")),
                 job.withProgress(job.progress().withBay("1").withHold(Waiting.PARTS).withDay(LocalDate.EPOCH))
                         .withProgress(job.progress()),
                 job.withPoints(List.of()).withPoints(job.points()),
-                job.withDraft("x", null).withDraft("x", "y"), job.withLaw(null).withReader(null).withProving(null),
+                job.withDraft(DRAFT, null).withDraft(DRAFT, "y"), job.withLaw(null).withReader(null).withProving(null),
                 job.withIntake(job.intake().withBanks(2)).withIntake(job.intake()),
                 job.withPlacing(job.placing().withCandidate("A", c -> c.withLean(1)))
                         .withPlacing(job.placing().withProbe(Probe.UNMEASURED).withBung(Bung.USUAL)),

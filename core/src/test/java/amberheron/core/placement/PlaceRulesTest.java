@@ -28,7 +28,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What the trade says of a place comes out as the trade says it. */
 class PlaceRulesTest {
     private static Finding finding(Site site, Candidate place, String id) {
-        return PlaceRules.judge(site, place).stream().filter(f -> f.id().equals(id)).findFirst().orElseThrow();
+        return PlaceRules.judge(site, place).stream().filter(f -> f.check().key().equals(id)).findFirst().orElseThrow();
     }
 
     private static double figure(Site site, Candidate place, String id) {
@@ -59,7 +59,7 @@ class PlaceRulesTest {
     void fortyFiveCentimetresFromTheManifold() {
         assertThat(finding(site(OPEN), at(0.45, 45), "distance").verdict()).isEqualTo(PASS);
         assertThat(finding(site(OPEN), at(0.449, 45), "distance").verdict()).isEqualTo(FAIL);
-        assertThat(finding(site(OPEN), at(0.45, 45), "distance").subject()).isEqualTo("From the manifold");
+        assertThat(finding(site(OPEN), at(0.45, 45), "distance").subject().metric()).isEqualTo("From the manifold");
     }
 
     @Test
@@ -68,7 +68,7 @@ class PlaceRulesTest {
         assertThat(after.verdict()).isEqualTo(WARN);
         assertThat(after.consequence().metric()).contains("lean").contains("Record");
         assertThat(finding(site(TURBO), at(1.1, 45), "catalyst").verdict()).isEqualTo(PASS);
-        assertThat(PlaceRules.judge(site(OPEN), at(1.3, 45))).noneMatch(f -> f.id().equals("catalyst"));
+        assertThat(PlaceRules.judge(site(OPEN), at(1.3, 45))).noneMatch(f -> f.check().key().equals("catalyst"));
     }
 
     @Test
@@ -85,7 +85,7 @@ class PlaceRulesTest {
     void aLowPlaceFailsEvenWithRoom() {
         Site roomy = site(OPEN.withNeighbours(List.of(
                 new Neighbour(Neighbour.Kind.GROUND, Neighbour.Side.BELOW, 0, 3, 1.5))));
-        assertThat(finding(roomy, at(0.9, 180), "room-0").verdict()).isEqualTo(PASS);
+        assertThat(finding(roomy, at(0.9, 180), "room.0").verdict()).isEqualTo(PASS);
         assertThat(PlaceRules.verdict(roomy, at(0.9, 180))).isEqualTo(FAIL);
         assertThat(finding(roomy, at(0.9, 180), "tilt").consequence().metric()).contains("tears it off");
     }
@@ -93,9 +93,9 @@ class PlaceRulesTest {
     /** Upright under a floor 150 mm above a 50.8 mm pipe, a sensor of 85 mm leaves 65 mm; at 60° half its height counts. */
     @Test
     void theFloorLeavesWhatTheSensorDoesNotReach() {
-        assertThat(figure(site(OPEN), at(0.9, 0), "room-0")).isCloseTo(0.065, within(1e-9));
+        assertThat(figure(site(OPEN), at(0.9, 0), "room.0")).isCloseTo(0.065, within(1e-9));
         double reach = (0.0254 + 0.085) * 0.5 + Probe.RADIUS * Math.sin(Math.toRadians(60));
-        assertThat(figure(site(OPEN), at(0.9, 60), "room-0")).isCloseTo(0.0254 + 0.15 - reach, within(1e-9));
+        assertThat(figure(site(OPEN), at(0.9, 60), "room.0")).isCloseTo(0.0254 + 0.15 - reach, within(1e-9));
         assertThat(figure(site(OPEN), at(0.9, 0), "tools")).isCloseTo(0.15, within(1e-9));
     }
 
@@ -104,7 +104,7 @@ class PlaceRulesTest {
             "DRIVESHAFT, 0.12, FAIL"})
     void nearTheFloorTheCableRubsNearAShaftItIsCaught(Neighbour.Kind kind, double gap, Verdict verdict) {
         Site site = site(OPEN.withNeighbours(List.of(new Neighbour(kind, Neighbour.Side.ABOVE, 0, 3, gap))));
-        assertThat(finding(site, at(0.9, 0), "room-0").verdict()).isEqualTo(verdict);
+        assertThat(finding(site, at(0.9, 0), "room.0").verdict()).isEqualTo(verdict);
     }
 
     @Test
@@ -152,9 +152,10 @@ class PlaceRulesTest {
                 Segment.straight(Line.ALL, Kind.PIPE, 1.0, 0.05, 0.0)), List.of(Runs.FLOOR), Attitude.LEVEL);
         Site site = new Site(vee, 2e-3, 2, 14.7, Runs.PROBE, PlaceSchools.OURS);
         Candidate early = at(0.6, 45).withLine(Line.SECOND);
-        assertThat(finding(site, early, "bank").subject()).isEqualTo("Bank seen: second bank");
+        assertThat(finding(site, early, "bank").subject().metric()).isEqualTo("Bank seen: second bank");
         assertThat(finding(site, early, "bank").verdict()).isEqualTo(PASS);
-        assertThat(finding(site, at(1.0, 45).withLine(Line.SECOND), "bank").subject()).isEqualTo("Bank seen: both");
+        assertThat(finding(site, at(1.0, 45).withLine(Line.SECOND), "bank").subject().metric())
+                .isEqualTo("Bank seen: both");
         Site strict = site.withSchools(PlaceSchools.OURS.withBank(BankSchool.AFTER_MERGE));
         assertThat(finding(strict, early, "bank").verdict()).isEqualTo(WARN);
         assertThat(figure(site, early, "delay-idle"))
@@ -170,7 +171,7 @@ class PlaceRulesTest {
         assertThat(PlaceRules.judge(bare, Candidate.named("A"))).extracting(Finding::verdict).containsOnly(UNKNOWN);
         assertThat(PlaceRules.judge(bare, at(0.6, 45))).extracting(Finding::verdict).doesNotContain(PASS);
         Site unmeasured = site(OPEN.withNeighbours(List.of(Runs.FLOOR.withGap(null))));
-        assertThat(finding(unmeasured, at(0.9, 0), "room-0").verdict()).isEqualTo(UNKNOWN);
+        assertThat(finding(unmeasured, at(0.9, 0), "room.0").verdict()).isEqualTo(UNKNOWN);
         assertThat(finding(unmeasured, at(0.9, 0), "tools").verdict()).isEqualTo(UNKNOWN);
     }
 

@@ -110,7 +110,7 @@ class PlacementTest {
     }
 
     private static Finding finding(Placing placing, String id) {
-        return placing.findings(Runs.site(Runs.OPEN)).stream().filter(f -> f.id().equals(id)).findFirst()
+        return placing.findings(Runs.site(Runs.OPEN)).stream().filter(f -> f.check().key().equals(id)).findFirst()
                 .orElseThrow();
     }
 

@@ -24,9 +24,10 @@ class DiagnosisProperties {
 
     /** How the points were read: meter, gauge, or both. */
     enum Readings {
-        METER, GAUGE, BOTH
+        METER,
+        GAUGE,
+        BOTH
     }
-
     record Bay(OutputLaw law, Reader reader, Readings readings, long seed) {
         ReaderSetting right() {
             return SettingFinder.find(law, reader).orElseThrow();

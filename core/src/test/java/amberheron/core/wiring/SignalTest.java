@@ -34,7 +34,7 @@ class SignalTest {
     }
 
     private static Finding finding(List<Finding> findings, String id) {
-        return findings.stream().filter(f -> f.id().equals(id)).findFirst().orElseThrow();
+        return findings.stream().filter(f -> f.check().key().equals(id)).findFirst().orElseThrow();
     }
 
     /** What the trade refuses: narrowband and wideband are not interchangeable on the same input. */

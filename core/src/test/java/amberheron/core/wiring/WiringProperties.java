@@ -47,7 +47,7 @@ class WiringProperties {
                 assertThat(less.missing()).contains(state);
                 assertThat(less.behaviour()).isNotIn(Behaviour.SWITCHED, Behaviour.ACCESSORY_TOO);
                 assertThat(PowerRules.judge(less, Feed.UNMEASURED, 5.0, 3.0)).as("what is missing is said")
-                        .filteredOn(f -> f.id().equals(state.name().toLowerCase(Locale.ROOT))).singleElement()
+                        .filteredOn(f -> f.check().key().equals(state.name().toLowerCase(Locale.ROOT))).singleElement()
                         .satisfies(f -> assertThat(f.verdict()).isEqualTo(Verdict.UNKNOWN));
             }
         }

@@ -47,7 +47,7 @@ class WiringTest {
 
     private static Finding finding(Wiring wiring, String id) {
         List<Finding> all = WireRules.judge(wiring, AT);
-        return all.stream().filter(f -> f.id().equals(id)).findFirst().orElseThrow();
+        return all.stream().filter(f -> f.check().key().equals(id)).findFirst().orElseThrow();
     }
 
     private static final GroundPlan APART = GroundPlan.UNMEASURED.withSchool(School.READER).withTwoWires(true);
@@ -92,7 +92,7 @@ class WiringTest {
         assertThat(finding(wiring(0.0, 12.4, 0.2, 5.0, APART), "cranking").verdict()).as("lost while cranking")
                 .isEqualTo(Verdict.WARN);
         assertThat(WireRules.judge(wiring(0.0, 12.4, 9.8, 5.0, APART), AT))
-                .filteredOn(f -> !f.id().contains(".") && !f.id().equals("heater"))
+                .filteredOn(f -> !f.check().key().contains(".") && !f.check().key().equals("heater"))
                 .extracting(Finding::verdict).hasSize(9).containsOnly(Verdict.PASS);
     }
 
@@ -129,7 +129,7 @@ class WiringTest {
         assertThat(missing.behaviour())
                 .isEqualTo(optional ? PowerSource.Behaviour.SWITCHED : PowerSource.Behaviour.NOT_MEASURED);
         assertThat(PowerRules.judge(missing, Feed.UNMEASURED, 5.0, null)).filteredOn(
-                f -> f.id().equals(state.name().toLowerCase(java.util.Locale.ROOT)))
+                f -> f.check().key().equals(state.name().toLowerCase(java.util.Locale.ROOT)))
                 .allSatisfy(f -> assertThat(f.verdict()).isEqualTo(Verdict.UNKNOWN)).hasSize(optional ? 0 : 1);
         assertThat(PowerSource.named("B").withVolts(KeyState.OFF, 12.5).behaviour())
                 .isEqualTo(PowerSource.Behaviour.CONSTANT);
@@ -160,7 +160,7 @@ class WiringTest {
         Wiring constant = wiring(12.5, 12.5, 9.8, 5.0, APART).withFeed(new Feed(1.5, 1e-6, false, 60.0));
         assertThat(Objects.requireNonNull(finding(constant, "drain").figure()).si()).isCloseTo(25 / 24.0, within(1e-9));
         assertThat(PowerRules.judge(source(0.0, 12.4, 9.8), Feed.UNMEASURED, 5.0, 3.0))
-                .noneMatch(f -> f.id().equals("drain"));
+                .noneMatch(f -> f.check().key().equals("drain"));
     }
 
     @Test

@@ -6,12 +6,12 @@ import tools.jackson.databind.node.ObjectNode;
 /** The quantity a number is in: {@code "quantity": "lambda"}, or {@code "afr"} with its {@code "stoich"}. */
 final class QuantityJson {
     private enum Quantity {
-        AFR, LAMBDA
+        AFR,
+        LAMBDA
     }
 
     private QuantityJson() {
     }
-
     static MixtureScale read(Cursor at) {
         return switch (at.choice("quantity", Quantity.values())) {
             case LAMBDA -> MixtureScale.lambda();

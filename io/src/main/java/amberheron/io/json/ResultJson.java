@@ -40,7 +40,7 @@ public final class ResultJson {
         ObjectNode out = Json.object();
         ArrayNode causes = out.putArray("causes");
         for (Diagnosis.Likelihood l : diagnosis.causes()) {
-            ObjectNode cause = causes.addObject().put("cause", l.cause().id()).put("probability", l.probability());
+            ObjectNode cause = causes.addObject().put("cause", l.cause().key()).put("probability", l.probability());
             ObjectNode parameters = cause.putObject("parameters");
             l.parameters().forEach((name, value) -> {
                 if (value instanceof Double number) {
@@ -58,8 +58,8 @@ public final class ResultJson {
         if (next == null) {
             out.putNull("nextPoint");
         } else {
-            out.putObject("nextPoint").put("volts", next.volts()).putArray("splits").add(next.first().id())
-                    .add(next.second().id());
+            out.putObject("nextPoint").put("volts", next.volts()).putArray("splits").add(next.first().key())
+                    .add(next.second().key());
         }
         return Json.text(out);
     }
@@ -71,10 +71,10 @@ public final class ResultJson {
         for (Station station : Station.values()) {
             ArrayNode because = stations.putObject(Cursor.id(station)).put("state", Cursor.id(review.state(station)))
                     .putArray("because");
-            review.because(station).forEach(because::add);
+            review.because(station).forEach(c -> because.add(c.key()));
         }
         review.next().ifPresentOrElse(
-                n -> out.putObject("next").put("station", Cursor.id(n.station())).put("text", n.text()),
+                n -> out.putObject("next").put("station", Cursor.id(n.station())).put("text", n.text().metric()),
                 () -> out.putNull("next"));
         // Neither is worked out yet: an empty answer claims nothing.
         out.putNull("trust").putArray("stale");
@@ -128,7 +128,8 @@ public final class ResultJson {
         ArrayNode list = out.putArray("findings");
         for (Finding f : findings) {
             Finding.Limit limit = f.limit();
-            ObjectNode one = list.addObject().put("id", f.id()).put("subject", f.subject())
+            ObjectNode one = list.addObject().put("id", f.check().key())
+                    .put("subject", f.subject().metric())
                     .put("verdict", Cursor.id(f.verdict())).put("figure", si(f.figure()));
             if (f.figure() != null && f.figure().spread() > 0) {
                 one.put("figureSpread", f.figure().spread());

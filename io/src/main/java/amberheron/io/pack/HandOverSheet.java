@@ -1,5 +1,10 @@
 package amberheron.io.pack;
 
+import amberheron.core.harness.HarnessCheck;
+import amberheron.core.placement.PlaceCheck;
+import amberheron.core.wiring.WireCheck;
+import amberheron.core.finding.Wording;
+import amberheron.core.finding.CheckId;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Finding;
@@ -38,10 +43,11 @@ import org.jspecify.annotations.Nullable;
 public record HandOverSheet(String job, String vehicle, String fuel, String date, boolean proven, String standing,
         List<Link> links, List<Fact> facts, List<Group> groups, List<SettingText.Line> setting, String settingNote,
         List<Point> points, String pointsNote, String proving, @Nullable String plot, String notDone) {
-    private static final Set<String> BRIEF = Set.of("heater", "piece", "tools", "lead", "gas", "delay-idle",
-            "delay-full", "dry",
-            "moved",
-            "turned", "tight");
+    /** Told in a line when they are kept; so are all of harness and signal. */
+    private static final Set<CheckId> BRIEF = Set.of(WireCheck.HEATER, WireCheck.SIGNAL_FORM, WireCheck.SIGNAL_LOAD,
+            WireCheck.SIGNAL_OVER, PlaceCheck.PIECE, PlaceCheck.ROOM, PlaceCheck.TOOLS, PlaceCheck.LEAD,
+            PlaceCheck.GAS, PlaceCheck.DELAY_IDLE, PlaceCheck.DELAY_FULL, PlaceCheck.DRY, PlaceCheck.MOVED,
+            PlaceCheck.TURNED, PlaceCheck.TIGHT);
 
     /** A station and how it stands. */
     public record Link(String title, String mark, String state) {
@@ -196,19 +202,18 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         return List.copyOf(groups);
     }
 
-    /**
-     * Checks told in a line: what is kept or was not measured, so that the next person sees what stands out. Those of
-     * harness and signal have a dot in their names.
-     */
+    /** Checks told in a line: what is kept or was not measured, so that the next person sees what stands out. */
     private static boolean brief(Finding f) {
-        return f.verdict() == Verdict.UNKNOWN || (f.verdict() == Verdict.PASS
-                && (BRIEF.contains(f.id()) || f.id().startsWith("room") || f.id().contains(".")));
+        CheckId id = f.check().id();
+        return f.verdict() == Verdict.UNKNOWN
+                || (f.verdict() == Verdict.PASS && (BRIEF.contains(id) || id instanceof HarnessCheck));
     }
 
     private static String line(String head, List<Finding> findings, Verdict verdict, UnitChoice units, double stoich) {
         String all = findings.stream().filter(f -> f.verdict() == verdict && brief(f)).map(f -> {
             Measure figure = f.figure();
-            return f.subject() + (figure == null ? "" : " " + units.text(figure, stoich));
+            return Wording.of(units, stoich).text(f.subject())
+                    + (figure == null ? "" : " " + units.text(figure, stoich));
         }).collect(Collectors.joining("; "));
         return all.isEmpty() ? "" : head + all + ".";
     }
@@ -217,7 +222,8 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         Measure figure = f.figure();
         Finding.Limit limit = f.limit();
         Double cost = f.lambdaCost();
-        return new Check(mark(f.verdict()), f.subject(), figure == null ? "not measured" : units.text(figure, stoich),
+        return new Check(mark(f.verdict()), Wording.of(units, stoich).text(f.subject()),
+                figure == null ? "not measured" : units.text(figure, stoich),
                 limit == null ? "" : limit.relation().sign() + " " + units.text(limit.bound(), stoich),
                 cost == null ? "" : units.signed(mixture(cost), stoich), f.source().kind().words());
     }

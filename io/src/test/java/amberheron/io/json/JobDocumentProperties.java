@@ -1,5 +1,6 @@
 package amberheron.io.json;
 
+import amberheron.core.placement.PlaceField;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.core.drivelog.LogComparison;
@@ -177,7 +178,7 @@ class JobDocumentProperties {
                 maybe(random, 1), maybe(random, 2000), maybe(random, 0.21), maybe(random, 1.4), maybe(random, 120),
                 random.nextBoolean() ? null : LocalDate.of(2026, 1 + random.nextInt(12), 1));
         Job job = empty.withIntake(intake).withPlacing(placing).withProgress(progress).withWiring(wiring).withAir(air)
-                .withDraft("a.b", words(random))
+                .withDraft(PlaceField.PIECE_WALL.of("b"), words(random))
                 .withHandOver(new Job.HandOver(words(random), LocalDate.of(2026, 2, 3)));
         if (random.nextBoolean()) {
             var law = CATALOGUE.laws().get(random.nextInt(CATALOGUE.laws().size()));

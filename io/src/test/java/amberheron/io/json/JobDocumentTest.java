@@ -1,5 +1,6 @@
 package amberheron.io.json;
 
+import amberheron.core.wiring.WireField;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -52,7 +53,7 @@ class JobDocumentTest {
         Job empty = Job.empty("SB-1");
         return empty.withIntake(empty.intake().withVehicle("van “λ”").withFuel(CATALOGUE.fuel("e85")))
                 .withLaw(CATALOGUE.law("afr-8.5-18")).withReader(CATALOGUE.reader("ecu-table-8"))
-                .withPoint(new CheckPoint(1.5, null, 0.71, "bench")).withDraft("wire.fuse", "five-ish");
+                .withPoint(new CheckPoint(1.5, null, 0.71, "bench")).withDraft(WireField.FUSE.address(), "five-ish");
     }
 
     private Path file(String text) throws IOException {
@@ -142,7 +143,7 @@ class JobDocumentTest {
     @Test
     void whatWasTakenBackIsGone() {
         JobDocument document = JobDocument.of(job());
-        assertThat(document.with(job().withDraft("wire.fuse", null)).text()).doesNotContain("five-ish");
+        assertThat(document.with(job().withDraft(WireField.FUSE.address(), null)).text()).doesNotContain("five-ish");
     }
 
     @Test
@@ -176,7 +177,7 @@ class JobDocumentTest {
                 .withSignals(Signals.NONE.withOutputOhms(220.0).with(ReaderKind.ECU, h -> h.withForm(Hookup.Form.CAN)))
                 .withHeater(new HeaterTiming(HeaterTiming.School.TIMER_RELAY, 45.0))
                 .withHarness(new Harness(chart, Route.UNMEASURED.withPassage(Route.Passage.SLIT),
-                        Joints.NONE.withSchool(Joints.School.CRIMPED).ticked(1, true), AsWired.NOTHING)));
+                        Joints.NONE.joinedBy(Joints.School.CRIMPED).ticked(1, true), AsWired.NOTHING)));
         String whole = JobDocument.of(wired).text();
         assertThat(whole).contains(right);
         assertThat(JobDocument.read(file(whole)).job()).isEqualTo(wired);

@@ -100,7 +100,7 @@ class HandOverPackTest {
                 Wire.of("5", Work.DIMMER, Device.CONTROLLER, null)));
         Job job = full().withWiring(Wiring.UNMEASURED
                 .withHeater(new HeaterTiming(HeaterTiming.School.TIMER_RELAY, 45.0))
-                .withHarness(new Harness(chart, Route.UNMEASURED, Joints.NONE.withSchool(Joints.School.SOLDERED),
+                .withHarness(new Harness(chart, Route.UNMEASURED, Joints.NONE.joinedBy(Joints.School.SOLDERED),
                         new AsWired(13.9, 13.1, java.time.LocalDate.of(2026, 5, 12), "fuse behind the glove box",
                                 List.of(new Photo("loom.jpg", "cd"))))));
         HandOverSheet sheet = HandOverSheet.of(new JobReview(job, Shop.of(CATALOGUE.laws())), UnitChoice.METRIC);

@@ -1,0 +1,21 @@
+package amberheron.core.drivelog;
+
+import amberheron.core.finding.CheckId;
+
+/** The checks of a proving drive. */
+public enum LogCheck implements CheckId {
+    BIAS("bias"),
+    SPREAD("spread"),
+    WORST("worst");
+
+    private final String key;
+
+    LogCheck(String key) {
+        this.key = key;
+    }
+
+    @Override
+    public String key() {
+        return key;
+    }
+}

@@ -1,0 +1,22 @@
+package amberheron.core.freeair;
+
+import amberheron.core.finding.CheckId;
+
+/** The checks in free air. */
+public enum AirCheck implements CheckId {
+    AIR("air"),
+    SHOWN("shown"),
+    TOP("top"),
+    SETTLED("settled");
+
+    private final String key;
+
+    AirCheck(String key) {
+        this.key = key;
+    }
+
+    @Override
+    public String key() {
+        return key;
+    }
+}

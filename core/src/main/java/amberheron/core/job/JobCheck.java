@@ -1,0 +1,33 @@
+package amberheron.core.job;
+
+import amberheron.core.finding.CheckId;
+
+/** What keeps a link open where no rule has anything to judge yet. */
+public enum JobCheck implements CheckId {
+    CONDITION("exhaust-condition", "Have the exhaust mended before anything is fitted."),
+    PLACE_TAKEN("place-taken", "Take a place for the bung."),
+    LAW("law", "Choose the controller's output law from its sheet."),
+    READER("reader", "Choose what reads the volts, and in which form it is told."),
+    CHECK_POINTS("check-points", "Apply volts and note what the reader shows."),
+    PROVING_LOG("proving-log", "Drive with the log running, then read it."),
+    HANDED_OVER("handed-over", "Write the pack and hand it over."),
+    OTHER_LINKS("other-links", "Prove the links before it first.");
+
+    private final String key;
+    private final String words;
+
+    JobCheck(String key, String words) {
+        this.key = key;
+        this.words = words;
+    }
+
+    /** What to do about it. */
+    public String words() {
+        return words;
+    }
+
+    @Override
+    public String key() {
+        return key;
+    }
+}

@@ -1,0 +1,21 @@
+package amberheron.core.parts;
+
+/**
+ * Where one value of a job is entered: the same for its field, for what is typed into that and cannot be used yet, for the
+ * check that waits for it and for the change that can be taken back.
+ *
+ * @param part id of the part; empty where there is only one of its kind
+ */
+public record Address(Property property, String part) {
+    /** The address in writing, as a job's drafts are kept under. */
+    public String key() {
+        return property.path().replace("*", part);
+    }
+
+    /** What the keys of every property of this part begin with. */
+    public String partKey() {
+        String path = property.path();
+        int at = path.indexOf('*');
+        return at < 0 ? key() : path.substring(0, at) + part + ".";
+    }
+}

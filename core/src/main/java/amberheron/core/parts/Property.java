@@ -1,0 +1,20 @@
+package amberheron.core.parts;
+
+/**
+ * What can be entered of a kind of part, such as the wall of a piece of pipe; an enum constant of the package that owns the
+ * part.
+ */
+public interface Property {
+    /** Where it stands in a job, {@code *} in place of the part's id where there are several parts of the kind. */
+    String path();
+
+    /** The property of one part. */
+    default Address of(String part) {
+        return new Address(this, part);
+    }
+
+    /** The property of the only part of its kind. */
+    default Address address() {
+        return new Address(this, "");
+    }
+}
