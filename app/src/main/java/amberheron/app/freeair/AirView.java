@@ -1,5 +1,6 @@
 package amberheron.app.freeair;
 
+import amberheron.app.parts.Cells;
 import amberheron.core.freeair.AirField;
 import static amberheron.core.units.Unit.CELSIUS;
 import static amberheron.core.units.Unit.LAMBDA;
@@ -28,7 +29,6 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import javafx.scene.Parent;
 import javafx.scene.control.Label;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
@@ -38,7 +38,7 @@ public final class AirView implements StationView {
     private final FindingsTable findings;
     private final List<Runnable> refreshers = new ArrayList<>();
     private final Label oxygen = Parts.line("", "big-figure");
-    private final GridPane costs = new GridPane();
+    private final Cells costs = new Cells(18, 4);
     private final Label procedure = Parts.text("", "soft");
     private final Label date = new Label();
     private final Parent root;
@@ -64,8 +64,6 @@ public final class AirView implements StationView {
                 School::words, () -> session.job().air().school(),
                 s -> session.edit(s.words(), j -> j.withAir(j.air().withSchool(s))));
         refreshers.add(school::refresh);
-        costs.setHgap(18);
-        costs.setVgap(4);
         VBox today = Parts.card("Oxygen in this air", oxygen, costs);
         root = new Columns(300, Parts.card("Against the rules", findings),
                 Parts.card("The air today", Parts.evenly(temperature, humidity), height), today, Parts.noted(
@@ -100,20 +98,24 @@ public final class AirView implements StationView {
         date.setText(day == null ? "no reading yet" : "read " + day);
         Air air = check.air();
         oxygen.setText(air == null ? "—" : AirModel.oxygen(session, air));
-        costs.getChildren().clear();
-        if (air == null) {
-            costs.add(Parts.text("Enter the air to see what it costs.", "soft"), 0, 0);
-        } else {
-            costs.addRow(0, Parts.line("true", "column-head"), Parts.line("shown later", "column-head"),
-                    Parts.line("off by", "column-head"));
-            for (int i = 0; i < AirModel.SHOWN_AT.size(); i++) {
-                double lambda = AirModel.SHOWN_AT.get(i);
-                double shown = air.shownAfterCalibration(lambda);
-                costs.addRow(i + 1, Parts.line(Figures.mixture(session, lambda), "figure"),
-                        Parts.line(Figures.mixture(session, shown), "figure"),
-                        Parts.line(Figures.difference(session, shown - lambda), "figure"));
-            }
-        }
+        costs.write(() -> costs(air));
         refreshers.forEach(Runnable::run);
+    }
+
+    private void costs(@Nullable Air air) {
+        if (air == null) {
+            costs.line(0, 0, "Enter the air to see what it costs.", "soft");
+            return;
+        }
+        costs.line(0, 0, "true", "column-head");
+        costs.line(1, 0, "shown later", "column-head");
+        costs.line(2, 0, "off by", "column-head");
+        for (int i = 0; i < AirModel.SHOWN_AT.size(); i++) {
+            double lambda = AirModel.SHOWN_AT.get(i);
+            double shown = air.shownAfterCalibration(lambda);
+            costs.line(0, i + 1, Figures.mixture(session, lambda), "figure");
+            costs.line(1, i + 1, Figures.mixture(session, shown), "figure");
+            costs.line(2, i + 1, Figures.difference(session, shown - lambda), "figure");
+        }
     }
 }

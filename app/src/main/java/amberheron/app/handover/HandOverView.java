@@ -1,5 +1,6 @@
 package amberheron.app.handover;
 
+import amberheron.app.parts.Cells;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Columns;
@@ -11,14 +12,17 @@ import amberheron.core.job.Job;
 import amberheron.io.pack.HandOverSheet;
 import javafx.scene.Parent;
 import javafx.scene.control.Label;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 
 /** The sheet as it would be written now. */
 public final class HandOverView implements StationView {
     private final Session session;
     private final HandOverModel model;
-    private final VBox sheet = new VBox(8);
+    private final Cells facts = new Cells(12, 4);
+    private final VBox setting = new VBox(8);
+    private final Label note = Parts.text("", "soft");
+    private final Label points = Parts.text("", "soft");
+    private final Label proving = Parts.text("", "soft");
     private final Label standing = Parts.text("");
     private final Label where = Parts.text("", "soft");
     private final TextEntry notDone;
@@ -30,10 +34,11 @@ public final class HandOverView implements StationView {
         this.model = model;
         notDone = new TextEntry(session, "What was not done", "handover.notDone", "so that the next person knows", 4,
                 j -> j.handOver().notDone(), (j, v) -> j.withHandOver(new Job.HandOver(v, j.handOver().date())));
-        root = new VBox(12, Parts.card("Standing", standing), new Columns(300, Parts.card("On the sheet", sheet),
-                Parts.card("Hand over", notDone,
-                        Parts.button("Write the pack", "handover.write", () -> model.write(session), "primary"),
-                        where)));
+        root = new VBox(12, Parts.card("Standing", standing),
+                new Columns(300, Parts.card("On the sheet", facts, setting, note, points, proving),
+                        Parts.card("Hand over", notDone,
+                                Parts.button("Write the pack", "handover.write", () -> model.write(session), "primary"),
+                                where)));
     }
 
     @Override
@@ -45,21 +50,18 @@ public final class HandOverView implements StationView {
     public void refresh() {
         HandOverSheet now = model.sheet(session);
         standing.setText((now.proven() ? "✓ " : "▲ ") + now.standing());
-        standing.getStyleClass().setAll("label", now.proven() ? "agreed" : "wrong", "strong");
-        sheet.getChildren().clear();
-        GridPane facts = new GridPane();
-        facts.setHgap(12);
-        facts.setVgap(4);
-        for (int i = 0; i < now.facts().size(); i++) {
-            Label name = Parts.line(now.facts().get(i).name(), "soft");
-            name.setMinWidth(76);
-            facts.addRow(i, name, Parts.text(now.facts().get(i).value()));
-        }
-        sheet.getChildren().add(facts);
-        now.setting().forEach(l -> sheet.getChildren().add(Parts.text(l.ask() + "   " + l.type(), "figure")));
-        sheet.getChildren().addAll(Parts.text("Setting: " + now.settingNote() + ".", "soft"),
-                Parts.text("Check points: " + now.pointsNote() + ".", "soft"),
-                Parts.text("Proving drive: " + now.proving() + ".", "soft"));
+        Parts.styles(standing, now.proven() ? "agreed" : "wrong", "strong");
+        facts.write(() -> {
+            for (int i = 0; i < now.facts().size(); i++) {
+                facts.line(0, i, now.facts().get(i).name(), "soft").setMinWidth(76);
+                facts.words(1, i, now.facts().get(i).value());
+            }
+        });
+        Parts.fill(setting, now.setting(), () -> now.setting().stream()
+                .map(l -> Parts.text(l.ask() + "   " + l.type(), "figure")).toList());
+        note.setText("Setting: " + now.settingNote() + ".");
+        points.setText("Check points: " + now.pointsNote() + ".");
+        proving.setText("Proving drive: " + now.proving() + ".");
         where.setText(say("The sheet as HTML and PDF, and the job as JSON, go to packs/%s beside the book.",
                 model.folder(session).getFileName()));
         notDone.refresh();

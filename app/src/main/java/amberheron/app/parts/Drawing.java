@@ -7,7 +7,6 @@ import javafx.scene.shape.Path;
 import javafx.scene.shape.PathElement;
 import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
-import javafx.scene.shape.Shape;
 import javafx.scene.text.Text;
 
 /**
@@ -16,12 +15,16 @@ import javafx.scene.text.Text;
 public abstract class Drawing extends Pane {
     private static final double USUAL_TYPE = 12.6;
     private final double height;
+    private final Redraw whole;
+    private Redraw layer;
     private double drawnFor = -1;
 
     /** A drawing of a fixed height. */
     @SuppressWarnings("this-escape") // the pane's own style list is whole by now
     protected Drawing(double height) {
         this.height = height;
+        whole = new Redraw(getChildren());
+        layer = whole;
         getStyleClass().add("drawing");
     }
 
@@ -38,8 +41,7 @@ public abstract class Drawing extends Pane {
     protected void layoutChildren() {
         if (getWidth() > 0 && drawnFor != getWidth()) {
             drawnFor = getWidth();
-            getChildren().clear();
-            draw(getWidth(), getHeight());
+            whole.draw(() -> draw(getWidth(), getHeight()));
         }
     }
 
@@ -60,18 +62,23 @@ public abstract class Drawing extends Pane {
 
     /** Adds a shape in style classes and gives it back. */
     protected final <S extends Node> S add(S node, String... styles) {
-        node.getStyleClass().addAll(styles);
-        if (node instanceof Shape) {
-            node.setMouseTransparent(true);
+        return layer.add(node, styles);
+    }
+
+    /** Draws into a layer of its own. */
+    protected final void into(Redraw other, Runnable drawing) {
+        layer = other;
+        try {
+            other.draw(drawing);
+        } finally {
+            layer = whole;
         }
-        getChildren().add(node);
-        return node;
     }
 
     /** How large the type is against the usual: 2 at arm's length. */
     protected final double type() {
-        Text probe = text("0", 0, 0, 0, "drawing-text");
-        getChildren().remove(probe);
+        // An empty text in the drawing's style says how large that is.
+        Text probe = text("", 0, 0, 0, "drawing-text");
         return probe.getFont().getSize() / USUAL_TYPE;
     }
 

@@ -1,5 +1,11 @@
 package amberheron.app.parts;
 
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.KeyCode;
+import java.util.stream.Collectors;
+import java.util.Objects;
+import amberheron.core.parts.Address;
+import amberheron.core.finding.Standing;
 import amberheron.core.finding.Check;
 import amberheron.app.session.Session;
 import amberheron.app.session.Figures;
@@ -21,41 +27,153 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 
-/** Checks as rows: mark, what, figure, limit, cost. A row that is pressed answers why in the reasons column. */
+/**
+ * Checks by what to do: what fails, what is usable at a cost, one line for each value that is missing, and what is kept in
+ * one line that opens. A check that is pressed answers why in the reasons column; a missing value brings its field.
+ */
 public final class FindingsTable extends Stack {
     private final Session session;
     /** Rows as last laid, by check: while something is dragged only their figures change. */
     private final Map<Check, Row> rows = new HashMap<>();
+    private final Map<Address, MissingRow> missing = new HashMap<>();
     private final Node head = grid(Parts.line(""), head(""), head("found"), head("limit"), head("costs"));
+    private final Label keptTitle = Parts.line("", "subject");
+    private final Label keptFold = Parts.line("", "note");
+    private final Label keptWords = Parts.text("", "consequence");
+    private final Pressable kept;
+    private Standing standing = Standing.of(List.of());
+    private boolean open;
 
     /** An empty table. */
     public FindingsTable(Session session) {
         super(0);
         this.session = session;
         getStyleClass().add("findings");
+        StackPane mark = new StackPane(Mark.of(Verdict.PASS));
+        mark.setMinWidth(18);
+        HBox box = new HBox(keptWords);
+        box.getStyleClass().add("consequence-box");
+        kept = new Pressable("", "", () -> {
+            open = !open;
+            lay();
+        }, new HBox(8, mark, keptTitle, Parts.spring(), keptFold), box);
+        kept.getStyleClass().add("finding-row");
+    }
+
+    /** Names the table, so that what it folds can be found. */
+    public FindingsTable named(String id) {
+        kept.setId(id + ".kept");
+        return this;
     }
 
     /** Shows these findings, or a line that says why there are none. */
     public void refresh(List<Finding> findings, String none) {
         if (findings.isEmpty()) {
-            getChildren().setAll(Parts.text(none, "soft"));
+            Parts.fill(this, none, () -> List.of(Parts.text(none, "soft")));
             return;
         }
-        List<Node> lines = new ArrayList<>(List.of(head));
+        Parts.fill(this, "", List::of);
+        standing = Standing.of(findings);
+        lay();
+    }
+
+    private void lay() {
+        boolean asked = standing.kept().stream().anyMatch(f -> f.check().equals(session.asked()));
+        // Few kept ones take no more room than the line that would fold them.
+        boolean unfolded = open || asked || standing.kept().size() < 2;
+        List<Finding> seen = new ArrayList<>(standing.wrong());
+        seen.addAll(standing.warned());
+        seen.addAll(standing.unknown());
+        List<Node> lines = new ArrayList<>();
         Map<Check, Row> now = new HashMap<>();
-        for (Finding f : findings) {
-            Row row = rows.get(f.check());
-            if (row == null || !row.fits(f)) {
-                row = new Row(f);
-            }
-            row.show(f);
-            now.put(f.check(), row);
-            lines.add(row.node);
+        if (!seen.isEmpty() || unfolded) {
+            lines.add(head);
+        }
+        seen.forEach(f -> lines.add(row(f, now)));
+        Map<Address, MissingRow> still = new HashMap<>();
+        standing.missing().forEach(m -> {
+            MissingRow line = Objects.requireNonNullElseGet(missing.get(m.value()), () -> new MissingRow(m.value()));
+            line.show(m);
+            still.put(m.value(), line);
+            lines.add(line.node);
+        });
+        if (standing.kept().size() > 1) {
+            lines.add(kept);
+            showKept(unfolded);
+        }
+        if (unfolded) {
+            standing.kept().forEach(f -> lines.add(row(f, now)));
         }
         rows.clear();
         rows.putAll(now);
+        missing.clear();
+        missing.putAll(still);
         if (!lines.equals(getChildren())) {
             getChildren().setAll(lines);
+        }
+    }
+
+    private Node row(Finding f, Map<Check, Row> now) {
+        Row row = rows.get(f.check());
+        if (row == null || !row.fits(f)) {
+            row = new Row(f);
+        }
+        row.show(f);
+        now.put(f.check(), row);
+        return row.node;
+    }
+
+    private void showKept(boolean unfolded) {
+        keptTitle.setText(standing.kept().size() + " kept");
+        keptFold.setText(unfolded ? "hide ▴" : "show ▾");
+        keptWords.setText(unfolded
+                ? ""
+                : standing.kept().stream().map(f -> {
+                    Measure figure = f.figure();
+                    return Figures.text(session, f.subject())
+                            + (figure == null ? "" : " " + Figures.text(session, figure));
+                }).collect(Collectors.joining(" · ")));
+        Parts.show(Objects.requireNonNull(keptWords.getParent()), !unfolded);
+        kept.setAccessibleText(standing.kept().size() + " checks are kept: " + keptWords.getText()
+                + (unfolded ? " Press to hide them." : " Press to show them."));
+    }
+
+    /** A value that is missing, and the checks that wait for it. */
+    private final class MissingRow {
+        private final Label title = Parts.text("", "subject");
+        private final Label waiting = Parts.text("", "consequence");
+        private final Pressable node;
+
+        MissingRow(Address value) {
+            StackPane mark = new StackPane(Mark.of(Verdict.UNKNOWN));
+            mark.setMinWidth(18);
+            Label key = Parts.line("enter it ⏎", "note");
+            key.setMinWidth(Region.USE_PREF_SIZE);
+            HBox box = new HBox(waiting);
+            box.getStyleClass().add("consequence-box");
+            HBox.setHgrow(title, Priority.ALWAYS);
+            title.setMaxWidth(Double.MAX_VALUE);
+            node = new Pressable("missing." + value.key(), "", () -> session.seek(value),
+                    new HBox(8, mark, title, key), box);
+            node.getStyleClass().add("finding-row");
+            // On this line the key for what is next means this value.
+            node.addEventHandler(KeyEvent.KEY_PRESSED, e -> {
+                if (e.getCode() == KeyCode.F2) {
+                    session.seek(value);
+                    e.consume();
+                }
+            });
+        }
+
+        void show(Standing.Missing m) {
+            title.setText("Missing: " + m.value().property().words());
+            boolean one = m.waiting().size() == 1;
+            Finding first = m.waiting().getFirst();
+            waiting.setText(one
+                    ? Figures.text(session, first.subject()) + ": " + Figures.text(session, first.consequence())
+                    : m.waiting().stream().map(f -> Figures.text(session, f.subject())).collect(
+                            Collectors.joining(", ", "", " wait for it.")));
+            node.setAccessibleText(title.getText() + ". " + waiting.getText() + " Press to enter it.");
         }
     }
 

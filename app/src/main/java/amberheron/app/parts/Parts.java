@@ -1,5 +1,6 @@
 package amberheron.app.parts;
 
+import java.util.ArrayList;
 import amberheron.app.session.Session;
 
 import java.io.File;
@@ -174,6 +175,26 @@ public final class Parts {
         if (!shows.equals(pane.getProperties().get(FILLED))) {
             pane.getProperties().put(FILLED, shows);
             pane.getChildren().setAll(nodes.get());
+        }
+    }
+
+    /** Gives a label exactly these styles besides its own; nothing happens when it has them. */
+    public static void styles(Label label, String... styles) {
+        List<String> wanted = new ArrayList<>(List.of("label"));
+        wanted.addAll(List.of(styles));
+        if (!label.getStyleClass().equals(wanted)) {
+            label.getStyleClass().setAll(wanted);
+        }
+    }
+
+    /** Gives a node a style or takes it away; nothing happens when it is so already. */
+    public static void style(Node node, String style, boolean on) {
+        if (on != node.getStyleClass().contains(style)) {
+            if (on) {
+                node.getStyleClass().add(style);
+            } else {
+                node.getStyleClass().remove(style);
+            }
         }
     }
 

@@ -1,5 +1,6 @@
 package amberheron.app.placement;
 
+import amberheron.app.parts.Redraw;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Drawing;
@@ -23,7 +24,6 @@ import java.util.Objects;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.scene.Group;
-import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Polygon;
@@ -50,6 +50,7 @@ final class RunDrawing extends Drawing {
     private final PlaceModel model;
     private final Label note = new Label();
     private final Group pins = new Group();
+    private final Redraw places = new Redraw(pins.getChildren());
     private Run run = Run.of(List.of());
     private double from;
     private double to;
@@ -125,7 +126,7 @@ final class RunDrawing extends Drawing {
             text("not measured on", x(run.point(to)) - 4, y(run.point(to)) + 26, 1, "drawing-text", "soft-text");
         }
         least();
-        getChildren().add(pins);
+        add(pins);
         layPins();
     }
 
@@ -141,14 +142,8 @@ final class RunDrawing extends Drawing {
         }
     }
 
-    /** What is drawn last belongs to the layer of the places. */
     private void layPins() {
-        pins.getChildren().clear();
-        int kept = getChildren().size();
-        pins();
-        List<Node> drawn = List.copyOf(getChildren().subList(kept, getChildren().size()));
-        getChildren().remove(kept, getChildren().size());
-        pins.getChildren().setAll(drawn);
+        into(places, this::pins);
     }
 
     /** Measured along the line drawn, or where both lines have become one. */

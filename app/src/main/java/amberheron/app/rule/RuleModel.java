@@ -1,5 +1,12 @@
 package amberheron.app.rule;
 
+import amberheron.app.session.Figures;
+import amberheron.core.finding.Message;
+import static amberheron.core.units.Phrase.say;
+
+import org.jspecify.annotations.Nullable;
+import java.util.HashMap;
+import java.util.Map;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.mixture.Fuel;
@@ -30,6 +37,11 @@ public final class RuleModel {
     private final double to;
     private final List<Scale> scales;
     private final Optional<JobReview.ChainNow> chain;
+    /** Ticks are asked for again and again while a scale stays. */
+    private final Map<String, Laid> ticks = new HashMap<>();
+
+    private record Laid(Object from, double richest, double leanest, int majors, List<Tick> ticks) {
+    }
 
     /**
      * One scale.
@@ -39,8 +51,9 @@ public final class RuleModel {
      * @param decimals shown at the cursor
      * @param at the value for a mixture, lambda
      * @param told whether this is what the reader tells, which may not be the truth
+     * @param from what its values follow from: equal where they are the same
      */
-    public record Scale(String id, String name, int decimals, DoubleUnaryOperator at, boolean told) {
+    public record Scale(String id, String name, int decimals, DoubleUnaryOperator at, boolean told, Object from) {
         /** The value at a mixture, as shown. */
         public String text(double lambda) {
             return UnitChoice.digits(at.applyAsDouble(lambda), decimals);
@@ -53,6 +66,14 @@ public final class RuleModel {
 
     /** The rule for a job as it stands. */
     public RuleModel(JobReview review, UnitChoice units) {
+        this(review, units, null);
+    }
+
+    /** The rule for a job that has changed; what is laid the same is taken over. */
+    public RuleModel(JobReview review, UnitChoice units, @Nullable RuleModel before) {
+        if (before != null) {
+            ticks.putAll(before.ticks);
+        }
         Job job = review.job();
         OutputLaw law = job.law();
         Reader reader = job.reader();
@@ -61,25 +82,31 @@ public final class RuleModel {
         this.to = law == null ? USUAL_LEANEST : Math.min(LEANEST, Math.max(law.leanest(), 1.05));
         this.chain = review.chain();
         List<Scale> list = new ArrayList<>();
-        list.add(new Scale("lambda", "exhaust λ", 3, l -> l, false));
+        list.add(new Scale("lambda", "exhaust λ", 3, l -> l, false, ""));
         if (fuel != null) {
-            list.add(new Scale("afr", "AFR, " + fuel.name(), 2, l -> l * fuel.stoich(), false));
+            list.add(new Scale("afr", "AFR, " + fuel.name(), 2, l -> l * fuel.stoich(), false, fuel.stoich()));
         }
         if (law != null) {
-            list.add(new Scale("volts", "controller V", 3, law::voltsAt, false));
+            list.add(new Scale("volts", "controller V", 3, law::voltsAt, false, law));
         }
         chain.ifPresent(c -> {
             if (c.chain().reader().input().bits() != null) {
-                list.add(new Scale("counts", "reader counts", 0, l -> counts(c, l), false));
+                list.add(new Scale("counts", "reader counts", 0, l -> counts(c, l), false, c.chain()));
             }
         });
+        if (law != null && law.scale() instanceof MixtureScale.Afr own) {
+            // A gauge that was made for one fuel goes on showing that fuel's ratio with another in the tank.
+            list.add(new Scale("gauge", say("own gauge, AFR %.2f", own.stoich()), 2, own::fromLambda, false,
+                    own));
+        }
         if (reader != null && chain.isPresent()) {
             JobReview.ChainNow now = chain.get();
             // Shown in the reader's own quantity, unless the fuel's AFR was asked for and the reader speaks λ.
             boolean inAfr = units.afr() && reader.scale() instanceof MixtureScale.Lambda && fuel != null;
             list.add(new Scale("shown", "reader shows " + (inAfr ? "AFR" : reader.scale().label()),
                     reader.scale() instanceof MixtureScale.Lambda && !inAfr ? 3 : 2,
-                    inAfr ? l -> now.shownLambda(l) * job.stoich() : now.reading(), true));
+                    inAfr ? l -> now.shownLambda(l) * job.stoich() : now.reading(), true,
+                    List.of(now, inAfr, job.stoich())));
         }
         this.scales = List.copyOf(list);
     }
@@ -129,6 +156,16 @@ public final class RuleModel {
         return gap(lambda).stream().anyMatch(g -> Math.abs(g) > Tolerance.LAMBDA);
     }
 
+    /** In one line what the reader shows at a mixture and how far that is from the truth; empty without a reader. */
+    public Optional<Message> shown(double lambda) {
+        return scales.stream().filter(Scale::told).findFirst().map(s -> {
+            Message shows = Message.of("{0} {1}", s.name(), s.text(lambda));
+            return lies(lambda)
+                    ? Message.of("▲ {0}: {1}", shows, Figures.leanOrRich(gap(lambda).orElse(0)))
+                    : Message.of("{0} = true", shows);
+        });
+    }
+
     /** What the knowledge of the reader rests on, in words; empty when there is no reader. */
     public String basis() {
         return chain.map(c -> c.basis().words()).orElse("");
@@ -165,6 +202,16 @@ public final class RuleModel {
      * @param majors about how many numbers there is room for
      */
     public List<Tick> ticks(Scale scale, int majors) {
+        Laid kept = ticks.get(scale.id());
+        if (kept == null || kept.majors != majors || kept.richest != from || kept.leanest != to
+                || !kept.from.equals(scale.from())) {
+            kept = new Laid(scale.from(), from, to, majors, laid(scale, majors));
+            ticks.put(scale.id(), kept);
+        }
+        return kept.ticks;
+    }
+
+    private List<Tick> laid(Scale scale, int majors) {
         double[] values = sampled(scale);
         double low = java.util.Arrays.stream(values).min().orElseThrow();
         double high = java.util.Arrays.stream(values).max().orElseThrow();

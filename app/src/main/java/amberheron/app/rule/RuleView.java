@@ -1,5 +1,8 @@
 package amberheron.app.rule;
 
+import javafx.css.PseudoClass;
+import javafx.scene.control.Button;
+import amberheron.app.parts.Redraw;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Figures;
@@ -8,7 +11,6 @@ import amberheron.app.session.Session;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
-import javafx.geometry.VPos;
 import javafx.scene.Group;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyEvent;
@@ -26,20 +28,26 @@ public final class RuleView extends Pane {
     private static final double STEP_ROOM = 84;
     private static final double STEP = 0.005;
     private static final double STRIDE = 0.05;
+    /** Room for what the reader shows, in one line. */
+    private static final double SAID = 400;
+    private static final PseudoClass LIES = PseudoClass.getPseudoClass("lies");
 
     private final Session session;
     private final Group scales = new Group();
+    private final Redraw drawn = new Redraw(scales.getChildren());
     private final Line cursor = styled(new Line(), "rule-cursor");
     private final Rectangle halo = styled(new Rectangle(), "rule-halo");
     private final Rectangle gap = styled(new Rectangle(), "rule-gap");
     private final Line ghost = styled(new Line(), "rule-ghost");
     private final Polygon head = styled(new Polygon(0, 0, 12, 0, 6, 8), "rule-head");
     private final Text verdict = styled(new Text(), "rule-verdict");
+    private final Button fold;
     private final List<TextField> values = new ArrayList<>();
     private RuleModel model;
     private List<Object> shown = List.of();
     private double drawnFor = -1;
     private double type = 1;
+    private boolean folded;
     private double row;
     private double top;
     private double left;
@@ -50,9 +58,11 @@ public final class RuleView extends Pane {
     public RuleView(Session session) {
         this.session = session;
         this.model = new RuleModel(session.review(), session.units());
-        type(1);
+        fold = Parts.button("", "rule.fold", session::foldRule, "rule-fold");
+        show(1, false);
         setId("rule");
         getStyleClass().add("rule");
+        fold.setFocusTraversable(false);
         setFocusTraversable(true);
         setAccessibleText("Reading rule: arrow keys move the mixture");
         scales.setMouseTransparent(true);
@@ -71,31 +81,42 @@ public final class RuleView extends Pane {
         return node;
     }
 
-    /** Grows with the type: 1 as usual, 2 at arm's length. */
-    public void type(double size) {
+    /**
+     * How it is shown.
+     *
+     * @param size of the type, 1 as usual, 2 at arm's length
+     * @param inOneLine only the mixture, what the reader shows for it, and where they part
+     */
+    public final void show(double size, boolean inOneLine) {
         type = size;
+        folded = inOneLine;
         row = 25 * size;
-        top = 12 * size;
-        left = 134 * size;
+        top = (folded ? 8 : 12) * size;
         field = 74 * size;
-        right = field + 26;
+        left = (folded ? 98 : 152) * size + (folded ? field : 0);
+        right = folded ? SAID * size : field + 26;
+        fold.setText(folded ? "unfold F6" : "fold F6");
+        fold.setAccessibleText(folded ? "Unfold the reading rule" : "Fold the reading rule to one line");
+    }
+
+    private List<RuleModel.Scale> scalesSeen() {
+        return folded ? model.scales().subList(0, 1) : model.scales();
     }
 
     /** Lays the scales anew for the job as it stands. */
     public void refresh() {
-        model = new RuleModel(session.review(), session.units());
-        if (values.size() != model.scales().size()) {
+        model = new RuleModel(session.review(), session.units(), model);
+        if (values.size() != scalesSeen().size()) {
             makeFields();
         }
         drawnFor = -1;
         requestLayout();
         layout();
-        moved();
     }
 
     private void makeFields() {
         values.clear();
-        for (int i = 0; i < model.scales().size(); i++) {
+        for (int i = 0; i < scalesSeen().size(); i++) {
             TextField value = new TextField();
             value.getStyleClass().add("rule-value");
             int index = i;
@@ -105,7 +126,7 @@ public final class RuleView extends Pane {
             value.focusedProperty().addListener((o, was, now) -> moved());
             values.add(value);
         }
-        getChildren().setAll(halo, gap, ghost, scales, cursor, head, verdict);
+        getChildren().setAll(halo, gap, ghost, scales, cursor, head, verdict, fold);
         getChildren().addAll(values);
         requestParentLayout();
     }
@@ -173,8 +194,9 @@ public final class RuleView extends Pane {
         halo.setWidth(24);
         halo.setHeight(foot() - 4);
         for (int i = 0; i < values.size(); i++) {
-            if (!values.get(i).isFocused()) {
-                values.get(i).setText(model.scales().get(i).text(lambda));
+            String text = model.scales().get(i).text(lambda);
+            if (!values.get(i).isFocused() && !values.get(i).getText().equals(text)) {
+                values.get(i).setText(text);
             }
         }
         OptionalDouble off = model.gap(lambda);
@@ -192,33 +214,42 @@ public final class RuleView extends Pane {
             ghost.setEndX(shownX);
             ghost.setStartY(4);
             ghost.setEndY(foot());
-            verdict.setText(lies
-                    ? "▲ shows " + Figures.text(session, Figures.leanOrRich(off.getAsDouble())) + ", " + model.basis()
-                    : "shown = true here, " + model.basis());
-            verdict.pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("lies"), lies);
+            verdict.setText(folded
+                    ? model.shown(lambda).map(m -> Figures.text(session, m)).orElse("")
+                    : lies
+                            ? "▲ shows " + Figures.text(session, Figures.leanOrRich(off.getAsDouble())) + ", "
+                                    + model.basis()
+                            : "shown = true here, " + model.basis());
+            verdict.pseudoClassStateChanged(LIES, lies);
             double wide = verdict.getLayoutBounds().getWidth();
-            verdict.setX(Math.clamp(x + 16, left, Math.max(left, getWidth() - right - wide)));
-            verdict.setY(foot() + 13 * type);
+            verdict.setX(folded
+                    ? getWidth() - right + 22
+                    : Math.clamp(x + 16, left, Math.max(left, getWidth() - right - wide)));
+            verdict.setY(folded ? foot() - 6 * type : foot() + 13 * type);
         }
     }
 
     @Override
     protected void layoutChildren() {
         for (int i = 0; i < values.size(); i++) {
-            values.get(i).resizeRelocate(getWidth() - field - 14, top + row * i - 3, field, row - 1);
+            values.get(i).resizeRelocate(folded ? left - field - 10 : getWidth() - field - 14, top + row * i - 3, field,
+                    row - 1);
         }
+        double wide = fold.prefWidth(-1);
+        fold.resizeRelocate(getWidth() - wide - 10, folded ? (getHeight() - row) / 2 : foot() - 2, wide, row - 3);
         if (getWidth() > 0 && drawnFor != getWidth()) {
             drawnFor = getWidth();
             int most = (int) (room() / STEP_ROOM * type);
-            List<Object> shows = new ArrayList<>(List.of(getWidth(), type, left, right, top, row));
-            model.scales().forEach(s -> shows.addAll(List.of(s.id(), s.name(), s.told(), model.ticks(s, most))));
+            List<Object> shows = new ArrayList<>(List.of(getWidth(), type, left, right, top, row, folded));
+            scalesSeen().forEach(s -> shows.addAll(List.of(s.id(), s.name(), s.told(), model.ticks(s, most))));
             // Drawn anew only when it would look different: styling a hundred numbers takes longer than a frame.
             if (!shows.equals(shown)) {
                 shown = shows;
-                scales.getChildren().clear();
-                for (int i = 0; i < model.scales().size() && i < values.size(); i++) {
-                    draw(model.scales().get(i), top + row * (i + 1) - 4, values.get(i));
-                }
+                drawn.draw(() -> {
+                    for (int i = 0; i < values.size(); i++) {
+                        draw(model.scales().get(i), top + row * (i + 1) - 4, values.get(i));
+                    }
+                });
             }
             moved();
         }
@@ -228,38 +259,38 @@ public final class RuleView extends Pane {
         String style = scale.told() ? "told" : "true";
         value.setId("rule." + scale.id());
         value.setAccessibleText(say("%s at the cursor", scale.name()));
-        Text name = styled(new Text(scale.name()), "rule-name-" + style);
-        name.setTextOrigin(VPos.BASELINE);
-        Path ticks = styled(new Path(), "rule-tick-" + style);
-        scales.getChildren().addAll(ticks, name);
-        name.applyCss();
-        name.setX(left - 14 - name.getLayoutBounds().getWidth());
-        name.setY(y - 5);
-        ticks.getElements().addAll(new MoveTo(left, y), new LineTo(left + room(), y));
-        double lastEnd = -1e9;
+        Path ticks = new Path(new MoveTo(left, y), new LineTo(left + room(), y));
+        List<Text> numbers = new ArrayList<>();
         for (RuleModel.Tick tick : model.ticks(scale, (int) (room() / STEP_ROOM * type))) {
             double x = left + tick.place() * room();
             ticks.getElements().addAll(new MoveTo(x, y),
                     new LineTo(x, y - (tick.number().isEmpty() ? 4 * type : 9 * type)));
             if (!tick.number().isEmpty()) {
-                Text number = styled(new Text(tick.number()), "rule-number-" + style);
-                scales.getChildren().add(number);
-                number.applyCss();
-                number.setX(x + 3);
-                number.setY(y - 6);
-                if (number.getX() < lastEnd
-                        || number.getX() + number.getLayoutBounds().getWidth() > getWidth() - right + 12) {
-                    scales.getChildren().remove(number);
-                } else {
-                    lastEnd = number.getX() + number.getLayoutBounds().getWidth() + 4;
-                }
+                numbers.add(new Text(x + 3, y - 6, tick.number()));
             }
+        }
+        drawn.add(ticks, "rule-tick-" + style);
+        Text name = drawn.add(new Text(0, y - 5, scale.name()), "rule-name-" + style);
+        name.applyCss();
+        double end = left - 14 - (folded ? field : 0);
+        for (int cut = scale.name().length() - 1; cut > 0 && name.getLayoutBounds().getWidth() > end - 6; cut--) {
+            name.setText(scale.name().substring(0, cut).strip() + "…");
+        }
+        name.setX(end - name.getLayoutBounds().getWidth());
+        double lastEnd = -1e9;
+        for (Text text : numbers) {
+            Text number = drawn.add(text, "rule-number-" + style);
+            number.applyCss();
+            double until = number.getX() + number.getLayoutBounds().getWidth();
+            boolean fits = number.getX() >= lastEnd && until <= getWidth() - right + 12;
+            number.setVisible(fits);
+            lastEnd = fits ? until + 4 : lastEnd;
         }
     }
 
     @Override
     protected double computePrefHeight(double width) {
-        return foot() + 20 * type;
+        return folded ? foot() + 6 * type : foot() + 20 * type;
     }
 
     @Override

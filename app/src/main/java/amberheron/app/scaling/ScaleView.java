@@ -1,5 +1,8 @@
 package amberheron.app.scaling;
 
+import java.util.stream.Stream;
+import java.util.ArrayList;
+import amberheron.app.parts.Cells;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Choice;
@@ -46,14 +49,17 @@ public final class ScaleView implements StationView {
     private final ErrorPlot plot;
     private final Choice<OutputLaw> law;
     private final Choice<Reader> reader;
-    private final GridPane setting = new GridPane();
+    private final Cells setting = new Cells(14, 2);
     private final Label settingNote = new Label();
     private final Label rounding = Parts.text("", "soft");
-    private final GridPane points = new GridPane();
+    private final Cells points = new Cells(10, 0);
     private final TextField volts = new TextField();
     private final TextField shown = new TextField();
     private final Label fault = Parts.text("", "fault");
     private final VBox causes = new VBox(6);
+    private final List<CauseRow> rows = new ArrayList<>();
+    private final Label splits = Parts.text("", "hint");
+    private final Label correction = Parts.text("", "soft");
     private final Label band = new Label();
     private final Button corrected;
     private final Parent root;
@@ -68,10 +74,6 @@ public final class ScaleView implements StationView {
                 () -> session.job().law(), l -> session.edit("law " + l.name(), j -> j.withLaw(l)));
         reader = new Choice<>(session, "Reader", "scale.reader", session.catalogue().readers(), Reader::name,
                 () -> known(session.job().reader()), r -> session.edit("reader " + r.name(), j -> j.withReader(r)));
-        setting.setHgap(14);
-        setting.setVgap(2);
-        points.setHgap(10);
-        points.setVgap(0);
         points.getColumnConstraints().addAll(column(), column(), column(), column(), new ColumnConstraints());
         volts.setId("scale.volts");
         volts.setPromptText("volts applied");
@@ -138,8 +140,8 @@ public final class ScaleView implements StationView {
     public void refresh() {
         law.refresh();
         reader.refresh();
-        showSetting();
-        showPoints();
+        setting.write(this::writeSetting);
+        points.write(this::writePoints);
         showCauses();
         band.setText("band ± " + Figures.mixture(session, Tolerance.LAMBDA));
         plot.refresh();
@@ -147,21 +149,20 @@ public final class ScaleView implements StationView {
         volts.setPromptText(draftVolts);
     }
 
-    private void showSetting() {
-        setting.getChildren().clear();
+    private void writeSetting() {
         Job job = session.job();
         Reader read = job.reader();
         Optional<ScaleReport> report = session.review().scale();
         if (report.isEmpty() || read == null) {
-            setting.add(Parts.text("Choose the law and the reader below.", "soft"), 0, 0);
+            setting.words(0, 0, "Choose the law and the reader below.", "soft");
             settingNote.setText("");
             rounding.setText("");
             return;
         }
         List<SettingText.Line> lines = SettingText.of(report.get().setting(), read);
         for (int i = 0; i < lines.size(); i++) {
-            setting.addRow(i, Parts.line(lines.get(i).ask(), "soft"),
-                    Parts.line(lines.get(i).type(), lines.size() > 3 ? "figure" : "big-figure"));
+            setting.line(0, i, lines.get(i).ask(), "soft");
+            setting.line(1, i, lines.get(i).type(), lines.size() > 3 ? "figure" : "big-figure");
         }
         settingNote.setText("in " + SettingText.quantity(read.scale()));
         ScaleReport.Worst worst = report.get().worst();
@@ -174,31 +175,35 @@ public final class ScaleView implements StationView {
                         .toList())));
     }
 
-    private void showPoints() {
-        points.getChildren().clear();
+    private void writePoints() {
         OutputLaw used = session.job().law();
         Reader read = session.job().reader();
         List<CheckPoint> taken = session.job().points();
         if (used == null || read == null || taken.isEmpty()) {
-            points.add(Parts.text("None yet. Apply volts, type them and what the reader shows.", "soft"), 0,
-                    0, 5, 1);
+            Label none = points.line(0, 0, "None yet. Apply volts, type them and what the reader shows.", "soft");
+            GridPane.setColumnSpan(none, 5);
             return;
         }
-        points.addRow(0, Parts.line("applied", "column-head"), Parts.line("true", "column-head"),
-                Parts.line("shown", "column-head"), Parts.line("off by", "column-head"));
+        String[] heads = {"applied", "true", "shown", "off by"};
+        for (int i = 0; i < heads.length; i++) {
+            GridPane.setColumnSpan(points.line(i, 0, heads[i], "column-head"), 1);
+        }
         for (int i = 0; i < taken.size(); i++) {
             CheckPoint p = taken.get(i);
             double off = p.error(used, read);
             boolean kept = Math.abs(off) <= Tolerance.LAMBDA + 1e-12;
             int index = i;
-            Button remove = Parts.button("×", "scale.remove." + i, () -> model.remove(session, index), "icon");
-            remove.setAccessibleText("Remove check point " + (i + 1));
-            points.addRow(i + 1, Parts.line(UnitChoice.digits(p.outputVolts(used), 2) + " V", "figure"),
-                    Parts.line(Figures.mixture(session, p.trueLambda(used)), "figure"),
-                    Parts.line(ScaleModel.inReader(read, p.shown()), "figure"),
-                    Parts.line((kept ? "" : "▲ ") + Figures.difference(session, off), "figure",
-                            !p.origin().real() && !session.shop().demo() ? "soft" : kept ? "agreed" : "wrong"),
-                    remove, Parts.line(ScaleModel.origin(session, p), "soft"));
+            points.line(0, i + 1, UnitChoice.digits(p.outputVolts(used), 2) + " V", "figure");
+            points.line(1, i + 1, Figures.mixture(session, p.trueLambda(used)), "figure");
+            points.line(2, i + 1, ScaleModel.inReader(read, p.shown()), "figure");
+            points.line(3, i + 1, (kept ? "" : "▲ ") + Figures.difference(session, off), "figure",
+                    !p.origin().real() && !session.shop().demo() ? "soft" : kept ? "agreed" : "wrong");
+            points.put(4, i + 1, () -> {
+                Button remove = Parts.button("×", "scale.remove." + index, () -> model.remove(session, index), "icon");
+                remove.setAccessibleText("Remove check point " + (index + 1));
+                return remove;
+            });
+            points.line(5, i + 1, ScaleModel.origin(session, p), "soft");
         }
     }
 
@@ -206,32 +211,52 @@ public final class ScaleView implements StationView {
         Optional<Diagnosis> diagnosis = session.review().diagnosis();
         Parts.show(corrected, diagnosis.filter(d -> !d.withinTolerance() && d.correctedSetting() != null).isPresent());
         if (diagnosis.isEmpty()) {
-            causes.getChildren().setAll(Parts.text("Two points or more tell causes apart.", "soft"));
+            Parts.fill(causes, "", () -> List.of(Parts.text("Two points or more tell causes apart.", "soft")));
             return;
         }
-        causes.getChildren().setAll(diagnosis.get().causes().stream().limit(CAUSES).map(this::cause).toList());
+        List<Diagnosis.Likelihood> likely = diagnosis.get().causes().stream().limit(CAUSES).toList();
         Diagnosis.NextPoint next = diagnosis.get().nextPoint();
-        if (next != null) {
-            Label splits = Parts.text(say("Next most telling point: %s, parts %s from %s.",
-                    UnitChoice.digits(next.volts(), 2) + " V", next.first().key(), next.second().key()), "hint");
-            causes.getChildren().add(splits);
-        }
         Reader read = Objects.requireNonNull(session.job().reader());
-        var setting = diagnosis.get().correctedSetting();
-        if (!diagnosis.get().withinTolerance() && setting != null) {
-            causes.getChildren().add(Parts.text("Corrected: " + String.join(", ", SettingText.of(setting, read).stream()
-                    .map(l -> l.ask() + " → " + l.type()).toList()), "soft"));
+        var typed = diagnosis.get().correctedSetting();
+        splits.setText(next == null
+                ? ""
+                : say("Next most telling point: %s, parts %s from %s.", UnitChoice.digits(next.volts(), 2) + " V",
+                        next.first().key(), next.second().key()));
+        correction.setText(diagnosis.get().withinTolerance() || typed == null
+                ? ""
+                : "Corrected: " + String.join(", ", SettingText.of(typed, read).stream()
+                        .map(l -> l.ask() + " → " + l.type()).toList()));
+        Parts.show(splits, next != null);
+        Parts.show(correction, !correction.getText().isEmpty());
+        while (rows.size() < likely.size()) {
+            rows.add(new CauseRow());
+        }
+        Parts.fill(causes, likely.size(), () -> Stream.concat(rows.stream().limit(likely.size()).map(r -> r.node),
+                Stream.of(splits, correction)).toList());
+        for (int i = 0; i < likely.size(); i++) {
+            rows.get(i).show(likely.get(i));
         }
     }
 
-    private Node cause(Diagnosis.Likelihood l) {
-        ProgressBar bar = new ProgressBar(l.probability());
-        bar.setMaxWidth(Double.MAX_VALUE);
-        bar.setAccessibleText(l.cause().title());
-        Label percent = Parts.line(say("%.0f %%", 100 * l.probability()), "figure");
-        HBox head = new HBox(Parts.line(l.cause().title() + parameters(l), "cause"), Parts.spring(), percent);
-        percent.setMinWidth(Region.USE_PREF_SIZE);
-        return new VBox(2, head, bar);
+    /** A cause and how likely it is. */
+    private static final class CauseRow {
+        private final ProgressBar bar = new ProgressBar();
+        private final Label percent = Parts.line("", "figure");
+        private final Label title = Parts.line("", "cause");
+        private final Node node;
+
+        CauseRow() {
+            bar.setMaxWidth(Double.MAX_VALUE);
+            percent.setMinWidth(Region.USE_PREF_SIZE);
+            node = new VBox(2, new HBox(title, Parts.spring(), percent), bar);
+        }
+
+        void show(Diagnosis.Likelihood l) {
+            bar.setProgress(l.probability());
+            bar.setAccessibleText(l.cause().title());
+            percent.setText(say("%.0f %%", 100 * l.probability()));
+            title.setText(l.cause().title() + parameters(l));
+        }
     }
 
     private static String parameters(Diagnosis.Likelihood l) {

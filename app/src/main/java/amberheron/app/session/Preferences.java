@@ -1,5 +1,9 @@
 package amberheron.app.session;
 
+import java.util.Set;
+import java.util.EnumSet;
+import java.util.EnumMap;
+import amberheron.core.job.Station;
 import amberheron.core.job.Shop;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.units.UnitChoice;
@@ -10,7 +14,11 @@ import java.util.function.Consumer;
 
 /** What the person likes and the shop holds with, kept in the book. */
 final class Preferences {
+    private static final Set<Station> UNFOLDED = EnumSet.of(Station.AIR, Station.SCALE, Station.PROVE);
+    private static final String RULE = "rule.";
+
     private final Consumer<Map<String, String>> keep;
+    private final Map<Station, Boolean> folded = new EnumMap<>(Station.class);
     private UnitChoice units;
     private boolean dark;
     private Shop shop;
@@ -26,6 +34,12 @@ final class Preferences {
         this.units = new UnitChoice("afr".equals(kept.get("mixture")), "in".equals(kept.get("length")),
                 "°F".equals(kept.get("temperature")), "lb·ft".equals(kept.get("torque")));
         this.dark = "dark".equals(kept.get("paper"));
+        for (Station station : Station.values()) {
+            String rule = kept.get(RULE + station.key());
+            if (rule != null) {
+                folded.put(station, rule.equals("folded"));
+            }
+        }
         this.shop = ShopHabits.read(kept, laws);
         this.mark = ShopHabits.mark(shop);
     }
@@ -47,6 +61,16 @@ final class Preferences {
     void dark(boolean on) {
         dark = on;
         keep.accept(Map.of("paper", on ? "dark" : "light"));
+    }
+
+    /** Whether the rule is one line at a station: as it was left there, else unfolded where numbers shown are the matter. */
+    boolean folded(Station station) {
+        return folded.getOrDefault(station, !UNFOLDED.contains(station));
+    }
+
+    void folded(Station station, boolean on) {
+        folded.put(station, on);
+        keep.accept(Map.of(RULE + station.key(), on ? "folded" : "open"));
     }
 
     Shop shop() {

@@ -509,6 +509,19 @@ public final class Session implements AutoCloseable {
         changed();
     }
 
+    /** Whether the reading rule is folded to one line here; at the list of jobs there is nothing to read on it. */
+    public boolean ruleFolded() {
+        return view() == View.JOBS || preferences.folded(station());
+    }
+
+    /** Folds or unfolds the reading rule at this station; kept for the next time. */
+    public void foldRule() {
+        if (view() == View.STATION) {
+            preferences.folded(station(), !preferences.folded(station()));
+            changed();
+        }
+    }
+
     /** Whether the dark variant is shown. */
     public boolean dark() {
         return preferences.dark();

@@ -1,5 +1,10 @@
 package amberheron.app.shell;
 
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.BorderPane;
+import java.util.stream.Collectors;
+import java.util.EnumMap;
+import amberheron.app.parts.Pressable;
 import amberheron.core.finding.Message;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
@@ -17,33 +22,47 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
-/** Do next, why, checked against, caution; and the working of a figure that was asked about. */
-final class Reasons extends ScrollPane {
+/**
+ * Do next and why; folded to a line each, where schools part and what was checked against; the caution pinned at the foot.
+ * And the working of a figure that was asked about.
+ */
+final class Reasons extends BorderPane {
     private List<Object> shown = List.of();
     private Runnable run = () -> {
     };
     private final Session session;
     private final VBox column = new VBox(4);
+    private final ScrollPane scroll = new ScrollPane(column);
+    private final Label caution = Parts.text("");
+    private final VBox foot = new VBox(2, Parts.line("Caution", "reason-caution"), caution);
+    private boolean schools;
+    private boolean sources;
 
     Reasons(Session session) {
         this.session = session;
         column.getStyleClass().add("reasons");
-        setContent(column);
-        Parts.scrollsDown(this);
-        getStyleClass().add("reasons-scroll");
-        setFocusTraversable(false);
+        Parts.scrollsDown(scroll);
+        scroll.getStyleClass().add("reasons-scroll");
+        scroll.setFocusTraversable(false);
+        foot.getStyleClass().add("caution-foot");
+        foot.setId("reasons.caution");
+        getStyleClass().add("reasons-frame");
+        setCenter(scroll);
+        setBottom(foot);
     }
 
     void refresh(Advice advice) {
         Advice.Action now = advice.action();
         run = now == null ? () -> {
         } : now.run();
+        caution.setText(said(advice.caution()));
+        Parts.show(foot, !advice.caution().isEmpty());
         List<Object> shows = List.of(said(advice.next()), now == null ? "" : now.label(), said(advice.why()),
-                said(advice.parted()), advice.checked(), said(advice.caution()), asked());
+                said(advice.parted()), advice.checked(), asked(), schools, sources);
         if (!shows.equals(shown)) {
             shown = shows;
             column.getChildren().setAll(nodes(advice));
-            setVvalue(0);
+            scroll.setVvalue(0);
         }
     }
 
@@ -66,20 +85,52 @@ final class Reasons extends ScrollPane {
             button.setMinHeight(Region.USE_PREF_SIZE);
             nodes.add(button);
         }
-        asked().ifPresentOrElse(f -> asked(f, nodes), () -> section(nodes, "Why", said(advice.why())));
-        section(nodes, "Where schools part", said(advice.parted()));
+        asked().ifPresentOrElse(f -> asked(f, nodes), () -> {
+            if (!advice.why().isEmpty()) {
+                nodes.add(Parts.line("Why", "reason-head"));
+                nodes.add(Parts.text(said(advice.why())));
+            }
+        });
+        if (!advice.parted().isEmpty()) {
+            fold(nodes, "reasons.schools", "Where schools part", "what good shops do differently", schools, () -> {
+                schools = !schools;
+                refresh(advice);
+            });
+            if (schools) {
+                nodes.add(Parts.text(said(advice.parted())));
+            }
+        }
         if (!advice.checked().isEmpty()) {
-            nodes.add(Parts.line("Checked against", "reason-head"));
-            for (Source source : advice.checked()) {
+            fold(nodes, "reasons.sources", "Checked against", kinds(advice.checked()), sources, () -> {
+                sources = !sources;
+                refresh(advice);
+            });
+            for (Source source : sources ? advice.checked() : List.<Source>of()) {
                 nodes.add(Parts.text(source.citation()));
                 nodes.add(Parts.text(source.kind().words(), "soft", "reason-source"));
             }
         }
-        if (!advice.caution().isEmpty()) {
-            nodes.add(Parts.line("Caution", "reason-caution"));
-            nodes.add(Parts.text(said(advice.caution())));
-        }
         return nodes;
+    }
+
+    /** How many sources of each kind. */
+    private static String kinds(List<Source> sources) {
+        return sources.stream()
+                .collect(Collectors.groupingBy(Source::kind, () -> new EnumMap<>(Source.Kind.class),
+                        Collectors.counting()))
+                .entrySet().stream().map(e -> e.getKey().brief() + " " + e.getValue())
+                .collect(Collectors.joining(" · "));
+    }
+
+    /** A heading that opens, with a line of what is under it. */
+    private static void fold(List<Node> nodes, String id, String head, String line, boolean open, Runnable run) {
+        Label title = Parts.line(head, "reason-head");
+        HBox first = new HBox(title, Parts.spring(), Parts.line(open ? "▴" : "▾", "reason-head"));
+        Pressable press = open
+                ? new Pressable(id, head + ". Press to fold it.", run, first)
+                : new Pressable(id, head + ": " + line + ". Press to open it.", run, first, Parts.text(line, "soft"));
+        press.getStyleClass().add("reason-fold");
+        nodes.add(press);
     }
 
     private String said(Message message) {
@@ -98,12 +149,5 @@ final class Reasons extends ScrollPane {
             nodes.add(Parts.text(Figures.text(session, f.working()), "working"));
         }
         nodes.add(Parts.text(f.source().citation() + ", " + f.source().kind().words(), "soft"));
-    }
-
-    private static void section(List<Node> nodes, String head, String text) {
-        if (!text.isEmpty()) {
-            nodes.add(Parts.line(head, "reason-head"));
-            nodes.add(Parts.text(text));
-        }
     }
 }

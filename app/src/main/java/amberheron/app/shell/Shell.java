@@ -177,7 +177,8 @@ public final class Shell {
                                 deed.run().accept(session);
                             }
                         }))));
-        all.add(new Command("action", "Reading rule", keys("F6"), rule::requestFocus));
+        all.add(new Command("setting", "Fold or unfold the reading rule", keys("F6"), session::foldRule));
+        all.add(new Command("action", "Reading rule", null, rule::requestFocus));
         all.add(new Command("action", "Follow the simulated controller on the rule", keys("F8"), () -> live.toggle()));
         all.add(new Command("action", "Quit", keys("Shortcut+Q"), Platform::exit));
         all.add(new Command("setting", "Arm's-length view", keys("F11"), () -> {
@@ -287,9 +288,10 @@ public final class Shell {
             middle.getChildren().setAll(new VBox(head, subtitle), wanted.node());
             scroll.setVvalue(0);
         }
-        style("dark", session.dark());
-        style("arm", arm);
-        rule.type(arm ? 2 : 1);
+        Parts.style(root, "dark", session.dark());
+        Parts.style(root, "arm", arm);
+        Parts.show(rule, !arm);
+        rule.show(1, session.ruleFolded());
         wanted.refresh();
         path.refresh();
         reasons.refresh(advice());
@@ -320,12 +322,5 @@ public final class Shell {
                 ? "Not saved yet, kept beside the book and tried again: " + failure
                 : session.notice());
         Parts.show(noticeBar, !notice.getText().isEmpty());
-    }
-
-    private void style(String name, boolean on) {
-        root.getStyleClass().remove(name);
-        if (on) {
-            root.getStyleClass().add(name);
-        }
     }
 }

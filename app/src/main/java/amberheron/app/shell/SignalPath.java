@@ -80,20 +80,14 @@ final class SignalPath extends Pane {
             Parts.fill(get(marks, station), state, () -> List.of(Mark.of(state)));
             Label label = get(figures, station);
             label.setText(figure.isEmpty() ? state.words() : figure);
-            label.getStyleClass().removeAll("wrong");
-            if (state == LinkState.OUT_OF_TOLERANCE) {
-                label.getStyleClass().add("wrong");
-            }
+            Parts.style(label, "wrong", state == LinkState.OUT_OF_TOLERANCE);
             Button button = get(buttons, station);
             button.setDisable(!session.isOpen());
             button.setAccessibleText(station.title() + ", " + state.words() + ". " + figure);
             boolean here = session.view() == Session.View.STATION && session.station() == station;
-            button.getStyleClass().removeAll("here");
-            if (here) {
-                button.getStyleClass().add("here");
-            }
-            get(lines, station).getStyleClass()
-                    .setAll("path-line", state == LinkState.PROVEN ? "path-solid" : "path-broken");
+            Parts.style(button, "here", here);
+            Parts.style(get(lines, station), "path-solid", state == LinkState.PROVEN);
+            Parts.style(get(lines, station), "path-broken", state != LinkState.PROVEN);
         }
     }
 

@@ -10,20 +10,27 @@ public record Source(Kind kind, String citation) {
     /** How a statement came to be known. */
     public enum Kind {
         /** A published standard, book or paper. */
-        PUBLISHED("published"),
+        PUBLISHED("published", "published"),
         /** The trade's habit. */
-        COMMON_PRACTICE("common practice, no published source"),
+        COMMON_PRACTICE("common practice, no published source", "practice"),
         /** Remembered, not looked up. */
-        MEMORY("from memory"),
+        MEMORY("from memory", "memory"),
         /** The sheet that came with the part. */
-        MAKERS_SHEET("the maker's sheet"),
+        MAKERS_SHEET("the maker's sheet", "sheet"),
         /** Follows by arithmetic or a law of physics from the inputs shown. */
-        DERIVED("worked from the inputs shown");
+        DERIVED("worked from the inputs shown", "derived");
 
         private final String words;
+        private final String brief;
 
-        Kind(String words) {
+        Kind(String words, String brief) {
             this.words = words;
+            this.brief = brief;
+        }
+
+        /** One word for it, where many are counted. */
+        public String brief() {
+            return brief;
         }
 
         /** The words shown beside a check. */

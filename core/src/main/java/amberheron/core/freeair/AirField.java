@@ -4,21 +4,28 @@ import amberheron.core.parts.Property;
 
 /** What is entered of the air and of what the controller shows in it. */
 public enum AirField implements Property {
-    TEMPERATURE("air.temperature"),
-    HUMIDITY("air.humidity"),
-    HEIGHT("air.height"),
-    SHOWN("air.shown"),
-    MIXTURE("air.mixture"),
-    SETTLED("air.settled");
+    TEMPERATURE("air.temperature", "air temperature"),
+    HUMIDITY("air.humidity", "relative humidity"),
+    HEIGHT("air.height", "height above the sea"),
+    SHOWN("air.shown", "oxygen the controller shows"),
+    MIXTURE("air.mixture", "mixture the controller shows"),
+    SETTLED("air.settled", "how long it is steady");
 
     private final String path;
+    private final String words;
 
-    AirField(String path) {
+    AirField(String path, String words) {
         this.path = path;
+        this.words = words;
     }
 
     @Override
     public String path() {
         return path;
+    }
+
+    @Override
+    public String words() {
+        return words;
     }
 }

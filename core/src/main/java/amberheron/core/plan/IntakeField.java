@@ -4,28 +4,35 @@ import amberheron.core.parts.Property;
 
 /** What is asked when the vehicle comes in, but for what belongs to the exhaust. */
 public enum IntakeField implements Property {
-    VEHICLE("plan.vehicle"),
-    CYLINDERS("plan.cylinders"),
-    BANKS("plan.banks"),
-    FUEL("plan.fuel"),
-    FUEL_SYSTEM("plan.system"),
-    READERS("plan.readers"),
-    LINK("plan.link"),
-    STAYS("plan.permanent"),
-    CONDITION("plan.condition"),
-    LEAK("plan.leak"),
-    FIT("plan.fit"),
-    MATERIAL("plan.material"),
-    HARNESS("plan.harness");
+    VEHICLE("plan.vehicle", "vehicle"),
+    CYLINDERS("plan.cylinders", "cylinders"),
+    BANKS("plan.banks", "exhaust banks"),
+    FUEL("plan.fuel", "fuel"),
+    FUEL_SYSTEM("plan.system", "fuel system"),
+    READERS("plan.readers", "what reads the signal"),
+    LINK("plan.link", "how it gets its data"),
+    STAYS("plan.permanent", "how long it stays"),
+    CONDITION("plan.condition", "state of the exhaust"),
+    LEAK("plan.leak", "size of the leak"),
+    FIT("plan.fit", "bung"),
+    MATERIAL("plan.material", "material of the pipe"),
+    HARNESS("plan.harness", "harness");
 
     private final String path;
+    private final String words;
 
-    IntakeField(String path) {
+    IntakeField(String path, String words) {
         this.path = path;
+        this.words = words;
     }
 
     @Override
     public String path() {
         return path;
+    }
+
+    @Override
+    public String words() {
+        return words;
     }
 }

@@ -4,18 +4,25 @@ import amberheron.core.parts.Property;
 
 /** What is entered of controller, reader and check points. */
 public enum ScaleField implements Property {
-    LAW("scale.law"),
-    READER("scale.reader"),
-    POINTS("scale.volts");
+    LAW("scale.law", "output law"),
+    READER("scale.reader", "the reader"),
+    POINTS("scale.volts", "a check point");
 
     private final String path;
+    private final String words;
 
-    ScaleField(String path) {
+    ScaleField(String path, String words) {
         this.path = path;
+        this.words = words;
     }
 
     @Override
     public String path() {
         return path;
+    }
+
+    @Override
+    public String words() {
+        return words;
     }
 }

@@ -34,6 +34,7 @@ public enum KeyState implements CheckId, Property {
     }
 
     /** The words for it. */
+    @Override
     public String words() {
         return words;
     }

@@ -4,43 +4,50 @@ import amberheron.core.parts.Property;
 
 /** What is entered of power, grounds, heater and signal; the volts in a state are a {@link KeyState}'s own. */
 public enum WireField implements Property {
-    SOURCES("wire.add"),
-    SOURCE_PLACE("wire.*.place"),
-    HOST_FUSE("wire.*.hostFuse"),
-    HOST_LOAD("wire.*.hostLoad"),
-    FUSE("wire.fuse"),
-    DRAW("wire.draw"),
-    FEED_LENGTH("wire.feed.length"),
-    FEED_SECTION("wire.feed.section"),
-    BATTERY("wire.feed.battery"),
-    SCHOOL("wire.school"),
-    TO_BATTERY("wire.toBattery"),
-    TO_CHASSIS("wire.toChassis"),
-    TO_READER("wire.toReader"),
-    SECTION("wire.section"),
-    MEAN("wire.mean"),
-    PEAK("wire.peak"),
-    DISPLAY("wire.display"),
-    JOINT("wire.joint"),
-    OTHERS("wire.others"),
-    MEASURED("wire.measured"),
-    HEATER("wire.heater"),
-    HEATER_DELAY("wire.heater.delay"),
-    SIGNAL_FORM("wire.signal.form"),
-    SIGNAL_OUTPUT("wire.signal.output"),
-    SIGNAL_INPUT("wire.signal.*.input"),
-    SIGNAL_MOST("wire.signal.*.most"),
-    SIGNAL_PULL("wire.signal.*.pull"),
-    SIGNAL_PULL_VOLTS("wire.signal.*.pullVolts");
+    SOURCES("wire.add", "a power source"),
+    SOURCE_PLACE("wire.*.place", "where the source is"),
+    HOST_FUSE("wire.*.hostFuse", "the tapped circuit's fuse"),
+    HOST_LOAD("wire.*.hostLoad", "what the tapped circuit feeds"),
+    FUSE("wire.fuse", "fuse"),
+    DRAW("wire.draw", "greatest draw"),
+    FEED_LENGTH("wire.feed.length", "length of the feed"),
+    FEED_SECTION("wire.feed.section", "size of the feed"),
+    BATTERY("wire.feed.battery", "the battery's capacity"),
+    SCHOOL("wire.school", "where the grounds are taken"),
+    TO_BATTERY("wire.toBattery", "length to the battery"),
+    TO_CHASSIS("wire.toChassis", "length to the chassis point"),
+    TO_READER("wire.toReader", "length to the reader's ground"),
+    SECTION("wire.section", "size of the ground wire"),
+    MEAN("wire.mean", "mean heater current"),
+    PEAK("wire.peak", "heater current while on"),
+    DISPLAY("wire.display", "the display's current"),
+    JOINT("wire.joint", "resistance of a joint"),
+    OTHERS("wire.others", "other loads on the strap"),
+    MEASURED("wire.measured", "drop as measured"),
+    HEATER("wire.heater", "when the heater gets its power"),
+    HEATER_DELAY("wire.heater.delay", "the heater's delay"),
+    SIGNAL_FORM("wire.signal.form", "how the signal gets there"),
+    SIGNAL_OUTPUT("wire.signal.output", "resistance of the controller's output"),
+    SIGNAL_INPUT("wire.signal.*.input", "resistance of the input"),
+    SIGNAL_MOST("wire.signal.*.most", "most the input stands"),
+    SIGNAL_PULL("wire.signal.*.pull", "pull-up in the reader"),
+    SIGNAL_PULL_VOLTS("wire.signal.*.pullVolts", "supply of the pull-up");
 
     private final String path;
+    private final String words;
 
-    WireField(String path) {
+    WireField(String path, String words) {
         this.path = path;
+        this.words = words;
     }
 
     @Override
     public String path() {
         return path;
+    }
+
+    @Override
+    public String words() {
+        return words;
     }
 }

@@ -1,0 +1,57 @@
+package amberheron.core.finding;
+
+import amberheron.core.parts.Address;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Findings by what to do about them.
+ *
+ * @param wrong what fails, as it was judged
+ * @param warned what is usable at a cost, the dearest first
+ * @param missing what is to be measured or said, each once, in the order of the checks
+ * @param unknown what waits for something that cannot be entered here
+ * @param kept what is within its limit
+ */
+public record Standing(List<Finding> wrong, List<Finding> warned, List<Missing> missing, List<Finding> unknown,
+        List<Finding> kept) {
+    /** A value that is missing, and the checks that wait for it. */
+    public record Missing(Address value, List<Finding> waiting) {
+        public Missing {
+            waiting = List.copyOf(waiting);
+        }
+    }
+
+    public Standing {
+        wrong = List.copyOf(wrong);
+        warned = List.copyOf(warned);
+        missing = List.copyOf(missing);
+        unknown = List.copyOf(unknown);
+        kept = List.copyOf(kept);
+    }
+
+    /** Sorts findings. */
+    public static Standing of(List<Finding> findings) {
+        Map<Address, List<Finding>> waiting = new LinkedHashMap<>();
+        findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN)
+                .forEach(f -> f.asks().forEach(a -> waiting.computeIfAbsent(a, k -> new ArrayList<>()).add(f)));
+        return new Standing(of(findings, Verdict.FAIL),
+                of(findings, Verdict.WARN).stream().sorted(Comparator.comparingDouble(Standing::cost).reversed())
+                        .toList(),
+                waiting.entrySet().stream().map(e -> new Missing(e.getKey(), e.getValue())).toList(),
+                of(findings, Verdict.UNKNOWN).stream().filter(f -> f.asks().isEmpty()).toList(),
+                of(findings, Verdict.PASS));
+    }
+
+    private static List<Finding> of(List<Finding> findings, Verdict verdict) {
+        return findings.stream().filter(f -> f.verdict() == verdict).toList();
+    }
+
+    private static double cost(Finding f) {
+        Double cost = f.lambdaCost();
+        return cost == null ? 0 : Math.abs(cost);
+    }
+}
