@@ -75,12 +75,32 @@ class EveryScreenTest extends WindowTest {
         find("job SB-014");
         Map<String, String> leaves = new LinkedHashMap<>();
         LEAVES.values().forEach(m -> leaves.putAll(m.leaves()));
-        assertThat(leaves).hasSize(11);
+        assertThat(leaves).hasSize(22);
         leaves.forEach((words, leaf) -> {
             find(words);
             assertThat(((ToggleButton) byId(leaf)).isSelected()).as(words).isTrue();
             assertThat(seen(byId(leaf))).as(words).isTrue();
         });
+    }
+
+    /** A leaf answers one question on one screen: with the demo's jobs nothing has to be scrolled for. */
+    @Test
+    void nothingScrolls() {
+        List<String> scrolled = new ArrayList<>();
+        for (String job : List.of("SB-014", "SB-015", "SB-016")) {
+            everywhere(job, where -> {
+                for (Node node : shown()) {
+                    if (node instanceof ScrollPane pane) {
+                        double over = Objects.requireNonNull(pane.getContent()).getLayoutBounds().getHeight()
+                                - pane.getViewportBounds().getHeight();
+                        if (over > 1) {
+                            scrolled.add(where + ": " + Math.round(over) + " px too high");
+                        }
+                    }
+                }
+            });
+        }
+        assertThat(scrolled).isEmpty();
     }
 
     /** At two sizes no button's words are cut, and nothing drawn hangs out of its drawing. */

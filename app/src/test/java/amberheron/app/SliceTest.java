@@ -135,6 +135,7 @@ class SliceTest extends WindowTest {
     @Test
     void typeOrDragOneScaleAndAllOthersFollow() {
         find("SB-016");
+        hands.push(KeyCode.F6);
         hands.clickOn(byId("rule.lambda")).push(KeyCode.CONTROL, KeyCode.A);
         type("0.9");
         assertThat(text("rule.volts")).as("(0.9·14.7 − 10)/2").isEqualTo("1.615");
@@ -160,6 +161,7 @@ class SliceTest extends WindowTest {
     void everyNumberCanBeAskedWhyAndEveryChangeTakenBack() {
         find("SB-016");
         hands.push(KeyCode.ALT, KeyCode.DIGIT3);
+        find("grounds and their schools");
         hands.clickOn(byId("why.ground"));
         assertThat(shows("Why: Ground shift")).isTrue();
         assertThat(

@@ -39,8 +39,9 @@ class StationsTest extends WindowTest {
     @Test
     void aPlaceIsDraggedAlongThePipeAndAroundTheClock() {
         go("SB-014", KeyCode.DIGIT2);
+        hands.clickOn(byId("place.leaf.choose"));
         Bounds run = onScreen(byId("place.run"));
-        hands.moveTo(run.getMinX() + 280, run.getMinY() + 100).press(MouseButton.PRIMARY).moveBy(-90, 0);
+        hands.moveTo(run.getMinX() + 219, run.getMinY() + 90).press(MouseButton.PRIMARY).moveBy(-90, 0);
         assertThat(shows("Too near the turbine")).as("judged while the hand holds it").isTrue();
         assertThat(session.job().chosenPlace().orElseThrow().distance()).isEqualTo(0.61);
         hands.moveBy(80, 0).release(MouseButton.PRIMARY);
@@ -58,6 +59,7 @@ class StationsTest extends WindowTest {
     @Test
     void placesAreAddedLookedAtTakenAndRemovedByPressing() {
         go("SB-014", KeyCode.DIGIT2);
+        hands.clickOn(byId("place.leaf.choose"));
         for (String id : List.of("place.letter.C", "place.take")) {
             hands.interact(() -> byId(id).requestFocus());
             hands.push(KeyCode.SPACE);
@@ -75,8 +77,6 @@ class StationsTest extends WindowTest {
     void whatCannotBeIsRefusedWhereItIsTyped() {
         go("SB-014", KeyCode.DIGIT2);
         hands.clickOn(byId("place.leaf.pipe"));
-        hands.interact(() -> byId("place.piece.3").requestFocus());
-        hands.push(KeyCode.SPACE);
         hands.interact(() -> session.seek(PlaceField.PIECE_WALL.of("3")));
         type("20");
         assertThat(shows("Wall 20.0 mm in a pipe of 38.1 mm leaves no bore; expected less than 19.1 mm"))
@@ -87,7 +87,8 @@ class StationsTest extends WindowTest {
         assertThat(shows("Length: found “-640”, expected between 1 mm and")).isTrue();
         hands.interact(() -> session.focus("place.B.distance"));
         type("3 m");
-        assertThat(shows("3000 mm is past the end of the run at 1940 mm")).isTrue();
+        assertThat(shows("3000 mm is past the end of the run at 1940 mm"))
+                .isTrue();
         hands.interact(() -> session.focus("place.standout"));
         type("160");
         assertThat(shows("more than the floor leaves at B")).isTrue();
@@ -102,8 +103,7 @@ class StationsTest extends WindowTest {
         hands.clickOn(byId("place.leaf.pipe"));
         hands.interact(() -> session.seek(PlaceField.PIECE_WALL.of("1")));
         type("20 mmm");
-        hands.interact(() -> byId("place.piece.0").requestFocus());
-        hands.push(KeyCode.SPACE);
+        hands.interact(() -> session.seek(PlaceField.PIECE_LENGTH.of("0")));
         hands.interact(() -> byId("place.piece.remove").requestFocus());
         hands.push(KeyCode.SPACE);
         assertThat(session.job().intake().exhaust().segments().getFirst().id()).isEqualTo("1");
@@ -128,7 +128,7 @@ class StationsTest extends WindowTest {
         assertThat(shows("Not as it was meant")).isTrue();
         assertThat(Objects.requireNonNull(session.review().findings(Station.PLACE).getFirst().figure()).si())
                 .as("the side was jacked up by 30°").isLessThan(Math.toRadians(10));
-        hands.clickOn(byId("place.leaf.mark"));
+        hands.clickOn(byId("place.leaf.procedure"));
         assertThat(shows("nuts in turn, a little each")).isTrue();
     }
 
@@ -143,7 +143,7 @@ class StationsTest extends WindowTest {
         assertThat(session.review().plan().steps()).extracting(Step::id).containsSubsequence("battery", "splice");
         hands.interact(() -> byId("step.earlier").requestFocus());
         hands.push(KeyCode.SPACE);
-        hands.interact(() -> byId("plan.material.0"));
+        hands.clickOn(byId("plan.leaf.intake"));
         assertThat(byId("plan.material.0").getParent().getParent().isVisible())
                 .as("what a clamp job does not need is not asked").isFalse();
         hands.push(KeyCode.CONTROL, KeyCode.J);

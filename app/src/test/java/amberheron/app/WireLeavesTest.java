@@ -1,5 +1,6 @@
 package amberheron.app;
 
+import amberheron.core.harness.HarnessField;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.core.finding.Finding;
@@ -45,6 +46,10 @@ class WireLeavesTest extends WindowTest {
         });
     }
 
+    private void choose(String list, int index) {
+        hands.interact(() -> ((ComboBox<?>) byId(list)).getSelectionModel().select(index));
+    }
+
     private Finding finding(String id) {
         return session.review().findings(Station.WIRE).stream().filter(f -> f.check().key().equals(id)).findFirst()
                 .orElseThrow();
@@ -58,15 +63,17 @@ class WireLeavesTest extends WindowTest {
     @Test
     void theChartIsClearedOfDoubts() {
         wire("SB-016");
-        find("conductor chart");
+        find("harness strip");
         assertThat(drawn("WH · TWIN, tell apart")).isTrue();
+        find("conductor chart");
         for (String tag : List.of("3", "4")) {
             press("wire.chart.row." + tag);
             press("wire.chart.apart.1");
         }
-        assertThat(drawn("TWIN")).isFalse();
         press("wire.chart.row.5");
-        press("wire.chart.left.1");
+        choose("wire.chart.left", 1);
+        find("harness strip");
+        assertThat(drawn("TWIN")).isFalse();
         assertThat(drawn("simulated narrowband, unused: taped and bundled")).isTrue();
         assertThat(session.review().findings(Station.WIRE))
                 .filteredOn(f -> f.check().key().equals("chart.twins") || f.check().key().equals("chart.unused"))
@@ -83,7 +90,7 @@ class WireLeavesTest extends WindowTest {
     void theWiringIsRecordedAsItWasDone() {
         wire("SB-015");
         hands.clickOn(byId("wire.leaf.wired"));
-        press("wire.joint.school.1");
+        choose("wire.joint.school", 1);
         for (int i = 0; i < 6; i++) {
             press("wire.joint.step." + i);
         }
@@ -127,7 +134,7 @@ class WireLeavesTest extends WindowTest {
             assertThat(p.moving()).isEqualTo(0.12);
         });
         assertThat(shows("At clip at the bell housing. Insulation melts there")).isTrue();
-        press("wire.route.sleeve.1");
+        choose("wire.route.0.sleeve", 1);
         assertThat(finding("route.hot").verdict()).isEqualTo(Verdict.PASS);
         press("wire.route.add");
         enter("wire.route.1.name", "display");
@@ -137,9 +144,9 @@ class WireLeavesTest extends WindowTest {
         assertThat(finding("route.slack").consequence().metric()).contains("without pulling");
         enter("wire.route.1.length", "1.9 m");
         assertThat(finding("route.length").verdict()).isEqualTo(Verdict.PASS);
-        press("wire.route.passage.1");
+        choose("wire.route.passage", 1);
         assertThat(shows("A bare edge cuts the insulation")).isTrue();
-        press("wire.route.row.1");
+        hands.interact(() -> session.seek(HarnessField.ROUTE_LENGTH.of("1")));
         press("wire.route.earlier");
         assertThat(session.job().wiring().harness().route().points().getFirst().name()).isEqualTo("display");
     }
@@ -215,6 +222,7 @@ class WireLeavesTest extends WindowTest {
         hands.push(KeyCode.CONTROL, KeyCode.Z);
         assertThat(chart().wires()).hasSize(wires);
         Chart before = chart();
+        find("harness strip");
         hands.interact(() -> byId("wire.chart.file").requestFocus());
         type(Files.write(home.resolve("bad.csv"), new byte[]{0, 1, (byte) 0xFF}).toString());
         waitUntil(() -> shows("bad.csv"));
@@ -224,7 +232,7 @@ class WireLeavesTest extends WindowTest {
     @Test
     void aWireIsPickedOnTheStrip() {
         wire("SB-016");
-        find("conductor chart");
+        find("harness strip");
         Node strip = byId("wire.strip");
         Node words = hands.find(n -> n instanceof Text t && t.getText().startsWith("BK")).orElseThrow();
         Bounds at = words.localToScreen(words.getBoundsInLocal());

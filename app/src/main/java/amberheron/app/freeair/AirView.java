@@ -47,27 +47,28 @@ public final class AirView implements StationView {
     public AirView(Session session) {
         this.session = session;
         findings = new FindingsTable(session);
-        EntryField temperature = field("Air temperature", CELSIUS, -30, 55, 1, AirField.TEMPERATURE,
+        EntryField temperature = field("Temperature", CELSIUS, -30, 55, 1, AirField.TEMPERATURE,
                 FreeAirCheck::temperature, FreeAirCheck::withTemperature);
-        EntryField humidity = field("Relative humidity", PERCENT, 0, 100, 0, AirField.HUMIDITY, FreeAirCheck::humidity,
+        EntryField humidity = field("Humidity", PERCENT, 0, 100, 0, AirField.HUMIDITY, FreeAirCheck::humidity,
                 FreeAirCheck::withHumidity);
-        EntryField height = field("Height above the sea", METRE, -430, 5500, 0, AirField.HEIGHT, FreeAirCheck::height,
+        EntryField height = field("Height", METRE, -430, 5500, 0, AirField.HEIGHT, FreeAirCheck::height,
                 FreeAirCheck::withHeight);
-        EntryField shown = field("It shows oxygen", PERCENT, 0, 30, 2, AirField.SHOWN, FreeAirCheck::shownOxygen,
+        EntryField shown = field("It shows", PERCENT, 0, 30, 2, AirField.SHOWN, FreeAirCheck::shownOxygen,
                 (c, v) -> c.withShownOxygen(v, day(c, v)));
-        EntryField mixture = field("or it shows a mixture", LAMBDA, 0.3, 20, 3, AirField.MIXTURE,
+        EntryField mixture = field("or as a mixture", LAMBDA, 0.3, 20, 3, AirField.MIXTURE,
                 FreeAirCheck::shownLambda,
                 (c, v) -> c.withShownLambda(v, day(c, v)));
-        EntryField settled = field("Warm and steady for", SECOND, 0, 3600, 0, AirField.SETTLED, FreeAirCheck::settled,
+        EntryField settled = field("Steady for", SECOND, 0, 3600, 0, AirField.SETTLED, FreeAirCheck::settled,
                 FreeAirCheck::withSettled);
-        Choice<School> school = new Choice<>(session, "This controller is", "air.school", List.of(School.values()),
+        Choice<School> school = Choice.list(session, "This controller is", "air.school", List.of(School.values()),
                 School::words, () -> session.job().air().school(),
                 s -> session.edit(s.words(), j -> j.withAir(j.air().withSchool(s))));
         refreshers.add(school::refresh);
         VBox today = Parts.card("Oxygen in this air", oxygen, costs);
-        root = new Columns(300, Parts.card("Against the rules", findings),
-                Parts.card("The air today", Parts.evenly(temperature, humidity), height), today, Parts.noted(
-                        "What the controller shows", date, school, procedure, Parts.evenly(shown, mixture), settled));
+        root = new Columns(300, Parts.card("The air today", Parts.evenly(temperature, humidity, height)),
+                Parts.noted("What the controller shows", date, school, procedure,
+                        Parts.evenly(shown, mixture, settled)),
+                today, Parts.card("Against the rules", findings));
     }
 
     /** The day of the reading: today for a new one, none when it is taken back. */

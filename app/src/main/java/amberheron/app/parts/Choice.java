@@ -32,11 +32,36 @@ public final class Choice<T> extends VBox {
      */
     public Choice(Session session, String name, String key, List<T> values, Function<T, String> words,
             Supplier<@Nullable T> read, Consumer<T> pick) {
+        this(session, name, key, values, words, read, pick, values.size() <= FEW);
+    }
+
+    /** A list that opens, however few they are. */
+    public static <T> Choice<T> list(Session session, String name, String key, List<T> values,
+            Function<T, String> words, Supplier<@Nullable T> read, Consumer<T> pick) {
+        return new Choice<>(session, name, key, values, words, read, pick, false);
+    }
+
+    /** A list that opens, without its name: for the cell of a table whose column is named. */
+    public static <T> Choice<T> inTable(Session session, String name, String key, List<T> values,
+            Function<T, String> words, Supplier<@Nullable T> read, Consumer<T> pick) {
+        Choice<T> choice = list(session, name, key, values, words, read, pick);
+        choice.getChildren().removeFirst();
+        choice.getStyleClass().add("in-table");
+        if (choice.list != null) {
+            choice.list.setMinWidth(0);
+            choice.list.setPrefWidth(60);
+        }
+        return choice;
+    }
+
+    private Choice(Session session, String name, String key, List<T> values, Function<T, String> words,
+            Supplier<@Nullable T> read, Consumer<T> pick, boolean side) {
         this.read = read;
         this.values = List.copyOf(values);
-        Label label = Parts.text(name, "field-name");
+        // A name that wraps would be measured at no width at all.
+        Label label = Parts.line(name, "field-name");
         getStyleClass().add("entry");
-        if (values.size() <= FEW) {
+        if (side) {
             buttons = values.stream().map(v -> {
                 ToggleButton button = new ToggleButton(words.apply(v));
                 button.setId(key + "." + values.indexOf(v));

@@ -10,10 +10,21 @@ public final class Columns extends Pane {
     /** Part of the width that the left column takes; checks stand there and need the room for their figures. */
     private static final double LEFT_PART = 0.56;
     private final double narrowest;
+    private final double part;
 
     /** Two columns of cards, each at least so wide, filled in turn: left, right, left… */
     public Columns(double narrowest, Node... cards) {
+        this(narrowest, LEFT_PART, cards);
+    }
+
+    /** Two columns of one width. */
+    public static Columns even(double narrowest, Node... cards) {
+        return new Columns(narrowest, 0.5, cards);
+    }
+
+    private Columns(double narrowest, double part, Node... cards) {
         this.narrowest = narrowest;
+        this.part = part;
         getChildren().addAll(cards);
     }
 
@@ -53,7 +64,7 @@ public final class Columns extends Pane {
 
     private double lay(double width, boolean place) {
         boolean two = two(width);
-        double left = two ? Math.floor((width - GAP) * LEFT_PART) : width;
+        double left = two ? Math.floor((width - GAP) * part) : width;
         double right = width - GAP - left;
         double[] y = {0, 0};
         int turn = 0;

@@ -78,6 +78,16 @@ public final class EntryField extends VBox {
         });
     }
 
+    /** Without its name, for the cell of a table whose column is named. */
+    public EntryField inTable() {
+        getChildren().removeFirst();
+        input.setPromptText("");
+        input.setMinWidth(0);
+        input.setPrefWidth(30);
+        getStyleClass().add("in-table");
+        return this;
+    }
+
     /** Shows the angle as a position on the pipe's clock face. */
     public EntryField onClockFace() {
         onClockFace = true;
@@ -103,10 +113,12 @@ public final class EntryField extends VBox {
             return;
         }
         say(new Parsed.Value(0));
-        if (!input.isFocused() || unchanged()) {
-            input.setText(shown());
+        String now = shown();
+        // The same words written again would take back what is marked in them.
+        if ((!input.isFocused() || unchanged()) && !input.getText().equals(now)) {
+            input.setText(now);
         }
-        shownLast = shown();
+        shownLast = now;
     }
 
     private boolean unchanged() {

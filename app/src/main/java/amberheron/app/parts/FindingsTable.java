@@ -39,7 +39,7 @@ public final class FindingsTable extends Stack {
     private final Node head = grid(Parts.line(""), head(""), head("found"), head("limit"), head("costs"));
     private final Label keptTitle = Parts.line("", "subject");
     private final Label keptFold = Parts.line("", "note");
-    private final Label keptWords = Parts.text("", "consequence");
+    private final Label keptWords = Parts.text("", "consequence", "kept-words");
     private final Pressable kept;
     private Standing standing = Standing.of(List.of());
     private boolean open;
@@ -51,6 +51,8 @@ public final class FindingsTable extends Stack {
         getStyleClass().add("findings");
         StackPane mark = new StackPane(Mark.of(Verdict.PASS));
         mark.setMinWidth(18);
+        // Two lines of it are enough to know what is under it.
+        keptWords.setMinHeight(0);
         HBox box = new HBox(keptWords);
         box.getStyleClass().add("consequence-box");
         kept = new Pressable("", "", () -> {
@@ -93,7 +95,7 @@ public final class FindingsTable extends Stack {
         Map<Address, MissingRow> still = new HashMap<>();
         standing.missing().forEach(m -> {
             MissingRow line = Objects.requireNonNullElseGet(missing.get(m.value()), () -> new MissingRow(m.value()));
-            line.show(m);
+            line.show(m, still.isEmpty());
             still.put(m.value(), line);
             lines.add(line.node);
         });
@@ -165,14 +167,17 @@ public final class FindingsTable extends Stack {
             });
         }
 
-        void show(Standing.Missing m) {
-            title.setText("Missing: " + m.value().property().words());
+        /** The first says what for; the others are told by their names. */
+        void show(Standing.Missing m, boolean first) {
+            title.setText("Missing: " + m.value().property().words()
+                    + (m.values().size() > 1 ? " (" + m.values().size() + ")" : ""));
             boolean one = m.waiting().size() == 1;
-            Finding first = m.waiting().getFirst();
+            Finding check = m.waiting().getFirst();
             waiting.setText(one
-                    ? Figures.text(session, first.subject()) + ": " + Figures.text(session, first.consequence())
+                    ? Figures.text(session, check.subject()) + ": " + Figures.text(session, check.consequence())
                     : m.waiting().stream().map(f -> Figures.text(session, f.subject())).collect(
                             Collectors.joining(", ", "", " wait for it.")));
+            Parts.show(Objects.requireNonNull(waiting.getParent()), first);
             node.setAccessibleText(title.getText() + ". " + waiting.getText() + " Press to enter it.");
         }
     }

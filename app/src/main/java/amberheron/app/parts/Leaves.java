@@ -1,5 +1,6 @@
 package amberheron.app.parts;
 
+import javafx.scene.control.TextInputControl;
 import amberheron.app.session.Session;
 
 import java.util.ArrayList;
@@ -9,8 +10,6 @@ import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** Several leaves of one station, one of them shown. A field or leaf that is asked for is brought. */
@@ -47,7 +46,6 @@ public final class Leaves extends VBox {
         // In one line where there is room beside the title, else in two.
         tabs.setPrefWrapLength(ROOM);
         tabs.setAlignment(Pos.TOP_RIGHT);
-        HBox.setHgrow(tabs, Priority.ALWAYS);
         session.onFocus(wanted -> {
             for (Leaf leaf : leaves) {
                 if (wanted.equals(leaf.button.getId())) {
@@ -60,7 +58,12 @@ public final class Leaves extends VBox {
                 Node found = Parts.find(leaf.node, wanted);
                 if (found != null) {
                     show(leaf);
-                    first(found).requestFocus();
+                    Node at = first(found);
+                    at.requestFocus();
+                    // What is typed now takes the place of what stood there.
+                    if (at instanceof TextInputControl field) {
+                        field.selectAll();
+                    }
                 }
             }
         });
@@ -90,6 +93,7 @@ public final class Leaves extends VBox {
         Leaf leaf = new Leaf(button, node, refresh);
         button.setId(id);
         button.setMinWidth(USE_PREF_SIZE);
+        button.getStyleClass().add("leaf-tab");
         button.setOnAction(e -> show(leaf));
         boolean first = leaves.isEmpty();
         leaves.add(leaf);

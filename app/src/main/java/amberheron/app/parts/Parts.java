@@ -86,6 +86,18 @@ public final class Parts {
         return card;
     }
 
+    /** A card without a heading, where its first line says what it is. */
+    public static VBox bare(Node... content) {
+        VBox card = new Stack(8, content);
+        card.getStyleClass().add("card");
+        return card;
+    }
+
+    /** Cards one under the other. */
+    public static VBox stacked(Node... cards) {
+        return new Stack(12, cards);
+    }
+
     /** A card without a note. */
     public static VBox card(String heading, Node... content) {
         return noted(heading, new Label(), content);

@@ -1,5 +1,7 @@
 package amberheron.app.parts;
 
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.HBox;
 import amberheron.app.session.Session;
 
 import amberheron.core.finding.Photo;
@@ -12,7 +14,6 @@ import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** Photos kept with one part of a job, each known by its digest. */
@@ -38,10 +39,11 @@ public final class PhotoCard extends VBox {
         file.setAccessibleText("Photo");
         file.setOnAction(e -> attach(file.getText()));
         getChildren().add(Parts.card("Photos", list,
-                file, new FlowPane(6, 6,
-                        Parts.button("Attach", key + ".attach", () -> attach(file.getText()), "quiet"),
+                new HBox(6, file, Parts.button("Attach", key + ".attach", () -> attach(file.getText()), "quiet"),
                         Parts.button("Browse…", key + ".browse", () -> Parts.browse(this, "Photo", this::attach),
                                 "quiet"))));
+        file.setMinWidth(60);
+        HBox.setHgrow(file, Priority.ALWAYS);
     }
 
     private void attach(String typed) {

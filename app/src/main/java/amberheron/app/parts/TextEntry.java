@@ -79,12 +79,23 @@ public final class TextEntry extends VBox {
         getStyleClass().add("entry");
     }
 
+    /** Without its name, for the cell of a table whose column is named. */
+    public TextEntry inTable() {
+        getChildren().removeFirst();
+        input.setMinWidth(0);
+        input.setPrefWidth(60);
+        getStyleClass().addAll("in-table", "words-in-table");
+        return this;
+    }
+
     /** Shows what the job says now. */
     public void refresh() {
         input.setId(key.get());
         if (!input.isFocused() || input.getText().equals(shownLast)) {
             shownLast = read.apply(session.job());
-            input.setText(shownLast);
+            if (!input.getText().equals(shownLast)) {
+                input.setText(shownLast);
+            }
         }
     }
 }

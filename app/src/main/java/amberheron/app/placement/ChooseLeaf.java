@@ -37,6 +37,8 @@ import org.jspecify.annotations.Nullable;
 
 /** The rules, the clock face, the candidates, the search and the shop's schools. */
 final class ChooseLeaf {
+    private static final double SECTION = 216;
+
     private final Session session;
     private final PlaceModel model;
     private final ClockFace face;
@@ -47,46 +49,64 @@ final class ChooseLeaf {
     private final VBox one;
     private final Choice<Line> line;
     private final List<Runnable> refreshers = new ArrayList<>();
-    private final Node node;
+    private final Button take;
+    private final VBox remark;
+    private final VBox section;
+    private final VBox schools;
+    private final Columns node;
 
     ChooseLeaf(Session session, PlaceModel model, Runnable moved) {
         this.session = session;
         this.model = model;
         face = new ClockFace(session, model, moved);
         rules = new FindingsTable(session);
-        EntryField distance = candidate("Distance along the pipe", MILLIMETRE, -2000, 10_000, PlaceField.DISTANCE,
+        EntryField distance = candidate("Along the pipe", MILLIMETRE, -2000, 10_000, PlaceField.DISTANCE,
                 Candidate::distance, (c, v) -> {
                     if (v != null) {
                         PlaceModel.exhaust(session).run(c.line()).require(v);
                     }
                     return c.withDistance(v);
                 });
-        EntryField clock = candidate("Clock position", DEGREE, -180, 180, PlaceField.CLOCK, Candidate::clock,
+        EntryField clock = candidate("Clock", DEGREE, -180, 180, PlaceField.CLOCK, Candidate::clock,
                 Candidate::withClock).onClockFace();
-        EntryField slope = candidate("Slope measured there", DEGREE, -90, 90, PlaceField.SLOPE, Candidate::slope,
+        EntryField slope = candidate("Slope there", DEGREE, -90, 90, PlaceField.SLOPE, Candidate::slope,
                 Candidate::withSlope);
-        EntryField lean = candidate("Leans along the pipe", DEGREE, -60, 60, PlaceField.LEAN, Candidate::lean,
+        EntryField lean = candidate("Leans along it", DEGREE, -60, 60, PlaceField.LEAN, Candidate::lean,
                 (c, v) -> c.withLean(v == null ? 0 : v));
-        line = new Choice<>(session, "On the pipes of", "place.line", List.of(Line.FIRST, Line.SECOND), Line::words,
+        line = Choice.list(session, "On the pipes of", "place.line", List.of(Line.FIRST, Line.SECOND), Line::words,
                 () -> PlaceModel.entered(session).map(Candidate::line).orElse(null),
                 l -> edit("on the " + l.words(), c -> c.withLine(l)));
-        Choice<Candidate.Hole> hole = new Choice<>(session, "Hole", "place.hole", List.of(Candidate.Hole.values()),
+        Choice<Candidate.Hole> hole = Choice.list(session, "Hole", "place.hole", List.of(Candidate.Hole.values()),
                 Candidate.Hole::words, () -> PlaceModel.entered(session).map(Candidate::hole).orElse(null),
                 h -> edit(h.words(), c -> c.withHole(h)));
         TextEntry note = new TextEntry(session, "What speaks for it", "place.note", "near, dry, easy to reach…", 1,
                 j -> PlaceModel.entered(session).map(Candidate::note).orElse(""),
                 (j, v) -> session.place()
                         .map(id -> j.withPlacing(j.placing().withCandidate(id, c -> c.withNote(v)))).orElse(j));
-        one = new VBox(8, Parts.evenly(distance, clock), line, Parts.evenly(slope, lean), hole, note);
+        one = new VBox(8, Parts.evenly(distance, clock, slope, lean), Parts.evenly(hole, line));
         refreshers.addAll(List.of(line::refresh, hole::refresh, note::refresh));
-        VBox search = Parts.card("Search of the whole run", searched,
-                Parts.button("Take up what it found", "place.search", () -> model.addBest(session), "quiet"));
-        node = new Columns(300, Parts.noted("Against the rules", rulesNote, rules),
-                Parts.noted("Section, from behind", face.note(), face), search, Parts.card("Places", letters, one),
-                Parts.noted("The shop's schools", new Label("for every job"), schools()));
+        take = Parts.button("Take up what it found", "place.search", () -> model.addBest(session), "quiet");
+        section = Parts.noted("From behind", face.note(), face);
+        section.setPrefWidth(SECTION);
+        section.setMinWidth(SECTION);
+        schools = Parts.noted("The shop's schools", new Label("for every job"), schoolChoices());
+        VBox place = Parts.bare(letters, one);
+        remark = Parts.bare(note);
+        node = new Columns(300, place, Parts.stacked(Parts.noted("Against the rules", rulesNote, rules),
+                Parts.card("Search of the whole run", searched, take), remark));
     }
 
-    private VBox schools() {
+    /** The clock face, for whoever has room for it. */
+    VBox section() {
+        return section;
+    }
+
+    /** What the shop holds with, for every job. */
+    Node schools() {
+        return schools;
+    }
+
+    private VBox schoolChoices() {
         return new VBox(8, school("Tilt", "place.school.tilt", TiltSchool.values(), TiltSchool::words,
                 PlaceSchools::tilt, PlaceSchools::withTilt),
                 school("Catalyst", "place.school.catalyst", CatalystSchool.values(), CatalystSchool::words,
@@ -121,7 +141,7 @@ final class ChooseLeaf {
                 j -> j.withPlacing(j.placing().withCandidate(id, change))));
     }
 
-    Node node() {
+    Columns node() {
         return node;
     }
 
@@ -142,16 +162,19 @@ final class ChooseLeaf {
         letters.getChildren().setAll(job.candidates().stream().map(this::letter).toList());
         letters.getChildren().add(Parts.button("Add a place", "place.add", () -> model.add(session), "quiet"));
         session.place().ifPresent(id -> {
-            boolean taken = id.equals(job.placing().chosen());
-            Button take = Parts.button(taken ? id + " is taken" : "Take " + id, "place.take",
-                    () -> model.take(session, id), "quiet");
-            take.setDisable(taken);
-            letters.getChildren().addAll(take,
+            if (!id.equals(job.placing().chosen())) {
+                letters.getChildren().add(Parts.button("Take " + id, "place.take", () -> model.take(session, id),
+                        "quiet"));
+            }
+            letters.getChildren().add(
                     Parts.button("Remove " + id, "place.remove", () -> model.remove(session, id), "quiet"));
         });
         Parts.show(one, session.place().isPresent());
+        Parts.show(remark, session.place().isPresent());
         Parts.show(line, PlaceModel.exhaust(session).lines().size() > 1);
         searched.setText(model.searched(session));
+        // A button that could not act is not offered.
+        Parts.show(take, model.found(session));
         refreshers.forEach(Runnable::run);
         judge();
     }

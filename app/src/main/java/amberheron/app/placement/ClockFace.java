@@ -37,7 +37,7 @@ final class ClockFace extends Drawing {
     private double middleY;
 
     ClockFace(Session session, PlaceModel model, Runnable moved) {
-        super(230);
+        super(190);
         this.session = session;
         this.model = model;
         setId("place.clock.face");
@@ -117,7 +117,7 @@ final class ClockFace extends Drawing {
         }
         line(middleX - r * 1.7, middleY, middleX + r * 1.7, middleY, "horizon").getTransforms()
                 .add(new Rotate(roll, middleX, middleY));
-        text("level", middleX + r * 1.72, middleY + 14 + r * 1.7 * Math.sin(car.roll()), 0.2, "drawing-text",
+        text("level", middleX + r * 1.7, middleY + 15 + r * 1.7 * Math.sin(car.roll()), 1, "drawing-text",
                 "soft-text");
         Double clock = looked.map(Candidate::clock).orElse(null);
         if (clock == null) {

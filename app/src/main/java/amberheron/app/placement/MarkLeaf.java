@@ -33,6 +33,7 @@ final class MarkLeaf {
     private final Label title = new Label();
     private final List<Runnable> refreshers;
     private final Node node;
+    private final Node steps;
 
     MarkLeaf(Session session, PlaceModel model) {
         this.session = session;
@@ -40,7 +41,7 @@ final class MarkLeaf {
         preview = new TemplatePreview(session, model);
         EntryField diameter = bung("Bung across", PlaceField.BUNG_DIAMETER, 18, 60, Bung::diameter, Bung::withDiameter);
         EntryField lip = bung("Hole it needs", PlaceField.BUNG_LIP, 10, 60, Bung::lip, Bung::withLip);
-        Choice<Boolean> stepped = new Choice<>(session, "Bung in hand", "place.bung.stepped", List.of(true, false),
+        Choice<Boolean> stepped = Choice.list(session, "Bung in hand", "place.bung.stepped", List.of(true, false),
                 s -> s ? "stepped: its lip sits in the hole" : "plain: sits on the pipe",
                 () -> session.job().placing().bung().stepped(),
                 s -> session.edit("bung " + (s ? "stepped" : "plain"),
@@ -49,8 +50,8 @@ final class MarkLeaf {
         node = new Columns(300, Parts.noted("Templates", note, preview,
                 Parts.button("Write the sheet, 1 : 1, as PDF and SVG", "place.print", () -> model.print(session),
                         "primary")),
-                Parts.card("Mark and cut", figures, stepped, Parts.evenly(diameter, lip)),
-                Parts.noted("Procedure", title, procedure));
+                Parts.card("Mark and cut", figures, stepped, Parts.evenly(diameter, lip)));
+        steps = Parts.noted("Procedure", title, procedure);
     }
 
     private EntryField bung(String name, PlaceField field, double min, double max, Function<Bung, Double> read,
@@ -58,6 +59,11 @@ final class MarkLeaf {
         return new EntryField(session, QuantityField.of(name, MILLIMETRE, min, max), 1, field::address,
                 j -> read.apply(j.placing().bung()),
                 (j, v) -> v == null ? j : j.withPlacing(j.placing().withBung(write.apply(j.placing().bung(), v))));
+    }
+
+    /** How it is fitted, step by step. */
+    Node steps() {
+        return steps;
     }
 
     Node node() {

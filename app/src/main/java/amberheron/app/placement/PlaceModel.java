@@ -48,8 +48,7 @@ import org.jspecify.annotations.Nullable;
 /** What the Place station says. */
 public final class PlaceModel implements StationModel {
     private @Nullable Candidate dragged;
-    private @Nullable Object searchedFor;
-    private Optional<PlaceSearch.Band> band = Optional.empty();
+    private Search search = new Search("", Optional.empty(), Optional.empty());
 
     @Override
     public String subtitle() {
@@ -68,10 +67,13 @@ public final class PlaceModel implements StationModel {
     @Override
     public Map<String, String> leaves() {
         Map<String, String> leaves = new LinkedHashMap<>();
+        leaves.put("pieces of the pipe", "place.leaf.pipe");
+        leaves.put("what lies around it, sensor and lead, how the car stands", "place.leaf.around");
         leaves.put("choose, rules and search", "place.leaf.choose");
-        leaves.put("pieces of the pipe and what is beside it", "place.leaf.pipe");
-        leaves.put("mark out, templates and procedure", "place.leaf.mark");
+        leaves.put("mark out, templates", "place.leaf.mark");
+        leaves.put("procedure, step by step", "place.leaf.procedure");
         leaves.put("as fitted", "place.leaf.fitted");
+        leaves.put("the shop's schools", "place.leaf.schools");
         return leaves;
     }
 
@@ -147,19 +149,34 @@ public final class PlaceModel implements StationModel {
         return entered(session).map(Candidate::line).filter(lines::contains).orElse(lines.getFirst());
     }
 
-    /** Every place of the line looked at, judged; worked out again only when what it depends on has changed. */
-    Optional<PlaceSearch.Band> band(Session session) {
-        Object now = List.of(site(session), line(session));
-        if (!now.equals(searchedFor)) {
-            searchedFor = now;
-            band = PlaceSearch.band(site(session), line(session));
+    /** The search of a line as it was judged. */
+    private record Search(Object of, Optional<PlaceSearch.Band> band, Optional<Candidate> best) {
+    }
+
+    /** Worked out again only when what it depends on has changed. */
+    private Search search(Session session) {
+        Site site = site(session);
+        Object now = List.of(site, line(session));
+        if (!now.equals(search.of)) {
+            Optional<PlaceSearch.Band> band = PlaceSearch.band(site, line(session));
+            search = new Search(now, band, band.flatMap(b -> PlaceSearch.best(site, line(session), b)));
         }
-        return band;
+        return search;
+    }
+
+    /** Every place of the line looked at, judged. */
+    Optional<PlaceSearch.Band> band(Session session) {
+        return search(session).band;
     }
 
     /** The best place of the line looked at. */
     Optional<Candidate> best(Session session) {
-        return band(session).flatMap(b -> PlaceSearch.best(site(session), line(session), b));
+        return search(session).best;
+    }
+
+    /** Whether the search found a place that can be taken. */
+    boolean found(Session session) {
+        return best(session).isPresent();
     }
 
     /** What the search found, in words. */

@@ -1,5 +1,7 @@
 package amberheron.app.placement;
 
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.HBox;
 import amberheron.app.parts.Leaves;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
@@ -11,6 +13,8 @@ import javafx.scene.layout.VBox;
 
 /** The run above; below it one leaf each for choosing, the pipe itself, marking out, and what was made. */
 public final class PlaceView implements StationView {
+    private static final double BOTH = 620;
+
     private final RunDrawing run;
     private final ChooseLeaf choose;
     private final Leaves leaves;
@@ -21,13 +25,29 @@ public final class PlaceView implements StationView {
         run = new RunDrawing(session, model, this::moved);
         choose = new ChooseLeaf(session, model, this::moved);
         PipeLeaf pipe = new PipeLeaf(session);
+        AroundLeaf around = new AroundLeaf(session);
         MarkLeaf mark = new MarkLeaf(session, model);
         FittedLeaf fitted = new FittedLeaf(session);
-        leaves = new Leaves(session).with("Choose", "place.leaf.choose", choose.node(), choose::refresh)
-                .with("The pipe", "place.leaf.pipe", pipe.node(), pipe::refresh)
+        leaves = new Leaves(session).with("Pipe", "place.leaf.pipe", pipe.node(), pipe::refresh)
+                .with("Around it", "place.leaf.around", around.node(), around::refresh)
+                .with("Choose", "place.leaf.choose", choose.node(), choose::refresh)
                 .with("Mark out", "place.leaf.mark", mark.node(), mark::refresh)
-                .with("As fitted", "place.leaf.fitted", fitted.node(), fitted::refresh);
-        root = new VBox(12, Parts.noted("Run", run.note(), run), leaves);
+                .with("Procedure", "place.leaf.procedure", mark.steps(), mark::refresh)
+                .with("As fitted", "place.leaf.fitted", fitted.node(), fitted::refresh)
+                .with("Schools", "place.leaf.schools", choose.schools(), choose::refresh);
+        VBox drawn = Parts.noted("Run", run.note(), run);
+        HBox.setHgrow(drawn, Priority.ALWAYS);
+        HBox above = new HBox(12, drawn, choose.section());
+        // Beside the run where there is room, else with what it is dragged for.
+        above.widthProperty().addListener((o, was, now) -> {
+            VBox section = choose.section();
+            boolean beside = now.doubleValue() >= BOTH;
+            if (now.doubleValue() > 0 && beside != above.getChildren().contains(section)) {
+                (beside ? choose.node() : above).getChildren().remove(section);
+                (beside ? above : choose.node()).getChildren().add(section);
+            }
+        });
+        root = new VBox(12, above, leaves);
     }
 
     /** The hand moved the candidate: everything it is judged by follows at once. */

@@ -34,7 +34,7 @@ import javafx.scene.shape.Rectangle;
  * considered. The place looked at is dragged along it.
  */
 final class RunDrawing extends Drawing {
-    private static final double HEIGHT = 200;
+    private static final double HEIGHT = 190;
     private static final double ENGINE = 58;
     private static final double EDGE = 10;
     private static final double TOP = 44;
@@ -176,9 +176,13 @@ final class RunDrawing extends Drawing {
         }
         double front = run.point(from).back();
         double wide = width - ENGINE - 2 * EDGE;
-        scale = Math.min(wide / Math.max(0.2, back - front), (height - TOP - BOTTOM) / Math.max(0.1, highest - lowest));
+        long aside = PlaceModel.exhaust(session).neighbours().stream().filter(n -> n.gap() != null)
+                .filter(n -> n.side() == Neighbour.Side.LEFT || n.side() == Neighbour.Side.RIGHT).count();
+        // What lies beside it is drawn in rows at the foot.
+        double bottom = BOTTOM + 20 * Math.max(0, aside - 1);
+        scale = Math.min(wide / Math.max(0.2, back - front), (height - TOP - bottom) / Math.max(0.1, highest - lowest));
         left = ENGINE + EDGE - front * scale;
-        zero = TOP + highest * scale + (height - TOP - BOTTOM - (highest - lowest) * scale) / 2;
+        zero = TOP + highest * scale + (height - TOP - bottom - (highest - lowest) * scale) / 2;
     }
 
     private double half(Piece p) {

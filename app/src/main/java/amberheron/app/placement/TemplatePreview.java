@@ -15,7 +15,7 @@ final class TemplatePreview extends Drawing {
     private final PlaceModel model;
 
     TemplatePreview(Session session, PlaceModel model) {
-        super(230);
+        super(200);
         this.session = session;
         this.model = model;
         setId("place.template");

@@ -1,5 +1,7 @@
 package amberheron.app.plan;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
 import amberheron.core.finding.Message;
 import static amberheron.core.finding.Message.plain;
 
@@ -216,6 +218,16 @@ public final class PlanModel implements StationModel {
         Path folder = session.home().resolve("lists");
         session.inBackground("Writing the list", () -> "Written to " + folder + ": " + sheet.write(job, folder).stream()
                 .map(f -> String.valueOf(f.getFileName())).collect(Collectors.joining(", ")) + ".");
+    }
+
+    @Override
+    public Map<String, String> leaves() {
+        Map<String, String> leaves = new LinkedHashMap<>();
+        leaves.put("steps and when it is finished", "plan.leaf.steps");
+        leaves.put("intake", "plan.leaf.intake");
+        leaves.put("state of the exhaust, leaks, booking", "plan.leaf.exhaust");
+        leaves.put("parts and tools at hand", "plan.leaf.parts");
+        return leaves;
     }
 
     @Override

@@ -1,5 +1,7 @@
 package amberheron.app.plan;
 
+import javafx.scene.layout.TilePane;
+import amberheron.app.parts.Leaves;
 import static amberheron.core.units.Phrase.say;
 
 import static amberheron.core.units.Unit.LITRE;
@@ -54,19 +56,21 @@ public final class PlanView implements StationView {
     private static final String LOOK_FOR = "Cold start: ticking that fades as it warms. Soot at gaskets, flex, slip joints, welds. "
             + "Soapy water or smoke with a little pressure. Rust that a screwdriver goes through.";
 
+    private static final double PART = 340;
     private static final String READERS = Question.READERS.address().key();
 
     private final Session session;
     private final PlanModel model;
-    private final Parent root;
+    private final Leaves leaves;
     private final FinishDrawing finish;
-    private final Label path = Parts.text("", "soft");
-    private final VBox steps = new VBox();
+    private final Label path = Parts.line("", "soft");
+    private final VBox first = new VBox();
+    private final VBox second = new VBox();
     private final Label stepsNote = new Label();
     private final Label finishNote = new Label();
     private final VBox follows = new VBox(4);
     private final VBox leaks = new VBox(2);
-    private final VBox parts = new VBox();
+    private final TilePane parts = new TilePane(12, 0);
     private final Label partsNote = new Label();
     private final List<Runnable> refreshers = new ArrayList<>();
     private final List<CheckBox> readers = new ArrayList<>();
@@ -77,15 +81,26 @@ public final class PlanView implements StationView {
         this.session = session;
         this.model = model;
         finish = new FinishDrawing(session, model);
-        VBox intake = Parts.card("Intake", intake());
-        VBox exhaust = Parts.card("The exhaust first", condition());
-        VBox ready = Parts.noted("Parts and tools", partsNote, parts,
-                Parts.button("Write the list, to print and as CSV", "plan.parts.write",
-                        () -> model.writeParts(session), "quiet"));
-        VBox plan = Parts.noted("Steps", stepsNote, steps);
-        VBox derived = Parts.card("Follows from the intake", follows);
-        root = new VBox(12, Parts.noted("Finished", finishNote, finish, path),
-                new Columns(300, plan, intake, ready, exhaust, Parts.card("Booking", booking()), derived));
+        Columns steps = Columns.even(240, first, second);
+        Node[] all = intake();
+        VBox left = new VBox(8);
+        VBox right = new VBox(8);
+        for (int i = 0; i < all.length; i++) {
+            (i < (all.length + 1) / 2 ? left : right).getChildren().add(all[i]);
+        }
+        leaves = new Leaves(session).with("Steps", "plan.leaf.steps",
+                new VBox(12, Parts.noted("Finished", finishNote, finish, path),
+                        Parts.noted("Steps", stepsNote, steps)),
+                this::steps)
+                .with("Intake", "plan.leaf.intake", Parts.card("Intake", Columns.even(300, left, right)), this::fields)
+                .with("Exhaust and booking", "plan.leaf.exhaust", new Columns(300,
+                        Parts.card("The exhaust first", condition()), Parts.stacked(Parts.card("Booking", booking()),
+                                Parts.card("Follows from the intake", follows))),
+                        this::fields)
+                .with("Parts and tools", "plan.leaf.parts", Parts.noted("Parts and tools", partsNote, parts,
+                        Parts.button("Write the list, to print and as CSV", "plan.parts.write",
+                                () -> model.writeParts(session), "quiet")),
+                        this::fields);
     }
 
     private Node[] intake() {
@@ -169,12 +184,12 @@ public final class PlanView implements StationView {
         refreshers.add(day::refresh);
         List<Optional<Waiting>> holds = List.of(Optional.empty(), Optional.of(Waiting.CUSTOMER),
                 Optional.of(Waiting.PARTS), Optional.of(Waiting.WELDER));
-        Choice<Optional<Waiting>> hold = add(new Choice<>(session, "On hold for", "plan.hold", holds,
+        Choice<Optional<Waiting>> hold = add(Choice.list(session, "On hold for", "plan.hold", holds,
                 h -> h.map(Waiting::words).orElse("nothing"),
                 () -> Optional.ofNullable(session.job().progress().hold()),
                 h -> session.edit("on hold for " + h.map(Waiting::words).orElse("nothing"),
                         j -> j.withProgress(j.progress().withHold(h.orElse(null))))));
-        return new Node[]{Parts.evenly(bay, day), hold};
+        return new Node[]{Parts.evenly(bay, day, hold)};
     }
 
     private <T extends Region> T add(T part) {
@@ -233,11 +248,20 @@ public final class PlanView implements StationView {
 
     @Override
     public Parent node() {
-        return root;
+        return leaves;
+    }
+
+    @Override
+    public List<Node> besideTitle() {
+        return List.of(leaves.tabs());
     }
 
     @Override
     public void refresh() {
+        leaves.refresh();
+    }
+
+    private void fields() {
         Job job = session.job();
         Intake intake = job.intake();
         refreshers.forEach(Runnable::run);
@@ -245,14 +269,6 @@ public final class PlanView implements StationView {
         for (int i = 0; i < readers.size(); i++) {
             readers.get(i).setSelected(intake.readers().contains(Arrays.asList(ReaderKind.values()).get(i)));
         }
-        finish.refresh();
-        finishNote.setText("eight jobs in ten end inside the bar · one lift");
-        path.setText(model.criticalPath(session));
-        Parts.show(path, !path.getText().isEmpty());
-        stepsNote.setText(model.figure(session));
-        List<PlanModel.Row> rows = model.rows(session);
-        Parts.fill(steps, List.of(rows, session.units(), model.opened(), job.progress()),
-                () -> rows.stream().map(this::row).toList());
         Parts.fill(follows, List.of(intake.follows(), session.units()), () -> intake.follows().isEmpty()
                 ? List.of(Parts.text("Nothing yet.", "soft"))
                 : intake.follows().stream().map(t -> Parts.text("· " + Figures.text(session, t))).toList());
@@ -262,6 +278,19 @@ public final class PlanView implements StationView {
                                 l.shown()), "soft"))
                 .toList());
         parts(job);
+    }
+
+    private void steps() {
+        finish.refresh();
+        finishNote.setText("eight jobs in ten end inside the bar · one lift");
+        path.setText(model.criticalPath(session));
+        Parts.show(path, !path.getText().isEmpty());
+        stepsNote.setText(model.figure(session));
+        List<PlanModel.Row> rows = model.rows(session);
+        int half = (rows.size() + 1) / 2;
+        List<Object> shows = List.of(rows, session.units(), model.opened(), session.job().progress());
+        Parts.fill(first, shows, () -> rows.subList(0, half).stream().map(this::row).toList());
+        Parts.fill(second, shows, () -> rows.subList(half, rows.size()).stream().map(this::row).toList());
     }
 
     private void parts(Job job) {
@@ -281,6 +310,8 @@ public final class PlanView implements StationView {
             kind.setMinWidth(Region.USE_PREF_SIZE);
             HBox line = new HBox(8, have, kind);
             line.setAlignment(Pos.CENTER_LEFT);
+            line.setPrefWidth(PART);
+            line.getStyleClass().add("part-row");
             return line;
         }).toList());
     }
@@ -293,8 +324,8 @@ public final class PlanView implements StationView {
         Label title = Parts.text(PlanModel.title(session, step), row.done() ? "step-done" : "step-title");
         VBox words = new VBox(title);
         boolean open = model.opened().filter(step.id()::equals).isPresent();
-        if (!row.waits().isEmpty() && !row.done()) {
-            words.getChildren().add(Parts.text(row.waits(), "soft", row.ready() ? "ready" : "waiting"));
+        if (!row.waits().isEmpty() && !row.done() && !row.ready()) {
+            words.getChildren().add(Parts.line(row.waits(), "soft", row.ready() ? "ready" : "waiting"));
         }
         VBox press = new VBox(new Pressable("step.details." + step.id(), "Details of " + step.title(),
                 () -> model.open(session, step.id()), words));
@@ -326,7 +357,7 @@ public final class PlanView implements StationView {
 
     /** The rows were laid anew; stay on the one that was pressed. */
     private void again(String id) {
-        Node same = Parts.find(steps, id);
+        Node same = Parts.find(leaves, id);
         if (same != null) {
             same.requestFocus();
         }

@@ -22,7 +22,7 @@ final class ErrorPlot extends Drawing {
     private final Session session;
 
     ErrorPlot(Session session) {
-        super(170);
+        super(150);
         this.session = session;
     }
 

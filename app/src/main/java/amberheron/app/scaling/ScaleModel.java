@@ -1,5 +1,6 @@
 package amberheron.app.scaling;
 
+import java.util.Map;
 import amberheron.core.job.JobCheck;
 import amberheron.core.scaling.ScaleField;
 import amberheron.core.finding.Message;
@@ -159,6 +160,12 @@ public final class ScaleModel implements StationModel {
             session.tell(
                     "The reader's setting is now the corrected one. Its check points were for the old setting and are put away: Ctrl+Z brings both back.");
         }
+    }
+
+    @Override
+    public Map<String, String> leaves() {
+        return Map.of("type the setting, check points, causes", "scale.leaf.check", "output law and reader",
+                "scale.leaf.law");
     }
 
     @Override

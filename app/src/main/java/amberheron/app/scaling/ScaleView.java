@@ -1,5 +1,6 @@
 package amberheron.app.scaling;
 
+import amberheron.app.parts.Leaves;
 import java.util.stream.Stream;
 import java.util.ArrayList;
 import amberheron.app.parts.Cells;
@@ -62,7 +63,7 @@ public final class ScaleView implements StationView {
     private final Label correction = Parts.text("", "soft");
     private final Label band = new Label();
     private final Button corrected;
-    private final Parent root;
+    private final Leaves leaves;
 
     /** The view on a session. */
     public ScaleView(Session session, ScaleModel model) {
@@ -100,10 +101,14 @@ public final class ScaleView implements StationView {
                 "quiet");
         VBox type = Parts.noted("Type this into the reader", settingNote, setting, rounding);
         type.getStyleClass().add("card-first");
-        root = new VBox(12, new Columns(300, type, Parts.noted("Shown − true", band, plot),
+        Parent check = new Columns(300, type, Parts.noted("Shown − true", band, plot),
                 Parts.noted("Check points", new Label("engine off, then running"), points, entry, fault),
-                Parts.card("Likely causes", causes, corrected)),
-                Parts.card("Law and reader", Parts.evenly(law, reader)));
+                Parts.card("Likely causes", causes, corrected));
+        leaves = new Leaves(session).with("Type and check", "scale.leaf.check", check, this::check)
+                .with("Law and reader", "scale.leaf.law", Parts.card("Law and reader", law, reader), () -> {
+                    law.refresh();
+                    reader.refresh();
+                });
     }
 
     private static ColumnConstraints column() {
@@ -133,13 +138,20 @@ public final class ScaleView implements StationView {
 
     @Override
     public Parent node() {
-        return root;
+        return leaves;
+    }
+
+    @Override
+    public List<Node> besideTitle() {
+        return List.of(leaves.tabs());
     }
 
     @Override
     public void refresh() {
-        law.refresh();
-        reader.refresh();
+        leaves.refresh();
+    }
+
+    private void check() {
         setting.write(this::writeSetting);
         points.write(this::writePoints);
         showCauses();

@@ -1,5 +1,6 @@
 package amberheron.app.shell;
 
+import javafx.scene.layout.Priority;
 import amberheron.core.finding.Message;
 import amberheron.app.session.Session;
 import amberheron.app.session.Advice;
@@ -41,7 +42,7 @@ public final class Shell {
     private final VBox middle = new VBox();
     private final ScrollPane scroll = new ScrollPane(middle);
     private final Label title = Parts.line("", "title");
-    private final Label subtitle = Parts.text("", "subtitle");
+    private final Label subtitle = Parts.line("", "subtitle");
     private final HBox noticeBar = new HBox(8);
     private final Label notice = Parts.text("", "notice-text");
     private final RunningBar running;
@@ -281,11 +282,15 @@ public final class Shell {
                 atJobs ? "All that is in the book" : plug(session.station()).model().subtitle());
         if (!wanted.equals(shown)) {
             shown = wanted;
-            HBox head = new HBox(12, title, Parts.spring());
+            HBox head = new HBox(12, title, subtitle);
             title.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+            // What the station answers gives way to its leaves where there is no room for both.
+            subtitle.setMinWidth(0);
+            subtitle.setMaxWidth(Double.MAX_VALUE);
+            HBox.setHgrow(subtitle, Priority.ALWAYS);
             head.getChildren().addAll(wanted.besideTitle());
             head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-            middle.getChildren().setAll(new VBox(head, subtitle), wanted.node());
+            middle.getChildren().setAll(head, wanted.node());
             scroll.setVvalue(0);
         }
         Parts.style(root, "dark", session.dark());

@@ -62,6 +62,7 @@ final class ChartLeaf {
     private final Node left;
     private final TextField file = new TextField();
     private final Node node;
+    private final Node harness;
 
     ChartLeaf(Session session, WireModel model) {
         this.session = session;
@@ -73,9 +74,11 @@ final class ChartLeaf {
                 Wire.Left::words,
                 Wire::left, Wire::withLeft);
         one = new VBox(8,
-                perhaps("Work", HarnessField.CHART_WORK.path(), "not known", Work.values(), Work::words, Wire::work,
-                        Wire::withWork),
-                choice("Comes out of", "wire.chart.from", FIRST_ENDS, Device::words, Wire::from, Wire::withFrom),
+                Parts.evenly(
+                        perhaps("Work", HarnessField.CHART_WORK.path(), "not known", Work.values(), Work::words,
+                                Wire::work, Wire::withWork),
+                        choice("Comes out of", "wire.chart.from", FIRST_ENDS, Device::words, Wire::from,
+                                Wire::withFrom)),
                 Parts.evenly(colour("Colour", HarnessField.CHART_COLOUR.path(), Wire::colour, Wire::withColour),
                         pin("Pin", "fromPin", Wire::fromPin, Wire::withFromPin)),
                 colour("In the extension", "wire.chart.extension", Wire::extension, Wire::withExtension),
@@ -83,38 +86,39 @@ final class ChartLeaf {
                         Wire::withTo), pin("Pin there", "toPin", Wire::toPin, Wire::withToPin)),
                 colour("Joins one that is", "wire.chart.joins", Wire::toColour, Wire::withToColour), left,
                 Parts.evenly(
-                        choice("Continuity", HarnessField.CHART_APART.path(), List.of(false, true),
-                                on -> on ? "confirmed" : "not yet", Wire::toldApart, Wire::withToldApart),
+                        fields.flag("Continuity", HarnessField.CHART_APART.path(), "not yet", "confirmed",
+                                w -> model.wire(session).map(Wire::toldApart).orElse(false),
+                                (w, v) -> change(w, c -> c.withToldApart(v))),
                         fields.quantity("End to end", OHM, 0, 1e6, 2,
                                 () -> HarnessField.CHART_OHMS.of(model.wire(session).map(Wire::tag).orElse("")),
                                 w -> model.wire(session).map(Wire::ohms).orElse(null),
-                                (w, v) -> change(w, c -> c.withOhms(v)))),
-                new FlowPane(6, 6, Parts.button("Remove it", "wire.chart.remove", () -> model.removeWire(session),
-                        "quiet")));
+                                (w, v) -> change(w, c -> c.withOhms(v)))));
         file.setId("wire.chart.file");
         file.setPromptText("path of a chart, CSV");
         file.setAccessibleText("Chart to import");
         file.setOnAction(e -> model.importChart(session, file.getText()));
         FlowPane make = new FlowPane(6, 6,
-                Parts.button("Add the lines this job needs", HarnessField.CHART.path(), () -> model.addNeeded(session),
+                Parts.button("Add what is needed", HarnessField.CHART.path(), () -> model.addNeeded(session),
                         "quiet"),
-                Parts.button("Add the sensor's lead", "wire.chart.lead", () -> model.addLead(session), "quiet"),
-                Parts.button("Add a wire", "wire.chart.add", () -> model.addWire(session), "quiet"));
-        node = new VBox(12, Parts.noted("Harness", note, strip),
-                new Columns(300, Parts.card("Conductor chart", lines, make),
-                        Parts.noted("Wire", which, one), Parts.card("Against the rules", findings),
-                        Parts.card("Chart and tags on paper",
-                                Parts.button("Write chart, strip and tags: PDF, SVG, CSV", "wire.chart.write",
-                                        () -> model.writeChart(session), "primary"),
-                                file,
-                                new FlowPane(6, 6,
-                                        Parts.button("Import", "wire.chart.import",
-                                                () -> model.importChart(session, file.getText()), "quiet"),
-                                        Parts.button("Browse…", "wire.chart.browse",
-                                                () -> Parts.browse(file, "Conductor chart",
-                                                        path -> model.importChart(session, path)),
-                                                "quiet")),
-                                Parts.text("An import takes the place of the chart; Ctrl+Z brings it back.", "soft"))));
+                Parts.button("Add the lead", "wire.chart.lead", () -> model.addLead(session), "quiet"),
+                Parts.button("Add one", "wire.chart.add", () -> model.addWire(session), "quiet"));
+        harness = new VBox(12, Parts.noted("Harness", note, strip), Parts.bare(new FlowPane(6, 6,
+                Parts.button("Write chart, strip and tags: PDF, SVG, CSV", "wire.chart.write",
+                        () -> model.writeChart(session), "primary"),
+                file,
+                Parts.button("Import", "wire.chart.import", () -> model.importChart(session, file.getText()),
+                        "quiet"),
+                Parts.button("Browse…", "wire.chart.browse",
+                        () -> Parts.browse(file, "Conductor chart", path -> model.importChart(session, path)),
+                        "quiet"))));
+        make.getChildren().add(
+                Parts.button("Remove", "wire.chart.remove", () -> model.removeWire(session), "quiet"));
+        node = new Columns(300, Parts.bare(lines, make, findings), Parts.noted("Wire", which, one));
+    }
+
+    /** The harness drawn, and what goes on paper. */
+    Node harness() {
+        return harness;
     }
 
     private static Device[] ends() {
@@ -129,7 +133,7 @@ final class ChartLeaf {
 
     private <T> Choice<T> choice(String name, String key, List<T> values, Function<T, String> words,
             Function<Wire, @Nullable T> read, BiFunction<Wire, T, Wire> write) {
-        return fields.choice(name, key, values, words, w -> model.wire(session).map(read).orElse(null),
+        return fields.list(name, key, values, words, w -> model.wire(session).map(read).orElse(null),
                 (w, v) -> change(w, c -> write.apply(c, v)));
     }
 
@@ -138,7 +142,7 @@ final class ChartLeaf {
         List<Perhaps<T>> all = new java.util.ArrayList<>();
         all.add(new Perhaps<>(null, none));
         Arrays.stream(values).forEach(v -> all.add(new Perhaps<>(v, words.apply(v))));
-        return fields.choice(name, key, all, Perhaps::words,
+        return fields.list(name, key, all, Perhaps::words,
                 w -> model.wire(session).map(c -> {
                     T value = read.apply(c);
                     return new Perhaps<>(value, value == null ? none : words.apply(value));
@@ -193,7 +197,7 @@ final class ChartLeaf {
         Pressable press = new Pressable("wire.chart.row." + w.tag(),
                 "Wire " + w.tag() + (doubtful ? ", one of twins" : ""), () -> model.lookAtWire(session, w.tag()),
                 content);
-        press.getStyleClass().add("finding-row");
+        press.getStyleClass().addAll("finding-row", "chart-row");
         if (looked) {
             press.getStyleClass().add("asked");
         }

@@ -1,5 +1,7 @@
 package amberheron.app.wiring;
 
+import amberheron.core.wiring.WireCheck;
+import amberheron.app.parts.FindingsTable;
 import amberheron.core.wiring.WireField;
 import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.METRE;
@@ -32,6 +34,7 @@ final class GroundsLeaf {
     private final Session session;
     private final WireModel model;
     private final WireFields fields;
+    private final FindingsTable findings;
     private final GroundDrawing drawing;
     private final VBox compared = new VBox();
     private final Node node;
@@ -40,6 +43,7 @@ final class GroundsLeaf {
         this.session = session;
         this.model = model;
         fields = new WireFields(session);
+        findings = new FindingsTable(session);
         drawing = new GroundDrawing(session);
         Choice<Boolean> wires = fields.flag("Ground wires of the controller", "wire.wires", "one for both",
                 "two: signal apart", w -> w.ground().twoWires(), (w, v) -> w.withGround(w.ground().withTwoWires(v)));
@@ -75,7 +79,8 @@ final class GroundsLeaf {
                                 })));
         compared.setId(WireField.SCHOOL.path());
         node = new Columns(300,
-                Parts.noted("What each school costs here", new Label("press one to take it"), compared, drawing),
+                Parts.noted("What each school costs here", new Label("press one to take it"), compared, drawing,
+                        findings),
                 Parts.card("Grounds", wires, lengths,
                         fields.text("Where the grounds are taken", () -> "wire.point",
                                 "such as: sensor ground of the reader, pin and colour",
@@ -117,6 +122,7 @@ final class GroundsLeaf {
     void refresh() {
         compared.getChildren().setAll(model.schools(session).stream().map(this::row).toList());
         drawing.refresh();
+        findings.refresh(WireModel.findings(session, WireCheck.GROUND::equals), "");
         fields.refresh();
     }
 }

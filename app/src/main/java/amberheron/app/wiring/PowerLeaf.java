@@ -1,14 +1,9 @@
 package amberheron.app.wiring;
 
-import java.util.Set;
-import amberheron.core.finding.CheckId;
 import amberheron.core.parts.Property;
 import amberheron.core.wiring.WireCheck;
 import amberheron.core.wiring.WireField;
 import static amberheron.core.units.Unit.AMPERE;
-import static amberheron.core.units.Unit.METRE;
-import static amberheron.core.units.Unit.ONE;
-import static amberheron.core.units.Unit.SQUARE_MILLIMETRE;
 import static amberheron.core.units.Unit.VOLT;
 
 import amberheron.app.parts.Columns;
@@ -17,7 +12,6 @@ import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
 import amberheron.core.units.Unit;
-import amberheron.core.wiring.Feed;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerSource;
 import amberheron.core.wiring.Wiring;
@@ -42,8 +36,6 @@ import org.jspecify.annotations.Nullable;
 
 /** Sources with their meter readings, fuse and feed. */
 final class PowerLeaf {
-    private static final Set<CheckId> POWER = Set.of(WireCheck.FUSE, WireCheck.HOST, WireCheck.FEED, WireCheck.DRAIN,
-            WireCheck.GROUND);
 
     private final Session session;
     private final WireModel model;
@@ -71,29 +63,15 @@ final class PowerLeaf {
                         "such as: fuse 12, wiper; behind the radio",
                         w -> model.looked(session).map(PowerSource::place).orElse(""),
                         (w, v) -> change(w, s -> s.withPlace(v))),
-                Parts.evenly(readings.get(0), readings.get(1), readings.get(2)),
-                Parts.evenly(readings.get(3), readings.get(4)), Parts.evenly(readings.get(5), readings.get(6)),
-                origins, verdict,
+                Parts.evenly(readings.get(0), readings.get(1), readings.get(2), readings.get(3)),
+                Parts.evenly(readings.get(4), readings.get(5), readings.get(6)), origins, verdict,
                 Parts.evenly(source("Tapped circuit's fuse", AMPERE, 1, 60, 1, WireField.HOST_FUSE,
                         PowerSource::hostFuse, PowerSource::withHostFuse),
                         source("What it feeds already", AMPERE, 0, 60, 1, WireField.HOST_LOAD, PowerSource::hostLoad,
                                 PowerSource::withHostLoad)));
-        node = new Columns(300, Parts.card("Against the rules", findings),
-                Parts.card("Power source, with the meter", letters, one), Parts.card("Meter", meter()),
-                Parts.card("Fuse and feed",
-                        fields.flag("Fed", "wire.feed.relay", "straight from the source", "by a relay at the battery",
-                                w -> w.feed().relay(), (w, v) -> w.withFeed(w.feed().withRelay(v))),
-                        Parts.evenly(
-                                fields.quantity("Fuse", AMPERE, 0.1, 60, 1, WireField.FUSE::address, Wiring::fuse,
-                                        Wiring::withFuse),
-                                fields.quantity("Draw, 3 A if blank", AMPERE, 0.1, 20, 2, WireField.DRAW::address,
-                                        Wiring::draw, Wiring::withDraw)),
-                        Parts.evenly(feed("Feed, one way", METRE, 0.05, 20, 2, WireField.FEED_LENGTH, Feed::length,
-                                Feed::withLength),
-                                feed("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, WireField.FEED_SECTION,
-                                        Feed::crossSection,
-                                        Feed::withCrossSection)),
-                        feed("Battery, A·h", ONE, 1, 400, 0, WireField.BATTERY, Feed::battery, Feed::withBattery)));
+        node = new Columns(300, Parts.card("Power source, with the meter", letters, one),
+                Parts.stacked(Parts.card("Against the rules", findings),
+                        Parts.noted("Meter", new Label("bring the car into a state, then press it"), meter())));
     }
 
     private Node[] meter() {
@@ -120,7 +98,7 @@ final class PowerLeaf {
                 () -> model.connect(session, address.getText()), "quiet")),
                 new HBox(8, faults, Parts.button("Use the simulated vehicle", "wire.simulate",
                         () -> model.simulate(session, faults.getValue()), "quiet")),
-                Parts.text("Bring the car into a state, then press it to take the reading:", "soft"), states};
+                states};
     }
 
     private EntryField reading(KeyState state) {
@@ -141,18 +119,12 @@ final class PowerLeaf {
                 w -> model.looked(session).map(read).orElse(null), (w, v) -> change(w, s -> write.apply(s, v)));
     }
 
-    private EntryField feed(String name, Unit unit, double min, double max, int decimals, WireField property,
-            Function<Feed, @Nullable Double> read, BiFunction<Feed, @Nullable Double, Feed> write) {
-        return fields.quantity(name, unit, min, max, decimals, property::address, w -> read.apply(w.feed()),
-                (w, v) -> w.withFeed(write.apply(w.feed(), v)));
-    }
-
     Node node() {
         return node;
     }
 
     void refresh() {
-        findings.refresh(WireModel.findings(session, id -> id instanceof KeyState || POWER.contains(id)), "");
+        findings.refresh(WireModel.findings(session, id -> id instanceof KeyState || id.equals(WireCheck.HOST)), "");
         Wiring wiring = session.job().wiring();
         Optional<PowerSource> looked = model.looked(session);
         letters.getChildren().setAll(wiring.sources().stream().map(s -> {

@@ -63,11 +63,10 @@ final class SignalLeaf {
                 Parts.evenly(input("Input to ground", KILOOHM, 0.1, 1e5, 1, WireField.SIGNAL_INPUT, Hookup::inputOhms,
                         Hookup::withInputOhms),
                         input("Most it stands", VOLT, 0.5, 60, 1, WireField.SIGNAL_MOST, Hookup::mostVolts,
-                                Hookup::withMostVolts)),
-                Parts.evenly(
-                        input("Pull-up in the reader", KILOOHM, 0.1, 1e4, 1, WireField.SIGNAL_PULL, Hookup::pullUpOhms,
+                                Hookup::withMostVolts),
+                        input("Pull-up in it", KILOOHM, 0.1, 1e4, 1, WireField.SIGNAL_PULL, Hookup::pullUpOhms,
                                 Hookup::withPullUpOhms),
-                        input("to its supply of", VOLT, 0.5, 30, 1, WireField.SIGNAL_PULL_VOLTS, Hookup::pullUpVolts,
+                        input("to a supply of", VOLT, 0.5, 30, 1, WireField.SIGNAL_PULL_VOLTS, Hookup::pullUpVolts,
                                 Hookup::withPullUpVolts)));
         one = new VBox(8, fields.choice("How the signal gets there", WireField.SIGNAL_FORM.path(),
                 List.of(Hookup.Form.values()), Hookup.Form::words, w -> hookup(w).form(),
@@ -75,8 +74,8 @@ final class SignalLeaf {
         EntryField output = fields.quantity("Output of the controller", OHM, 0.1, 1e5, 0,
                 WireField.SIGNAL_OUTPUT::address,
                 w -> w.signals().outputOhms(), (w, v) -> w.withSignals(w.signals().withOutputOhms(v)));
-        node = new Columns(300, Parts.card("Against the rules", findings),
-                Parts.card("Readers of this job", readers, one, output),
+        node = new Columns(300, Parts.card("Readers of this job", readers, one, output),
+                Parts.card("Against the rules", findings),
                 Parts.noted("Connect", connectNote, connect),
                 Parts.card("Wires beside the signal", pulses,
                         Parts.text("Dimmer: to the instrument lamps, or to ground when it is not used."),

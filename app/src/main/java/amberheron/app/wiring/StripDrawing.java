@@ -39,7 +39,10 @@ final class StripDrawing extends Drawing {
         setId("wire.strip");
         setOnMouseClicked(e -> strip(getWidth()).lanes().stream()
                 .filter(l -> Math.abs(l.y() - e.getY()) < PITCH / 2 && e.getX() >= l.x1() && e.getX() <= l.x2())
-                .findFirst().ifPresent(l -> model.lookAtWire(session, l.wire().tag())));
+                .findFirst().ifPresent(l -> {
+                    model.lookAtWire(session, l.wire().tag());
+                    session.focus("wire.leaf.chart");
+                }));
     }
 
     private Strip strip(double width) {

@@ -50,6 +50,21 @@ final class WireFields {
         return choice;
     }
 
+    /** One of several, in a list that opens. */
+    <T> Choice<T> list(String name, String key, List<T> values, Function<T, String> words,
+            Function<Wiring, @Nullable T> read, BiFunction<Wiring, T, Wiring> write) {
+        Choice<T> choice = Choice.list(session, name, key, values, words, () -> read.apply(session.job().wiring()),
+                v -> edit(words.apply(v), w -> write.apply(w, v)));
+        refreshers.add(choice::refresh);
+        return choice;
+    }
+
+    /** Words in the cell of a table. */
+    TextEntry cell(String name, String key, Function<Wiring, String> read, BiFunction<Wiring, String, Wiring> write) {
+        return new TextEntry(session, name, key, "", 1, j -> read.apply(j.wiring()),
+                (j, v) -> j.withWiring(write.apply(j.wiring(), v))).inTable();
+    }
+
     /** Yes or no in words. */
     Choice<Boolean> flag(String name, String key, String no, String yes,
             Function<Wiring, @Nullable Boolean> read,

@@ -345,11 +345,13 @@ public final class WireModel implements StationModel {
     @Override
     public Map<String, String> leaves() {
         Map<String, String> leaves = new LinkedHashMap<>();
-        leaves.put("power source, fuse and meter", "wire.leaf.power");
+        leaves.put("power source and meter", "wire.leaf.power");
+        leaves.put("fuse and feed", "wire.leaf.feed");
         leaves.put("grounds and their schools", "wire.leaf.grounds");
         leaves.put("heater timing", "wire.leaf.heater");
         leaves.put("signal to each reader", "wire.leaf.signal");
-        leaves.put("conductor chart, strip and tags", "wire.leaf.chart");
+        leaves.put("harness strip, tags on paper", "wire.leaf.strip");
+        leaves.put("conductor chart", "wire.leaf.chart");
         leaves.put("cable route", "wire.leaf.route");
         leaves.put("joints and as wired", "wire.leaf.wired");
         return leaves;

@@ -15,19 +15,22 @@ public final class WireView implements StationView {
     public WireView(Session session, WireModel model) {
         session.onSeek(value -> model.bring(session, value));
         PowerLeaf power = new PowerLeaf(session, model);
+        FeedLeaf feed = new FeedLeaf(session);
         GroundsLeaf grounds = new GroundsLeaf(session, model);
         HeaterLeaf heater = new HeaterLeaf(session);
         SignalLeaf signal = new SignalLeaf(session, model);
         ChartLeaf chart = new ChartLeaf(session, model);
         RouteLeaf route = new RouteLeaf(session);
         WiredLeaf wired = new WiredLeaf(session);
-        leaves = new Leaves(session).with("Power", "wire.leaf.power", power.node(), power::refresh)
+        leaves = new Leaves(session).with("Source", "wire.leaf.power", power.node(), power::refresh)
+                .with("Feed", "wire.leaf.feed", feed.node(), feed::refresh)
                 .with("Grounds", "wire.leaf.grounds", grounds.node(), grounds::refresh)
                 .with("Heater", "wire.leaf.heater", heater.node(), heater::refresh)
                 .with("Signal", "wire.leaf.signal", signal.node(), signal::refresh)
+                .with("Strip", "wire.leaf.strip", chart.harness(), chart::refresh)
                 .with("Chart", "wire.leaf.chart", chart.node(), chart::refresh)
                 .with("Route", "wire.leaf.route", route.node(), route::refresh)
-                .with("As wired", "wire.leaf.wired", wired.node(), wired::refresh);
+                .with("Wired", "wire.leaf.wired", wired.node(), wired::refresh);
     }
 
     @Override

@@ -40,7 +40,7 @@ class RuleModelTest {
                     .containsExactly("lambda", "afr");
             session.open("SB-016");
             assertThat(new RuleModel(session.review(), UnitChoice.METRIC).scales()).extracting(Scale::id)
-                    .containsExactly("lambda", "afr", "volts", "counts", "shown");
+                    .containsExactly("lambda", "afr", "volts", "counts", "gauge", "shown");
         }
     }
 

@@ -18,10 +18,20 @@ import java.util.Map;
  */
 public record Standing(List<Finding> wrong, List<Finding> warned, List<Missing> missing, List<Finding> unknown,
         List<Finding> kept) {
-    /** A value that is missing, and the checks that wait for it. */
-    public record Missing(Address value, List<Finding> waiting) {
+    /**
+     * A value that is missing of one or several parts, and the checks that wait for it.
+     *
+     * @param values never empty; the first to be entered first
+     */
+    public record Missing(List<Address> values, List<Finding> waiting) {
         public Missing {
+            values = List.copyOf(values);
             waiting = List.copyOf(waiting);
+        }
+
+        /** The first of them. */
+        public Address value() {
+            return values.getFirst();
         }
     }
 
@@ -41,9 +51,17 @@ public record Standing(List<Finding> wrong, List<Finding> warned, List<Missing> 
         return new Standing(of(findings, Verdict.FAIL),
                 of(findings, Verdict.WARN).stream().sorted(Comparator.comparingDouble(Standing::cost).reversed())
                         .toList(),
-                waiting.entrySet().stream().map(e -> new Missing(e.getKey(), e.getValue())).toList(),
+                grouped(waiting),
                 of(findings, Verdict.UNKNOWN).stream().filter(f -> f.asks().isEmpty()).toList(),
                 of(findings, Verdict.PASS));
+    }
+
+    /** The same value of several parts, for which the same checks wait, is one line. */
+    private static List<Missing> grouped(Map<Address, List<Finding>> waiting) {
+        Map<Object, List<Address>> alike = new LinkedHashMap<>();
+        waiting.forEach((address, findings) -> alike
+                .computeIfAbsent(List.of(address.property(), findings), k -> new ArrayList<>()).add(address));
+        return alike.values().stream().map(a -> new Missing(a, waiting.getOrDefault(a.getFirst(), List.of()))).toList();
     }
 
     private static List<Finding> of(List<Finding> findings, Verdict verdict) {

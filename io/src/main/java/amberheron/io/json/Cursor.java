@@ -38,7 +38,9 @@ record Cursor(String file, String path, JsonNode node) {
 
     /** What stands there, short enough for a message. */
     static String found(JsonNode value) {
-        String text = value.isObject() ? "an object" : value.isArray() ? "a list" : value.toString();
+        String text = value.isObject()
+                ? "an object"
+                : value.isArray() ? "a list" : value.isMissingNode() ? "nothing" : value.toString();
         return text.length() > MOST_SHOWN ? text.substring(0, MOST_SHOWN) + "…" : text;
     }
 

@@ -1,0 +1,68 @@
+package amberheron.app.wiring;
+
+import java.util.Set;
+import amberheron.core.finding.CheckId;
+import amberheron.core.wiring.WireCheck;
+import amberheron.core.wiring.WireField;
+import static amberheron.core.units.Unit.AMPERE;
+import static amberheron.core.units.Unit.METRE;
+import static amberheron.core.units.Unit.ONE;
+import static amberheron.core.units.Unit.SQUARE_MILLIMETRE;
+
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.EntryField;
+import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Session;
+import amberheron.core.units.Unit;
+import amberheron.core.wiring.Feed;
+import amberheron.core.wiring.Wiring;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import javafx.scene.Node;
+import org.jspecify.annotations.Nullable;
+
+/** The fuse, and the wire from the source to the controller. */
+final class FeedLeaf {
+    private static final Set<CheckId> FEED = Set.of(WireCheck.FUSE, WireCheck.FEED, WireCheck.DRAIN);
+
+    private final Session session;
+    private final WireFields fields;
+    private final FindingsTable findings;
+    private final Node node;
+
+    FeedLeaf(Session session) {
+        this.session = session;
+        fields = new WireFields(session);
+        findings = new FindingsTable(session);
+        node = new Columns(300, Parts.card("Fuse and feed",
+                fields.flag("Fed", "wire.feed.relay", "straight from the source", "by a relay at the battery",
+                        w -> w.feed().relay(), (w, v) -> w.withFeed(w.feed().withRelay(v))),
+                Parts.evenly(
+                        fields.quantity("Fuse", AMPERE, 0.1, 60, 1, WireField.FUSE::address, Wiring::fuse,
+                                Wiring::withFuse),
+                        fields.quantity("Draw, 3 A if blank", AMPERE, 0.1, 20, 2, WireField.DRAW::address,
+                                Wiring::draw, Wiring::withDraw)),
+                Parts.evenly(feed("Feed, one way", METRE, 0.05, 20, 2, WireField.FEED_LENGTH, Feed::length,
+                        Feed::withLength),
+                        feed("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, WireField.FEED_SECTION, Feed::crossSection,
+                                Feed::withCrossSection)),
+                feed("Battery, A·h", ONE, 1, 400, 0, WireField.BATTERY, Feed::battery, Feed::withBattery)),
+                Parts.card("Against the rules", findings));
+    }
+
+    private EntryField feed(String name, Unit unit, double min, double max, int decimals, WireField property,
+            Function<Feed, @Nullable Double> read, BiFunction<Feed, @Nullable Double, Feed> write) {
+        return fields.quantity(name, unit, min, max, decimals, property::address, w -> read.apply(w.feed()),
+                (w, v) -> w.withFeed(write.apply(w.feed(), v)));
+    }
+
+    Node node() {
+        return node;
+    }
+
+    void refresh() {
+        findings.refresh(WireModel.findings(session, FEED::contains), "");
+        fields.refresh();
+    }
+}
