@@ -302,10 +302,19 @@ class StationsTest extends WindowTest {
         hands.push(KeyCode.CONTROL, KeyCode.D);
         assertThat(root.getStyleClass()).contains("dark");
         double usual = ((Label) byId("reasons.next")).getFont().getSize();
+        String next = text("reasons.next");
         hands.push(KeyCode.F11);
-        assertThat(((Label) byId("reasons.next")).getFont().getSize()).isCloseTo(2 * usual, within(0.1));
+        assertThat(text("arm.next")).isEqualTo(next);
+        assertThat(((Label) byId("arm.next")).getFont().getSize()).isGreaterThan(2 * usual);
+        assertThat(text("arm.figure")).isEqualTo("shows 0.010 λ lean at 1.054 λ");
+        assertThat(((Label) byId("arm.figure")).getFont().getSize()).isGreaterThan(4 * usual);
+        assertThat(byId("rule").isVisible()).as("one thing at a time").isFalse();
         hands.push(KeyCode.F11).push(KeyCode.CONTROL, KeyCode.D);
         assertThat(root.getStyleClass()).doesNotContain("dark", "arm");
+        assertThat(text("reasons.next")).isEqualTo(next);
+        hands.push(KeyCode.F11);
+        hands.interact(() -> session.seek(amberheron.core.scaling.ScaleField.POINTS.address()));
+        assertThat(byId("scale.volts").isFocused()).as("what is typed is typed at the desk").isTrue();
     }
 
     @Test

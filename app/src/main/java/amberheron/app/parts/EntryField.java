@@ -91,14 +91,13 @@ public final class EntryField extends VBox {
     /** Shows the angle as a position on the pipe's clock face. */
     public EntryField onClockFace() {
         onClockFace = true;
+        input.setPromptText("such as 1:52");
         return this;
     }
 
+    /** The unit that is meant; a value would read like one that is expected here. */
     private static String prompt(QuantityField field) {
-        String examples = field.dimension().examples();
-        int end = examples.indexOf(',') > 0 ? examples.indexOf(',') : examples.indexOf(" or ");
-        String first = end > 0 ? examples.substring(0, end) : examples;
-        return field.dimension() == Dimension.LENGTH ? "in " + field.unit().symbol() : "e.g. " + first;
+        return field.unit().symbol().isEmpty() ? "" : "in " + field.unit().symbol();
     }
 
     /** Shows what the job says now. */

@@ -281,7 +281,7 @@ public final class PlanModel implements StationModel {
                 plain(intake.condition() == Condition.ROTTEN
                         ? "Do not fit a sensor to this exhaust."
                         : "Mend the leak before anything is fitted."),
-                new Action("Exhaust is sound now", () -> session.edit("exhaust sound",
+                new Action("Mended: record it", () -> session.edit("exhaust sound",
                         j -> j.withIntake(j.intake().withCondition(Condition.SOUND)))),
                 Message.of(measured
                         ? "At idle this leak draws in about {0} of air, which turns {1} into {2}."

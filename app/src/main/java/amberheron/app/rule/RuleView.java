@@ -28,6 +28,8 @@ public final class RuleView extends Pane {
     private static final double STEP_ROOM = 84;
     private static final double STEP = 0.005;
     private static final double STRIDE = 0.05;
+    private static final double ROW = 25;
+    private static final double FIELD = 74;
     /** Room for what the reader shows, in one line. */
     private static final double SAID = 400;
     private static final PseudoClass LIES = PseudoClass.getPseudoClass("lies");
@@ -46,12 +48,9 @@ public final class RuleView extends Pane {
     private RuleModel model;
     private List<Object> shown = List.of();
     private double drawnFor = -1;
-    private double type = 1;
     private boolean folded;
-    private double row;
     private double top;
     private double left;
-    private double field;
     private double right;
 
     /** The rule on a session. */
@@ -59,7 +58,7 @@ public final class RuleView extends Pane {
         this.session = session;
         this.model = new RuleModel(session.review(), session.units());
         fold = Parts.button("", "rule.fold", session::foldRule, "rule-fold");
-        show(1, false);
+        fold(false);
         setId("rule");
         getStyleClass().add("rule");
         fold.setFocusTraversable(false);
@@ -81,20 +80,12 @@ public final class RuleView extends Pane {
         return node;
     }
 
-    /**
-     * How it is shown.
-     *
-     * @param size of the type, 1 as usual, 2 at arm's length
-     * @param inOneLine only the mixture, what the reader shows for it, and where they part
-     */
-    public final void show(double size, boolean inOneLine) {
-        type = size;
+    /** Folds it to the mixture, what the reader shows for it and where they part; or lays out every scale. */
+    public final void fold(boolean inOneLine) {
         folded = inOneLine;
-        row = 25 * size;
-        top = (folded ? 8 : 12) * size;
-        field = 74 * size;
-        left = (folded ? 98 : 152) * size + (folded ? field : 0);
-        right = folded ? SAID * size : field + 26;
+        top = folded ? 8 : 12;
+        left = folded ? 98 + FIELD : 152;
+        right = folded ? SAID : FIELD + 26;
         fold.setText(folded ? "unfold F6" : "fold F6");
         fold.setAccessibleText(folded ? "Unfold the reading rule" : "Fold the reading rule to one line");
     }
@@ -177,7 +168,7 @@ public final class RuleView extends Pane {
     }
 
     private double foot() {
-        return top + row * values.size();
+        return top + ROW * values.size();
     }
 
     /** Only the cursor moves; the scales stay as they are drawn. */
@@ -225,29 +216,29 @@ public final class RuleView extends Pane {
             verdict.setX(folded
                     ? getWidth() - right + 22
                     : Math.clamp(x + 16, left, Math.max(left, getWidth() - right - wide)));
-            verdict.setY(folded ? foot() - 6 * type : foot() + 13 * type);
+            verdict.setY(folded ? foot() - 6 : foot() + 13);
         }
     }
 
     @Override
     protected void layoutChildren() {
         for (int i = 0; i < values.size(); i++) {
-            values.get(i).resizeRelocate(folded ? left - field - 10 : getWidth() - field - 14, top + row * i - 3, field,
-                    row - 1);
+            values.get(i).resizeRelocate(folded ? left - FIELD - 10 : getWidth() - FIELD - 14, top + ROW * i - 3, FIELD,
+                    ROW - 1);
         }
         double wide = fold.prefWidth(-1);
-        fold.resizeRelocate(getWidth() - wide - 10, folded ? (getHeight() - row) / 2 : foot() - 2, wide, row - 3);
+        fold.resizeRelocate(getWidth() - wide - 10, folded ? (getHeight() - ROW) / 2 : foot() - 2, wide, ROW - 3);
         if (getWidth() > 0 && drawnFor != getWidth()) {
             drawnFor = getWidth();
-            int most = (int) (room() / STEP_ROOM * type);
-            List<Object> shows = new ArrayList<>(List.of(getWidth(), type, left, right, top, row, folded));
+            int most = (int) (room() / STEP_ROOM);
+            List<Object> shows = new ArrayList<>(List.of(getWidth(), left, right, top, folded));
             scalesSeen().forEach(s -> shows.addAll(List.of(s.id(), s.name(), s.told(), model.ticks(s, most))));
             // Drawn anew only when it would look different: styling a hundred numbers takes longer than a frame.
             if (!shows.equals(shown)) {
                 shown = shows;
                 drawn.draw(() -> {
                     for (int i = 0; i < values.size(); i++) {
-                        draw(model.scales().get(i), top + row * (i + 1) - 4, values.get(i));
+                        draw(model.scales().get(i), top + ROW * (i + 1) - 4, values.get(i));
                     }
                 });
             }
@@ -261,10 +252,10 @@ public final class RuleView extends Pane {
         value.setAccessibleText(say("%s at the cursor", scale.name()));
         Path ticks = new Path(new MoveTo(left, y), new LineTo(left + room(), y));
         List<Text> numbers = new ArrayList<>();
-        for (RuleModel.Tick tick : model.ticks(scale, (int) (room() / STEP_ROOM * type))) {
+        for (RuleModel.Tick tick : model.ticks(scale, (int) (room() / STEP_ROOM))) {
             double x = left + tick.place() * room();
             ticks.getElements().addAll(new MoveTo(x, y),
-                    new LineTo(x, y - (tick.number().isEmpty() ? 4 * type : 9 * type)));
+                    new LineTo(x, y - (tick.number().isEmpty() ? 4 : 9)));
             if (!tick.number().isEmpty()) {
                 numbers.add(new Text(x + 3, y - 6, tick.number()));
             }
@@ -272,7 +263,7 @@ public final class RuleView extends Pane {
         drawn.add(ticks, "rule-tick-" + style);
         Text name = drawn.add(new Text(0, y - 5, scale.name()), "rule-name-" + style);
         name.applyCss();
-        double end = left - 14 - (folded ? field : 0);
+        double end = left - 14 - (folded ? FIELD : 0);
         for (int cut = scale.name().length() - 1; cut > 0 && name.getLayoutBounds().getWidth() > end - 6; cut--) {
             name.setText(scale.name().substring(0, cut).strip() + "…");
         }
@@ -290,7 +281,7 @@ public final class RuleView extends Pane {
 
     @Override
     protected double computePrefHeight(double width) {
-        return folded ? foot() + 6 * type : foot() + 20 * type;
+        return folded ? foot() + 6 : foot() + 20;
     }
 
     @Override

@@ -248,7 +248,7 @@ public final class ScaleModel implements StationModel {
             boolean settingHelps = d.correctedSetting() != null;
             return new Advice(plain(cause.remedy()),
                     settingHelps
-                            ? new Action("It stays: use the corrected setting", () -> useCorrected(session))
+                            ? new Action("Use the corrected setting", () -> useCorrected(session))
                             : new Action("Take another reading", take.run()),
                     Message.of("{0} {1}", plain(cause.meaning()), consequence(d)), Message.NONE, checked, caution);
         }

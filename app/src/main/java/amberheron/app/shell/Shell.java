@@ -58,6 +58,8 @@ public final class Shell {
     private final List<Command> commands;
     private final LiveSource live;
     private @Nullable StationView shown;
+    private final ArmView armView;
+    private final BorderPane desk;
     private boolean arm;
     private boolean stale;
     private boolean refreshing;
@@ -69,8 +71,8 @@ public final class Shell {
         session.onTouch(() -> stale = true);
         session.onLeave(() -> plugs.values().forEach(plug -> plug.model().leave()));
         // Before any field hears of it.
-        session.onSeek(wanted -> refreshNow());
-        session.onFocus(wanted -> refreshNow());
+        session.onSeek(wanted -> toDesk());
+        session.onFocus(wanted -> toDesk());
         band = new JobBand(session, this::find);
         path = new SignalPath(session, s -> plug(s).model());
         reasons = new Reasons(session);
@@ -94,7 +96,9 @@ public final class Shell {
         frame.setLeft(path);
         running = new RunningBar(session);
         parted = new PartedBar(session);
-        frame.setCenter(new BorderPane(scroll, null, null, new VBox(running, parted, noticeBar), null));
+        armView = new ArmView(session);
+        desk = new BorderPane(scroll, null, null, new VBox(running, parted, noticeBar), null);
+        frame.setCenter(desk);
         frame.setRight(reasons);
         frame.setBottom(rule);
         root.getChildren().addAll(frame, palette);
@@ -265,6 +269,13 @@ public final class Shell {
         }
     }
 
+    /** What is to be typed is typed at the desk. */
+    private void toDesk() {
+        stale |= arm;
+        arm = false;
+        refreshNow();
+    }
+
     private void refreshNow() {
         if (stale) {
             refresh();
@@ -295,16 +306,21 @@ public final class Shell {
         }
         Parts.style(root, "dark", session.dark());
         Parts.style(root, "arm", arm);
+        desk.setCenter(arm ? armView : scroll);
         Parts.show(rule, !arm);
-        rule.show(1, session.ruleFolded());
-        wanted.refresh();
-        path.refresh();
-        reasons.refresh(advice());
-        rule.refresh();
+        Parts.show(path, !arm);
+        Parts.show(reasons, !arm);
+        rule.fold(session.ruleFolded());
+        if (arm) {
+            armView.refresh(advice(), atJobs ? "" : plug(session.station()).model().figure(session));
+        } else {
+            wanted.refresh();
+            path.refresh();
+            reasons.refresh(advice());
+            rule.refresh();
+        }
         palette.refresh();
         standing();
-        reasons.setPrefWidth(arm ? 2 * REASONS - 100 : REASONS);
-        Parts.show(path, !arm);
         if (root.getScene() != null && root.getScene().getWindow() instanceof Stage stage) {
             stage.setTitle(session.isOpen() ? session.job().id() + " · Amber Heron" : "Amber Heron");
         }

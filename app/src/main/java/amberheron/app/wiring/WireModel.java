@@ -434,8 +434,8 @@ public final class WireModel implements StationModel {
                 better.map(s -> Message.of("Take the ground as “{0}” instead.", plain(s.words())))
                         .orElse(plain("Part the grounds: give the signal a return of its own.")),
                 better.map(
-                        s -> new Action("It is taken so now", () -> ground(session, s.words(), g -> g.withSchool(s))))
-                        .orElse(new Action("They are parted now",
+                        s -> new Action("Rewired: record it", () -> ground(session, s.words(), g -> g.withSchool(s))))
+                        .orElse(new Action("Parted: record it",
                                 () -> ground(session, "grounds parted", g -> g.withTwoWires(true)))),
                 Message.of("Heater current in the ground lifts the reader's volts: it reads {0}. {1}.",
                         Figures.leanOrRich(cost == null ? 0 : cost), f.working()),

@@ -120,6 +120,12 @@ class JobDocumentTest {
         refused(old.replace("\"distance\": 0.61", "\"distance\": \"far\""), "candidates", "distance");
     }
 
+    /** A file without anything in it is said to be so. */
+    @Test
+    void aBlankFileIsRefusedInWords() throws IOException {
+        refused(" \n\t ", "found nothing, expected a JSON object");
+    }
+
     /** A stored document of version 2: it opens, what it called simulated stays so, its parts get ids, nothing is lost. */
     @Test
     void aDocumentOfVersionTwoSaysWhereItsReadingsCameFrom() throws IOException {
