@@ -91,7 +91,7 @@ class SliceTest extends WindowTest {
 
         // Scale: choose, take readings, see the lie and its cause
         next();
-        find("law + 10");
+        find("law 9.6");
         find("reader logger");
         takeReadings();
         assertThat(shows("lean at")).isTrue();
@@ -138,10 +138,10 @@ class SliceTest extends WindowTest {
         hands.push(KeyCode.F6);
         hands.clickOn(byId("rule.lambda")).push(KeyCode.CONTROL, KeyCode.A);
         type("0.9");
-        assertThat(text("rule.volts")).as("(0.9·14.7 − 10)/2").isEqualTo("1.615");
+        assertThat(text("rule.volts")).as("(0.9·14.7 − 9)/2").isEqualTo("2.115");
         assertThat(Double.parseDouble(text("rule.shown"))).as("0.9·14.7 + 0.15").isCloseTo(13.38, within(0.011));
         hands.clickOn(byId("rule.volts")).push(KeyCode.CONTROL, KeyCode.A);
-        type("2.35");
+        type("2.85");
         assertThat(text("rule.lambda")).isEqualTo("1.000");
         hands.push(KeyCode.RIGHT);
         assertThat(text("rule.lambda")).isEqualTo("1.005");
@@ -151,7 +151,7 @@ class SliceTest extends WindowTest {
                 .release(MouseButton.PRIMARY);
         double lambda = Double.parseDouble(text("rule.lambda"));
         assertThat(lambda).isGreaterThan(0.8).isNotCloseTo(1.005, within(1e-9));
-        assertThat(Double.parseDouble(text("rule.volts"))).isCloseTo((lambda * 14.7 - 10) / 2, within(0.005));
+        assertThat(Double.parseDouble(text("rule.volts"))).isCloseTo((lambda * 14.7 - 9) / 2, within(0.005));
         hands.clickOn(byId("rule.volts")).push(KeyCode.CONTROL, KeyCode.A);
         type("lots");
         assertThat(text("notice")).contains("found “lots”, expected a number");

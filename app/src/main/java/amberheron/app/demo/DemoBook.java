@@ -109,7 +109,7 @@ public final class DemoBook {
                                 new Neighbour(Neighbour.Kind.FUEL_LINE, Neighbour.Side.LEFT, 0.4, 1.6, 0.18),
                                 new Neighbour(Neighbour.Kind.GROUND, Neighbour.Side.BELOW, 0.2, 2.0, 0.16)),
                         new Attitude(0, rad(1))));
-        OutputLaw law = catalogue.law("afr-8.5-18");
+        OutputLaw law = catalogue.law("straight-lambda");
         Reader reader = catalogue.reader("ecu-lambda-two-point-10");
         ReaderSetting setting = SettingFinder.find(law, reader).orElseThrow();
         Job job = Job.empty("SB-014").withIntake(intake)
@@ -191,7 +191,7 @@ public final class DemoBook {
                                 new Neighbour(Neighbour.Kind.BODYWORK, Neighbour.Side.RIGHT, 0.4, 1.2, 0.12),
                                 new Neighbour(Neighbour.Kind.GROUND, Neighbour.Side.BELOW, 0.3, 1.3, 0.15)),
                         new Attitude(0, rad(-2))));
-        OutputLaw law = catalogue.law("afr-2v-10");
+        OutputLaw law = catalogue.law("straight-afr");
         Reader reader = catalogue.reader("logger-slope-offset-12");
         Job job = Job.empty("SB-016").withIntake(intake)
                 .withProgress(Progress.NONE.withBay("3").withDay(LocalDate.of(2026, 5, 20)))

@@ -46,11 +46,12 @@ final class DemoWiring {
     }
 
     static Wiring harbourVan(List<PowerSource> sources) {
-        Chart chart = new Chart(List.of(lead("1", Work.PUMP, "6", "red", "red"),
-                lead("2", Work.COMMON, "2", "yellow", "white/yellow"),
-                lead("3", Work.REFERENCE, "1", "black", "black"),
-                lead("4", Work.HEATER_PLUS, "4", "grey", "white"),
-                lead("5", Work.HEATER_MINUS, "3", "white", "white"), lead("6", Work.TRIM, "5", "green", "green"),
+        Chart chart = new Chart(List.of(lead("1", Work.PUMP, "k", "turquoise", "turquoise"),
+                lead("2", Work.COMMON, "m", "pink", "pink/black"),
+                lead("3", Work.REFERENCE, "p", "brown", "brown"),
+                lead("4", Work.HEATER_PLUS, "r", "orange", "orange/white"),
+                lead("5", Work.HEATER_MINUS, "t", "violet", "violet"),
+                lead("6", Work.TRIM, "v", "grey/red", "grey/red"),
                 wire("7", Work.POWER, "red", Device.POWER, "").withToColour(colour("black/green")).withOhms(0.09),
                 wire("8", Work.HEATER_GROUND, "black", Device.CHASSIS, "").withOhms(0.06),
                 wire("9", Work.SIGNAL_GROUND, "brown", Device.ECU, "B12").withToColour(colour("brown/white"))

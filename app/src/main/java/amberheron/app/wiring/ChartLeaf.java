@@ -182,7 +182,7 @@ final class ChartLeaf {
         boolean doubtful = chart.doubtful(w);
         Label tag = Parts.line(w.tag(), "figure", looked ? "strong" : "plain");
         tag.setMinWidth(22);
-        Label words = Parts.text((work == null ? "work ?" : work.words()) + " · "
+        Label words = Parts.line((work == null ? "work ?" : work.words()) + " · "
                 + colours(w) + " · "
                 + (to == null
                         ? "unused, " + (end == null ? "how left ?" : end.words())

@@ -130,9 +130,9 @@ class CommandLineTest {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"scale --law nowhere.json --reader gauge|nowhere.json: no such file",
-            "scale --law afr-2v-10 --reader nothing|expected a JSON file or one of",
-            "scale --law afr-2v-10|--reader", "scale --law afr-2v-10 --reader gauge --fuel tar|fuel",
-            "diagnose --law afr-2v-10 --reader gauge --points none.csv|none.csv", "place none.json|none.json",
+            "scale --law straight-afr --reader nothing|expected a JSON file or one of",
+            "scale --law straight-afr|--reader", "scale --law straight-afr --reader gauge --fuel tar|fuel",
+            "diagnose --law straight-afr --reader gauge --points none.csv|none.csv", "place none.json|none.json",
             "frobnicate|frobnicate"})
     void inputThatCannotBeUsedExitsWithTwoAndNoStackTrace(String command, String says) {
         Ran ran = run(command.split(" "));

@@ -53,8 +53,8 @@ class RuleModelTest {
                 assertThat(lambda).as(s.name()).isCloseTo(0.85, within(1e-6));
             }
         }
-        assertThat(scale(rule, "volts").at().applyAsDouble(0.85)).as("(0.85·14.7 − 8.5)/2.375 + 0.5")
-                .isCloseTo(2.1821, within(1e-4));
+        assertThat(scale(rule, "volts").at().applyAsDouble(0.85)).as("(0.85 − 0.62)/0.76·4.2 + 0.4")
+                .isCloseTo(1.67105, within(1e-4));
         assertThat(rule.find(scale(rule, "volts"), 9)).as("off the rule").isEmpty();
     }
 

@@ -54,7 +54,7 @@ class ScaleModelTest {
     void lawThenReaderThenReadings() {
         session().edit("bare", j -> j.withLaw(null).withReader(null).withPoints(List.of()));
         assertThat(model.advice(session()).next().metric()).startsWith("Choose the controller's output law");
-        session().edit("law", j -> j.withLaw(session().catalogue().law("afr-2v-10")));
+        session().edit("law", j -> j.withLaw(session().catalogue().law("straight-afr")));
         assertThat(model.advice(session()).next().metric()).startsWith("Choose what reads the volts");
         session().edit("reader", j -> j.withReader(session().catalogue().reader("gauge")));
         assertThat(model.advice(session()).next().metric()).isEqualTo(
@@ -111,7 +111,7 @@ class ScaleModelTest {
     void theCorrectedSettingAgreesWhileTheCauseStays() {
         model.useCorrected(session());
         ReaderSetting typed = Objects.requireNonNull(Objects.requireNonNull(session().job().reader()).setting());
-        assertThat(typed.at(2.35 + 0.0754)).isBetween(14.68, 14.72);
+        assertThat(typed.at(2.85 + 0.0754)).isBetween(14.68, 14.72);
         assertThat(session().job().points()).isEmpty();
         for (double volts : new double[]{0.5, 2.5, 4.5}) {
             var reading = ScaleModel.bench(session().job(), session()).orElseThrow().take(volts);

@@ -49,12 +49,12 @@ class CatalogueTest {
         Files.writeString(shop.resolve("laws.json"), "{\"laws\": [{\"id\": \"x\"}]}");
         Catalogue own = Catalogue.withShop(shop);
         assertThat(own.faults()).singleElement().asString().contains("laws.json").contains("laws[0]");
-        assertThat(own.law("afr-2v-10").name()).isNotEmpty();
+        assertThat(own.law("straight-afr").name()).isNotEmpty();
     }
 
     @Test
     void anUnknownNameListsWhatThereIs() {
         assertThatThrownBy(() -> Catalogue.shipped().law("nonsense")).hasMessageContainingAll("“nonsense”",
-                "afr-2v-10", "JSON file");
+                "straight-afr", "JSON file");
     }
 }

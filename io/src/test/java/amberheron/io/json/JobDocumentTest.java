@@ -52,7 +52,7 @@ class JobDocumentTest {
     private static Job job() {
         Job empty = Job.empty("SB-1");
         return empty.withIntake(empty.intake().withVehicle("van “λ”").withFuel(CATALOGUE.fuel("e85")))
-                .withLaw(CATALOGUE.law("afr-8.5-18")).withReader(CATALOGUE.reader("ecu-table-8"))
+                .withLaw(CATALOGUE.law("straight-lambda")).withReader(CATALOGUE.reader("ecu-table-8"))
                 .withPoint(new CheckPoint(1.5, null, 0.71, "bench")).withDraft(WireField.FUSE.address(), "five-ish");
     }
 

@@ -66,7 +66,7 @@ class HandOverPackTest {
                         .withDistance(0.61).withClock(0.9).withSlope(0.0))).withChosen("B")
                         .withFitted(new AsFitted(0.61, 0.67, 0, 0, java.time.LocalDate.of(2026, 5, 12), true,
                                 List.of(new Photo("bung.jpg", "ab")))))
-                .withLaw(CATALOGUE.law("afr-8.5-18")).withReader(CATALOGUE.reader("ecu-table-8"))
+                .withLaw(CATALOGUE.law("straight-lambda")).withReader(CATALOGUE.reader("ecu-table-8"))
                 .withProving(new Job.Proving("drive.csv", "0123456789abcdef0123", LogComparison.of(log)))
                 .withHandOver(new Job.HandOver("Shield not refitted.", java.time.LocalDate.of(2026, 5, 13)));
         for (double v = 0.5; v < 4.5; v += 0.5) {
