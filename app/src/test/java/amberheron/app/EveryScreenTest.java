@@ -123,6 +123,10 @@ class EveryScreenTest extends WindowTest {
                             .isLessThanOrEqualTo(
                                     Objects.requireNonNull(button.getParent()).getLayoutBounds().getMaxX() + 1);
                 }
+                if (node instanceof ScrollPane pane && pane.getContent() != null) {
+                    assertThat(pane.getContent().getLayoutBounds().getWidth()).as(where + ": as wide as its room")
+                            .isLessThanOrEqualTo(pane.getViewportBounds().getWidth() + 1);
+                }
                 if (node instanceof Drawing drawing) {
                     assertThat(drawing.getChildren()).as(where)
                             .filteredOn(n -> n instanceof Text t && !t.getText().isEmpty()

@@ -68,6 +68,9 @@ public final class EditTable extends VBox {
     private record Row(Label number, List<Cell> cells) {
     }
 
+    /** Part of the width that the columns share, in hundredths; the rest is for the number of the row. */
+    private static final double SHARED = 94;
+
     private final GridPane grid = new GridPane();
     private final List<Column> columns;
     private final Deeds deeds;
@@ -92,7 +95,7 @@ public final class EditTable extends VBox {
         double whole = columns.stream().mapToDouble(Column::weight).sum();
         for (Column c : columns) {
             ColumnConstraints width = new ColumnConstraints();
-            width.setPercentWidth(97 * c.weight() / whole);
+            width.setPercentWidth(SHARED * c.weight() / whole);
             width.setHgrow(Priority.ALWAYS);
             grid.getColumnConstraints().add(width);
         }

@@ -56,6 +56,7 @@ public final class EntryField extends VBox {
         input.setId(address.get().key());
         input.setAccessibleText(field.name());
         input.setPromptText(prompt(field));
+        input.setMinWidth(40);
         input.setOnAction(e -> {
             if (commit()) {
                 input.requestFocusTraversal(TraversalDirection.NEXT);

@@ -128,6 +128,7 @@ public final class Parts {
             if (node instanceof Region region) {
                 region.setMaxWidth(Double.MAX_VALUE);
                 region.setPrefWidth(10);
+                region.setMinWidth(0);
             }
         }
         return row;
