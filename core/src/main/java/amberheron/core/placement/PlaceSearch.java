@@ -102,10 +102,9 @@ public final class PlaceSearch {
         private final double[] free = new double[AROUND];
         private Verdict best = Verdict.FAIL;
 
-        void put(int degree, Judged judged, double sine, double room) {
-            Verdict verdict = judged.worst;
+        void put(int degree, Verdict verdict, boolean known, double sine, double room) {
             verdicts[degree] = verdict;
-            usable[degree] = judged.usable();
+            usable[degree] = known && verdict != Verdict.FAIL;
             sines[degree] = sine;
             free[degree] = room;
             best = verdict.compareTo(best) < 0 ? verdict : best;
@@ -218,24 +217,29 @@ public final class PlaceSearch {
         Ring ring = new Ring();
         for (int degree = 0; degree < AROUND; degree++) {
             double sine = Math.clamp(upNormal * COSINE[degree] + upSide * SINE[degree], -1, 1);
-            Judged judged = new Judged().and(piece != null && piece.segment().slope() == null
+            Verdict worst = piece != null && piece.segment().slope() == null
                     ? Verdict.UNKNOWN
-                    : PlaceLimits.tiltOfSine(sine));
-            if (judged.worst == Verdict.FAIL) {
+                    : PlaceLimits.tiltOfSine(sine);
+            boolean known = worst != Verdict.UNKNOWN;
+            if (worst == Verdict.FAIL) {
                 // Nothing around it can make that good.
-                ring.put(degree, judged, sine, 0);
+                ring.put(degree, worst, known, sine, 0);
                 continue;
             }
             double free = Double.POSITIVE_INFINITY;
             for (int k = 0; k < n; k++) {
                 double towards = towardsNormal[k] * COSINE[degree] + towardsSide[k] * SINE[degree];
-                judged.and(PlaceLimits.room(beside.get(k), Room.left(beside.get(k), radius, out, towards)));
+                Verdict room = PlaceLimits.room(beside.get(k), Room.left(beside.get(k), radius, out, towards));
+                worst = worse(worst, room);
+                known &= room != Verdict.UNKNOWN;
                 free = Math.min(free, Room.free(beside.get(k), radius, towards));
             }
             if (!site.exhaust().neighbours().isEmpty()) {
-                judged.and(PlaceLimits.tools(free, out));
+                Verdict tools = PlaceLimits.tools(free, out);
+                worst = worse(worst, tools);
+                known &= tools != Verdict.UNKNOWN;
             }
-            ring.put(degree, judged, sine, free);
+            ring.put(degree, worst, known, sine, free);
         }
         return ring;
     }
