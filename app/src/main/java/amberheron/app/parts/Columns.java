@@ -22,6 +22,11 @@ public final class Columns extends Pane {
         return new Columns(narrowest, 0.5, cards);
     }
 
+    /** Two columns, the left one twice as wide. */
+    public static Columns wideLeft(double narrowest, Node... cards) {
+        return new Columns(narrowest, 0.66, cards);
+    }
+
     private Columns(double narrowest, double part, Node... cards) {
         this.narrowest = narrowest;
         this.part = part;

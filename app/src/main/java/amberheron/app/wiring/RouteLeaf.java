@@ -70,7 +70,7 @@ final class RouteLeaf {
                                 Route::slackAtDisplay, Route::withSlackAtDisplay),
                         route("Cable, 6 mm if blank", MILLIMETRE, 1, 40, 1, HarnessField.CABLE, Route::cable,
                                 Route::withCable))),
-                new Columns(300, Parts.card("Firewall and plug",
+                Columns.wideLeft(230, Parts.card("Firewall and plug",
                         Parts.evenly(
                                 fields.list("The cable", HarnessField.PASSAGE.path(), List.of(Passage.values()),
                                         Passage::words, w -> w.harness().route().passage(),
@@ -87,7 +87,7 @@ final class RouteLeaf {
                                         Facing::words, w -> w.harness().route().facing(),
                                         (w, v) -> route(w, r -> r.withFacing(v))),
                                 fields.list("Cable before it", HarnessField.DRIP_LOOP.path(), List.of(false, true),
-                                        on -> on ? "hangs lower first" : "runs straight to it",
+                                        on -> on ? "loops lower" : "runs straight",
                                         w -> w.harness().route().dripLoop(),
                                         (w, v) -> route(w, r -> r.withDripLoop(v))))),
                         Parts.card("Against the rules", findings)));

@@ -68,8 +68,8 @@ public final class PlaceRules {
             findings.add(bank(site, at).asking(PlaceField.DISTANCE.of(place.id())));
         }
         rooms(site, run, place, findings);
-        findings.add(lead(at).asking(leadAsks(site.probe(), place)));
-        List<Address> flow = flowAsks(site, run, place);
+        findings.add(lead(at).asking(PlaceAsks.lead(site.probe(), place)));
+        List<Address> flow = PlaceAsks.flow(site, run, place);
         findings.add(gas(at).asking(flow));
         findings.add(delay(PlaceCheck.DELAY_IDLE, "Delay at idle", at == null ? null : at.idle(),
                 PlaceLimits.IDLE_DELAY, "A screw turned now shows only after this: turn, wait, read.").asking(flow));
@@ -78,51 +78,6 @@ public final class PlaceRules {
                 .asking(flow));
         findings.add(dry(at).asking(flow));
         return List.copyOf(findings);
-    }
-
-    /** What of the lead is missing; its length where nothing is. */
-    private static List<Address> leadAsks(Probe probe, Candidate place) {
-        List<Address> asks = new ArrayList<>();
-        if (place.distance() == null) {
-            asks.add(PlaceField.DISTANCE.of(place.id()));
-        }
-        if (probe.lead() == null) {
-            asks.add(PlaceField.LEAD.address());
-        }
-        if (probe.leadExit() == null) {
-            asks.add(PlaceField.LEAD_EXIT.address());
-        }
-        if (probe.leadOnward() == null) {
-            asks.add(PlaceField.LEAD_ONWARD.address());
-        }
-        return asks.isEmpty() ? List.of(PlaceField.LEAD.address()) : asks;
-    }
-
-    /** What is missing of engine and pipe up to the place; the place where nothing is. */
-    private static List<Address> flowAsks(Site site, Run run, Candidate place) {
-        List<Address> asks = new ArrayList<>();
-        if (site.displacement() == null) {
-            asks.add(PlaceField.DISPLACEMENT.address());
-        }
-        Double distance = place.distance();
-        if (distance == null) {
-            asks.add(PlaceField.DISTANCE.of(place.id()));
-        }
-        // What lies before the point that distances count from takes no part, nor does what lies behind the place.
-        run.pieces().stream().filter(p -> p.to() > 0 && (distance == null || p.from() < distance))
-                .map(Run.Piece::segment).filter(s -> s.diameter() == null)
-                .forEach(s -> asks.add(PlaceField.PIECE_DIAMETER.of(s.id())));
-        if (run.pieces().isEmpty()) {
-            asks.add(PlaceField.ASPIRATION.address());
-        }
-        if (asks.isEmpty()) {
-            // Past the last piece: it is longer than was measured, or the place is elsewhere.
-            boolean past = run.at(Objects.requireNonNull(distance)).isEmpty();
-            asks.add(past
-                    ? PlaceField.PIECE_LENGTH.of(run.pieces().getLast().segment().id())
-                    : PlaceField.DISTANCE.of(place.id()));
-        }
-        return asks;
     }
 
     /** The worst verdict a place gets. */
@@ -224,7 +179,8 @@ public final class PlaceRules {
                                     ? "Enter the distance along the pipe."
                                     : "Enter the pipe's slope there.",
                     null,
-                    "asin(a·z), the sensor's axis against the earth", PRACTICE).asking(tiltAsks(place, slopeKnown));
+                    "asin(a·z), the sensor's axis against the earth", PRACTICE)
+                    .asking(PlaceAsks.tilt(place, slopeKnown));
         }
         Attitude car = site.exhaust().attitude();
         Message working = Message.of(
@@ -239,19 +195,6 @@ public final class PlaceRules {
                         : "Condensed water reaches the hot ceramic: it cracks, or the heater shorts.";
         return new Finding(PlaceCheck.TILT, "Tilt to the earth", verdict, angle(tilt), limit, consequence, null,
                 working, PRACTICE).asking(PlaceField.CLOCK.of(place.id()));
-    }
-
-    private static List<Address> tiltAsks(Candidate place, boolean slopeKnown) {
-        List<Address> asks = new ArrayList<>();
-        if (place.clock() == null) {
-            asks.add(PlaceField.CLOCK.of(place.id()));
-        }
-        if (place.distance() == null) {
-            asks.add(PlaceField.DISTANCE.of(place.id()));
-        } else if (!slopeKnown) {
-            asks.add(PlaceField.SLOPE.of(place.id()));
-        }
-        return asks;
     }
 
     private static double slope(Exhaust exhaust, Candidate place) {
@@ -367,7 +310,7 @@ public final class PlaceRules {
                     distance == null || clock == null
                             ? "Enter place and clock position first."
                             : "Enter what lies around the pipe: floor, shaft, ground.",
-                    null, "", ROOM).asking(roomAsks(site, place)));
+                    null, "", ROOM).asking(PlaceAsks.room(site, place)));
             return;
         }
         List<Neighbour> beside = beside(site, place);
@@ -383,20 +326,6 @@ public final class PlaceRules {
         List<Address> gaps = beside.stream().filter(n -> n.gap() == null)
                 .map(n -> PlaceField.NEIGHBOUR_GAP.of(n.id())).toList();
         findings.add(tools(free, out).asking(gaps.isEmpty() ? List.of(PlaceField.CLOCK.of(place.id())) : gaps));
-    }
-
-    private static List<Address> roomAsks(Site site, Candidate place) {
-        List<Address> asks = new ArrayList<>();
-        if (place.distance() == null) {
-            asks.add(PlaceField.DISTANCE.of(place.id()));
-        }
-        if (place.clock() == null) {
-            asks.add(PlaceField.CLOCK.of(place.id()));
-        }
-        if (site.exhaust().neighbours().isEmpty()) {
-            asks.add(PlaceField.NEIGHBOURS.address());
-        }
-        return asks;
     }
 
     private static Finding room(Neighbour n, double left, Probe probe, boolean points) {
