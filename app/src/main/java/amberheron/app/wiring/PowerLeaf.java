@@ -96,8 +96,8 @@ final class PowerLeaf {
         faults.setMaxWidth(Double.MAX_VALUE);
         return new Node[]{display, new HBox(8, address, Parts.button("Connect", "wire.connect",
                 () -> model.connect(session, address.getText()), "quiet")),
-                faults, Parts.button("Use the simulated vehicle", "wire.simulate",
-                        () -> model.simulate(session, faults.getValue()), "quiet"),
+                new HBox(8, faults, Parts.button("Simulate", "wire.simulate",
+                        () -> model.simulate(session, faults.getValue()), "quiet")),
                 states};
     }
 
