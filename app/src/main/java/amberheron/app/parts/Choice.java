@@ -41,17 +41,15 @@ public final class Choice<T> extends VBox {
         return new Choice<>(session, name, key, values, words, read, pick, false);
     }
 
-    /** A list that opens, without its name: for the cell of a table whose column is named. */
-    public static <T> Choice<T> inTable(Session session, String name, String key, List<T> values,
-            Function<T, String> words, Supplier<@Nullable T> read, Consumer<T> pick) {
-        Choice<T> choice = list(session, name, key, values, words, read, pick);
-        choice.getChildren().removeFirst();
-        choice.getStyleClass().add("in-table");
-        if (choice.list != null) {
-            choice.list.setMinWidth(0);
-            choice.list.setPrefWidth(60);
+    /** Without its name, for the cell of a table whose column is named. */
+    public Choice<T> inTable() {
+        getChildren().removeFirst();
+        getStyleClass().add("in-table");
+        if (list != null) {
+            list.setMinWidth(0);
+            list.setPrefWidth(60);
         }
-        return choice;
+        return this;
     }
 
     private Choice(Session session, String name, String key, List<T> values, Function<T, String> words,

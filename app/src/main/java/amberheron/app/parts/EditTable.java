@@ -4,9 +4,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.function.BiConsumer;
-import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import javafx.scene.Node;
@@ -19,7 +16,6 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Parts of a list as rows that are edited where they stand. Keys act on the row with the focus: Ctrl+Enter adds one after
@@ -28,20 +24,6 @@ import org.jspecify.annotations.Nullable;
 public final class EditTable extends VBox {
     /** One value of a part. */
     public record Cell(Node node, Runnable refresh) {
-        /** A quantity. */
-        public static Cell of(EntryField field) {
-            return new Cell(field.inTable(), field::refresh);
-        }
-
-        /** Words. */
-        public static Cell of(TextEntry words) {
-            return new Cell(words, words::refresh);
-        }
-
-        /** One of several. */
-        public static Cell of(Choice<?> choice) {
-            return new Cell(choice, choice::refresh);
-        }
     }
 
     /**
@@ -53,18 +35,6 @@ public final class EditTable extends VBox {
     public record Column(String name, double weight, Function<String, Cell> make) {
     }
 
-    /** What the keys and buttons do; places in the list are counted from 0. */
-    public interface Deeds {
-        /** Adds a part after a place; after -1 at the beginning. */
-        void addAfter(int place);
-
-        /** Moves the part at a place by so many. */
-        void move(int place, int by);
-
-        /** Removes the part at a place. */
-        void remove(int place);
-    }
-
     private record Row(Label number, List<Cell> cells) {
     }
 
@@ -73,7 +43,7 @@ public final class EditTable extends VBox {
 
     private final GridPane grid = new GridPane();
     private final List<Column> columns;
-    private final Deeds deeds;
+    private final PartList<?> list;
     private final Map<String, Row> rows = new HashMap<>();
     private List<String> shown = List.of();
     private int at;
@@ -82,11 +52,12 @@ public final class EditTable extends VBox {
      * A table without rows.
      *
      * @param id of its buttons
-     * @param more what a button that adds says
+     * @param more what the button that adds says
+     * @param list what the rows show, and keys and buttons change
      */
-    public EditTable(String id, String more, List<Column> columns, Deeds deeds) {
+    public EditTable(String id, String more, PartList<?> list, List<Column> columns) {
         this.columns = List.copyOf(columns);
-        this.deeds = deeds;
+        this.list = list;
         setSpacing(6);
         grid.setHgap(4);
         grid.setVgap(2);
@@ -99,9 +70,8 @@ public final class EditTable extends VBox {
             width.setHgrow(Priority.ALWAYS);
             grid.getColumnConstraints().add(width);
         }
-        Consumer<BiConsumer<Deeds, Integer>> act = deed -> deed.accept(deeds, Math.min(at, shown.size() - 1));
         FlowPane buttons = new FlowPane(6, 6,
-                Parts.button(more, id + ".add", () -> act.accept(Deeds::addAfter), "quiet"),
+                Parts.button(more, id + ".add", this::add, "quiet"),
                 Parts.button("Earlier", id + ".earlier", () -> moveTo(-1), "quiet"),
                 Parts.button("Later", id + ".later", () -> moveTo(1), "quiet"),
                 Parts.button("Remove", id + ".remove", this::remove, "quiet"),
@@ -113,7 +83,7 @@ public final class EditTable extends VBox {
     private void key(KeyEvent e) {
         boolean taken = true;
         if (e.isShortcutDown() && e.getCode() == KeyCode.ENTER) {
-            deeds.addAfter(Math.min(at, shown.size() - 1));
+            add();
         } else if (e.isShortcutDown() && e.getCode() == KeyCode.DELETE) {
             remove();
         } else if (e.isAltDown() && e.getCode() == KeyCode.UP) {
@@ -128,12 +98,16 @@ public final class EditTable extends VBox {
         }
     }
 
+    private void add() {
+        list.addAfter(Math.min(at, shown.size() - 1));
+    }
+
     private void moveTo(int by) {
         int to = at + by;
         if (at < shown.size() && to >= 0 && to < shown.size()) {
             int from = at;
             at = to;
-            deeds.move(from, by);
+            list.move(from, by);
         }
     }
 
@@ -141,7 +115,7 @@ public final class EditTable extends VBox {
         if (at < shown.size()) {
             int gone = at;
             at = Math.max(0, at - 1);
-            deeds.remove(gone);
+            list.remove(gone);
         }
     }
 
@@ -154,15 +128,16 @@ public final class EditTable extends VBox {
         }
     }
 
-    /** Shows the parts with these ids. */
-    public void refresh(List<String> ids) {
+    /** Shows the list as it is now. */
+    public void refresh() {
+        List<String> ids = list.ids();
         if (!ids.equals(shown)) {
-            shown = List.copyOf(ids);
+            shown = ids;
             rows.keySet().retainAll(ids);
             lay();
         }
         at = Math.clamp(at, 0, Math.max(0, ids.size() - 1));
-        ids.forEach(id -> Optional.ofNullable(rows.get(id)).ifPresent(r -> r.cells.forEach(c -> c.refresh().run())));
+        rows.values().forEach(r -> r.cells.forEach(c -> c.refresh().run()));
         mark();
     }
 
@@ -178,17 +153,11 @@ public final class EditTable extends VBox {
                 nodes.add(placed(row.cells.get(c).node(), c + 1, i + 1));
             }
         }
-        Node focused = getScene() == null ? null : getScene().getFocusOwner();
+        // A row that was moved keeps the focus.
+        Node focused = grid.isFocusWithin() ? getScene().getFocusOwner() : null;
         grid.getChildren().setAll(nodes);
-        back(focused);
-    }
-
-    /** A row that was moved keeps the focus. */
-    private void back(@Nullable Node focused) {
-        for (Node n = focused; focused != null && n != null; n = n.getParent()) {
-            if (n.equals(grid)) {
-                focused.requestFocus();
-            }
+        if (focused != null) {
+            focused.requestFocus();
         }
     }
 

@@ -1,14 +1,12 @@
 package amberheron.app.placement;
 
-import amberheron.core.job.Job;
-import java.util.function.UnaryOperator;
+import amberheron.app.parts.PartList;
 import amberheron.app.parts.EditTable;
 import amberheron.core.placement.PlaceField;
 import static amberheron.core.units.Unit.DEGREE;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
-import amberheron.app.parts.Choice;
 import amberheron.app.parts.EntryField;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
@@ -23,7 +21,6 @@ import amberheron.core.units.Unit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import javafx.scene.Node;
@@ -44,21 +41,22 @@ final class AroundLeaf {
 
     AroundLeaf(Session session) {
         this.session = session;
-        table = new EditTable("place.neighbour", "Add what lies beside it", List.of(
-                new EditTable.Column("What it is", 1.6, id -> EditTable.Cell.of(Choice.inTable(session, "What it is",
-                        "place.neighbour." + id + ".kind", List.of(Neighbour.Kind.values()), Neighbour.Kind::words,
-                        () -> beside(session.job(), id).map(Neighbour::kind).orElse(null),
-                        k -> edit(k.words(), id, n -> n.withKind(k).withSide(k.usualSide()))))),
-                new EditTable.Column("Lies", 1, id -> EditTable.Cell.of(Choice.inTable(session, "Lies",
-                        "place.neighbour." + id + ".side", List.of(Neighbour.Side.values()), Neighbour.Side::words,
-                        () -> beside(session.job(), id).map(Neighbour::side).orElse(null),
-                        s -> edit(s.words(), id, n -> n.withSide(s))))),
-                quantity("From", -2000, 10_000, PlaceField.NEIGHBOUR_FROM, Neighbour::from,
-                        (n, v) -> n.withFrom(v == null ? 0 : v)),
-                quantity("To", -2000, 10_000, PlaceField.NEIGHBOUR_TO, Neighbour::to,
-                        (n, v) -> n.withTo(v == null ? FAR : v)),
-                quantity("Gap to the pipe", 0, 2000, PlaceField.NEIGHBOUR_GAP, Neighbour::gap, Neighbour::withGap)),
-                new Deeds());
+        PartList<Neighbour> list = new PartList<>(session, j -> j.intake().exhaust().neighbours(),
+                (j, all) -> j.withIntake(j.intake().withExhaust(j.intake().exhaust().withNeighbours(all))),
+                Neighbour::id, PlaceField.NEIGHBOUR_GAP, this::after, new PartList.Words<>(
+                        n -> n.kind().words() + " beside the pipe", "beside the pipe, moved",
+                        "no longer beside the pipe"));
+        table = new EditTable("place.neighbour", "Add what lies beside it", list, List.of(
+                list.choice("What it is", 1.6, "kind", List.of(Neighbour.Kind.values()), Neighbour.Kind::words,
+                        Neighbour.Kind::words, Neighbour::kind, (n, k) -> n.withKind(k).withSide(k.usualSide())),
+                list.choice("Lies", 1, "side", List.of(Neighbour.Side.values()), Neighbour.Side::words,
+                        Neighbour.Side::words, Neighbour::side, Neighbour::withSide),
+                list.quantity(QuantityField.of("From", MILLIMETRE, -2000, 10_000), 0, PlaceField.NEIGHBOUR_FROM,
+                        Neighbour::from, (n, v) -> n.withFrom(v == null ? 0 : v)),
+                list.quantity(QuantityField.of("To", MILLIMETRE, -2000, 10_000), 0, PlaceField.NEIGHBOUR_TO,
+                        Neighbour::to, (n, v) -> n.withTo(v == null ? FAR : v)),
+                list.quantity(QuantityField.of("Gap to the pipe", MILLIMETRE, 0, 2000), 0, PlaceField.NEIGHBOUR_GAP,
+                        Neighbour::gap, Neighbour::withGap)));
         node = new VBox(12, Parts.card("Around it", none, table),
                 Parts.card("Sensor, lead, and the car on its wheels", Parts.evenly(
                         probe("Stands out by", PlaceField.STAND_OUT, MILLIMETRE, 20, 300, Probe::standOut,
@@ -81,28 +79,6 @@ final class AroundLeaf {
     private EntryField add(EntryField field) {
         refreshers.add(field::refresh);
         return field;
-    }
-
-    private static Optional<Neighbour> beside(Job job, String id) {
-        return job.intake().exhaust().neighbours().stream().filter(n -> n.id().equals(id)).findFirst();
-    }
-
-    private static Exhaust changed(Exhaust exhaust, String id, UnaryOperator<Neighbour> change) {
-        return exhaust.withNeighbours(
-                exhaust.neighbours().stream().map(n -> n.id().equals(id) ? change.apply(n) : n).toList());
-    }
-
-    private void edit(String what, String id, UnaryOperator<Neighbour> change) {
-        PlaceModel.exhaust(session, what, e -> changed(e, id, change));
-    }
-
-    private EditTable.Column quantity(String name, double min, double max, PlaceField field,
-            Function<Neighbour, @Nullable Double> read, BiFunction<Neighbour, @Nullable Double, Neighbour> write) {
-        return new EditTable.Column(name, 1, id -> EditTable.Cell.of(new EntryField(session,
-                QuantityField.of(name, MILLIMETRE, min, max), 0, () -> field.of(id),
-                j -> beside(j, id).map(read).orElse(null),
-                (j, v) -> j.withIntake(j.intake().withExhaust(
-                        changed(j.intake().exhaust(), id, n -> write.apply(n, v)))))));
     }
 
     private EntryField probe(String name, PlaceField field, Unit unit, double min, double max,
@@ -131,45 +107,18 @@ final class AroundLeaf {
                 }));
     }
 
-    /** What is done to the list. */
-    private final class Deeds implements EditTable.Deeds {
-        private List<Neighbour> all() {
-            return new ArrayList<>(PlaceModel.exhaust(session).neighbours());
-        }
-
-        @Override
-        public void addAfter(int place) {
-            List<Neighbour> all = all();
-            double end = PlaceModel.exhaust(session).run(PlaceModel.line(session)).end();
-            Neighbour.Kind kind = all.stream().anyMatch(n -> n.kind() == Neighbour.Kind.FLOOR)
-                    ? Neighbour.Kind.GROUND
-                    : Neighbour.Kind.FLOOR;
-            all.add(place + 1, new Neighbour(kind, kind.usualSide(), 0, Double.isInfinite(end) || end <= 0 ? FAR : end,
-                    null));
-            PlaceModel.exhaust(session, kind.words() + " beside the pipe", e -> e.withNeighbours(all));
-            session.seek(PlaceField.NEIGHBOUR_GAP.of(PlaceModel.exhaust(session).neighbours().get(place + 1).id()));
-        }
-
-        @Override
-        public void move(int place, int by) {
-            List<Neighbour> all = all();
-            all.add(place + by, all.remove(place));
-            PlaceModel.exhaust(session, "beside the pipe, moved", e -> e.withNeighbours(all));
-        }
-
-        @Override
-        public void remove(int place) {
-            List<Neighbour> all = all();
-            String id = all.remove(place).id();
-            session.edit("no longer beside the pipe", j -> j.withIntake(j.intake().withExhaust(
-                    j.intake().exhaust().withNeighbours(all))).withoutDrafts(PlaceField.NEIGHBOUR_GAP.of(id)));
-        }
+    /** The floor along the whole run; after that the ground. */
+    private Neighbour after(List<Neighbour> all, int place) {
+        double end = PlaceModel.exhaust(session).run(PlaceModel.line(session)).end();
+        Neighbour.Kind kind = all.stream().anyMatch(n -> n.kind() == Neighbour.Kind.FLOOR)
+                ? Neighbour.Kind.GROUND
+                : Neighbour.Kind.FLOOR;
+        return new Neighbour(kind, kind.usualSide(), 0, Double.isInfinite(end) || end <= 0 ? FAR : end, null);
     }
 
     void refresh() {
-        Exhaust exhaust = PlaceModel.exhaust(session);
-        Parts.show(none, exhaust.neighbours().isEmpty());
-        table.refresh(exhaust.neighbours().stream().map(Neighbour::id).toList());
+        Parts.show(none, PlaceModel.exhaust(session).neighbours().isEmpty());
+        table.refresh();
         refreshers.forEach(Runnable::run);
     }
 }

@@ -1,7 +1,7 @@
 package amberheron.app.wiring;
 
+import amberheron.app.parts.PartList;
 import amberheron.core.units.QuantityField;
-import amberheron.app.parts.Choice;
 import amberheron.app.parts.EditTable;
 import java.util.Set;
 import java.util.EnumSet;
@@ -22,9 +22,7 @@ import amberheron.core.harness.Route.Passage;
 import amberheron.core.harness.Route.Waypoint;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.Wiring;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -40,6 +38,7 @@ final class RouteLeaf {
     private final Session session;
     private final WireFields fields;
     private final FindingsTable findings;
+    private final PartList<Waypoint> list;
     private final EditTable table;
     private final Label none = Parts.text(
             "Every place where it is tied, bent, passes something hot or moving, or goes through metal.", "soft");
@@ -50,15 +49,18 @@ final class RouteLeaf {
         this.session = session;
         fields = new WireFields(session);
         findings = new FindingsTable(session);
-        table = new EditTable("wire.route", "Add a place",
-                List.of(name(), gap("Cable to here", 1, 20_000, HarnessField.ROUTE_LENGTH, Waypoint::length,
-                        Waypoint::withLength),
-                        gap("Bend, radius", 1, 2000, HarnessField.ROUTE_BEND, Waypoint::bend, Waypoint::withBend),
-                        gap("To hot parts", 0, 5000, HarnessField.ROUTE_HOT, Waypoint::hot, Waypoint::withHot),
-                        gap("To what moves", 0, 5000, HarnessField.ROUTE_MOVING, Waypoint::moving,
-                                Waypoint::withMoving),
-                        sleeve()),
-                new Deeds());
+        list = new PartList<>(session, j -> j.wiring().harness().route().points(),
+                (j, all) -> j.withWiring(route(j.wiring(), r -> r.withPoints(all))), Waypoint::id,
+                HarnessField.ROUTE_LENGTH, (all, place) -> Waypoint.named("place " + (all.size() + 1)),
+                new PartList.Words<>(p -> "place on the way", "place moved", "place removed"));
+        table = new EditTable("wire.route", "Add a place", list, List.of(
+                list.words("Place", 2, "name", Waypoint::name, Waypoint::withName),
+                gap("Cable to here", 1, 20_000, HarnessField.ROUTE_LENGTH, Waypoint::length, Waypoint::withLength),
+                gap("Bend, radius", 1, 2000, HarnessField.ROUTE_BEND, Waypoint::bend, Waypoint::withBend),
+                gap("To hot parts", 0, 5000, HarnessField.ROUTE_HOT, Waypoint::hot, Waypoint::withHot),
+                gap("To what moves", 0, 5000, HarnessField.ROUTE_MOVING, Waypoint::moving, Waypoint::withMoving),
+                list.choice("Heat sleeve", 1, "sleeve", List.of(false, true), on -> on ? "sleeved" : "none",
+                        on -> on ? "sleeved" : "no sleeve", Waypoint::sleeved, Waypoint::withSleeved)));
         node = new VBox(8, Parts.noted("Route, from the sensor's plug", total, none, table),
                 Parts.card("Lead and loops", Parts.evenly(
                         route("Sensor's lead", METRE, 0.05, 10, 2, HarnessField.LEAD, Route::lead, Route::withLead),
@@ -93,78 +95,19 @@ final class RouteLeaf {
                         Parts.card("Against the rules", findings)));
     }
 
-    private EditTable.Column name() {
-        return new EditTable.Column("Place", 2, id -> EditTable.Cell.of(fields.cell("Place",
-                "wire.route." + id + ".name", w -> point(w, id).map(Waypoint::name).orElse(""),
-                (w, v) -> change(w, id, p -> p.withName(v)))));
-    }
-
-    private EditTable.Column sleeve() {
-        return new EditTable.Column("Heat sleeve", 1, id -> EditTable.Cell.of(Choice.inTable(session, "Heat sleeve",
-                "wire.route." + id + ".sleeve", List.of(false, true), on -> on ? "sleeved" : "none",
-                () -> point(session.job().wiring(), id).map(Waypoint::sleeved).orElse(false),
-                v -> fields.edit(v ? "sleeved" : "no sleeve", w -> change(w, id, p -> p.withSleeved(v))))));
-    }
-
-    private static Optional<Waypoint> point(Wiring wiring, String id) {
-        return wiring.harness().route().points().stream().filter(p -> p.id().equals(id)).findFirst();
-    }
-
     private static Wiring route(Wiring wiring, UnaryOperator<Route> change) {
         return wiring.withHarness(wiring.harness().withRoute(change.apply(wiring.harness().route())));
     }
 
-    private static Wiring change(Wiring wiring, String id, UnaryOperator<Waypoint> change) {
-        return route(wiring, r -> r.withPoints(
-                r.points().stream().map(p -> p.id().equals(id) ? change.apply(p) : p).toList()));
-    }
-
     private EditTable.Column gap(String name, double min, double max, HarnessField property,
             Function<Waypoint, @Nullable Double> read, BiFunction<Waypoint, @Nullable Double, Waypoint> write) {
-        return new EditTable.Column(name, 1, id -> EditTable.Cell.of(new EntryField(session,
-                QuantityField.of(name, MILLIMETRE, min, max), 0, () -> property.of(id),
-                j -> point(j.wiring(), id).map(read).orElse(null),
-                (j, v) -> j.withWiring(change(j.wiring(), id, p -> write.apply(p, v))))));
+        return list.quantity(QuantityField.of(name, MILLIMETRE, min, max), 0, property, read, write);
     }
 
     private EntryField route(String name, Unit unit, double min, double max, int decimals, HarnessField property,
             Function<Route, @Nullable Double> read, BiFunction<Route, @Nullable Double, Route> write) {
         return fields.quantity(name, unit, min, max, decimals, property::address,
                 w -> read.apply(w.harness().route()), (w, v) -> route(w, r -> write.apply(r, v)));
-    }
-
-    /** What is done to the list. */
-    private final class Deeds implements EditTable.Deeds {
-        private List<Waypoint> all() {
-            return new ArrayList<>(session.job().wiring().harness().route().points());
-        }
-
-        private void points(String what, List<Waypoint> all) {
-            fields.edit(what, w -> route(w, r -> r.withPoints(all)));
-        }
-
-        @Override
-        public void addAfter(int place) {
-            List<Waypoint> all = all();
-            all.add(place + 1, Waypoint.named("place " + (all.size() + 1)));
-            points("place on the way", all);
-            session.seek(HarnessField.ROUTE_LENGTH.of(all().get(place + 1).id()));
-        }
-
-        @Override
-        public void move(int place, int by) {
-            List<Waypoint> all = all();
-            all.add(place + by, all.remove(place));
-            points("place moved", all);
-        }
-
-        @Override
-        public void remove(int place) {
-            List<Waypoint> all = all();
-            String id = all.remove(place).id();
-            session.edit("place removed", j -> j.withWiring(route(j.wiring(), r -> r.withPoints(all)))
-                    .withoutDrafts(HarnessField.ROUTE_LENGTH.of(id)));
-        }
     }
 
     Node node() {
@@ -174,7 +117,7 @@ final class RouteLeaf {
     void refresh() {
         Route route = session.job().wiring().harness().route();
         Parts.show(none, route.points().isEmpty());
-        table.refresh(route.points().stream().map(Waypoint::id).toList());
+        table.refresh();
         total.setText(route.total().map(t -> Figures.length(session, t)).orElse(""));
         findings.refresh(WireModel.findings(session, ROUTE::contains), "");
         fields.refresh();

@@ -45,24 +45,19 @@ final class WireFields {
     /** One of several, picked for something else than the job. */
     <T> Choice<T> choice(String name, String key, List<T> values, Function<T, String> words,
             Supplier<@Nullable T> read, Consumer<T> pick) {
-        Choice<T> choice = new Choice<>(session, name, key, values, words, read, pick);
-        refreshers.add(choice::refresh);
-        return choice;
+        return add(new Choice<>(session, name, key, values, words, read, pick));
     }
 
     /** One of several, in a list that opens. */
     <T> Choice<T> list(String name, String key, List<T> values, Function<T, String> words,
             Function<Wiring, @Nullable T> read, BiFunction<Wiring, T, Wiring> write) {
-        Choice<T> choice = Choice.list(session, name, key, values, words, () -> read.apply(session.job().wiring()),
-                v -> edit(words.apply(v), w -> write.apply(w, v)));
-        refreshers.add(choice::refresh);
-        return choice;
+        return add(Choice.list(session, name, key, values, words, () -> read.apply(session.job().wiring()),
+                v -> edit(words.apply(v), w -> write.apply(w, v))));
     }
 
-    /** Words in the cell of a table. */
-    TextEntry cell(String name, String key, Function<Wiring, String> read, BiFunction<Wiring, String, Wiring> write) {
-        return new TextEntry(session, name, key, "", 1, j -> read.apply(j.wiring()),
-                (j, v) -> j.withWiring(write.apply(j.wiring(), v))).inTable();
+    private <T> Choice<T> add(Choice<T> choice) {
+        refreshers.add(choice::refresh);
+        return choice;
     }
 
     /** Yes or no in words. */

@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import amberheron.app.parts.PartList;
 import amberheron.core.units.QuantityField;
 import amberheron.app.parts.EditTable;
 import java.util.Set;
@@ -27,7 +28,6 @@ import amberheron.core.harness.Joints.Test;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.PowerSource;
 import amberheron.core.wiring.Wiring;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
@@ -51,6 +51,7 @@ final class WiredLeaf {
     private final Label record = Parts.text("");
     private final VBox steps = new VBox(4);
     private final Label ticked = new Label();
+    private final PartList<Test> list;
     private final EditTable table;
     private final PhotoCard photos;
     private final DateEntry date;
@@ -64,16 +65,17 @@ final class WiredLeaf {
                 (j, v) -> j.withWiring(wired(j.wiring(), a -> a.withPhotos(v))));
         date = new DateEntry(session, "Wired on", "wire.wired.date", j -> j.wiring().harness().asWired().date(),
                 (j, v) -> j.withWiring(wired(j.wiring(), a -> a.withDate(v))));
-        table = new EditTable("wire.joint", "Add a joint", List.of(
-                new EditTable.Column("Wire", 1,
-                        id -> EditTable.Cell.of(fields.cell("Wire", "wire.joint." + id + ".wire",
-                                w -> test(w, id).map(Test::wire).orElse(""),
-                                (w, v) -> change(w, id, t -> t.withWire(v))))),
+        list = new PartList<>(session, j -> j.wiring().harness().joints().tested(),
+                (j, all) -> j.withWiring(joints(j.wiring(), t -> t.withTested(all))), Test::id,
+                HarnessField.JOINT_WIRE,
+                (all, place) -> new Test("", session.job().wiring().ground().section(), null, null),
+                new PartList.Words<>(t -> "joint tested", "joint moved", "joint removed"));
+        table = new EditTable("wire.joint", "Add a joint", list, List.of(
+                list.words("Wire", 1, "wire", Test::wire, Test::withWire),
                 tested("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, HarnessField.JOINT_SECTION, Test::section,
                         Test::withSection),
                 tested("Pull it stood", NEWTON, 1, 2000, 0, HarnessField.JOINT_PULL, Test::pull, Test::withPull),
-                tested("Across it", OHM, 0, 1000, 4, HarnessField.JOINT_OHMS, Test::ohms, Test::withOhms)),
-                new Deeds());
+                tested("Across it", OHM, 0, 1000, 4, HarnessField.JOINT_OHMS, Test::ohms, Test::withOhms)));
         VBox joints = Parts.noted("Joints", ticked,
                 fields.list("Joined by", HarnessField.JOINT_SCHOOL.path(), List.of(School.values()),
                         School::words, w -> w.harness().joints().school(),
@@ -99,60 +101,16 @@ final class WiredLeaf {
         return wiring.withHarness(wiring.harness().withAsWired(change.apply(wiring.harness().asWired())));
     }
 
-    private static Optional<Test> test(Wiring wiring, String id) {
-        return wiring.harness().joints().tested().stream().filter(t -> t.id().equals(id)).findFirst();
-    }
-
-    private static Wiring change(Wiring wiring, String id, UnaryOperator<Test> change) {
-        return joints(wiring, j -> j.withTested(
-                j.tested().stream().map(t -> t.id().equals(id) ? change.apply(t) : t).toList()));
-    }
-
     private EditTable.Column tested(String name, Unit unit, double min, double max, int decimals,
             HarnessField property, Function<Test, @Nullable Double> read,
             BiFunction<Test, @Nullable Double, Test> write) {
-        return new EditTable.Column(name, 1, id -> EditTable.Cell.of(new EntryField(session,
-                QuantityField.of(name, unit, min, max), decimals, () -> property.of(id),
-                j -> test(j.wiring(), id).map(read).orElse(null),
-                (j, v) -> j.withWiring(change(j.wiring(), id, t -> write.apply(t, v))))));
+        return list.quantity(QuantityField.of(name, unit, min, max), decimals, property, read, write);
     }
 
     private EntryField volts(String name, HarnessField property, Function<AsWired, @Nullable Double> read,
             BiFunction<AsWired, @Nullable Double, AsWired> write) {
         return fields.quantity(name, VOLT, 0, 60, 2, property::address,
                 w -> read.apply(w.harness().asWired()), (w, v) -> wired(w, a -> write.apply(a, v)));
-    }
-
-    /** What is done to the list. */
-    private final class Deeds implements EditTable.Deeds {
-        private List<Test> all() {
-            return new ArrayList<>(session.job().wiring().harness().joints().tested());
-        }
-
-        @Override
-        public void addAfter(int place) {
-            fields.edit("joint tested", w -> joints(w, j -> {
-                List<Test> all = new ArrayList<>(j.tested());
-                all.add(place + 1, new Test("", w.ground().section(), null, null));
-                return j.withTested(all);
-            }));
-            session.focus("wire.joint." + all().get(place + 1).id() + ".wire");
-        }
-
-        @Override
-        public void move(int place, int by) {
-            List<Test> all = all();
-            all.add(place + by, all.remove(place));
-            fields.edit("joint moved", w -> joints(w, j -> j.withTested(all)));
-        }
-
-        @Override
-        public void remove(int place) {
-            List<Test> all = all();
-            String id = all.remove(place).id();
-            session.edit("joint removed", j -> j.withWiring(joints(j.wiring(), t -> t.withTested(all)))
-                    .withoutDrafts(HarnessField.JOINT_PULL.of(id)));
-        }
     }
 
     Node node() {
@@ -162,7 +120,7 @@ final class WiredLeaf {
     void refresh() {
         Wiring wiring = session.job().wiring();
         Joints joints = wiring.harness().joints();
-        table.refresh(joints.tested().stream().map(Test::id).toList());
+        table.refresh();
         findings.refresh(WireModel.findings(session,
                 WIRED::contains), "");
         School school = joints.school();

@@ -14,6 +14,7 @@ public enum HarnessField implements Property {
     JOINT_SCHOOL("wire.joint.school", "how the wires are joined"),
     JOINT_STEP("wire.joint.step.*", "the next step of the joints"),
     JOINTS("wire.joint.add", "a joint tested"),
+    JOINT_WIRE("wire.joint.*.wire", "tag of the wire joined"),
     JOINT_SECTION("wire.joint.*.section", "size of the wire joined"),
     JOINT_PULL("wire.joint.*.pull", "pull the joint stood"),
     JOINT_OHMS("wire.joint.*.ohms", "resistance across the joint"),
