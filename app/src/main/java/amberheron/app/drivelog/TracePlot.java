@@ -28,7 +28,6 @@ final class TracePlot extends Drawing {
 
     @Override
     protected void draw(double width, double height) {
-        double left = MARGIN * type();
         Job.Proving proving = session.job().proving();
         if (proving == null) {
             text("No log read yet.", 4, 30, 0, "drawing-text", "soft-text");
@@ -38,7 +37,7 @@ final class TracePlot extends Drawing {
         List<Sample> trace = log.trace();
         double from = trace.getFirst().time();
         double span = Math.max(1e-9, trace.getLast().time() - from);
-        double[] xs = trace.stream().mapToDouble(s -> left + (s.time() - from) / span * (width - left - RIGHT))
+        double[] xs = trace.stream().mapToDouble(s -> MARGIN + (s.time() - from) / span * (width - MARGIN - RIGHT))
                 .toArray();
         double low = trace.stream().mapToDouble(s -> Math.min(s.controller(), s.reader())).min().orElseThrow();
         double high = trace.stream().mapToDouble(s -> Math.max(s.controller(), s.reader())).max().orElseThrow();
@@ -46,26 +45,26 @@ final class TracePlot extends Drawing {
         double room = Math.max(0.02, high - low);
         path(xs, ys(trace, Sample::controller, s -> split - 12 - (s - low) / room * (split - 34)), "trace-controller");
         path(xs, ys(trace, Sample::reader, s -> split - 12 - (s - low) / room * (split - 34)), "trace-reader");
-        text(Figures.mixture(session, high), left - 6, 26, 1, "drawing-text");
-        text(Figures.mixture(session, low), left - 6, split - 8, 1, "drawing-text");
-        line(left, 10, left + 26, 10, "trace-controller");
-        text("controller", left + 32, 14, 0, "drawing-text");
-        line(left + 112, 10, left + 138, 10, "trace-reader");
-        text("reader (dashed)", left + 144, 14, 0, "drawing-text");
+        text(Figures.mixture(session, high), MARGIN - 6, 26, 1, "drawing-text");
+        text(Figures.mixture(session, low), MARGIN - 6, split - 8, 1, "drawing-text");
+        line(MARGIN, 10, MARGIN + 26, 10, "trace-controller");
+        text("controller", MARGIN + 32, 14, 0, "drawing-text");
+        line(MARGIN + 112, 10, MARGIN + 138, 10, "trace-reader");
+        text("reader (dashed)", MARGIN + 144, 14, 0, "drawing-text");
 
         double middle = (split + height - 20) / 2;
         double half = (height - 20 - split) / 2 - 4;
         double most = Math.max(2 * Tolerance.LAMBDA, 1.1 * Math.abs(log.worst()));
         double band = Tolerance.LAMBDA / most * half;
-        add(new Rectangle(left, middle - band, width - left - RIGHT, 2 * band), "plot-band");
-        line(left, middle, width - RIGHT, middle, "plot-zero");
+        add(new Rectangle(MARGIN, middle - band, width - MARGIN - RIGHT, 2 * band), "plot-band");
+        line(MARGIN, middle, width - RIGHT, middle, "plot-zero");
         path(xs, ys(trace, Sample::difference, d -> middle - d / most * half), "plot-line");
-        text("shown − true", left, split + 8, 0, "drawing-text");
-        text(Figures.difference(session, Tolerance.LAMBDA), left - 6, middle - band + 4, 1, "drawing-text");
-        text(Figures.difference(session, -Tolerance.LAMBDA), left - 6, middle + band + 4, 1, "drawing-text");
-        text("0 s", left, height - 3, 0, "drawing-text");
+        text("shown − true", MARGIN, split + 8, 0, "drawing-text");
+        text(Figures.difference(session, Tolerance.LAMBDA), MARGIN - 6, middle - band + 4, 1, "drawing-text");
+        text(Figures.difference(session, -Tolerance.LAMBDA), MARGIN - 6, middle + band + 4, 1, "drawing-text");
+        text("0 s", MARGIN, height - 3, 0, "drawing-text");
         text(say("%.0f s", span), width - RIGHT, height - 3, 1, "drawing-text");
-        double worstX = left + (log.worstAt() - from) / span * (width - left - RIGHT);
+        double worstX = MARGIN + (log.worstAt() - from) / span * (width - MARGIN - RIGHT);
         add(new Circle(worstX, middle - log.worst() / most * half, 4.5), "plot-point");
     }
 

@@ -1,5 +1,6 @@
 package amberheron.app.handover;
 
+import amberheron.core.job.JobCheck;
 import amberheron.core.finding.Message;
 import static amberheron.core.finding.Message.plain;
 
@@ -76,7 +77,7 @@ public final class HandOverModel implements StationModel {
                     checked, caution);
         }
         return new Advice(
-                plain(session.job().handOver().date() == null ? "Write the pack and hand it over." : "Handed over."),
+                plain(session.job().handOver().date() == null ? JobCheck.HANDED_OVER.words() : "Handed over."),
                 write,
                 plain("Every link is proven; what is left undone belongs on the sheet too."), Message.NONE, checked,
                 caution);

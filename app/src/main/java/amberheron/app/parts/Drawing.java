@@ -13,7 +13,6 @@ import javafx.scene.text.Text;
  * A pane that is drawn anew for its size. What is drawn has style classes; every colour stands in the style sheet.
  */
 public abstract class Drawing extends Pane {
-    private static final double USUAL_TYPE = 12.6;
     private final double height;
     private final Redraw whole;
     private Redraw layer;
@@ -73,13 +72,6 @@ public abstract class Drawing extends Pane {
         } finally {
             layer = whole;
         }
-    }
-
-    /** How large the type is against the usual: 2 at arm's length. */
-    protected final double type() {
-        // An empty text in the drawing's style says how large that is.
-        Text probe = text("", 0, 0, 0, "drawing-text");
-        return probe.getFont().getSize() / USUAL_TYPE;
     }
 
     protected final Line line(double x1, double y1, double x2, double y2, String... styles) {

@@ -62,12 +62,6 @@ public final class FindingsTable extends Stack {
         kept.getStyleClass().add("finding-row");
     }
 
-    /** Names the table, so that what it folds can be found. */
-    public FindingsTable named(String id) {
-        kept.setId(id + ".kept");
-        return this;
-    }
-
     /** Shows these findings, or a line that says why there are none. */
     public void refresh(List<Finding> findings, String none) {
         if (findings.isEmpty()) {

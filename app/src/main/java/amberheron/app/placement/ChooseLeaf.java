@@ -174,7 +174,7 @@ final class ChooseLeaf {
         Parts.show(line, PlaceModel.exhaust(session).lines().size() > 1);
         searched.setText(model.searched(session));
         // A button that could not act is not offered.
-        Parts.show(take, model.found(session));
+        Parts.show(take, model.best(session).isPresent());
         refreshers.forEach(Runnable::run);
         judge();
     }

@@ -174,11 +174,6 @@ public final class PlaceModel implements StationModel {
         return search(session).best;
     }
 
-    /** Whether the search found a place that can be taken. */
-    boolean found(Session session) {
-        return best(session).isPresent();
-    }
-
     /** What the search found, in words. */
     String searched(Session session) {
         if (band(session).isEmpty()) {

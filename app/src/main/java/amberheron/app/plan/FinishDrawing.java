@@ -33,26 +33,24 @@ final class FinishDrawing extends Drawing {
             text("Nothing left to do.", 0, 20, 0, "drawing-text");
             return;
         }
-        double grow = type();
-        double left = LEFT * grow;
         double hours = Math.max(1, Math.ceil(most / 60));
-        double perMinute = (width - left - RIGHT) / (hours * 60);
+        double perMinute = (width - LEFT - RIGHT) / (hours * 60);
         double bottom = 2 * ROW + 4;
         int every = hours > 8 ? 2 : 1;
         for (int h = 0; h <= hours; h += every) {
-            double x = left + h * 60 * perMinute;
+            double x = LEFT + h * 60 * perMinute;
             line(x, 0, x, bottom, "plot-zero");
-            text(h == 0 ? "now" : h + " h", x, bottom + 15 * grow, h == 0 ? 0 : h == hours ? 1 : 0.5, "drawing-text",
+            text(h == 0 ? "now" : h + " h", x, bottom + 15, h == 0 ? 0 : h == hours ? 1 : 0.5, "drawing-text",
                     "soft-text");
         }
         for (int i = 0; i < finishes.size(); i++) {
             PlanModel.Finish f = finishes.get(i);
             double y = i * ROW + 4;
             text(f.people(), 0, y + 14, 0, "drawing-text");
-            double early = left + f.schedule().early() * perMinute;
-            double late = left + f.schedule().late() * perMinute;
-            double likely = left + f.schedule().likely() * perMinute;
-            line(left, y + 10, early, y + 10, "finish-work");
+            double early = LEFT + f.schedule().early() * perMinute;
+            double late = LEFT + f.schedule().late() * perMinute;
+            double likely = LEFT + f.schedule().likely() * perMinute;
+            line(LEFT, y + 10, early, y + 10, "finish-work");
             add(new Rectangle(early, y + 2, Math.max(3, late - early), 16), "finish-spread");
             line(likely, y - 1, likely, y + 21, "finish-likely");
             String likelyText = Figures.time((int) Math.round(f.schedule().likely()));

@@ -28,7 +28,6 @@ final class ErrorPlot extends Drawing {
 
     @Override
     protected void draw(double width, double height) {
-        double left = MARGIN * type();
         Job job = session.job();
         OutputLaw law = job.law();
         Reader reader = job.reader();
@@ -44,7 +43,7 @@ final class ErrorPlot extends Drawing {
         double most = 2.2 * Tolerance.LAMBDA;
         for (int i = 0; i < SAMPLES; i++) {
             double lambda = from + (to - from) * (i + 0.5) / SAMPLES;
-            xs[i] = left + (width - left - 8) * (i + 0.5) / SAMPLES;
+            xs[i] = MARGIN + (width - MARGIN - 8) * (i + 0.5) / SAMPLES;
             errors[i] = chain.get().shownLambda(lambda) - lambda;
             most = Math.max(most, 1.15 * Math.abs(errors[i]));
         }
@@ -54,12 +53,12 @@ final class ErrorPlot extends Drawing {
         double middle = (height - FOOT) / 2;
         double scale = (middle - 6) / most;
         double band = Math.max(1, Tolerance.LAMBDA * scale);
-        add(new Rectangle(left, middle - band, width - left - 8, 2 * band), "plot-band");
-        line(left, middle, width - 8, middle, "plot-zero");
-        text("0", left - 6, middle + 4, 1, "drawing-text");
-        text(Figures.difference(session, most / 1.15), left - 6, 14, 1, "drawing-text");
-        text(Figures.difference(session, -most / 1.15), left - 6, height - FOOT - 2, 1, "drawing-text");
-        text(Figures.mixture(session, from), left, height - 5, 0, "drawing-text");
+        add(new Rectangle(MARGIN, middle - band, width - MARGIN - 8, 2 * band), "plot-band");
+        line(MARGIN, middle, width - 8, middle, "plot-zero");
+        text("0", MARGIN - 6, middle + 4, 1, "drawing-text");
+        text(Figures.difference(session, most / 1.15), MARGIN - 6, 14, 1, "drawing-text");
+        text(Figures.difference(session, -most / 1.15), MARGIN - 6, height - FOOT - 2, 1, "drawing-text");
+        text(Figures.mixture(session, from), MARGIN, height - 5, 0, "drawing-text");
         text(Figures.mixture(session, to), width - 8, height - 5, 1, "drawing-text");
         double[] ys = new double[SAMPLES];
         for (int i = 0; i < SAMPLES; i++) {
@@ -70,7 +69,7 @@ final class ErrorPlot extends Drawing {
                 : "plot-line");
         for (CheckPoint p : job.points()) {
             double lambda = p.trueLambda(law);
-            add(new Circle(left + (width - left - 8) * (lambda - from) / (to - from),
+            add(new Circle(MARGIN + (width - MARGIN - 8) * (lambda - from) / (to - from),
                     middle - p.error(law, reader) * scale, 4.5), "plot-point");
         }
     }

@@ -606,11 +606,11 @@ public final class Session implements AutoCloseable {
 
     /** Asks for a field to be typed into. */
     public void focus(String field) {
-        tell(focusListeners, field);
+        each(focusListeners, field);
     }
 
     /** Also those that begin to listen meanwhile: a screen that is made for what is asked for. */
-    private static <T> void tell(List<Consumer<T>> listeners, T what) {
+    private static <T> void each(List<Consumer<T>> listeners, T what) {
         for (int i = 0; i < listeners.size(); i++) {
             listeners.get(i).accept(what);
         }
@@ -627,7 +627,7 @@ public final class Session implements AutoCloseable {
         if (to != station()) {
             go(to);
         }
-        tell(seekListeners, value);
+        each(seekListeners, value);
         focus(value.key());
     }
 

@@ -55,7 +55,7 @@ public final class LogRules {
                                 : "One moment stands out: look at it in the plot before trusting the rest.",
                         log.worst(), "largest magnitude of shown − true",
                         Source.derived("three times the tolerance is our own choice: readers lag in transients"))
-                        .of("", Message.of("Worst, at {0}", new Measure(log.worstAt(), Dimension.DURATION, 1))));
+                        .named(Message.of("Worst, at {0}", new Measure(log.worstAt(), Dimension.DURATION, 1))));
     }
 
     private static Measure difference(double lambda) {

@@ -48,9 +48,14 @@ public record Finding(Check check, Message subject, Verdict verdict, @Nullable M
     }
 
     /** The same check, of one part of several. */
-    public Finding of(String part, Message named) {
-        return new Finding(new Check(check.id(), part), named, verdict, figure, limit, consequence, lambdaCost,
-                working, source, asks);
+    public Finding of(String part, Message name) {
+        return new Finding(new Check(check.id(), part), name, verdict, figure, limit, consequence, lambdaCost, working,
+                source, asks);
+    }
+
+    /** The same, with what was checked in words that have values. */
+    public Finding named(Message name) {
+        return of(check.of(), name);
     }
 
     /** The same, with where its values are entered. */

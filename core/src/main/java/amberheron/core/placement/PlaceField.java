@@ -11,7 +11,6 @@ public enum PlaceField implements Property {
     LEAN("place.*.lean", "lean along the pipe"),
     SLOPE("place.*.slope", "the pipe's slope there"),
     PLACES("place.add", "a place for the bung"),
-    PIECES("place.piece.after", "the pieces of the pipe"),
     PIECE_LENGTH("place.piece.*.length", "length of the piece"),
     PIECE_DIAMETER("place.piece.*.diameter", "diameter of the piece"),
     PIECE_WALL("place.piece.*.wall", "wall of the piece"),

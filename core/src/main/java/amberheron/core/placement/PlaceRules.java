@@ -55,12 +55,12 @@ public final class PlaceRules {
         Double distance = place.distance();
         List<Finding> findings = new ArrayList<>();
         findings.add(tilt(site, run, place));
-        findings.add(distance(run, place));
+        Address where = distance != null && run.pieces().isEmpty()
+                ? PlaceField.ASPIRATION.address()
+                : PlaceField.DISTANCE.of(place.id());
+        findings.add(distance(run, distance).asking(where));
         AlongRun at = distance == null ? null : AlongRun.of(site, run, distance);
-        List<Address> where = distance != null
-                ? run.pieces().isEmpty() ? List.of(PlaceField.ASPIRATION.address()) : List.of()
-                : List.of(PlaceField.DISTANCE.of(place.id()));
-        findings.add(piece(run, at).asking(where.isEmpty() ? List.of(PlaceField.DISTANCE.of(place.id())) : where));
+        findings.add(piece(run, at).asking(where));
         if (run.catalyst().isPresent()) {
             findings.add(catalyst(site, run, at).asking(PlaceField.DISTANCE.of(place.id())));
         }
@@ -206,12 +206,6 @@ public final class PlaceRules {
         return PlaceLimits.leastDistance(run);
     }
 
-    private static Finding distance(Run run, Candidate place) {
-        return distance(run, place.distance()).asking(place.distance() != null && run.pieces().isEmpty()
-                ? PlaceField.ASPIRATION.address()
-                : PlaceField.DISTANCE.of(place.id()));
-    }
-
     private static Finding distance(Run run, @Nullable Double distance) {
         boolean turbine = run.turbine();
         String subject = turbine ? "After the turbine" : "From the manifold";
@@ -269,7 +263,7 @@ public final class PlaceRules {
         String working = "catalyst inlet less the place, along the pipe";
         if (margin == null) {
             return new Finding(PlaceCheck.CATALYST, "", Verdict.UNKNOWN, null, limit,
-                    "Enter the distance along the pipe.", null, working, PRACTICE).of("", subject);
+                    "Enter the distance along the pipe.", null, working, PRACTICE).named(subject);
         }
         Verdict verdict = PlaceLimits.catalyst(site, run, Objects.requireNonNull(at));
         String consequence = margin > 0
@@ -280,7 +274,7 @@ public final class PlaceRules {
                                 ? "After a straight-through catalyst: one school calls it negligible; the reading can err lean. Record it."
                                 : "After the catalyst the reading is slower and errs lean, so the tuner adds fuel: the safe side. Record it.";
         return new Finding(PlaceCheck.CATALYST, "", verdict, length(margin), limit, consequence, null, working,
-                PRACTICE).of("", subject);
+                PRACTICE).named(subject);
     }
 
     private static Finding bank(Site site, @Nullable AlongRun at) {
@@ -297,7 +291,7 @@ public final class PlaceRules {
                         ? Message.plain("After the merge: it sees every cylinder.")
                         : Message.of("It sees the {0} only: the other can run lean unseen. Write down which.", seen),
                 null, Message.plain("whose gas flows in the piece it is set in"), PRACTICE)
-                .of("", Message.of("Bank seen: {0}", seen));
+                .named(Message.of("Bank seen: {0}", seen));
     }
 
     private static void rooms(Site site, Run run, Candidate place, List<Finding> findings) {
