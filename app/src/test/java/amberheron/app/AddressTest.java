@@ -1,5 +1,8 @@
 package amberheron.app;
 
+import java.util.stream.Collectors;
+import amberheron.core.wiring.WireCheck;
+import amberheron.core.wiring.HeaterTiming;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.core.finding.Finding;
@@ -79,6 +82,22 @@ class AddressTest extends WindowTest {
         assertThat(asked).extracting(Address::key).contains("plan.displacement", "place.Q.distance", "place.Q.clock",
                 "wire.K.cranking", "place.neighbour.add", "wire.school", "wire.heater");
         eachIsBrought(asked);
+    }
+
+    /** What waits for a place or a source leads to where one is added. */
+    @Test
+    void whatWaitsForAPlaceOrASourceLeadsToOne() {
+        find("job SB-015");
+        hands.interact(() -> session.edit("bare", j -> j.withPlacing(Placing.NONE).withWiring(j.wiring().withHeater(
+                HeaterTiming.OPEN.withSchool(HeaterTiming.School.WITH_IGNITION)))));
+        Set<Address> asked = session.review().findings(Station.WIRE).stream()
+                .filter(f -> f.check().is(WireCheck.HEATER)).map(f -> f.asks().getFirst())
+                .collect(Collectors.toSet());
+        assertThat(asked).extracting(Address::key).containsExactly("place.add");
+        eachIsBrought(asked);
+        hands.interact(() -> session.edit("no source", j -> j.withWiring(j.wiring().withSources(List.of())
+                .withTaken(null))));
+        eachIsBrought(Set.of(WireField.SOURCES.address()));
     }
 
     /** No two values share an address, so no draft can land in another's field. */

@@ -1,5 +1,6 @@
 package amberheron.app.placement;
 
+import java.util.Optional;
 import amberheron.core.placement.PlaceField;
 import static amberheron.core.units.Unit.DEGREE;
 import static amberheron.core.units.Unit.MILLIMETRE;
@@ -159,16 +160,8 @@ final class ChooseLeaf {
 
     void refresh() {
         Job job = session.job();
-        letters.getChildren().setAll(job.candidates().stream().map(this::letter).toList());
-        letters.getChildren().add(Parts.button("Add a place", "place.add", () -> model.add(session), "quiet"));
-        session.place().ifPresent(id -> {
-            if (!id.equals(job.placing().chosen())) {
-                letters.getChildren().add(Parts.button("Take " + id, "place.take", () -> model.take(session, id),
-                        "quiet"));
-            }
-            letters.getChildren().add(
-                    Parts.button("Remove " + id, "place.remove", () -> model.remove(session, id), "quiet"));
-        });
+        Parts.fill(letters, List.of(job.candidates().stream().map(Candidate::id).toList(), session.place(),
+                Optional.ofNullable(job.placing().chosen())), () -> letters(job));
         Parts.show(one, session.place().isPresent());
         Parts.show(remark, session.place().isPresent());
         Parts.show(line, PlaceModel.exhaust(session).lines().size() > 1);
@@ -179,11 +172,26 @@ final class ChooseLeaf {
         judge();
     }
 
+    private List<Node> letters(Job job) {
+        List<Node> nodes = new ArrayList<>(job.candidates().stream().map(this::letter).toList());
+        nodes.add(Parts.button("Add a place", "place.add", () -> model.add(session), "quiet"));
+        session.place().ifPresent(id -> {
+            if (!id.equals(job.placing().chosen())) {
+                nodes.add(Parts.button("Take " + id, "place.take", () -> model.take(session, id), "quiet"));
+            }
+            nodes.add(Parts.button("Remove " + id, "place.remove", () -> model.remove(session, id), "quiet"));
+        });
+        return nodes;
+    }
+
     private ToggleButton letter(Candidate c) {
         ToggleButton button = new ToggleButton(c.id());
         button.setId("place.letter." + c.id());
         button.setSelected(session.place().filter(c.id()::equals).isPresent());
-        button.setOnAction(e -> session.look(Objects.requireNonNull(c.id())));
+        button.setOnAction(e -> {
+            button.setSelected(true);
+            session.look(Objects.requireNonNull(c.id()));
+        });
         return button;
     }
 }

@@ -127,27 +127,39 @@ final class PowerLeaf {
         findings.refresh(WireModel.findings(session, id -> id instanceof KeyState || id.equals(WireCheck.HOST)), "");
         Wiring wiring = session.job().wiring();
         Optional<PowerSource> looked = model.looked(session);
-        letters.getChildren().setAll(wiring.sources().stream().map(s -> {
-            ToggleButton letter = new ToggleButton(s.id());
-            letter.setId("wire.source." + s.id());
-            letter.setSelected(looked.filter(s::equals).isPresent());
-            letter.setOnAction(e -> model.look(session, s.id()));
-            return letter;
-        }).toList());
-        letters.getChildren().add(Parts.button("Add a source", "wire.add", () -> model.add(session), "quiet"));
-        looked.ifPresent(s -> {
-            boolean taken = s.id().equals(wiring.taken());
-            Button take = Parts.button(taken ? s.id() + " is taken" : "Take " + s.id(), "wire.take",
-                    () -> model.take(session, s.id()), "quiet");
-            take.setDisable(taken);
-            letters.getChildren().addAll(take,
-                    Parts.button("Remove " + s.id(), "wire.remove", () -> model.remove(session, s.id()), "quiet"));
-        });
+        Parts.fill(letters,
+                List.of(wiring.sources().stream().map(PowerSource::id).toList(), looked.map(PowerSource::id),
+                        Optional.ofNullable(wiring.taken())),
+                () -> letters(wiring, looked.map(PowerSource::id)));
         Parts.show(one, looked.isPresent());
         verdict.setText(model.verdict(session));
         origins.setText(model.origins(session));
         Parts.show(origins, !origins.getText().isEmpty());
         display.setText(model.display());
         fields.refresh();
+    }
+
+    private List<Node> letters(Wiring wiring, Optional<String> looked) {
+        List<Node> nodes = new ArrayList<>();
+        wiring.sources().stream().map(PowerSource::id).forEach(id -> {
+            ToggleButton letter = new ToggleButton(id);
+            letter.setId("wire.source." + id);
+            letter.setSelected(looked.filter(id::equals).isPresent());
+            letter.setOnAction(e -> {
+                letter.setSelected(true);
+                model.look(session, id);
+            });
+            nodes.add(letter);
+        });
+        nodes.add(Parts.button("Add a source", "wire.add", () -> model.add(session), "quiet"));
+        looked.ifPresent(id -> {
+            boolean taken = id.equals(wiring.taken());
+            Button take = Parts.button(taken ? id + " is taken" : "Take " + id, "wire.take",
+                    () -> model.take(session, id), "quiet");
+            take.setDisable(taken);
+            nodes.add(take);
+            nodes.add(Parts.button("Remove " + id, "wire.remove", () -> model.remove(session, id), "quiet"));
+        });
+        return nodes;
     }
 }

@@ -111,7 +111,7 @@ public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
                             ? "Say when the heater gets its power."
                             : "Take a place first: how long the pipe stays wet there decides.",
                     null, "time until the pipe is dry − delay", SOURCE)
-                    .asking(school == null ? WireField.HEATER.address() : PlaceField.DISTANCE.address());
+                    .asking(school == null ? WireField.HEATER.address() : PlaceField.PLACES.address());
         }
         Estimate risk = atRisk(school, dry);
         boolean none = risk.high() <= 0;
