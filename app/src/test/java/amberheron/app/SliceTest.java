@@ -39,10 +39,10 @@ class SliceTest extends WindowTest {
         next();
         type("wide");
         assertThat(shows("found “wide”, expected a length such as")).isTrue();
-        assertThat(session.job().drafts()).containsEntry("place.A.distance", "wide");
+        assertThat(session.job().entries().drafts()).containsEntry("place.A.distance", "wide");
         hands.push(KeyCode.CONTROL, KeyCode.A);
         type("2 ft");
-        assertThat(session.job().drafts()).isEmpty();
+        assertThat(session.job().entries().drafts()).isEmpty();
         assertThat(text("reasons.next")).isEqualTo("A: Enter the pipe's slope there.");
         next();
         type("0");

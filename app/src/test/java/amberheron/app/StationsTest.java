@@ -81,7 +81,7 @@ class StationsTest extends WindowTest {
         type("20");
         assertThat(shows("Wall 20.0 mm in a pipe of 38.1 mm leaves no bore; expected less than 19.1 mm"))
                 .isTrue();
-        assertThat(session.job().drafts()).containsEntry("place.piece.3.wall", "20");
+        assertThat(session.job().entries().drafts()).containsEntry("place.piece.3.wall", "20");
         hands.interact(() -> session.seek(PlaceField.PIECE_LENGTH.of("3")));
         type("-640");
         assertThat(shows("Length: found “-640”, expected between 1 mm and")).isTrue();
@@ -107,13 +107,13 @@ class StationsTest extends WindowTest {
         hands.interact(() -> byId("place.piece.remove").requestFocus());
         hands.push(KeyCode.SPACE);
         assertThat(session.job().intake().exhaust().segments().getFirst().id()).isEqualTo("1");
-        assertThat(session.job().drafts()).containsEntry("place.piece.1.wall", "20 mmm");
+        assertThat(session.job().entries().drafts()).containsEntry("place.piece.1.wall", "20 mmm");
         assertThat(text("place.piece.1.wall")).isEqualTo("20 mmm");
         hands.interact(() -> byId("place.piece.remove").requestFocus());
         hands.push(KeyCode.SPACE);
-        assertThat(session.job().drafts()).as("gone with its piece").isEmpty();
+        assertThat(session.job().entries().drafts()).as("gone with its piece").isEmpty();
         hands.push(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(session.job().drafts()).as("and back with it").containsKey("place.piece.1.wall");
+        assertThat(session.job().entries().drafts()).as("and back with it").containsKey("place.piece.1.wall");
     }
 
     /** A clamp job from its leaf: read on the jack, judged on the wheels. */
@@ -175,7 +175,7 @@ class StationsTest extends WindowTest {
         assertThat(text("wire.A.cranking")).isEqualTo("nine volts or so");
         try (Session other = Demo.empty(home)) {
             other.open("SB-015");
-            assertThat(other.job().drafts()).containsEntry("wire.A.cranking", "nine volts or so");
+            assertThat(other.job().entries().drafts()).containsEntry("wire.A.cranking", "nine volts or so");
         }
     }
 
@@ -197,6 +197,7 @@ class StationsTest extends WindowTest {
                     .at(KeyState.valueOf(state.toUpperCase(java.util.Locale.ROOT))).isPresent());
         }
         assertThat(shows("A is lost while cranking. The controller restarts with every start")).isTrue();
+        hands.clickOn(byId("wire.leaf.feed"));
         hands.interact(() -> ((ToggleButton) byId("wire.feed.relay.1")).fire());
         assertThat(shows("Source, cranking: ")).isFalse();
         assertThat(session.review().findings(Station.WIRE)).filteredOn(f -> f.check().key().equals("cranking"))

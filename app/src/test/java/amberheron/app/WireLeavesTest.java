@@ -166,7 +166,7 @@ class WireLeavesTest extends WindowTest {
         assertThat(shows("The delay does not cover the whole of it")).isTrue();
         enter("wire.heater.delay", "0");
         assertThat(shows("found “0”, expected between 1 s and 300 s")).isTrue();
-        assertThat(session.job().drafts()).containsKey("wire.heater.delay");
+        assertThat(session.job().entries().drafts()).containsKey("wire.heater.delay");
     }
 
     @Test

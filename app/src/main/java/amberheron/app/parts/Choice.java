@@ -15,7 +15,7 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** One of a few, as buttons side by side; one of many, as a list that opens. */
-public final class Choice<T> extends VBox {
+public final class Choice<T> extends VBox implements Refreshed {
     private static final int FEW = 5;
 
     private final Supplier<@Nullable T> read;
@@ -105,7 +105,7 @@ public final class Choice<T> extends VBox {
         }
     }
 
-    /** Shows what is chosen now. */
+    @Override
     public void refresh() {
         T now = read.get();
         for (int i = 0; i < buttons.size(); i++) {

@@ -12,7 +12,7 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** A day, typed or picked. What is no day stays as it was. */
-public final class DateEntry extends VBox {
+public final class DateEntry extends VBox implements Refreshed {
     private final Function<Job, @Nullable LocalDate> read;
     private final Session session;
     private final DatePicker picker = new DatePicker();
@@ -58,7 +58,7 @@ public final class DateEntry extends VBox {
         getStyleClass().add("entry");
     }
 
-    /** Shows what the job says now. */
+    @Override
     public void refresh() {
         refreshing = true;
         picker.setValue(read.apply(session.job()));

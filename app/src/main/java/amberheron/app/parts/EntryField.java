@@ -1,5 +1,6 @@
 package amberheron.app.parts;
 
+import amberheron.core.job.Entries;
 import java.util.Optional;
 import amberheron.core.parts.Address;
 import amberheron.app.session.Session;
@@ -25,7 +26,7 @@ import org.jspecify.annotations.Nullable;
  * One quantity of the job, typed as people type it. Enter keeps it and moves on; an entry that cannot be used stays as
  * typed, with what was expected under it, and is saved with the job all the same.
  */
-public final class EntryField extends VBox {
+public final class EntryField extends VBox implements Refreshed {
     private final Session session;
     private final QuantityField field;
     private final int decimals;
@@ -36,6 +37,7 @@ public final class EntryField extends VBox {
     private final Label fault = Parts.text("", "fault");
     private String shownLast = "";
     private boolean onClockFace;
+    private boolean ownOrigin;
 
     /**
      * A field.
@@ -89,6 +91,12 @@ public final class EntryField extends VBox {
         return this;
     }
 
+    /** The reading itself says where it came from. */
+    public EntryField ownOrigin() {
+        ownOrigin = true;
+        return this;
+    }
+
     /** Shows the angle as a position on the pipe's clock face. */
     public EntryField onClockFace() {
         onClockFace = true;
@@ -101,9 +109,9 @@ public final class EntryField extends VBox {
         return field.unit().symbol().isEmpty() ? "" : "in " + field.unit().symbol();
     }
 
-    /** Shows what the job says now. */
+    @Override
     public void refresh() {
-        Optional<String> draft = session.job().draft(address.get());
+        Optional<String> draft = session.job().entries().draft(address.get());
         input.setId(address.get().key());
         if (draft.isPresent()) {
             if (!input.isFocused()) {
@@ -163,13 +171,14 @@ public final class EntryField extends VBox {
     /** Keeps what is typed; false when it cannot be used. */
     private boolean commit() {
         String typed = input.getText().strip();
-        boolean drafted = session.job().draft(address.get()).isPresent();
+        boolean drafted = session.job().entries().draft(address.get()).isPresent();
         if (!drafted && typed.equals(shown())) {
             return true;
         }
         if (typed.isEmpty()) {
             shownLast = "";
-            session.edit(field.name() + " cleared", j -> write.apply(j, null).withDraft(address.get(), null));
+            session.edit(field.name() + " cleared",
+                    j -> write.apply(j, null).withEntries(j.entries().cleared(address.get())));
             return true;
         }
         Judged judged = judged(typed);
@@ -181,11 +190,15 @@ public final class EntryField extends VBox {
                 return true;
             }
             session.edit(field.name() + " " + session.units().text(measure(value.si()), session.job().stoich()),
-                    j -> judged.then().withDraft(address.get(), null));
+                    j -> judged.then().withEntries(entered(j.entries())));
             return true;
         }
-        session.edit(field.name() + " as typed", j -> j.withDraft(address.get(), typed));
+        session.edit(field.name() + " as typed", j -> j.withEntries(j.entries().drafted(address.get(), typed)));
         return false;
+    }
+
+    private Entries entered(Entries before) {
+        return ownOrigin ? before.cleared(address.get()) : before.entered(address.get(), session.typed());
     }
 
     private Measure measure(double si) {

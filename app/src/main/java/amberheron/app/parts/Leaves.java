@@ -1,5 +1,7 @@
 package amberheron.app.parts;
 
+import org.jspecify.annotations.Nullable;
+import java.util.function.Supplier;
 import javafx.scene.control.TextInputControl;
 import amberheron.app.session.Session;
 
@@ -17,26 +19,33 @@ public final class Leaves extends VBox {
     private static final double ROOM = 700;
 
     private final FlowPane tabs = new FlowPane(6, 6);
-    private final List<Leaf> leaves = new ArrayList<>();
+    private final List<Tab> leaves = new ArrayList<>();
 
-    /** One of them; what is hidden shows the job anew only when it is brought. */
-    private static final class Leaf {
+    /** One of them; it is made when it is first brought, and while hidden shows the job anew only when it is brought. */
+    private final class Tab {
         private final ToggleButton button;
-        private final Node node;
-        private final Runnable refresh;
+        private final Supplier<Leaf> made;
+        private @Nullable Leaf leaf;
         private boolean stale = true;
 
-        Leaf(ToggleButton button, Node node, Runnable refresh) {
+        Tab(ToggleButton button, Supplier<Leaf> made) {
             this.button = button;
-            this.node = node;
-            this.refresh = refresh;
+            this.made = made;
         }
 
-        void freshen() {
+        Node fresh() {
+            Leaf now = leaf;
+            if (now == null) {
+                now = made.get();
+                leaf = now;
+                Parts.show(now.node(), false);
+                Leaves.this.getChildren().add(now.node());
+            }
             if (stale) {
                 stale = false;
-                refresh.run();
+                now.refresh();
             }
+            return now.node();
         }
     }
 
@@ -47,15 +56,14 @@ public final class Leaves extends VBox {
         tabs.setPrefWrapLength(ROOM);
         tabs.setAlignment(Pos.TOP_RIGHT);
         session.onFocus(wanted -> {
-            for (Leaf leaf : leaves) {
-                if (wanted.equals(leaf.button.getId())) {
-                    show(leaf);
-                }
+            // Of the station that is shown only: the fields of others are made when they are gone to.
+            if (getScene() == null) {
+                return;
             }
-            for (Leaf leaf : leaves) {
+            leaves.stream().filter(l -> wanted.equals(l.button.getId())).forEach(this::show);
+            for (Tab leaf : leaves) {
                 // Names of fields follow what is looked at.
-                leaf.freshen();
-                Node found = Parts.find(leaf.node, wanted);
+                Node found = Parts.find(leaf.fresh(), wanted);
                 if (found != null) {
                     show(leaf);
                     Node at = first(found);
@@ -64,6 +72,7 @@ public final class Leaves extends VBox {
                     if (at instanceof TextInputControl field) {
                         field.selectAll();
                     }
+                    return;
                 }
             }
         });
@@ -83,39 +92,29 @@ public final class Leaves extends VBox {
         return tabs;
     }
 
-    /**
-     * Adds a leaf; the first is shown.
-     *
-     * @param refresh shows what the job says now
-     */
-    public Leaves with(String title, String id, Node node, Runnable refresh) {
+    /** Adds a leaf; the first is shown. */
+    public Leaves with(String title, String id, Supplier<Leaf> made) {
         ToggleButton button = new ToggleButton(title);
-        Leaf leaf = new Leaf(button, node, refresh);
+        Tab leaf = new Tab(button, made);
         button.setId(id);
         button.setMinWidth(USE_PREF_SIZE);
         button.getStyleClass().add("leaf-tab");
         button.setOnAction(e -> show(leaf));
-        boolean first = leaves.isEmpty();
+        button.setSelected(leaves.isEmpty());
         leaves.add(leaf);
         tabs.getChildren().add(button);
-        getChildren().add(node);
-        button.setSelected(first);
-        Parts.show(node, first);
         return this;
     }
 
     /** Shows what the job says now on the leaf that is seen. */
     public void refresh() {
         leaves.forEach(l -> l.stale = true);
-        leaves.stream().filter(l -> l.button.isSelected()).forEach(Leaf::freshen);
+        leaves.stream().filter(l -> l.button.isSelected()).toList().forEach(this::show);
     }
 
-    private void show(Leaf wanted) {
-        wanted.freshen();
-        for (Leaf leaf : leaves) {
-            boolean on = leaf.equals(wanted);
-            Parts.show(leaf.node, on);
-            leaf.button.setSelected(on);
-        }
+    private void show(Tab wanted) {
+        Node shown = wanted.fresh();
+        getChildren().forEach(n -> Parts.show(n, n.equals(shown)));
+        leaves.forEach(l -> l.button.setSelected(l.equals(wanted)));
     }
 }

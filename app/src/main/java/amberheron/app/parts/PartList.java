@@ -76,7 +76,7 @@ public final class PartList<T> {
     void remove(int place) {
         List<T> all = all();
         String gone = id.apply(all.remove(place));
-        session.edit(words.removed, j -> write.apply(j, all).withoutDrafts(first.of(gone)));
+        session.edit(words.removed, j -> write.apply(j, all).withoutPart(first.of(gone)));
     }
 
     private Optional<T> part(Job job, String wanted) {

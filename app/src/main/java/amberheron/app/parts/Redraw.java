@@ -7,7 +7,7 @@ import javafx.collections.ObservableList;
 import javafx.scene.Node;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
-import javafx.scene.shape.Path;
+import javafx.scene.shape.SVGPath;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.Shape;
@@ -39,7 +39,7 @@ public final class Redraw {
         t.setCenterX(f.getCenterX());
         t.setCenterY(f.getCenterY());
         t.setRadius(f.getRadius());
-    }), kind(Path.class, (f, t) -> t.getElements().setAll(List.copyOf(f.getElements()))),
+    }), kind(SVGPath.class, (f, t) -> t.setContent(f.getContent())),
             kind(Polygon.class, (f, t) -> {
                 if (!t.getPoints().equals(f.getPoints())) {
                     t.getPoints().setAll(f.getPoints());

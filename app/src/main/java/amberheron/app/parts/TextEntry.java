@@ -14,7 +14,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.layout.VBox;
 
 /** Words of the installer's own, kept as typed. */
-public final class TextEntry extends VBox {
+public final class TextEntry extends VBox implements Refreshed {
     private static final int MOST_CHARACTERS = 400;
 
     private final Session session;
@@ -88,7 +88,7 @@ public final class TextEntry extends VBox {
         return this;
     }
 
-    /** Shows what the job says now. */
+    @Override
     public void refresh() {
         input.setId(key.get());
         if (!input.isFocused() || input.getText().equals(shownLast)) {

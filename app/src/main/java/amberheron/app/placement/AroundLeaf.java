@@ -1,5 +1,6 @@
 package amberheron.app.placement;
 
+import amberheron.app.parts.Leaf;
 import amberheron.app.parts.PartList;
 import amberheron.app.parts.EditTable;
 import amberheron.core.placement.PlaceField;
@@ -29,7 +30,7 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** What lies around the pipe, sensor and lead, and how the car stands on its wheels. */
-final class AroundLeaf {
+final class AroundLeaf implements Leaf {
     private static final double FAR = 3;
 
     private final Session session;
@@ -72,7 +73,8 @@ final class AroundLeaf {
                                 (a, v) -> new Attitude(a.pitch(), v)))));
     }
 
-    Node node() {
+    @Override
+    public Node node() {
         return node;
     }
 
@@ -116,7 +118,8 @@ final class AroundLeaf {
         return new Neighbour(kind, kind.usualSide(), 0, Double.isInfinite(end) || end <= 0 ? FAR : end, null);
     }
 
-    void refresh() {
+    @Override
+    public void refresh() {
         Parts.show(none, PlaceModel.exhaust(session).neighbours().isEmpty());
         table.refresh();
         refreshers.forEach(Runnable::run);

@@ -1,5 +1,6 @@
 package amberheron.app.placement;
 
+import amberheron.app.parts.Leaf;
 import java.util.Optional;
 import amberheron.core.placement.PlaceField;
 import static amberheron.core.units.Unit.DEGREE;
@@ -37,7 +38,7 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** The rules, the clock face, the candidates, the search and the shop's schools. */
-final class ChooseLeaf {
+final class ChooseLeaf implements Leaf {
     private static final double SECTION = 216;
 
     private final Session session;
@@ -142,7 +143,8 @@ final class ChooseLeaf {
                 j -> j.withPlacing(j.placing().withCandidate(id, change))));
     }
 
-    Columns node() {
+    @Override
+    public Columns node() {
         return node;
     }
 
@@ -158,7 +160,8 @@ final class ChooseLeaf {
         face.show();
     }
 
-    void refresh() {
+    @Override
+    public void refresh() {
         Job job = session.job();
         Parts.fill(letters, List.of(job.candidates().stream().map(Candidate::id).toList(), session.place(),
                 Optional.ofNullable(job.placing().chosen())), () -> letters(job));

@@ -1,5 +1,6 @@
 package amberheron.app.placement;
 
+import amberheron.app.parts.Leaf;
 import amberheron.core.finding.CheckId;
 import amberheron.core.placement.PlaceCheck;
 import amberheron.core.placement.PlaceField;
@@ -32,7 +33,7 @@ import javafx.scene.control.Label;
 import org.jspecify.annotations.Nullable;
 
 /** What was made of the plan: where it ended up, the tilt read, photos, and how far from plan that is. */
-final class FittedLeaf {
+final class FittedLeaf implements Leaf {
     private static final Set<CheckId> DEVIATIONS = Set.of(PlaceCheck.TILT, PlaceCheck.MOVED, PlaceCheck.TURNED,
             PlaceCheck.TIGHT);
 
@@ -89,11 +90,13 @@ final class FittedLeaf {
                 });
     }
 
-    Node node() {
+    @Override
+    public Node node() {
         return node;
     }
 
-    void refresh() {
+    @Override
+    public void refresh() {
         refreshers.forEach(Runnable::run);
         AsFitted fitted = session.job().placing().fitted();
         deviation.refresh(session.review().findings(amberheron.core.job.Station.PLACE).stream()

@@ -1,5 +1,6 @@
 package amberheron.app.placement;
 
+import amberheron.app.parts.Leaf;
 import amberheron.core.placement.PlaceField;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
@@ -23,7 +24,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** Figures and templates to mark and cut by, and the procedure. */
-final class MarkLeaf {
+final class MarkLeaf implements Leaf {
     private final Session session;
     private final PlaceModel model;
     private final TemplatePreview preview;
@@ -66,11 +67,13 @@ final class MarkLeaf {
         return steps;
     }
 
-    Node node() {
+    @Override
+    public Node node() {
         return node;
     }
 
-    void refresh() {
+    @Override
+    public void refresh() {
         refreshers.forEach(Runnable::run);
         preview.refresh();
         note.setText(model.marked(session).map(c -> c.id() + ", " + PlaceModel.where(session, c)).orElse(""));

@@ -1,5 +1,6 @@
 package amberheron.app.placement;
 
+import amberheron.app.parts.Leaf;
 import amberheron.app.parts.PartList;
 import amberheron.app.parts.EditTable;
 import amberheron.core.placement.PlaceField;
@@ -19,7 +20,7 @@ import javafx.scene.control.Label;
 import org.jspecify.annotations.Nullable;
 
 /** The exhaust piece by piece. */
-final class PipeLeaf {
+final class PipeLeaf implements Leaf {
     private final Session session;
     private final PartList<Segment> list;
     private final EditTable table;
@@ -65,11 +66,13 @@ final class PipeLeaf {
                 before.endSlope() == null ? before.slope() : before.endSlope());
     }
 
-    Node node() {
+    @Override
+    public Node node() {
         return node;
     }
 
-    void refresh() {
+    @Override
+    public void refresh() {
         note.setText(PlaceModel.exhaust(session).segments().size() + " pieces");
         table.refresh();
     }

@@ -244,7 +244,7 @@ public final class PlaceModel implements StationModel {
         session.edit("place " + id + " removed", j -> j.withPlacing(j.placing()
                 .withCandidates(j.candidates().stream().filter(c -> !c.id().equals(id)).toList())
                 .withChosen(id.equals(j.placing().chosen()) ? null : j.placing().chosen()))
-                .withoutDrafts(PlaceField.DISTANCE.of(id)));
+                .withoutPart(PlaceField.DISTANCE.of(id)));
     }
 
     /** The marks for the place taken, else the one looked at; empty until they can be worked out. */

@@ -1,5 +1,7 @@
 package amberheron.app.placement;
 
+import amberheron.app.parts.Leaf;
+import java.util.function.Supplier;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.HBox;
 import amberheron.app.parts.Leaves;
@@ -24,17 +26,14 @@ public final class PlaceView implements StationView {
     public PlaceView(Session session, PlaceModel model) {
         run = new RunDrawing(session, model, this::moved);
         choose = new ChooseLeaf(session, model, this::moved);
-        PipeLeaf pipe = new PipeLeaf(session);
-        AroundLeaf around = new AroundLeaf(session);
-        MarkLeaf mark = new MarkLeaf(session, model);
-        FittedLeaf fitted = new FittedLeaf(session);
-        leaves = new Leaves(session).with("Pipe", "place.leaf.pipe", pipe.node(), pipe::refresh)
-                .with("Around it", "place.leaf.around", around.node(), around::refresh)
-                .with("Choose", "place.leaf.choose", choose.node(), choose::refresh)
-                .with("Mark out", "place.leaf.mark", mark.node(), mark::refresh)
-                .with("Procedure", "place.leaf.procedure", mark.steps(), mark::refresh)
-                .with("As fitted", "place.leaf.fitted", fitted.node(), fitted::refresh)
-                .with("Schools", "place.leaf.schools", choose.schools(), choose::refresh);
+        Supplier<MarkLeaf> mark = Leaf.once(() -> new MarkLeaf(session, model));
+        leaves = new Leaves(session).with("Pipe", "place.leaf.pipe", () -> new PipeLeaf(session))
+                .with("Around it", "place.leaf.around", () -> new AroundLeaf(session))
+                .with("Choose", "place.leaf.choose", () -> choose)
+                .with("Mark out", "place.leaf.mark", mark::get)
+                .with("Procedure", "place.leaf.procedure", () -> Leaf.of(mark.get().steps(), mark.get()::refresh))
+                .with("As fitted", "place.leaf.fitted", () -> new FittedLeaf(session))
+                .with("Schools", "place.leaf.schools", () -> Leaf.of(choose.schools(), choose::refresh));
         VBox drawn = Parts.noted("Run", run.note(), run);
         HBox.setHgrow(drawn, Priority.ALWAYS);
         HBox above = new HBox(12, drawn, choose.section());

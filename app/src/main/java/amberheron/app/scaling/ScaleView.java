@@ -1,5 +1,6 @@
 package amberheron.app.scaling;
 
+import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Leaves;
 import java.util.stream.Stream;
 import java.util.ArrayList;
@@ -104,11 +105,13 @@ public final class ScaleView implements StationView {
         Parent check = new Columns(300, type, Parts.noted("Shown − true", band, plot),
                 Parts.noted("Check points", new Label("engine off, then running"), points, entry, fault),
                 Parts.card("Likely causes", causes, corrected));
-        leaves = new Leaves(session).with("Type and check", "scale.leaf.check", check, this::check)
-                .with("Law and reader", "scale.leaf.law", Parts.card("Law and reader", law, reader), () -> {
-                    law.refresh();
-                    reader.refresh();
-                });
+        leaves = new Leaves(session)
+                .with("Type and check", "scale.leaf.check", () -> Leaf.of(check, this::check))
+                .with("Law and reader", "scale.leaf.law",
+                        () -> Leaf.of(Parts.card("Law and reader", law, reader), () -> {
+                            law.refresh();
+                            reader.refresh();
+                        }));
     }
 
     private static ColumnConstraints column() {

@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import amberheron.app.parts.Leaf;
 import java.util.Set;
 import amberheron.core.harness.HarnessCheck;
 import amberheron.core.harness.HarnessField;
@@ -40,7 +41,7 @@ import javafx.scene.shape.Rectangle;
 import org.jspecify.annotations.Nullable;
 
 /** The conductor chart: the strip it makes above, its lines and the one looked at below. */
-final class ChartLeaf {
+final class ChartLeaf implements Leaf {
     private static final Set<HarnessCheck> CHART = EnumSet.range(HarnessCheck.CHART_COMPLETE,
             HarnessCheck.CHART_CONTINUITY);
 
@@ -226,11 +227,13 @@ final class ChartLeaf {
         return swatch;
     }
 
-    Node node() {
+    @Override
+    public Node node() {
         return node;
     }
 
-    void refresh() {
+    @Override
+    public void refresh() {
         Chart chart = session.job().wiring().harness().chart();
         Optional<Wire> looked = model.wire(session);
         lines.getChildren().setAll(chart.wires().stream().map(w -> row(chart, w, looked.filter(w::equals).isPresent()))

@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import amberheron.app.parts.Leaf;
 import java.util.Set;
 import amberheron.core.finding.CheckId;
 import amberheron.core.wiring.WireCheck;
@@ -23,7 +24,7 @@ import javafx.scene.Node;
 import org.jspecify.annotations.Nullable;
 
 /** The fuse, and the wire from the source to the controller. */
-final class FeedLeaf {
+final class FeedLeaf implements Leaf {
     private static final Set<CheckId> FEED = Set.of(WireCheck.FUSE, WireCheck.FEED, WireCheck.DRAIN);
 
     private final Session session;
@@ -57,11 +58,13 @@ final class FeedLeaf {
                 (w, v) -> w.withFeed(write.apply(w.feed(), v)));
     }
 
-    Node node() {
+    @Override
+    public Node node() {
         return node;
     }
 
-    void refresh() {
+    @Override
+    public void refresh() {
         findings.refresh(WireModel.findings(session, FEED::contains), "");
         fields.refresh();
     }

@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import amberheron.app.parts.Leaf;
 import amberheron.core.wiring.WireCheck;
 import amberheron.app.parts.FindingsTable;
 import amberheron.core.wiring.WireField;
@@ -30,7 +31,7 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** What each school of grounding costs here, and the ground drawn as the circuit it is. */
-final class GroundsLeaf {
+final class GroundsLeaf implements Leaf {
     private final Session session;
     private final WireModel model;
     private final WireFields fields;
@@ -115,11 +116,13 @@ final class GroundsLeaf {
         return press;
     }
 
-    Node node() {
+    @Override
+    public Node node() {
         return node;
     }
 
-    void refresh() {
+    @Override
+    public void refresh() {
         compared.getChildren().setAll(model.schools(session).stream().map(this::row).toList());
         drawing.refresh();
         findings.refresh(WireModel.findings(session, WireCheck.GROUND::equals), "");

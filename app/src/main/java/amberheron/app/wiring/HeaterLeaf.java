@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import amberheron.app.parts.Leaf;
 import amberheron.core.wiring.WireCheck;
 import amberheron.core.wiring.WireField;
 import static amberheron.core.units.Phrase.say;
@@ -29,7 +30,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** When the heater gets its power: what each way risks at this place, and how it is wired. */
-final class HeaterLeaf {
+final class HeaterLeaf implements Leaf {
     private final Session session;
     private final WireFields fields;
     private final VBox compared = new VBox();
@@ -79,11 +80,13 @@ final class HeaterLeaf {
         return press;
     }
 
-    Node node() {
+    @Override
+    public Node node() {
         return node;
     }
 
-    void refresh() {
+    @Override
+    public void refresh() {
         Optional<Estimate> wet = session.job().dry(session.shop().schools());
         compared.getChildren().setAll(Arrays.stream(School.values()).map(s -> row(s, wet)).toList());
         dry.setText(wet

@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import amberheron.app.parts.Leaf;
 import amberheron.core.parts.Property;
 import amberheron.core.wiring.WireCheck;
 import amberheron.core.wiring.WireField;
@@ -35,7 +36,7 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** Sources with their meter readings, fuse and feed. */
-final class PowerLeaf {
+final class PowerLeaf implements Leaf {
 
     private final Session session;
     private final WireModel model;
@@ -105,7 +106,7 @@ final class PowerLeaf {
         String name = state.words();
         return source(Character.toUpperCase(name.charAt(0)) + name.substring(1), VOLT, 0, 60, 2,
                 state, s -> s.at(state).orElse(null),
-                (s, v) -> s.withReading(state, v, session.typed()));
+                (s, v) -> s.withReading(state, v, session.typed())).ownOrigin();
     }
 
     private Wiring change(Wiring wiring, UnaryOperator<PowerSource> change) {
@@ -119,11 +120,13 @@ final class PowerLeaf {
                 w -> model.looked(session).map(read).orElse(null), (w, v) -> change(w, s -> write.apply(s, v)));
     }
 
-    Node node() {
+    @Override
+    public Node node() {
         return node;
     }
 
-    void refresh() {
+    @Override
+    public void refresh() {
         findings.refresh(WireModel.findings(session, id -> id instanceof KeyState || id.equals(WireCheck.HOST)), "");
         Wiring wiring = session.job().wiring();
         Optional<PowerSource> looked = model.looked(session);

@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import amberheron.app.parts.Leaf;
 import amberheron.app.parts.PartList;
 import amberheron.core.units.QuantityField;
 import amberheron.app.parts.EditTable;
@@ -32,7 +33,7 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** The way the cable takes, place by place, its length and its plug. */
-final class RouteLeaf {
+final class RouteLeaf implements Leaf {
     private static final Set<HarnessCheck> ROUTE = EnumSet.range(HarnessCheck.ROUTE_LENGTH, HarnessCheck.ROUTE_SPRAY);
 
     private final Session session;
@@ -110,11 +111,13 @@ final class RouteLeaf {
                 w -> read.apply(w.harness().route()), (w, v) -> route(w, r -> write.apply(r, v)));
     }
 
-    Node node() {
+    @Override
+    public Node node() {
         return node;
     }
 
-    void refresh() {
+    @Override
+    public void refresh() {
         Route route = session.job().wiring().harness().route();
         Parts.show(none, route.points().isEmpty());
         table.refresh();

@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import amberheron.app.parts.Leaf;
 import java.util.Set;
 import java.util.EnumSet;
 import amberheron.core.wiring.WireCheck;
@@ -33,7 +34,7 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** How each reader gets the signal, what its input does to it, and what may not be joined. */
-final class SignalLeaf {
+final class SignalLeaf implements Leaf {
     private static final Set<WireCheck> SIGNAL = EnumSet.of(WireCheck.SIGNAL_FORM, WireCheck.SIGNAL_OVER,
             WireCheck.SIGNAL_LOAD);
 
@@ -102,11 +103,13 @@ final class SignalLeaf {
                 w -> read.apply(hookup(w)), (w, v) -> change(w, h -> write.apply(h, v)));
     }
 
-    Node node() {
+    @Override
+    public Node node() {
         return node;
     }
 
-    void refresh() {
+    @Override
+    public void refresh() {
         findings.refresh(WireModel.findings(session, SIGNAL::contains),
                 "Say at Plan what reads the signal.");
         Optional<ReaderKind> looked = reader();

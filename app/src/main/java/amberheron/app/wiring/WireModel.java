@@ -129,7 +129,7 @@ public final class WireModel implements StationModel {
     void removeWire(Session session) {
         wire(session).ifPresent(w -> session.edit("wire " + w.tag() + " removed", j -> j.withWiring(j.wiring()
                 .withHarness(j.wiring().harness().withChart(j.wiring().harness().chart().without(w.tag()))))
-                .withoutDrafts(HarnessField.CHART_OHMS.of(w.tag()))));
+                .withoutPart(HarnessField.CHART_OHMS.of(w.tag()))));
     }
 
     /** Adds a line for whatever readers, grounds and hook-ups ask for. */
@@ -227,7 +227,7 @@ public final class WireModel implements StationModel {
         session.edit("source " + id + " removed", j -> j.withWiring(j.wiring()
                 .withSources(j.wiring().sources().stream().filter(s -> !s.id().equals(id)).toList())
                 .withTaken(id.equals(j.wiring().taken()) ? null : j.wiring().taken()))
-                .withoutDrafts(WireField.SOURCE_PLACE.of(id)));
+                .withoutPart(WireField.SOURCE_PLACE.of(id)));
     }
 
     /** A source with the readings that count. */

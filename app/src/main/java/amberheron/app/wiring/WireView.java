@@ -1,5 +1,7 @@
 package amberheron.app.wiring;
 
+import amberheron.app.parts.Leaf;
+import java.util.function.Supplier;
 import amberheron.app.parts.Leaves;
 import amberheron.app.session.Session;
 import amberheron.app.parts.StationView;
@@ -14,23 +16,16 @@ public final class WireView implements StationView {
     /** The view on a session. */
     public WireView(Session session, WireModel model) {
         session.onSeek(value -> model.bring(session, value));
-        PowerLeaf power = new PowerLeaf(session, model);
-        FeedLeaf feed = new FeedLeaf(session);
-        GroundsLeaf grounds = new GroundsLeaf(session, model);
-        HeaterLeaf heater = new HeaterLeaf(session);
-        SignalLeaf signal = new SignalLeaf(session, model);
-        ChartLeaf chart = new ChartLeaf(session, model);
-        RouteLeaf route = new RouteLeaf(session);
-        WiredLeaf wired = new WiredLeaf(session);
-        leaves = new Leaves(session).with("Source", "wire.leaf.power", power.node(), power::refresh)
-                .with("Feed", "wire.leaf.feed", feed.node(), feed::refresh)
-                .with("Grounds", "wire.leaf.grounds", grounds.node(), grounds::refresh)
-                .with("Heater", "wire.leaf.heater", heater.node(), heater::refresh)
-                .with("Signal", "wire.leaf.signal", signal.node(), signal::refresh)
-                .with("Strip", "wire.leaf.strip", chart.harness(), chart::refresh)
-                .with("Chart", "wire.leaf.chart", chart.node(), chart::refresh)
-                .with("Route", "wire.leaf.route", route.node(), route::refresh)
-                .with("Wired", "wire.leaf.wired", wired.node(), wired::refresh);
+        Supplier<ChartLeaf> chart = Leaf.once(() -> new ChartLeaf(session, model));
+        leaves = new Leaves(session).with("Source", "wire.leaf.power", () -> new PowerLeaf(session, model))
+                .with("Feed", "wire.leaf.feed", () -> new FeedLeaf(session))
+                .with("Grounds", "wire.leaf.grounds", () -> new GroundsLeaf(session, model))
+                .with("Heater", "wire.leaf.heater", () -> new HeaterLeaf(session))
+                .with("Signal", "wire.leaf.signal", () -> new SignalLeaf(session, model))
+                .with("Strip", "wire.leaf.strip", () -> Leaf.of(chart.get().harness(), chart.get()::refresh))
+                .with("Chart", "wire.leaf.chart", chart::get)
+                .with("Route", "wire.leaf.route", () -> new RouteLeaf(session))
+                .with("Wired", "wire.leaf.wired", () -> new WiredLeaf(session));
     }
 
     @Override

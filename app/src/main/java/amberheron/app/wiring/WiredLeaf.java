@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import amberheron.app.parts.Leaf;
 import amberheron.app.parts.PartList;
 import amberheron.core.units.QuantityField;
 import amberheron.app.parts.EditTable;
@@ -41,7 +42,7 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** How the wires were joined and tested, and what was measured when it was done. */
-final class WiredLeaf {
+final class WiredLeaf implements Leaf {
     private static final Set<HarnessCheck> WIRED = EnumSet.of(HarnessCheck.JOINT_STEPS, HarnessCheck.JOINT_PULL,
             HarnessCheck.JOINT_OHMS, HarnessCheck.WIRED_DROP, HarnessCheck.CHART_CONTINUITY);
 
@@ -113,11 +114,13 @@ final class WiredLeaf {
                 w -> read.apply(w.harness().asWired()), (w, v) -> wired(w, a -> write.apply(a, v)));
     }
 
-    Node node() {
+    @Override
+    public Node node() {
         return node;
     }
 
-    void refresh() {
+    @Override
+    public void refresh() {
         Wiring wiring = session.job().wiring();
         Joints joints = wiring.harness().joints();
         table.refresh();

@@ -17,12 +17,9 @@ import amberheron.core.scaling.Reader;
 import amberheron.core.wiring.Wiring;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -39,11 +36,11 @@ import org.jspecify.annotations.Nullable;
  * @param points check points, in the order taken
  * @param proving the proving log compared; null until read
  * @param handOver what the next person is told
- * @param drafts entries that could not be used yet, as typed, by field; they are kept so that nothing is lost
+ * @param entries what is known of the entering of its values
  */
 public record Job(String id, Intake intake, Progress progress, Placing placing, Wiring wiring, FreeAirCheck air,
         @Nullable OutputLaw law, @Nullable Reader reader, List<CheckPoint> points, @Nullable Proving proving,
-        HandOver handOver, Map<String, String> drafts) {
+        HandOver handOver, Entries entries) {
     /**
      * A proving log and what it said.
      *
@@ -64,7 +61,6 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
 
     public Job {
         points = List.copyOf(points);
-        drafts = Collections.unmodifiableMap(new TreeMap<>(drafts));
     }
 
     /** A job of which only the number is known. */
@@ -72,7 +68,7 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
         return new Job(id, Intake.BLANK, Progress.NONE, Placing.NONE,
                 Wiring.UNMEASURED,
                 new FreeAirCheck(FreeAirCheck.School.CLEAR_THEN_LEARN, null, null, null, null, null, null, null), null,
-                null, List.of(), null, new HandOver("", null), Map.of());
+                null, List.of(), null, new HandOver("", null), Entries.NONE);
     }
 
     /** Ids of the steps ticked. */
@@ -109,11 +105,11 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
 
     public Job withIntake(Intake value) {
         return new Job(id, value, progress, placing, wiring, air, law, reader, points, proving, handOver,
-                drafts);
+                entries);
     }
 
     public Job withProgress(Progress value) {
-        return new Job(id, intake, value, placing, wiring, air, law, reader, points, proving, handOver, drafts);
+        return new Job(id, intake, value, placing, wiring, air, law, reader, points, proving, handOver, entries);
     }
 
     public Job withDone(Set<String> value) {
@@ -121,32 +117,32 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     }
 
     public Job withPlacing(Placing value) {
-        return new Job(id, intake, progress, value, wiring, air, law, reader, points, proving, handOver, drafts);
+        return new Job(id, intake, progress, value, wiring, air, law, reader, points, proving, handOver, entries);
     }
 
     public Job withWiring(Wiring value) {
         return new Job(id, intake, progress, placing, value, air, law, reader, points, proving, handOver,
-                drafts);
+                entries);
     }
 
     public Job withAir(FreeAirCheck value) {
         return new Job(id, intake, progress, placing, wiring, value, law, reader, points, proving, handOver,
-                drafts);
+                entries);
     }
 
     public Job withLaw(@Nullable OutputLaw value) {
         return new Job(id, intake, progress, placing, wiring, air, value, reader, points, proving, handOver,
-                drafts);
+                entries);
     }
 
     public Job withReader(@Nullable Reader value) {
         return new Job(id, intake, progress, placing, wiring, air, law, value, points, proving, handOver,
-                drafts);
+                entries);
     }
 
     public Job withPoints(List<CheckPoint> value) {
         return new Job(id, intake, progress, placing, wiring, air, law, reader, value, proving, handOver,
-                drafts);
+                entries);
     }
 
     /** Adds a check point at the end. */
@@ -157,33 +153,19 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     }
 
     public Job withProving(@Nullable Proving value) {
-        return new Job(id, intake, progress, placing, wiring, air, law, reader, points, value, handOver, drafts);
-    }
-
-    /** What is typed into a field and cannot be used; empty where there is no such thing. */
-    public Optional<String> draft(Address field) {
-        return Optional.ofNullable(drafts.get(field.key()));
-    }
-
-    /** Forgets the unusable entries of a part that is gone, given any address of it. */
-    public Job withoutDrafts(Address part) {
-        Map<String, String> less = new TreeMap<>(drafts);
-        less.keySet().removeIf(field -> field.startsWith(part.partKey()));
-        return new Job(id, intake, progress, placing, wiring, air, law, reader, points, proving, handOver, less);
+        return new Job(id, intake, progress, placing, wiring, air, law, reader, points, value, handOver, entries);
     }
 
     public Job withHandOver(HandOver value) {
-        return new Job(id, intake, progress, placing, wiring, air, law, reader, points, proving, value, drafts);
+        return new Job(id, intake, progress, placing, wiring, air, law, reader, points, proving, value, entries);
     }
 
-    /** Keeps an entry as typed, or forgets it when null. */
-    public Job withDraft(Address field, @Nullable String typed) {
-        Map<String, String> more = new TreeMap<>(drafts);
-        if (typed == null) {
-            more.remove(field.key());
-        } else {
-            more.put(field.key(), typed);
-        }
-        return new Job(id, intake, progress, placing, wiring, air, law, reader, points, proving, handOver, more);
+    public Job withEntries(Entries value) {
+        return new Job(id, intake, progress, placing, wiring, air, law, reader, points, proving, handOver, value);
+    }
+
+    /** Forgets what was entered into the fields of a part that is gone, given any address of it. */
+    public Job withoutPart(Address part) {
+        return withEntries(entries.withoutPart(part));
     }
 }

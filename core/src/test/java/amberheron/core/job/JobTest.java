@@ -39,13 +39,15 @@ class JobTest {
                 .withDone(Set.of("leaks"))
                 .withWiring(EMPTY.wiring().withFuse(5.0).withGroundPoint("strap"))
                 .withAir(EMPTY.air().withTemperature(290.0)).withPoint(new CheckPoint(1.0, null, 12, ""))
-                .withHandOver(new Job.HandOver("shield", LocalDate.of(2026, 1, 2))).withDraft(DRAFT, "y");
+                .withHandOver(new Job.HandOver("shield", LocalDate.of(2026, 1, 2)))
+                .withEntries(Entries.NONE.drafted(DRAFT, "y"));
         List<Job> changed = List.of(job.withDone(Set.of()).withDone(job.done()),
                 job.withPlacing(job.placing().withChosen(null)).withPlacing(job.placing().withChosen("A")),
                 job.withProgress(job.progress().withBay("1").withHold(Waiting.PARTS).withDay(LocalDate.EPOCH))
                         .withProgress(job.progress()),
                 job.withPoints(List.of()).withPoints(job.points()),
-                job.withDraft(DRAFT, null).withDraft(DRAFT, "y"), job.withLaw(null).withReader(null).withProving(null),
+                job.withEntries(job.entries().cleared(DRAFT).drafted(DRAFT, "y")),
+                job.withLaw(null).withReader(null).withProving(null),
                 job.withIntake(job.intake().withBanks(2)).withIntake(job.intake()),
                 job.withPlacing(job.placing().withCandidate("A", c -> c.withLean(1)))
                         .withPlacing(job.placing().withProbe(Probe.UNMEASURED).withBung(Bung.USUAL)),
@@ -79,7 +81,8 @@ class JobTest {
         Job job = EMPTY.withDone(done);
         done.add("weld");
         assertThat(job.done()).containsExactly("leaks");
-        assertThatThrownBy(() -> job.drafts().put("a", "b")).isInstanceOf(UnsupportedOperationException.class);
+        assertThatThrownBy(() -> job.entries().drafts().put("a", "b"))
+                .isInstanceOf(UnsupportedOperationException.class);
         assertThatThrownBy(() -> job.points().clear()).isInstanceOf(UnsupportedOperationException.class);
     }
 

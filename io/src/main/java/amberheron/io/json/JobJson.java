@@ -1,5 +1,7 @@
 package amberheron.io.json;
 
+import amberheron.core.job.Entries;
+import amberheron.core.finding.Origin;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
 import amberheron.core.freeair.FreeAirCheck;
@@ -29,7 +31,7 @@ final class JobJson {
 
     /** Whether a field holds a map with free keys rather than an object with known fields. */
     static boolean isMap(String field) {
-        return field.equals("drafts");
+        return field.equals("drafts") || field.equals("origins");
     }
 
     static Job read(String file, ObjectNode tree) {
@@ -48,7 +50,7 @@ final class JobJson {
                 at.objectOrNone("reader").map(ReaderJson::read).orElse(null),
                 at.list("points").stream().map(JobJson::point).toList(),
                 at.objectOrNone("proving").map(JobJson::proving).orElse(null),
-                new Job.HandOver(handOver.text("notDone", ""), handOver.date("date")), drafts(at));
+                new Job.HandOver(handOver.text("notDone", ""), handOver.date("date")), entries(at));
     }
 
     static ObjectNode write(Job job) {
@@ -69,7 +71,9 @@ final class JobJson {
         out.set("proving", proving == null ? out.nullNode() : write(proving));
         out.putObject("handOver").put("notDone", job.handOver().notDone()).put("date", text(job.handOver().date()));
         ObjectNode drafts = out.putObject("drafts");
-        job.drafts().forEach(drafts::put);
+        job.entries().drafts().forEach(drafts::put);
+        ObjectNode origins = out.putObject("origins");
+        job.entries().origins().forEach((field, origin) -> origins.set(field, OriginJson.write(origin)));
         return out;
     }
 
@@ -154,11 +158,14 @@ final class JobJson {
         return out;
     }
 
-    private static Map<String, String> drafts(Cursor at) {
+    private static Entries entries(Cursor at) {
         Map<String, String> drafts = new TreeMap<>();
         at.objectOrNone("drafts").ifPresent(
                 d -> d.node().propertyNames().forEach(field -> drafts.put(field, d.text(field))));
-        return drafts;
+        Map<String, Origin> origins = new TreeMap<>();
+        at.objectOrNone("origins").ifPresent(o -> o.node().propertyNames()
+                .forEach(field -> origins.put(field, OriginJson.read(o.objectOrNone(field)))));
+        return new Entries(drafts, origins);
     }
 
     static @Nullable String text(@Nullable LocalDate date) {

@@ -1,5 +1,7 @@
 package amberheron.io.json;
 
+import amberheron.core.freeair.AirField;
+import amberheron.core.job.Entries;
 import amberheron.core.placement.PlaceField;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -178,7 +180,8 @@ class JobDocumentProperties {
                 maybe(random, 1), maybe(random, 2000), maybe(random, 0.21), maybe(random, 1.4), maybe(random, 120),
                 random.nextBoolean() ? null : LocalDate.of(2026, 1 + random.nextInt(12), 1));
         Job job = empty.withIntake(intake).withPlacing(placing).withProgress(progress).withWiring(wiring).withAir(air)
-                .withDraft(PlaceField.PIECE_WALL.of("b"), words(random))
+                .withEntries(Entries.NONE.drafted(PlaceField.PIECE_WALL.of("b"), words(random))
+                        .entered(AirField.HEIGHT.address(), origin(random)))
                 .withHandOver(new Job.HandOver(words(random), LocalDate.of(2026, 2, 3)));
         if (random.nextBoolean()) {
             var law = CATALOGUE.laws().get(random.nextInt(CATALOGUE.laws().size()));
@@ -186,12 +189,16 @@ class JobDocumentProperties {
             ReaderSetting setting = SettingFinder.find(law, reader).orElse(null);
             job = job.withLaw(law).withReader(random.nextBoolean() ? reader : reader.withSetting(setting))
                     .withPoint(new CheckPoint(maybe(random, 5), 14.7, random.nextDouble() * 20, words(random),
-                            new Origin(random.nextBoolean() ? Origin.Kind.TYPED : Origin.Kind.SIMULATED, words(random),
-                                    Instant.ofEpochSecond(random.nextInt()), words(random))))
+                            origin(random)))
                     .withProving(new Job.Proving(words(random), "ab12",
                             LogComparison.of(List.of(new Sample(0, 1, 1.01), new Sample(0.5, 0.9, 0.91)))));
         }
         return job;
+    }
+
+    private static Origin origin(Random random) {
+        return new Origin(any(random, Origin.Kind.values()), words(random), Instant.ofEpochSecond(random.nextInt()),
+                words(random));
     }
 
     @Property(tries = 200)

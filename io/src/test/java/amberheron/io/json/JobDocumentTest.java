@@ -1,5 +1,8 @@
 package amberheron.io.json;
 
+import java.time.Instant;
+import amberheron.core.freeair.AirField;
+import amberheron.core.job.Entries;
 import amberheron.core.wiring.WireField;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -53,7 +56,9 @@ class JobDocumentTest {
         Job empty = Job.empty("SB-1");
         return empty.withIntake(empty.intake().withVehicle("van “λ”").withFuel(CATALOGUE.fuel("e85")))
                 .withLaw(CATALOGUE.law("straight-lambda")).withReader(CATALOGUE.reader("ecu-table-8"))
-                .withPoint(new CheckPoint(1.5, null, 0.71, "bench")).withDraft(WireField.FUSE.address(), "five-ish");
+                .withPoint(new CheckPoint(1.5, null, 0.71, "bench"))
+                .withEntries(Entries.NONE.drafted(WireField.FUSE.address(), "five-ish").entered(
+                        AirField.TEMPERATURE.address(), new Origin(Origin.Kind.TYPED, "", Instant.EPOCH, "J-1")));
     }
 
     private Path file(String text) throws IOException {
@@ -71,7 +76,7 @@ class JobDocumentTest {
     void everyFieldComesBackAndTheSchemaAgrees() throws IOException {
         JobDocument back = JobDocument.read(file(JobDocument.of(job()).text()));
         assertThat(back.job()).isEqualTo(job());
-        assertThat(back.job().drafts()).containsEntry("wire.fuse", "five-ish");
+        assertThat(back.job().entries().drafts()).containsEntry("wire.fuse", "five-ish");
         assertThat(JobDocument.read(file(JobDocument.of(Job.empty("X")).text())).job()).isEqualTo(Job.empty("X"));
     }
 
@@ -149,7 +154,7 @@ class JobDocumentTest {
     @Test
     void whatWasTakenBackIsGone() {
         JobDocument document = JobDocument.of(job());
-        assertThat(document.with(job().withDraft(WireField.FUSE.address(), null)).text()).doesNotContain("five-ish");
+        assertThat(document.with(job().withEntries(Entries.NONE)).text()).doesNotContain("five-ish");
     }
 
     @Test

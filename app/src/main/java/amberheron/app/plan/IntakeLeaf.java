@@ -1,0 +1,168 @@
+package amberheron.app.plan;
+
+import amberheron.app.parts.Refreshed;
+import amberheron.app.parts.Leaf;
+import static amberheron.core.units.Phrase.say;
+
+import static amberheron.core.units.Unit.LITRE;
+import static amberheron.core.units.Unit.ONE;
+
+import amberheron.app.parts.Choice;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.EntryField;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Session;
+import amberheron.app.parts.TextEntry;
+import amberheron.core.placement.Exhaust;
+import amberheron.core.plan.Intake;
+import amberheron.core.plan.Intake.Question;
+import amberheron.core.plan.Intake.ReaderKind;
+import amberheron.core.units.QuantityField;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+
+/** What is asked when the vehicle comes in. */
+final class IntakeLeaf implements Leaf {
+    private static final String READERS = Question.READERS.address().key();
+
+    private final Session session;
+    private final List<Refreshed> shown = new ArrayList<>();
+    private final List<CheckBox> readers = new ArrayList<>();
+    private final Map<Question, Node> asked = new LinkedHashMap<>();
+    private final Node node;
+
+    IntakeLeaf(Session session) {
+        this.session = session;
+        Node[] all = intake();
+        VBox left = new VBox(8);
+        VBox right = new VBox(8);
+        for (int i = 0; i < all.length; i++) {
+            (i < (all.length + 1) / 2 ? left : right).getChildren().add(all[i]);
+        }
+        node = Parts.card("Intake", Columns.even(300, left, right));
+    }
+
+    private Node[] intake() {
+        ask(Question.VEHICLE,
+                add(new TextEntry(session, "Vehicle", Question.VEHICLE.address().key(), "as the shop calls it", 1,
+                        j -> j.intake().vehicle(), (j, v) -> j.withIntake(j.intake().withVehicle(v)))));
+        EntryField displacement = add(new EntryField(session, QuantityField.of("Displacement", LITRE, 0.02, 30), 3,
+                Question.DISPLACEMENT::address, j -> j.intake().displacement(),
+                (j, v) -> j.withIntake(j.intake().withDisplacement(v))));
+        EntryField cylinders = add(new EntryField(session, QuantityField.of("Cylinders", ONE, 1, 16), 0,
+                Question.CYLINDERS::address,
+                j -> j.intake().cylinders() == null ? null : (double) j.intake().cylinders(),
+                (j, v) -> j.withIntake(j.intake().withCylinders(v == null ? null : (int) Math.round(v)))));
+        Node engine = Parts.evenly(displacement, cylinders);
+        asked.put(Question.DISPLACEMENT, engine);
+        choice(Question.BANKS, "Exhaust banks", List.of(1, 2), String::valueOf, Intake::banks,
+                IntakeLeaf::withBanks);
+        choice(Question.ASPIRATION, "Aspiration", List.of(false, true),
+                t -> t ? "turbo" : "natural", i -> i.exhaust().segments().isEmpty() ? null : i.exhaust().turbine(),
+                (i, t) -> i.withExhaust(i.exhaust().segments().isEmpty()
+                        ? i.exhaust().withSegments(Exhaust.usual(t, i.banks()))
+                        : i.exhaust().withTurbine(t)));
+        choice(Question.FUEL, "Fuel", session.catalogue().fuels(),
+                f -> say("%s, λ 1 = %.2f AFR", f.name(), f.stoich()), Intake::fuel, Intake::withFuel);
+        choice(Question.FUEL_SYSTEM, "Fuel system", List.of(Intake.FuelSystem.values()),
+                Intake.FuelSystem::words, Intake::fuelSystem, Intake::withFuelSystem);
+        ask(Question.READERS, readers());
+        choice(Question.LINK, "Its data comes by", List.of(Intake.Link.values()), Intake.Link::words,
+                Intake::link, Intake::withLink);
+        choice(Question.FIT, "Bung", List.of(Intake.Fit.values()), Intake.Fit::words, Intake::fit,
+                Intake::withFit);
+        choice(Question.MATERIAL, "Pipe of", List.of(Intake.Material.values()),
+                Intake.Material::words, Intake::material, Intake::withMaterial);
+        choice(Question.STAYS, "Fit", List.of(true, false), p -> p ? "permanent" : "for tuning days",
+                Intake::permanent, Intake::withPermanent);
+        choice(Question.HARNESS, "Harness", List.of(true, false),
+                p -> p ? "fixed: sensor first" : "joined on the bench", Intake::fixedHarness, Intake::withFixedHarness);
+        return asked.values().toArray(Node[]::new);
+    }
+
+    private static Intake withBanks(Intake intake, int banks) {
+        boolean unmeasured = intake.exhaust().segments().stream()
+                .allMatch(s -> s.length() == null && s.diameter() == null);
+        Intake with = intake.withBanks(banks);
+        // Pieces nobody has measured yet are laid out anew for the other number of banks; measured ones stay.
+        return intake.exhaust().segments().isEmpty() || !unmeasured
+                ? with
+                : with.withExhaust(intake.exhaust().withSegments(Exhaust.usual(intake.exhaust().turbine(), banks)));
+    }
+
+    private void ask(Question question, Node node) {
+        asked.put(question, node);
+    }
+
+    private interface Setter<T> {
+        Intake set(Intake intake, T value);
+    }
+
+    private <T> void choice(Question question, String name, List<T> values, Function<T, String> words,
+            Function<Intake, @Nullable T> read, Setter<T> set) {
+        ask(question, add(new Choice<>(session, name, question.address().key(), values, words,
+                () -> read.apply(session.job().intake()),
+                v -> edit(name + ": " + words.apply(v), i -> set.set(i, v)))));
+    }
+
+    private <T extends Refreshed> T add(T part) {
+        shown.add(part);
+        return part;
+    }
+
+    private void edit(String what, UnaryOperator<Intake> change) {
+        session.edit(what, j -> j.withIntake(change.apply(j.intake())));
+    }
+
+    private Node readers() {
+        FlowPane row = new FlowPane(14, 0);
+        for (ReaderKind kind : ReaderKind.values()) {
+            CheckBox box = new CheckBox(kind.words());
+            box.setId(readers.isEmpty() ? READERS : READERS + "." + kind);
+            box.setOnAction(e -> {
+                Set<ReaderKind> now = new TreeSet<>(session.job().intake().readers());
+                if (!now.remove(kind)) {
+                    now.add(kind);
+                }
+                edit("read by " + kind.words(), i -> i.withReaders(now));
+            });
+            readers.add(box);
+            row.getChildren().add(box);
+        }
+        session.onFocus(wanted -> {
+            if (wanted.equals(READERS)) {
+                readers.getFirst().requestFocus();
+            }
+        });
+        VBox entry = new VBox(Parts.line("What the customer has to read it with", "field-name"), row);
+        entry.getStyleClass().add("entry");
+        return entry;
+    }
+
+    @Override
+    public Node node() {
+        return node;
+    }
+
+    @Override
+    public void refresh() {
+        Intake intake = session.job().intake();
+        shown.forEach(Refreshed::refresh);
+        asked.forEach((question, field) -> Parts.show(field, intake.asks(question)));
+        for (int i = 0; i < readers.size(); i++) {
+            readers.get(i).setSelected(intake.readers().contains(Arrays.asList(ReaderKind.values()).get(i)));
+        }
+    }
+}

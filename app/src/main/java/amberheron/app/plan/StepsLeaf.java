@@ -1,0 +1,123 @@
+package amberheron.app.plan;
+
+import amberheron.app.parts.Leaf;
+
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.Parts;
+import amberheron.app.parts.Pressable;
+import amberheron.app.session.Session;
+import amberheron.core.plan.Step;
+import java.util.List;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** When it is finished, and the steps. */
+final class StepsLeaf implements Leaf {
+    private final Session session;
+    private final PlanModel model;
+    private final FinishDrawing finish;
+    private final Label path = Parts.line("", "soft");
+    private final VBox first = new VBox();
+    private final VBox second = new VBox();
+    private final Label stepsNote = new Label();
+    private final Label finishNote = new Label();
+    private final Node node;
+
+    StepsLeaf(Session session, PlanModel model) {
+        this.session = session;
+        this.model = model;
+        finish = new FinishDrawing(session, model);
+        node = new VBox(12, Parts.noted("Finished", finishNote, finish, path),
+                Parts.noted("Steps", stepsNote, Columns.even(240, first, second)));
+    }
+
+    @Override
+    public Node node() {
+        return node;
+    }
+
+    @Override
+    public void refresh() {
+        finish.refresh();
+        finishNote.setText("eight jobs in ten end inside the bar · one lift");
+        path.setText(model.criticalPath(session));
+        Parts.show(path, !path.getText().isEmpty());
+        stepsNote.setText(model.figure(session));
+        List<PlanModel.Row> rows = model.rows(session);
+        int half = (rows.size() + 1) / 2;
+        List<Object> shows = List.of(rows, session.units(), model.opened(), session.job().progress());
+        Parts.fill(first, shows, () -> rows.subList(0, half).stream().map(this::row).toList());
+        Parts.fill(second, shows, () -> rows.subList(half, rows.size()).stream().map(this::row).toList());
+    }
+
+    private Node row(PlanModel.Row row) {
+        Step step = row.step();
+        CheckBox tick = new CheckBox();
+        tick.setId("step." + step.id());
+        tick.setSelected(row.done());
+        Label title = Parts.text(PlanModel.title(session, step), row.done() ? "step-done" : "step-title");
+        VBox words = new VBox(title);
+        boolean open = model.opened().filter(step.id()::equals).isPresent();
+        if (!row.waits().isEmpty() && !row.done() && !row.ready()) {
+            words.getChildren().add(Parts.line(row.waits(), "soft", row.ready() ? "ready" : "waiting"));
+        }
+        VBox press = new VBox(new Pressable("step.details." + step.id(), "Details of " + step.title(),
+                () -> model.open(session, step.id()), words));
+        if (open) {
+            press.getChildren().add(details(row));
+        }
+        press.setAlignment(Pos.CENTER_LEFT);
+        HBox.setHgrow(press, Priority.ALWAYS);
+        Label time = Parts.line(row.time(), "soft", "figure");
+        time.setMinWidth(Region.USE_PREF_SIZE);
+        Label critical = Parts.line(row.critical() ? "decides the end" : "", "critical");
+        VBox right = new VBox(time, critical);
+        right.setAlignment(Pos.CENTER_RIGHT);
+        right.setMinWidth(Region.USE_PREF_SIZE);
+        if (!row.critical()) {
+            right.getChildren().remove(critical);
+        }
+        HBox line = new HBox(8, tick, press, right);
+        line.setAlignment(Pos.CENTER_LEFT);
+        line.getStyleClass().addAll("step", row.ready() && !row.done() ? "step-ready" : "step-other");
+        tick.setAccessibleText(step.title());
+        tick.setOnAction(e -> {
+            tick.setSelected(row.done());
+            model.toggle(session, step);
+            again("step." + step.id());
+        });
+        return line;
+    }
+
+    /** The rows were laid anew; stay on the one that was pressed. */
+    private void again(String id) {
+        Node same = Parts.find(node, id);
+        if (same != null) {
+            same.requestFocus();
+        }
+    }
+
+    private Node details(PlanModel.Row row) {
+        Step step = row.step();
+        VBox box = new VBox(4);
+        box.getChildren().add(Parts.text(step.where().words() + " · likely " + step.time().likely() + " min", "soft"));
+        if (!step.items().isEmpty()) {
+            box.getChildren().add(Parts.text("Have ready: " + step.items().stream().map(Step.Item::name)
+                    .collect(Collectors.joining("; ")) + ".", "soft"));
+        }
+        if (!step.caution().isEmpty()) {
+            box.getChildren().add(Parts.text(step.caution(), "caution-text"));
+        }
+        box.getChildren()
+                .add(new HBox(6, Parts.button("Earlier", "step.earlier", () -> model.move(session, step, -1), "quiet"),
+                        Parts.button("Later", "step.later", () -> model.move(session, step, 1), "quiet")));
+        return box;
+    }
+}
