@@ -168,6 +168,7 @@ class CommandLineTest {
     /** What no vehicle has is refused wherever it is read, with what was found and what was expected. */
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"\"max\": 5|\"max\": 1e308|found 1.0E308", "\"max\": 5|\"max\": 1e999|",
+            "\"max\": 5|\"max\": 1e-300|found 1.0E-300, expected 0.001 to 120 V",
             "14.7|0.2|expected 1 to 40"})
     void whatNoVehicleHasIsRefused(String sound, String bad, @org.jspecify.annotations.Nullable String says)
             throws IOException {

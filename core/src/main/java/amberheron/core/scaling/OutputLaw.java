@@ -66,6 +66,7 @@ public final class OutputLaw {
             throw new IllegalArgumentException(
                     say("volts: min %s is not below max %s, expected min < max", minVolts, maxVolts));
         }
+        Sane.SPAN.check("volts: max − min", maxVolts - minVolts);
         List<Point> sorted = new ArrayList<>(points);
         sorted.sort(Comparator.comparingDouble(Point::volts));
         requireMonotone(sorted);
@@ -95,6 +96,7 @@ public final class OutputLaw {
                 throw new IllegalArgumentException(
                         say("points: %s V stands twice, expected different volts", b.volts()));
             }
+            Sane.SPAN.check("points: from one to the next", b.volts() - a.volts());
             if (direction == 0 || Math.signum(b.value() - a.value()) != direction) {
                 throw new IllegalArgumentException(
                         say("points: values %s at %s V and %s at %s V, expected values that only rise or only fall",

@@ -21,6 +21,7 @@ public record ReaderInput(double minVolts, double maxVolts, @Nullable Integer bi
                     say("input: minVolts %s is not below maxVolts %s, expected minVolts < maxVolts", minVolts,
                             maxVolts));
         }
+        Sane.SPAN.check("input: maxVolts − minVolts", maxVolts - minVolts);
         if (bits != null && (bits < 2 || bits > 24)) {
             throw new IllegalArgumentException(say("input.bits: found %d, expected 2 to 24", bits));
         }

@@ -21,6 +21,8 @@ public enum Sane {
     ANGLE(-6.4, 6.4, "rad"),
     /** A signal, V. */
     SIGNAL(-60, 60, "V"),
+    /** From the bottom to the top of what a signal can be, or from one point of a law to the next, V. */
+    SPAN(0.001, 120, "V"),
     /** A vehicle's supply, V. */
     SUPPLY(-100, 100, "V"),
     /** A current, A. */

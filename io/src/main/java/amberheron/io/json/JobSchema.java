@@ -1,5 +1,8 @@
 package amberheron.io.json;
 
+import tools.jackson.databind.JsonNode;
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.io.UnusableInput;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
@@ -20,6 +23,8 @@ public final class JobSchema {
     public static final int VERSION = 3;
     private static final String RESOURCE = "job-3.schema.json";
     private static final int MOST_FAULTS = 5;
+    /** Below the greatest long integer. */
+    private static final double MOST = 9e18;
 
     private JobSchema() {
     }
@@ -34,12 +39,26 @@ public final class JobSchema {
         }
     }
 
+    /** The schema's checker counts in long integers and breaks off at a number beyond them. */
+    private static void requireCountable(String name, String place, JsonNode node) {
+        node.propertyStream()
+                .forEach(e -> requireCountable(name, place.isEmpty() ? e.getKey() : place + "." + e.getKey(),
+                        e.getValue()));
+        for (int i = 0; node.isArray() && i < node.size(); i++) {
+            requireCountable(name, place + "[" + i + "]", node.get(i));
+        }
+        if (node.isNumber() && !(Math.abs(node.doubleValue()) < MOST)) {
+            throw new UnusableInput(name, place, say("found %s, expected a number within ±%s", node.asString(), MOST));
+        }
+    }
+
     static void check(String name, ObjectNode document) {
         Schema schema = SchemaRegistry
                 .withDefaultDialect(SpecificationVersion.DRAFT_2020_12,
                         registry -> registry.schemaRegistryConfig(
                                 SchemaRegistryConfig.builder().locale(Locale.ENGLISH).build()))
                 .getSchema(text());
+        requireCountable(name, "", document);
         var faults = schema.validate(document);
         if (!faults.isEmpty()) {
             throw new UnusableInput(name, "", faults.stream().limit(MOST_FAULTS).map(f -> f.getInstanceLocation()

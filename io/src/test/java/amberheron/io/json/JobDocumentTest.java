@@ -131,6 +131,14 @@ class JobDocumentTest {
         refused(" \n\t ", "found nothing, expected a JSON object");
     }
 
+    /** Beyond what the schema's checker can count: still refused by its place, as any other number. */
+    @Test
+    void aCountOutOfThisWorldIsRefusedInWords() throws IOException {
+        refused(JobDocument.of(job()).text().replaceFirst("\"cylinders\" : \\w+", "\"cylinders\" : 1e308"),
+                "intake.cylinders", "found 1.0E308");
+        refused(JobDocument.of(job()).text().replaceFirst("\"version\" : 3", "\"version\" : -1e308"), "version");
+    }
+
     /** A stored document of version 2: it opens, what it called simulated stays so, its parts get ids, nothing is lost. */
     @Test
     void aDocumentOfVersionTwoSaysWhereItsReadingsCameFrom() throws IOException {
