@@ -30,7 +30,7 @@ public final class HomeLog {
         }
         ROOT.setLevel(Level.INFO);
         // Its notes on every start say nothing.
-        for (String loud : new String[]{"org.flywaydb", "javafx", "com.openhtmltopdf", "com.networknt"}) {
+        for (String loud : new String[]{"javafx", "com.openhtmltopdf", "com.networknt"}) {
             Logger.getLogger(loud).setLevel(Level.WARNING);
         }
         try {

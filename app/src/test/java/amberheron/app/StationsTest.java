@@ -1,5 +1,9 @@
 package amberheron.app;
 
+import javafx.scene.control.TextField;
+import amberheron.app.session.Figures;
+import amberheron.core.finding.Origin;
+import amberheron.core.freeair.AirField;
 import amberheron.core.placement.PlaceField;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -246,6 +250,21 @@ class StationsTest extends WindowTest {
         find("reader table");
         assertThat(Objects.requireNonNull(session.job().reader()).id()).isEqualTo("ecu-table-8");
         assertThat(shows("Type this into the reader")).isTrue();
+    }
+
+    /** What is typed says when, and of which job; taken back, nothing of it stays. */
+    @Test
+    void aTypedReadingCarriesWhereItCameFrom() {
+        go("SB-015", KeyCode.DIGIT4);
+        hands.interact(() -> session.focus("air.height"));
+        type("212");
+        Origin origin = session.job().entries().origin(AirField.HEIGHT.address());
+        assertThat(origin).extracting(Origin::kind, Origin::job).containsExactly(Origin.Kind.TYPED, "SB-015");
+        hands.moveTo(byId("air.height"));
+        assertThat(((TextField) byId("air.height")).getTooltip().getText()).startsWith("typed ")
+                .endsWith(Figures.moment(Objects.requireNonNull(origin.taken())));
+        hands.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(session.job().entries().origin(AirField.HEIGHT.address())).isEqualTo(Origin.UNRECORDED);
     }
 
     @Test

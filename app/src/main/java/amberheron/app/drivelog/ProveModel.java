@@ -1,5 +1,6 @@
 package amberheron.app.drivelog;
 
+import amberheron.app.session.Onward;
 import amberheron.core.drivelog.LogField;
 import amberheron.core.finding.Message;
 import static amberheron.core.finding.Message.plain;
@@ -72,7 +73,8 @@ public final class ProveModel implements StationModel {
                             worst.get().consequence()),
                     Message.NONE, checked, caution);
         }
-        return new Advice(plain("Write the sheet."), new Action("Go to Hand over", () -> session.go(Station.HAND_OVER)),
+        Onward onward = Onward.from(session);
+        return new Advice(onward.next(), onward.action(),
                 worst.map(Finding::consequence).orElse(plain("Gauge and reader agree over the whole drive.")),
                 Message.NONE, checked,
                 caution);

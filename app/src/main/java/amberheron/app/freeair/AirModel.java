@@ -1,5 +1,6 @@
 package amberheron.app.freeair;
 
+import amberheron.app.session.Onward;
 import amberheron.core.finding.Message;
 import static amberheron.core.finding.Message.plain;
 
@@ -80,7 +81,8 @@ public final class AirModel implements StationModel {
                     plain("Sensor out of the exhaust, cap off, in clean moving air, before it is screwed in."), parted,
                     checked, caution);
         }
-        return new Advice(plain("Scale the reader next."), new Action("Go to Scale", () -> session.go(Station.SCALE)),
-                plain("The sensor's gain fits this air."), parted, checked, caution);
+        Onward onward = Onward.from(session);
+        return new Advice(onward.next(), onward.action(), plain("The sensor's gain fits this air."), parted, checked,
+                caution);
     }
 }

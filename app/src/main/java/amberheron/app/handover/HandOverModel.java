@@ -1,5 +1,7 @@
 package amberheron.app.handover;
 
+import amberheron.core.plan.Step;
+import java.util.Set;
 import amberheron.core.job.JobCheck;
 import amberheron.core.finding.Message;
 import static amberheron.core.finding.Message.plain;
@@ -21,6 +23,9 @@ import java.util.List;
 
 /** What the Hand over station says. */
 public final class HandOverModel implements StationModel {
+    /** Steps that follow the sheet. */
+    private static final Set<String> AFTER = Set.of("sheet", "plug");
+
     @Override
     public String subtitle() {
         return "What the next person needs, and the proof";
@@ -75,6 +80,16 @@ public final class HandOverModel implements StationModel {
                     new Action("Go to " + first.title(), () -> session.go(first)),
                     plain("The sheet can be written all the same; it says plainly what is not proven."), Message.NONE,
                     checked, caution);
+        }
+        Set<String> done = session.job().done();
+        List<String> steps = session.review().plan().steps().stream()
+                .filter(s -> !done.contains(s.id()) && !AFTER.contains(s.id())).map(Step::title).toList();
+        if (!steps.isEmpty()) {
+            return new Advice(plain("Tick what is done, or leave it on the sheet as not done."),
+                    new Action("Go to Plan", () -> session.go(Station.PLAN)),
+                    Message.of("Every link is proven, but not ticked: {0}.",
+                            Message.joined("; ", steps.stream().map(Message::plain).toList())),
+                    Message.NONE, checked, caution);
         }
         return new Advice(
                 plain(session.job().handOver().date() == null ? JobCheck.HANDED_OVER.words() : "Handed over."),

@@ -49,6 +49,9 @@ public final class FindOrDo extends StackPane {
         input.setAccessibleText("Find or do");
         list.setId("palette.list");
         list.setCellFactory(l -> new Cell());
+        Label none = new Label("Nothing is called that.");
+        none.getStyleClass().add("soft");
+        list.setPlaceholder(none);
         list.setOnMouseClicked(e -> run());
         VBox box = new VBox(input, list);
         box.getStyleClass().add("palette");

@@ -1,5 +1,11 @@
 package amberheron.app.parts;
 
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.TraversalDirection;
+import java.util.stream.IntStream;
+import java.util.OptionalInt;
+import java.util.Locale;
 import amberheron.app.session.Session;
 
 import java.util.List;
@@ -73,6 +79,16 @@ public final class Choice<T> extends VBox implements Refreshed {
             list = null;
             FlowPane row = new FlowPane(6, 6);
             row.getChildren().addAll(buttons);
+            row.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+                if (e.getCode() == KeyCode.ENTER && e.getTarget() instanceof ToggleButton pressed) {
+                    pressed.fire();
+                    buttons.getLast().requestFocusTraversal(TraversalDirection.NEXT);
+                    e.consume();
+                }
+            });
+            row.addEventHandler(KeyEvent.KEY_TYPED, e -> named(e.getCharacter(),
+                    buttons.stream().map(ToggleButton::getText).toList(), focused()).ifPresent(
+                            i -> buttons.get(i).requestFocus()));
             getChildren().addAll(label, row);
             setId(key);
             session.onFocus(wanted -> {
@@ -88,11 +104,27 @@ public final class Choice<T> extends VBox implements Refreshed {
             box.setId(key);
             box.setAccessibleText(name);
             box.setMaxWidth(Double.MAX_VALUE);
-            box.valueProperty().addListener((o, was, now) -> {
+            Runnable taken = () -> {
+                T now = box.getValue();
                 if (!refreshing && now != null && !now.equals(read.get())) {
                     pick.accept(now);
                 }
+            };
+            // While the list is open one looks through it; what is picked counts when it closes.
+            box.valueProperty().addListener((o, was, now) -> {
+                if (!box.isShowing()) {
+                    taken.run();
+                }
             });
+            box.setOnHidden(e -> taken.run());
+            box.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+                if (e.getCode() == KeyCode.ESCAPE && box.isShowing()) {
+                    box.setValue(read.get());
+                }
+            });
+            box.addEventHandler(KeyEvent.KEY_TYPED, e -> named(e.getCharacter(),
+                    values.stream().map(words).toList(), box.getSelectionModel().getSelectedIndex()).ifPresent(
+                            i -> box.getSelectionModel().select(i)));
             list = box;
             label.setLabelFor(box);
             getChildren().addAll(label, box);
@@ -105,13 +137,26 @@ public final class Choice<T> extends VBox implements Refreshed {
         }
     }
 
+    private int focused() {
+        return buttons.stream().filter(ToggleButton::isFocused).map(buttons::indexOf).findFirst().orElse(-1);
+    }
+
+    /** The next of some names that begins with what was typed, after the one at a place. */
+    private static OptionalInt named(String typed, List<String> names, int at) {
+        String begins = typed.toLowerCase(Locale.ROOT);
+        return typed.isBlank()
+                ? OptionalInt.empty()
+                : IntStream.rangeClosed(1, names.size()).map(i -> (at + i) % names.size())
+                        .filter(i -> names.get(i).toLowerCase(Locale.ROOT).startsWith(begins)).findFirst();
+    }
+
     @Override
     public void refresh() {
         T now = read.get();
         for (int i = 0; i < buttons.size(); i++) {
             buttons.get(i).setSelected(Objects.equals(values.get(i), now));
         }
-        if (list != null) {
+        if (list != null && !list.isShowing()) {
             refreshing = true;
             list.setValue(now);
             refreshing = false;

@@ -1,5 +1,7 @@
 package amberheron.app.parts;
 
+import amberheron.core.finding.Origin;
+import javafx.scene.control.Tooltip;
 import amberheron.core.job.Entries;
 import java.util.Optional;
 import amberheron.core.parts.Address;
@@ -70,6 +72,8 @@ public final class EntryField extends VBox implements Refreshed {
             }
         });
         Parts.undoFrom(input, session, this::unchanged);
+        // Made when it is looked for: there are hundreds of fields.
+        input.setOnMouseEntered(e -> input.setTooltip(origin().map(Tooltip::new).orElse(null)));
         Parts.show(fault, false);
         getChildren().addAll(name, input, fault);
         getStyleClass().add("entry");
@@ -127,6 +131,11 @@ public final class EntryField extends VBox implements Refreshed {
             input.setText(now);
         }
         shownLast = now;
+    }
+
+    private Optional<String> origin() {
+        Origin origin = session.job().entries().origin(address.get());
+        return Optional.ofNullable(origin.taken()).map(t -> origin.words() + " " + Figures.moment(t));
     }
 
     private boolean unchanged() {

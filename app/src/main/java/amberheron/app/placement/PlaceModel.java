@@ -1,5 +1,11 @@
 package amberheron.app.placement;
 
+import amberheron.core.placement.Probe;
+import java.util.EnumMap;
+import amberheron.core.parts.Address;
+import amberheron.core.placement.Segment;
+import amberheron.core.job.LinkState;
+import amberheron.app.session.Onward;
 import amberheron.core.placement.Neighbour;
 import amberheron.core.finding.Message;
 import static amberheron.core.finding.Message.plain;
@@ -323,6 +329,16 @@ public final class PlaceModel implements StationModel {
                     checked,
                     caution);
         }
+        Optional<Candidate> best = PlaceRules.choice(site, job.candidates());
+        Optional<Address> unmeasured = best.isPresent() ? Optional.empty() : unmeasured(job);
+        if (unmeasured.isPresent()) {
+            Address measure = unmeasured.get();
+            return new Advice(Message.of("Measure: {0}.", plain(measured(job, measure))),
+                    new Action("Enter it", () -> session.seek(measure)),
+                    plain("The search looks at every place on the pipe once it knows pipe, surroundings and sensor."),
+                    parted, checked,
+                    caution);
+        }
         if (job.candidates().isEmpty()) {
             return new Advice(plain("Name a place where the bung could go."),
                     best(session).isPresent()
@@ -340,13 +356,15 @@ public final class PlaceModel implements StationModel {
                     new Action("Enter it", () -> session.seek(open.get().asks().getFirst())),
                     plain("Until it is measured the place is neither good nor bad."), parted, checked, caution);
         }
-        Optional<Candidate> best = PlaceRules.choice(site, job.candidates());
         if (best.isEmpty()) {
             Finding worst = Figures.worst(findings).orElseThrow();
-            return new Advice(plain("Find another place: none so far keeps the rules."),
-                    best(session).isPresent()
+            boolean found = best(session).isPresent();
+            return new Advice(plain(found
+                    ? "Find another place: none so far keeps the rules."
+                    : "No place on this pipe keeps every rule: change what breaks it here, or the pipe."),
+                    found
                             ? new Action("Take up what the search found", () -> addBest(session))
-                            : new Action("Add a place", () -> add(session)),
+                            : new Action("Enter it again", () -> session.seek(worst.asks().getFirst())),
                     Message.of("{0}: {1}", looked.id(), worst.consequence()), parted, checked, caution);
         }
         Optional<Candidate> chosen = job.chosenPlace();
@@ -370,14 +388,55 @@ public final class PlaceModel implements StationModel {
                     new Action("Print, and tick the step", () -> print(session)), why(session, chosen.get()), parted,
                     checked, caution);
         }
-        if (job.done().contains("tight") && !fitted) {
+        boolean wired = session.review().state(Station.WIRE) == LinkState.PROVEN;
+        if (!fitted && (wired || job.done().contains("tight"))) {
             return new Advice(Message.of("Measure {0} as it was fitted.", id),
                     new Action("Enter the tilt read", () -> session.seek(PlaceField.FITTED_READING.address())),
                     plain("Welding pulls; what counts is where it ended up."), parted, checked, caution);
         }
-        return new Advice(Message.of(fitted ? "{0} is fitted; go on to wire." : "Fit {0}, then wire.", id),
-                new Action("Go to Wire", () -> session.go(Station.WIRE)), why(session, chosen.get()), parted, checked,
+        Onward onward = Onward.from(session);
+        return new Advice(fitted ? onward.next() : Message.of("Fit {0}, then wire.", id), onward.action(),
+                why(session, chosen.get()), parted, checked,
                 caution);
+    }
+
+    /** What has to be measured before the search can tell anything, piece by piece; then what lies around, sensor and lead. */
+    private static Optional<Address> unmeasured(Job job) {
+        List<Address> open = new ArrayList<>();
+        for (Segment piece : job.intake().exhaust().segments()) {
+            if (piece.length() == null) {
+                open.add(PlaceField.PIECE_LENGTH.of(piece.id()));
+            }
+            if (piece.diameter() == null) {
+                open.add(PlaceField.PIECE_DIAMETER.of(piece.id()));
+            }
+            if (piece.slope() == null && piece.kind().takesBung()) {
+                open.add(PlaceField.PIECE_SLOPE.of(piece.id()));
+            }
+        }
+        List<Neighbour> around = job.intake().exhaust().neighbours();
+        if (around.isEmpty()) {
+            open.add(PlaceField.NEIGHBOURS.address());
+        }
+        around.stream().filter(n -> n.gap() == null).forEach(n -> open.add(PlaceField.NEIGHBOUR_GAP.of(n.id())));
+        Probe probe = job.placing().probe();
+        Map<PlaceField, @Nullable Double> sensor = new EnumMap<>(PlaceField.class);
+        sensor.put(PlaceField.STAND_OUT, probe.standOut());
+        sensor.put(PlaceField.LEAD, probe.lead());
+        sensor.put(PlaceField.LEAD_EXIT, probe.leadExit());
+        sensor.put(PlaceField.LEAD_ONWARD, probe.leadOnward());
+        sensor.forEach((field, value) -> {
+            if (value == null) {
+                open.add(field.address());
+            }
+        });
+        return open.stream().findFirst();
+    }
+
+    private static String measured(Job job, Address value) {
+        return job.intake().exhaust().segments().stream().filter(s -> PlaceField.PIECE_LENGTH.of(s.id()).partKey()
+                .equals(value.partKey())).findFirst()
+                .map(s -> value.property().words() + ", " + s.kind().words()).orElse(value.property().words());
     }
 
     /** Why this one and not the others, in a few words each. */

@@ -1,5 +1,6 @@
 package amberheron.app.plan;
 
+import amberheron.core.job.LinkState;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import amberheron.core.finding.Message;
@@ -41,6 +42,10 @@ public final class PlanModel implements StationModel {
     /** Leak that a warning without a measured hole is worked for, mass of air per mass of exhaust. */
     private static final double LEAK = 0.01;
     private static final List<Double> HOLES = List.of(0.001, 0.002, 0.004);
+    /** Steps of which another station holds the proof. */
+    private static final Map<String, Station> SHOWN_AT = Map.of("source", Station.WIRE, "run", Station.WIRE, "splice",
+            Station.WIRE, "ground", Station.WIRE, "place", Station.PLACE, "air", Station.AIR, "scale", Station.SCALE,
+            "points", Station.SCALE, "prove", Station.PROVE);
     private @Nullable String opened;
     private @Nullable Object scheduledFor;
     private List<Schedule> schedules = List.of();
@@ -248,7 +253,7 @@ public final class PlanModel implements StationModel {
                     Message.NONE, checked, caution(session));
         }
         Optional<Step> next = session.review().plan().next(session.job().done());
-        if (next.isEmpty()) {
+        if (next.isEmpty() || next.get().id().equals("sheet")) {
             return new Advice(plain("Every step is done."),
                     new Action("Go to Hand over", () -> session.go(Station.HAND_OVER)),
                     plain("What remains is the sheet."), Message.NONE, checked, Message.NONE);
@@ -256,7 +261,11 @@ public final class PlanModel implements StationModel {
         Step step = next.get();
         List<String> lacking = step.items().stream().filter(i -> i.kind() != Step.Item.Kind.TOOL).map(Step.Item::name)
                 .filter(n -> !session.job().progress().inHand().contains(n)).toList();
-        return new Advice(Message.of("{0}.", title(step)), new Action("Tick it", () -> toggle(session, step)),
+        Action act = Optional.ofNullable(SHOWN_AT.get(step.id()))
+                .filter(at -> session.review().state(at) != LinkState.PROVEN)
+                .map(at -> new Action("Go to " + at.title(), () -> session.go(at)))
+                .orElseGet(() -> new Action("Tick it", () -> toggle(session, step)));
+        return new Advice(Message.of("{0}.", title(step)), act,
                 Message.of("{0}{1}",
                         plain(step.reason().isEmpty()
                                 ? "It is the first step that waits on nothing."

@@ -1,5 +1,7 @@
 package amberheron.app.scaling;
 
+import amberheron.core.job.LinkState;
+import amberheron.app.session.Onward;
 import java.util.Map;
 import amberheron.core.job.JobCheck;
 import amberheron.core.scaling.ScaleField;
@@ -219,6 +221,12 @@ public final class ScaleModel implements StationModel {
         Action take = session.shop().demo()
                 ? new Action("Take a reading (simulated bench)", () -> take(session))
                 : new Action("Type what you read", () -> session.seek(ScaleField.POINTS.address()));
+        if (diagnosis.isEmpty() && session.review().state(Station.WIRE) == LinkState.BEGUN) {
+            Onward wire = Onward.to(session, Station.WIRE);
+            return new Advice(plain("Finish the wiring, then check it here."), wire.action(),
+                    plain("What the reader shows says something about the wires only when they are as they will stay."),
+                    Message.NONE, checked, caution);
+        }
         if (diagnosis.isEmpty()) {
             return new Advice(Message.of("Type the setting, then apply {0} and note what the reader shows.", volts),
                     take,
@@ -260,7 +268,8 @@ public final class ScaleModel implements StationModel {
                             : "Agrees so far; once more with the engine running, since heater and alternator move the grounds."),
                     Message.NONE, checked, caution);
         }
-        return new Advice(plain("Prove it on the road."), new Action("Go to Prove", () -> session.go(Station.PROVE)),
+        Onward onward = Onward.from(session);
+        return new Advice(onward.next(), onward.action(),
                 Message.of("Shown agrees with true at {0} points over the range.", counted), Message.NONE, checked,
                 caution);
     }

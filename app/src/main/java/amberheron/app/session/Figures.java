@@ -1,5 +1,9 @@
 package amberheron.app.session;
 
+import java.util.Locale;
+import java.time.format.DateTimeFormatter;
+import java.time.ZoneId;
+import java.time.Instant;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Finding;
@@ -17,6 +21,8 @@ import java.util.Optional;
 
 /** Figures in the units and the fuel of the open job. */
 public final class Figures {
+    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm", Locale.ROOT);
+
     private Figures() {
     }
 
@@ -49,6 +55,11 @@ public final class Figures {
     /** A length in the unit people say it in. */
     public static String length(Session session, double metres) {
         return text(session, new Measure(metres, Dimension.LENGTH, 0));
+    }
+
+    /** A moment on the shop's clock, to the minute. */
+    public static String moment(Instant moment) {
+        return MOMENT.format(moment.atZone(ZoneId.systemDefault()));
     }
 
     /** Minutes as hours and minutes. */

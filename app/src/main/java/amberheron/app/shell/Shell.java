@@ -1,5 +1,8 @@
 package amberheron.app.shell;
 
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.layout.Priority;
 import amberheron.core.finding.Message;
 import amberheron.app.session.Session;
@@ -117,6 +120,13 @@ public final class Shell {
     public Scene scene(double width, double height) {
         Scene scene = styled(new Scene(root, width, height));
         scene.focusOwnerProperty().addListener((o, was, now) -> reveal(now));
+        // Enter presses what has the focus, as it keeps what is typed: a job is worked through with one hand.
+        scene.addEventHandler(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.ENTER && e.getTarget() instanceof ButtonBase pressed) {
+                pressed.fire();
+                e.consume();
+            }
+        });
         for (Command command : commands) {
             if (command.keys() != null) {
                 scene.getAccelerators().put(command.keys(), command.run());

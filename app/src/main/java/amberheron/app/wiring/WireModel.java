@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import amberheron.app.session.Onward;
 import amberheron.core.finding.Message;
 import static amberheron.core.finding.Message.plain;
 
@@ -419,7 +420,8 @@ public final class WireModel implements StationModel {
                             : new Action("Enter it", () -> session.seek(open.get().asks().getFirst())),
                     plain("A reading that is missing never counts as a pass."), parted, checked, caution);
         }
-        return new Advice(plain("Calibrate in free air next."), new Action("Go to Air", () -> session.go(Station.AIR)),
+        Onward onward = Onward.from(session);
+        return new Advice(onward.next(), onward.action(),
                 plain("Source, fuse, ground, signal and every wire have their proof."), parted, checked, caution);
     }
 

@@ -11,7 +11,7 @@ import amberheron.core.harness.HarnessField;
 import static amberheron.core.units.Phrase.say;
 
 import static amberheron.core.units.Unit.NEWTON;
-import static amberheron.core.units.Unit.OHM;
+import static amberheron.core.units.Unit.MILLIOHM;
 import static amberheron.core.units.Unit.SQUARE_MILLIMETRE;
 import static amberheron.core.units.Unit.VOLT;
 
@@ -76,7 +76,7 @@ final class WiredLeaf implements Leaf {
                 tested("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, HarnessField.JOINT_SECTION, Test::section,
                         Test::withSection),
                 tested("Pull it stood", NEWTON, 1, 2000, 0, HarnessField.JOINT_PULL, Test::pull, Test::withPull),
-                tested("Across it", OHM, 0, 1000, 4, HarnessField.JOINT_OHMS, Test::ohms, Test::withOhms)));
+                tested("Across it", MILLIOHM, 0, 1e6, 1, HarnessField.JOINT_OHMS, Test::ohms, Test::withOhms)));
         VBox joints = Parts.noted("Joints", ticked,
                 fields.list("Joined by", HarnessField.JOINT_SCHOOL.path(), List.of(School.values()),
                         School::words, w -> w.harness().joints().school(),

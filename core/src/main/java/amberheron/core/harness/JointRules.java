@@ -99,10 +99,15 @@ public final class JointRules {
         return new Finding(HarnessCheck.JOINT_PULL, "Pull test", kept ? Verdict.PASS : Verdict.FAIL,
                 new Measure(pull, Dimension.FORCE, 0), limit,
                 kept
-                        ? Message.of("Weakest for its size: wire {0}.", test.wire())
-                        : Message.of("Wire {0} pulled out: wrong die or too few strands; make it again.", test.wire()),
+                        ? Message.of("{0} is the weakest for its size.", named(test))
+                        : Message.of("{0} pulled out: wrong die or too few strands; make it again.", named(test)),
                 null, Message.plain("the joint that stood least for its size"), PULL)
                 .asking(HarnessField.JOINT_PULL.of(test.id()));
+    }
+
+    /** The joint by its wire's tag, where that is written. */
+    private static Message named(Test test) {
+        return test.wire().isBlank() ? Message.plain("A joint") : Message.of("Wire {0}", Message.plain(test.wire()));
     }
 
     /** The value of the first joint that lacks it; a joint to begin with where there is none. */
@@ -126,9 +131,9 @@ public final class JointRules {
         return new Finding(HarnessCheck.JOINT_OHMS, "Resistance of a joint", kept ? Verdict.PASS : Verdict.FAIL,
                 new Measure(ohms, Dimension.RESISTANCE, 4), limit,
                 kept
-                        ? Message.of("Highest: wire {0}.", worst.get().wire())
-                        : Message.of("Wire {0}: a cold joint or a loose crimp. It warms, and gets worse.",
-                                worst.get().wire()),
+                        ? Message.of("{0} is the highest.", named(worst.get()))
+                        : Message.of("{0} is soldered cold or crimped loose: it warms, and gets worse.",
+                                named(worst.get())),
                 null, Message.plain("the highest measured"), RESISTANCE)
                 .asking(HarnessField.JOINT_OHMS.of(worst.get().id()));
     }

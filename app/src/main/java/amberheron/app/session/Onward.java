@@ -1,0 +1,37 @@
+package amberheron.app.session;
+
+import static amberheron.core.finding.Message.plain;
+
+import amberheron.app.session.Advice.Action;
+import amberheron.core.finding.Message;
+import amberheron.core.job.LinkState;
+import amberheron.core.job.Station;
+import java.util.Arrays;
+
+/**
+ * Where to go on when all is done at a station: to the first other one, in working order, that is not proven.
+ *
+ * @param station to go to; the hand-over when every other is proven
+ * @param next what is done there, one sentence
+ */
+public record Onward(Station station, Message next, Action action) {
+    /** Onward from the station shown. */
+    public static Onward from(Session session) {
+        Station to = Arrays.stream(Station.values()).filter(s -> s != session.station())
+                .filter(s -> session.review().state(s) != LinkState.PROVEN).findFirst().orElse(Station.HAND_OVER);
+        return to(session, to);
+    }
+
+    /** To a station. */
+    public static Onward to(Session session, Station to) {
+        return new Onward(to, plain(switch (to) {
+            case PLAN -> "Enter the rest of the intake.";
+            case PLACE -> "Find the place next.";
+            case WIRE -> "Wire it next.";
+            case AIR -> "Calibrate in free air next.";
+            case SCALE -> "Scale the reader next.";
+            case PROVE -> "Prove it on the road.";
+            case HAND_OVER -> "Write the sheet.";
+        }), new Action("Go to " + to.title(), () -> session.go(to)));
+    }
+}
