@@ -1,5 +1,8 @@
 package amberheron.app.drivelog;
 
+import static amberheron.core.units.Phrase.say;
+import amberheron.io.UnusableInput;
+import java.nio.file.InvalidPathException;
 import amberheron.app.session.Onward;
 import amberheron.core.drivelog.LogField;
 import amberheron.core.finding.Message;
@@ -37,6 +40,27 @@ public final class ProveModel implements StationModel {
                 ? session.isOpen() ? "no log yet" : ""
                 : Figures.difference(session, proving.result().bias()) + " over "
                         + Figures.time((int) Math.ceil(proving.result().duration() / 60));
+    }
+
+    /** Reads a log off the screen's thread and keeps what it says with the job it was read for. */
+    static void take(Session session, String typed) {
+        Job job = session.job();
+        session.inBackground("Reading the log", () -> {
+            try {
+                return read(job, Path.of(typed.strip()));
+            } catch (InvalidPathException e) {
+                throw new UnusableInput(typed, "", "is not a path, expected one such as /logs/drive.csv");
+            }
+        }, log -> {
+            if (!session.job().id().equals(job.id())) {
+                return say("%s was read for %s, which is no longer open: read it again there.", log.file(), job.id());
+            }
+            session.edit("log " + log.file(), j -> j.withProving(proving(log)));
+            return log.skipped() == 0
+                    ? ""
+                    : say("%d rows could not be used and were left out; the first: %s", log.skipped(),
+                            log.faults().getFirst());
+        });
     }
 
     /** Reads a log in the quantities of the job's law and reader; slow for a long one, so never on the screen's thread. */

@@ -24,18 +24,14 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
-/** The log, read off the screen's thread, and what it says. */
+/** The log and what it says. */
 public final class ProveView implements StationView {
     private final Session session;
     private final FindingsTable findings;
     private final TracePlot plot;
     private final TextField file = new TextField();
-    private final Label fault = Parts.text("", "fault");
     private final Label note = Parts.text("", "soft");
-    private final ProgressBar progress = new ProgressBar(-1);
-    private final Button stop;
     private final VBox root;
-    private @Nullable Task<LogCsv.Log> reading;
 
     /** The view on a session. */
     public ProveView(Session session) {
@@ -46,20 +42,16 @@ public final class ProveView implements StationView {
         file.setPromptText("path of the log, or drop it here");
         file.setAccessibleText("Log file");
         file.setOnAction(e -> read(file.getText()));
-        stop = Parts.button("Stop", "prove.stop", this::cancel, "quiet");
-        Parts.show(fault, false);
-        busy(false);
         session.onFocus(wanted -> {
             if (wanted.equals("prove.file")) {
                 file.requestFocus();
             }
         });
         HBox ways = new HBox(8, Parts.button("Read it", "prove.read", () -> read(file.getText()), "quiet"),
-                Parts.button("Browse…", "prove.browse", () -> Parts.browse(file, "Proving log", this::read), "quiet"),
-                progress, stop);
+                Parts.button("Browse…", "prove.browse", () -> Parts.browse(file, "Proving log", this::read), "quiet"));
         ways.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         root = new VBox(12, new Columns(300, Parts.card("Against the rules", findings),
-                Parts.card("Log", file, ways, note, fault)), Parts.card("Over the drive", plot));
+                Parts.card("Log", file, ways, note)), Parts.card("Over the drive", plot));
         root.setOnDragOver(e -> {
             if (e.getDragboard().hasFiles()) {
                 e.acceptTransferModes(TransferMode.COPY);
@@ -72,56 +64,8 @@ public final class ProveView implements StationView {
     }
 
     private void read(String typed) {
-        cancel();
         file.setText(typed);
-        Job job = session.job();
-        Task<LogCsv.Log> task = new Task<>() {
-            @Override
-            protected LogCsv.Log call() {
-                try {
-                    return ProveModel.read(job, Path.of(typed.strip()));
-                } catch (InvalidPathException e) {
-                    throw new UnusableInput(typed, "", "is not a path, expected one such as /logs/drive.csv");
-                }
-            }
-        };
-        task.setOnSucceeded(e -> {
-            busy(false);
-            LogCsv.Log log = task.getValue();
-            show(log.skipped() == 0
-                    ? ""
-                    : say("%d rows could not be used and were left out; the first: %s", log.skipped(),
-                            log.faults().getFirst()));
-            session.edit("log " + log.file(), j -> j.withProving(ProveModel.proving(log)));
-        });
-        task.setOnFailed(e -> {
-            busy(false);
-            show(String.valueOf(task.getException().getMessage()));
-        });
-        task.setOnCancelled(e -> busy(false));
-        reading = task;
-        busy(true);
-        show("");
-        Thread thread = new Thread(task, "log reader");
-        thread.setDaemon(true);
-        thread.start();
-    }
-
-    private void cancel() {
-        Task<LogCsv.Log> now = reading;
-        if (now != null) {
-            now.cancel();
-        }
-    }
-
-    private void busy(boolean on) {
-        Parts.show(progress, on);
-        Parts.show(stop, on);
-    }
-
-    private void show(String text) {
-        fault.setText(text);
-        Parts.show(fault, !text.isEmpty());
+        ProveModel.take(session, typed);
     }
 
     @Override

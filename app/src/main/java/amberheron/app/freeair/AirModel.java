@@ -62,7 +62,7 @@ public final class AirModel implements StationModel {
         if (check.air() == null) {
             Address first = findings.getFirst().asks().getFirst();
             return new Advice(plain("Enter temperature, humidity and height."),
-                    new Action("Enter it", () -> session.seek(first)),
+                    Action.enter(session, first),
                     plain("Water vapour and height change the oxygen in “air”; the controller takes it for dry air."),
                     parted,
                     checked, caution);
@@ -77,7 +77,7 @@ public final class AirModel implements StationModel {
         Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
         if (open.isPresent()) {
             return new Advice(open.get().consequence(),
-                    new Action("Enter it", () -> session.seek(open.get().asks().getFirst())),
+                    Action.enter(session, open.get().asks().getFirst()),
                     plain("Sensor out of the exhaust, cap off, in clean moving air, before it is screwed in."), parted,
                     checked, caution);
         }

@@ -1,5 +1,7 @@
 package amberheron.app.parts;
 
+import javafx.scene.control.ButtonBase;
+import javafx.scene.Node;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.TraversalDirection;
@@ -86,9 +88,7 @@ public final class Choice<T> extends VBox implements Refreshed {
                     e.consume();
                 }
             });
-            row.addEventHandler(KeyEvent.KEY_TYPED, e -> named(e.getCharacter(),
-                    buttons.stream().map(ToggleButton::getText).toList(), focused()).ifPresent(
-                            i -> buttons.get(i).requestFocus()));
+            foundByLetter(row, buttons);
             getChildren().addAll(label, row);
             setId(key);
             session.onFocus(wanted -> {
@@ -137,8 +137,13 @@ public final class Choice<T> extends VBox implements Refreshed {
         }
     }
 
-    private int focused() {
-        return buttons.stream().filter(ToggleButton::isFocused).map(buttons::indexOf).findFirst().orElse(-1);
+    /** A letter typed on one of several buttons goes to the next that begins with it. */
+    public static void foundByLetter(Node row, List<? extends ButtonBase> buttons) {
+        row.addEventHandler(KeyEvent.KEY_TYPED, e -> {
+            int at = buttons.stream().filter(ButtonBase::isFocused).map(buttons::indexOf).findFirst().orElse(-1);
+            named(e.getCharacter(), buttons.stream().map(ButtonBase::getText).toList(), at)
+                    .ifPresent(i -> buttons.get(i).requestFocus());
+        });
     }
 
     /** The next of some names that begins with what was typed, after the one at a place. */

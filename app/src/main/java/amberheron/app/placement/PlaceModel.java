@@ -334,7 +334,7 @@ public final class PlaceModel implements StationModel {
         if (unmeasured.isPresent()) {
             Address measure = unmeasured.get();
             return new Advice(Message.of("Measure: {0}.", plain(measured(job, measure))),
-                    new Action("Enter it", () -> session.seek(measure)),
+                    Action.enter(session, measure),
                     plain("The search looks at every place on the pipe once it knows pipe, surroundings and sensor."),
                     parted, checked,
                     caution);
@@ -353,7 +353,7 @@ public final class PlaceModel implements StationModel {
         Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
         if (open.isPresent() && fails.isEmpty()) {
             return new Advice(Message.of("{0}: {1}", looked.id(), open.get().consequence()),
-                    new Action("Enter it", () -> session.seek(open.get().asks().getFirst())),
+                    Action.enter(session, open.get().asks().getFirst()),
                     plain("Until it is measured the place is neither good nor bad."), parted, checked, caution);
         }
         if (best.isEmpty()) {

@@ -141,6 +141,7 @@ final class IntakeLeaf implements Leaf {
             readers.add(box);
             row.getChildren().add(box);
         }
+        Choice.foundByLetter(row, readers);
         session.onFocus(wanted -> {
             if (wanted.equals(READERS)) {
                 readers.getFirst().requestFocus();

@@ -246,8 +246,7 @@ public final class PlanModel implements StationModel {
         if (!missing.isEmpty()) {
             Question first = missing.getFirst();
             return new Advice(Message.of("Enter: {0}.", plain(first.words())),
-                    new Action("Enter " + first.words(),
-                            () -> session.seek(first.address())),
+                    Action.enter(session, first.address()),
                     Message.of("The plan and every later figure follow from the intake. Still open: {0}.",
                             Message.joined(", ", missing.stream().map(q -> plain(q.words())).toList())),
                     Message.NONE, checked, caution(session));

@@ -1,5 +1,6 @@
 package amberheron.app.session;
 
+import amberheron.core.parts.Address;
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Source;
@@ -22,6 +23,10 @@ public record Advice(Message next, @Nullable Action action, Message why, Message
         Message caution) {
     /** What the button does. */
     public record Action(String label, Runnable run) {
+        /** Leads to the field of a value. */
+        public static Action enter(Session session, Address value) {
+            return new Action("Enter: " + value.property().words(), () -> session.seek(value));
+        }
     }
 
     /** The sources behind findings, each once. */

@@ -417,7 +417,7 @@ public final class WireModel implements StationModel {
             return new Advice(open.get().consequence(),
                     state.isPresent() && metered(session)
                             ? new Action("Read the meter: " + state.get().words(), () -> read(session, state.get()))
-                            : new Action("Enter it", () -> session.seek(open.get().asks().getFirst())),
+                            : Action.enter(session, open.get().asks().getFirst()),
                     plain("A reading that is missing never counts as a pass."), parted, checked, caution);
         }
         Onward onward = Onward.from(session);

@@ -88,11 +88,11 @@ public final class RouteRules {
         }
         route.points().stream().filter(w -> w.length() == null)
                 .forEach(w -> asks.add(HarnessField.ROUTE_LENGTH.of(w.id())));
-        if (route.lead() == null || asks.isEmpty()) {
+        if (route.lead() == null) {
             asks.add(HarnessField.LEAD.address());
         }
         asks.addAll(loops(route));
-        return asks;
+        return asks.isEmpty() ? List.of(HarnessField.LEAD.address()) : asks;
     }
 
     private static List<Address> loops(Route route) {

@@ -23,8 +23,7 @@ public final class JobSchema {
     public static final int VERSION = 3;
     private static final String RESOURCE = "job-3.schema.json";
     private static final int MOST_FAULTS = 5;
-    /** Below the greatest long integer. */
-    private static final double MOST = 9e18;
+    private static final int MOST_DIGITS = 24;
 
     private JobSchema() {
     }
@@ -47,9 +46,16 @@ public final class JobSchema {
         for (int i = 0; node.isArray() && i < node.size(); i++) {
             requireCountable(name, place + "[" + i + "]", node.get(i));
         }
-        if (node.isNumber() && !(Math.abs(node.doubleValue()) < MOST)) {
-            throw new UnusableInput(name, place, say("found %s, expected a number within ±%s", node.asString(), MOST));
+        boolean counts = node.isIntegralNumber()
+                ? node.bigIntegerValue().bitLength() < Long.SIZE
+                : !node.isNumber() || Math.abs(node.doubleValue()) < Long.MAX_VALUE;
+        if (!counts) {
+            throw new UnusableInput(name, place, say("found %s, expected a number within ±9e18", shortened(node.asString())));
         }
+    }
+
+    private static String shortened(String digits) {
+        return digits.length() <= MOST_DIGITS ? digits : digits.substring(0, MOST_DIGITS) + "…";
     }
 
     static void check(String name, ObjectNode document) {

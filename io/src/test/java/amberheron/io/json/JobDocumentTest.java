@@ -137,6 +137,8 @@ class JobDocumentTest {
         refused(JobDocument.of(job()).text().replaceFirst("\"cylinders\" : \\w+", "\"cylinders\" : 1e308"),
                 "intake.cylinders", "found 1.0E308");
         refused(JobDocument.of(job()).text().replaceFirst("\"version\" : 3", "\"version\" : -1e308"), "version");
+        refused(JobDocument.of(job()).text().replaceFirst("\"cylinders\" : \\w+", "\"cylinders\" : " + "9".repeat(400)),
+                "intake.cylinders", "found 999999999999999999999999…");
     }
 
     /** A stored document of version 2: it opens, what it called simulated stays so, its parts get ids, nothing is lost. */
