@@ -1,5 +1,6 @@
 package amberheron.app;
 
+import java.util.function.Supplier;
 import amberheron.app.session.Session;
 import amberheron.app.shell.Shell;
 import java.util.List;
@@ -22,10 +23,18 @@ public final class Desktop extends Application {
 
     private static CompletableFuture<Session> opening = new CompletableFuture<>();
     private static boolean closeAtOnce;
+    private static Supplier<Session> demoBook = () -> {
+        throw new IllegalStateException("no demo book");
+    };
 
-    /** Hands over the session that is being opened. */
-    static void prepare(CompletableFuture<Session> session, boolean closeAfterFirstFrame) {
+    /**
+     * Hands over the session that is being opened.
+     *
+     * @param demo opens the demo book, for whoever wants to look round first
+     */
+    static void prepare(CompletableFuture<Session> session, Supplier<Session> demo, boolean closeAfterFirstFrame) {
         opening = session;
+        demoBook = demo;
         closeAtOnce = closeAfterFirstFrame;
     }
 
@@ -43,10 +52,7 @@ public final class Desktop extends Application {
         Thread.setDefaultUncaughtExceptionHandler((thread, e) -> uncaught(e));
         loadFonts();
         stage.setScene(scene());
-        stage.setMinWidth(900);
-        stage.setMinHeight(620);
-        stage.setTitle("Amber Heron");
-        stage.show();
+        open(stage);
         if (closeAtOnce) {
             firstFrame();
         } else if (!opening.isCompletedExceptionally()) {
@@ -54,10 +60,36 @@ public final class Desktop extends Application {
         }
     }
 
+    private static void open(Stage stage) {
+        stage.setMinWidth(900);
+        stage.setMinHeight(620);
+        stage.setTitle("Amber Heron");
+        stage.show();
+    }
+
+    /** The demo book in a second window; opened off the screen's thread. */
+    @SuppressWarnings("FutureReturnValueIgnored") // whatever fails is told
+    private static void lookRound() {
+        CompletableFuture.supplyAsync(demoBook).whenComplete((session, e) -> Platform.runLater(() -> {
+            if (e != null) {
+                uncaught(e);
+                return;
+            }
+            Stage stage = new Stage();
+            stage.setScene(new Shell(session, Stations.all()).scene(WIDTH, HEIGHT));
+            stage.setOnHidden(closed -> session.close());
+            open(stage);
+            session.listJobs();
+        }));
+    }
+
     /** The shell; or, when the book cannot be opened, why, so that it is said where the person looks. */
     private static Scene scene() {
         try {
-            return new Shell(opening.join(), Stations.all()).scene(WIDTH, HEIGHT);
+            Session session = opening.join();
+            Shell shell = new Shell(session, Stations.all(), session.shop().demo() ? null : Desktop::lookRound);
+            shell.welcome();
+            return shell.scene(WIDTH, HEIGHT);
         } catch (CompletionException e) {
             String reason = reason(e);
             System.err.println("heron: " + reason);

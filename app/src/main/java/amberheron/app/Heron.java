@@ -1,5 +1,7 @@
 package amberheron.app;
 
+import java.time.ZoneId;
+import java.time.LocalDate;
 import amberheron.app.cli.HeronCommand;
 import amberheron.app.demo.DemoBook;
 import amberheron.app.session.Session;
@@ -56,8 +58,11 @@ public final class Heron {
                     + ". The commands work without one (heron --help); so does heron demo.");
             return 2;
         }
-        CompletableFuture<Session> session = CompletableFuture.supplyAsync(() -> open(home, demo));
-        Desktop.prepare(session, closeAtOnce);
+        CompletableFuture<Session> session = CompletableFuture.supplyAsync(() -> {
+            HomeLog.start(home);
+            return open(home, demo);
+        });
+        Desktop.prepare(session, () -> open(home.resolve("demo"), true), closeAtOnce);
         try {
             Application.launch(Desktop.class);
         } catch (UnsupportedOperationException e) {
@@ -68,7 +73,6 @@ public final class Heron {
     }
 
     private static Session open(Path home, boolean demo) {
-        HomeLog.start(home);
         Path file = home.resolve("book.db");
         boolean fresh = !Files.exists(file);
         // Side by side: what is slow about the one is loading code, about the other the disk.
@@ -77,8 +81,11 @@ public final class Heron {
         JobBook book = JobBook.open(file);
         try {
             Catalogue catalogue = loading.join();
+            LocalDate today = LocalDate.now(ZoneId.systemDefault());
             if (demo && fresh) {
-                DemoBook.fill(book, catalogue, home);
+                DemoBook.fill(book, catalogue, home, today);
+            } else if (demo) {
+                DemoBook.shift(book, today);
             }
             return Session.on(book, catalogue, home, Platform::runLater);
         } catch (BookProblem | UnusableInput e) {

@@ -1,5 +1,6 @@
 package amberheron.app;
 
+import java.time.LocalDate;
 import amberheron.app.demo.DemoBook;
 import amberheron.app.session.Session;
 import amberheron.io.book.JobBook;
@@ -13,6 +14,8 @@ import org.jspecify.annotations.Nullable;
 
 /** Sessions for tests. */
 public final class Demo {
+    /** The day the demo of the tests is of. */
+    public static final LocalDate DAY = LocalDate.of(2026, 5, 20);
     private static @Nullable Path original;
 
     private Demo() {
@@ -54,7 +57,7 @@ public final class Demo {
                 throw new UncheckedIOException(e);
             }
             try (JobBook book = JobBook.open(original.resolve("book.db"))) {
-                DemoBook.fill(book, Catalogue.shipped(), original);
+                DemoBook.fill(book, Catalogue.shipped(), original, DAY);
             }
         }
         return original;

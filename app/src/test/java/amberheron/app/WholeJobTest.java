@@ -131,7 +131,8 @@ class WholeJobTest {
     /** The last of several is given again and again. */
     private Optional<String> answer(String id) {
         Deque<String> all = answers.getOrDefault(id, answers.entrySet().stream()
-                .filter(e -> e.getKey().contains("*") && id.matches(e.getKey().replace(".", "\\.").replace("*", "[^.]+")))
+                .filter(e -> e.getKey().contains("*")
+                        && id.matches(e.getKey().replace(".", "\\.").replace("*", "[^.]+")))
                 .map(Map.Entry::getValue).findFirst().orElse(new ArrayDeque<>()));
         return Optional.ofNullable(all.size() > 1 ? all.poll() : all.peek());
     }
@@ -181,43 +182,52 @@ class WholeJobTest {
 
     private void enter(Node at, String id, String next) {
         switch (at) {
-            case TextInputControl _ -> {
-                Matcher volts = VOLTS.matcher(next);
-                boolean point = id.equals("scale.volts") && volts.find();
-                write(point ? volts.group(1) : asked(id, next));
-                push(KeyCode.ENTER);
-                if (point) {
-                    // As the law has it, at whatever volts are asked for.
-                    write(Phrase.say("%.1f", 2 * Double.parseDouble(volts.group(1)) + 9));
-                    push(KeyCode.ENTER);
-                }
-            }
-            case ComboBox<?> list -> {
-                String words = answer(id).orElse("");
-                for (int i = 0; i < 30 && (label(list).isEmpty() || !label(list).startsWith(words)); i++) {
-                    if (words.isEmpty()) {
-                        push(KeyCode.DOWN);
-                    } else {
-                        write(words.substring(0, 1));
-                    }
-                }
-                push(KeyCode.ENTER);
-            }
-            case ToggleButton _, CheckBox _ -> {
-                String words = answer(at instanceof CheckBox ? id : id.substring(0, id.lastIndexOf('.'))).orElse("");
-                for (String one : words.split("\\+")) {
-                    for (int i = 0; i < 10 && !((Labeled) focused()).getText().startsWith(one.strip()); i++) {
-                        write(one.strip().substring(0, 1));
-                    }
-                    push(KeyCode.ENTER);
-                }
-            }
-            case ButtonBase _, Pressable _ -> {
-                if (!id.equals("band.job")) {
-                    push(KeyCode.ENTER);
-                }
-            }
+            case TextInputControl field -> type(field.getId(), next);
+            case ComboBox<?> list -> pick(list, answer(id).orElse(""));
+            case CheckBox box -> tick(answer(box.getId()).orElse(""));
+            case ToggleButton button -> tick(answer(button.getId().replaceAll("\\.\\w+$", "")).orElse(""));
+            case ButtonBase button -> press(button);
+            case Pressable row -> press(row);
             default -> throw new AssertionError("nobody could type here: " + at);
+        }
+    }
+
+    private void type(String id, String next) {
+        Matcher volts = VOLTS.matcher(next);
+        boolean point = id.equals("scale.volts") && volts.find();
+        write(point ? volts.group(1) : asked(id, next));
+        push(KeyCode.ENTER);
+        if (point) {
+            // As the law has it, at whatever volts are asked for.
+            write(Phrase.say("%.1f", 2 * Double.parseDouble(volts.group(1)) + 9));
+            push(KeyCode.ENTER);
+        }
+    }
+
+    private void pick(ComboBox<?> list, String words) {
+        for (int i = 0; i < 30 && (label(list).isEmpty() || !label(list).startsWith(words)); i++) {
+            if (words.isEmpty()) {
+                push(KeyCode.DOWN);
+            } else {
+                write(words.substring(0, 1));
+            }
+        }
+        push(KeyCode.ENTER);
+    }
+
+    private void tick(String words) {
+        for (String one : words.split("\\+")) {
+            for (int i = 0; i < 10 && !((Labeled) focused()).getText().startsWith(one.strip()); i++) {
+                write(one.strip().substring(0, 1));
+            }
+            push(KeyCode.ENTER);
+        }
+    }
+
+    private void press(Node button) {
+        // The name of the job stands first in the window; nothing was asked for there.
+        if (!"band.job".equals(button.getId())) {
+            push(KeyCode.ENTER);
         }
     }
 

@@ -1,5 +1,7 @@
 package amberheron.app.cli;
 
+import java.time.ZoneId;
+import java.time.LocalDate;
 import amberheron.app.demo.DemoBook;
 import amberheron.app.palette.FindOrDo;
 import amberheron.app.session.Session;
@@ -42,7 +44,7 @@ final class BigBook {
     static void fill(Path home) {
         Catalogue catalogue = Catalogue.shipped();
         try (JobBook book = JobBook.open(home.resolve("book.db"))) {
-            DemoBook.fill(book, catalogue, home);
+            DemoBook.fill(book, catalogue, home, LocalDate.now(ZoneId.systemDefault()));
         }
         // Every job is judged as it would be after years of use.
         Session.direct(JobBook.open(home.resolve("book.db")), catalogue, home).close();

@@ -1,5 +1,7 @@
 package amberheron.app.cli;
 
+import java.time.ZoneId;
+import java.time.LocalDate;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.demo.DemoBook;
@@ -73,7 +75,7 @@ final class DemoCommands {
         Path home = temporary();
         Catalogue catalogue = Catalogue.shipped();
         JobBook book = JobBook.open(home.resolve("book.db"));
-        DemoBook.fill(book, catalogue, home);
+        DemoBook.fill(book, catalogue, home, LocalDate.now(ZoneId.systemDefault()));
         Platform.startup(() -> {
         });
         // The toolkit must outlive its last window: the session is closed on its thread.

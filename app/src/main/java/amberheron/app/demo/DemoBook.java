@@ -1,5 +1,10 @@
 package amberheron.app.demo;
 
+import org.jspecify.annotations.Nullable;
+import amberheron.core.harness.AsWired;
+import amberheron.core.job.JobSummary;
+import java.util.function.UnaryOperator;
+import java.time.temporal.ChronoUnit;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.drivelog.ProveModel;
@@ -60,6 +65,7 @@ import java.util.stream.Collectors;
  */
 public final class DemoBook {
     private static final double TIME_STEP = 0.25;
+    private static final String DAY = "demo.day";
     private static final Origin SIMULATED = new Origin(Origin.Kind.SIMULATED, "simulated instruments", null, "");
 
     private DemoBook() {
@@ -70,12 +76,39 @@ public final class DemoBook {
      *
      * @param home where the proving log is written, so that it can be read again by hand
      */
-    public static void fill(JobBook book, Catalogue catalogue, Path home) {
-        book.add(JobDocument.of(harbourVan(catalogue, home)));
-        book.add(JobDocument.of(utility(catalogue)));
-        book.add(JobDocument.of(sidecar(catalogue)));
+    public static void fill(JobBook book, Catalogue catalogue, Path home, LocalDate today) {
+        book.add(JobDocument.of(harbourVan(catalogue, home, today)));
+        book.add(JobDocument.of(utility(catalogue, today)));
+        book.add(JobDocument.of(sidecar(catalogue, today)));
         book.prefer("job", "SB-016");
         book.prefer(ShopHabits.DEMO, "yes");
+        book.prefer(DAY, today.toString());
+    }
+
+    /** Moves every date of the book along with the day it is opened on: the demo is always of this week. */
+    public static void shift(JobBook book, LocalDate today) {
+        String kept = book.preferences().get(DAY);
+        if (kept == null || kept.equals(today.toString())) {
+            return;
+        }
+        long days = ChronoUnit.DAYS.between(LocalDate.parse(kept), today);
+        for (JobSummary job : book.jobs()) {
+            book.load(job.id()).ifPresent(
+                    k -> book.save(k.document().with(shifted(k.document().job(), days)), k.revision()));
+        }
+        book.prefer(DAY, today.toString());
+    }
+
+    private static Job shifted(Job job, long days) {
+        UnaryOperator<@Nullable LocalDate> moved = day -> day == null ? null : day.plusDays(days);
+        AsWired wired = job.wiring().harness().asWired();
+        return job.withProgress(job.progress().withDay(moved.apply(job.progress().day())))
+                .withPlacing(job.placing().withFitted(
+                        job.placing().fitted().withDate(moved.apply(job.placing().fitted().date()))))
+                .withWiring(job.wiring().withHarness(
+                        job.wiring().harness().withAsWired(wired.withDate(moved.apply(wired.date())))))
+                .withAir(job.air().withDate(moved.apply(job.air().date())))
+                .withHandOver(new Job.HandOver(job.handOver().notDone(), moved.apply(job.handOver().date())));
     }
 
     private static PowerSource source(String id, String place, double... volts) {
@@ -93,7 +126,7 @@ public final class DemoBook {
     }
 
     /** Proven end to end. */
-    private static Job harbourVan(Catalogue catalogue, Path home) {
+    private static Job harbourVan(Catalogue catalogue, Path home, LocalDate today) {
         Intake intake = Intake.BLANK.withVehicle("Harbour van, turbo three").withDisplacement(0.66e-3).withCylinders(3)
                 .withFuelSystem(FuelSystem.INJECTION).withFuel(catalogue.fuel("e85")).withMaterial(Material.MILD_STEEL)
                 .withCondition(Condition.SOUND).withReaders(Set.of(ReaderKind.ECU, ReaderKind.GAUGE))
@@ -113,33 +146,33 @@ public final class DemoBook {
         Reader reader = catalogue.reader("ecu-lambda-two-point-10");
         ReaderSetting setting = SettingFinder.find(law, reader).orElseThrow();
         Job job = Job.empty("SB-014").withIntake(intake)
-                .withProgress(Progress.NONE.withBay("1").withDay(LocalDate.of(2026, 5, 12)))
+                .withProgress(Progress.NONE.withBay("1").withDay(today.minusDays(8)))
                 .withPlacing(Placing.NONE.withCandidates(List.of(
                         new Candidate("A", "elbow behind the turbine", Line.ALL, 0.22, rad(20), null, 0, Hole.NONE),
                         new Candidate("B", "straight before the catalyst", Line.ALL, 0.61, rad(56), null, 0, Hole.NONE),
                         new Candidate("C", "behind the catalyst", Line.ALL, 1.42, rad(-48), null, 0,
                                 Hole.SECOND_SENSOR)))
                         .withChosen("B").withProbe(new Probe(0.082, 2.4, 0.9, 1.4))
-                        .withFitted(new AsFitted(0.614, rad(36), rad(3), rad(2), LocalDate.of(2026, 5, 12), true,
+                        .withFitted(new AsFitted(0.614, rad(36), rad(3), rad(2), today.minusDays(8), true,
                                 List.of())))
                 .withWiring(DemoWiring.harbourVan(List.of(
                         source("A", "fuse 7, ignition coil feed", 0.02, 12.4, 9.7, 14.1, 13.9, 14.0).withHostFuse(15.0)
                                 .withHostLoad(6.0),
-                        source("B", "cigar lighter", 12.5, 12.5, 9.8, 14.1, 13.8, 14.0))))
+                        source("B", "cigar lighter", 12.5, 12.5, 9.8, 14.1, 13.8, 14.0)), today.minusDays(8)))
                 .withAir(new FreeAirCheck(FreeAirCheck.School.CLEAR_THEN_LEARN, 291.15, 0.62, 4.0, 0.2064, null, 74.0,
-                        LocalDate.of(2026, 5, 12)))
+                        today.minusDays(8)))
                 .withLaw(law).withReader(reader.withSetting(setting));
         job = withPoints(job, setting, 0.5, 1.5, 2.75, 4.25);
         Path log = home.resolve("logs").resolve("SB-014-drive.csv");
         write(log, driveLog(new SignalChain(law, WireEffect.NONE, reader, setting), 300));
         job = job.withProving(ProveModel.proving(ProveModel.read(job, log)))
                 .withHandOver(new Job.HandOver("Catalyst heat shield not refitted: a new one is on order.",
-                        LocalDate.of(2026, 5, 13)));
+                        today.minusDays(7)));
         return job.withDone(JobPlan.of(intake).steps().stream().map(Step::id).collect(Collectors.toSet()));
     }
 
     /** Half done: placed and partly wired, the rest open. */
-    private static Job utility(Catalogue catalogue) {
+    private static Job utility(Catalogue catalogue, LocalDate today) {
         Intake intake = Intake.BLANK.withVehicle("Straight-six utility, 1970s").withDisplacement(4.1e-3)
                 .withCylinders(6).withFuelSystem(FuelSystem.CARBURETTOR).withFuel(catalogue.fuel("propane"))
                 .withCondition(Condition.SOUND).withFit(Fit.CLAMP).withReaders(Set.of(ReaderKind.GAUGE))
@@ -155,7 +188,7 @@ public final class DemoBook {
                                 new Neighbour(Neighbour.Kind.GROUND, Neighbour.Side.BELOW, 0.4, 2.4, 0.21)),
                         Attitude.LEVEL));
         return Job.empty("SB-015").withIntake(intake)
-                .withProgress(Progress.NONE.withBay("2, lift").withDay(LocalDate.of(2026, 5, 20))
+                .withProgress(Progress.NONE.withBay("2, lift").withDay(today)
                         .withInHand(Set.of("soapy water", "gauge or controller with display", "extension harness 2.4 m",
                                 "grommet", "no-weld clamp kit", "sensor")))
                 .withPlacing(Placing.NONE.withCandidates(List.of(
@@ -163,7 +196,7 @@ public final class DemoBook {
                                 Hole.NONE),
                         new Candidate("B", "under the floor", Line.ALL, 1.9, rad(78), null, 0, Hole.NONE)))
                         .withChosen("A").withProbe(new Probe(0.085, 2.4, 0.7, 1.6))
-                        .withFitted(new AsFitted(0.715, rad(47), rad(5), rad(-2), LocalDate.of(2026, 5, 20), true,
+                        .withFitted(new AsFitted(0.715, rad(47), rad(5), rad(-2), today, true,
                                 List.of())))
                 .withWiring(Wiring.UNMEASURED
                         .withSources(List.of(
@@ -174,7 +207,7 @@ public final class DemoBook {
     }
 
     /** The ground wire is shared with the heater, so the logger reads lean. */
-    private static Job sidecar(Catalogue catalogue) {
+    private static Job sidecar(Catalogue catalogue, LocalDate today) {
         Intake intake = Intake.BLANK.withVehicle("Flat-twin sidecar outfit").withDisplacement(0.75e-3).withCylinders(2)
                 .withBanks(2).withFuelSystem(FuelSystem.CARBURETTOR).withFuel(catalogue.fuel("e5"))
                 .withCondition(Condition.SOUND).withFit(Fit.EXISTING_HOLE)
@@ -194,18 +227,18 @@ public final class DemoBook {
         OutputLaw law = catalogue.law("straight-afr");
         Reader reader = catalogue.reader("logger-slope-offset-12");
         Job job = Job.empty("SB-016").withIntake(intake)
-                .withProgress(Progress.NONE.withBay("3").withDay(LocalDate.of(2026, 5, 20)))
+                .withProgress(Progress.NONE.withBay("3").withDay(today))
                 .withPlacing(Placing.NONE.withCandidates(List.of(
                         new Candidate("A", "after the H-pipe, sees both banks", Line.FIRST, 0.62, rad(-30), null, 0,
                                 Hole.SPARE),
                         new Candidate("B", "first bank, close and quick", Line.FIRST, 0.465, rad(25), null, 0,
                                 Hole.NONE)))
                         .withChosen("A").withProbe(new Probe(0.08, 2.4, 0.5, 1.2))
-                        .withFitted(new AsFitted(0.62, rad(61), 0, 0, LocalDate.of(2026, 5, 19), true, List.of())))
+                        .withFitted(new AsFitted(0.62, rad(61), 0, 0, today.minusDays(1), true, List.of())))
                 .withWiring(DemoWiring
                         .sidecar(List.of(source("A", "tail lamp relay, brown", 0.01, 12.6, 8.9, 13.9, 13.8, 13.7))))
                 .withAir(new FreeAirCheck(FreeAirCheck.School.FACTORY_TRIMMED, 294.15, 0.55, 4.0, 0.2068, null, 90.0,
-                        LocalDate.of(2026, 5, 19)))
+                        today.minusDays(1)))
                 .withLaw(law).withReader(reader);
         job = withPoints(job, SettingFinder.find(law, reader).orElseThrow(), 0.5, 1.5, 2.75, 4.25);
         return job.withDone(Set.of("leaks", "display", "source", "place", "run", "splice", "battery", "free", "tight",

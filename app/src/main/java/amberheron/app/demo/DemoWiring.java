@@ -45,7 +45,7 @@ final class DemoWiring {
                 .withExtension(colour(extension)).withToldApart(true);
     }
 
-    static Wiring harbourVan(List<PowerSource> sources) {
+    static Wiring harbourVan(List<PowerSource> sources, LocalDate wiredOn) {
         Chart chart = new Chart(List.of(lead("1", Work.PUMP, "k", "turquoise", "turquoise"),
                 lead("2", Work.COMMON, "m", "pink", "pink/black"),
                 lead("3", Work.REFERENCE, "p", "brown", "brown"),
@@ -71,7 +71,7 @@ final class DemoWiring {
                 .withFacing(Route.Facing.AWAY).withDripLoop(true);
         Joints joints = new Joints(Joints.School.CRIMPED, Set.of(0, 1, 2, 3, 4, 5),
                 List.of(new Joints.Test("7", AWG18, 96.0, 0.0012), new Joints.Test("10", 0.35e-6, 44.0, 0.0021)));
-        AsWired wired = new AsWired(13.92, 13.71, LocalDate.of(2026, 5, 12), "Fuse holder behind the glove box.",
+        AsWired wired = new AsWired(13.92, 13.71, wiredOn, "Fuse holder behind the glove box.",
                 List.of());
         return Wiring.UNMEASURED.withSources(sources).withTaken("A").withFeed(new Feed(1.6, 1e-6, false, 45.0))
                 .withFuse(5.0).withDraw(2.8)

@@ -9,20 +9,12 @@ import amberheron.app.session.Session;
 import amberheron.app.parts.StationView;
 import amberheron.core.job.Job;
 import amberheron.core.job.Station;
-import amberheron.io.UnusableInput;
-import amberheron.io.csv.LogCsv;
-import java.nio.file.InvalidPathException;
-import java.nio.file.Path;
-import javafx.concurrent.Task;
 import javafx.scene.Parent;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ProgressBar;
 import javafx.scene.control.TextField;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import org.jspecify.annotations.Nullable;
 
 /** The log and what it says. */
 public final class ProveView implements StationView {

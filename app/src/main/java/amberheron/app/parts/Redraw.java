@@ -1,5 +1,6 @@
 package amberheron.app.parts;
 
+import javafx.scene.shape.Path;
 import java.util.function.BiConsumer;
 import java.util.Map;
 import java.util.List;
@@ -40,6 +41,7 @@ public final class Redraw {
         t.setCenterY(f.getCenterY());
         t.setRadius(f.getRadius());
     }), kind(SVGPath.class, (f, t) -> t.setContent(f.getContent())),
+            kind(Path.class, (f, t) -> t.getElements().setAll(List.copyOf(f.getElements()))),
             kind(Polygon.class, (f, t) -> {
                 if (!t.getPoints().equals(f.getPoints())) {
                     t.getPoints().setAll(f.getPoints());

@@ -48,6 +48,8 @@ import org.jspecify.annotations.Nullable;
 public final class Session implements AutoCloseable {
     private static final Logger LOG = Logger.getLogger(Session.class.getName());
 
+    private static final String TOUR = "tour";
+
     private final Book book;
     private final Catalogue catalogue;
     private final Path home;
@@ -520,6 +522,16 @@ public final class Session implements AutoCloseable {
             preferences.folded(station(), !preferences.folded(station()));
             changed();
         }
+    }
+
+    /** Whether nothing was ever done here: no job in the book, the tour not seen. */
+    public boolean isNew() {
+        return !isOpen() && jobs().isEmpty() && !"seen".equals(kept.get(TOUR));
+    }
+
+    /** The tour was seen, or skipped. */
+    public void toured() {
+        keep(Map.of(TOUR, "seen"));
     }
 
     /** Whether the dark variant is shown. */

@@ -1,5 +1,12 @@
 package amberheron.app.shell;
 
+import org.jspecify.annotations.Nullable;
+import javafx.scene.layout.Region;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Button;
+import java.util.Optional;
+import java.util.EnumMap;
+import amberheron.core.job.JobSummary.Group;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Choice;
@@ -44,13 +51,24 @@ final class JobsView implements StationView {
     private final ListView<JobSummary> list = new ListView<>(rows);
     private final TextField number = new TextField();
     private final TextField file = new TextField();
-    private final VBox bays = new VBox(4);
+    private final TextField words = new TextField();
+    private final Map<Group, ToggleButton> groups = new EnumMap<>(Group.class);
+    private final BayBars bays = new BayBars();
+    private final Label noBay = Parts.text("No job is booked for today.", "soft");
+    private final VBox first;
+    private final VBox known;
     private final VBox due = new VBox(4);
     private final Label boardNote = new Label();
     private final Choice<Integer> months;
     private final VBox root;
 
-    JobsView(Session session) {
+    /**
+     * The list of a session's jobs.
+     *
+     * @param demo opens the demo book; null where that is not offered
+     * @param tour shows the window in three steps
+     */
+    JobsView(Session session, @Nullable Runnable demo, Runnable tour) {
         this.session = session;
         number.setId("jobs.number");
         number.setPromptText("number, such as SB-017");
@@ -71,7 +89,7 @@ final class JobsView implements StationView {
         list.setAccessibleText("Jobs in the book");
         list.setFixedCellSize(ROW);
         list.setCellFactory(l -> new Row());
-        list.setPlaceholder(Parts.text("No job yet. Give the first one its number below.", "soft"));
+        list.setPlaceholder(Parts.text("None of them. Finished ones stand under “Finished”.", "soft"));
         list.setOnKeyPressed(e -> {
             if (e.getCode() == KeyCode.ENTER) {
                 open();
@@ -84,8 +102,45 @@ final class JobsView implements StationView {
                     Shop shop = session.shop();
                     session.shop(shop.withRecalibrateMonths(m));
                 });
-        root = new VBox(12, Parts.noted("What every job waits on", boardNote, list), new Columns(300,
-                Parts.card("Today's bays", bays), Parts.card("Free-air checks due again", due, months),
+        words.setId("jobs.words");
+        words.setPromptText("type to filter");
+        words.setAccessibleText("Filter by number, vehicle, bay or what it waits on");
+        words.textProperty().addListener((o, was, now) -> refresh());
+        words.setOnKeyPressed(e -> {
+            if (e.getCode() == KeyCode.DOWN || e.getCode() == KeyCode.ENTER) {
+                list.requestFocus();
+                list.getSelectionModel().selectFirst();
+                e.consume();
+            }
+        });
+        HBox.setHgrow(words, Priority.ALWAYS);
+        HBox filters = new HBox(6, words);
+        for (Group group : Group.values()) {
+            ToggleButton button = new ToggleButton();
+            button.setId("jobs.group." + group);
+            button.setMinWidth(Region.USE_PREF_SIZE);
+            button.getStyleClass().add("leaf-tab");
+            button.setOnAction(e -> {
+                groups.values().stream().filter(b -> !b.equals(button)).forEach(b -> b.setSelected(false));
+                refresh();
+            });
+            groups.put(group, button);
+            filters.getChildren().add(button);
+        }
+        filters.setAlignment(Pos.CENTER_LEFT);
+        first = Parts.card("An empty book", Parts.text(
+                "Begin with the vehicle that stands in the bay, or look round first: the demo book has three made-up jobs, "
+                        + "one finished, one waiting, one that lies."));
+        Button begin = Parts.button("Begin a job", "first.begin", () -> session.focus("jobs.number"), "primary");
+        HBox ways = new HBox(8, begin);
+        if (demo != null) {
+            ways.getChildren().add(Parts.button("Look round in the demo book", "first.demo", demo, "quiet"));
+        }
+        ways.getChildren().add(Parts.button("The window in three steps", "first.tour", tour, "quiet"));
+        first.getChildren().add(ways);
+        known = Parts.noted("What every job waits on", boardNote, filters, list);
+        root = new VBox(12, first, known, new Columns(300,
+                Parts.card("Today's bays", noBay, bays), Parts.card("Free-air checks due again", due, months),
                 Parts.card("New job", new HBox(8, number, Parts.button("Begin", "jobs.begin", this::begin, "primary"))),
                 Parts.card("Job that was mailed", new HBox(8, file, Parts.button("Take it in", "jobs.take", this::take,
                         "quiet")))));
@@ -114,7 +169,12 @@ final class JobsView implements StationView {
 
     @Override
     public void refresh() {
-        List<JobSummary> jobs = session.jobs();
+        List<JobSummary> all = session.jobs();
+        Parts.show(first, all.isEmpty());
+        Parts.show(known, !all.isEmpty());
+        groups.forEach((group, button) -> button
+                .setText(group.words() + " " + all.stream().filter(j -> in(j, group)).count()));
+        List<JobSummary> jobs = all.stream().filter(this::wanted).toList();
         if (!rows.equals(jobs)) {
             JobSummary picked = list.getSelectionModel().getSelectedItem();
             rows.setAll(jobs);
@@ -124,17 +184,15 @@ final class JobsView implements StationView {
             }
         }
         list.setPrefHeight(ROW * Math.clamp(jobs.size(), 1, ROWS_SEEN) + 4);
-        Map<Waiting, Long> counts = jobs.stream().filter(j -> j.on() != null)
+        Map<Waiting, Long> counts = all.stream().filter(j -> j.on() != null)
                 .collect(Collectors.groupingBy(JobSummary::on, TreeMap::new, Collectors.counting()));
         boardNote.setText(counts.entrySet().stream().map(e -> e.getValue() + " " + e.getKey().standing())
                 .collect(Collectors.joining(" · ")));
-        List<JobSummary> today = JobSummary.onDay(jobs, session.today());
-        bays.getChildren().setAll(today.isEmpty()
-                ? List.of(Parts.text("No job is booked for today.", "soft"))
-                : today.stream().map(j -> Parts.text(say("Bay %s: %s, %s",
-                        j.bay().isBlank() ? "?" : j.bay(), j.id(), j.detail()))).toList());
+        List<JobSummary> today = JobSummary.onDay(all, session.today());
+        Parts.show(noBay, today.isEmpty());
+        bays.show(today);
         int every = session.shop().recalibrateMonths();
-        List<JobSummary> overdue = jobs.stream().filter(j -> j.overdue(every, session.today())).toList();
+        List<JobSummary> overdue = all.stream().filter(j -> j.overdue(every, session.today())).toList();
         due.getChildren().setAll(overdue.isEmpty()
                 ? List.of(Parts.text("None is overdue.", "soft"))
                 : overdue.stream().limit(OVERDUE_SHOWN).map(j -> Parts.text(say("▲ %s, %s: since %s", j.id(),
@@ -143,6 +201,19 @@ final class JobsView implements StationView {
             due.getChildren().add(Parts.text("and " + (overdue.size() - OVERDUE_SHOWN) + " more", "soft"));
         }
         months.refresh();
+    }
+
+    private boolean in(JobSummary job, Group group) {
+        return job.in(group, session.shop().recalibrateMonths(), session.today());
+    }
+
+    /** Finished jobs are folded away until they are asked for, by their group or by words. */
+    private boolean wanted(JobSummary job) {
+        Optional<Group> asked = groups.entrySet().stream().filter(e -> e.getValue().isSelected()).map(Map.Entry::getKey)
+                .findFirst();
+        String filter = words.getText();
+        return job.answers(filter)
+                && asked.map(g -> in(job, g)).orElse(!filter.isBlank() || !in(job, Group.FINISHED));
     }
 
     /** A job's line: its number, what it waits on, and how each link stands. */

@@ -56,6 +56,8 @@ public final class Shell {
     private final RuleView rule;
     private final FindOrDo palette;
     private final JobsView jobs;
+    private final Tour tour;
+    private final @Nullable Runnable demo;
     private final Map<Station, StationPlug<?>> plugs = new EnumMap<>(Station.class);
     private final Map<Station, StationView> views = new EnumMap<>(Station.class);
     private final List<Command> commands;
@@ -69,7 +71,17 @@ public final class Shell {
 
     /** The window's content on a session. */
     public Shell(Session session, List<StationPlug<?>> stations) {
+        this(session, stations, null);
+    }
+
+    /**
+     * The window's content on a session.
+     *
+     * @param demo opens the demo book in a window of its own; null where that is not offered
+     */
+    public Shell(Session session, List<StationPlug<?>> stations, @Nullable Runnable demo) {
         this.session = session;
+        this.demo = demo;
         stations.forEach(plug -> plugs.put(plug.station(), plug));
         session.onTouch(() -> stale = true);
         session.onLeave(() -> plugs.values().forEach(plug -> plug.model().leave()));
@@ -81,7 +93,8 @@ public final class Shell {
         reasons = new Reasons(session);
         rule = new RuleView(session);
         palette = new FindOrDo(this::hits);
-        jobs = new JobsView(session);
+        tour = new Tour(List.of(path, reasons, rule), session::toured);
+        jobs = new JobsView(session, demo, tour::begin);
         live = new LiveSource(session, new SimulatedDrive());
         commands = commands();
         path.setPrefWidth(PATH);
@@ -104,7 +117,7 @@ public final class Shell {
         frame.setCenter(desk);
         frame.setRight(reasons);
         frame.setBottom(rule);
-        root.getChildren().addAll(frame, palette);
+        root.getChildren().addAll(frame, palette, tour);
         root.getStyleClass().add("shell");
         // Several changes in a row are drawn once.
         session.onChange(this::refreshSoon);
@@ -195,6 +208,10 @@ public final class Shell {
         all.add(new Command("setting", "Fold or unfold the reading rule", keys("F6"), session::foldRule));
         all.add(new Command("action", "Reading rule", null, rule::requestFocus));
         all.add(new Command("action", "Follow the simulated controller on the rule", keys("F8"), () -> live.toggle()));
+        all.add(new Command("action", "The window in three steps", null, tour::begin));
+        if (demo != null) {
+            all.add(new Command("action", "Look round in the demo book", null, demo));
+        }
         all.add(new Command("action", "Quit", keys("Shortcut+Q"), Platform::exit));
         all.add(new Command("setting", "Arm's-length view", keys("F11"), () -> {
             arm = !arm;
@@ -279,6 +296,13 @@ public final class Shell {
         }
     }
 
+    /** Shows the window in three steps where nobody has seen them: an empty book, for the first time. */
+    public void welcome() {
+        if (session.isNew()) {
+            tour.begin();
+        }
+    }
+
     /** What is to be typed is typed at the desk. */
     private void toDesk() {
         stale |= arm;
@@ -332,7 +356,9 @@ public final class Shell {
         palette.refresh();
         standing();
         if (root.getScene() != null && root.getScene().getWindow() instanceof Stage stage) {
-            stage.setTitle(session.isOpen() ? session.job().id() + " · Amber Heron" : "Amber Heron");
+            stage.setTitle(
+                    (session.isOpen() ? session.job().id() + " · " : "") + (session.shop().demo() ? "demo book · " : "")
+                            + "Amber Heron");
         }
     }
 

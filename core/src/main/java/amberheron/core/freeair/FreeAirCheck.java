@@ -80,6 +80,10 @@ public record FreeAirCheck(School school, @Nullable Double temperature, @Nullabl
         return new FreeAirCheck(school, temperature, humidity, value, shownOxygen, shownLambda, settled, date);
     }
 
+    public FreeAirCheck withDate(@Nullable LocalDate value) {
+        return new FreeAirCheck(school, temperature, humidity, height, shownOxygen, shownLambda, settled, value);
+    }
+
     public FreeAirCheck withShownOxygen(@Nullable Double value, @Nullable LocalDate day) {
         return new FreeAirCheck(school, temperature, humidity, height, value, shownLambda, settled, day);
     }

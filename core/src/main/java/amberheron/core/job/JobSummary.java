@@ -1,5 +1,8 @@
 package amberheron.core.job;
 
+import java.util.Arrays;
+import java.util.Locale;
+import amberheron.core.plan.Schedule;
 import amberheron.core.plan.Step;
 import java.time.LocalDate;
 import java.util.Collections;
@@ -20,10 +23,38 @@ import org.jspecify.annotations.Nullable;
  * @param checked the day of its free-air check; null when none was done, or the fit came off
  * @param day the day it is booked for; null when it is not
  * @param bay where the vehicle stands or will stand; may be empty
+ * @param left how long what is left takes one person; null when it is not booked
  * @param fault why the job cannot be read; empty when it can
  */
 public record JobSummary(String id, String vehicle, Map<Station, LinkState> states, @Nullable Waiting on, String detail,
-        @Nullable LocalDate checked, @Nullable LocalDate day, String bay, String fault) {
+        @Nullable LocalDate checked, @Nullable LocalDate day, String bay, @Nullable Left left, String fault) {
+    /** Minutes until it is finished: one job in ten is earlier, half are, one in ten is later. */
+    public record Left(double early, double likely, double late) {
+    }
+
+    /** What a job is to the person who looks for the next one. */
+    public enum Group {
+        /** Held up by the customer, by parts or by the welder. */
+        WAITING("Waiting"),
+        /** The next step can be done, or the proving drive. */
+        READY("Ready"),
+        /** Its free-air check is overdue. */
+        DUE("Due"),
+        /** Every step is done. */
+        FINISHED("Finished");
+
+        private final String words;
+
+        Group(String words) {
+            this.words = words;
+        }
+
+        /** The words on screen. */
+        public String words() {
+            return words;
+        }
+    }
+
     public JobSummary {
         Map<Station, LinkState> copy = new EnumMap<>(Station.class);
         copy.putAll(states);
@@ -40,17 +71,25 @@ public record JobSummary(String id, String vehicle, Map<Station, LinkState> stat
         boolean cameOff = !job.intake().permanent() && job.done().contains("plug");
         Standing standing = standing(review);
         return new JobSummary(job.id(), job.intake().vehicle(), states, standing.on(), standing.detail(),
-                cameOff ? null : job.air().date(), job.progress().day(), job.progress().bay(), "");
+                cameOff ? null : job.air().date(), job.progress().day(), job.progress().bay(), left(review), "");
+    }
+
+    private static @Nullable Left left(JobReview review) {
+        if (review.job().progress().day() == null) {
+            return null;
+        }
+        Schedule one = Schedule.of(review.plan(), review.job().done(), 1);
+        return new Left(one.early(), one.likely(), one.late());
     }
 
     /** What is shown of a job that nobody has looked at yet. */
     public static JobSummary unseen(String id, String vehicle) {
-        return new JobSummary(id, vehicle, Map.of(), null, "", null, null, "", "");
+        return new JobSummary(id, vehicle, Map.of(), null, "", null, null, "", null, "");
     }
 
     /** What is shown of a job that cannot be read, and why. */
     public static JobSummary unreadable(String id, String vehicle, String why) {
-        return new JobSummary(id, vehicle, Map.of(), null, "", null, null, "", why);
+        return new JobSummary(id, vehicle, Map.of(), null, "", null, null, "", null, why);
     }
 
     private record Standing(Waiting on, String detail) {
@@ -94,6 +133,27 @@ public record JobSummary(String id, String vehicle, Map<Station, LinkState> stat
     /** Whether that day has passed. */
     public boolean overdue(int months, LocalDate today) {
         return due(months).filter(d -> d.isBefore(today)).isPresent();
+    }
+
+    /**
+     * Whether it belongs to a group; a job that nobody has looked at or that cannot be read is in none.
+     *
+     * @param months after which a shop repeats the free-air check
+     */
+    public boolean in(Group group, int months, LocalDate today) {
+        return switch (group) {
+            case DUE -> overdue(months, today);
+            case FINISHED -> on == Waiting.FINISHED;
+            case READY -> on == Waiting.NOTHING || on == Waiting.PROVING_DRIVE;
+            case WAITING -> on == Waiting.CUSTOMER || on == Waiting.PARTS || on == Waiting.WELDER;
+        };
+    }
+
+    /** Whether number, vehicle, bay or what it waits on have each of these words in them. */
+    public boolean answers(String words) {
+        String all = String.join(" ", id, vehicle, bay, detail, on == null ? "" : on.standing())
+                .toLowerCase(Locale.ROOT);
+        return Arrays.stream(words.toLowerCase(Locale.ROOT).strip().split("\\s+")).allMatch(all::contains);
     }
 
     /** The jobs booked for a day, by bay. */

@@ -1,5 +1,6 @@
 package amberheron.io.book;
 
+import amberheron.core.job.JobSummary.Left;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.job.JobSummary;
@@ -54,7 +55,7 @@ import org.sqlite.SQLiteException;
  */
 public final class JobBook implements AutoCloseable {
     /** The newest migration; a book that has it is not migrated again, which saves a good part of the start. */
-    private static final int SCHEMA = 2;
+    private static final int SCHEMA = 3;
     private static final byte[] SQLITE_HEADER = "SQLite format 3\0"
             .getBytes(StandardCharsets.US_ASCII);
     /** A book up to this size is looked through while it is opened; a larger one before the first entry, bytes. */
@@ -242,8 +243,10 @@ public final class JobBook implements AutoCloseable {
 
     /** The jobs, by number, as they were last judged. */
     public List<JobSummary> jobs() {
-        return with(h -> h.createQuery("select id, vehicle, judged, states, waits, detail, checked, booked, bay, fault "
-                + "from job order by id").map((row, context) -> summary(row)).list());
+        return with(h -> h
+                .createQuery("select id, vehicle, judged, states, waits, detail, checked, booked, bay, spread, fault "
+                        + "from job order by id")
+                .map((row, context) -> summary(row)).list());
     }
 
     /**
@@ -290,8 +293,8 @@ public final class JobBook implements AutoCloseable {
         });
         requireSound();
         with(h -> h.createUpdate("insert into job (id, vehicle, revision, changed, document, digest, judged, states, "
-                + "waits, detail, checked, booked, bay, fault) values (:id, :vehicle, 1, :changed, :document, :digest, "
-                + ":judged, :states, :waits, :detail, :checked, :booked, :bay, :fault)")
+                + "waits, detail, checked, booked, bay, spread, fault) values (:id, :vehicle, 1, :changed, :document, :digest, "
+                + ":judged, :states, :waits, :detail, :checked, :booked, :bay, :spread, :fault)")
                 .bindMap(row(document)).bindMap(row(judged)).execute());
         return new Kept(document, 1);
     }
@@ -342,7 +345,7 @@ public final class JobBook implements AutoCloseable {
     }
 
     private static final String COLUMNS = "judged = :judged, states = :states, waits = :waits, detail = :detail, "
-            + "checked = :checked, booked = :booked, bay = :bay, fault = :fault";
+            + "checked = :checked, booked = :booked, bay = :bay, spread = :spread, fault = :fault";
 
     private static Map<String, @Nullable Object> row(JobDocument document) {
         Map<String, @Nullable Object> row = new LinkedHashMap<>();
@@ -365,8 +368,18 @@ public final class JobBook implements AutoCloseable {
         row.put("checked", text(summary.checked()));
         row.put("booked", text(summary.day()));
         row.put("bay", summary.bay());
+        Left left = summary.left();
+        row.put("spread", left == null ? null : left.early() + "," + left.likely() + "," + left.late());
         row.put("fault", summary.fault());
         return row;
+    }
+
+    private static @Nullable Left left(@Nullable String text) {
+        if (text == null) {
+            return null;
+        }
+        double[] minutes = Arrays.stream(text.split(",")).mapToDouble(Double::parseDouble).toArray();
+        return new Left(minutes[0], minutes[1], minutes[2]);
     }
 
     private static @Nullable String text(@Nullable LocalDate date) {
@@ -397,8 +410,9 @@ public final class JobBook implements AutoCloseable {
             String waits = row.getString("waits");
             return new JobSummary(id, vehicle, states, waits == null ? null : Waiting.valueOf(waits),
                     row.getString("detail"), date(row.getString("checked")), date(row.getString("booked")),
-                    row.getString("bay"), "");
-        } catch (IllegalArgumentException | DateTimeException | NoSuchElementException | NullPointerException e) {
+                    row.getString("bay"), left(row.getString("spread")), "");
+        } catch (IllegalArgumentException | DateTimeException | NoSuchElementException | IndexOutOfBoundsException
+                | NullPointerException e) {
             return JobSummary.unseen(id, vehicle);
         }
     }

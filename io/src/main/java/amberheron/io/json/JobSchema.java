@@ -50,7 +50,8 @@ public final class JobSchema {
                 ? node.bigIntegerValue().bitLength() < Long.SIZE
                 : !node.isNumber() || Math.abs(node.doubleValue()) < Long.MAX_VALUE;
         if (!counts) {
-            throw new UnusableInput(name, place, say("found %s, expected a number within ±9e18", shortened(node.asString())));
+            throw new UnusableInput(name, place,
+                    say("found %s, expected a number within ±9e18", shortened(node.asString())));
         }
     }
 

@@ -1,0 +1,62 @@
+package amberheron.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import amberheron.app.session.Session;
+import amberheron.app.shell.Shell;
+import amberheron.io.book.JobBook;
+import amberheron.io.catalogue.Catalogue;
+import java.nio.file.Path;
+import java.util.concurrent.atomic.AtomicInteger;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.ResourceLock;
+
+/** An empty book, for the first time. */
+@ResourceLock(Hands.SCREEN)
+class FirstStartTest {
+    @TempDir
+    private Path home = Path.of("");
+
+    @Test
+    void theTourIsShownOnceAndAJobOrTheDemoIsOffered() {
+        AtomicInteger looked = new AtomicInteger();
+        Session session = Session.on(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home,
+                Platform::runLater);
+        Desktop.loadFonts();
+        Hands hands = Hands.on(session::idle, stage -> {
+            Shell shell = new Shell(session, Stations.all(), looked::incrementAndGet);
+            shell.welcome();
+            stage.setScene(shell.scene(1280, 800));
+            stage.show();
+            session.listJobs();
+        });
+        assertThat(title(hands, "tour.next")).isEqualTo("Next");
+        hands.push(KeyCode.ENTER).push(KeyCode.ENTER);
+        assertThat(title(hands, "tour.next")).isEqualTo("Begin");
+        hands.push(KeyCode.ENTER);
+        assertThat(session.isNew()).as("not shown again").isFalse();
+        hands.clickOn(named(hands, "first.demo"));
+        assertThat(looked).hasValue(1);
+        hands.push(KeyCode.F2).write("J-1").push(KeyCode.ENTER);
+        assertThat(session.job().id()).isEqualTo("J-1");
+        hands.push(KeyCode.CONTROL, KeyCode.J);
+        assertThat(named(hands, "first.begin").getParent().getParent().isVisible()).as("no longer empty").isFalse();
+        hands.push(KeyCode.CONTROL, KeyCode.K).write("three steps").push(KeyCode.ENTER);
+        assertThat(title(hands, "tour.next")).as("called again").isEqualTo("Next");
+        hands.push(KeyCode.ESCAPE);
+        hands.close(session::close);
+    }
+
+    private static Node named(Hands hands, String id) {
+        return hands.find(n -> id.equals(n.getId())).orElseThrow();
+    }
+
+    private static String title(Hands hands, String id) {
+        return ((Labeled) named(hands, id)).getText();
+    }
+}
