@@ -1,5 +1,11 @@
 package amberheron.app;
 
+import javafx.scene.shape.Shape;
+import java.util.TreeMap;
+import javafx.scene.layout.Region;
+import javafx.scene.control.Labeled;
+import javafx.scene.paint.Paint;
+import javafx.scene.paint.Color;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.app.parts.StationPlug;
@@ -136,6 +142,64 @@ class EveryScreenTest extends WindowTest {
                 }
             }
         });
+    }
+
+    /** In both variants every word stands out from what is behind it: WCAG 2.2, success criterion 1.4.3, 4.5 to 1. */
+    @Test
+    void everyWordCanBeRead() {
+        Map<String, String> faint = new TreeMap<>();
+        for (boolean dark : List.of(false, true)) {
+            hands.interact(() -> session.dark(dark));
+            Consumer<String> look = where -> {
+                for (Node node : shown()) {
+                    Paint paint = node instanceof Labeled l && l.getText() != null && !l.getText().isBlank()
+                            ? l.getTextFill()
+                            : node instanceof Text t && t.getParent() instanceof Drawing ? t.getFill() : null;
+                    if (paint instanceof Color ink && !node.isDisabled()) {
+                        Color paper = paper(node);
+                        double contrast = Contrast.of(ink, paper);
+                        if (contrast < 4.5) {
+                            faint.putIfAbsent(node.getStyleClass() + (dark ? " dark" : ""),
+                                    where + ": " + node + " " + ink + " on " + paper + ": " + contrast);
+                        }
+                    }
+                }
+            };
+            everywhere("SB-014", look);
+            everywhere("SB-016", look);
+            hands.push(KeyCode.CONTROL, KeyCode.J);
+            look.accept("jobs");
+        }
+        assertThat(faint).isEmpty();
+    }
+
+    /** What was drawn before it, where its middle is. */
+    private static Color under(Drawing drawing, Node text) {
+        Bounds at = text.getBoundsInParent();
+        Color over = Color.TRANSPARENT;
+        for (Node node : drawing.getChildren().reversed().subList(
+                drawing.getChildren().size() - drawing.getChildren().indexOf(text), drawing.getChildren().size())) {
+            if (node instanceof Shape shape && !(shape instanceof Text) && shape.getFill() instanceof Color fill
+                    && node.isVisible() && node.contains(node.parentToLocal(at.getCenterX(), at.getCenterY()))) {
+                over = Contrast.over(over, fill);
+            }
+        }
+        return over;
+    }
+
+    /** The colour behind a node: of the nearest that is painted, with what shines through it. */
+    private static Color paper(Node node) {
+        Color over = node instanceof Text && node.getParent() instanceof Drawing drawing
+                ? under(drawing, node)
+                : Color.TRANSPARENT;
+        for (Node at = node; at != null; at = at.getParent()) {
+            if (at instanceof Region region && region.getBackground() != null
+                    && !region.getBackground().getFills().isEmpty()
+                    && region.getBackground().getFills().getLast().getFill() instanceof Color fill) {
+                over = Contrast.over(over, fill);
+            }
+        }
+        return over;
     }
 
     /** Whoever does not see the screen is told what each control is; whatever is pressed is large enough for a glove. */

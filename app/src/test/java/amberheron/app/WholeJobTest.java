@@ -125,7 +125,7 @@ class WholeJobTest {
 
     private void given(String lines) {
         lines.lines().map(l -> l.split("=", 2)).forEach(l -> answers.put(l[0].strip(),
-                new ArrayDeque<>(Arrays.stream(l[1].split("\\|")).map(String::strip).toList())));
+                new ArrayDeque<>(Arrays.stream(l[1].split("\\|", -1)).map(String::strip).toList())));
     }
 
     /** The last of several is given again and again. */
@@ -216,7 +216,7 @@ class WholeJobTest {
     }
 
     private void tick(String words) {
-        for (String one : words.split("\\+")) {
+        for (String one : words.split("\\+", -1)) {
             for (int i = 0; i < 10 && !((Labeled) focused()).getText().startsWith(one.strip()); i++) {
                 write(one.strip().substring(0, 1));
             }

@@ -81,7 +81,7 @@ final class ExhaustLeaf implements Leaf {
                 () -> Optional.ofNullable(session.job().progress().hold()),
                 h -> session.edit("on hold for " + h.map(Waiting::words).orElse("nothing"),
                         j -> j.withProgress(j.progress().withHold(h.orElse(null))))));
-        return new Node[]{Parts.evenly(bay, day, hold)};
+        return new Node[]{Parts.evenly(bay, hold), day};
     }
 
     private <T extends Refreshed> T add(T part) {
