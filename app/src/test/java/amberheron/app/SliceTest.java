@@ -31,25 +31,30 @@ class SliceTest extends WindowTest {
         next();
         assertThat(shows("1 of 18 steps")).isTrue();
 
-        // Place: a wrong entry is said in place, kept, then mended; what is missing is asked for one by one
+        // Place: the pipe first; a wrong entry is said in place, kept, then mended; what is missing is asked for one by one
         hands.push(KeyCode.ALT, KeyCode.DIGIT2);
-        next();
-        next();
-        type("1:52");
         next();
         type("wide");
         assertThat(shows("found “wide”, expected a length such as")).isTrue();
-        assertThat(session.job().entries().drafts()).containsEntry("place.A.distance", "wide");
+        assertThat(session.job().entries().drafts()).containsEntry("place.piece.0.length", "wide");
         hands.push(KeyCode.CONTROL, KeyCode.A);
-        type("2 ft");
+        type("250 mm");
         assertThat(session.job().entries().drafts()).isEmpty();
-        assertThat(text("reasons.next")).isEqualTo("A: Enter the pipe's slope there.");
-        next();
-        type("0");
+        assertThat(text("reasons.next")).isEqualTo("Measure: diameter of the piece, manifold.");
+        for (String entry : new String[]{"42", "1.5 m", "50.8", "0"}) {
+            next();
+            type(entry);
+        }
         next();
         hands.push(KeyCode.SPACE);
         type("120 mm");
-        for (String entry : new String[]{"2.4 m", "600", "1.5 m", "50.8"}) {
+        for (String entry : new String[]{"80", "2.4 m", "600", "1.5 m"}) {
+            next();
+            type(entry);
+        }
+        hands.clickOn(byId("place.leaf.choose"));
+        hands.clickOn(byId("place.add"));
+        for (String entry : new String[]{"1:52", "2 ft"}) {
             next();
             type(entry);
         }
@@ -87,10 +92,10 @@ class SliceTest extends WindowTest {
             type(entry);
         }
         assertThat(shows("20.70 % O₂ · held 90 s")).isTrue();
-        assertThat(text("reasons.next")).isEqualTo("Scale the reader next.");
+        assertThat(text("reasons.next")).isEqualTo("Wire it next.");
 
         // Scale: choose, take readings, see the lie and its cause
-        next();
+        hands.push(KeyCode.ALT, KeyCode.DIGIT5);
         find("law 9.6");
         find("reader logger");
         takeReadings();
@@ -98,9 +103,14 @@ class SliceTest extends WindowTest {
         assertThat(shows("Ground shift +7")).isTrue();
         assertThat(shows("predicts 75 mV")).isTrue();
 
-        // Mend the ground, check again: now it agrees
+        // Mend the ground, wire the rest that the reading hangs on, check again: now it agrees
         next();
         next();
+        for (String question : new String[]{"Say when the heater gets its power.", "Say how the signal gets there."}) {
+            assertThat(text("reasons.next")).isEqualTo(question);
+            next();
+            hands.push(KeyCode.DOWN).push(KeyCode.ENTER);
+        }
         hands.push(KeyCode.ALT, KeyCode.DIGIT5);
         for (int left = session.job().points().size(); left > 0; left--) {
             hands.clickOn(byId("scale.remove.0"));

@@ -18,6 +18,7 @@ import javafx.scene.layout.VBox;
 public final class Leaves extends VBox {
     private static final double ROOM = 700;
 
+    private final Session session;
     private final FlowPane tabs = new FlowPane(6, 6);
     private final List<Tab> leaves = new ArrayList<>();
 
@@ -51,6 +52,7 @@ public final class Leaves extends VBox {
 
     /** No leaf yet. */
     public Leaves(Session session) {
+        this.session = session;
         setSpacing(12);
         // In one line where there is room beside the title, else in two.
         tabs.setPrefWrapLength(ROOM);
@@ -116,5 +118,6 @@ public final class Leaves extends VBox {
         Node shown = wanted.fresh();
         getChildren().forEach(n -> Parts.show(n, n.equals(shown)));
         leaves.forEach(l -> l.button.setSelected(l.equals(wanted)));
+        session.leaf(wanted.button.getId());
     }
 }

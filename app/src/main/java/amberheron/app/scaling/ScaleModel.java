@@ -1,5 +1,7 @@
 package amberheron.app.scaling;
 
+import amberheron.core.wiring.WireCheck;
+import amberheron.core.finding.Verdict;
 import amberheron.core.job.LinkState;
 import amberheron.app.session.Onward;
 import java.util.Map;
@@ -221,7 +223,11 @@ public final class ScaleModel implements StationModel {
         Action take = session.shop().demo()
                 ? new Action("Take a reading (simulated bench)", () -> take(session))
                 : new Action("Type what you read", () -> session.seek(ScaleField.POINTS.address()));
-        if (diagnosis.isEmpty() && session.review().state(Station.WIRE) == LinkState.BEGUN) {
+        // A bench without any wiring is checked all the same; a harness in the making is finished first.
+        boolean half = session.review().state(Station.WIRE) == LinkState.BEGUN
+                && session.review().findings(Station.WIRE).stream().anyMatch(f -> f.verdict() == Verdict.UNKNOWN
+                        && (f.check().is(WireCheck.GROUND) || f.check().is(WireCheck.SIGNAL_FORM)));
+        if (diagnosis.isEmpty() && half) {
             Onward wire = Onward.to(session, Station.WIRE);
             return new Advice(plain("Finish the wiring, then check it here."), wire.action(),
                     plain("What the reader shows says something about the wires only when they are as they will stay."),

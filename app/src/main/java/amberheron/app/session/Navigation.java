@@ -1,5 +1,7 @@
 package amberheron.app.session;
 
+import java.util.Map;
+import java.util.EnumMap;
 import amberheron.core.finding.Check;
 import amberheron.core.job.Job;
 import amberheron.core.job.Station;
@@ -14,6 +16,7 @@ final class Navigation {
     private Session.View view = Session.View.JOBS;
     private Station station = Station.PLAN;
     private double cursor = FIRST_CURSOR;
+    private final Map<Station, String> leaves = new EnumMap<>(Station.class);
     private @Nullable Check asked;
     private @Nullable String place;
 
@@ -24,6 +27,16 @@ final class Navigation {
         cursor = FIRST_CURSOR;
         asked = null;
         place = null;
+    }
+
+    /** The leaf shown at the station; null before one was, or where it is one leaf. */
+    @Nullable
+    String leaf() {
+        return leaves.get(station);
+    }
+
+    void leaf(String id) {
+        leaves.put(station, id);
     }
 
     Session.View view() {

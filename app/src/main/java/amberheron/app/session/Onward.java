@@ -9,7 +9,7 @@ import amberheron.core.job.Station;
 import java.util.Arrays;
 
 /**
- * Where to go on when all is done at a station: to the first other one, in working order, that is not proven.
+ * Where to go on when all is done at a station: to the first other one, in working order, that is not finished.
  *
  * @param station to go to; the hand-over when every other is proven
  * @param next what is done there, one sentence
@@ -18,8 +18,15 @@ public record Onward(Station station, Message next, Action action) {
     /** Onward from the station shown. */
     public static Onward from(Session session) {
         Station to = Arrays.stream(Station.values()).filter(s -> s != session.station())
-                .filter(s -> session.review().state(s) != LinkState.PROVEN).findFirst().orElse(Station.HAND_OVER);
+                .filter(s -> waits(session, s)).findFirst().orElse(Station.HAND_OVER);
         return to(session, to);
+    }
+
+    /** What lies is shown wherever one is; one goes back for what is unfinished. */
+    private static boolean waits(Session session, Station station) {
+        LinkState state = session.review().state(station);
+        return state != LinkState.PROVEN
+                && (state != LinkState.OUT_OF_TOLERANCE || station.compareTo(session.station()) > 0);
     }
 
     /** To a station. */

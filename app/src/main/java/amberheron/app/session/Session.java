@@ -581,6 +581,19 @@ public final class Session implements AutoCloseable {
         }
     }
 
+    /** The leaf shown at this station; empty before one was, or where it is one leaf. */
+    public Optional<String> leaf() {
+        return Optional.ofNullable(at.leaf());
+    }
+
+    /** A leaf of this station is shown now. */
+    public void leaf(String id) {
+        if (!id.equals(at.leaf())) {
+            at.leaf(id);
+            changed();
+        }
+    }
+
     /** The check whose working was asked for; null when none was. */
     public @Nullable Check asked() {
         return at.asked();

@@ -1,8 +1,6 @@
 package amberheron.app.wiring;
 
 import amberheron.app.parts.Leaf;
-import java.util.Set;
-import amberheron.core.harness.HarnessCheck;
 import amberheron.core.harness.HarnessField;
 import static amberheron.core.units.Unit.OHM;
 
@@ -42,8 +40,6 @@ import org.jspecify.annotations.Nullable;
 
 /** The conductor chart: the strip it makes above, its lines and the one looked at below. */
 final class ChartLeaf implements Leaf {
-    private static final Set<HarnessCheck> CHART = EnumSet.range(HarnessCheck.CHART_COMPLETE,
-            HarnessCheck.CHART_CONTINUITY);
 
     /** One of these, or none. */
     private record Perhaps<T>(@Nullable T value, String words) {
@@ -236,12 +232,9 @@ final class ChartLeaf implements Leaf {
     public void refresh() {
         Chart chart = session.job().wiring().harness().chart();
         Optional<Wire> looked = model.wire(session);
-        lines.getChildren().setAll(chart.wires().stream().map(w -> row(chart, w, looked.filter(w::equals).isPresent()))
-                .toList());
-        if (chart.wires().isEmpty()) {
-            lines.getChildren().setAll(Parts.text(
-                    "Drawn up before anything is cut: each wire, its colour, where it goes.", "soft"));
-        }
+        Parts.fill(lines, List.of(chart, looked, session.units()), () -> chart.wires().isEmpty()
+                ? List.of(Parts.text("Drawn up before anything is cut: each wire, its colour, where it goes.", "soft"))
+                : chart.wires().stream().map(w -> row(chart, w, looked.filter(w::equals).isPresent())).toList());
         which.setText(looked.map(w -> "tag " + w.tag()).orElse("none yet"));
         Parts.show(one, looked.isPresent());
         Parts.show(left, looked.filter(w -> !w.used()).isPresent());
@@ -250,7 +243,7 @@ final class ChartLeaf implements Leaf {
                 + (doubtful == 0 ? "" : ", " + doubtful + " twins to tell apart")
                 + session.job().wiring().harness().route().total()
                         .map(t -> " · way " + Figures.length(session, t)).orElse(""));
-        findings.refresh(WireModel.findings(session, CHART::contains), "");
+        findings.refresh(WireModel.findings(session, WireLeaf.CHART), "");
         strip.refresh();
         fields.refresh();
     }

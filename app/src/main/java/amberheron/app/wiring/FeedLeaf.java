@@ -1,9 +1,6 @@
 package amberheron.app.wiring;
 
 import amberheron.app.parts.Leaf;
-import java.util.Set;
-import amberheron.core.finding.CheckId;
-import amberheron.core.wiring.WireCheck;
 import amberheron.core.wiring.WireField;
 import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.METRE;
@@ -25,7 +22,6 @@ import org.jspecify.annotations.Nullable;
 
 /** The fuse, and the wire from the source to the controller. */
 final class FeedLeaf implements Leaf {
-    private static final Set<CheckId> FEED = Set.of(WireCheck.FUSE, WireCheck.FEED, WireCheck.DRAIN);
 
     private final Session session;
     private final WireFields fields;
@@ -65,7 +61,7 @@ final class FeedLeaf implements Leaf {
 
     @Override
     public void refresh() {
-        findings.refresh(WireModel.findings(session, FEED::contains), "");
+        findings.refresh(WireModel.findings(session, WireLeaf.FEED), "");
         fields.refresh();
     }
 }

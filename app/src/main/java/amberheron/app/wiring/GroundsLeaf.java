@@ -1,7 +1,7 @@
 package amberheron.app.wiring;
 
+import java.util.List;
 import amberheron.app.parts.Leaf;
-import amberheron.core.wiring.WireCheck;
 import amberheron.app.parts.FindingsTable;
 import amberheron.core.wiring.WireField;
 import static amberheron.core.units.Unit.AMPERE;
@@ -123,9 +123,10 @@ final class GroundsLeaf implements Leaf {
 
     @Override
     public void refresh() {
-        compared.getChildren().setAll(model.schools(session).stream().map(this::row).toList());
+        List<WireModel.SchoolRow> rows = model.schools(session);
+        Parts.fill(compared, rows, () -> rows.stream().map(this::row).toList());
         drawing.refresh();
-        findings.refresh(WireModel.findings(session, WireCheck.GROUND::equals), "");
+        findings.refresh(WireModel.findings(session, WireLeaf.GROUNDS), "");
         fields.refresh();
     }
 }

@@ -1,7 +1,7 @@
 package amberheron.app.wiring;
 
+import java.util.List;
 import amberheron.app.parts.Leaf;
-import amberheron.core.wiring.WireCheck;
 import amberheron.core.wiring.WireField;
 import static amberheron.core.units.Phrase.say;
 
@@ -88,13 +88,14 @@ final class HeaterLeaf implements Leaf {
     @Override
     public void refresh() {
         Optional<Estimate> wet = session.job().dry(session.shop().schools());
-        compared.getChildren().setAll(Arrays.stream(School.values()).map(s -> row(s, wet)).toList());
+        Parts.fill(compared, List.of(session.job().wiring().heater(), wet),
+                () -> Arrays.stream(School.values()).map(s -> row(s, wet)).toList());
         dry.setText(wet
                 .map(d -> say(
                         "At the place taken the wall is past the exhaust's dew point %.0f to %.0f s after a cold start: an estimate, its constants from memory.",
                         d.low(), d.high()))
                 .orElse("Take a place at Place and enter displacement and pipe: how long it stays wet there decides."));
-        findings.refresh(WireModel.findings(session, WireCheck.HEATER::equals), "");
+        findings.refresh(WireModel.findings(session, WireLeaf.HEATER), "");
         HeaterTiming timing = session.job().wiring().heater();
         School school = timing.school();
         Parts.show(delay, school != null && school.delayed());

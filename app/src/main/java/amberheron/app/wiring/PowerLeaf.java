@@ -2,7 +2,6 @@ package amberheron.app.wiring;
 
 import amberheron.app.parts.Leaf;
 import amberheron.core.parts.Property;
-import amberheron.core.wiring.WireCheck;
 import amberheron.core.wiring.WireField;
 import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.VOLT;
@@ -127,7 +126,7 @@ final class PowerLeaf implements Leaf {
 
     @Override
     public void refresh() {
-        findings.refresh(WireModel.findings(session, id -> id instanceof KeyState || id.equals(WireCheck.HOST)), "");
+        findings.refresh(WireModel.findings(session, WireLeaf.POWER), "");
         Wiring wiring = session.job().wiring();
         Optional<PowerSource> looked = model.looked(session);
         Parts.fill(letters,

@@ -4,9 +4,6 @@ import amberheron.app.parts.Leaf;
 import amberheron.app.parts.PartList;
 import amberheron.core.units.QuantityField;
 import amberheron.app.parts.EditTable;
-import java.util.Set;
-import java.util.EnumSet;
-import amberheron.core.harness.HarnessCheck;
 import amberheron.core.harness.HarnessField;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.MILLIMETRE;
@@ -34,7 +31,6 @@ import org.jspecify.annotations.Nullable;
 
 /** The way the cable takes, place by place, its length and its plug. */
 final class RouteLeaf implements Leaf {
-    private static final Set<HarnessCheck> ROUTE = EnumSet.range(HarnessCheck.ROUTE_LENGTH, HarnessCheck.ROUTE_SPRAY);
 
     private final Session session;
     private final WireFields fields;
@@ -122,7 +118,7 @@ final class RouteLeaf implements Leaf {
         Parts.show(none, route.points().isEmpty());
         table.refresh();
         total.setText(route.total().map(t -> Figures.length(session, t)).orElse(""));
-        findings.refresh(WireModel.findings(session, ROUTE::contains), "");
+        findings.refresh(WireModel.findings(session, WireLeaf.ROUTE), "");
         fields.refresh();
     }
 }

@@ -1,9 +1,6 @@
 package amberheron.app.wiring;
 
 import amberheron.app.parts.Leaf;
-import java.util.Set;
-import java.util.EnumSet;
-import amberheron.core.wiring.WireCheck;
 import amberheron.core.wiring.WireField;
 import static amberheron.core.units.Phrase.say;
 
@@ -35,8 +32,6 @@ import org.jspecify.annotations.Nullable;
 
 /** How each reader gets the signal, what its input does to it, and what may not be joined. */
 final class SignalLeaf implements Leaf {
-    private static final Set<WireCheck> SIGNAL = EnumSet.of(WireCheck.SIGNAL_FORM, WireCheck.SIGNAL_OVER,
-            WireCheck.SIGNAL_LOAD);
 
     private final Session session;
     private final WireModel model;
@@ -108,21 +103,25 @@ final class SignalLeaf implements Leaf {
         return node;
     }
 
+    private ToggleButton reader(ReaderKind kind, Optional<ReaderKind> looked) {
+        ToggleButton button = new ToggleButton(kind.words());
+        button.setId("wire.signal.reader." + kind.key());
+        button.setSelected(looked.filter(kind::equals).isPresent());
+        button.setOnAction(e -> {
+            button.setSelected(true);
+            model.look(session, kind);
+        });
+        return button;
+    }
+
     @Override
     public void refresh() {
-        findings.refresh(WireModel.findings(session, SIGNAL::contains),
+        findings.refresh(WireModel.findings(session, WireLeaf.SIGNAL),
                 "Say at Plan what reads the signal.");
         Optional<ReaderKind> looked = reader();
-        readers.getChildren().setAll(session.job().intake().readers().stream().map(r -> {
-            ToggleButton button = new ToggleButton(r.words());
-            button.setId("wire.signal.reader." + r.key());
-            button.setSelected(looked.filter(r::equals).isPresent());
-            button.setOnAction(e -> model.look(session, r));
-            return button;
-        }).toList());
-        if (looked.isEmpty()) {
-            readers.getChildren().setAll(Parts.text("None said at Plan yet.", "soft"));
-        }
+        Parts.fill(readers, List.of(session.job().intake().readers(), looked), () -> looked.isEmpty()
+                ? List.of(Parts.text("None said at Plan yet.", "soft"))
+                : session.job().intake().readers().stream().map(r -> reader(r, looked)).toList());
         Parts.show(one, looked.isPresent());
         Hookup hookup = hookup(session.job().wiring());
         Hookup.Form form = hookup.form();

@@ -180,8 +180,8 @@ public final class WireModel implements StationModel {
     }
 
     /** What was found of some checks, the gravest first. */
-    static List<Finding> findings(Session session, Predicate<CheckId> ids) {
-        return session.review().findings(Station.WIRE).stream().filter(f -> ids.test(f.check().id()))
+    static List<Finding> findings(Session session, WireLeaf leaf) {
+        return session.review().findings(Station.WIRE).stream().filter(f -> leaf.holds(f.check().id()))
                 .sorted(Comparator.comparing(Finding::verdict).reversed()).toList();
     }
 
@@ -346,15 +346,9 @@ public final class WireModel implements StationModel {
     @Override
     public Map<String, String> leaves() {
         Map<String, String> leaves = new LinkedHashMap<>();
-        leaves.put("power source and meter", "wire.leaf.power");
-        leaves.put("fuse and feed", "wire.leaf.feed");
-        leaves.put("grounds and their schools", "wire.leaf.grounds");
-        leaves.put("heater timing", "wire.leaf.heater");
-        leaves.put("signal to each reader", "wire.leaf.signal");
-        leaves.put("harness strip, tags on paper", "wire.leaf.strip");
-        leaves.put("conductor chart", "wire.leaf.chart");
-        leaves.put("cable route", "wire.leaf.route");
-        leaves.put("joints and as wired", "wire.leaf.wired");
+        for (WireLeaf leaf : WireLeaf.values()) {
+            leaves.put(leaf.words(), leaf.id());
+        }
         return leaves;
     }
 
@@ -368,7 +362,12 @@ public final class WireModel implements StationModel {
 
     @Override
     public Advice advice(Session session) {
-        List<Finding> findings = session.review().findings(Station.WIRE);
+        // What is next stays within the leaf until the leaf is done; its reasons are the leaf's own.
+        Optional<WireLeaf> leaf = session.leaf().flatMap(WireLeaf::of);
+        Predicate<Finding> here = f -> leaf.filter(l -> l.holds(f.check().id())).isPresent();
+        List<Finding> findings = session.review().findings(Station.WIRE).stream()
+                .sorted(Comparator.comparing(f -> !here.test(f))).toList();
+        List<Finding> ofLeaf = findings.stream().filter(here).toList();
         Message parted = plain(
                 "Grounds: everything at the battery; one clean chassis point; signal at the reader's own sensor ground; gauge and logger at one point. "
                         + "Ours follows the figure: whichever keeps heater current out of the signal's ground, or inside tolerance here. "
@@ -377,8 +376,10 @@ public final class WireModel implements StationModel {
         Message caution = plain(
                 "Battery negative off before wiring. Look behind before drilling a firewall or dash: brake, fuel, airbag. "
                         + "Never power the sensor on a cold day with the engine off, nor run the engine with it unpowered.");
-        var checked = Advice.sources(findings);
-        Optional<Finding> wrong = findings.stream().filter(f -> f.verdict() == Verdict.FAIL).findFirst();
+        var checked = Advice.sources(ofLeaf.isEmpty() ? findings : ofLeaf);
+        boolean openHere = ofLeaf.stream().anyMatch(f -> f.verdict() == Verdict.UNKNOWN);
+        Optional<Finding> wrong = findings.stream().filter(f -> f.verdict() == Verdict.FAIL)
+                .filter(f -> here.test(f) || !openHere).findFirst();
         if (wrong.isPresent()) {
             Finding f = wrong.get();
             if (f.check().is(WireCheck.GROUND)) {

@@ -17,15 +17,20 @@ public final class WireView implements StationView {
     public WireView(Session session, WireModel model) {
         session.onSeek(value -> model.bring(session, value));
         Supplier<ChartLeaf> chart = Leaf.once(() -> new ChartLeaf(session, model));
-        leaves = new Leaves(session).with("Source", "wire.leaf.power", () -> new PowerLeaf(session, model))
-                .with("Feed", "wire.leaf.feed", () -> new FeedLeaf(session))
-                .with("Grounds", "wire.leaf.grounds", () -> new GroundsLeaf(session, model))
-                .with("Heater", "wire.leaf.heater", () -> new HeaterLeaf(session))
-                .with("Signal", "wire.leaf.signal", () -> new SignalLeaf(session, model))
-                .with("Strip", "wire.leaf.strip", () -> Leaf.of(chart.get().harness(), chart.get()::refresh))
-                .with("Chart", "wire.leaf.chart", chart::get)
-                .with("Route", "wire.leaf.route", () -> new RouteLeaf(session))
-                .with("Wired", "wire.leaf.wired", () -> new WiredLeaf(session));
+        leaves = new Leaves(session);
+        for (WireLeaf leaf : WireLeaf.values()) {
+            leaves.with(leaf.title(), leaf.id(), () -> switch (leaf) {
+                case POWER -> new PowerLeaf(session, model);
+                case FEED -> new FeedLeaf(session);
+                case GROUNDS -> new GroundsLeaf(session, model);
+                case HEATER -> new HeaterLeaf(session);
+                case SIGNAL -> new SignalLeaf(session, model);
+                case STRIP -> Leaf.of(chart.get().harness(), chart.get()::refresh);
+                case CHART -> chart.get();
+                case ROUTE -> new RouteLeaf(session);
+                case WIRED -> new WiredLeaf(session);
+            });
+        }
     }
 
     @Override

@@ -4,9 +4,6 @@ import amberheron.app.parts.Leaf;
 import amberheron.app.parts.PartList;
 import amberheron.core.units.QuantityField;
 import amberheron.app.parts.EditTable;
-import java.util.Set;
-import java.util.EnumSet;
-import amberheron.core.harness.HarnessCheck;
 import amberheron.core.harness.HarnessField;
 import static amberheron.core.units.Phrase.say;
 
@@ -43,8 +40,6 @@ import org.jspecify.annotations.Nullable;
 
 /** How the wires were joined and tested, and what was measured when it was done. */
 final class WiredLeaf implements Leaf {
-    private static final Set<HarnessCheck> WIRED = EnumSet.of(HarnessCheck.JOINT_STEPS, HarnessCheck.JOINT_PULL,
-            HarnessCheck.JOINT_OHMS, HarnessCheck.WIRED_DROP, HarnessCheck.CHART_CONTINUITY);
 
     private final Session session;
     private final WireFields fields;
@@ -125,10 +120,10 @@ final class WiredLeaf implements Leaf {
         Joints joints = wiring.harness().joints();
         table.refresh();
         findings.refresh(WireModel.findings(session,
-                WIRED::contains), "");
+                WireLeaf.WIRED), "");
         School school = joints.school();
         ticked.setText(school == null ? "" : joints.done().size() + " of " + school.steps().size() + " steps");
-        steps.getChildren().setAll(school == null
+        Parts.fill(steps, List.of(Optional.ofNullable(school), joints.done()), () -> school == null
                 ? List.of()
                 : IntStream.range(0, school.steps().size()).mapToObj(i -> step(school, joints, i)).toList());
         record.setText("Power: "

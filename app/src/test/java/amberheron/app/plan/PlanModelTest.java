@@ -44,12 +44,18 @@ class PlanModelTest {
     }
 
     @Test
-    void theActionOfWhatIsNextTicksIt() {
+    void whatIsNextIsTickedOrShownWhereItsProofStands() {
         Advice before = model.advice(session());
         assertThat(before.next().metric()).isEqualTo("Prove the power source with a meter.");
         Objects.requireNonNull(before.action()).run().run();
-        assertThat(session().job().done()).contains("source");
-        assertThat(model.figure(session())).startsWith("8 of 18 steps");
+        assertThat(session().station()).as("volts are entered there").isEqualTo(Station.WIRE);
+        assertThat(session().job().done()).doesNotContain("source");
+        model.toggle(session(), step("source"));
+        model.toggle(session(), step("splice"));
+        assertThat(model.advice(session()).next().metric()).isEqualTo("Take the battery negative off.");
+        Objects.requireNonNull(model.advice(session()).action()).run().run();
+        assertThat(session().job().done()).contains("battery");
+        assertThat(model.figure(session())).startsWith("10 of 18 steps");
     }
 
     @Test

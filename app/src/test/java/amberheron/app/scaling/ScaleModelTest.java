@@ -79,7 +79,7 @@ class ScaleModelTest {
         }
         assertThat(session().job().points())
                 .allMatch(p -> p.origin().instrument().equals("simulated bench") && !p.origin().real());
-        assertThat(model.advice(session()).next().metric()).isEqualTo("Prove it on the road.");
+        assertThat(model.advice(session()).next().metric()).isEqualTo("Wire it next.");
     }
 
     @ParameterizedTest

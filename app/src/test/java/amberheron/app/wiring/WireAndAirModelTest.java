@@ -225,7 +225,7 @@ class WireAndAirModelTest {
     @Test
     void whatIsOpenInTheHarnessIsAskedForInItsOrder() {
         session().open("SB-014");
-        assertThat(wire.advice(session()).next().metric()).isEqualTo("Calibrate in free air next.");
+        assertThat(wire.advice(session()).next().metric()).isEqualTo("Write the sheet.");
         session().edit("bare", j -> j.withWiring(j.wiring().withHeater(HeaterTiming.OPEN).withSignals(Signals.NONE)
                 .withHarness(Harness.NONE)));
         act(wire.advice(session()));
