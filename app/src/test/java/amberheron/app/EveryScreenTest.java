@@ -116,6 +116,17 @@ class EveryScreenTest extends WindowTest {
         cut("SB-016", 1024, 700);
     }
 
+    /** Larger words cost scrolling, never a word of a button or a width. */
+    @Test
+    void nothingIsCutWithLargerWords() {
+        hands.push(KeyCode.CONTROL, KeyCode.EQUALS);
+        assertThat(session.textSize()).isEqualTo(125);
+        cut("SB-016", 1280, 800);
+        hands.push(KeyCode.CONTROL, KeyCode.EQUALS).push(KeyCode.CONTROL, KeyCode.EQUALS);
+        assertThat(session.textSize()).as("the largest").isEqualTo(150);
+        cut("SB-014", 1280, 800);
+    }
+
     private void cut(String job, double width, double height) {
         hands.interact(() -> {
             hands.stage().setWidth(width);

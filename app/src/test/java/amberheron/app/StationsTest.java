@@ -1,5 +1,6 @@
 package amberheron.app;
 
+import javafx.css.PseudoClass;
 import javafx.scene.control.TextField;
 import amberheron.app.session.Figures;
 import amberheron.core.finding.Origin;
@@ -201,6 +202,7 @@ class StationsTest extends WindowTest {
                     .at(KeyState.valueOf(state.toUpperCase(java.util.Locale.ROOT))).isPresent());
         }
         assertThat(shows("A is lost while cranking. The controller restarts with every start")).isTrue();
+        assertThat(shows("sim · Cranking")).as("said at the field").isTrue();
         hands.clickOn(byId("wire.leaf.feed"));
         hands.interact(() -> ((ToggleButton) byId("wire.feed.relay.1")).fire());
         assertThat(shows("Source, cranking: ")).isFalse();
@@ -263,8 +265,11 @@ class StationsTest extends WindowTest {
         hands.moveTo(byId("air.height"));
         assertThat(((TextField) byId("air.height")).getTooltip().getText()).startsWith("typed ")
                 .endsWith(Figures.moment(Objects.requireNonNull(origin.taken())));
+        PseudoClass changed = PseudoClass.getPseudoClass("changed");
+        assertThat(byId("air.height").getPseudoClassStates()).as("by the person's own hand").doesNotContain(changed);
         hands.push(KeyCode.CONTROL, KeyCode.Z);
         assertThat(session.job().entries().origin(AirField.HEIGHT.address())).isEqualTo(Origin.UNRECORDED);
+        assertThat(byId("air.height").getPseudoClassStates()).as("taken back").contains(changed);
     }
 
     @Test

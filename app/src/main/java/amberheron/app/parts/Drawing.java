@@ -78,12 +78,19 @@ public abstract class Drawing extends Pane {
         return add(new Line(x1, y1, x2, y2), styles);
     }
 
-    /** Text whose middle, left or right end is at x: part 0.5, 0 or 1. */
+    /** Text whose middle, left or right end is at x: part 0.5, 0 or 1; held inside the drawing. */
     protected final Text text(String words, double x, double y, double part, String... styles) {
         Text text = add(new Text(words), styles);
         text.applyCss();
-        text.setX(x - part * text.getLayoutBounds().getWidth());
+        double wide = text.getLayoutBounds().getWidth();
+        double left = x - part * wide;
+        double room = getWidth();
+        // Large words stay inside the drawing: moved, and where that is not enough made smaller.
+        double fit = room > 0 && wide > room ? room / wide : 1;
+        text.setX(room <= 0 ? left : fit < 1 ? (room - wide) / 2 : Math.clamp(left, 0, room - wide));
         text.setY(y);
+        text.setScaleX(fit);
+        text.setScaleY(fit);
         return text;
     }
 

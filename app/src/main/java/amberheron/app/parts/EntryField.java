@@ -1,5 +1,8 @@
 package amberheron.app.parts;
 
+import javafx.util.Duration;
+import javafx.animation.PauseTransition;
+import javafx.css.PseudoClass;
 import amberheron.core.finding.Origin;
 import javafx.scene.control.Tooltip;
 import amberheron.core.job.Entries;
@@ -29,6 +32,9 @@ import org.jspecify.annotations.Nullable;
  * typed, with what was expected under it, and is saved with the job all the same.
  */
 public final class EntryField extends VBox implements Refreshed {
+    private static final PseudoClass CHANGED = PseudoClass.getPseudoClass("changed");
+    private static final PseudoClass SIMULATED = PseudoClass.getPseudoClass("simulated");
+
     private final Session session;
     private final QuantityField field;
     private final int decimals;
@@ -39,7 +45,11 @@ public final class EntryField extends VBox implements Refreshed {
     private final Label fault = Parts.text("", "fault");
     private String shownLast = "";
     private boolean onClockFace;
-    private boolean ownOrigin;
+    private @Nullable Function<Job, Origin> ownOrigin;
+    private final Label name;
+    private String seenOf = "";
+    private @Nullable Double seen;
+    private @Nullable PauseTransition fading;
 
     /**
      * A field.
@@ -55,7 +65,7 @@ public final class EntryField extends VBox implements Refreshed {
         this.address = address;
         this.read = read;
         this.write = write;
-        Label name = Parts.line(field.name(), "field-name");
+        name = Parts.line(field.name(), "field-name");
         name.setLabelFor(input);
         input.setId(address.get().key());
         input.setAccessibleText(field.name());
@@ -96,8 +106,8 @@ public final class EntryField extends VBox implements Refreshed {
     }
 
     /** The reading itself says where it came from. */
-    public EntryField ownOrigin() {
-        ownOrigin = true;
+    public EntryField ownOrigin(Function<Job, Origin> from) {
+        ownOrigin = from;
         return this;
     }
 
@@ -115,6 +125,7 @@ public final class EntryField extends VBox implements Refreshed {
 
     @Override
     public void refresh() {
+        mark();
         Optional<String> draft = session.job().entries().draft(address.get());
         input.setId(address.get().key());
         if (draft.isPresent()) {
@@ -134,8 +145,31 @@ public final class EntryField extends VBox implements Refreshed {
     }
 
     private Optional<String> origin() {
-        Origin origin = session.job().entries().origin(address.get());
+        Origin origin = origin(session.job());
         return Optional.ofNullable(origin.taken()).map(t -> origin.words() + " " + Figures.moment(t));
+    }
+
+    private Origin origin(Job job) {
+        return ownOrigin == null ? job.entries().origin(address.get()) : ownOrigin.apply(job);
+    }
+
+    /** A value that was changed elsewhere, or taken back, is marked for a moment. */
+    private void mark() {
+        Job job = session.job();
+        Double value = read.apply(job);
+        String of = job.id() + " " + address.get().key();
+        if (of.equals(seenOf) && !Objects.equals(value, seen)) {
+            input.pseudoClassStateChanged(CHANGED, true);
+            PauseTransition fade = fading == null ? new PauseTransition(Duration.seconds(1.6)) : fading;
+            fade.setOnFinished(e -> input.pseudoClassStateChanged(CHANGED, false));
+            fade.playFromStart();
+            fading = fade;
+        }
+        seenOf = of;
+        seen = value;
+        boolean real = value == null || origin(job).real();
+        input.pseudoClassStateChanged(SIMULATED, !real);
+        name.setText(real ? field.name() : "sim · " + field.name());
     }
 
     private boolean unchanged() {
@@ -186,6 +220,7 @@ public final class EntryField extends VBox implements Refreshed {
         }
         if (typed.isEmpty()) {
             shownLast = "";
+            seen = null;
             session.edit(field.name() + " cleared",
                     j -> write.apply(j, null).withEntries(j.entries().cleared(address.get())));
             return true;
@@ -195,6 +230,7 @@ public final class EntryField extends VBox implements Refreshed {
         if (judged.parsed() instanceof Parsed.Value value) {
             // As entered is as shown from now on, also while the cursor is still in it.
             shownLast = typed;
+            seen = value.si();
             if (!drafted && Objects.equals(read.apply(session.job()), value.si())) {
                 return true;
             }
@@ -207,7 +243,7 @@ public final class EntryField extends VBox implements Refreshed {
     }
 
     private Entries entered(Entries before) {
-        return ownOrigin ? before.cleared(address.get()) : before.entered(address.get(), session.typed());
+        return ownOrigin != null ? before.cleared(address.get()) : before.entered(address.get(), session.typed());
     }
 
     private Measure measure(double si) {
@@ -218,6 +254,6 @@ public final class EntryField extends VBox implements Refreshed {
         String message = parsed instanceof Parsed.Bad bad ? bad.message() : "";
         fault.setText(message);
         Parts.show(fault, !message.isEmpty());
-        input.pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("bad"), !message.isEmpty());
+        input.pseudoClassStateChanged(PseudoClass.getPseudoClass("bad"), !message.isEmpty());
     }
 }

@@ -82,8 +82,8 @@ public final class RuleView extends Pane {
     public final void fold(boolean inOneLine) {
         folded = inOneLine;
         top = folded ? 8 : 12;
-        left = folded ? 98 + FIELD : 152;
-        right = folded ? SAID : FIELD + 26;
+        left = folded ? sized(98 + FIELD) : sized(152);
+        right = folded ? sized(SAID) : sized(FIELD) + 26;
         fold.setText(folded ? "unfold F6" : "fold F6");
         fold.setAccessibleText(folded ? "Unfold the reading rule" : "Fold the reading rule to one line");
     }
@@ -142,6 +142,11 @@ public final class RuleView extends Pane {
         session.cursor(model.lambda((x - left) / room()));
     }
 
+    /** A width or height that words have to fit into. */
+    private double sized(double usual) {
+        return usual * session.textSize() / 100;
+    }
+
     private double room() {
         return Math.max(10, getWidth() - left - right);
     }
@@ -166,7 +171,7 @@ public final class RuleView extends Pane {
     }
 
     private double foot() {
-        return top + ROW * values.size();
+        return top + sized(ROW) * values.size();
     }
 
     /** Only the cursor moves; the scales stay as they are drawn. */
@@ -221,14 +226,16 @@ public final class RuleView extends Pane {
     @Override
     protected void layoutChildren() {
         for (int i = 0; i < values.size(); i++) {
-            values.get(i).resizeRelocate(folded ? left - FIELD - 10 : getWidth() - FIELD - 14, top + ROW * i - 3, FIELD,
-                    ROW - 1);
+            values.get(i).resizeRelocate(folded ? left - sized(FIELD) - 10 : getWidth() - sized(FIELD) - 14,
+                    top + sized(ROW) * i - 3, sized(FIELD),
+                    sized(ROW) - 1);
         }
         double wide = fold.prefWidth(-1);
-        fold.resizeRelocate(getWidth() - wide - 10, folded ? (getHeight() - ROW) / 2 : foot() - 2, wide, ROW - 3);
+        fold.resizeRelocate(getWidth() - wide - 10, folded ? (getHeight() - sized(ROW)) / 2 : foot() - 2, wide,
+                sized(ROW) - 3);
         if (getWidth() > 0 && drawnFor != getWidth()) {
             drawnFor = getWidth();
-            int most = (int) (room() / STEP_ROOM);
+            int most = (int) (room() / sized(STEP_ROOM));
             List<Object> shows = new ArrayList<>(List.of(getWidth(), left, right, top, folded));
             scalesSeen().forEach(s -> shows.addAll(List.of(s.id(), s.name(), s.told(), model.ticks(s, most))));
             // Drawn anew only when it would look different: styling a hundred numbers takes longer than a frame.
@@ -236,7 +243,7 @@ public final class RuleView extends Pane {
                 shown = shows;
                 drawn.draw(() -> {
                     for (int i = 0; i < values.size(); i++) {
-                        draw(model.scales().get(i), top + ROW * (i + 1) - 4, values.get(i));
+                        draw(model.scales().get(i), top + sized(ROW) * (i + 1) - 4, values.get(i));
                     }
                 });
             }
@@ -252,7 +259,7 @@ public final class RuleView extends Pane {
         StringBuilder lines = new StringBuilder().append('M').append(left).append(' ').append(y).append('h')
                 .append(room());
         List<Text> numbers = new ArrayList<>();
-        for (RuleModel.Tick tick : model.ticks(scale, (int) (room() / STEP_ROOM))) {
+        for (RuleModel.Tick tick : model.ticks(scale, (int) (room() / sized(STEP_ROOM)))) {
             double x = left + tick.place() * room();
             lines.append('M').append(x).append(' ').append(y).append(tick.number().isEmpty() ? "v-4" : "v-9");
             if (!tick.number().isEmpty()) {
@@ -264,7 +271,7 @@ public final class RuleView extends Pane {
         drawn.add(ticks, "rule-tick-" + style);
         Text name = drawn.add(new Text(0, y - 5, scale.name()), "rule-name-" + style);
         name.applyCss();
-        double end = left - 14 - (folded ? FIELD : 0);
+        double end = left - 14 - (folded ? sized(FIELD) : 0);
         for (int cut = scale.name().length() - 1; cut > 0 && name.getLayoutBounds().getWidth() > end - 6; cut--) {
             name.setText(scale.name().substring(0, cut).strip() + "…");
         }
@@ -282,7 +289,7 @@ public final class RuleView extends Pane {
 
     @Override
     protected double computePrefHeight(double width) {
-        return folded ? foot() + 6 : foot() + 20;
+        return folded ? foot() + 6 : foot() + sized(20);
     }
 
     @Override

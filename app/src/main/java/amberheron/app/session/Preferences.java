@@ -17,10 +17,13 @@ final class Preferences {
     private static final Set<Station> UNFOLDED = EnumSet.of(Station.AIR, Station.SCALE, Station.PROVE);
     private static final String RULE = "rule.";
 
+    private static final List<Integer> SIZES = List.of(100, 125, 150);
+
     private final Consumer<Map<String, String>> keep;
     private final Map<Station, Boolean> folded = new EnumMap<>(Station.class);
     private UnitChoice units;
     private boolean dark;
+    private int textSize;
     private Shop shop;
     private String mark;
 
@@ -34,6 +37,7 @@ final class Preferences {
         this.units = new UnitChoice("afr".equals(kept.get("mixture")), "in".equals(kept.get("length")),
                 "°F".equals(kept.get("temperature")), "lb·ft".equals(kept.get("torque")));
         this.dark = "dark".equals(kept.get("paper"));
+        this.textSize = SIZES.stream().filter(s -> String.valueOf(s).equals(kept.get("text"))).findFirst().orElse(100);
         for (Station station : Station.values()) {
             String rule = kept.get(RULE + station.key());
             if (rule != null) {
@@ -71,6 +75,18 @@ final class Preferences {
     void folded(Station station, boolean on) {
         folded.put(station, on);
         keep.accept(Map.of(RULE + station.key(), on ? "folded" : "open"));
+    }
+
+    /** How large words are, percent of the usual. */
+    int textSize() {
+        return textSize;
+    }
+
+    /** The next larger or smaller size there is; the same at either end. */
+    void textSize(boolean larger) {
+        int at = SIZES.indexOf(textSize) + (larger ? 1 : -1);
+        textSize = SIZES.get(Math.clamp(at, 0, SIZES.size() - 1));
+        keep.accept(Map.of("text", String.valueOf(textSize)));
     }
 
     Shop shop() {

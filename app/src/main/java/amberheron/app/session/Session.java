@@ -545,6 +545,17 @@ public final class Session implements AutoCloseable {
         changed();
     }
 
+    /** How large words are, percent of the usual. */
+    public int textSize() {
+        return preferences.textSize();
+    }
+
+    /** Makes words larger or smaller. */
+    public void textSize(boolean larger) {
+        preferences.textSize(larger);
+        changed();
+    }
+
     private void keep(Map<String, String> what) {
         if (kept.entrySet().containsAll(what.entrySet())) {
             return;

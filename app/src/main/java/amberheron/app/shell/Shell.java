@@ -38,6 +38,7 @@ import org.jspecify.annotations.Nullable;
 public final class Shell {
     private static final double PATH = 242;
     private static final double REASONS = 268;
+    private static final double FONT = 14;
 
     private final Session session;
     private final StackPane root = new StackPane();
@@ -66,6 +67,7 @@ public final class Shell {
     private final ArmView armView;
     private final BorderPane desk;
     private boolean arm;
+    private int sized;
     private boolean stale;
     private boolean refreshing;
 
@@ -97,10 +99,6 @@ public final class Shell {
         jobs = new JobsView(session, demo, tour::begin);
         live = new LiveSource(session, new SimulatedDrive());
         commands = commands();
-        path.setPrefWidth(PATH);
-        path.setMinWidth(PATH);
-        reasons.setPrefWidth(REASONS);
-        reasons.setMinWidth(REASONS);
         Parts.scrollsDown(scroll);
         scroll.getStyleClass().add("middle-scroll");
         middle.getStyleClass().add("middle");
@@ -217,6 +215,8 @@ public final class Shell {
             arm = !arm;
             refresh();
         }));
+        all.add(new Command("setting", "Larger words", keys("Shortcut+EQUALS"), () -> session.textSize(true)));
+        all.add(new Command("setting", "Smaller words", keys("Shortcut+MINUS"), () -> session.textSize(false)));
         all.add(new Command("setting", "Dark or light paper", keys("Shortcut+D"), () -> session.dark(!session.dark())));
         return List.copyOf(all);
     }
@@ -339,6 +339,7 @@ public final class Shell {
             scroll.setVvalue(0);
         }
         Parts.style(root, "dark", session.dark());
+        size();
         Parts.style(root, "arm", arm);
         desk.setCenter(arm ? armView : scroll);
         Parts.show(rule, !arm);
@@ -359,6 +360,21 @@ public final class Shell {
             stage.setTitle(
                     (session.isOpen() ? session.job().id() + " · " : "") + (session.shop().demo() ? "demo book · " : "")
                             + "Amber Heron");
+        }
+    }
+
+    /** The columns at the sides grow with the words, half as much: the middle needs the room more. */
+    private void size() {
+        int percent = session.textSize();
+        String style = percent == 100 ? "" : "-fx-font-size: " + FONT * percent / 100 + "px;";
+        if (sized != percent) {
+            sized = percent;
+            root.setStyle(style);
+            double wider = (100 + percent) / 200.0;
+            path.setPrefWidth(PATH * wider);
+            path.setMinWidth(PATH * wider);
+            reasons.setPrefWidth(REASONS * wider);
+            reasons.setMinWidth(REASONS * wider);
         }
     }
 

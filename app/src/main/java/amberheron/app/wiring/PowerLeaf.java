@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import amberheron.core.finding.Origin;
 import amberheron.app.parts.Leaf;
 import amberheron.core.parts.Property;
 import amberheron.core.wiring.WireField;
@@ -105,7 +106,9 @@ final class PowerLeaf implements Leaf {
         String name = state.words();
         return source(Character.toUpperCase(name.charAt(0)) + name.substring(1), VOLT, 0, 60, 2,
                 state, s -> s.at(state).orElse(null),
-                (s, v) -> s.withReading(state, v, session.typed())).ownOrigin();
+                (s, v) -> s.withReading(state, v, session.typed()))
+                .ownOrigin(j -> model.looked(session).flatMap(s -> Optional.ofNullable(s.volts().get(state)))
+                        .map(PowerSource.Reading::origin).orElse(Origin.UNRECORDED));
     }
 
     private Wiring change(Wiring wiring, UnaryOperator<PowerSource> change) {
