@@ -31,8 +31,9 @@ public final class Heron {
         TOOLKIT.setLevel(Level.SEVERE);
         if (args.length == 0) {
             exit(desktop(Home.folder(), false, false));
-        } else if (args.length == 1 && args[0].equals("--first-frame")) {
-            exit(desktop(Home.folder(), false, true));
+        } else if (args[0].equals("--first-frame")) {
+            // With "demo" a job is open in it: what a start-up cache is to know.
+            exit(desktop(Home.folder(), args.length > 1 && args[1].equals("demo"), true));
         } else {
             exit(HeronCommand.run(args, new HeronCommand.Surroundings(Home.folder(), Heron::demo)));
         }

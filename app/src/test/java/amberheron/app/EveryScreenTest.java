@@ -1,5 +1,6 @@
 package amberheron.app;
 
+import javafx.scene.control.TextInputControl;
 import javafx.scene.shape.Shape;
 import java.util.TreeMap;
 import javafx.scene.layout.Region;
@@ -125,6 +126,32 @@ class EveryScreenTest extends WindowTest {
         hands.push(KeyCode.CONTROL, KeyCode.EQUALS).push(KeyCode.CONTROL, KeyCode.EQUALS);
         assertThat(session.textSize()).as("the largest").isEqualTo(150);
         cut("SB-014", 1280, 800);
+    }
+
+    /** On a small screen what is typed into is in view, and the run above it stays where it is. */
+    @Test
+    void whatIsTypedIntoIsInViewOnASmallScreen() {
+        hands.interact(() -> {
+            hands.stage().setWidth(1024);
+            hands.stage().setHeight(700);
+        });
+        everywhere("SB-015", where -> {
+            Bounds window = hands.scene().getRoot().getLayoutBounds();
+            ScrollPane middle = shown().stream().filter(n -> n.getStyleClass().contains("middle-scroll"))
+                    .map(ScrollPane.class::cast).findFirst().orElseThrow();
+            List<Node> fields = all(Objects.requireNonNull(middle.getContent()), new ArrayList<>()).stream()
+                    .filter(n -> n instanceof TextInputControl && !n.isDisabled() && !inside(n)).toList();
+            for (Node field : fields) {
+                hands.interact(field::requestFocus);
+                Bounds at = field.localToScene(field.getBoundsInLocal());
+                Bounds room = middle.localToScene(middle.getBoundsInLocal());
+                assertThat(room.contains(at.getMinX() + 2, at.getMinY() + 2) && room.contains(at.getMaxX() - 2,
+                        at.getMaxY() - 2)).as(where + ": " + field.getId() + " " + at + " in " + room).isTrue();
+                shown().stream().filter(n -> "place.run".equals(n.getId()))
+                        .map(n -> n.localToScene(n.getBoundsInLocal()))
+                        .forEach(run -> assertThat(window.contains(run)).as(where + ": the run").isTrue());
+            }
+        });
     }
 
     private void cut(String job, double width, double height) {

@@ -31,9 +31,10 @@ final class BigBook {
         try (var connection = DriverManager.getConnection("jdbc:sqlite:" + home.resolve("book.db").toUri());
                 var statement = connection.createStatement()) {
             statement.execute("with recursive n(i) as (select 1 union all select i + 1 from n where i < " + JOBS / 3
-                    + ") insert into job select id || '-' || i, vehicle, revision, changed, "
+                    + ") insert into job (id, vehicle, revision, changed, document, judged, states, waits, detail, checked, "
+                    + "booked, bay, fault, spread) select id || '-' || i, vehicle, revision, changed, "
                     + "replace(document, '\"id\" : \"' || id || '\"', '\"id\" : \"' || id || '-' || i || '\"'), "
-                    + "judged, states, waits, detail, checked, booked, bay, fault, null from job, n");
+                    + "judged, states, waits, detail, checked, booked, bay, fault, spread from job, n");
             statement.execute("update preference set value = 'SB-016-7' where name = 'job'");
         } catch (SQLException e) {
             throw new UnusableInput("benchmark", "", "the book of " + JOBS + " jobs cannot be made: " + e.getMessage());

@@ -14,6 +14,11 @@ public interface StationView {
         return List.of();
     }
 
+    /** What stays in view above what scrolls, such as the drawing that the fields change; none where all fits. */
+    default List<Node> pinned() {
+        return List.of();
+    }
+
     /** Shows what the session says now. */
     void refresh();
 }

@@ -20,7 +20,7 @@ public final class PlaceView implements StationView {
     private final RunDrawing run;
     private final ChooseLeaf choose;
     private final Leaves leaves;
-    private final Parent root;
+    private final Node pinned;
 
     /** The view on a session. */
     public PlaceView(Session session, PlaceModel model) {
@@ -46,7 +46,12 @@ public final class PlaceView implements StationView {
                 (beside ? above : choose.node()).getChildren().add(section);
             }
         });
-        root = new VBox(12, above, leaves);
+        pinned = above;
+    }
+
+    @Override
+    public List<Node> pinned() {
+        return List.of(pinned);
     }
 
     /** The hand moved the candidate: everything it is judged by follows at once. */
@@ -62,7 +67,7 @@ public final class PlaceView implements StationView {
 
     @Override
     public Parent node() {
-        return root;
+        return leaves;
     }
 
     @Override

@@ -43,6 +43,7 @@ public final class Shell {
     private final Session session;
     private final StackPane root = new StackPane();
     private final BorderPane frame = new BorderPane();
+    private final VBox above = new VBox();
     private final VBox middle = new VBox();
     private final ScrollPane scroll = new ScrollPane(middle);
     private final Label title = Parts.line("", "title");
@@ -111,7 +112,8 @@ public final class Shell {
         running = new RunningBar(session);
         parted = new PartedBar(session);
         armView = new ArmView(session);
-        desk = new BorderPane(scroll, null, null, new VBox(running, parted, noticeBar), null);
+        above.getStyleClass().add("above");
+        desk = new BorderPane(scroll, above, null, new VBox(running, parted, noticeBar), null);
         frame.setCenter(desk);
         frame.setRight(reasons);
         frame.setBottom(rule);
@@ -335,13 +337,16 @@ public final class Shell {
             HBox.setHgrow(subtitle, Priority.ALWAYS);
             head.getChildren().addAll(wanted.besideTitle());
             head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-            middle.getChildren().setAll(head, wanted.node());
+            above.getChildren().setAll(head);
+            above.getChildren().addAll(wanted.pinned());
+            middle.getChildren().setAll(wanted.node());
             scroll.setVvalue(0);
         }
         Parts.style(root, "dark", session.dark());
         size();
         Parts.style(root, "arm", arm);
         desk.setCenter(arm ? armView : scroll);
+        Parts.show(above, !arm);
         Parts.show(rule, !arm);
         Parts.show(path, !arm);
         Parts.show(reasons, !arm);
