@@ -19,6 +19,7 @@ public final class Tasks {
     private final Executor ui;
     private final Runnable told;
     private final List<Running> all = new ArrayList<>();
+    private boolean closed;
 
     Tasks(Executor worker, Executor ui, Runnable told) {
         this.worker = worker;
@@ -78,6 +79,11 @@ public final class Tasks {
      */
     <T> Running start(String what, Function<Progress, T> work, Consumer<T> then, Consumer<String> failed) {
         Running running = new Running(what);
+        if (closed) {
+            // An answer that came after the window was put away asks for nothing more.
+            running.stop();
+            return running;
+        }
         all.add(running);
         Progress progress = part -> {
             if (running.stopped) {
@@ -134,6 +140,7 @@ public final class Tasks {
 
     /** Stops all of it. */
     void close() {
+        closed = true;
         all.forEach(Running::stop);
     }
 }

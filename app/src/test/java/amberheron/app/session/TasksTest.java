@@ -1,0 +1,35 @@
+package amberheron.app.session;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Executor;
+import java.util.concurrent.RejectedExecutionException;
+import org.junit.jupiter.api.Test;
+
+class TasksTest {
+    private final List<Runnable> queued = new ArrayList<>();
+    private boolean ended;
+    private final Executor worker = work -> {
+        if (ended) {
+            throw new RejectedExecutionException("the threads are gone");
+        }
+        queued.add(work);
+    };
+    private final Tasks tasks = new Tasks(worker, Runnable::run, () -> {
+    });
+
+    /** The book may answer after the window was put away; what would follow is not begun. */
+    @Test
+    void nothingIsBegunAfterTheEnd() {
+        List<String> said = new ArrayList<>();
+        tasks.start("early", progress -> "early", said::add, said::add);
+        tasks.close();
+        ended = true;
+        tasks.start("late", progress -> "late", said::add, said::add);
+        queued.forEach(Runnable::run);
+        assertThat(said).as("what ran already is stopped, what came late never begins").isEmpty();
+        assertThat(tasks.busy()).isFalse();
+    }
+}
