@@ -41,8 +41,16 @@ class EveryScreenTest extends WindowTest {
             .filter(p -> !p.model().leaves().isEmpty())
             .collect(Collectors.toMap(StationPlug::station, StationPlug::model));
 
-    /** Brings each leaf of each station in turn; a station without leaves is one. */
+    /** Looks at each leaf of each station, on the screen's thread: nothing moves meanwhile. */
     private void everywhere(String job, Consumer<String> look) {
+        bring(job, where -> Hands.onScreen(() -> {
+            look.accept(where);
+            return null;
+        }));
+    }
+
+    /** Brings each leaf of each station in turn; a station without leaves is one. */
+    private void bring(String job, Consumer<String> look) {
         find("job " + job);
         for (Station station : Station.values()) {
             hands.push(KeyCode.ALT, KeyCode.getKeyCode(String.valueOf(station.number())));
@@ -135,7 +143,7 @@ class EveryScreenTest extends WindowTest {
             hands.stage().setWidth(1024);
             hands.stage().setHeight(700);
         });
-        everywhere("SB-015", where -> {
+        bring("SB-015", where -> {
             Bounds window = hands.scene().getRoot().getLayoutBounds();
             ScrollPane middle = shown().stream().filter(n -> n.getStyleClass().contains("middle-scroll"))
                     .map(ScrollPane.class::cast).findFirst().orElseThrow();
@@ -206,7 +214,7 @@ class EveryScreenTest extends WindowTest {
             everywhere("SB-014", look);
             everywhere("SB-016", look);
             hands.push(KeyCode.CONTROL, KeyCode.J);
-            look.accept("jobs");
+            hands.interact(() -> look.accept("jobs"));
         }
         assertThat(faint).isEmpty();
     }

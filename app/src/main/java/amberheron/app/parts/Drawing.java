@@ -33,7 +33,11 @@ public abstract class Drawing extends Pane {
     /** Draws again because what it shows has changed. */
     public final void refresh() {
         drawnFor = -1;
-        requestLayout();
+        if (getScene() != null && getWidth() > 0) {
+            layoutChildren();
+        } else {
+            requestLayout();
+        }
     }
 
     @Override

@@ -80,6 +80,8 @@ public final class Redraw {
             }
         }
         fresh.getStyleClass().addAll(styles);
+        // Placed by the drawing itself: moving it must not have the whole screen measured again.
+        fresh.setManaged(false);
         if (fresh instanceof Shape) {
             fresh.setMouseTransparent(true);
         }

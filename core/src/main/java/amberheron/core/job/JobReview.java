@@ -1,5 +1,6 @@
 package amberheron.core.job;
 
+import amberheron.core.plan.Schedule;
 import amberheron.core.scaling.Cause;
 import amberheron.core.finding.Message;
 import amberheron.core.finding.CheckId;
@@ -52,6 +53,7 @@ public final class JobReview {
     private final List<Finding> wire;
     private final List<Finding> air;
     private final List<Finding> prove;
+    private final @Nullable Schedule schedule;
     private final @Nullable ScaleReport scale;
     private final @Nullable Diagnosis diagnosis;
     private final Map<Station, LinkState> states = new EnumMap<>(Station.class);
@@ -83,6 +85,11 @@ public final class JobReview {
         this.plan = before != null && kept.test(r -> r.job.intake()) && kept.test(r -> r.job.progress().order())
                 ? before.plan
                 : JobPlan.of(job.intake(), job.progress().order());
+        this.schedule = job.progress().day() == null
+                ? null
+                : before != null && before.schedule != null && before.plan == plan && kept.test(r -> r.job.done())
+                        ? before.schedule
+                        : Schedule.of(plan, job.done(), 1);
         this.place = before != null && kept.test(r -> r.job.placing()) && kept.test(r -> r.site)
                 ? before.place
                 : job.placing().findings(site);
@@ -195,6 +202,11 @@ public final class JobReview {
     /** The ordered steps. */
     public JobPlan plan() {
         return plan;
+    }
+
+    /** When a booked job is finished by one person; empty for one that is not booked. */
+    public Optional<Schedule> schedule() {
+        return Optional.ofNullable(schedule);
     }
 
     /** How a link stands. */

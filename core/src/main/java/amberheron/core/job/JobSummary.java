@@ -2,7 +2,6 @@ package amberheron.core.job;
 
 import java.util.Arrays;
 import java.util.Locale;
-import amberheron.core.plan.Schedule;
 import amberheron.core.plan.Step;
 import java.time.LocalDate;
 import java.util.Collections;
@@ -71,15 +70,8 @@ public record JobSummary(String id, String vehicle, Map<Station, LinkState> stat
         boolean cameOff = !job.intake().permanent() && job.done().contains("plug");
         Standing standing = standing(review);
         return new JobSummary(job.id(), job.intake().vehicle(), states, standing.on(), standing.detail(),
-                cameOff ? null : job.air().date(), job.progress().day(), job.progress().bay(), left(review), "");
-    }
-
-    private static @Nullable Left left(JobReview review) {
-        if (review.job().progress().day() == null) {
-            return null;
-        }
-        Schedule one = Schedule.of(review.plan(), review.job().done(), 1);
-        return new Left(one.early(), one.likely(), one.late());
+                cameOff ? null : job.air().date(), job.progress().day(), job.progress().bay(),
+                review.schedule().map(s -> new Left(s.early(), s.likely(), s.late())).orElse(null), "");
     }
 
     /** What is shown of a job that nobody has looked at yet. */
