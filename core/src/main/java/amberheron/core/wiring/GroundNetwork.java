@@ -29,6 +29,9 @@ public final class GroundNetwork {
     private GroundNetwork() {
     }
 
+    /** Less is taken for this, Ω: under a microvolt at any current here, and the network can be solved. */
+    private static final double LEAST = 1e-9;
+
     /**
      * Volts of every point against point 0.
      *
@@ -39,7 +42,7 @@ public final class GroundNetwork {
         double[][] conductance = new double[points - 1][points - 1];
         double[] current = new double[points - 1];
         for (Branch b : branches) {
-            double siemens = 1 / b.ohms();
+            double siemens = 1 / Math.max(b.ohms(), LEAST);
             add(conductance, b.from(), b.from(), siemens);
             add(conductance, b.to(), b.to(), siemens);
             add(conductance, b.from(), b.to(), -siemens);

@@ -78,6 +78,15 @@ class GroundTest {
         }
     }
 
+    /** A strap that is as good as none is no loose end. */
+    @Test
+    void aWireWithoutResistanceHoldsItsPointDown() {
+        List<Double> volts = GroundNetwork.solve(3, List.of(new Branch(1, 0, 1e-300), new Branch(2, 1, 0.1)),
+                List.of(new Load(2, 1)));
+        assertThat(volts.get(1)).isCloseTo(0, within(1e-6));
+        assertThat(volts.get(2)).isCloseTo(0.1, within(1e-6));
+    }
+
     /** By hand: 2 A through 0.1 Ω then 0.2 Ω in parallel with 0.2 Ω; half the current in each of the two. */
     @Test
     void byOhmAndKirchhoff() {
