@@ -42,20 +42,25 @@ public final class ProveModel implements StationModel {
                         + Figures.time((int) Math.ceil(proving.result().duration() / 60));
     }
 
-    /** Reads a log off the screen's thread and keeps what it says with the job it was read for. */
+    private record Taken(LogCsv.Log log, Job.Proving proving) {
+    }
+
+    /** Reads and compares a log off the screen's thread, and keeps what it says with the job it was read for. */
     static void take(Session session, String typed) {
         Job job = session.job();
         session.inBackground("Reading the log", () -> {
             try {
-                return read(job, Path.of(typed.strip()));
+                LogCsv.Log log = read(job, Path.of(typed.strip()));
+                return new Taken(log, proving(log));
             } catch (InvalidPathException e) {
                 throw new UnusableInput(typed, "", "is not a path, expected one such as /logs/drive.csv");
             }
-        }, log -> {
+        }, taken -> {
+            LogCsv.Log log = taken.log();
             if (!session.job().id().equals(job.id())) {
                 return say("%s was read for %s, which is no longer open: read it again there.", log.file(), job.id());
             }
-            session.edit("log " + log.file(), j -> j.withProving(proving(log)));
+            session.edit("log " + log.file(), j -> j.withProving(taken.proving()));
             return log.skipped() == 0
                     ? ""
                     : say("%d rows could not be used and were left out; the first: %s", log.skipped(),
@@ -92,7 +97,7 @@ public final class ProveModel implements StationModel {
         Optional<Finding> worst = Figures.worst(findings);
         if (worst.isPresent() && worst.get().verdict() == Verdict.FAIL) {
             return new Advice(plain("Go back to Scale: the reader is off on the road."),
-                    new Action("Go to Scale", () -> session.go(Station.SCALE)),
+                    Action.go(session, Station.SCALE),
                     Message.of("{0} What agreed on the bench and not on the road points at the grounds.",
                             worst.get().consequence()),
                     Message.NONE, checked, caution);

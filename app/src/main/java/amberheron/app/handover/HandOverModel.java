@@ -77,7 +77,7 @@ public final class HandOverModel implements StationModel {
             return new Advice(
                     Message.of("{0} is {1}: go there first.", plain(first.title()),
                             plain(session.review().state(first).words())),
-                    new Action("Go to " + first.title(), () -> session.go(first)),
+                    Action.go(session, first),
                     plain("The sheet can be written all the same; it says plainly what is not proven."), Message.NONE,
                     checked, caution);
         }
@@ -86,7 +86,7 @@ public final class HandOverModel implements StationModel {
                 .filter(s -> !done.contains(s.id()) && !AFTER.contains(s.id())).map(Step::title).toList();
         if (!steps.isEmpty()) {
             return new Advice(plain("Tick what is done, or leave it on the sheet as not done."),
-                    new Action("Go to Plan", () -> session.go(Station.PLAN)),
+                    Action.go(session, Station.PLAN),
                     Message.of("Every link is proven, but not ticked: {0}.",
                             Message.joined("; ", steps.stream().map(Message::plain).toList())),
                     Message.NONE, checked, caution);

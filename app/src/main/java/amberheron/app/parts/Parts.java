@@ -73,6 +73,18 @@ public final class Parts {
         return button;
     }
 
+    /** One of several parts to look at; pressed again it stays pressed. */
+    public static ToggleButton looked(String words, String id, boolean here, Runnable look) {
+        ToggleButton button = new ToggleButton(words);
+        button.setId(id);
+        button.setSelected(here);
+        button.setOnAction(e -> {
+            button.setSelected(true);
+            look.run();
+        });
+        return button;
+    }
+
     /** A card: a heading, a note at its right, and what is in it. */
     public static VBox noted(String heading, Label note, Node... content) {
         note.getStyleClass().add("note");

@@ -25,7 +25,6 @@ import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -188,13 +187,7 @@ final class ChooseLeaf implements Leaf {
     }
 
     private ToggleButton letter(Candidate c) {
-        ToggleButton button = new ToggleButton(c.id());
-        button.setId("place.letter." + c.id());
-        button.setSelected(session.place().filter(c.id()::equals).isPresent());
-        button.setOnAction(e -> {
-            button.setSelected(true);
-            session.look(Objects.requireNonNull(c.id()));
-        });
-        return button;
+        return Parts.looked(c.id(), "place.letter." + c.id(), session.place().filter(c.id()::equals).isPresent(),
+                () -> session.look(c.id()));
     }
 }

@@ -22,7 +22,6 @@ import amberheron.core.units.QuantityField;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.layout.VBox;
 
@@ -54,18 +53,19 @@ final class ExhaustLeaf implements Leaf {
                 new Choice<>(session, "State of the exhaust", Question.CONDITION.address().key(),
                         List.of(Intake.Condition.SOUND, Intake.Condition.LEAKS, Intake.Condition.ROTTEN),
                         Intake.Condition::words, () -> session.job().intake().condition(),
-                        v -> edit("State of the exhaust: " + v.words(), i -> i.withCondition(v))));
+                        v -> PlanModel.intake(session, "State of the exhaust: " + v.words(), i -> i.withCondition(v))));
         Choice<String> catalyst = add(new Choice<>(session, "Catalyst", "plan.catalyst",
                 List.of("none", "catalyst", "straight-through"), w -> w,
                 () -> session.job().intake().exhaust().segments().isEmpty()
                         ? null
                         : session.job().intake().exhaust().catalyst()
                                 .map(k -> k == Kind.CATALYST ? "catalyst" : "straight-through").orElse("none"),
-                w -> edit("Catalyst: " + w, i -> i.withExhaust(i.exhaust().withCatalyst(switch (w) {
-                    case "catalyst" -> Kind.CATALYST;
-                    case "straight-through" -> Kind.STRAIGHT_THROUGH;
-                    default -> null;
-                })))));
+                w -> PlanModel.intake(session, "Catalyst: " + w,
+                        i -> i.withExhaust(i.exhaust().withCatalyst(switch (w) {
+                            case "catalyst" -> Kind.CATALYST;
+                            case "straight-through" -> Kind.STRAIGHT_THROUGH;
+                            default -> null;
+                        })))));
         return new Node[]{state, leak, Parts.text(LOOK_FOR, "soft"), leaks, catalyst};
     }
 
@@ -87,10 +87,6 @@ final class ExhaustLeaf implements Leaf {
     private <T extends Refreshed> T add(T part) {
         shown.add(part);
         return part;
-    }
-
-    private void edit(String what, UnaryOperator<Intake> change) {
-        session.edit(what, j -> j.withIntake(change.apply(j.intake())));
     }
 
     @Override

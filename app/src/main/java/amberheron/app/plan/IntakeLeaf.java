@@ -26,7 +26,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
-import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.layout.FlowPane;
@@ -114,16 +113,12 @@ final class IntakeLeaf implements Leaf {
             Function<Intake, @Nullable T> read, Setter<T> set) {
         ask(question, add(new Choice<>(session, name, question.address().key(), values, words,
                 () -> read.apply(session.job().intake()),
-                v -> edit(name + ": " + words.apply(v), i -> set.set(i, v)))));
+                v -> PlanModel.intake(session, name + ": " + words.apply(v), i -> set.set(i, v)))));
     }
 
     private <T extends Refreshed> T add(T part) {
         shown.add(part);
         return part;
-    }
-
-    private void edit(String what, UnaryOperator<Intake> change) {
-        session.edit(what, j -> j.withIntake(change.apply(j.intake())));
     }
 
     private Node readers() {
@@ -136,7 +131,7 @@ final class IntakeLeaf implements Leaf {
                 if (!now.remove(kind)) {
                     now.add(kind);
                 }
-                edit("read by " + kind.words(), i -> i.withReaders(now));
+                PlanModel.intake(session, "read by " + kind.words(), i -> i.withReaders(now));
             });
             readers.add(box);
             row.getChildren().add(box);

@@ -1,5 +1,6 @@
 package amberheron.app.plan;
 
+import java.util.function.UnaryOperator;
 import amberheron.core.job.LinkState;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -235,6 +236,10 @@ public final class PlanModel implements StationModel {
         return leaves;
     }
 
+    static void intake(Session session, String what, UnaryOperator<Intake> change) {
+        session.edit(what, j -> j.withIntake(change.apply(j.intake())));
+    }
+
     @Override
     public Advice advice(Session session) {
         Intake intake = session.job().intake();
@@ -254,7 +259,7 @@ public final class PlanModel implements StationModel {
         Optional<Step> next = session.review().plan().next(session.job().done());
         if (next.isEmpty() || next.get().id().equals("sheet")) {
             return new Advice(plain("Every step is done."),
-                    new Action("Go to Hand over", () -> session.go(Station.HAND_OVER)),
+                    Action.go(session, Station.HAND_OVER),
                     plain("What remains is the sheet."), Message.NONE, checked, Message.NONE);
         }
         Step step = next.get();
@@ -262,7 +267,7 @@ public final class PlanModel implements StationModel {
                 .filter(n -> !session.job().progress().inHand().contains(n)).toList();
         Action act = Optional.ofNullable(SHOWN_AT.get(step.id()))
                 .filter(at -> session.review().state(at) != LinkState.PROVEN)
-                .map(at -> new Action("Go to " + at.title(), () -> session.go(at)))
+                .map(at -> Action.go(session, at))
                 .orElseGet(() -> new Action("Tick it", () -> toggle(session, step)));
         return new Advice(Message.of("{0}.", title(step)), act,
                 Message.of("{0}{1}",
@@ -289,8 +294,8 @@ public final class PlanModel implements StationModel {
                 plain(intake.condition() == Condition.ROTTEN
                         ? "Do not fit a sensor to this exhaust."
                         : "Mend the leak before anything is fitted."),
-                new Action("Mended: record it", () -> session.edit("exhaust sound",
-                        j -> j.withIntake(j.intake().withCondition(Condition.SOUND)))),
+                new Action("Mended: record it", () -> intake(session, "exhaust sound",
+                        i -> i.withCondition(Condition.SOUND))),
                 Message.of(measured
                         ? "At idle this leak draws in about {0} of air, which turns {1} into {2}."
                         : "A leak upstream lets air in and reads lean: {0} of air, which turns {1} into {2}.",

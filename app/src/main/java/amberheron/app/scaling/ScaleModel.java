@@ -228,8 +228,7 @@ public final class ScaleModel implements StationModel {
                 && session.review().findings(Station.WIRE).stream().anyMatch(f -> f.verdict() == Verdict.UNKNOWN
                         && (f.check().is(WireCheck.GROUND) || f.check().is(WireCheck.SIGNAL_FORM)));
         if (diagnosis.isEmpty() && half) {
-            Onward wire = Onward.to(session, Station.WIRE);
-            return new Advice(plain("Finish the wiring, then check it here."), wire.action(),
+            return new Advice(plain("Finish the wiring, then check it here."), Action.go(session, Station.WIRE),
                     plain("What the reader shows says something about the wires only when they are as they will stay."),
                     Message.NONE, checked, caution);
         }
@@ -253,7 +252,7 @@ public final class ScaleModel implements StationModel {
         if (!d.withinTolerance()) {
             Optional<Double> predicted = WireRules.shift(job.wiring().ground()).filter(s -> s != 0);
             if (cause == Cause.GROUND_SHIFT && predicted.isPresent()) {
-                return new Advice(plain(cause.remedy()), new Action("Go to Wire", () -> session.go(Station.WIRE)),
+                return new Advice(plain(cause.remedy()), Action.go(session, Station.WIRE),
                         Message.of("The points say {0} mV; this job's shared ground wire predicts {1} mV. {2}",
                                 millivolts((Double) d.best().parameters().getOrDefault("volts", 0.0)),
                                 millivolts(predicted.get()), consequence(d)),

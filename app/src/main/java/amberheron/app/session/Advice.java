@@ -1,5 +1,6 @@
 package amberheron.app.session;
 
+import amberheron.core.job.Station;
 import amberheron.core.parts.Address;
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Finding;
@@ -26,6 +27,11 @@ public record Advice(Message next, @Nullable Action action, Message why, Message
         /** Leads to the field of a value. */
         public static Action enter(Session session, Address value) {
             return new Action("Enter: " + value.property().words(), () -> session.seek(value));
+        }
+
+        /** Leads to a station. */
+        public static Action go(Session session, Station to) {
+            return new Action("Go to " + to.title(), () -> session.go(to));
         }
     }
 

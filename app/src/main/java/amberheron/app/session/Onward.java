@@ -9,29 +9,17 @@ import amberheron.core.job.Station;
 import java.util.Arrays;
 
 /**
- * Where to go on when all is done at a station: to the first other one, in working order, that is not finished.
+ * Where to go on when all is done at a station: to the first other one, in working order, that is not finished; to the
+ * hand-over when every other is.
  *
- * @param station to go to; the hand-over when every other is proven
  * @param next what is done there, one sentence
  */
-public record Onward(Station station, Message next, Action action) {
+public record Onward(Message next, Action action) {
     /** Onward from the station shown. */
     public static Onward from(Session session) {
         Station to = Arrays.stream(Station.values()).filter(s -> s != session.station())
                 .filter(s -> waits(session, s)).findFirst().orElse(Station.HAND_OVER);
-        return to(session, to);
-    }
-
-    /** What lies is shown wherever one is; one goes back for what is unfinished. */
-    private static boolean waits(Session session, Station station) {
-        LinkState state = session.review().state(station);
-        return state != LinkState.PROVEN
-                && (state != LinkState.OUT_OF_TOLERANCE || station.compareTo(session.station()) > 0);
-    }
-
-    /** To a station. */
-    public static Onward to(Session session, Station to) {
-        return new Onward(to, plain(switch (to) {
+        return new Onward(plain(switch (to) {
             case PLAN -> "Enter the rest of the intake.";
             case PLACE -> "Find the place next.";
             case WIRE -> "Wire it next.";
@@ -39,6 +27,13 @@ public record Onward(Station station, Message next, Action action) {
             case SCALE -> "Scale the reader next.";
             case PROVE -> "Prove it on the road.";
             case HAND_OVER -> "Write the sheet.";
-        }), new Action("Go to " + to.title(), () -> session.go(to)));
+        }), Action.go(session, to));
+    }
+
+    /** What lies is shown wherever one is; one goes back for what is unfinished. */
+    private static boolean waits(Session session, Station station) {
+        LinkState state = session.review().state(station);
+        return state != LinkState.PROVEN
+                && (state != LinkState.OUT_OF_TOLERANCE || station.compareTo(session.station()) > 0);
     }
 }

@@ -24,6 +24,7 @@ final class Preferences {
     private UnitChoice units;
     private boolean dark;
     private int textSize;
+    private boolean toured;
     private Shop shop;
     private String mark;
 
@@ -37,6 +38,7 @@ final class Preferences {
         this.units = new UnitChoice("afr".equals(kept.get("mixture")), "in".equals(kept.get("length")),
                 "°F".equals(kept.get("temperature")), "lb·ft".equals(kept.get("torque")));
         this.dark = "dark".equals(kept.get("paper"));
+        this.toured = "seen".equals(kept.get("tour"));
         this.textSize = SIZES.stream().filter(s -> String.valueOf(s).equals(kept.get("text"))).findFirst().orElse(100);
         for (Station station : Station.values()) {
             String rule = kept.get(RULE + station.key());
@@ -75,6 +77,16 @@ final class Preferences {
     void folded(Station station, boolean on) {
         folded.put(station, on);
         keep.accept(Map.of(RULE + station.key(), on ? "folded" : "open"));
+    }
+
+    /** Whether the tour was seen, or skipped. */
+    boolean toured() {
+        return toured;
+    }
+
+    void tour() {
+        toured = true;
+        keep.accept(Map.of("tour", "seen"));
     }
 
     /** How large words are, percent of the usual. */

@@ -48,8 +48,6 @@ import org.jspecify.annotations.Nullable;
 public final class Session implements AutoCloseable {
     private static final Logger LOG = Logger.getLogger(Session.class.getName());
 
-    private static final String TOUR = "tour";
-
     private final Book book;
     private final Catalogue catalogue;
     private final Path home;
@@ -526,12 +524,12 @@ public final class Session implements AutoCloseable {
 
     /** Whether nothing was ever done here: no job in the book, the tour not seen. */
     public boolean isNew() {
-        return !isOpen() && jobs().isEmpty() && !"seen".equals(kept.get(TOUR));
+        return !isOpen() && jobs().isEmpty() && !preferences.toured();
     }
 
     /** The tour was seen, or skipped. */
     public void toured() {
-        keep(Map.of(TOUR, "seen"));
+        preferences.tour();
     }
 
     /** Whether the dark variant is shown. */

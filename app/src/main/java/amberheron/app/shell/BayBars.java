@@ -1,14 +1,12 @@
 package amberheron.app.shell;
 
-import amberheron.app.parts.Drawing;
-import amberheron.app.session.Figures;
+import amberheron.app.parts.HourBars;
 import amberheron.core.job.JobSummary;
 import amberheron.core.job.JobSummary.Left;
 import java.util.List;
-import javafx.scene.shape.Rectangle;
 
 /** The day's bays as a line of hours: when each booked job is finished by one person, eight in ten inside the bar. */
-final class BayBars extends Drawing {
+final class BayBars extends HourBars {
     private static final double ROW = 34;
     private static final double FOOT = 22;
     private static final double LEFT = 96;
@@ -17,7 +15,7 @@ final class BayBars extends Drawing {
     private List<JobSummary> jobs = List.of();
 
     BayBars() {
-        super(0);
+        super(0, LEFT, RIGHT);
     }
 
     void show(List<JobSummary> today) {
@@ -45,15 +43,7 @@ final class BayBars extends Drawing {
 
     @Override
     protected void draw(double width, double height) {
-        double hours = Math.max(1, Math.ceil(jobs.stream().mapToDouble(BayBars::late).max().orElse(0) / 60));
-        double perMinute = (width - LEFT - RIGHT) / (hours * 60);
-        double foot = jobs.size() * ROW;
-        int every = hours > 6 ? 2 : 1;
-        for (int h = 0; h <= hours; h += every) {
-            double x = LEFT + h * 60 * perMinute;
-            line(x, 0, x, foot, "plot-zero");
-            text(h == 0 ? "now" : h + " h", x, foot + 15, h == 0 ? 0 : 0.5, "drawing-text", "soft-text");
-        }
+        hours(jobs.stream().mapToDouble(BayBars::late).max().orElse(0), width, jobs.size() * ROW);
         for (int i = 0; i < jobs.size(); i++) {
             JobSummary job = jobs.get(i);
             double y = i * ROW;
@@ -62,15 +52,9 @@ final class BayBars extends Drawing {
             Left left = job.left();
             if (left == null || left.late() <= 0) {
                 text("nothing left to do", LEFT + 6, y + 19, 0, "drawing-text");
-                continue;
+            } else {
+                bar(y + 15, left.early(), left.likely(), left.late());
             }
-            double early = LEFT + left.early() * perMinute;
-            line(LEFT, y + 15, early, y + 15, "finish-work");
-            add(new Rectangle(early, y + 7, Math.max(3, (left.late() - left.early()) * perMinute), 16),
-                    "finish-spread");
-            double likely = LEFT + left.likely() * perMinute;
-            line(likely, y + 4, likely, y + 26, "finish-likely");
-            text(Figures.time((int) Math.round(left.likely())), early - 8, y + 12, 1, "drawing-text", "strong");
         }
     }
 }

@@ -28,7 +28,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -146,16 +145,8 @@ final class PowerLeaf implements Leaf {
 
     private List<Node> letters(Wiring wiring, Optional<String> looked) {
         List<Node> nodes = new ArrayList<>();
-        wiring.sources().stream().map(PowerSource::id).forEach(id -> {
-            ToggleButton letter = new ToggleButton(id);
-            letter.setId("wire.source." + id);
-            letter.setSelected(looked.filter(id::equals).isPresent());
-            letter.setOnAction(e -> {
-                letter.setSelected(true);
-                model.look(session, id);
-            });
-            nodes.add(letter);
-        });
+        wiring.sources().stream().map(PowerSource::id).forEach(id -> nodes.add(Parts.looked(id, "wire.source." + id,
+                looked.filter(id::equals).isPresent(), () -> model.look(session, id))));
         nodes.add(Parts.button("Add a source", "wire.add", () -> model.add(session), "quiet"));
         looked.ifPresent(id -> {
             boolean taken = id.equals(wiring.taken());

@@ -104,14 +104,8 @@ final class SignalLeaf implements Leaf {
     }
 
     private ToggleButton reader(ReaderKind kind, Optional<ReaderKind> looked) {
-        ToggleButton button = new ToggleButton(kind.words());
-        button.setId("wire.signal.reader." + kind.key());
-        button.setSelected(looked.filter(kind::equals).isPresent());
-        button.setOnAction(e -> {
-            button.setSelected(true);
-            model.look(session, kind);
-        });
-        return button;
+        return Parts.looked(kind.words(), "wire.signal.reader." + kind.key(), looked.filter(kind::equals).isPresent(),
+                () -> model.look(session, kind));
     }
 
     @Override
