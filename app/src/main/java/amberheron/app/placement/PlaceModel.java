@@ -1,9 +1,6 @@
 package amberheron.app.placement;
 
-import amberheron.core.placement.Probe;
-import java.util.EnumMap;
 import amberheron.core.parts.Address;
-import amberheron.core.placement.Segment;
 import amberheron.core.job.LinkState;
 import amberheron.app.session.Onward;
 import amberheron.core.placement.Neighbour;
@@ -330,7 +327,9 @@ public final class PlaceModel implements StationModel {
                     caution);
         }
         Optional<Candidate> best = PlaceRules.choice(site, job.candidates());
-        Optional<Address> unmeasured = best.isPresent() ? Optional.empty() : unmeasured(job);
+        Optional<Address> unmeasured = best.isPresent()
+                ? Optional.empty()
+                : PlaceSearch.lacks(site).stream().findFirst();
         if (unmeasured.isPresent()) {
             Address measure = unmeasured.get();
             return new Advice(Message.of("Measure: {0}.", plain(measured(job, measure))),
@@ -398,39 +397,6 @@ public final class PlaceModel implements StationModel {
         return new Advice(fitted ? onward.next() : Message.of("Fit {0}, then wire.", id), onward.action(),
                 why(session, chosen.get()), parted, checked,
                 caution);
-    }
-
-    /** What has to be measured before the search can tell anything, piece by piece; then what lies around, sensor and lead. */
-    private static Optional<Address> unmeasured(Job job) {
-        List<Address> open = new ArrayList<>();
-        for (Segment piece : job.intake().exhaust().segments()) {
-            if (piece.length() == null) {
-                open.add(PlaceField.PIECE_LENGTH.of(piece.id()));
-            }
-            if (piece.diameter() == null) {
-                open.add(PlaceField.PIECE_DIAMETER.of(piece.id()));
-            }
-            if (piece.slope() == null && piece.kind().takesBung()) {
-                open.add(PlaceField.PIECE_SLOPE.of(piece.id()));
-            }
-        }
-        List<Neighbour> around = job.intake().exhaust().neighbours();
-        if (around.isEmpty()) {
-            open.add(PlaceField.NEIGHBOURS.address());
-        }
-        around.stream().filter(n -> n.gap() == null).forEach(n -> open.add(PlaceField.NEIGHBOUR_GAP.of(n.id())));
-        Probe probe = job.placing().probe();
-        Map<PlaceField, @Nullable Double> sensor = new EnumMap<>(PlaceField.class);
-        sensor.put(PlaceField.STAND_OUT, probe.standOut());
-        sensor.put(PlaceField.LEAD, probe.lead());
-        sensor.put(PlaceField.LEAD_EXIT, probe.leadExit());
-        sensor.put(PlaceField.LEAD_ONWARD, probe.leadOnward());
-        sensor.forEach((field, value) -> {
-            if (value == null) {
-                open.add(field.address());
-            }
-        });
-        return open.stream().findFirst();
     }
 
     private static String measured(Job job, Address value) {

@@ -16,6 +16,12 @@ final class PlaceAsks {
         if (place.distance() == null) {
             asks.add(PlaceField.DISTANCE.of(place.id()));
         }
+        asks.addAll(lead(probe));
+        return asks.isEmpty() ? List.of(PlaceField.LEAD.address()) : asks;
+    }
+
+    private static List<Address> lead(Probe probe) {
+        List<Address> asks = new ArrayList<>();
         if (probe.lead() == null) {
             asks.add(PlaceField.LEAD.address());
         }
@@ -25,7 +31,33 @@ final class PlaceAsks {
         if (probe.leadOnward() == null) {
             asks.add(PlaceField.LEAD_ONWARD.address());
         }
-        return asks.isEmpty() ? List.of(PlaceField.LEAD.address()) : asks;
+        return asks;
+    }
+
+    /** What is missing before a search can tell anything: piece by piece, then what lies around, sensor and lead. */
+    static List<Address> search(Site site) {
+        List<Address> asks = new ArrayList<>();
+        for (Segment piece : site.exhaust().segments()) {
+            if (piece.length() == null) {
+                asks.add(PlaceField.PIECE_LENGTH.of(piece.id()));
+            }
+            if (piece.diameter() == null) {
+                asks.add(PlaceField.PIECE_DIAMETER.of(piece.id()));
+            }
+            if (piece.slope() == null && piece.kind().takesBung()) {
+                asks.add(PlaceField.PIECE_SLOPE.of(piece.id()));
+            }
+        }
+        List<Neighbour> around = site.exhaust().neighbours();
+        if (around.isEmpty()) {
+            asks.add(PlaceField.NEIGHBOURS.address());
+        }
+        around.stream().filter(n -> n.gap() == null).forEach(n -> asks.add(PlaceField.NEIGHBOUR_GAP.of(n.id())));
+        if (site.probe().standOut() == null) {
+            asks.add(PlaceField.STAND_OUT.address());
+        }
+        asks.addAll(lead(site.probe()));
+        return asks;
     }
 
     /** What is missing of engine and pipe up to the place; the place where nothing is. */

@@ -1,5 +1,6 @@
 package amberheron.core.placement;
 
+import amberheron.core.parts.Address;
 import amberheron.core.finding.Verdict;
 import amberheron.core.placement.Run.Piece;
 import amberheron.core.placement.Segment.Line;
@@ -242,6 +243,11 @@ public final class PlaceSearch {
             ring.put(degree, worst, known, sine, free);
         }
         return ring;
+    }
+
+    /** What has to be measured before a search can tell anything, in the order in which it is measured. */
+    public static List<Address> lacks(Site site) {
+        return PlaceAsks.search(site);
     }
 
     /**
