@@ -1,5 +1,6 @@
 package amberheron.app.parts;
 
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import java.util.function.Supplier;
 import javafx.scene.control.TextInputControl;
@@ -62,7 +63,12 @@ public final class Leaves extends VBox {
             if (getScene() == null) {
                 return;
             }
-            leaves.stream().filter(l -> wanted.equals(l.button.getId())).forEach(this::show);
+            Optional<Tab> named = leaves.stream().filter(l -> wanted.equals(l.button.getId())).findFirst();
+            if (named.isPresent()) {
+                // A leaf itself: the others need not be made to look for it in them.
+                show(named.get());
+                return;
+            }
             for (Tab leaf : leaves) {
                 // Names of fields follow what is looked at.
                 Node found = Parts.find(leaf.fresh(), wanted);

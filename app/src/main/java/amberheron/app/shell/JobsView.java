@@ -1,10 +1,10 @@
 package amberheron.app.shell;
 
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import javafx.scene.layout.Region;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Button;
-import java.util.Optional;
 import java.util.EnumMap;
 import amberheron.core.job.JobSummary.Group;
 import static amberheron.core.units.Phrase.say;
@@ -172,9 +172,11 @@ final class JobsView implements StationView {
         List<JobSummary> all = session.jobs();
         Parts.show(first, all.isEmpty());
         Parts.show(known, !all.isEmpty());
+        LocalDate day = session.today();
+        int every = session.shop().recalibrateMonths();
         groups.forEach((group, button) -> button
-                .setText(group.words() + " " + all.stream().filter(j -> in(j, group)).count()));
-        List<JobSummary> jobs = all.stream().filter(this::wanted).toList();
+                .setText(group.words() + " " + all.stream().filter(j -> j.in(group, every, day)).count()));
+        List<JobSummary> jobs = all.stream().filter(wanted(every, day)).toList();
         if (!rows.equals(jobs)) {
             JobSummary picked = list.getSelectionModel().getSelectedItem();
             rows.setAll(jobs);
@@ -188,11 +190,10 @@ final class JobsView implements StationView {
                 .collect(Collectors.groupingBy(JobSummary::on, TreeMap::new, Collectors.counting()));
         boardNote.setText(counts.entrySet().stream().map(e -> e.getValue() + " " + e.getKey().standing())
                 .collect(Collectors.joining(" · ")));
-        List<JobSummary> today = JobSummary.onDay(all, session.today());
+        List<JobSummary> today = JobSummary.onDay(all, day);
         Parts.show(noBay, today.isEmpty());
         bays.show(today);
-        int every = session.shop().recalibrateMonths();
-        List<JobSummary> overdue = all.stream().filter(j -> j.overdue(every, session.today())).toList();
+        List<JobSummary> overdue = all.stream().filter(j -> j.overdue(every, day)).toList();
         due.getChildren().setAll(overdue.isEmpty()
                 ? List.of(Parts.text("None is overdue.", "soft"))
                 : overdue.stream().limit(OVERDUE_SHOWN).map(j -> Parts.text(say("▲ %s, %s: since %s", j.id(),
@@ -203,17 +204,14 @@ final class JobsView implements StationView {
         months.refresh();
     }
 
-    private boolean in(JobSummary job, Group group) {
-        return job.in(group, session.shop().recalibrateMonths(), session.today());
-    }
-
     /** Finished jobs are folded away until they are asked for, by their group or by words. */
-    private boolean wanted(JobSummary job) {
-        Optional<Group> asked = groups.entrySet().stream().filter(e -> e.getValue().isSelected()).map(Map.Entry::getKey)
-                .findFirst();
+    private Predicate<JobSummary> wanted(int every, LocalDate day) {
         String filter = words.getText();
-        return job.answers(filter)
-                && asked.map(g -> in(job, g)).orElse(!filter.isBlank() || !in(job, Group.FINISHED));
+        boolean any = filter.isBlank();
+        Predicate<JobSummary> named = any ? j -> true : j -> j.answers(filter);
+        return groups.entrySet().stream().filter(e -> e.getValue().isSelected()).findFirst()
+                .<Predicate<JobSummary>>map(e -> j -> j.in(e.getKey(), every, day))
+                .orElse(any ? j -> !j.in(Group.FINISHED, every, day) : j -> true).and(named);
     }
 
     /** A job's line: its number, what it waits on, and how each link stands. */
