@@ -167,7 +167,12 @@ final class Benchmark implements Callable<Integer> {
     private static void placeDragged(PrintWriter out, Session session) {
         Platform.runLater(() -> session.open("SB-014"));
         double[][] times = frames(session, Station.PLACE, FRAMES, (scene, frame) -> {
-            Node run = Objects.requireNonNull(Parts.find(scene.getRoot(), "place.run"));
+            Node run = Parts.find(scene.getRoot(), "place.run");
+            if (run == null) {
+                // Another leaf is in front while the job is being opened.
+                session.focus("place.leaf.choose");
+                return;
+            }
             double x = 280 + 120 * Math.sin(frame / 30.0);
             run.fireEvent(new MouseEvent(MouseEvent.MOUSE_DRAGGED, x, 90, x, 90, MouseButton.PRIMARY, 1, false, false,
                     false, false, true, false, false, false, false, true, null));

@@ -149,8 +149,9 @@ final class JobCommands {
         @Override
         public Integer call() {
             Job job = document().job();
-            List<Finding> findings = review(job).findings(Station.PLACE);
-            PlaceRanking ranking = PlaceRanking.of(job.site(shop().schools()), job.candidates());
+            JobReview review = review(job);
+            List<Finding> findings = review.findings(Station.PLACE);
+            PlaceRanking ranking = review.places();
             if (json()) {
                 out().print(ResultJson.place(job, findings, ranking));
                 out().flush();

@@ -98,20 +98,31 @@ public abstract class Drawing extends Pane {
         return text;
     }
 
-    /** One path for many points; a gap where y is not a number. */
+    /** One path for many points, those left out that lie on a straight line; a gap where y is not a number. */
     protected final Path path(double[] xs, double[] ys, String... styles) {
         Path path = new Path();
         boolean down = false;
+        int kept = 0;
         for (int i = 0; i < xs.length; i++) {
             if (Double.isNaN(ys[i])) {
                 down = false;
                 continue;
             }
+            if (down && i + 1 < xs.length && straight(xs, ys, kept, i + 1)) {
+                continue;
+            }
+            kept = i;
             PathElement element = down ? new LineTo(xs[i], ys[i]) : new MoveTo(xs[i], ys[i]);
             path.getElements().add(element);
             down = true;
         }
         return add(path, styles);
+    }
+
+    /** Whether a later point goes on as the first two began, to a twentieth of a pixel: stroking more only takes time. */
+    private static boolean straight(double[] xs, double[] ys, int first, int later) {
+        double slope = (ys[first + 1] - ys[first]) / (xs[first + 1] - xs[first]);
+        return Math.abs(ys[first] + slope * (xs[later] - xs[first]) - ys[later]) < 0.05;
     }
 
     /** Calls back with the place of a press or a drag, and once more with true when it ends. */

@@ -167,9 +167,9 @@ final class ChooseLeaf implements Leaf {
         Parts.show(one, session.place().isPresent());
         Parts.show(remark, session.place().isPresent());
         Parts.show(line, PlaceModel.exhaust(session).lines().size() > 1);
-        searched.setText(model.searched(session));
+        searched.setText(PlaceModel.searched(session));
         // A button that could not act is not offered.
-        Parts.show(take, model.best(session).isPresent());
+        Parts.show(take, PlaceModel.best(session).isPresent());
         refreshers.forEach(Runnable::run);
         judge();
     }

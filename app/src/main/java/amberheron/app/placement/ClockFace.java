@@ -82,7 +82,7 @@ final class ClockFace extends Drawing {
     /** What the search says at each degree; empty while there is nothing to say. */
     private List<Verdict> around(Optional<Candidate> looked) {
         Double distance = looked.map(Candidate::distance).orElse(null);
-        Optional<PlaceSearch.Band> band = model.band(session);
+        Optional<PlaceSearch.Band> band = PlaceModel.band(session);
         return band.isEmpty() || distance == null ? List.of() : band.get().around(band.get().index(distance));
     }
 

@@ -51,7 +51,6 @@ import org.jspecify.annotations.Nullable;
 /** What the Place station says. */
 public final class PlaceModel implements StationModel {
     private @Nullable Candidate dragged;
-    private Search search = new Search("", Optional.empty(), Optional.empty());
 
     @Override
     public String subtitle() {
@@ -141,7 +140,7 @@ public final class PlaceModel implements StationModel {
         boolean taken = looked.filter(c -> c.id().equals(session.job().placing().chosen())).isPresent();
         List<Finding> findings = taken && dragged == null
                 ? session.review().findings(Station.PLACE)
-                : looked.map(c -> PlaceRules.judge(site(session), c)).orElse(List.of());
+                : looked.map(session.review().places()::findings).orElse(List.of());
         // What stands in the way is seen first; of equals, the order in which an installer checks.
         return findings.stream().sorted(Comparator.comparing(Finding::verdict).reversed()).toList();
     }
@@ -152,33 +151,22 @@ public final class PlaceModel implements StationModel {
         return entered(session).map(Candidate::line).filter(lines::contains).orElse(lines.getFirst());
     }
 
-    /** The search of a line as it was judged. */
-    private record Search(Object of, Optional<PlaceSearch.Band> band, Optional<Candidate> best) {
-    }
-
-    /** Worked out again only when what it depends on has changed. */
-    private Search search(Session session) {
-        Site site = site(session);
-        Object now = List.of(site, line(session));
-        if (!now.equals(search.of)) {
-            Optional<PlaceSearch.Band> band = PlaceSearch.band(site, line(session));
-            search = new Search(now, band, band.flatMap(b -> PlaceSearch.best(site, line(session), b)));
-        }
-        return search;
+    private static PlaceRanking.Searched search(Session session) {
+        return session.review().places().search(line(session));
     }
 
     /** Every place of the line looked at, judged. */
-    Optional<PlaceSearch.Band> band(Session session) {
-        return search(session).band;
+    static Optional<PlaceSearch.Band> band(Session session) {
+        return search(session).band();
     }
 
     /** The best place of the line looked at. */
-    Optional<Candidate> best(Session session) {
-        return search(session).best;
+    static Optional<Candidate> best(Session session) {
+        return search(session).best();
     }
 
     /** What the search found, in words. */
-    String searched(Session session) {
+    static String searched(Session session) {
         if (band(session).isEmpty()) {
             return "Enter the pieces of the exhaust to search it.";
         }
@@ -314,8 +302,9 @@ public final class PlaceModel implements StationModel {
     @Override
     public Advice advice(Session session) {
         Job job = session.job();
-        Site site = site(session);
-        Message parted = parted(session);
+        PlaceRanking ranking = session.review().places();
+        Site site = ranking.site();
+        Message parted = parted(ranking);
         Message caution = caution(job);
         List<Finding> findings = findings(session);
         var checked = Advice.sources(findings);
@@ -326,7 +315,7 @@ public final class PlaceModel implements StationModel {
                     checked,
                     caution);
         }
-        Optional<Candidate> best = PlaceRules.choice(site, job.candidates());
+        Optional<Candidate> best = ranking.choice();
         Optional<Address> unmeasured = best.isPresent()
                 ? Optional.empty()
                 : PlaceSearch.lacks(site).stream().findFirst();
@@ -368,12 +357,12 @@ public final class PlaceModel implements StationModel {
         }
         Optional<Candidate> chosen = job.chosenPlace();
         boolean fitted = job.placing().fitted().begun();
-        if (chosen.isEmpty() || (!fitted && PlaceRules.verdict(site, chosen.get()) == Verdict.FAIL)) {
+        if (chosen.isEmpty() || (!fitted && fails(ranking, chosen.get()))) {
             String id = best.get().id();
             return new Advice(Message.of("Take {0}.", id), new Action("Take " + id, () -> {
                 session.look(id);
                 take(session, id);
-            }), why(session, best.get()), parted, checked, caution);
+            }), why(ranking, best.get()), parted, checked, caution);
         }
         if (fitted && taken && fails.isPresent()) {
             return new Advice(
@@ -384,7 +373,7 @@ public final class PlaceModel implements StationModel {
         String id = chosen.get().id();
         if (!job.done().contains("place") && !fitted) {
             return new Advice(Message.of("Print the hole and cope template for {0}.", id),
-                    new Action("Print, and tick the step", () -> print(session)), why(session, chosen.get()), parted,
+                    new Action("Print, and tick the step", () -> print(session)), why(ranking, chosen.get()), parted,
                     checked, caution);
         }
         boolean wired = session.review().state(Station.WIRE) == LinkState.PROVEN;
@@ -395,7 +384,7 @@ public final class PlaceModel implements StationModel {
         }
         Onward onward = Onward.from(session);
         return new Advice(fitted ? onward.next() : Message.of("Fit {0}, then wire.", id), onward.action(),
-                why(session, chosen.get()), parted, checked,
+                why(ranking, chosen.get()), parted, checked,
                 caution);
     }
 
@@ -405,15 +394,18 @@ public final class PlaceModel implements StationModel {
                 .map(s -> value.property().words() + ", " + s.kind().words()).orElse(value.property().words());
     }
 
+    private static boolean fails(PlaceRanking ranking, Candidate place) {
+        return ranking.findings(place).stream().anyMatch(f -> f.verdict() == Verdict.FAIL);
+    }
+
     /** Why this one and not the others, in a few words each. */
-    private static Message why(Session session, Candidate best) {
-        Site site = site(session);
+    private static Message why(PlaceRanking ranking, Candidate best) {
         List<Message> words = new ArrayList<>();
-        words.add(Figures.worst(PlaceRules.judge(site, best))
+        words.add(Figures.worst(ranking.findings(best))
                 .map(f -> Message.of("{0} is usable: {1}", best.id(), f.consequence()))
                 .orElse(Message.of("{0} keeps every rule.", best.id())));
-        session.job().candidates().stream().filter(c -> !c.id().equals(best.id()))
-                .map(c -> Figures.worst(PlaceRules.judge(site, c))
+        ranking.places().stream().map(PlaceRanking.Judged::place).filter(c -> !c.id().equals(best.id()))
+                .map(c -> Figures.worst(ranking.findings(c))
                         .map(f -> Message.of("{0}: {1}", c.id(), f.consequence()))
                         .orElse(Message.of("{0} would do as well.", c.id())))
                 .forEach(words::add);
@@ -421,12 +413,11 @@ public final class PlaceModel implements StationModel {
     }
 
     /** What each school would take, the others left as the shop has them. */
-    private static Message parted(Session session) {
-        Site site = site(session);
+    private static Message parted(PlaceRanking ranking) {
         return Message.of(
                 "{0}. We begin with the widest: what any school takes, it takes too, so no usable place is refused.",
-                Message.joined("; ", PlaceRanking.schools(site, session.job().candidates()).entrySet().stream()
-                        .map(e -> Message.of(PlaceRanking.held(site.schools(), e.getKey())
+                Message.joined("; ", ranking.schools().entrySet().stream()
+                        .map(e -> Message.of(ranking.held(e.getKey())
                                 ? "“{0}” takes {1} (yours)"
                                 : "“{0}” takes {1}", plain(e.getKey()), plain(e.getValue())))
                         .toList()));

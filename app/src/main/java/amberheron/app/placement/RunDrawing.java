@@ -1,5 +1,6 @@
 package amberheron.app.placement;
 
+import amberheron.core.finding.Finding;
 import amberheron.app.parts.Redraw;
 import static amberheron.core.units.Phrase.say;
 
@@ -49,8 +50,11 @@ final class RunDrawing extends Drawing {
     private final Session session;
     private final PlaceModel model;
     private final Label note = new Label();
+    private final Group pipes = new Group();
+    private final Redraw pipe = new Redraw(pipes.getChildren());
     private final Group pins = new Group();
     private final Redraw places = new Redraw(pins.getChildren());
+    private List<Object> shown = List.of();
     private Run run = Run.of(List.of());
     private double from;
     private double to;
@@ -63,6 +67,8 @@ final class RunDrawing extends Drawing {
         this.session = session;
         this.model = model;
         setId("place.run");
+        // A place is moved over the picture of the pipe: painting the pipe takes most of a frame.
+        pipes.setCache(true);
         onDrag((x, y, done) -> {
             double at = Math.rint(1000 * nearest(x, y)) / 1000;
             model.drag(session, c -> c.withDistance(at), done);
@@ -117,17 +123,27 @@ final class RunDrawing extends Drawing {
         String says = say("from the side, 1 : %.0f · drag the place, or type", 1 / (scale * PIXEL));
         // The heading is laid out before the drawing knows its scale.
         Platform.runLater(() -> note.setText(says));
+        Optional<PlaceSearch.Band> band = PlaceModel.band(session);
+        List<Object> shows = List.of(exhaust, PlaceModel.line(session), band, width, height, scale, left, zero, to);
+        if (!shows.equals(shown)) {
+            shown = shows;
+            into(pipe, () -> pipe(exhaust, band));
+        }
+        add(pipes);
+        add(pins);
+        layPins();
+    }
+
+    private void pipe(Exhaust exhaust, Optional<PlaceSearch.Band> band) {
         neighbours(exhaust);
         otherLine(exhaust);
         engine();
         run.pieces().forEach(this::piece);
-        model.band(session).ifPresent(this::band);
+        band.ifPresent(this::band);
         if (Double.isInfinite(run.end())) {
             text("not measured on", x(run.point(to)) - 4, y(run.point(to)) + 26, 1, "drawing-text", "soft-text");
         }
         least();
-        add(pins);
-        layPins();
     }
 
     private void pins() {
@@ -408,7 +424,8 @@ final class RunDrawing extends Drawing {
         if (at == null) {
             return;
         }
-        Verdict verdict = PlaceRules.verdict(PlaceModel.site(session), c);
+        Verdict verdict = Verdict
+                .worst(session.review().places().findings(c).stream().map(Finding::verdict).toList());
         String style = "pin-" + verdict.name().toLowerCase(Locale.ROOT);
         Point p = run.point(Math.min(at, to));
         Optional<Double> tilt = PlaceRules.tiltOf(PlaceModel.site(session), c);

@@ -32,6 +32,8 @@ public final class RuleModel {
     private static final double USUAL_RICHEST = 0.65;
     private static final double USUAL_LEANEST = 1.35;
     private static final int SAMPLES = 1200;
+    /** For ticks: about two pixels apart. */
+    private static final int COARSE = 480;
 
     private final double from;
     private final double to;
@@ -173,7 +175,7 @@ public final class RuleModel {
 
     /** The mixture at which a scale shows a value: the nearest on the rule; empty when it never does. */
     public OptionalDouble find(Scale scale, double value) {
-        double[] values = sampled(scale);
+        double[] values = sampled(scale, SAMPLES);
         double nearest = Double.NaN;
         for (int i = 1; i < values.length; i++) {
             double a = values[i - 1] - value;
@@ -188,10 +190,10 @@ public final class RuleModel {
         return Double.isNaN(nearest) ? OptionalDouble.empty() : OptionalDouble.of(nearest);
     }
 
-    private double[] sampled(Scale scale) {
-        double[] values = new double[SAMPLES + 1];
-        for (int i = 0; i <= SAMPLES; i++) {
-            values[i] = scale.at().applyAsDouble(lambda((double) i / SAMPLES));
+    private double[] sampled(Scale scale, int samples) {
+        double[] values = new double[samples + 1];
+        for (int i = 0; i <= samples; i++) {
+            values[i] = scale.at().applyAsDouble(lambda((double) i / samples));
         }
         return values;
     }
@@ -212,7 +214,7 @@ public final class RuleModel {
     }
 
     private List<Tick> laid(Scale scale, int majors) {
-        double[] values = sampled(scale);
+        double[] values = sampled(scale, COARSE);
         double low = java.util.Arrays.stream(values).min().orElseThrow();
         double high = java.util.Arrays.stream(values).max().orElseThrow();
         if (!(high - low > 1e-9) || !Double.isFinite(high - low)) {
@@ -233,7 +235,7 @@ public final class RuleModel {
                 }
                 double part = (value - values[i - 1]) / (values[i] - values[i - 1]);
                 String number = k % minors == 0 ? UnitChoice.digits(value, decimals) : "";
-                Tick tick = new Tick((i - 1 + part) / SAMPLES, number);
+                Tick tick = new Tick((i - 1 + part) / COARSE, number);
                 if (ticks.isEmpty() || tick.place() - ticks.getLast().place() > 1e-6) {
                     ticks.add(tick);
                 }

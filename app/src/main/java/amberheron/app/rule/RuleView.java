@@ -1,6 +1,7 @@
 package amberheron.app.rule;
 
-import javafx.scene.shape.SVGPath;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.canvas.Canvas;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import amberheron.app.parts.Redraw;
@@ -34,7 +35,6 @@ public final class RuleView extends Pane {
 
     private final Session session;
     private final Group scales = new Group();
-    private final Redraw drawn = new Redraw(scales.getChildren());
     private final Line cursor = styled(new Line(), "rule-cursor");
     private final Rectangle halo = styled(new Rectangle(), "rule-halo");
     private final Rectangle gap = styled(new Rectangle(), "rule-gap");
@@ -44,7 +44,7 @@ public final class RuleView extends Pane {
     private final Button fold;
     private final List<TextField> values = new ArrayList<>();
     private RuleModel model;
-    private List<Object> shown = List.of();
+    private final List<Row> rows = new ArrayList<>();
     private double drawnFor = -1;
     private boolean folded;
     private double top;
@@ -115,6 +115,13 @@ public final class RuleView extends Pane {
             value.focusedProperty().addListener((o, was, now) -> moved());
             values.add(value);
         }
+        rows.clear();
+        scales.getChildren().clear();
+        values.forEach(v -> {
+            Row row = new Row();
+            scales.getChildren().add(row.all);
+            rows.add(row);
+        });
         getChildren().setAll(halo, gap, ghost, scales, cursor, head, verdict, fold);
         getChildren().addAll(values);
         requestParentLayout();
@@ -236,39 +243,68 @@ public final class RuleView extends Pane {
         if (getWidth() > 0 && drawnFor != getWidth()) {
             drawnFor = getWidth();
             int most = (int) (room() / sized(STEP_ROOM));
-            List<Object> shows = new ArrayList<>(List.of(getWidth(), left, right, top, folded));
-            scalesSeen().forEach(s -> shows.addAll(List.of(s.id(), s.name(), s.told(), model.ticks(s, most))));
-            // Drawn anew only when it would look different: styling a hundred numbers takes longer than a frame.
-            if (!shows.equals(shown)) {
-                shown = shows;
-                drawn.draw(() -> {
-                    for (int i = 0; i < values.size(); i++) {
-                        draw(model.scales().get(i), top + sized(ROW) * (i + 1) - 4, values.get(i));
-                    }
-                });
+            for (int i = 0; i < values.size(); i++) {
+                rows.get(i).draw(model.scales().get(i), most, top + sized(ROW) * (i + 1) - 4, values.get(i));
             }
             moved();
         }
     }
 
-    private void draw(RuleModel.Scale scale, double y, TextField value) {
-        String style = scale.told() ? "told" : "true";
-        value.setId("rule." + scale.id());
-        value.setAccessibleText(say("%s at the cursor", scale.name()));
-        // One shape of text: a hundred lines as objects take half a frame to make.
-        StringBuilder lines = new StringBuilder().append('M').append(left).append(' ').append(y).append('h')
-                .append(room());
-        List<Text> numbers = new ArrayList<>();
-        for (RuleModel.Tick tick : model.ticks(scale, (int) (room() / sized(STEP_ROOM)))) {
-            double x = left + tick.place() * room();
-            lines.append('M').append(x).append(' ').append(y).append(tick.number().isEmpty() ? "v-4" : "v-9");
-            if (!tick.number().isEmpty()) {
-                numbers.add(new Text(x + 3, y - 6, tick.number()));
+    /** One scale as it is drawn. */
+    private final class Row {
+        /** Its ticks, painted as one picture: a hundred strokes take half a frame, as objects more. */
+        private final Canvas ticks = new Canvas();
+        /** Has the style sheet's colour for the ticks, and is never seen. */
+        private final Line ink = new Line();
+        private final Group words = new Group();
+        private final Group all = new Group(ticks, ink, words);
+        private final Redraw drawn = new Redraw(words.getChildren());
+        private List<RuleModel.Tick> laid = List.of();
+        private List<Object> shown = List.of();
+
+        Row() {
+            ink.setVisible(false);
+            ink.strokeProperty().addListener((o, was, now) -> paint());
+        }
+
+        /** Drawn anew only when it would look different: styling a hundred numbers takes longer than a frame. */
+        void draw(RuleModel.Scale scale, int most, double y, TextField value) {
+            List<RuleModel.Tick> now = model.ticks(scale, most);
+            List<Object> shows = List.of(getWidth(), left, right, y, folded, scale.id(), scale.name(), scale.told(),
+                    now);
+            if (shows.equals(shown)) {
+                return;
+            }
+            shown = shows;
+            laid = now;
+            String style = scale.told() ? "told" : "true";
+            value.setId("rule." + scale.id());
+            value.setAccessibleText(say("%s at the cursor", scale.name()));
+            ticks.setLayoutX(left);
+            ticks.setLayoutY(Math.rint(y) - 9);
+            ticks.setWidth(room() + 1);
+            ticks.setHeight(10);
+            ink.getStyleClass().setAll("rule-tick-" + style);
+            ink.applyCss();
+            paint();
+            drawn.draw(() -> write(drawn, scale, y, style, laid));
+        }
+
+        private void paint() {
+            GraphicsContext on = ticks.getGraphicsContext2D();
+            on.clearRect(0, 0, ticks.getWidth(), ticks.getHeight());
+            on.setFill(ink.getStroke());
+            on.fillRect(0, 9, ticks.getWidth(), 1);
+            for (RuleModel.Tick tick : laid) {
+                double high = tick.number().isEmpty() ? 4 : 9;
+                on.fillRect(Math.rint(tick.place() * room()), 9 - high, 1, high);
             }
         }
-        SVGPath ticks = new SVGPath();
-        ticks.setContent(lines.toString());
-        drawn.add(ticks, "rule-tick-" + style);
+    }
+
+    private void write(Redraw drawn, RuleModel.Scale scale, double y, String style, List<RuleModel.Tick> ticks) {
+        List<Text> numbers = ticks.stream().filter(t -> !t.number().isEmpty())
+                .map(t -> new Text(left + t.place() * room() + 3, y - 6, t.number())).toList();
         Text name = drawn.add(new Text(0, y - 5, scale.name()), "rule-name-" + style);
         name.applyCss();
         double end = left - 14 - (folded ? sized(FIELD) : 0);

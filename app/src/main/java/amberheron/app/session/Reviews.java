@@ -55,6 +55,8 @@ final class Reviews {
         latest = review;
         next = review.job();
         shop = by;
+        // Not needed for the first screen, but before the place is looked at.
+        reviewer.execute(review.places()::workOut);
     }
 
     /** Asks for a review. */
@@ -76,6 +78,7 @@ final class Reviews {
             Outcome outcome;
             try {
                 outcome = new Outcome(job, new JobReview(job, by, before), "");
+                outcome.review().places().workOut();
             } catch (RuntimeException | StackOverflowError e) {
                 Logger.getLogger(Reviews.class.getName()).log(Level.SEVERE, "cannot be reviewed: " + job.id(), e);
                 outcome = new Outcome(job, before, "it cannot be worked out: " + e.getMessage());

@@ -119,12 +119,12 @@ class PlaceModelTest {
 
     @Test
     void theSearchIsWorkedOutAgainOnlyForAnotherPipe() {
-        var band = model.band(session()).orElseThrow();
+        var band = PlaceModel.band(session()).orElseThrow();
         session().edit("note", j -> j.withPlacing(j.placing().withCandidate("B", c -> c.withNote("x"))));
-        assertThat(model.band(session()).orElseThrow()).isSameAs(band);
+        assertThat(PlaceModel.band(session()).orElseThrow()).isSameAs(band);
         PlaceModel.exhaust(session(), "shorter", e -> e.withSegments(e.segments().subList(0, 4)));
-        assertThat(model.band(session()).orElseThrow().size()).isLessThan(band.size());
-        assertThat(model.searched(session())).contains("places judged. Best: 460 mm at ");
+        assertThat(PlaceModel.band(session()).orElseThrow().size()).isLessThan(band.size());
+        assertThat(PlaceModel.searched(session())).contains("places judged. Best: 460 mm at ");
     }
 
     @Test

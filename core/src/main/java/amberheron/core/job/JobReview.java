@@ -1,5 +1,6 @@
 package amberheron.core.job;
 
+import amberheron.core.placement.PlaceRanking;
 import amberheron.core.plan.Schedule;
 import amberheron.core.scaling.Cause;
 import amberheron.core.finding.Message;
@@ -49,6 +50,7 @@ public final class JobReview {
     private final Wiring wiring;
     private final List<CheckPoint> points;
     private final JobPlan plan;
+    private final PlaceRanking places;
     private final List<Finding> place;
     private final List<Finding> wire;
     private final List<Finding> air;
@@ -90,6 +92,7 @@ public final class JobReview {
                 : before != null && before.schedule != null && before.plan == plan && kept.test(r -> r.job.done())
                         ? before.schedule
                         : Schedule.of(plan, job.done(), 1);
+        this.places = PlaceRanking.of(site, job.candidates(), before == null ? null : before.places);
         this.place = before != null && kept.test(r -> r.job.placing()) && kept.test(r -> r.site)
                 ? before.place
                 : job.placing().findings(site);
@@ -197,6 +200,11 @@ public final class JobReview {
     /** The check points that count: none that a stand-in made up, but in the demo. */
     public List<CheckPoint> points() {
         return points;
+    }
+
+    /** How the places considered stand, and what the search of the run found. */
+    public PlaceRanking places() {
+        return places;
     }
 
     /** The ordered steps. */

@@ -85,6 +85,11 @@ public final class OutputLaw {
             throw new IllegalArgumentException(
                     say("points: none between %s V and %s V, expected points within the rails", minVolts, maxVolts));
         }
+        if (!(richest() > 0)) {
+            double volts = lambdaAt(lowestVolts()) <= 0 ? lowestVolts() : highestVolts();
+            throw new IllegalArgumentException(
+                    say("points: at %s V the law means λ %s, expected more than 0 within its rails", volts, richest()));
+        }
     }
 
     private static void requireMonotone(List<Point> sorted) {

@@ -34,7 +34,10 @@ class ScalingProperties {
                         lambda += 0.02 + widths.get(widths.size() - i) * 0.1;
                     }
                     List<Point> used = kind == Kind.LINEAR ? List.of(points.getFirst(), points.getLast()) : points;
-                    return new OutputLaw("any", "any", kind, scale, used, 0, 5, Laws.WIDE.source());
+                    // A line goes on to its rails, but never down to λ 0.
+                    double beyond = kind == Kind.LINEAR ? 0.1 * (used.getLast().volts() - used.getFirst().volts()) : 5;
+                    return new OutputLaw("any", "any", kind, scale, used, Math.max(0, used.getFirst().volts() - beyond),
+                            Math.min(5, used.getLast().volts() + beyond), Laws.WIDE.source());
                 });
     }
 

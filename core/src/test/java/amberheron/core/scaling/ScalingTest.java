@@ -38,15 +38,12 @@ class ScalingTest {
         assertThatThrownBy(() -> SaeJ1979.ratio(256, 0)).hasMessageContaining("256");
     }
 
-    /** The published linear law λ = 2/8 · V through both byte pairs, read by a reader told slope and offset. */
+    /** A line that would mean λ 0 or less within its rails says nothing about an exhaust. */
     @Test
-    void aReaderToldTheSaeLawShowsItsRatio() {
-        OutputLaw sae = new OutputLaw("sae", "sae", OutputLaw.Kind.LINEAR, MixtureScale.lambda(),
-                List.of(new Point(SaeJ1979.volts(0, 0), SaeJ1979.ratio(0, 0)),
-                        new Point(SaeJ1979.volts(0x80, 0), SaeJ1979.ratio(0x80, 0))),
-                0, 5, amberheron.core.finding.Source.published("SAE J1979"));
-        ReaderSetting setting = find(sae, Laws.reader(Form.SLOPE_OFFSET, MixtureScale.lambda(), 4, null));
-        assertThat(setting.at(SaeJ1979.volts(0x70, 0x12))).isCloseTo(SaeJ1979.ratio(0x70, 0x12), within(1e-4));
+    void aLawEndsBeforeLambdaNought() {
+        assertThatThrownBy(() -> new OutputLaw("nought", "nought", OutputLaw.Kind.LINEAR, MixtureScale.lambda(),
+                List.of(new Point(1, 0.1), new Point(4, 1.3)), 0.5, 5, Laws.WIDE.source()))
+                .hasMessage("points: at 0.5 V the law means λ -0.1, expected more than 0 within its rails");
     }
 
     /** 10 bits on 5 V: 4.89 mV a step. */
