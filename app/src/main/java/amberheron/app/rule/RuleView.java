@@ -1,7 +1,5 @@
 package amberheron.app.rule;
 
-import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.canvas.Canvas;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import amberheron.app.parts.Redraw;
@@ -252,57 +250,33 @@ public final class RuleView extends Pane {
 
     /** One scale as it is drawn. */
     private final class Row {
-        /** Its ticks, painted as one picture: a hundred strokes take half a frame, as objects more. */
-        private final Canvas ticks = new Canvas();
-        /** Has the style sheet's colour for the ticks, and is never seen. */
-        private final Line ink = new Line();
-        private final Group words = new Group();
-        private final Group all = new Group(ticks, ink, words);
-        private final Redraw drawn = new Redraw(words.getChildren());
-        private List<RuleModel.Tick> laid = List.of();
+        private final Group all = new Group();
+        private final Redraw drawn = new Redraw(all.getChildren());
         private List<Object> shown = List.of();
-
-        Row() {
-            ink.setVisible(false);
-            ink.strokeProperty().addListener((o, was, now) -> paint());
-        }
 
         /** Drawn anew only when it would look different: styling a hundred numbers takes longer than a frame. */
         void draw(RuleModel.Scale scale, int most, double y, TextField value) {
-            List<RuleModel.Tick> now = model.ticks(scale, most);
+            List<RuleModel.Tick> ticks = model.ticks(scale, most);
             List<Object> shows = List.of(getWidth(), left, right, y, folded, scale.id(), scale.name(), scale.told(),
-                    now);
-            if (shows.equals(shown)) {
-                return;
-            }
-            shown = shows;
-            laid = now;
-            String style = scale.told() ? "told" : "true";
-            value.setId("rule." + scale.id());
-            value.setAccessibleText(say("%s at the cursor", scale.name()));
-            ticks.setLayoutX(left);
-            ticks.setLayoutY(Math.rint(y) - 9);
-            ticks.setWidth(room() + 1);
-            ticks.setHeight(10);
-            ink.getStyleClass().setAll("rule-tick-" + style);
-            ink.applyCss();
-            paint();
-            drawn.draw(() -> write(drawn, scale, y, style, laid));
-        }
-
-        private void paint() {
-            GraphicsContext on = ticks.getGraphicsContext2D();
-            on.clearRect(0, 0, ticks.getWidth(), ticks.getHeight());
-            on.setFill(ink.getStroke());
-            on.fillRect(0, 9, ticks.getWidth(), 1);
-            for (RuleModel.Tick tick : laid) {
-                double high = tick.number().isEmpty() ? 4 : 9;
-                on.fillRect(Math.rint(tick.place() * room()), 9 - high, 1, high);
+                    ticks);
+            if (!shows.equals(shown)) {
+                shown = shows;
+                String style = scale.told() ? "told" : "true";
+                value.setId("rule." + scale.id());
+                value.setAccessibleText(say("%s at the cursor", scale.name()));
+                drawn.draw(() -> RuleView.this.draw(drawn, scale, y, style, ticks));
             }
         }
     }
 
-    private void write(Redraw drawn, RuleModel.Scale scale, double y, String style, List<RuleModel.Tick> ticks) {
+    private void draw(Redraw drawn, RuleModel.Scale scale, double y, String style, List<RuleModel.Tick> ticks) {
+        // On whole pixels, as rectangles: strokes and pictures take several times as long to paint.
+        double foot = Math.rint(y);
+        drawn.add(new Rectangle(left, foot, room(), 1), "rule-tick-" + style);
+        ticks.forEach(t -> {
+            double high = t.number().isEmpty() ? 4 : 9;
+            drawn.add(new Rectangle(Math.rint(left + t.place() * room()), foot - high, 1, high), "rule-tick-" + style);
+        });
         List<Text> numbers = ticks.stream().filter(t -> !t.number().isEmpty())
                 .map(t -> new Text(left + t.place() * room() + 3, y - 6, t.number())).toList();
         Text name = drawn.add(new Text(0, y - 5, scale.name()), "rule-name-" + style);
