@@ -217,8 +217,13 @@ class WireLeavesTest extends WindowTest {
         assertThat(shows("tag 3")).isTrue();
         enter("wire.chart.3.fromPin", "6");
         assertThat(chart().wire("3").map(Wire::fromPin)).hasValue("6");
-        press("wire.chart.remove");
-        assertThat(chart().wires()).hasSize(wires - 1);
+        hands.interact(() -> byId("wire.chart.row.3").requestFocus());
+        hands.push(KeyCode.DOWN);
+        assertThat(shows("tag 4")).isTrue();
+        hands.push(KeyCode.ALT, KeyCode.UP);
+        assertThat(chart().wires()).extracting(Wire::tag).startsWith("1", "2", "4", "3");
+        hands.push(KeyCode.CONTROL, KeyCode.DELETE);
+        assertThat(chart().wires()).extracting(Wire::tag).startsWith("1", "2", "3").hasSize(wires - 1);
         hands.push(KeyCode.CONTROL, KeyCode.Z);
         assertThat(chart().wires()).hasSize(wires);
         Chart before = chart();

@@ -96,10 +96,15 @@ public final class RuleModel {
                 list.add(new Scale("counts", "reader counts", 0, l -> counts(c, l), false, c.chain()));
             }
         });
-        if (law != null && law.scale() instanceof MixtureScale.Afr own) {
+        MixtureScale own = job.gauge() != null
+                ? job.gauge()
+                : law != null && law.scale() instanceof MixtureScale.Afr ? law.scale() : null;
+        if (own != null) {
             // A gauge that was made for one fuel goes on showing that fuel's ratio with another in the tank.
-            list.add(new Scale("gauge", say("own gauge, AFR %.2f", own.stoich()), 2, own::fromLambda, false,
-                    own));
+            String name = own instanceof MixtureScale.Afr afr
+                    ? say("own gauge, AFR %.2f", afr.stoich())
+                    : "own gauge, λ";
+            list.add(new Scale("gauge", name, own instanceof MixtureScale.Afr ? 2 : 3, own::fromLambda, false, own));
         }
         if (reader != null && chain.isPresent()) {
             JobReview.ChainNow now = chain.get();

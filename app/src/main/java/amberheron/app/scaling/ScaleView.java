@@ -1,5 +1,7 @@
 package amberheron.app.scaling;
 
+import amberheron.core.scaling.ScaleField;
+import java.util.Comparator;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Leaves;
 import java.util.stream.Stream;
@@ -50,6 +52,7 @@ public final class ScaleView implements StationView {
     private final ScaleModel model;
     private final ErrorPlot plot;
     private final Choice<OutputLaw> law;
+    private final Choice<Gauge> gauge;
     private final Choice<Reader> reader;
     private final Cells setting = new Cells(14, 2);
     private final Label settingNote = new Label();
@@ -76,6 +79,11 @@ public final class ScaleView implements StationView {
                 () -> session.job().law(), l -> session.edit("law " + l.name(), j -> j.withLaw(l)));
         reader = new Choice<>(session, "Reader", "scale.reader", session.catalogue().readers(), Reader::name,
                 () -> known(session.job().reader()), r -> session.edit("reader " + r.name(), j -> j.withReader(r)));
+        List<Gauge> gauges = gauges(session);
+        gauge = Choice.list(session, "Controller's own gauge shows", ScaleField.GAUGE.path(), gauges, Gauge::words,
+                () -> gauges.stream().filter(g -> Objects.equals(g.scale(), session.job().gauge())).findFirst()
+                        .orElseGet(() -> named(session.job().gauge())),
+                g -> session.edit("gauge " + g.words(), j -> j.withGauge(g.scale())));
         points.getColumnConstraints().addAll(column(), column(), column(), column(), new ColumnConstraints());
         volts.setId("scale.volts");
         volts.setPromptText("volts applied");
@@ -108,10 +116,29 @@ public final class ScaleView implements StationView {
         leaves = new Leaves(session)
                 .with("Type and check", "scale.leaf.check", () -> Leaf.of(check, this::check))
                 .with("Law and reader", "scale.leaf.law",
-                        () -> Leaf.of(Parts.card("Law and reader", law, reader), () -> {
+                        () -> Leaf.of(Parts.card("Law and reader", law, gauge, reader), () -> {
                             law.refresh();
+                            gauge.refresh();
                             reader.refresh();
                         }));
+    }
+
+    /** What a gauge may show; null for the quantity of the output. */
+    private record Gauge(@org.jspecify.annotations.Nullable MixtureScale scale, String words) {
+    }
+
+    /** λ, and the ratio of every fuel: a gauge made for one goes on showing its ratio with another in the tank. */
+    private static List<Gauge> gauges(Session session) {
+        return Stream.concat(Stream.of(new Gauge(null, "the quantity of its output"), named(MixtureScale.lambda())),
+                session.catalogue().fuels().stream().map(f -> MixtureScale.afr(f.stoich())).distinct()
+                        .sorted(Comparator.comparingDouble(s -> -s.fromLambda(1))).map(ScaleView::named))
+                .toList();
+    }
+
+    private static Gauge named(@org.jspecify.annotations.Nullable MixtureScale scale) {
+        return new Gauge(scale, scale instanceof MixtureScale.Afr afr
+                ? say("AFR, %.2f at λ 1", afr.stoich())
+                : "λ");
     }
 
     private static ColumnConstraints column() {

@@ -1,5 +1,7 @@
 package amberheron.app.wiring;
 
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.KeyCode;
 import amberheron.app.parts.Leaf;
 import amberheron.core.harness.HarnessField;
 import static amberheron.core.units.Unit.OHM;
@@ -110,7 +112,27 @@ final class ChartLeaf implements Leaf {
                         "quiet"))));
         make.getChildren().add(
                 Parts.button("Remove", "wire.chart.remove", () -> model.removeWire(session), "quiet"));
-        node = new Columns(300, Parts.bare(lines, make, findings), Parts.noted("Wire", which, one));
+        lines.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        node = new Columns(300, Parts.bare(lines, make,
+                Parts.line("↑ ↓ picks · Ctrl+Enter adds · Alt+↑ ↓ moves · Ctrl+Del removes", "note"), findings),
+                Parts.noted("Wire", which, one));
+    }
+
+    /** The keys of every list; up and down pick the line that is edited beside it. */
+    private void key(KeyEvent e) {
+        int by = e.getCode() == KeyCode.UP ? -1 : e.getCode() == KeyCode.DOWN ? 1 : 0;
+        if (e.isShortcutDown() && e.getCode() == KeyCode.ENTER) {
+            model.addWire(session);
+        } else if (e.isShortcutDown() && e.getCode() == KeyCode.DELETE) {
+            model.removeWire(session);
+        } else if (by != 0 && e.isAltDown()) {
+            model.moveWire(session, by);
+        } else if (by != 0) {
+            model.stepWire(session, by);
+        } else {
+            return;
+        }
+        e.consume();
     }
 
     /** The harness drawn, and what goes on paper. */
@@ -232,9 +254,13 @@ final class ChartLeaf implements Leaf {
     public void refresh() {
         Chart chart = session.job().wiring().harness().chart();
         Optional<Wire> looked = model.wire(session);
+        boolean within = lines.isFocusWithin();
         Parts.fill(lines, List.of(chart, looked, session.units()), () -> chart.wires().isEmpty()
                 ? List.of(Parts.text("Drawn up before anything is cut: each wire, its colour, where it goes.", "soft"))
                 : chart.wires().stream().map(w -> row(chart, w, looked.filter(w::equals).isPresent())).toList());
+        if (within) {
+            looked.map(w -> Parts.find(lines, "wire.chart.row." + w.tag())).ifPresent(Node::requestFocus);
+        }
         which.setText(looked.map(w -> "tag " + w.tag()).orElse("none yet"));
         Parts.show(one, looked.isPresent());
         Parts.show(left, looked.filter(w -> !w.used()).isPresent());

@@ -127,6 +127,18 @@ public final class WireModel implements StationModel {
         chart(session, "wire added", c -> c.plus(Wire.tagged("")));
     }
 
+    /** Moves the line looked at earlier or later. */
+    void moveWire(Session session, int by) {
+        wire(session).ifPresent(w -> chart(session, "wire " + w.tag() + " moved", c -> c.moved(w.tag(), by)));
+    }
+
+    /** Looks at the line so many places on; at the ends it stays. */
+    void stepWire(Session session, int by) {
+        List<Wire> all = chart(session).wires();
+        wire(session).map(all::indexOf).filter(at -> at + by >= 0 && at + by < all.size())
+                .ifPresent(at -> lookAtWire(session, all.get(at + by).tag()));
+    }
+
     void removeWire(Session session) {
         wire(session).ifPresent(w -> session.edit("wire " + w.tag() + " removed", j -> j.withWiring(j.wiring()
                 .withHarness(j.wiring().harness().withChart(j.wiring().harness().chart().without(w.tag()))))

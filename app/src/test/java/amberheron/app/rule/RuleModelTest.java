@@ -1,5 +1,6 @@
 package amberheron.app.rule;
 
+import amberheron.core.mixture.MixtureScale;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -41,6 +42,19 @@ class RuleModelTest {
             session.open("SB-016");
             assertThat(new RuleModel(session.review(), UnitChoice.METRIC).scales()).extracting(Scale::id)
                     .containsExactly("lambda", "afr", "volts", "counts", "gauge", "shown");
+        }
+    }
+
+    /** A car on E85 whose gauge was made for petrol: the gauge has a line of its own, whatever the output's quantity. */
+    @Test
+    void theGaugeKeepsItsOwnRatio() {
+        try (Session session = Demo.session(home)) {
+            session.open("SB-014");
+            session.edit("gauge", j -> j.withGauge(MixtureScale.afr(14.7)));
+            RuleModel rule = new RuleModel(session.review(), UnitChoice.METRIC);
+            assertThat(scale(rule, "gauge").name()).isEqualTo("own gauge, AFR 14.70");
+            assertThat(scale(rule, "gauge").text(0.8)).isEqualTo("11.76");
+            assertThat(scale(rule, "afr").text(0.8)).as("the fuel's own").isEqualTo("7.85");
         }
     }
 

@@ -143,6 +143,17 @@ public record Chart(List<Wire> wires) {
         return new Chart(wires.stream().filter(w -> !w.tag().equals(tag)).toList());
     }
 
+    /** Moves a line by so many places, held inside the chart. */
+    public Chart moved(String tag, int by) {
+        List<Wire> all = new ArrayList<>(wires);
+        int at = all.stream().map(Wire::tag).toList().indexOf(tag);
+        if (at >= 0) {
+            Wire line = all.remove(at);
+            all.add(Math.clamp(at + by, 0, all.size()), line);
+        }
+        return new Chart(all);
+    }
+
     /** The next number no tag has. */
     public String nextTag() {
         return String.valueOf(1 + wires.stream().map(Wire::tag).filter(t -> t.matches("\\d{1,6}"))

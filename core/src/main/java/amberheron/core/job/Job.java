@@ -1,5 +1,6 @@
 package amberheron.core.job;
 
+import amberheron.core.mixture.MixtureScale;
 import amberheron.core.parts.Address;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.freeair.FreeAirCheck;
@@ -32,6 +33,7 @@ import org.jspecify.annotations.Nullable;
  * @param wiring power, ground, fuse
  * @param air the free-air check
  * @param law the controller's output law; null until chosen
+ * @param gauge what the controller's own gauge shows; null for the quantity of its output
  * @param reader what reads it; null until chosen
  * @param points check points, in the order taken
  * @param proving the proving log compared; null until read
@@ -39,7 +41,8 @@ import org.jspecify.annotations.Nullable;
  * @param entries what is known of the entering of its values
  */
 public record Job(String id, Intake intake, Progress progress, Placing placing, Wiring wiring, FreeAirCheck air,
-        @Nullable OutputLaw law, @Nullable Reader reader, List<CheckPoint> points, @Nullable Proving proving,
+        @Nullable OutputLaw law, @Nullable MixtureScale gauge, @Nullable Reader reader, List<CheckPoint> points,
+        @Nullable Proving proving,
         HandOver handOver, Entries entries) {
     /**
      * A proving log and what it said.
@@ -68,7 +71,7 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
         return new Job(id, Intake.BLANK, Progress.NONE, Placing.NONE,
                 Wiring.UNMEASURED,
                 new FreeAirCheck(FreeAirCheck.School.CLEAR_THEN_LEARN, null, null, null, null, null, null, null), null,
-                null, List.of(), null, new HandOver("", null), Entries.NONE);
+                null, null, List.of(), null, new HandOver("", null), Entries.NONE);
     }
 
     /** Ids of the steps ticked. */
@@ -104,12 +107,12 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     }
 
     public Job withIntake(Intake value) {
-        return new Job(id, value, progress, placing, wiring, air, law, reader, points, proving, handOver,
+        return new Job(id, value, progress, placing, wiring, air, law, gauge, reader, points, proving, handOver,
                 entries);
     }
 
     public Job withProgress(Progress value) {
-        return new Job(id, intake, value, placing, wiring, air, law, reader, points, proving, handOver, entries);
+        return new Job(id, intake, value, placing, wiring, air, law, gauge, reader, points, proving, handOver, entries);
     }
 
     public Job withDone(Set<String> value) {
@@ -117,31 +120,37 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     }
 
     public Job withPlacing(Placing value) {
-        return new Job(id, intake, progress, value, wiring, air, law, reader, points, proving, handOver, entries);
+        return new Job(id, intake, progress, value, wiring, air, law, gauge, reader, points, proving, handOver,
+                entries);
     }
 
     public Job withWiring(Wiring value) {
-        return new Job(id, intake, progress, placing, value, air, law, reader, points, proving, handOver,
+        return new Job(id, intake, progress, placing, value, air, law, gauge, reader, points, proving, handOver,
                 entries);
     }
 
     public Job withAir(FreeAirCheck value) {
-        return new Job(id, intake, progress, placing, wiring, value, law, reader, points, proving, handOver,
+        return new Job(id, intake, progress, placing, wiring, value, law, gauge, reader, points, proving, handOver,
                 entries);
     }
 
     public Job withLaw(@Nullable OutputLaw value) {
-        return new Job(id, intake, progress, placing, wiring, air, value, reader, points, proving, handOver,
+        return new Job(id, intake, progress, placing, wiring, air, value, gauge, reader, points, proving, handOver,
+                entries);
+    }
+
+    public Job withGauge(@Nullable MixtureScale value) {
+        return new Job(id, intake, progress, placing, wiring, air, law, value, reader, points, proving, handOver,
                 entries);
     }
 
     public Job withReader(@Nullable Reader value) {
-        return new Job(id, intake, progress, placing, wiring, air, law, value, points, proving, handOver,
+        return new Job(id, intake, progress, placing, wiring, air, law, gauge, value, points, proving, handOver,
                 entries);
     }
 
     public Job withPoints(List<CheckPoint> value) {
-        return new Job(id, intake, progress, placing, wiring, air, law, reader, value, proving, handOver,
+        return new Job(id, intake, progress, placing, wiring, air, law, gauge, reader, value, proving, handOver,
                 entries);
     }
 
@@ -153,15 +162,17 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     }
 
     public Job withProving(@Nullable Proving value) {
-        return new Job(id, intake, progress, placing, wiring, air, law, reader, points, value, handOver, entries);
+        return new Job(id, intake, progress, placing, wiring, air, law, gauge, reader, points, value, handOver,
+                entries);
     }
 
     public Job withHandOver(HandOver value) {
-        return new Job(id, intake, progress, placing, wiring, air, law, reader, points, proving, value, entries);
+        return new Job(id, intake, progress, placing, wiring, air, law, gauge, reader, points, proving, value, entries);
     }
 
     public Job withEntries(Entries value) {
-        return new Job(id, intake, progress, placing, wiring, air, law, reader, points, proving, handOver, value);
+        return new Job(id, intake, progress, placing, wiring, air, law, gauge, reader, points, proving, handOver,
+                value);
     }
 
     /** Forgets what was entered into the fields of a part that is gone, given any address of it. */

@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.HashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -51,7 +51,7 @@ public final class PlaceRanking {
     public static PlaceRanking of(Site site, List<Candidate> places, @Nullable PlaceRanking before) {
         return before != null && before.site.equals(site)
                 ? before.places.equals(places) ? before : new PlaceRanking(site, places, before.searched)
-                : new PlaceRanking(site, places, new ConcurrentHashMap<>());
+                : new PlaceRanking(site, places, new HashMap<>());
     }
 
     /** What the places are judged by. */
@@ -78,10 +78,13 @@ public final class PlaceRanking {
 
     /** A line of pipes, searched. */
     public Searched search(Line line) {
-        return searched.computeIfAbsent(line, l -> {
-            Optional<PlaceSearch.Band> band = PlaceSearch.band(site, l);
-            return new Searched(band, band.flatMap(b -> PlaceSearch.best(site, l, b)));
-        });
+        // Shared with the ranking it was taken over from.
+        synchronized (searched) {
+            return searched.computeIfAbsent(line, l -> {
+                Optional<PlaceSearch.Band> band = PlaceSearch.band(site, l);
+                return new Searched(band, band.flatMap(b -> PlaceSearch.best(site, l, b)));
+            });
+        }
     }
 
     /** The best place of every line of pipes that has one. */

@@ -5,6 +5,7 @@ import amberheron.core.parts.Property;
 /** What is entered of controller, reader and check points. */
 public enum ScaleField implements Property {
     LAW("scale.law", "output law"),
+    GAUGE("scale.gauge", "what the controller's own gauge shows"),
     READER("scale.reader", "the reader"),
     POINTS("scale.volts", "a check point");
 

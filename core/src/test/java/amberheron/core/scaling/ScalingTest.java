@@ -42,8 +42,8 @@ class ScalingTest {
     @Test
     void aLawEndsBeforeLambdaNought() {
         assertThatThrownBy(() -> new OutputLaw("nought", "nought", OutputLaw.Kind.LINEAR, MixtureScale.lambda(),
-                List.of(new Point(1, 0.1), new Point(4, 1.3)), 0.5, 5, Laws.WIDE.source()))
-                .hasMessage("points: at 0.5 V the law means λ -0.1, expected more than 0 within its rails");
+                List.of(new Point(1, 0.25), new Point(3, 1.25)), 0, 5, Laws.WIDE.source()))
+                .hasMessage("points: at 0.0 V the law means λ -0.25, expected more than 0 within its rails");
     }
 
     /** 10 bits on 5 V: 4.89 mV a step. */

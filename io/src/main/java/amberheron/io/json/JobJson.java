@@ -47,6 +47,7 @@ final class JobJson {
                 PlacingJson.read(at.object("placing")),
                 WiringJson.read(at.object("wiring")), air(at.object("air")),
                 at.objectOrNone("law").map(LawJson::read).orElse(null),
+                at.objectOrNone("gauge").map(QuantityJson::read).orElse(null),
                 at.objectOrNone("reader").map(ReaderJson::read).orElse(null),
                 at.list("points").stream().map(JobJson::point).toList(),
                 at.objectOrNone("proving").map(JobJson::proving).orElse(null),
@@ -62,6 +63,10 @@ final class JobJson {
         out.set("air", write(job.air()));
         var law = job.law();
         out.set("law", law == null ? out.nullNode() : LawJson.write(law));
+        var gauge = job.gauge();
+        if (gauge != null) {
+            QuantityJson.write(out.putObject("gauge"), gauge);
+        }
         var reader = job.reader();
         out.set("reader", reader == null ? out.nullNode() : ReaderJson.write(reader));
         ArrayNode points = out.putArray("points");

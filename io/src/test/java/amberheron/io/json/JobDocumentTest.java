@@ -1,5 +1,6 @@
 package amberheron.io.json;
 
+import amberheron.core.mixture.MixtureScale;
 import java.time.Instant;
 import amberheron.core.freeair.AirField;
 import amberheron.core.job.Entries;
@@ -55,7 +56,8 @@ class JobDocumentTest {
     private static Job job() {
         Job empty = Job.empty("SB-1");
         return empty.withIntake(empty.intake().withVehicle("van “λ”").withFuel(CATALOGUE.fuel("e85")))
-                .withLaw(CATALOGUE.law("straight-lambda")).withReader(CATALOGUE.reader("ecu-table-8"))
+                .withLaw(CATALOGUE.law("straight-lambda")).withGauge(MixtureScale.afr(14.7))
+                .withReader(CATALOGUE.reader("ecu-table-8"))
                 .withPoint(new CheckPoint(1.5, null, 0.71, "bench"))
                 .withEntries(Entries.NONE.drafted(WireField.FUSE.address(), "five-ish").entered(
                         AirField.TEMPERATURE.address(), new Origin(Origin.Kind.TYPED, "", Instant.EPOCH, "J-1")));
