@@ -158,6 +158,31 @@ class EveryScreenTest extends WindowTest {
         });
     }
 
+    /** Tab goes through a card as one reads it: line by line, from the left. */
+    @Test
+    void focusGoesInReadingOrder() {
+        List<String> jumps = new ArrayList<>();
+        everywhere("SB-014", where -> {
+            for (Node card : shown()) {
+                if (card.getStyleClass().contains("card")) {
+                    List<Node> stops = all(card, new ArrayList<>()).stream()
+                            .filter(n -> n.isFocusTraversable() && !n.isDisabled() && !inside(n)).toList();
+                    for (int i = 1; i < stops.size(); i++) {
+                        Bounds before = stops.get(i - 1).localToScene(stops.get(i - 1).getBoundsInLocal());
+                        Bounds now = stops.get(i).localToScene(stops.get(i).getBoundsInLocal());
+                        boolean column = now.getMinX() >= before.getMaxX();
+                        boolean up = now.getMaxY() <= before.getMinY() && !column;
+                        boolean back = now.getMaxX() <= before.getMinX() && now.getMinY() < before.getMaxY();
+                        if (up || back) {
+                            jumps.add(where + ": from " + stops.get(i - 1).getId() + " to " + stops.get(i).getId());
+                        }
+                    }
+                }
+            }
+        });
+        assertThat(jumps).isEmpty();
+    }
+
     private void cut(String job, double width, double height) {
         hands.interact(() -> {
             hands.stage().setWidth(width);

@@ -1,5 +1,7 @@
 package amberheron.app.drivelog;
 
+import javafx.scene.Node;
+import java.util.List;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Columns;
@@ -23,7 +25,8 @@ public final class ProveView implements StationView {
     private final TracePlot plot;
     private final TextField file = new TextField();
     private final Label note = Parts.text("", "soft");
-    private final VBox root;
+    private final Columns root;
+    private final VBox drive;
 
     /** The view on a session. */
     public ProveView(Session session) {
@@ -42,8 +45,8 @@ public final class ProveView implements StationView {
         HBox ways = new HBox(8, Parts.button("Read it", "prove.read", () -> read(file.getText()), "quiet"),
                 Parts.button("Browse…", "prove.browse", () -> Parts.browse(file, "Proving log", this::read), "quiet"));
         ways.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        root = new VBox(12, new Columns(300, Parts.card("Against the rules", findings),
-                Parts.card("Log", file, ways, note)), Parts.card("Over the drive", plot));
+        drive = Parts.card("Over the drive", plot);
+        root = new Columns(230, Parts.card("Against the rules", findings), Parts.card("Log", file, ways, note));
         root.setOnDragOver(e -> {
             if (e.getDragboard().hasFiles()) {
                 e.acceptTransferModes(TransferMode.COPY);
@@ -66,8 +69,14 @@ public final class ProveView implements StationView {
     }
 
     @Override
+    public List<Node> pinned() {
+        return List.of(drive);
+    }
+
+    @Override
     public void refresh() {
         Job.Proving proving = session.job().proving();
+        Parts.show(drive, proving != null);
         note.setText(proving == null
                 ? "A CSV with the columns time, controller and reader."
                 : proving.file() + say(" · %,d samples · SHA-256 %s…", proving.result().samples(),

@@ -1,5 +1,6 @@
 package amberheron.app.parts;
 
+import java.util.List;
 import java.util.function.Supplier;
 import javafx.scene.Node;
 import org.jspecify.annotations.Nullable;
@@ -9,16 +10,35 @@ public interface Leaf extends Refreshed {
     /** What is shown. */
     Node node();
 
+    /** What stays in view above it while it scrolls, such as the drawing that its fields change; none where all fits. */
+    default List<Node> pinned() {
+        return List.of();
+    }
+
     /**
      * A part of what another class shows.
      *
      * @param refresh shows what the job says now
      */
     static Leaf of(Node node, Runnable refresh) {
+        return over(List.of(), node, refresh);
+    }
+
+    /** A part of what another class shows, with what stays in view above it. */
+    static Leaf under(Node pinned, Node node, Runnable refresh) {
+        return over(List.of(pinned), node, refresh);
+    }
+
+    private static Leaf over(List<Node> pinned, Node node, Runnable refresh) {
         return new Leaf() {
             @Override
             public Node node() {
                 return node;
+            }
+
+            @Override
+            public List<Node> pinned() {
+                return pinned;
             }
 
             @Override

@@ -1,5 +1,7 @@
 package amberheron.app.parts;
 
+import java.util.stream.Stream;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import java.util.function.Supplier;
@@ -21,6 +23,7 @@ public final class Leaves extends VBox {
 
     private final Session session;
     private final FlowPane tabs = new FlowPane(6, 6);
+    private final VBox pinned = new VBox(10);
     private final List<Tab> leaves = new ArrayList<>();
 
     /** One of them; it is made when it is first brought, and while hidden shows the job anew only when it is brought. */
@@ -33,6 +36,10 @@ public final class Leaves extends VBox {
         Tab(ToggleButton button, Supplier<Leaf> made) {
             this.button = button;
             this.made = made;
+        }
+
+        List<Node> pinned() {
+            return leaf == null ? List.of() : leaf.pinned();
         }
 
         Node fresh() {
@@ -71,7 +78,9 @@ public final class Leaves extends VBox {
             }
             for (Tab leaf : leaves) {
                 // Names of fields follow what is looked at.
-                Node found = Parts.find(leaf.fresh(), wanted);
+                Node node = leaf.fresh();
+                Node found = Stream.concat(Stream.of(node), leaf.pinned().stream())
+                        .map(n -> Parts.find(n, wanted)).filter(Objects::nonNull).findFirst().orElse(null);
                 if (found != null) {
                     show(leaf);
                     Node at = first(found);
@@ -93,6 +102,11 @@ public final class Leaves extends VBox {
         }
         return parent.getChildrenUnmodifiable().stream().map(Leaves::first).filter(Node::isFocusTraversable)
                 .findFirst().orElse(node);
+    }
+
+    /** What the leaf shown keeps in view. */
+    public Node pinned() {
+        return pinned;
     }
 
     /** What picks the leaf shown. */
@@ -123,6 +137,10 @@ public final class Leaves extends VBox {
     private void show(Tab wanted) {
         Node shown = wanted.fresh();
         getChildren().forEach(n -> Parts.show(n, n.equals(shown)));
+        if (!pinned.getChildren().equals(wanted.pinned())) {
+            pinned.getChildren().setAll(wanted.pinned());
+        }
+        Parts.show(pinned, !wanted.pinned().isEmpty());
         leaves.forEach(l -> l.button.setSelected(l.equals(wanted)));
         session.leaf(wanted.button.getId());
     }

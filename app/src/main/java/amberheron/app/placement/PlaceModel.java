@@ -1,5 +1,6 @@
 package amberheron.app.placement;
 
+import amberheron.core.finding.Source;
 import amberheron.core.parts.Address;
 import amberheron.core.job.LinkState;
 import amberheron.app.session.Onward;
@@ -304,10 +305,14 @@ public final class PlaceModel implements StationModel {
         Job job = session.job();
         PlaceRanking ranking = session.review().places();
         Site site = ranking.site();
-        Message parted = parted(ranking);
+        String leaf = session.leaf().orElse("");
+        boolean choosing = Set.of("", "place.leaf.choose", "place.leaf.fitted", "place.leaf.schools").contains(leaf);
+        Message parted = choosing ? parted(ranking) : Message.NONE;
         Message caution = caution(job);
         List<Finding> findings = findings(session);
-        var checked = Advice.sources(findings);
+        List<Source> checked = choosing
+                ? Advice.sources(findings)
+                : leaf.equals("place.leaf.procedure") ? List.of(procedure(session).source()) : List.of();
         if (site.exhaust().segments().isEmpty()) {
             return new Advice(plain("Say at Plan whether it has a turbo; then enter the pieces here."),
                     new Action("Go to Plan", () -> session.seek(PlaceField.ASPIRATION.address())),

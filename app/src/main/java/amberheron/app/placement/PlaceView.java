@@ -1,9 +1,8 @@
 package amberheron.app.placement;
 
+import amberheron.app.parts.Beside;
 import amberheron.app.parts.Leaf;
 import java.util.function.Supplier;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.HBox;
 import amberheron.app.parts.Leaves;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
@@ -15,8 +14,6 @@ import javafx.scene.layout.VBox;
 
 /** The run above; below it one leaf each for choosing, the pipe itself, marking out, and what was made. */
 public final class PlaceView implements StationView {
-    private static final double BOTH = 620;
-
     private final RunDrawing run;
     private final ChooseLeaf choose;
     private final Leaves leaves;
@@ -35,18 +32,7 @@ public final class PlaceView implements StationView {
                 .with("As fitted", "place.leaf.fitted", () -> new FittedLeaf(session))
                 .with("Schools", "place.leaf.schools", () -> Leaf.of(choose.schools(), choose::refresh));
         VBox drawn = Parts.noted("Run", run.note(), run);
-        HBox.setHgrow(drawn, Priority.ALWAYS);
-        HBox above = new HBox(12, drawn, choose.section());
-        // Beside the run where there is room, else with what it is dragged for.
-        above.widthProperty().addListener((o, was, now) -> {
-            VBox section = choose.section();
-            boolean beside = now.doubleValue() >= BOTH;
-            if (now.doubleValue() > 0 && beside != above.getChildren().contains(section)) {
-                (beside ? choose.node() : above).getChildren().remove(section);
-                (beside ? above : choose.node()).getChildren().add(section);
-            }
-        });
-        pinned = above;
+        pinned = new Beside(drawn, choose.section(), choose.node());
     }
 
     @Override

@@ -1,5 +1,7 @@
 package amberheron.app.plan;
 
+import javafx.scene.layout.HBox;
+import amberheron.app.parts.Cells;
 import amberheron.app.parts.Refreshed;
 import amberheron.app.parts.Leaf;
 import static amberheron.core.units.Phrase.say;
@@ -40,7 +42,12 @@ final class IntakeLeaf implements Leaf {
     private final List<Refreshed> shown = new ArrayList<>();
     private final List<CheckBox> readers = new ArrayList<>();
     private final Map<Question, Node> asked = new LinkedHashMap<>();
+    private final VBox fields;
+    private final VBox told;
+    private final Cells answers = new Cells(14, 4);
     private final Node node;
+    private String job = "";
+    private boolean open = true;
 
     IntakeLeaf(Session session) {
         this.session = session;
@@ -50,7 +57,29 @@ final class IntakeLeaf implements Leaf {
         for (int i = 0; i < all.length; i++) {
             (i < (all.length + 1) / 2 ? left : right).getChildren().add(all[i]);
         }
-        node = Parts.card("Intake", Columns.even(300, left, right));
+        fields = Parts.card("Intake", Columns.even(300, left, right));
+        told = Parts.card("Intake", answers,
+                new HBox(Parts.button("Change what was asked", "plan.intake.change", () -> open(true), "quiet")));
+        node = new VBox(fields, told);
+        fields.focusWithinProperty().addListener((o, was, now) -> {
+            if (!now && session.job().intake().missing().isEmpty()) {
+                open(false);
+            }
+        });
+        session.onFocus(wanted -> {
+            Node field = Parts.find(fields, wanted);
+            if (field != null && !open) {
+                open(true);
+                field.requestFocus();
+            }
+        });
+    }
+
+    /** The fields; or, once all is answered, what was answered. */
+    private void open(boolean wanted) {
+        open = wanted;
+        Parts.show(fields, open);
+        Parts.show(told, !open);
     }
 
     private Node[] intake() {
@@ -155,6 +184,20 @@ final class IntakeLeaf implements Leaf {
     @Override
     public void refresh() {
         Intake intake = session.job().intake();
+        boolean complete = intake.missing().isEmpty();
+        boolean other = !job.equals(session.job().id());
+        job = session.job().id();
+        // While it is typed into it stays as it is.
+        if (other || !complete) {
+            open(!complete);
+        }
+        List<PlanModel.Answer> all = PlanModel.answers(session);
+        answers.write(() -> {
+            for (int i = 0; i < all.size(); i++) {
+                answers.line(0, i, all.get(i).asked(), "soft");
+                answers.line(1, i, all.get(i).said(), "plain");
+            }
+        });
         shown.forEach(Refreshed::refresh);
         asked.forEach((question, field) -> Parts.show(field, intake.asks(question)));
         for (int i = 0; i < readers.size(); i++) {

@@ -1,5 +1,7 @@
 package amberheron.app.plan;
 
+import java.util.stream.Stream;
+import amberheron.core.mixture.Fuel;
 import java.util.function.UnaryOperator;
 import amberheron.core.job.LinkState;
 import java.util.LinkedHashMap;
@@ -236,6 +238,39 @@ public final class PlanModel implements StationModel {
         return leaves;
     }
 
+    /** A question of the intake as it was answered. */
+    record Answer(String asked, String said) {
+    }
+
+    /** The intake in a few lines. */
+    static List<Answer> answers(Session session) {
+        Intake intake = session.job().intake();
+        List<Answer> all = new ArrayList<>();
+        all.add(new Answer("Vehicle", intake.vehicle()));
+        Double displacement = intake.displacement();
+        Integer cylinders = intake.cylinders();
+        all.add(new Answer("Engine", Stream.of(
+                displacement == null ? "" : say("%.2f L", 1000 * displacement),
+                cylinders == null ? "" : cylinders + " cylinders",
+                intake.banks() == 1 ? "one exhaust bank" : intake.banks() + " exhaust banks",
+                intake.exhaust().turbine() ? "turbo" : "natural").filter(w -> !w.isEmpty())
+                .collect(Collectors.joining(", "))));
+        Fuel fuel = intake.fuel();
+        all.add(new Answer("Fuel", fuel == null ? "" : say("%s, λ 1 = %.2f AFR", fuel.name(), fuel.stoich())));
+        if (intake.asks(Question.FUEL_SYSTEM) && intake.fuelSystem() != null) {
+            all.add(new Answer("Fuel system", intake.fuelSystem().words()));
+        }
+        all.add(new Answer("Read by", intake.readers().stream().map(Intake.ReaderKind::words)
+                .collect(Collectors.joining(", "))
+                + (intake.asks(Question.LINK) && intake.link() != null ? ", by " + intake.link().words() : "")));
+        Intake.Material material = intake.material();
+        all.add(new Answer("Bung",
+                intake.fit().words() + (material == null ? "" : ", pipe of " + material.words())));
+        all.add(new Answer("Stays", intake.permanent() ? "permanently" : "for tuning days"));
+        all.add(new Answer("Harness", intake.fixedHarness() ? "fixed: sensor first" : "joined on the bench"));
+        return List.copyOf(all);
+    }
+
     static void intake(Session session, String what, UnaryOperator<Intake> change) {
         session.edit(what, j -> j.withIntake(change.apply(j.intake())));
     }
@@ -244,7 +279,11 @@ public final class PlanModel implements StationModel {
     public Advice advice(Session session) {
         Intake intake = session.job().intake();
         List<Question> missing = intake.missing();
-        List<Source> checked = List.of(ORDER, Schedule.SOURCE);
+        List<Source> checked = switch (session.leaf().orElse("")) {
+            case "plan.leaf.intake", "plan.leaf.parts" -> List.of();
+            case "plan.leaf.exhaust" -> List.of(LeakEstimate.SOURCE);
+            default -> List.of(ORDER, Schedule.SOURCE);
+        };
         if (intake.condition().stops()) {
             return stopped(session);
         }

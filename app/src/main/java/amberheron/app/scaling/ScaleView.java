@@ -47,6 +47,8 @@ import javafx.scene.layout.VBox;
 /** What to type, the check points, the difference drawn, and the likely causes. */
 public final class ScaleView implements StationView {
     private static final int CAUSES = 4;
+    /** What is typed and what comes of it share the width. */
+    private static final double SHARE = 300;
 
     private final Session session;
     private final ScaleModel model;
@@ -110,11 +112,17 @@ public final class ScaleView implements StationView {
                 "quiet");
         VBox type = Parts.noted("Type this into the reader", settingNote, setting, rounding);
         type.getStyleClass().add("card-first");
-        Parent check = new Columns(300, type, Parts.noted("Shown − true", band, plot),
+        HBox.setHgrow(type, Priority.ALWAYS);
+        VBox difference = Parts.noted("Shown − true", band, plot);
+        HBox.setHgrow(difference, Priority.ALWAYS);
+        type.setPrefWidth(SHARE);
+        difference.setPrefWidth(SHARE);
+        Parent check = Columns.even(300,
                 Parts.noted("Check points", new Label("engine off, then running"), points, entry, fault),
                 Parts.card("Likely causes", causes, corrected));
         leaves = new Leaves(session)
-                .with("Type and check", "scale.leaf.check", () -> Leaf.of(check, this::check))
+                .with("Type and check", "scale.leaf.check",
+                        () -> Leaf.under(new HBox(12, type, difference), check, this::check))
                 .with("Law and reader", "scale.leaf.law",
                         () -> Leaf.of(Parts.card("Law and reader", law, gauge, reader), () -> {
                             law.refresh();
@@ -174,6 +182,11 @@ public final class ScaleView implements StationView {
     @Override
     public List<Node> besideTitle() {
         return List.of(leaves.tabs());
+    }
+
+    @Override
+    public List<Node> pinned() {
+        return List.of(leaves.pinned());
     }
 
     @Override

@@ -1,5 +1,6 @@
 package amberheron.app.shell;
 
+import javafx.beans.binding.Bindings;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.control.ButtonBase;
@@ -112,6 +113,10 @@ public final class Shell {
         running = new RunningBar(session);
         parted = new PartedBar(session);
         armView = new ArmView(session);
+        // Words that would be cut are left out.
+        subtitle.visibleProperty().bind(Bindings.createBooleanBinding(
+                () -> subtitle.getWidth() >= subtitle.prefWidth(-1) - 1, subtitle.widthProperty(),
+                subtitle.textProperty()));
         above.getStyleClass().add("above");
         desk = new BorderPane(scroll, above, null, new VBox(running, parted, noticeBar), null);
         frame.setCenter(desk);

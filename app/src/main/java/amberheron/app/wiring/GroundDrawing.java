@@ -63,10 +63,11 @@ final class GroundDrawing extends Drawing {
             text("heater", heater + 5, top + TALL + 16, 0, "drawing-text", "soft-text");
         } else {
             Optional<GroundPlan.Cost> cost = ground.cost();
-            text("heater and signal return in one wire"
-                    + cost.map(c -> say(": %.1f mV", 1000 * c.shift())).orElse(""), signalX + 8, 68, 0,
-                    "drawing-text",
-                    "strong");
+            // Clear of the reader's own ground, which goes down at the right.
+            double y = school == School.READER ? 92 : 66;
+            text("heater and signal return", signalX + 8, y, 0, "drawing-text", "strong");
+            text("in one wire" + cost.map(c -> say(": %.1f mV", 1000 * c.shift())).orElse(""), signalX + 8, y + 16, 0,
+                    "drawing-text", "strong");
         }
     }
 

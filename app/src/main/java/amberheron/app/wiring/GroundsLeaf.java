@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import amberheron.app.parts.Beside;
 import java.util.List;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.FindingsTable;
@@ -32,13 +33,16 @@ import org.jspecify.annotations.Nullable;
 
 /** What each school of grounding costs here, and the ground drawn as the circuit it is. */
 final class GroundsLeaf implements Leaf {
+    private static final double SCHOOLS = 380;
+
     private final Session session;
     private final WireModel model;
     private final WireFields fields;
     private final FindingsTable findings;
     private final GroundDrawing drawing;
     private final VBox compared = new VBox();
-    private final Node node;
+    private final Node pinned;
+    private final Columns node;
 
     GroundsLeaf(Session session, WireModel model) {
         this.session = session;
@@ -46,46 +50,50 @@ final class GroundsLeaf implements Leaf {
         fields = new WireFields(session);
         findings = new FindingsTable(session);
         drawing = new GroundDrawing(session);
-        Choice<Boolean> wires = fields.flag("Ground wires of the controller", "wire.wires", "one for both",
-                "two: signal apart", w -> w.ground().twoWires(), (w, v) -> w.withGround(w.ground().withTwoWires(v)));
-        Choice<Wire> common = fields.choice("Common sizes", "wire.catalogue", session.catalogue().wires(), Wire::name,
+        Choice<Boolean> wires = fields.list("Ground wires", "wire.wires", List.of(false, true),
+                two -> two ? "two" : "one", w -> w.ground().twoWires(),
+                (w, v) -> w.withGround(w.ground().withTwoWires(v)));
+        Choice<Wire> common = fields.list("Common sizes", "wire.catalogue", session.catalogue().wires(), Wire::name,
                 w -> session.catalogue().wires().stream().filter(c -> matches(c, w.ground().section())).findFirst()
                         .orElse(null),
                 (w, v) -> w.withGround(w.ground().withSection(v.crossSection())));
-        VBox lengths = new VBox(8,
-                Parts.evenly(ground("To the battery", METRE, 0.01, 50, 2, WireField.TO_BATTERY, GroundPlan::toBattery,
-                        GroundPlan::withToBattery),
-                        ground("To the chassis point", METRE, 0.01, 50, 2, WireField.TO_CHASSIS,
-                                GroundPlan::toChassis, GroundPlan::withToChassis)),
+        VBox entries = Parts.card("Wires, to where they end",
                 Parts.evenly(
-                        ground("To the reader's ground", METRE, 0.01, 50, 2, WireField.TO_READER, GroundPlan::toReader,
-                                GroundPlan::withToReader),
+                        ground("To the battery", METRE, 0.01, 50, 2, WireField.TO_BATTERY, GroundPlan::toBattery,
+                                GroundPlan::withToBattery),
+                        ground("To the chassis", METRE, 0.01, 50, 2, WireField.TO_CHASSIS, GroundPlan::toChassis,
+                                GroundPlan::withToChassis),
+                        ground("To the reader", METRE, 0.01, 50, 2, WireField.TO_READER, GroundPlan::toReader,
+                                GroundPlan::withToReader)),
+                Parts.evenly(wires,
                         ground("Wire size", SQUARE_MILLIMETRE, 0.03, 120, 3, WireField.SECTION, GroundPlan::section,
-                                GroundPlan::withSection)),
-                common,
-                Parts.evenly(ground("Heater current, mean", AMPERE, 0, 20, 2, WireField.MEAN, GroundPlan::mean,
-                        GroundPlan::withMean),
-                        ground("while it is on", AMPERE, 0, 20, 2, WireField.PEAK, GroundPlan::peak,
-                                GroundPlan::withPeak)),
-                Parts.evenly(ground("Display's current", AMPERE, 0, 5, 2, WireField.DISPLAY, GroundPlan::display,
-                        GroundPlan::withDisplay),
+                                GroundPlan::withSection),
+                        common),
+                Parts.evenly(
+                        ground("Heater, mean", AMPERE, 0, 20, 2, WireField.MEAN, GroundPlan::mean,
+                                GroundPlan::withMean),
+                        ground("Heater while on", AMPERE, 0, 20, 2, WireField.PEAK, GroundPlan::peak,
+                                GroundPlan::withPeak),
+                        ground("Display", AMPERE, 0, 5, 2, WireField.DISPLAY, GroundPlan::display,
+                                GroundPlan::withDisplay)),
+                Parts.evenly(
                         ground("One joint", OHM, 0.0001, 10, 4, WireField.JOINT, GroundPlan::joint,
-                                GroundPlan::withJoint)),
-                Parts.evenly(ground("Other loads on the strap", AMPERE, 0, 300, 1, WireField.OTHERS, GroundPlan::others,
-                        GroundPlan::withOthers),
-                        ground("Drop as measured", VOLT, -2, 2, 3, WireField.MEASURED,
+                                GroundPlan::withJoint),
+                        ground("Others on strap", AMPERE, 0, 300, 1, WireField.OTHERS, GroundPlan::others,
+                                GroundPlan::withOthers),
+                        ground("Measured drop", VOLT, -2, 2, 3, WireField.MEASURED,
                                 g -> g.school() == null ? null : g.measured().get(g.school()), (g, v) -> {
                                     School taken = g.school();
                                     return taken == null ? g : g.withMeasured(taken, v);
                                 })));
         compared.setId(WireField.SCHOOL.path());
-        node = new Columns(300,
-                Parts.noted("What each school costs here", new Label("press one to take it"), compared, drawing,
-                        findings),
-                Parts.card("Grounds", wires, lengths,
-                        fields.text("Where the grounds are taken", () -> "wire.point",
-                                "such as: sensor ground of the reader, pin and colour",
-                                w -> w.groundPoint(), (w, v) -> w.withGroundPoint(v))));
+        node = Columns.even(300, entries, Parts.card("Against the rules", findings,
+                fields.text("Where the grounds are taken", () -> "wire.point", "pin and colour at the reader",
+                        w -> w.groundPoint(), (w, v) -> w.withGroundPoint(v))));
+        VBox schools = Parts.noted("What each school costs here", new Label("press one to take it"), compared);
+        schools.setPrefWidth(SCHOOLS);
+        schools.setMinWidth(Region.USE_PREF_SIZE);
+        pinned = new Beside(Parts.card("The circuit", drawing), schools, node);
     }
 
     private static boolean matches(Wire wire, @Nullable Double section) {
@@ -119,6 +127,11 @@ final class GroundsLeaf implements Leaf {
     @Override
     public Node node() {
         return node;
+    }
+
+    @Override
+    public List<Node> pinned() {
+        return List.of(pinned);
     }
 
     @Override

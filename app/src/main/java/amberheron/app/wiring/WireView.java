@@ -44,6 +44,11 @@ public final class WireView implements StationView {
     }
 
     @Override
+    public List<Node> pinned() {
+        return List.of(leaves.pinned());
+    }
+
+    @Override
     public void refresh() {
         leaves.refresh();
     }
