@@ -1,5 +1,7 @@
 package amberheron.core.freeair;
 
+import amberheron.core.mixture.ExhaustGas;
+
 /**
  * The air a sensor is calibrated in.
  *
@@ -9,7 +11,9 @@ package amberheron.core.freeair;
  */
 public record Air(double temperature, double humidity, double height) {
     /** Oxygen of dry air, mole fraction. US Standard Atmosphere 1976. */
-    public static final double DRY_OXYGEN = 0.20946;
+    public static final double DRY_OXYGEN = 0.209476;
+    /** Hydrogen per carbon of petrol, which the cost of the air is quoted for. Heywood, table D.4. */
+    private static final double PETROL = 1.87;
 
     /** Pressure at this height, Pa. ICAO Doc 7488. */
     public double pressure() {
@@ -29,10 +33,13 @@ public record Air(double temperature, double humidity, double height) {
 
     /**
      * The lambda shown later for a true lambda, by a controller that was calibrated in this air and takes it for dry
-     * air. Lean readings scale by dry over true oxygen; at lambda 1 nothing changes; on the rich side the pump runs the
-     * other way with the same gain.
+     * air: its gain is off by dry over true oxygen. Lean, that much more oxygen is read as the mixture that would leave
+     * it; rich, the pump runs the other way with the same gain, which acts on λ − 1; at lambda 1 nothing changes.
      */
     public double shownAfterCalibration(double lambda) {
-        return 1 + (lambda - 1) * DRY_OXYGEN / oxygen();
+        double gain = DRY_OXYGEN / oxygen();
+        return lambda <= 1
+                ? 1 + (lambda - 1) * gain
+                : ExhaustGas.lambdaOf(gain * ExhaustGas.oxygen(lambda, PETROL), PETROL);
     }
 }

@@ -26,6 +26,21 @@ public final class ExhaustGas {
     }
 
     /**
+     * The lambda of wet lean exhaust with so much oxygen: the other way round. Heywood, ch. 4.
+     *
+     * @param oxygen mole fraction, 0 or more
+     * @param hydrogenPerCarbon y, 0 to 4
+     * @return 1 or more; infinite for as much oxygen as air has, or more
+     */
+    public static double lambdaOf(double oxygen, double hydrogenPerCarbon) {
+        double need = 1 + hydrogenPerCarbon / 4;
+        double room = 1 - oxygen * (1 + NITROGEN_PER_OXYGEN);
+        return room <= 0
+                ? Double.POSITIVE_INFINITY
+                : (need - oxygen * need + oxygen * (1 + hydrogenPerCarbon / 2)) / (need * room);
+    }
+
+    /**
      * The lambda a sensor sees when air leaks in before it.
      *
      * @param lambda true mixture

@@ -17,7 +17,7 @@ public enum Cause implements CheckId {
             "Type the setting: the reader has none."),
     GROUND_SHIFT("ground-shift", "Ground shift",
             "The same volts are added everywhere: the reader's ground is not the controller's.",
-            "Take both grounds at one point; heater current must not share the signal's ground."),
+            "Keep the heater's current out of the signal's ground."),
     GAIN("gain", "Loading or wrong reference", "The volts arrive in proportion too small or too large.",
             "Measure at the pin with the reader connected; look for a load on the wire or a wrong input reference."),
     PULL_UP("pull-up", "Pull-up at the input", "The input pulls the signal towards its own supply.",

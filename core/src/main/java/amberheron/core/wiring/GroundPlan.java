@@ -132,12 +132,14 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
     }
 
     /**
-     * The school that stays inside a tolerance at the least cost; empty when none does.
+     * The school that stays inside a tolerance at the least cost; empty when none does. With one ground wire never the
+     * reader's sensor ground: the heater's amperes would shift every sensor that is measured against it.
      *
      * @param most greatest shift allowed, V
      */
     public Optional<School> recommended(double most) {
-        return costs().stream().filter(c -> Math.abs(c.shift()) <= most)
+        return costs().stream().filter(c -> twoWires || c.school() != School.READER)
+                .filter(c -> Math.abs(c.shift()) <= most)
                 .min(Comparator.comparingDouble(c -> Math.abs(c.shift()))).map(Cost::school);
     }
 

@@ -82,8 +82,10 @@ public final class PowerRules {
             case CONSTANT ->
                 "It flattens the battery and cooks the sensor: take another, or let a switched one work a relay.";
             case LOST_WHILE_CRANKING ->
+                "The controller restarts with every start, and a relay worked by it would let go as well: take another.";
+            case SAGS_WHILE_CRANKING ->
                 "The controller restarts with every start: let it work a relay that is fed from the battery, or take another.";
-            case DISTURBED -> "Another load pulls it down: a relay at the battery, with this one switching it.";
+            case DISTURBED -> "Another load moves it: a relay at the battery, with this one switching it.";
             case WEAK -> "Too weak for the heater: a relay at the battery, with this one switching it.";
             case DEAD -> "No supply with the key on: take another.";
             case NOT_MEASURED -> "Measure it in every state before it is trusted.";
@@ -96,7 +98,8 @@ public final class PowerRules {
             case SWITCHED -> Verdict.PASS;
             case ACCESSORY_TOO -> Verdict.WARN;
             case CONSTANT, DEAD -> Verdict.FAIL;
-            case LOST_WHILE_CRANKING, DISTURBED, WEAK -> relay ? Verdict.PASS : Verdict.WARN;
+            case LOST_WHILE_CRANKING -> Verdict.WARN;
+            case SAGS_WHILE_CRANKING, DISTURBED, WEAK -> relay ? Verdict.PASS : Verdict.WARN;
             case NOT_MEASURED -> Verdict.UNKNOWN;
         };
     }
@@ -128,7 +131,9 @@ public final class PowerRules {
             case OFF -> Behaviour.CONSTANT;
             case ACCESSORY -> Behaviour.ACCESSORY_TOO;
             case ON -> volts != null && volts <= PowerSource.DEAD ? Behaviour.DEAD : Behaviour.WEAK;
-            case CRANKING -> Behaviour.LOST_WHILE_CRANKING;
+            case CRANKING -> volts == null
+                    ? Behaviour.LOST_WHILE_CRANKING
+                    : PowerSource.cranked(volts).orElse(Behaviour.SWITCHED);
             case RUNNING -> Behaviour.WEAK;
             case LAMPS, INDICATORS -> Behaviour.DISTURBED;
         };

@@ -41,6 +41,8 @@ public record PowerSource(String id, String place, Map<KeyState, Reading> volts,
     public static final double WEAK_RUNNING = 12.8;
     /** Below this while cranking the controller's supply is as good as lost, V. */
     public static final double CRANKING = 6.0;
+    /** Below this a relay's coil lets go, V; from memory: about a third of what it is made for. */
+    public static final double COIL = 4.0;
     /** More change than this when another load comes on is a disturbance, V. */
     public static final double DISTURBED = 0.5;
 
@@ -50,6 +52,7 @@ public record PowerSource(String id, String place, Map<KeyState, Reading> volts,
         ACCESSORY_TOO("live in accessory too"),
         CONSTANT("live all the time"),
         LOST_WHILE_CRANKING("lost while cranking"),
+        SAGS_WHILE_CRANKING("weak while cranking"),
         DISTURBED("disturbed by another load"),
         WEAK("weak"),
         DEAD("dead"),
@@ -85,6 +88,13 @@ public record PowerSource(String id, String place, Map<KeyState, Reading> volts,
         return Optional.ofNullable(volts.get(state)).map(Reading::volts);
     }
 
+    /** What so few volts while cranking mean; empty where the controller stays on. */
+    static Optional<Behaviour> cranked(double volts) {
+        return volts < COIL
+                ? Optional.of(Behaviour.LOST_WHILE_CRANKING)
+                : volts < CRANKING ? Optional.of(Behaviour.SAGS_WHILE_CRANKING) : Optional.empty();
+    }
+
     /** The states that still have to be measured. */
     public List<KeyState> missing() {
         return Stream.of(KeyState.values()).filter(s -> !s.optional() && !volts.containsKey(s)).toList();
@@ -101,8 +111,9 @@ public record PowerSource(String id, String place, Map<KeyState, Reading> volts,
         if (at(KeyState.ON).filter(v -> v <= DEAD).isPresent()) {
             return Behaviour.DEAD;
         }
-        if (at(KeyState.CRANKING).filter(v -> v < CRANKING).isPresent()) {
-            return Behaviour.LOST_WHILE_CRANKING;
+        Optional<Behaviour> cranked = at(KeyState.CRANKING).flatMap(PowerSource::cranked);
+        if (cranked.isPresent()) {
+            return cranked.get();
         }
         if (at(KeyState.ON).filter(v -> v < WEAK).isPresent()
                 || at(KeyState.RUNNING).filter(v -> v < WEAK_RUNNING).isPresent()) {

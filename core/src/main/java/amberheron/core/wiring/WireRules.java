@@ -87,12 +87,21 @@ public final class WireRules {
         Limit limit = new Limit(AT_MOST,
                 new Measure(tolerance / Math.abs(lambdaPerVolt), Unit.VOLT.dimension(), 3));
         boolean kept = Math.abs(lambda) <= tolerance;
-        return new Finding(WireCheck.GROUND, subject, kept ? Verdict.PASS : Verdict.FAIL, figure, limit,
-                kept
-                        ? "Inside the trade's tolerance."
-                        : "The reader is fed shifted volts: part the grounds, or take both at one point.",
-                lambda, Message.of("{0} × {1} λ/V", working, Measure.of(lambdaPerVolt, Unit.ONE, 3)), COPPER)
+        Verdict verdict = !kept
+                ? Verdict.FAIL
+                : GroundCure.throughSensorGround(ground) ? Verdict.WARN : Verdict.PASS;
+        Message says = cure(ground, lambdaPerVolt, tolerance).map(c -> Message.of(kept
+                ? "The heater's amperes go through the reader's sensor ground and shift every sensor on it. {0}"
+                : "The reader is fed shifted volts. {0}", c.text()))
+                .orElse(Message.plain("Inside the trade's tolerance."));
+        return new Finding(WireCheck.GROUND, subject, verdict, figure, limit, says, lambda,
+                Message.of("{0} × {1} λ/V", working, Measure.of(lambdaPerVolt, Unit.ONE, 3)), COPPER)
                 .asking(WireField.SCHOOL.address());
+    }
+
+    /** What mends the ground; empty where nothing has to be mended, or where the volts are not known to cost anything. */
+    public static Optional<GroundCure> cure(GroundPlan ground, @Nullable Double lambdaPerVolt, double tolerance) {
+        return lambdaPerVolt == null ? Optional.empty() : GroundCure.of(ground, tolerance / Math.abs(lambdaPerVolt));
     }
 
     /** What the shift waits for. */

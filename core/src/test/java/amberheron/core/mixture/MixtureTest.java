@@ -1,5 +1,6 @@
 package amberheron.core.mixture;
 
+import org.assertj.core.data.Percentage;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -29,6 +30,8 @@ class MixtureTest {
     @CsvSource({"1.05, 0.94", "1.1, 1.80", "1.2, 3.31", "1.5, 6.69", "2, 10.14", "1e9, 20.95"})
     void leanExhaustOxygen(double lambda, double percent) {
         assertThat(100 * ExhaustGas.oxygen(lambda, 1.87)).isCloseTo(percent, within(0.005));
+        assertThat(ExhaustGas.lambdaOf(ExhaustGas.oxygen(lambda, 1.87), 1.87)).as("and back")
+                .isCloseTo(lambda, Percentage.withPercentage(lambda > 1e6 ? 10 : 1e-6));
     }
 
     @Test

@@ -1,5 +1,6 @@
 package amberheron.core.wiring;
 
+import java.util.Objects;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -137,9 +138,31 @@ class GroundTest {
 
     @Test
     void theSchoolInsideToleranceAtLeastCostIsRecommended() {
-        assertThat(PLAN.recommended(0.05)).as("0.4 m to the reader's own ground").hasValue(School.READER);
+        assertThat(PLAN.recommended(0.05)).as("not the reader's sensor ground, which the heater would lift")
+                .hasValue(School.BATTERY);
+        assertThat(PLAN.withTwoWires(true).recommended(0.05)).hasValueSatisfying(s -> assertThat(
+                cost(PLAN.withTwoWires(true), s).shift()).isCloseTo(0, within(1e-12)));
         assertThat(PLAN.withToReader(null).recommended(0.05)).hasValue(School.BATTERY);
         assertThat(PLAN.withToReader(null).withToBattery(null).recommended(0.05)).isEmpty();
+    }
+
+    /** The heater's return is parted first; with two wires another place, a thicker wire, and at last the reader's − input. */
+    @Test
+    void theCureFollowsFromTheHarness() {
+        GroundPlan shared = PLAN.withSchool(School.SAME_POINT);
+        GroundCure parted = GroundCure.of(shared, 0.05).orElseThrow();
+        assertThat(parted.text().metric()).startsWith("Part the grounds: ");
+        assertThat(Math.abs(cost(Objects.requireNonNull(parted.plan()), School.READER).shift())).isLessThan(1e-9);
+        double shift = cost(shared, School.SAME_POINT).shift();
+        assertThat(GroundCure.of(shared, shift + 1e-6)).as("just inside").isEmpty();
+        assertThat(GroundCure.of(shared, shift - 1e-6)).as("just outside").isPresent();
+        assertThat(GroundCure.of(PLAN.withSchool(School.READER), 10)).as("small, but through the sensors' ground")
+                .isPresent();
+        GroundPlan lifted = PLAN.withTwoWires(true).withSchool(School.CHASSIS);
+        assertThat(GroundCure.of(lifted, 0.05).orElseThrow().text().metric()).startsWith("Take the ground as “");
+        assertThat(GroundCure.of(lifted.withMeasured(School.BATTERY, 1.0).withMeasured(School.READER, 1.0)
+                .withMeasured(School.SAME_POINT, 1.0), 0.05).orElseThrow().plan()).as("nothing near enough").isNull();
+        assertThat(GroundCure.of(GroundPlan.UNMEASURED, 0.05)).isEmpty();
     }
 
     @Test

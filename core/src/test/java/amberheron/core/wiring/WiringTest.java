@@ -102,6 +102,10 @@ class WiringTest {
             "0.03, 12.3, 12.4, 9.8, 14.1, 13.9, 14.0, ACCESSORY_TOO",
             "12.5, 12.5, 12.4, 9.8, 14.1, 13.9, 14.0, CONSTANT",
             "0.0, 0.0, 12.4, 0.1, 14.1, 13.9, 14.0, LOST_WHILE_CRANKING",
+            "0.0, 0.0, 12.4, 3.9, 14.1, 13.9, 14.0, LOST_WHILE_CRANKING",
+            "0.0, 0.0, 12.4, 4.1, 14.1, 13.9, 14.0, SAGS_WHILE_CRANKING",
+            "0.0, 0.0, 12.4, 5.9, 14.1, 13.9, 14.0, SAGS_WHILE_CRANKING",
+            "0.0, 0.0, 12.4, 6.1, 14.1, 13.9, 14.0, SWITCHED",
             "0.0, 0.0, 12.4, 9.8, 14.1, 12.9, 14.0, DISTURBED", "0.0, 0.0, 12.4, 9.8, 14.1, 13.9, 11.2, DISTURBED",
             "0.0, 0.0, 10.1, 8.0, 11.9, 11.8, 11.8, WEAK", "0.0, 0.0, 12.4, 9.8, 12.5, 12.4, 12.4, WEAK",
             "0.0, 0.0, 0.02, 0.0, 0.01, 0.0, 0.0, DEAD"})
@@ -143,8 +147,10 @@ class WiringTest {
                 .isEqualTo(PowerSource.Behaviour.SWITCHED);
         assertThat(PowerRules.best(List.of(constant), false)).isEmpty();
         assertThat(PowerRules.verdict(lost.behaviour(), false)).isEqualTo(Verdict.WARN);
-        assertThat(PowerRules.verdict(lost.behaviour(), true)).as("a relay only needs its coil held")
+        assertThat(PowerRules.verdict(lost.behaviour(), true)).as("the coil lets go too").isEqualTo(Verdict.WARN);
+        assertThat(PowerRules.verdict(source(0.0, 12.4, 5.0).behaviour(), true)).as("the coil holds")
                 .isEqualTo(Verdict.PASS);
+        assertThat(PowerRules.verdict(source(0.0, 12.4, 5.0).behaviour(), false)).isEqualTo(Verdict.WARN);
         assertThat(PowerRules.verdict(constant.behaviour(), true)).isEqualTo(Verdict.FAIL);
     }
 
