@@ -47,9 +47,13 @@ class AddressTest extends WindowTest {
 
     private void eachIsBrought(Set<Address> asked) {
         for (Address address : asked) {
-            hands.interact(() -> session.seek(address));
+            // Brought at once: nothing has to be waited for.
+            boolean there = Hands.onScreen(() -> {
+                session.seek(address);
+                return hands.find(n -> n.isFocused() && within(n, address.key())).isPresent();
+            });
             assertThat(session.station()).as(address.key()).isEqualTo(Station.of(address));
-            assertThat(hands.find(n -> n.isFocused() && within(n, address.key()))).as(address.key()).isPresent();
+            assertThat(there).as(address.key()).isTrue();
         }
     }
 

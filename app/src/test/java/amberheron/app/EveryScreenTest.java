@@ -94,12 +94,14 @@ class EveryScreenTest extends WindowTest {
         });
     }
 
-    /** A leaf answers one question on one screen: with the demo's jobs nothing has to be scrolled for. */
+    /** A leaf answers one question on one screen: with the demo's jobs nothing has to be scrolled for, and tab goes as one reads. */
     @Test
-    void nothingScrolls() {
+    void nothingScrollsAndTabGoesAsOneReads() {
         List<String> scrolled = new ArrayList<>();
+        List<String> jumps = new ArrayList<>();
         for (String job : List.of("SB-014", "SB-015", "SB-016")) {
             everywhere(job, where -> {
+                readingOrder(where, jumps);
                 for (Node node : shown()) {
                     if (node instanceof ScrollPane pane) {
                         double over = Objects.requireNonNull(pane.getContent()).getLayoutBounds().getHeight()
@@ -112,6 +114,7 @@ class EveryScreenTest extends WindowTest {
             });
         }
         assertThat(scrolled).isEmpty();
+        assertThat(jumps).isEmpty();
     }
 
     /** At two sizes no button's words are cut, and nothing drawn hangs out of its drawing. */
@@ -158,29 +161,24 @@ class EveryScreenTest extends WindowTest {
         });
     }
 
-    /** Tab goes through a card as one reads it: line by line, from the left. */
-    @Test
-    void focusGoesInReadingOrder() {
-        List<String> jumps = new ArrayList<>();
-        everywhere("SB-014", where -> {
-            for (Node card : shown()) {
-                if (card.getStyleClass().contains("card")) {
-                    List<Node> stops = all(card, new ArrayList<>()).stream()
-                            .filter(n -> n.isFocusTraversable() && !n.isDisabled() && !inside(n)).toList();
-                    for (int i = 1; i < stops.size(); i++) {
-                        Bounds before = stops.get(i - 1).localToScene(stops.get(i - 1).getBoundsInLocal());
-                        Bounds now = stops.get(i).localToScene(stops.get(i).getBoundsInLocal());
-                        boolean column = now.getMinX() >= before.getMaxX();
-                        boolean up = now.getMaxY() <= before.getMinY() && !column;
-                        boolean back = now.getMaxX() <= before.getMinX() && now.getMinY() < before.getMaxY();
-                        if (up || back) {
-                            jumps.add(where + ": from " + stops.get(i - 1).getId() + " to " + stops.get(i).getId());
-                        }
+    /** Tab goes through a card line by line, from the left. */
+    private void readingOrder(String where, List<String> jumps) {
+        for (Node card : shown()) {
+            if (card.getStyleClass().contains("card")) {
+                List<Node> stops = all(card, new ArrayList<>()).stream()
+                        .filter(n -> n.isFocusTraversable() && !n.isDisabled() && !inside(n)).toList();
+                for (int i = 1; i < stops.size(); i++) {
+                    Bounds before = stops.get(i - 1).localToScene(stops.get(i - 1).getBoundsInLocal());
+                    Bounds now = stops.get(i).localToScene(stops.get(i).getBoundsInLocal());
+                    boolean column = now.getMinX() >= before.getMaxX();
+                    boolean up = now.getMaxY() <= before.getMinY() && !column;
+                    boolean back = now.getMaxX() <= before.getMinX() && now.getMinY() < before.getMaxY();
+                    if (up || back) {
+                        jumps.add(where + ": from " + stops.get(i - 1).getId() + " to " + stops.get(i).getId());
                     }
                 }
             }
-        });
-        assertThat(jumps).isEmpty();
+        }
     }
 
     private void cut(String job, double width, double height) {

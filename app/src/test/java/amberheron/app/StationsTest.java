@@ -192,7 +192,7 @@ class StationsTest extends WindowTest {
             @SuppressWarnings("unchecked") // the list of faults
             ComboBox<PowerSource.Behaviour> faults = (ComboBox<PowerSource.Behaviour>) byId(
                     "wire.simulated.fault");
-            faults.setValue(PowerSource.Behaviour.LOST_WHILE_CRANKING);
+            faults.setValue(PowerSource.Behaviour.SAGS_WHILE_CRANKING);
             ((Button) byId("wire.simulate")).fire();
         });
         waitUntil(() -> shows("V live · Simulated bench meter"));
@@ -201,7 +201,7 @@ class StationsTest extends WindowTest {
             waitUntil(() -> session.job().wiring().source().orElseThrow()
                     .at(KeyState.valueOf(state.toUpperCase(java.util.Locale.ROOT))).isPresent());
         }
-        assertThat(shows("A is lost while cranking. The controller restarts with every start")).isTrue();
+        assertThat(shows("A is weak while cranking. The controller restarts with every start")).isTrue();
         assertThat(shows("sim · Cranking")).as("said at the field").isTrue();
         hands.clickOn(byId("wire.leaf.feed"));
         hands.interact(() -> ((ToggleButton) byId("wire.feed.relay.1")).fire());

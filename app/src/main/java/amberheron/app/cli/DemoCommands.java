@@ -61,7 +61,7 @@ final class DemoCommands {
     record Ready(Session session, JobBook book, Catalogue catalogue) {
         /** The shop that does not exist. */
         Shop shop() {
-            return ShopHabits.read(book.preferences(), catalogue.laws());
+            return ShopHabits.read(book.preferences(), catalogue.laws()).on(LocalDate.now(ZoneId.systemDefault()));
         }
 
         /** A demo job. */

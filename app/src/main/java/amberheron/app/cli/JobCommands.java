@@ -1,5 +1,8 @@
 package amberheron.app.cli;
 
+import amberheron.core.finding.Origin;
+import java.time.ZoneId;
+import java.time.LocalDate;
 import java.util.stream.Collectors;
 import amberheron.core.finding.Check;
 import static amberheron.core.units.Phrase.say;
@@ -81,7 +84,8 @@ final class JobCommands {
             Path home = surroundings.home();
             Catalogue catalogue = Catalogue.withShop(home.resolve("catalogue"));
             catalogue.faults().forEach(f -> err().println("heron: left out of the catalogue: " + f));
-            return ShopHabits.read(JobBook.habits(home.resolve("book.db")), catalogue.laws());
+            return ShopHabits.read(JobBook.habits(home.resolve("book.db")), catalogue.laws())
+                    .on(LocalDate.now(ZoneId.systemDefault()));
         }
 
         /** A job that can be read but not worked out is as unusable as one that cannot be read. */
@@ -245,7 +249,7 @@ final class JobCommands {
             if (read.skipped() > read.faults().size()) {
                 err().printf(Locale.ROOT, "heron: left out: %d rows in all%n", read.skipped());
             }
-            Job proven = job.withProving(ProveModel.proving(read));
+            Job proven = job.withProving(ProveModel.proving(read, Origin.UNRECORDED));
             return report(proven, review(proven).findings(Station.PROVE), "");
         }
     }
@@ -266,6 +270,12 @@ final class JobCommands {
                     out().printf(Locale.ROOT, "%-10s %-16s %s%n", station.title(), review.state(station).words(),
                             review.because(station).stream().map(Check::key).collect(Collectors.joining(", ")));
                 }
+                review.stale().forEach(s -> out().println("stale: " + s.text().metric()));
+                review.trust().ifPresent(t -> {
+                    t.at().forEach(a -> out().printf(Locale.ROOT, "trust: λ %.3f ± %.3f%n", a.lambda(), a.u()));
+                    t.largest().ifPresent(l -> out().printf(Locale.ROOT, "       mostly %s, %.0f %%%n", l.by().words(),
+                            100 * l.share()));
+                });
                 review.next()
                         .ifPresent(n -> out().printf(Locale.ROOT, "next: %s: %s%n", n.station().title(), n.text()));
             }

@@ -1,5 +1,6 @@
 package amberheron.app.demo;
 
+import java.time.ZoneOffset;
 import org.jspecify.annotations.Nullable;
 import amberheron.core.harness.AsWired;
 import amberheron.core.job.JobSummary;
@@ -66,7 +67,6 @@ import java.util.stream.Collectors;
 public final class DemoBook {
     private static final double TIME_STEP = 0.25;
     private static final String DAY = "demo.day";
-    private static final Origin SIMULATED = new Origin(Origin.Kind.SIMULATED, "simulated instruments", null, "");
 
     private DemoBook() {
     }
@@ -111,12 +111,17 @@ public final class DemoBook {
                 .withHandOver(new Job.HandOver(job.handOver().notDone(), moved.apply(job.handOver().date())));
     }
 
-    private static PowerSource source(String id, String place, double... volts) {
+    private static Origin simulated(LocalDate day) {
+        return new Origin(Origin.Kind.SIMULATED, "simulated instruments", day.atTime(9, 30).toInstant(ZoneOffset.UTC),
+                "");
+    }
+
+    private static PowerSource source(LocalDate day, String id, String place, double... volts) {
         KeyState[] states = {KeyState.OFF, KeyState.ON, KeyState.CRANKING, KeyState.RUNNING, KeyState.LAMPS,
                 KeyState.INDICATORS};
         PowerSource source = PowerSource.named(id).withPlace(place);
         for (int i = 0; i < states.length; i++) {
-            source = source.withReading(states[i], volts[i], SIMULATED);
+            source = source.withReading(states[i], volts[i], simulated(day));
         }
         return source;
     }
@@ -156,16 +161,17 @@ public final class DemoBook {
                         .withFitted(new AsFitted(0.614, rad(36), rad(3), rad(2), today.minusDays(8), true,
                                 List.of())))
                 .withWiring(DemoWiring.harbourVan(List.of(
-                        source("A", "fuse 7, ignition coil feed", 0.02, 12.4, 9.7, 14.1, 13.9, 14.0).withHostFuse(15.0)
+                        source(today, "A", "fuse 7, ignition coil feed", 0.02, 12.4, 9.7, 14.1, 13.9, 14.0)
+                                .withHostFuse(15.0)
                                 .withHostLoad(6.0),
-                        source("B", "cigar lighter", 12.5, 12.5, 9.8, 14.1, 13.8, 14.0)), today.minusDays(8)))
+                        source(today, "B", "cigar lighter", 12.5, 12.5, 9.8, 14.1, 13.8, 14.0)), today.minusDays(8)))
                 .withAir(new FreeAirCheck(FreeAirCheck.School.CLEAR_THEN_LEARN, 291.15, 0.62, 4.0, 0.2064, null, 74.0,
-                        today.minusDays(8)))
+                        today.minusDays(8), "V-07"))
                 .withLaw(law).withReader(reader.withSetting(setting));
-        job = withPoints(job, setting, 0.5, 1.5, 2.75, 4.25);
+        job = withPoints(job, today.minusDays(8), setting, 0.5, 1.5, 2.75, 4.25);
         Path log = home.resolve("logs").resolve("SB-014-drive.csv");
         write(log, driveLog(new SignalChain(law, WireEffect.NONE, reader, setting), 300));
-        job = job.withProving(ProveModel.proving(ProveModel.read(job, log)))
+        job = job.withProving(ProveModel.proving(ProveModel.read(job, log), simulated(today.minusDays(7))))
                 .withHandOver(new Job.HandOver("Catalyst heat shield not refitted: a new one is on order.",
                         today.minusDays(7)));
         return job.withDone(JobPlan.of(intake).steps().stream().map(Step::id).collect(Collectors.toSet()));
@@ -200,8 +206,9 @@ public final class DemoBook {
                                 List.of())))
                 .withWiring(Wiring.UNMEASURED
                         .withSources(List.of(
-                                PowerSource.named("A").withPlace("radio feed").withReading(KeyState.OFF, 0.0, SIMULATED)
-                                        .withReading(KeyState.ON, 12.1, SIMULATED)))
+                                PowerSource.named("A").withPlace("radio feed")
+                                        .withReading(KeyState.OFF, 0.0, simulated(today))
+                                        .withReading(KeyState.ON, 12.1, simulated(today))))
                         .withTaken("A").withFuse(5.0))
                 .withDone(Set.of("leaks", "display", "place", "run", "drill", "clamp", "tight"));
     }
@@ -236,16 +243,17 @@ public final class DemoBook {
                         .withChosen("A").withProbe(new Probe(0.08, 2.4, 0.5, 1.2))
                         .withFitted(new AsFitted(0.62, rad(61), 0, 0, today.minusDays(1), true, List.of())))
                 .withWiring(DemoWiring
-                        .sidecar(List.of(source("A", "tail lamp relay, brown", 0.01, 12.6, 8.9, 13.9, 13.8, 13.7))))
+                        .sidecar(List
+                                .of(source(today, "A", "tail lamp relay, brown", 0.01, 12.6, 8.9, 13.9, 13.8, 13.7))))
                 .withAir(new FreeAirCheck(FreeAirCheck.School.FACTORY_TRIMMED, 294.15, 0.55, 4.0, 0.2068, null, 90.0,
-                        today.minusDays(1)))
+                        today.minusDays(1), ""))
                 .withLaw(law).withReader(reader);
-        job = withPoints(job, SettingFinder.find(law, reader).orElseThrow(), 0.5, 1.5, 2.75, 4.25);
+        job = withPoints(job, today.minusDays(1), SettingFinder.find(law, reader).orElseThrow(), 0.5, 1.5, 2.75, 4.25);
         return job.withDone(Set.of("leaks", "display", "source", "place", "run", "splice", "battery", "free", "tight",
                 "air", "sensor", "connect", "ground", "route", "scale"));
     }
 
-    private static Job withPoints(Job job, ReaderSetting setting, double... volts) {
+    private static Job withPoints(Job job, LocalDate day, ReaderSetting setting, double... volts) {
         SimulatedBench bench = new SimulatedBench(
                 new SignalChain(java.util.Objects.requireNonNull(job.law()),
                         WireEffect.shift(WireRules.shift(job.wiring().ground()).orElse(0.0)),
@@ -254,7 +262,7 @@ public final class DemoBook {
         Job with = job;
         for (double v : volts) {
             var reading = bench.take(v);
-            with = with.withPoint(new CheckPoint(reading.volts(), null, reading.shown(), "", SIMULATED));
+            with = with.withPoint(new CheckPoint(reading.volts(), null, reading.shown(), "", simulated(day)));
         }
         return with;
     }

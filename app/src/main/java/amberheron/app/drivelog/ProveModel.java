@@ -1,5 +1,8 @@
 package amberheron.app.drivelog;
 
+import amberheron.core.job.JobCheck;
+import amberheron.core.job.Stale;
+import amberheron.core.finding.Origin;
 import static amberheron.core.units.Phrase.say;
 import amberheron.io.UnusableInput;
 import java.nio.file.InvalidPathException;
@@ -48,10 +51,11 @@ public final class ProveModel implements StationModel {
     /** Reads and compares a log off the screen's thread, and keeps what it says with the job it was read for. */
     static void take(Session session, String typed) {
         Job job = session.job();
+        Origin origin = session.typed();
         session.inBackground("Reading the log", () -> {
             try {
                 LogCsv.Log log = read(job, Path.of(typed.strip()));
-                return new Taken(log, proving(log));
+                return new Taken(log, proving(log, origin));
             } catch (InvalidPathException e) {
                 throw new UnusableInput(typed, "", "is not a path, expected one such as /logs/drive.csv");
             }
@@ -77,8 +81,8 @@ public final class ProveModel implements StationModel {
     }
 
     /** The log compared, as it is kept with the job. */
-    public static Job.Proving proving(LogCsv.Log log) {
-        return new Job.Proving(log.file(), log.digest(), LogComparison.of(log.samples()));
+    public static Job.Proving proving(LogCsv.Log log, Origin origin) {
+        return new Job.Proving(log.file(), log.digest(), origin, LogComparison.of(log.samples()));
     }
 
     @Override
@@ -94,6 +98,12 @@ public final class ProveModel implements StationModel {
                     plain("A cold start is rich and says nothing yet; wait for warm idle, cruise, full throttle and lift-off."),
                     Message.NONE, checked, caution);
         }
+        Optional<Stale> stale = session.review().stale(Station.PROVE);
+        if (stale.isPresent()) {
+            return new Advice(plain(stale.get().reading().again()),
+                    new Action("Name the log", () -> session.seek(LogField.FILE.address())), stale.get().text(),
+                    Message.NONE, checked, caution);
+        }
         Optional<Finding> worst = Figures.worst(findings);
         if (worst.isPresent() && worst.get().verdict() == Verdict.FAIL) {
             return new Advice(plain("Go back to Scale: the reader is off on the road."),
@@ -101,6 +111,13 @@ public final class ProveModel implements StationModel {
                     Message.of("{0} What agreed on the bench and not on the road points at the grounds.",
                             worst.get().consequence()),
                     Message.NONE, checked, caution);
+        }
+        Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
+        if (open.isPresent() || proving.origin().taken() == null) {
+            return new Advice(plain("Drive on with the log running, then read it here."),
+                    new Action("Name the log", () -> session.seek(LogField.FILE.address())),
+                    open.map(Finding::consequence).orElse(plain(JobCheck.LOG_DATED.words())), Message.NONE, checked,
+                    caution);
         }
         Onward onward = Onward.from(session);
         return new Advice(onward.next(), onward.action(),

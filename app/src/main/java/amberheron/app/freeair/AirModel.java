@@ -1,5 +1,7 @@
 package amberheron.app.freeair;
 
+import amberheron.core.freeair.AirField;
+import amberheron.core.job.Stale;
 import amberheron.app.session.Onward;
 import amberheron.core.finding.Message;
 import static amberheron.core.finding.Message.plain;
@@ -66,6 +68,14 @@ public final class AirModel implements StationModel {
                     plain("Water vapour and height change the oxygen in “air”; the controller takes it for dry air."),
                     parted,
                     checked, caution);
+        }
+        Optional<Stale> stale = session.review().stale(Station.AIR);
+        if (stale.isPresent()) {
+            return new Advice(plain(stale.get().reading().again()),
+                    Action.enter(session, check.shownLambda() == null
+                            ? AirField.SHOWN.address()
+                            : AirField.MIXTURE.address()),
+                    stale.get().text(), parted, checked, caution);
         }
         Optional<Finding> wrong = findings.stream().filter(f -> f.verdict() == Verdict.FAIL).findFirst();
         if (wrong.isPresent()) {

@@ -1,5 +1,6 @@
 package amberheron.app.freeair;
 
+import amberheron.app.parts.TextEntry;
 import amberheron.app.parts.Cells;
 import amberheron.core.freeair.AirField;
 import static amberheron.core.units.Unit.CELSIUS;
@@ -64,11 +65,14 @@ public final class AirView implements StationView {
                 School::words, () -> session.job().air().school(),
                 s -> session.edit(s.words(), j -> j.withAir(j.air().withSchool(s))));
         refreshers.add(school::refresh);
+        TextEntry sensor = new TextEntry(session, "Sensor", AirField.SENSOR.address().key(), "number or mark on it", 1,
+                j -> j.air().sensor(), (j, v) -> j.withAir(j.air().withSensor(v)));
+        refreshers.add(sensor::refresh);
         VBox today = Parts.card("Oxygen in this air", oxygen, costs);
         root = new Columns(300, Parts.card("The air today", Parts.evenly(temperature, humidity, height)),
                 Parts.noted("What the controller shows", date, school, procedure,
                         Parts.evenly(shown, mixture, settled)),
-                today, Parts.card("Against the rules", findings));
+                today, Parts.card("Against the rules", findings), Parts.card("The sensor checked", sensor));
     }
 
     /** The day of the reading: today for a new one, none when it is taken back. */

@@ -12,7 +12,6 @@ import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.core.finding.Source;
 import amberheron.core.job.Job;
-import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
 import amberheron.io.json.JobDocument;
 import amberheron.io.pack.HandOverPack;
@@ -67,7 +66,8 @@ public final class HandOverModel implements StationModel {
     @Override
     public Advice advice(Session session) {
         List<Station> open = Arrays.stream(Station.values())
-                .filter(s -> s != Station.HAND_OVER && session.review().state(s) != LinkState.PROVEN).toList();
+                .filter(s -> s != Station.HAND_OVER && !session.review().state(s).done())
+                .filter(s -> s != Station.PLAN || !session.review().planned()).toList();
         List<Source> checked = List.of(Source.derived("the state of every link, from this job's own figures"));
         Message caution = plain(
                 "A wrong number is worse than none: an engine is fuelled from it. Removing or replacing emission parts can be illegal on the road: local law and inspection rules decide.");

@@ -35,7 +35,7 @@ public final class HandOverView implements StationView {
         notDone = new TextEntry(session, "What was not done", "handover.notDone", "so that the next person knows", 4,
                 j -> j.handOver().notDone(), (j, v) -> j.withHandOver(new Job.HandOver(v, j.handOver().date())));
         root = new VBox(12, Parts.card("Standing", standing),
-                new Columns(300, Parts.card("On the sheet", facts, setting, note, points, proving),
+                Columns.wideLeft(220, Parts.card("On the sheet", facts, setting, note, points, proving),
                         Parts.card("Hand over", notDone,
                                 Parts.button("Write the pack", "handover.write", () -> model.write(session), "primary"),
                                 where)));

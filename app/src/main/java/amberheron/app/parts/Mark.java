@@ -30,6 +30,8 @@ public final class Mark {
             }
             case PROVEN -> new Group(styled(new Circle(R), "mark-disc"), styled(path(TICK), "mark-on-disc"));
             case OUT_OF_TOLERANCE -> triangle(R);
+            case STALE -> new Group(styled(new Circle(R), "mark-stale"), styled(path(TICK), "mark-on-stale"));
+            case NOT_NEEDED -> new Group(styled(new Circle(R), "mark-ring"), styled(path("M-4,0 L4,0"), "mark-tick"));
         };
     }
 

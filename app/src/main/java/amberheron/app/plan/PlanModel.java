@@ -1,9 +1,9 @@
 package amberheron.app.plan;
 
+import amberheron.core.job.JobReview;
 import java.util.stream.Stream;
 import amberheron.core.mixture.Fuel;
 import java.util.function.UnaryOperator;
-import amberheron.core.job.LinkState;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import amberheron.core.finding.Message;
@@ -46,9 +46,6 @@ public final class PlanModel implements StationModel {
     private static final double LEAK = 0.01;
     private static final List<Double> HOLES = List.of(0.001, 0.002, 0.004);
     /** Steps of which another station holds the proof. */
-    private static final Map<String, Station> SHOWN_AT = Map.of("source", Station.WIRE, "run", Station.WIRE, "splice",
-            Station.WIRE, "ground", Station.WIRE, "place", Station.PLACE, "air", Station.AIR, "scale", Station.SCALE,
-            "points", Station.SCALE, "prove", Station.PROVE);
     private @Nullable String opened;
     private @Nullable Object scheduledFor;
     private List<Schedule> schedules = List.of();
@@ -165,6 +162,12 @@ public final class PlanModel implements StationModel {
         return span == null
                 ? plain(step.title())
                 : Message.of("{0}, {1} to {2}", plain(step.title()), span.from(), span.to());
+    }
+
+    private static void tick(Session session, List<Step> steps) {
+        Set<String> done = new TreeSet<>(session.job().done());
+        steps.forEach(s -> done.add(s.id()));
+        session.edit("ticked what is proven", j -> j.withDone(done));
     }
 
     /** Ticks a step, or takes the tick back from it and from what stood on it; refused with the reason. */
@@ -296,16 +299,33 @@ public final class PlanModel implements StationModel {
                     Message.NONE, checked, caution(session));
         }
         Optional<Step> next = session.review().plan().next(session.job().done());
+        List<Step> tooSoon = session.review().tickedTooSoon();
+        if (!tooSoon.isEmpty() && (next.isEmpty() || next.get().id().equals("sheet"))) {
+            Step ticked = tooSoon.getFirst();
+            Station at = JobReview.shownAt(ticked.id()).orElseThrow();
+            return new Advice(Message.of("“{0}” is ticked, but {1} is {2}.", plain(ticked.title()), plain(at.title()),
+                    plain(session.review().state(at).words())), Action.go(session, at),
+                    Message.of("{0} ticked although their checks are open or failed.",
+                            plain(tooSoon.size() == 1 ? "One step is" : tooSoon.size() + " steps are")),
+                    Message.NONE, checked, caution(session));
+        }
         if (next.isEmpty() || next.get().id().equals("sheet")) {
             return new Advice(plain("Every step is done."),
                     Action.go(session, Station.HAND_OVER),
                     plain("What remains is the sheet."), Message.NONE, checked, Message.NONE);
         }
+        List<Step> proven = session.review().provenUnticked();
+        if (!proven.isEmpty()) {
+            return new Advice(Message.of("Tick what is proven: {0}.",
+                    Message.joined("; ", proven.stream().map(PlanModel::title).toList())),
+                    new Action("Tick " + (proven.size() == 1 ? "it" : "these " + proven.size()),
+                            () -> tick(session, proven)),
+                    plain("The checks of their stations are kept."), Message.NONE, checked, caution(session));
+        }
         Step step = next.get();
         List<String> lacking = step.items().stream().filter(i -> i.kind() != Step.Item.Kind.TOOL).map(Step.Item::name)
                 .filter(n -> !session.job().progress().inHand().contains(n)).toList();
-        Action act = Optional.ofNullable(SHOWN_AT.get(step.id()))
-                .filter(at -> session.review().state(at) != LinkState.PROVEN)
+        Action act = JobReview.shownAt(step.id()).filter(at -> !session.review().state(at).done())
                 .map(at -> Action.go(session, at))
                 .orElseGet(() -> new Action("Tick it", () -> toggle(session, step)));
         return new Advice(Message.of("{0}.", title(step)), act,

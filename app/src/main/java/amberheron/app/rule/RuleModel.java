@@ -1,5 +1,6 @@
 package amberheron.app.rule;
 
+import amberheron.core.trust.Trust;
 import amberheron.app.session.Figures;
 import amberheron.core.finding.Message;
 import static amberheron.core.units.Phrase.say;
@@ -39,6 +40,7 @@ public final class RuleModel {
     private final double to;
     private final List<Scale> scales;
     private final Optional<JobReview.ChainNow> chain;
+    private final Optional<Trust> trust;
     /** Ticks are asked for again and again while a scale stays. */
     private final Map<String, Laid> ticks = new HashMap<>();
 
@@ -83,6 +85,7 @@ public final class RuleModel {
         this.from = law == null ? USUAL_RICHEST : Math.max(RICHEST, Math.min(law.richest(), 0.95));
         this.to = law == null ? USUAL_LEANEST : Math.min(LEANEST, Math.max(law.leanest(), 1.05));
         this.chain = review.chain();
+        this.trust = review.trust();
         List<Scale> list = new ArrayList<>();
         list.add(new Scale("lambda", "exhaust λ", 3, l -> l, false, ""));
         if (fuel != null) {
@@ -121,6 +124,18 @@ public final class RuleModel {
     private static double counts(JobReview.ChainNow chain, double lambda) {
         Long counts = chain.chain().counts(lambda);
         return counts == null ? Double.NaN : counts;
+    }
+
+    /** How far from what is shown the truth may be at a mixture, λ; empty while that cannot be told. */
+    public OptionalDouble trust(double lambda) {
+        return trust.map(t -> {
+            List<Trust.At> at = t.at();
+            int i = lambda <= at.get(1).lambda() ? 0 : 1;
+            Trust.At a = at.get(i);
+            Trust.At b = at.get(i + 1);
+            double part = a.lambda() == b.lambda() ? 0 : (lambda - a.lambda()) / (b.lambda() - a.lambda());
+            return OptionalDouble.of(Math.max(0, a.u() + part * (b.u() - a.u())));
+        }).orElse(OptionalDouble.empty());
     }
 
     /** The scales, from the exhaust to the number shown. */

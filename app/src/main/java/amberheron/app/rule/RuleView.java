@@ -188,9 +188,12 @@ public final class RuleView extends Pane {
         cursor.setStartY(4);
         cursor.setEndY(foot());
         head.setTranslateX(x - 6);
-        halo.setX(x - 12);
+        // As wide as the trust figure: anywhere in it may be the truth.
+        double u = model.trust(lambda).orElse(0);
+        double from = u > 0 ? x(lambda - u) : x - 12;
+        halo.setX(Math.min(from, x - 3));
         halo.setY(4);
-        halo.setWidth(24);
+        halo.setWidth(Math.max(6, u > 0 ? x(lambda + u) - from : 24));
         halo.setHeight(foot() - 4);
         for (int i = 0; i < values.size(); i++) {
             String text = model.scales().get(i).text(lambda);

@@ -1,5 +1,8 @@
 package amberheron.app.scaling;
 
+import amberheron.core.wiring.GroundCure;
+import amberheron.core.job.Stale;
+import amberheron.core.job.RestsOn;
 import amberheron.core.wiring.WireCheck;
 import amberheron.core.finding.Verdict;
 import amberheron.core.job.LinkState;
@@ -80,7 +83,7 @@ public final class ScaleModel implements StationModel {
         if (splits.isPresent()) {
             return splits;
         }
-        List<Double> taken = session.job().points().stream().map(p -> p.outputVolts(law)).toList();
+        List<Double> taken = session.review().points().stream().map(p -> p.outputVolts(law)).toList();
         double low = Math.max(0, law.lowestVolts());
         double high = Math.min(5, law.highestVolts());
         List<Double> spread = new ArrayList<>();
@@ -179,6 +182,10 @@ public final class ScaleModel implements StationModel {
 
     /** Where a point came from, where that has to be said. */
     static String origin(Session session, CheckPoint point) {
+        Optional<RestsOn> changed = session.review().changedSince(point);
+        if (changed.isPresent()) {
+            return "stale: " + changed.get().words() + " changed";
+        }
         return point.origin().real()
                 ? ""
                 : session.shop().demo() ? "simulated" : "simulated: counts for nothing";
@@ -232,10 +239,13 @@ public final class ScaleModel implements StationModel {
                     plain("What the reader shows says something about the wires only when they are as they will stay."),
                     Message.NONE, checked, caution);
         }
+        Optional<Stale> stale = session.review().stale(Station.SCALE);
         if (diagnosis.isEmpty()) {
             return new Advice(Message.of("Type the setting, then apply {0} and note what the reader shows.", volts),
                     take,
-                    plain("Agreement at one point proves nothing about slope: two or more, spread over the range."),
+                    stale.isPresent()
+                            ? stale.get().text()
+                            : plain("Agreement at one point proves nothing about slope: two or more, spread over the range."),
                     Message.NONE,
                     checked, caution);
         }
@@ -252,7 +262,8 @@ public final class ScaleModel implements StationModel {
         if (!d.withinTolerance()) {
             Optional<Double> predicted = WireRules.shift(job.wiring().ground()).filter(s -> s != 0);
             if (cause == Cause.GROUND_SHIFT && predicted.isPresent()) {
-                return new Advice(plain(cause.remedy()), Action.go(session, Station.WIRE),
+                return new Advice(session.review().groundCure().map(GroundCure::text).orElse(plain(cause.remedy())),
+                        Action.go(session, Station.WIRE),
                         Message.of("The points say {0} mV; this job's shared ground wire predicts {1} mV. {2}",
                                 millivolts((Double) d.best().parameters().getOrDefault("volts", 0.0)),
                                 millivolts(predicted.get()), consequence(d)),
@@ -272,6 +283,11 @@ public final class ScaleModel implements StationModel {
                             ? "One agreeing point proves nothing about slope: many controllers put out 14.7 with no sensor at all."
                             : "Agrees so far; once more with the engine running, since heater and alternator move the grounds."),
                     Message.NONE, checked, caution);
+        }
+        if (!session.review().state(Station.SCALE).done()) {
+            return new Advice(apply, take, session.review().because(Station.SCALE).stream()
+                    .filter(c -> c.id() instanceof JobCheck).map(c -> plain(((JobCheck) c.id()).words())).findFirst()
+                    .orElse(Message.NONE), Message.NONE, checked, caution);
         }
         Onward onward = Onward.from(session);
         return new Advice(onward.next(), onward.action(),

@@ -246,13 +246,15 @@ public final class ScaleView implements StationView {
         for (int i = 0; i < taken.size(); i++) {
             CheckPoint p = taken.get(i);
             double off = p.error(used, read);
+            boolean counts = session.review().points().contains(p);
             boolean kept = Math.abs(off) <= Tolerance.LAMBDA + 1e-12;
             int index = i;
-            points.line(0, i + 1, UnitChoice.digits(p.outputVolts(used), 2) + " V", "figure");
-            points.line(1, i + 1, Figures.mixture(session, p.trueLambda(used)), "figure");
-            points.line(2, i + 1, ScaleModel.inReader(read, p.shown()), "figure");
+            String ink = counts ? "plain" : "soft";
+            points.line(0, i + 1, UnitChoice.digits(p.outputVolts(used), 2) + " V", "figure", ink);
+            points.line(1, i + 1, Figures.mixture(session, p.trueLambda(used)), "figure", ink);
+            points.line(2, i + 1, ScaleModel.inReader(read, p.shown()), "figure", ink);
             points.line(3, i + 1, (kept ? "" : "▲ ") + Figures.difference(session, off), "figure",
-                    !p.origin().real() && !session.shop().demo() ? "soft" : kept ? "agreed" : "wrong");
+                    !counts ? "soft" : kept ? "agreed" : "wrong");
             points.put(4, i + 1, () -> {
                 Button remove = Parts.button("×", "scale.remove." + index, () -> model.remove(session, index), "icon");
                 remove.setAccessibleText("Remove check point " + (index + 1));

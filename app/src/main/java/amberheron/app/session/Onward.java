@@ -1,5 +1,6 @@
 package amberheron.app.session;
 
+import amberheron.core.job.JobCheck;
 import static amberheron.core.finding.Message.plain;
 
 import amberheron.app.session.Advice.Action;
@@ -18,9 +19,12 @@ public record Onward(Message next, Action action) {
     /** Onward from the station shown. */
     public static Onward from(Session session) {
         Station to = Arrays.stream(Station.values()).filter(s -> s != session.station())
-                .filter(s -> waits(session, s)).findFirst().orElse(Station.HAND_OVER);
+                .filter(s -> waits(session, s)).findFirst()
+                .orElse(session.station() == Station.PLAN || session.review().state(Station.PLAN).done()
+                        ? Station.HAND_OVER
+                        : Station.PLAN);
         return new Onward(plain(switch (to) {
-            case PLAN -> "Enter the rest of the intake.";
+            case PLAN -> session.review().planned() ? "Tick the steps that are left." : "Enter the rest of the intake.";
             case PLACE -> "Find the place next.";
             case WIRE -> "Wire it next.";
             case AIR -> "Calibrate in free air next.";
@@ -33,7 +37,12 @@ public record Onward(Message next, Action action) {
     /** What lies is shown wherever one is; one goes back for what is unfinished. */
     private static boolean waits(Session session, Station station) {
         LinkState state = session.review().state(station);
-        return state != LinkState.PROVEN
+        // Steps that are left are done at the other stations.
+        boolean planned = station == Station.PLAN && session.review().planned();
+        // How it was fitted is measured when it stays there.
+        boolean placed = station == Station.PLACE && !session.review().state(Station.WIRE).done()
+                && session.review().because(station).stream().allMatch(c -> c.is(JobCheck.AS_FITTED));
+        return !state.done() && !planned && !placed
                 && (state != LinkState.OUT_OF_TOLERANCE || station.compareTo(session.station()) > 0);
     }
 }

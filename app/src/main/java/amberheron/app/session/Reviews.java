@@ -56,7 +56,7 @@ final class Reviews {
         next = review.job();
         shop = by;
         // Not needed for the first screen, but before the place is looked at.
-        reviewer.execute(review.places()::workOut);
+        reviewer.execute(review::workOut);
     }
 
     /** Asks for a review. */
@@ -78,7 +78,7 @@ final class Reviews {
             Outcome outcome;
             try {
                 outcome = new Outcome(job, new JobReview(job, by, before), "");
-                outcome.review().places().workOut();
+                outcome.review().workOut();
             } catch (RuntimeException | StackOverflowError e) {
                 Logger.getLogger(Reviews.class.getName()).log(Level.SEVERE, "cannot be reviewed: " + job.id(), e);
                 outcome = new Outcome(job, before, "it cannot be worked out: " + e.getMessage());

@@ -1,5 +1,6 @@
 package amberheron.app.session;
 
+import amberheron.core.job.Changes;
 import amberheron.core.parts.Address;
 import amberheron.core.finding.Check;
 import static amberheron.core.units.Phrase.say;
@@ -104,7 +105,7 @@ public final class Session implements AutoCloseable {
         this.unsaved = new Unsaved(home);
         this.preferences = new Preferences(kept, catalogue.laws(), this::keep);
         this.tasks = new Tasks(threads.worker(), threads.ui(), this::saved);
-        this.reviews = new Reviews(threads.reviewer(), threads.ui(), preferences.shop(), this::reviewed);
+        this.reviews = new Reviews(threads.reviewer(), threads.ui(), shop(), this::reviewed);
         if (!catalogue.faults().isEmpty()) {
             notice = "Your catalogue: " + String.join(" · ", catalogue.faults());
         }
@@ -366,7 +367,7 @@ public final class Session implements AutoCloseable {
      */
     public void edit(String what, UnaryOperator<Job> change) {
         Job before = job();
-        Job after = change.apply(before);
+        Job after = Changes.noted(before, change.apply(before), Instant.now());
         if (document == null || after.equals(before)) {
             return;
         }
@@ -498,7 +499,7 @@ public final class Session implements AutoCloseable {
 
     /** What the shop holds with. */
     public Shop shop() {
-        return preferences.shop();
+        return preferences.shop().on(today());
     }
 
     /** Changes what the shop holds with, for every job. */

@@ -1,5 +1,12 @@
 package amberheron.app.shell;
 
+import java.util.Optional;
+import amberheron.app.session.Figures;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import amberheron.core.job.JobReview;
+import amberheron.core.trust.Contributor;
+import amberheron.core.trust.Trust;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.app.parts.Parts;
@@ -25,6 +32,7 @@ import javafx.scene.shape.Line;
 /** The stations strung on one line; solid where a link is proven, broken where it is not. */
 final class SignalPath extends Pane {
     private static final double LINE_X = 31;
+    private static final double FOOT = 56;
 
     private final Session session;
     private final Function<Station, StationModel> models;
@@ -32,6 +40,9 @@ final class SignalPath extends Pane {
     private final Map<Station, StackPane> marks = new EnumMap<>(Station.class);
     private final Map<Station, Label> figures = new EnumMap<>(Station.class);
     private final Map<Station, Line> lines = new EnumMap<>(Station.class);
+    private final Label figure = Parts.line("", "path-trust");
+    private final Label most = Parts.line("", "path-figure");
+    private final Button foot = new Button();
 
     SignalPath(Session session, Function<Station, StationModel> models) {
         this.session = session;
@@ -71,12 +82,35 @@ final class SignalPath extends Pane {
             figures.put(station, figure);
             getChildren().add(button);
         }
+        foot.setGraphic(new VBox(figure, most));
+        foot.setId("path.trust");
+        foot.getStyleClass().setAll("path-station", "path-foot");
+        foot.setAlignment(Pos.CENTER_LEFT);
+        getChildren().add(foot);
+    }
+
+    /** The number shown is λ ± u, and what is the most of it; pressed, it leads there. */
+    private void refreshTrust() {
+        Optional<Trust> trust = session.isOpen() ? session.review().trust() : Optional.empty();
+        Optional<Contributor> by = trust.flatMap(Trust::largest).map(Trust.Share::by);
+        figure.setText(trust.map(t -> "± " + Figures.text(session, new Measure(t.worst().u(), Dimension.MIXTURE, 3)))
+                .orElse("λ ± ?"));
+        most.setText(by.map(b -> "mostly " + b.words())
+                .orElse(session.review().state(Station.SCALE) == LinkState.OUT_OF_TOLERANCE
+                        ? "it lies: mend it first"
+                        : "not known yet"));
+        foot.setAccessibleText("Trust figure: " + figure.getText() + ", " + most.getText());
+        foot.setOnAction(e -> session.go(by.map(JobReview::stationOf).orElse(Station.SCALE)));
+        foot.setDisable(!session.isOpen());
     }
 
     void refresh() {
+        refreshTrust();
         for (Station station : Station.values()) {
             LinkState state = session.review().state(station);
-            String figure = models.apply(station).figure(session);
+            String figure = state == LinkState.STALE
+                    ? session.review().stale(station).map(s -> "stale: " + s.changed()).orElse(state.words())
+                    : models.apply(station).figure(session);
             Parts.fill(get(marks, station), state, () -> List.of(Mark.of(state)));
             Label label = get(figures, station);
             label.setText(figure.isEmpty() ? state.words() : figure);
@@ -86,8 +120,8 @@ final class SignalPath extends Pane {
             button.setAccessibleText(station.title() + ", " + state.words() + ". " + figure);
             boolean here = session.view() == Session.View.STATION && session.station() == station;
             Parts.style(button, "here", here);
-            Parts.style(get(lines, station), "path-solid", state == LinkState.PROVEN);
-            Parts.style(get(lines, station), "path-broken", state != LinkState.PROVEN);
+            Parts.style(get(lines, station), "path-solid", state.done());
+            Parts.style(get(lines, station), "path-broken", !state.done());
         }
     }
 
@@ -97,7 +131,8 @@ final class SignalPath extends Pane {
 
     @Override
     protected void layoutChildren() {
-        double each = Math.min(78, (getHeight() - 12) / Station.values().length);
+        double each = Math.min(78, (getHeight() - 12 - FOOT) / Station.values().length);
+        foot.resizeRelocate(8, getHeight() - FOOT, getWidth() - 14, FOOT - 8);
         for (Station station : Station.values()) {
             double y = 8 + each * (station.number() - 1);
             get(buttons, station).resizeRelocate(8, y, getWidth() - 14, each - 8);
@@ -112,6 +147,6 @@ final class SignalPath extends Pane {
 
     @Override
     protected double computeMinHeight(double width) {
-        return 7 * 52 + 12;
+        return 7 * 52 + 12 + FOOT;
     }
 }

@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import amberheron.core.wiring.GroundCure;
 import amberheron.app.session.Onward;
 import amberheron.core.finding.Message;
 import static amberheron.core.finding.Message.plain;
@@ -438,20 +439,16 @@ public final class WireModel implements StationModel {
                 plain("Source, fuse, ground, signal and every wire have their proof."), parted, checked, caution);
     }
 
-    /** What to do about a ground that shifts the volts: the school that does not, else a wire of its own for the signal. */
+    /** What to do about a ground that shifts the volts. */
     private static Advice shifted(Session session, Finding f, Message parted, List<Source> checked,
             Message caution) {
-        Finding.Limit limit = f.limit();
-        GroundPlan ground = session.job().wiring().ground();
         Double cost = f.lambdaCost();
-        Optional<School> better = limit == null ? Optional.empty() : ground.recommended(limit.bound().si());
-        return new Advice(
-                better.map(s -> Message.of("Take the ground as “{0}” instead.", plain(s.words())))
-                        .orElse(plain("Part the grounds: give the signal a return of its own.")),
-                better.map(
-                        s -> new Action("Rewired: record it", () -> ground(session, s.words(), g -> g.withSchool(s))))
-                        .orElse(new Action("Parted: record it",
-                                () -> ground(session, "grounds parted", g -> g.withTwoWires(true)))),
+        Optional<GroundCure> cure = session.review().groundCure();
+        GroundPlan mended = cure.map(GroundCure::plan).orElse(null);
+        return new Advice(cure.map(GroundCure::text).orElse(f.consequence()),
+                mended == null
+                        ? new Action("Choose the hook-up", () -> session.focus("wire.leaf.signal"))
+                        : new Action("Rewired: record it", () -> ground(session, "ground rewired", g -> mended)),
                 Message.of("Heater current in the ground lifts the reader's volts: it reads {0}. {1}.",
                         Figures.leanOrRich(cost == null ? 0 : cost), f.working()),
                 parted, checked, caution);

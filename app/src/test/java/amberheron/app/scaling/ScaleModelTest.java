@@ -164,7 +164,8 @@ class ScaleModelTest {
         for (int i = 0; i < 100; i++) {
             off.add(new Sample(i, 1, 1.02));
         }
-        session().edit("log", j -> j.withProving(new Job.Proving("x.csv", "00", LogComparison.of(off))));
+        session().edit("log",
+                j -> j.withProving(new Job.Proving("x.csv", "00", session().typed(), LogComparison.of(off))));
         ProveModel prove = new ProveModel();
         Advice advice = prove.advice(session());
         assertThat(advice.next().metric()).startsWith("Go back to Scale");

@@ -1,5 +1,7 @@
 package amberheron.app.wiring;
 
+import amberheron.app.scaling.ScaleModel;
+import amberheron.core.job.Station;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.app.Demo;
@@ -203,22 +205,26 @@ class WireAndAirModelTest {
         assertThat(reading.get(5, TimeUnit.SECONDS)).as("it was put away while it was asked").isEmpty();
     }
 
-    /** The shared ground reads lean; on this harness the reader's own ground, 0.4 m away, costs a tenth of that. */
+    /** The shared ground reads lean; parted from the heater the signal costs nothing. */
     @Test
     void theSchoolInsideToleranceIsOneKeyAway() {
         session().open("SB-016");
         Advice advice = wire.advice(session());
         assertThat(advice.why().metric()).contains("0.010 λ lean");
         assertThat(advice.next().metric())
-                .isEqualTo("Take the ground as “Signal at the reader's sensor ground” instead.");
+                .startsWith("Part the grounds: ")
+                .isEqualTo(new ScaleModel().advice(session()).next().metric());
+        assertThat(session().review().findings(Station.WIRE)).as("said the same against the rules")
+                .anyMatch(x -> x.consequence().metric().endsWith(advice.next().metric()));
         assertThat(wire.schools(session())).filteredOn(r -> r.recommended()).singleElement()
-                .satisfies(r -> assertThat(r.cost()).isEqualTo("+0.001 λ"));
+                .satisfies(r -> assertThat(r.cost()).isEqualTo("+0.005 λ"));
         ground(session().job().wiring().ground().withToBattery(null));
         assertThat(wire.schools(session()).getFirst().cost()).isEqualTo("not measured");
         act(advice);
         assertThat(session().job().wiring().ground().school()).isEqualTo(School.READER);
-        assertThat(wire.figure(session())).isEqualTo("0.010 V ground shift");
-        assertThat(wire.advice(session()).next().metric()).startsWith("Tell apart by continuity before joining.");
+        assertThat(session().job().wiring().ground().twoWires()).isTrue();
+        assertThat(wire.figure(session())).isEqualTo("0.000 V ground shift");
+        assertThat(wire.advice(session()).next().metric()).startsWith("No line yet for: signal ground to ");
     }
 
     /** After power and grounds: heater, signal, the chart's lines, twins, joints, route, and the drop. */
@@ -306,13 +312,13 @@ class WireAndAirModelTest {
         act(air.advice(session()));
         assertThat(focused).containsExactly("air.temperature", "air.humidity", "air.height", "air.shown",
                 "air.settled");
-        assertThat(air.figure(session())).isEqualTo("20.70 % O₂");
+        assertThat(air.figure(session())).isEqualTo("20.71 % O₂");
     }
 
     @Test
     void aControllerThatIsOffMustBeCalibratedAgain() {
         session().edit("off", j -> j.withAir(new FreeAirCheck(FreeAirCheck.School.TRIM_BY_HAND, 293.15, 0.5, 0.0, 0.19,
-                null, 90.0, session().today())));
+                null, 90.0, session().today(), "")));
         Advice advice = air.advice(session());
         assertThat(advice.next().metric()).isEqualTo("Calibrate again in clean moving air.");
         assertThat(advice.parted().metric()).contains("Trim by hand").contains("fully anticlockwise");

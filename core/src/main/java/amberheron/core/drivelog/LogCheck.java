@@ -6,7 +6,9 @@ import amberheron.core.finding.CheckId;
 public enum LogCheck implements CheckId {
     BIAS("bias"),
     SPREAD("spread"),
-    WORST("worst");
+    WORST("worst"),
+    LENGTH("length"),
+    GAIN("gain");
 
     private final String key;
 

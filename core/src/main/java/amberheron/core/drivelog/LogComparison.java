@@ -1,5 +1,6 @@
 package amberheron.core.drivelog;
 
+import org.jspecify.annotations.Nullable;
 import amberheron.core.units.Sane;
 
 import java.util.ArrayList;
@@ -14,11 +15,15 @@ import java.util.List;
  * @param spread standard deviation of shown − true, λ; 0 for a single sample
  * @param worst the difference greatest in magnitude, λ
  * @param worstAt when it happened, s
+ * @param richest least mixture the controller showed, λ; null in a document that does not say
+ * @param leanest greatest, λ
+ * @param gain what the reader makes of one λ more at the controller, by least squares; null where the mixture never
+ *        moved
  * @param trace the log thinned for drawing: of each stretch the samples with the least and the greatest difference, so
  *        that a spike of one sample is never lost
  */
 public record LogComparison(int samples, double duration, double bias, double spread, double worst, double worstAt,
-        List<Sample> trace) {
+        @Nullable Double richest, @Nullable Double leanest, @Nullable Double gain, List<Sample> trace) {
     public LogComparison {
         Sane.TIME.check("duration", duration);
         Sane.DIFFERENCE.check("bias", bias);
@@ -47,7 +52,16 @@ public record LogComparison(int samples, double duration, double bias, double sp
         }
         double spread = log.size() < 2 ? 0 : Math.sqrt(square / (log.size() - 1));
         return new LogComparison(log.size(), log.getLast().time() - log.getFirst().time(), mean, spread,
-                worst.difference(), worst.time(), thinned(log));
+                worst.difference(), worst.time(),
+                log.stream().mapToDouble(Sample::controller).min().orElseThrow(),
+                log.stream().mapToDouble(Sample::controller).max().orElseThrow(), gain(log, mean), thinned(log));
+    }
+
+    private static @Nullable Double gain(List<Sample> log, double bias) {
+        double middle = log.stream().mapToDouble(Sample::controller).average().orElseThrow();
+        double square = log.stream().mapToDouble(s -> (s.controller() - middle) * (s.controller() - middle)).sum();
+        double common = log.stream().mapToDouble(s -> (s.controller() - middle) * (s.difference() - bias)).sum();
+        return square > 1e-12 ? 1 + common / square : null;
     }
 
     private static List<Sample> thinned(List<Sample> log) {

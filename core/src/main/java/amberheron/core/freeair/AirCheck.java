@@ -7,7 +7,8 @@ public enum AirCheck implements CheckId {
     AIR("air"),
     SHOWN("shown"),
     TOP("top"),
-    SETTLED("settled");
+    SETTLED("settled"),
+    DATED("dated");
 
     private final String key;
 

@@ -9,7 +9,8 @@ public enum AirField implements Property {
     HEIGHT("air.height", "height above the sea"),
     SHOWN("air.shown", "oxygen the controller shows"),
     MIXTURE("air.mixture", "mixture the controller shows"),
-    SETTLED("air.settled", "how long it is steady");
+    SETTLED("air.settled", "how long it is steady"),
+    SENSOR("air.sensor", "number or mark of the sensor");
 
     private final String path;
     private final String words;

@@ -51,6 +51,14 @@ public final class AirRules {
             findings.add(top(check.shownLambda(), topOfLaw));
         }
         findings.add(settled(check.settled()));
+        if (check.date() == null && (check.shownOxygen() != null || check.shownLambda() != null)) {
+            findings.add(new Finding(AirCheck.DATED, "Day of the check", Verdict.UNKNOWN, null, null,
+                    "Nobody wrote down when: enter again what the controller shows.", null, "",
+                    Source.practice("a reading without a day proves nothing later"))
+                    .asking(check.shownOxygen() != null
+                            ? AirField.SHOWN.address()
+                            : AirField.MIXTURE.address()));
+        }
         return List.copyOf(findings);
     }
 
@@ -73,7 +81,7 @@ public final class AirRules {
         Air air = check.air();
         if (air == null) {
             return new Finding(AirCheck.AIR, "Oxygen in this air", Verdict.UNKNOWN, null, null,
-                    "Enter temperature, humidity and height.", null, "20.946 % · (1 − RH·es/p)", AIR)
+                    "Enter temperature, humidity and height.", null, "20.948 % · (1 − RH·es/p)", AIR)
                     .asking(unmeasured(check));
         }
         double cost = air.shownAfterCalibration(LEAN) - LEAN;
@@ -84,7 +92,7 @@ public final class AirRules {
                         ? "Costs less than the trade's tolerance, all of it away from λ 1."
                         : "Calibrated in this air, lean readings are off by more than the tolerance: wait for drier air.",
                 cost,
-                Message.of("20.946 % · (1 − {0} · {1} hPa / {2} hPa); cost at {3}",
+                Message.of("20.948 % · (1 − {0} · {1} hPa / {2} hPa); cost at {3}",
                         new Measure(air.humidity(), Dimension.FRACTION, 0),
                         new Measure(air.saturation() / 100, Dimension.NUMBER, 1),
                         new Measure(air.pressure() / 100, Dimension.NUMBER, 1),

@@ -16,10 +16,11 @@ import org.jspecify.annotations.Nullable;
  * @param shownLambda what the controller shows as a mixture, lambda, when it shows a mixture
  * @param settled how long the reading had been steady, s
  * @param date the day it was done
+ * @param sensor number or mark of the sensor that was checked; may be empty
  */
 public record FreeAirCheck(School school, @Nullable Double temperature, @Nullable Double humidity,
         @Nullable Double height, @Nullable Double shownOxygen, @Nullable Double shownLambda,
-        @Nullable Double settled, @Nullable LocalDate date) {
+        @Nullable Double settled, @Nullable LocalDate date, String sensor) {
     public FreeAirCheck {
         Sane.AIR_TEMPERATURE.check("temperature", temperature);
         Sane.PART.check("humidity", humidity);
@@ -65,34 +66,39 @@ public record FreeAirCheck(School school, @Nullable Double temperature, @Nullabl
     }
 
     public FreeAirCheck withSchool(School value) {
-        return new FreeAirCheck(value, temperature, humidity, height, shownOxygen, shownLambda, settled, date);
+        return new FreeAirCheck(value, temperature, humidity, height, shownOxygen, shownLambda, settled, date, sensor);
     }
 
     public FreeAirCheck withTemperature(@Nullable Double value) {
-        return new FreeAirCheck(school, value, humidity, height, shownOxygen, shownLambda, settled, date);
+        return new FreeAirCheck(school, value, humidity, height, shownOxygen, shownLambda, settled, date, sensor);
     }
 
     public FreeAirCheck withHumidity(@Nullable Double value) {
-        return new FreeAirCheck(school, temperature, value, height, shownOxygen, shownLambda, settled, date);
+        return new FreeAirCheck(school, temperature, value, height, shownOxygen, shownLambda, settled, date, sensor);
     }
 
     public FreeAirCheck withHeight(@Nullable Double value) {
-        return new FreeAirCheck(school, temperature, humidity, value, shownOxygen, shownLambda, settled, date);
+        return new FreeAirCheck(school, temperature, humidity, value, shownOxygen, shownLambda, settled, date, sensor);
     }
 
     public FreeAirCheck withDate(@Nullable LocalDate value) {
-        return new FreeAirCheck(school, temperature, humidity, height, shownOxygen, shownLambda, settled, value);
+        return new FreeAirCheck(school, temperature, humidity, height, shownOxygen, shownLambda, settled, value,
+                sensor);
     }
 
     public FreeAirCheck withShownOxygen(@Nullable Double value, @Nullable LocalDate day) {
-        return new FreeAirCheck(school, temperature, humidity, height, value, shownLambda, settled, day);
+        return new FreeAirCheck(school, temperature, humidity, height, value, shownLambda, settled, day, sensor);
     }
 
     public FreeAirCheck withShownLambda(@Nullable Double value, @Nullable LocalDate day) {
-        return new FreeAirCheck(school, temperature, humidity, height, shownOxygen, value, settled, day);
+        return new FreeAirCheck(school, temperature, humidity, height, shownOxygen, value, settled, day, sensor);
+    }
+
+    public FreeAirCheck withSensor(String value) {
+        return new FreeAirCheck(school, temperature, humidity, height, shownOxygen, shownLambda, settled, date, value);
     }
 
     public FreeAirCheck withSettled(@Nullable Double value) {
-        return new FreeAirCheck(school, temperature, humidity, height, shownOxygen, shownLambda, value, date);
+        return new FreeAirCheck(school, temperature, humidity, height, shownOxygen, shownLambda, value, date, sensor);
     }
 }

@@ -1,5 +1,6 @@
 package amberheron.core.job;
 
+import amberheron.core.finding.Origin;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.parts.Address;
 import amberheron.core.drivelog.LogComparison;
@@ -39,18 +40,20 @@ import org.jspecify.annotations.Nullable;
  * @param proving the proving log compared; null until read
  * @param handOver what the next person is told
  * @param entries what is known of the entering of its values
+ * @param changes when what its readings rest on last changed
  */
 public record Job(String id, Intake intake, Progress progress, Placing placing, Wiring wiring, FreeAirCheck air,
         @Nullable OutputLaw law, @Nullable MixtureScale gauge, @Nullable Reader reader, List<CheckPoint> points,
         @Nullable Proving proving,
-        HandOver handOver, Entries entries) {
+        HandOver handOver, Entries entries, Changes changes) {
     /**
      * A proving log and what it said.
      *
      * @param file name of the log file, without folders
      * @param digest SHA-256 of its bytes, hexadecimal
+     * @param origin where it came from and when it was read
      */
-    public record Proving(String file, String digest, LogComparison result) {
+    public record Proving(String file, String digest, Origin origin, LogComparison result) {
     }
 
     /**
@@ -70,8 +73,9 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     public static Job empty(String id) {
         return new Job(id, Intake.BLANK, Progress.NONE, Placing.NONE,
                 Wiring.UNMEASURED,
-                new FreeAirCheck(FreeAirCheck.School.CLEAR_THEN_LEARN, null, null, null, null, null, null, null), null,
-                null, null, List.of(), null, new HandOver("", null), Entries.NONE);
+                new FreeAirCheck(FreeAirCheck.School.CLEAR_THEN_LEARN, null, null, null, null, null, null, null, ""),
+                null,
+                null, null, List.of(), null, new HandOver("", null), Entries.NONE, Changes.NONE);
     }
 
     /** Ids of the steps ticked. */
@@ -108,11 +112,12 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
 
     public Job withIntake(Intake value) {
         return new Job(id, value, progress, placing, wiring, air, law, gauge, reader, points, proving, handOver,
-                entries);
+                entries, changes);
     }
 
     public Job withProgress(Progress value) {
-        return new Job(id, intake, value, placing, wiring, air, law, gauge, reader, points, proving, handOver, entries);
+        return new Job(id, intake, value, placing, wiring, air, law, gauge, reader, points, proving, handOver, entries,
+                changes);
     }
 
     public Job withDone(Set<String> value) {
@@ -120,38 +125,38 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     }
 
     public Job withPlacing(Placing value) {
-        return new Job(id, intake, progress, value, wiring, air, law, gauge, reader, points, proving, handOver,
-                entries);
+        return new Job(id, intake, progress, value, wiring, air, law, gauge, reader, points, proving, handOver, entries,
+                changes);
     }
 
     public Job withWiring(Wiring value) {
         return new Job(id, intake, progress, placing, value, air, law, gauge, reader, points, proving, handOver,
-                entries);
+                entries, changes);
     }
 
     public Job withAir(FreeAirCheck value) {
         return new Job(id, intake, progress, placing, wiring, value, law, gauge, reader, points, proving, handOver,
-                entries);
+                entries, changes);
     }
 
     public Job withLaw(@Nullable OutputLaw value) {
         return new Job(id, intake, progress, placing, wiring, air, value, gauge, reader, points, proving, handOver,
-                entries);
+                entries, changes);
     }
 
     public Job withGauge(@Nullable MixtureScale value) {
         return new Job(id, intake, progress, placing, wiring, air, law, value, reader, points, proving, handOver,
-                entries);
+                entries, changes);
     }
 
     public Job withReader(@Nullable Reader value) {
         return new Job(id, intake, progress, placing, wiring, air, law, gauge, value, points, proving, handOver,
-                entries);
+                entries, changes);
     }
 
     public Job withPoints(List<CheckPoint> value) {
         return new Job(id, intake, progress, placing, wiring, air, law, gauge, reader, value, proving, handOver,
-                entries);
+                entries, changes);
     }
 
     /** Adds a check point at the end. */
@@ -162,17 +167,23 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     }
 
     public Job withProving(@Nullable Proving value) {
-        return new Job(id, intake, progress, placing, wiring, air, law, gauge, reader, points, value, handOver,
-                entries);
+        return new Job(id, intake, progress, placing, wiring, air, law, gauge, reader, points, value, handOver, entries,
+                changes);
     }
 
     public Job withHandOver(HandOver value) {
-        return new Job(id, intake, progress, placing, wiring, air, law, gauge, reader, points, proving, value, entries);
+        return new Job(id, intake, progress, placing, wiring, air, law, gauge, reader, points, proving, value, entries,
+                changes);
     }
 
     public Job withEntries(Entries value) {
         return new Job(id, intake, progress, placing, wiring, air, law, gauge, reader, points, proving, handOver,
-                value);
+                value, changes);
+    }
+
+    public Job withChanges(Changes value) {
+        return new Job(id, intake, progress, placing, wiring, air, law, gauge, reader, points, proving, handOver,
+                entries, value);
     }
 
     /** Forgets what was entered into the fields of a part that is gone, given any address of it. */

@@ -11,6 +11,12 @@ public enum JobCheck implements CheckId {
     CHECK_POINTS("check-points", "Apply volts and note what the reader shows."),
     PROVING_LOG("proving-log", "Drive with the log running, then read it."),
     HANDED_OVER("handed-over", "Write the pack and hand it over."),
+    AS_FITTED("as-fitted", "Measure the place as it was fitted."),
+    STEPS("steps", "Do the steps that are left."),
+    TICKED("ticked", "A step is ticked although its checks are open or failed."),
+    DATED("dated", "Nobody wrote down when the check points were taken: take them again."),
+    SPREAD("spread", "Take check points over more of the range: agreement in one place says nothing of the slope."),
+    LOG_DATED("log-dated", "Nobody wrote down when the log was read: read it again."),
     OTHER_LINKS("other-links", "Prove the links before it first.");
 
     private final String key;

@@ -1,5 +1,20 @@
 package amberheron.core.job;
 
+import amberheron.core.wiring.GroundCure;
+import amberheron.core.trust.Uncertainty;
+import amberheron.core.trust.Trust;
+import amberheron.core.trust.Contributor;
+import amberheron.core.plan.Step;
+import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.freeair.AirField;
+import amberheron.core.parts.Address;
+import amberheron.core.finding.Origin;
+import java.time.LocalDate;
+import java.util.stream.Stream;
+import java.util.DoubleSummaryStatistics;
+import java.util.Set;
+import java.util.EnumSet;
+import java.util.ArrayList;
 import amberheron.core.placement.PlaceRanking;
 import amberheron.core.plan.Schedule;
 import amberheron.core.scaling.Cause;
@@ -43,12 +58,20 @@ import org.jspecify.annotations.Nullable;
  * Computed once from an unchanging job.
  */
 public final class JobReview {
+    /** The part of the law's volts that check points have to span; our own choice, no published source. */
+    private static final double SPREAD = 1 / 3.0;
+    private static final Map<Station, Set<String>> SHOWN_AT = Map.of(Station.PLACE,
+            Set.of("place", "drill", "weld", "clamp", "free", "tight"), Station.WIRE,
+            Set.of("source", "run", "splice", "ground", "connect", "route"), Station.AIR, Set.of("air"),
+            Station.SCALE, Set.of("scale", "points"), Station.PROVE, Set.of("prove"));
+
     private final Job job;
     private final Shop shop;
     private final Site site;
     private final WireRules.Surroundings surroundings;
     private final Wiring wiring;
     private final List<CheckPoint> points;
+    private final List<Stale> stale;
     private final JobPlan plan;
     private final PlaceRanking places;
     private final List<Finding> place;
@@ -58,6 +81,8 @@ public final class JobReview {
     private final @Nullable Schedule schedule;
     private final @Nullable ScaleReport scale;
     private final @Nullable Diagnosis diagnosis;
+    private final @Nullable List<Uncertainty> doubts;
+    private @Nullable Trust trust;
     private final Map<Station, LinkState> states = new EnumMap<>(Station.class);
 
     /**
@@ -97,7 +122,9 @@ public final class JobReview {
                 ? before.place
                 : job.placing().findings(site);
         this.wiring = shop.demo() ? job.wiring() : job.wiring().real();
-        this.points = shop.demo() ? job.points() : job.points().stream().filter(p -> p.origin().real()).toList();
+        this.points = job.points().stream().filter(p -> shop.demo() || p.origin().real())
+                .filter(p -> changedSince(p).isEmpty()).toList();
+        this.stale = findStale();
         this.wire = before != null && kept.test(r -> r.wiring) && kept.test(r -> r.surroundings)
                 ? before.wire
                 : WireRules.judge(wiring, surroundings);
@@ -124,7 +151,49 @@ public final class JobReview {
                             ? before.diagnosis
                             : diagnose(law, reader);
         }
+        this.doubts = doubts();
+        this.trust = before != null && sameChain && kept.test(r -> r.scale) && kept.test(r -> r.doubts)
+                ? before.trust
+                : null;
         judgeLinks();
+    }
+
+    /** What is in doubt; null while it cannot be told, and for a chain that lies: it is mended before it is trusted. */
+    private @Nullable List<Uncertainty> doubts() {
+        OutputLaw law = job.law();
+        Reader reader = job.reader();
+        if (law == null || reader == null || scale == null || (diagnosis != null && !diagnosis.withinTolerance())) {
+            return null;
+        }
+        boolean airCounts = (job.air().shownOxygen() != null || job.air().shownLambda() != null)
+                && stale(Station.AIR).isEmpty() && air.stream().noneMatch(f -> f.verdict() == Verdict.FAIL);
+        return Doubts.of(job, law, reader, points, diagnosis != null, airCounts,
+                Math.abs(scale.budget().getFirst().lambda())).orElse(null);
+    }
+
+    /** The number shown is λ ± u; empty while that cannot be told. Takes some milliseconds, once. */
+    public synchronized Optional<Trust> trust() {
+        OutputLaw law = job.law();
+        Reader reader = job.reader();
+        if (trust == null && doubts != null && law != null && reader != null && scale != null) {
+            trust = Trust.of(new SignalChain(law, WireEffect.NONE, reader, scale.setting()), doubts);
+        }
+        return doubts == null ? Optional.empty() : Optional.ofNullable(trust);
+    }
+
+    /** The station at which a doubt is made smaller. */
+    public static Station stationOf(Contributor by) {
+        return switch (by) {
+            case SENSOR, AIR -> Station.AIR;
+            case GROUND_SHIFT, GROUND_RIPPLE, LOADING -> Station.WIRE;
+            case CONVERTER, SETTING, DISPLAY, CHECK_POINTS -> Station.SCALE;
+        };
+    }
+
+    /** Works out now what would be worked out when it is asked for. */
+    public void workOut() {
+        places.workOut();
+        trust();
     }
 
     private @Nullable Diagnosis diagnose(OutputLaw law, Reader reader) {
@@ -134,32 +203,144 @@ public final class JobReview {
                         new Diagnostician.Surroundings(shop.laws(), job.stoich()));
     }
 
+    /** What mends the ground of this job; empty where nothing has to be mended. */
+    public Optional<GroundCure> groundCure() {
+        OutputLaw law = job.law();
+        return WireRules.cure(job.wiring().ground(), law == null ? null : law.lambdaPerVolt(), Tolerance.LAMBDA);
+    }
+
     /** The shift the wiring is expected to cause, V; 0 while it is not known. */
     private double groundShift() {
         return WireRules.shift(job.wiring().ground()).orElse(0.0);
     }
 
-    private void judgeLinks() {
-        Intake.Condition condition = job.intake().condition();
-        if (condition.stops()) {
-            states.put(Station.PLAN, LinkState.OUT_OF_TOLERANCE);
-        } else if (job.intake().missing().isEmpty()) {
-            states.put(Station.PLAN, LinkState.PROVEN);
-        } else {
-            states.put(Station.PLAN, job.intake().vehicle().isBlank() ? LinkState.OPEN : LinkState.BEGUN);
+    /** What a check point rested on and has changed since; empty for one that still counts. */
+    public Optional<RestsOn> changedSince(CheckPoint point) {
+        Set<RestsOn> restsOn = EnumSet.copyOf(Reading.CHECK_POINTS.restsOn());
+        if (point.volts() == null) {
+            // Read off the gauge, in the quantity of the law.
+            restsOn.add(RestsOn.LAW);
         }
-        states.put(Station.PLACE,
-                place.isEmpty() && !job.candidates().isEmpty() ? LinkState.BEGUN : stateOf(place));
+        return job.changes().since(point.origin().taken(), restsOn);
+    }
+
+    private List<Stale> findStale() {
+        List<Stale> found = new ArrayList<>();
+        FreeAirCheck air = job.air();
+        if (air.shownOxygen() != null || air.shownLambda() != null) {
+            Address shown = (air.shownOxygen() != null ? AirField.SHOWN : AirField.MIXTURE).address();
+            LocalDate day = air.date();
+            LocalDate today = shop.today();
+            job.changes().since(job.entries().origin(shown).taken(), Reading.FREE_AIR.restsOn()).map(RestsOn::words)
+                    .map(JobReview::changed)
+                    .or(() -> day != null && today != null && day.plusMonths(shop.recalibrateMonths()).isBefore(today)
+                            ? Optional.of("it is older than " + shop.recalibrateMonths() + " months")
+                            : Optional.empty())
+                    .ifPresent(why -> found.add(new Stale(Reading.FREE_AIR, why)));
+        }
+        job.points().stream().flatMap(p -> changedSince(p).stream()).findFirst()
+                .ifPresent(b -> found.add(new Stale(Reading.CHECK_POINTS, changed(b.words()))));
+        Job.Proving proving = job.proving();
+        if (proving != null) {
+            job.changes().since(proving.origin().taken(), Reading.DRIVE.restsOn())
+                    .ifPresent(b -> found.add(new Stale(Reading.DRIVE, changed(b.words()))));
+        }
+        return List.copyOf(found);
+    }
+
+    private static String changed(String what) {
+        return what + " changed since";
+    }
+
+    /** The readings that prove nothing any more, and why. */
+    public List<Stale> stale() {
+        return stale;
+    }
+
+    /** The reading of a link that is stale; empty where none is. */
+    public Optional<Stale> stale(Station station) {
+        return stale.stream().filter(s -> s.reading().station() == station).findFirst();
+    }
+
+    private boolean isStale(Station station) {
+        return stale(station).isPresent();
+    }
+
+    private void judgeLinks() {
+        states.put(Station.PLACE, placeState());
         states.put(Station.WIRE, stateOf(wire));
-        states.put(Station.AIR, stateOf(air));
+        states.put(Station.AIR, isStale(Station.AIR) ? LinkState.STALE : stateOf(air));
         states.put(Station.SCALE, scaleState());
-        states.put(Station.PROVE, stateOf(prove));
-        boolean proven = states.values().stream().allMatch(s -> s == LinkState.PROVEN);
+        states.put(Station.PROVE, proveState());
+        states.put(Station.PLAN, planState());
+        boolean proven = states.values().stream().allMatch(LinkState::done);
         boolean dated = job.handOver().date() != null;
         states.put(Station.HAND_OVER,
                 dated
                         ? proven ? LinkState.PROVEN : LinkState.BEGUN
                         : job.handOver().notDone().isBlank() ? LinkState.OPEN : LinkState.BEGUN);
+    }
+
+    /** A plan is proven by having been carried out. */
+    private LinkState planState() {
+        if (job.intake().condition().stops()) {
+            return LinkState.OUT_OF_TOLERANCE;
+        }
+        if (!job.intake().missing().isEmpty()) {
+            return job.intake().vehicle().isBlank() ? LinkState.OPEN : LinkState.BEGUN;
+        }
+        return stepsLeft() || !tickedTooSoon().isEmpty() ? LinkState.BEGUN : LinkState.PROVEN;
+    }
+
+    /** Whether all is asked that the plan follows from; what is left of it is done at the other links. */
+    public boolean planned() {
+        return job.intake().missing().isEmpty() && !job.intake().condition().stops();
+    }
+
+    /** Whether a step waits that is not the sheet, which is written when all else is done. */
+    private boolean stepsLeft() {
+        return plan.steps().stream().anyMatch(s -> !s.id().equals("sheet") && !job.done().contains(s.id()));
+    }
+
+    /** Steps that were ticked although the checks of their station are open or failed. */
+    public List<Step> tickedTooSoon() {
+        return plan.steps().stream().filter(s -> job.done().contains(s.id()))
+                .filter(s -> shownAt(s.id()).filter(at -> !state(at).done()).isPresent()).toList();
+    }
+
+    /** Steps that are not ticked although the checks of their station are kept. */
+    public List<Step> provenUnticked() {
+        return plan.steps().stream().filter(s -> !job.done().contains(s.id()))
+                .filter(s -> shownAt(s.id()).filter(at -> state(at).done()).isPresent()).toList();
+    }
+
+    /** The station whose checks show that a step was done; empty for a step that nothing is measured of. */
+    public static Optional<Station> shownAt(String step) {
+        return SHOWN_AT.entrySet().stream().filter(e -> e.getValue().contains(step)).map(Map.Entry::getKey).findFirst();
+    }
+
+    private LinkState placeState() {
+        if (place.isEmpty() && !job.candidates().isEmpty()) {
+            return LinkState.BEGUN;
+        }
+        LinkState found = stateOf(place);
+        // A place on paper proves nothing.
+        return found == LinkState.PROVEN && !job.placing().fitted().begun() ? LinkState.BEGUN : found;
+    }
+
+    private LinkState proveState() {
+        if (isStale(Station.PROVE)) {
+            return LinkState.STALE;
+        }
+        LinkState found = stateOf(prove);
+        return found == LinkState.PROVEN && !proves(Objects.requireNonNull(job.proving()).origin())
+                ? LinkState.BEGUN
+                : found;
+    }
+
+    /** Whether a reading is dated, and not made up outside the demo. */
+    private boolean proves(Origin origin) {
+        return origin.taken() != null && (origin.real() || shop.demo());
     }
 
     /** A missing figure never becomes a pass; a warning is recorded but does not break the link. */
@@ -174,17 +355,36 @@ public final class JobReview {
     }
 
     private LinkState scaleState() {
+        if (job.intake().byLinkAlone()) {
+            return LinkState.NOT_NEEDED;
+        }
         if (job.law() == null && job.reader() == null) {
             return LinkState.OPEN;
         }
-        if (diagnosis == null) {
-            return LinkState.BEGUN;
-        }
-        if (!diagnosis.withinTolerance()) {
+        if (diagnosis != null && !diagnosis.withinTolerance()) {
             return LinkState.OUT_OF_TOLERANCE;
         }
-        // One agreeing point proves nothing about the slope.
-        return points.size() > 1 ? LinkState.PROVEN : LinkState.BEGUN;
+        Optional<JobCheck> lacks = pointsLack();
+        return lacks.isEmpty()
+                ? LinkState.PROVEN
+                : isStale(Station.SCALE) ? LinkState.STALE : LinkState.BEGUN;
+    }
+
+    /** What the check points that count still lack before they prove the setting. */
+    private Optional<JobCheck> pointsLack() {
+        OutputLaw law = job.law();
+        if (law == null || diagnosis == null || points.size() < 2) {
+            return Optional.of(JobCheck.CHECK_POINTS);
+        }
+        List<CheckPoint> dated = points.stream().filter(p -> proves(p.origin())).toList();
+        if (dated.size() < 2) {
+            return Optional.of(JobCheck.DATED);
+        }
+        DoubleSummaryStatistics volts = dated.stream().mapToDouble(p -> p.outputVolts(law)).summaryStatistics();
+        // Agreement in one place says nothing of the slope.
+        return volts.getMax() - volts.getMin() < SPREAD * (law.highestVolts() - law.lowestVolts())
+                ? Optional.of(JobCheck.SPREAD)
+                : Optional.empty();
     }
 
     /** The job reviewed. */
@@ -237,13 +437,21 @@ public final class JobReview {
     public record Next(Station station, Message text) {
     }
 
-    /** The first link that is not proven and the first thing that keeps it so; empty when every link is. */
+    /**
+     * The first link that is not proven and the first thing that keeps it so; empty when every link is. Steps that are
+     * left come last: they are done at the other links.
+     */
     public Optional<Next> next() {
-        return Arrays.stream(Station.values()).filter(s -> state(s) != LinkState.PROVEN).findFirst()
-                .map(s -> new Next(s, findings(s).stream().filter(f -> f.verdict() == worst(s))
-                        .map(f -> Message.of("{0}: {1}", f.subject(), f.consequence())).findFirst()
-                        .orElseGet(() -> Message.joined(" ",
-                                because(s).stream().map(c -> cure(c.id())).toList()))));
+        Stream<Station> others = Arrays.stream(Station.values()).filter(s -> s != Station.PLAN || !planned());
+        return Stream.concat(others.filter(s -> s != Station.HAND_OVER), Stream.of(Station.PLAN, Station.HAND_OVER))
+                .filter(s -> !state(s).done()).findFirst().map(s -> new Next(s, toDo(s)));
+    }
+
+    private Message toDo(Station station) {
+        return stale(station).filter(s -> state(station) == LinkState.STALE).map(Stale::text)
+                .or(() -> findings(station).stream().filter(f -> f.verdict() == worst(station))
+                        .map(f -> Message.of("{0}: {1}", f.subject(), f.consequence())).findFirst())
+                .orElseGet(() -> Message.joined(" ", because(station).stream().map(c -> cure(c.id())).toList()));
     }
 
     /** What to do where no rule has anything to judge yet. */
@@ -264,7 +472,7 @@ public final class JobReview {
 
     /** The checks that keep a link from being proven: those that fail, then those that wait for a measure. */
     public List<Check> because(Station station) {
-        if (state(station) == LinkState.PROVEN) {
+        if (state(station).done()) {
             return List.of();
         }
         List<Check> checks = findings(station).stream()
@@ -274,16 +482,20 @@ public final class JobReview {
             return checks;
         }
         List<? extends CheckId> open = switch (station) {
-            case PLAN -> job.intake().condition().stops() ? List.of(JobCheck.CONDITION) : job.intake().missing();
-            case PLACE -> List.of(JobCheck.PLACE_TAKEN);
+            case PLAN -> job.intake().condition().stops()
+                    ? List.of(JobCheck.CONDITION)
+                    : !job.intake().missing().isEmpty()
+                            ? job.intake().missing()
+                            : List.of(stepsLeft() ? JobCheck.STEPS : JobCheck.TICKED);
+            case PLACE -> List.of(place.isEmpty() ? JobCheck.PLACE_TAKEN : JobCheck.AS_FITTED);
             case SCALE -> List.of(job.law() == null
                     ? JobCheck.LAW
                     : job.reader() == null
                             ? JobCheck.READER
                             : diagnosis == null || diagnosis.withinTolerance()
-                                    ? JobCheck.CHECK_POINTS
+                                    ? pointsLack().orElse(JobCheck.CHECK_POINTS)
                                     : diagnosis.best().cause());
-            case PROVE -> List.of(JobCheck.PROVING_LOG);
+            case PROVE -> List.of(prove.isEmpty() ? JobCheck.PROVING_LOG : JobCheck.LOG_DATED);
             case HAND_OVER -> List.of(job.handOver().date() == null ? JobCheck.HANDED_OVER : JobCheck.OTHER_LINKS);
             case WIRE, AIR -> List.of();
         };

@@ -9,12 +9,21 @@ public enum LinkState {
     /** Everything measured and within its limits. */
     PROVEN("proven"),
     /** Measured, and not within its limits. */
-    OUT_OF_TOLERANCE("out of tolerance");
+    OUT_OF_TOLERANCE("out of tolerance"),
+    /** Was measured, but what it rested on has changed since. */
+    STALE("stale"),
+    /** Nothing to be proven here. */
+    NOT_NEEDED("not needed");
 
     private final String words;
 
     LinkState(String words) {
         this.words = words;
+    }
+
+    /** Whether nothing is left to prove. */
+    public boolean done() {
+        return this == PROVEN || this == NOT_NEEDED;
     }
 
     /** The word on screen. */

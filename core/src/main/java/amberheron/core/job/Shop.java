@@ -1,5 +1,7 @@
 package amberheron.core.job;
 
+import org.jspecify.annotations.Nullable;
+import java.time.LocalDate;
 import amberheron.core.placement.PlaceSchools;
 import amberheron.core.scaling.OutputLaw;
 import java.util.List;
@@ -11,8 +13,10 @@ import java.util.List;
  * @param schools what it holds with where good installers differ
  * @param recalibrateMonths after how many months it wants a free-air check again, 1 or more
  * @param demo whether this is the shop that does not exist, where a simulated reading counts for a real one
+ * @param today the day on which jobs are judged; null where their age does not matter
  */
-public record Shop(List<OutputLaw> laws, PlaceSchools schools, int recalibrateMonths, boolean demo) {
+public record Shop(List<OutputLaw> laws, PlaceSchools schools, int recalibrateMonths, boolean demo,
+        @Nullable LocalDate today) {
     /** How often a shop repeats the free-air check unless it says otherwise; its own habit, no published source. */
     public static final int USUAL_MONTHS = 6;
 
@@ -22,16 +26,21 @@ public record Shop(List<OutputLaw> laws, PlaceSchools schools, int recalibrateMo
 
     /** A shop that knows these laws and holds with our schools. */
     public static Shop of(List<OutputLaw> laws) {
-        return new Shop(laws, PlaceSchools.OURS, USUAL_MONTHS, false);
+        return new Shop(laws, PlaceSchools.OURS, USUAL_MONTHS, false, null);
     }
 
     /** The same shop with other schools. */
     public Shop withSchools(PlaceSchools value) {
-        return new Shop(laws, value, recalibrateMonths, demo);
+        return new Shop(laws, value, recalibrateMonths, demo, today);
+    }
+
+    /** The same shop on a day. */
+    public Shop on(LocalDate day) {
+        return new Shop(laws, schools, recalibrateMonths, demo, day);
     }
 
     /** The same shop with another time between free-air checks. */
     public Shop withRecalibrateMonths(int value) {
-        return new Shop(laws, schools, value, demo);
+        return new Shop(laws, schools, value, demo, today);
     }
 }

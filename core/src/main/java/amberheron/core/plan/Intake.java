@@ -1,5 +1,6 @@
 package amberheron.core.plan;
 
+import java.util.EnumSet;
 import amberheron.core.placement.PlaceField;
 import amberheron.core.parts.Property;
 import amberheron.core.parts.Address;
@@ -260,6 +261,12 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
             }
         }
         return List.copyOf(missing);
+    }
+
+    /** Whether numbers rather than volts get to every reader, so that there is nothing to scale. */
+    public boolean byLinkAlone() {
+        return link != null && !readers.isEmpty()
+                && EnumSet.of(ReaderKind.SOFTWARE, ReaderKind.DISPLAY).containsAll(readers);
     }
 
     /** What follows from the answers, so that it need not be asked. */

@@ -44,10 +44,10 @@ class LogTest {
 
     @Test
     void aReaderThatReadsLeanOnTheRoadFails() {
-        List<Finding> lean = LogRules.judge(LogComparison.of(log(500, 0.01)), Tolerance.LAMBDA, Tolerance.SOURCE);
+        List<Finding> lean = LogRules.judge(LogComparison.of(log(700, 0.01)), Tolerance.LAMBDA, Tolerance.SOURCE);
         assertThat(lean.getFirst().verdict()).isEqualTo(Verdict.FAIL);
         assertThat(lean.getFirst().consequence().metric()).contains("lean");
-        assertThat(LogRules.judge(LogComparison.of(log(500, 0.001)), Tolerance.LAMBDA, Tolerance.SOURCE))
+        assertThat(LogRules.judge(LogComparison.of(log(700, 0.001)), Tolerance.LAMBDA, Tolerance.SOURCE))
                 .extracting(Finding::verdict).containsOnly(Verdict.PASS);
     }
 

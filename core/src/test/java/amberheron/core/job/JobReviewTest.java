@@ -1,5 +1,6 @@
 package amberheron.core.job;
 
+import java.time.LocalDate;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -71,7 +72,7 @@ class JobReviewTest {
     void rotIsOutOfToleranceBeforeAnythingElse() {
         Job rotten = Job.empty("X").withIntake(intake().withCondition(Intake.Condition.ROTTEN));
         assertThat(review(rotten).state(Station.PLAN)).isEqualTo(LinkState.OUT_OF_TOLERANCE);
-        assertThat(review(Job.empty("X").withIntake(intake())).state(Station.PLAN)).isEqualTo(LinkState.PROVEN);
+        assertThat(review(Job.empty("X").withIntake(intake())).state(Station.PLAN)).isEqualTo(LinkState.BEGUN);
     }
 
     @Test
@@ -80,7 +81,11 @@ class JobReviewTest {
                 .withCandidates(List.of(Candidate.named("A").withDistance(0.6).withClock(0.5)));
         Job job = Job.empty("X").withIntake(intake()).withPlacing(placing);
         assertThat(review(job).state(Station.PLACE)).isEqualTo(LinkState.BEGUN);
-        assertThat(review(job.withPlacing(placing.withChosen("A"))).state(Station.PLACE)).isEqualTo(LinkState.PROVEN);
+        assertThat(review(job.withPlacing(placing.withChosen("A"))).state(Station.PLACE)).as("on paper only")
+                .isEqualTo(LinkState.BEGUN);
+        assertThat(review(job.withPlacing(placing.withChosen("A").withFitted(
+                new AsFitted(0.6, Math.PI / 2 - 0.5, 0, 0, LocalDate.of(2026, 5, 1), true, List.of()))))
+                .state(Station.PLACE)).isEqualTo(LinkState.PROVEN);
         assertThat(review(job.withPlacing(placing.withCandidate("A", c -> c.withClock(1.6)).withChosen("A")))
                 .state(Station.PLACE)).isEqualTo(LinkState.OUT_OF_TOLERANCE);
         assertThat(review(job.withPlacing(placing.withChosen("A").withFitted(AsFitted.NOTHING.withAirtight(true))))
@@ -100,7 +105,6 @@ class JobReviewTest {
         Job job = shared(Job.empty("X").withLaw(LAW).withReader(LOGGER))
                 .withPoint(new CheckPoint(1.0, null, 12.0, "")).withPoint(new CheckPoint(4.0, null, 18.0, ""));
         JobReview review = review(job);
-        assertThat(review.state(Station.SCALE)).isEqualTo(LinkState.PROVEN);
         assertThat(review.chain().orElseThrow().basis()).isEqualTo(JobReview.Basis.MEASURED);
         assertThat(review.chain().orElseThrow().shownLambda(1)).isCloseTo(1, within(1e-3));
     }

@@ -34,7 +34,7 @@ public final class ShopHabits {
                         one(CatalystSchool.values(), kept.get(CATALYST), ours.catalyst()),
                         one(BankSchool.values(), kept.get(BANK), ours.bank())),
                 months.matches("[1-9]\\d?") ? Integer.parseInt(months) : Shop.USUAL_MONTHS,
-                "yes".equals(kept.get(DEMO)));
+                "yes".equals(kept.get(DEMO)), null);
     }
 
     /** Names and values to keep them under. */

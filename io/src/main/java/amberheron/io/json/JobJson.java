@@ -1,5 +1,9 @@
 package amberheron.io.json;
 
+import java.util.EnumMap;
+import java.time.Instant;
+import amberheron.core.job.RestsOn;
+import amberheron.core.job.Changes;
 import amberheron.core.job.Entries;
 import amberheron.core.finding.Origin;
 import amberheron.core.drivelog.LogComparison;
@@ -31,7 +35,7 @@ final class JobJson {
 
     /** Whether a field holds a map with free keys rather than an object with known fields. */
     static boolean isMap(String field) {
-        return field.equals("drafts") || field.equals("origins");
+        return Set.of("drafts", "origins", "changes", "gauge").contains(field);
     }
 
     static Job read(String file, ObjectNode tree) {
@@ -51,7 +55,7 @@ final class JobJson {
                 at.objectOrNone("reader").map(ReaderJson::read).orElse(null),
                 at.list("points").stream().map(JobJson::point).toList(),
                 at.objectOrNone("proving").map(JobJson::proving).orElse(null),
-                new Job.HandOver(handOver.text("notDone", ""), handOver.date("date")), entries(at));
+                new Job.HandOver(handOver.text("notDone", ""), handOver.date("date")), entries(at), changes(at));
     }
 
     static ObjectNode write(Job job) {
@@ -64,7 +68,9 @@ final class JobJson {
         var law = job.law();
         out.set("law", law == null ? out.nullNode() : LawJson.write(law));
         var gauge = job.gauge();
-        if (gauge != null) {
+        if (gauge == null) {
+            out.putNull("gauge");
+        } else {
             QuantityJson.write(out.putObject("gauge"), gauge);
         }
         var reader = job.reader();
@@ -77,6 +83,8 @@ final class JobJson {
         out.putObject("handOver").put("notDone", job.handOver().notDone()).put("date", text(job.handOver().date()));
         ObjectNode drafts = out.putObject("drafts");
         job.entries().drafts().forEach(drafts::put);
+        ObjectNode changes = out.putObject("changes");
+        job.changes().at().forEach((basis, when) -> changes.put(basis.key(), when.toString()));
         ObjectNode origins = out.putObject("origins");
         job.entries().origins().forEach((field, origin) -> origins.set(field, OriginJson.write(origin)));
         return out;
@@ -131,13 +139,14 @@ final class JobJson {
     private static FreeAirCheck air(Cursor at) {
         return new FreeAirCheck(at.choice("school", FreeAirCheck.School.values()), at.numberOrNull("temperature"),
                 at.numberOrNull("humidity"), at.numberOrNull("height"), at.numberOrNull("shownOxygen"),
-                at.numberOrNull("shownLambda"), at.numberOrNull("settled"), at.date("date"));
+                at.numberOrNull("shownLambda"), at.numberOrNull("settled"), at.date("date"), at.text("sensor", ""));
     }
 
     private static ObjectNode write(FreeAirCheck air) {
         return Json.object().put("school", Cursor.id(air.school())).put("temperature", air.temperature())
                 .put("humidity", air.humidity()).put("height", air.height()).put("shownOxygen", air.shownOxygen())
-                .put("shownLambda", air.shownLambda()).put("settled", air.settled()).put("date", text(air.date()));
+                .put("shownLambda", air.shownLambda()).put("settled", air.settled()).put("date", text(air.date()))
+                .put("sensor", air.sensor());
     }
 
     private static CheckPoint point(Cursor at) {
@@ -148,19 +157,35 @@ final class JobJson {
     private static Job.Proving proving(Cursor at) {
         List<Sample> trace = at.list("trace").stream()
                 .map(s -> new Sample(s.numberAt(0), s.numberAt(1), s.numberAt(2))).toList();
-        return new Job.Proving(at.text("file"), at.text("digest"), new LogComparison(at.integer("samples"),
-                at.number("duration"), at.number("bias"), at.number("spread"), at.number("worst"),
-                at.number("worstAt"), trace));
+        return new Job.Proving(at.text("file"), at.text("digest"), OriginJson.read(at.objectOrNone("origin")),
+                new LogComparison(at.integer("samples"), at.number("duration"), at.number("bias"), at.number("spread"),
+                        at.number("worst"), at.number("worstAt"), at.numberOrNull("richest"),
+                        at.numberOrNull("leanest"), at.numberOrNull("gain"), trace));
     }
 
     private static ObjectNode write(Job.Proving proving) {
         LogComparison r = proving.result();
         ObjectNode out = Json.object().put("file", proving.file()).put("digest", proving.digest())
                 .put("samples", r.samples()).put("duration", r.duration()).put("bias", r.bias())
-                .put("spread", r.spread()).put("worst", r.worst()).put("worstAt", r.worstAt());
+                .put("spread", r.spread()).put("worst", r.worst()).put("worstAt", r.worstAt())
+                .put("richest", r.richest()).put("leanest", r.leanest()).put("gain", r.gain());
+        out.set("origin", OriginJson.write(proving.origin()));
         ArrayNode trace = out.putArray("trace");
         r.trace().forEach(s -> trace.addArray().add(s.time()).add(s.controller()).add(s.reader()));
         return out;
+    }
+
+    private static Changes changes(Cursor at) {
+        Map<RestsOn, Instant> changes = new EnumMap<>(RestsOn.class);
+        at.objectOrNone("changes").ifPresent(c -> {
+            for (RestsOn basis : RestsOn.values()) {
+                Instant moment = OriginJson.moment(c, basis.key());
+                if (moment != null) {
+                    changes.put(basis, moment);
+                }
+            }
+        });
+        return new Changes(changes);
     }
 
     private static Entries entries(Cursor at) {

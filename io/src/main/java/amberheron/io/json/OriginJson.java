@@ -13,16 +13,19 @@ final class OriginJson {
     }
 
     static Origin read(Optional<Cursor> at) {
-        return at.map(o -> new Origin(o.choice("kind", Origin.Kind.values()), o.text("instrument", ""), taken(o),
-                o.text("job", ""))).orElse(Origin.UNRECORDED);
+        return at.map(
+                o -> new Origin(o.choice("kind", Origin.Kind.values()), o.text("instrument", ""), moment(o, "taken"),
+                        o.text("job", "")))
+                .orElse(Origin.UNRECORDED);
     }
 
-    private static @Nullable Instant taken(Cursor at) {
-        String text = at.textOrNull("taken");
+    /** A moment; null where none is said. */
+    static @Nullable Instant moment(Cursor at, String field) {
+        String text = at.textOrNull(field);
         try {
             return text == null ? null : Instant.parse(text);
         } catch (DateTimeParseException e) {
-            throw at.fault("taken", "a moment such as 2026-05-31T09:30:00Z");
+            throw at.fault(field, "a moment such as 2026-05-31T09:30:00Z");
         }
     }
 

@@ -76,8 +76,16 @@ public final class ResultJson {
         review.next().ifPresentOrElse(
                 n -> out.putObject("next").put("station", Cursor.id(n.station())).put("text", n.text().metric()),
                 () -> out.putNull("next"));
-        // Neither is worked out yet: an empty answer claims nothing.
-        out.putNull("trust").putArray("stale");
+        review.trust().ifPresentOrElse(t -> {
+            ObjectNode trust = out.putObject("trust");
+            ArrayNode at = trust.putArray("at");
+            t.at().forEach(a -> at.addObject().put("lambda", a.lambda()).put("u", a.u()));
+            t.largest().ifPresentOrElse(
+                    l -> trust.putObject("largest").put("cause", l.by().key()).put("share", l.share()),
+                    () -> trust.putNull("largest"));
+        }, () -> out.putNull("trust"));
+        ArrayNode stale = out.putArray("stale");
+        review.stale().forEach(s -> stale.addObject().put("reading", s.reading().key()).put("changed", s.changed()));
         return Json.text(out);
     }
 

@@ -75,11 +75,16 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         double stoich = job.stoich();
         Fuel fuel = job.intake().fuel();
         List<Station> unproven = new ArrayList<>(List.of(Station.values()));
-        unproven.removeIf(s -> s == Station.HAND_OVER || review.state(s) == LinkState.PROVEN);
+        unproven.removeIf(s -> s == Station.HAND_OVER || review.state(s).done());
         String standing = unproven.isEmpty()
                 ? "Every link from the exhaust gas to the number shown is proven."
                 : "Not proven: " + String.join(", ", unproven.stream()
                         .map(s -> s.title() + " (" + review.state(s).words() + ")").toList()) + ".";
+        if (!review.stale().isEmpty()) {
+            standing += " Stale: "
+                    + String.join(" ",
+                            review.stale().stream().map(s -> Wording.of(units, stoich).text(s.text())).toList());
+        }
         var date = job.handOver().date();
         var plot = job.proving() == null ? null : ProvingPlot.svg(job.proving().result());
         return new HandOverSheet(job.id(), job.intake().vehicle(),
@@ -89,7 +94,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
                 date == null ? "not handed over yet" : date.toString(), unproven.isEmpty(), standing,
                 java.util.Arrays.stream(Station.values()).filter(s -> s != Station.HAND_OVER)
                         .map(s -> new Link(s.title(), mark(review.state(s)), review.state(s).words())).toList(),
-                facts(job), groups(review, units, stoich), setting(review), settingNote(review, units, stoich),
+                facts(job, review), groups(review, units, stoich), setting(review), settingNote(review, units, stoich),
                 points(job, units), pointsNote(review, units, stoich), proving(job), plot, job.handOver().notDone());
     }
 
@@ -99,6 +104,8 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
             case OUT_OF_TOLERANCE -> "▲";
             case BEGUN -> "◐";
             case OPEN -> "○";
+            case STALE -> "◌";
+            case NOT_NEEDED -> "–";
         };
     }
 
@@ -111,7 +118,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         };
     }
 
-    private static List<Fact> facts(Job job) {
+    private static List<Fact> facts(Job job, JobReview review) {
         List<Fact> facts = new ArrayList<>();
         job.chosenPlace().ifPresent(c -> facts
                 .add(new Fact("Place", c.id() + (c.note().isBlank() ? "" : ": " + c.note()) + ", "
@@ -128,7 +135,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         job.wiring().source().ifPresent(p -> facts.add(new Fact("Power", p.id()
                 + (p.place().isBlank() ? "" : ": " + p.place()) + ", " + p.behaviour().words()
                 + (job.wiring().feed().relay() ? ", by a relay" : "")
-                + (fuse == null ? "" : ", fuse " + UnitChoice.digits(fuse, 0) + " A"))));
+                + (fuse == null ? "" : ", fuse " + UnitChoice.digits(fuse, fuse == Math.rint(fuse) ? 0 : 1) + " A"))));
         if (!job.wiring().groundPoint().isBlank()) {
             facts.add(new Fact("Grounds", job.wiring().groundPoint()));
         }
@@ -144,6 +151,9 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         if (reader != null) {
             facts.add(new Fact("Reader", reader.name()));
         }
+        review.trust().ifPresent(t -> facts.add(new Fact("Trust", String.join(", ", t.at().stream()
+                .map(a -> say("λ %.2f ± %.3f", a.lambda(), a.u())).toList())
+                + t.largest().map(l -> "; mostly " + l.by().words()).orElse(""))));
         return List.copyOf(facts);
     }
 

@@ -1,5 +1,8 @@
 package amberheron.io.json;
 
+import amberheron.core.mixture.MixtureScale;
+import amberheron.core.job.RestsOn;
+import amberheron.core.job.Changes;
 import amberheron.core.freeair.AirField;
 import amberheron.core.job.Entries;
 import amberheron.core.placement.PlaceField;
@@ -178,11 +181,13 @@ class JobDocumentProperties {
         FreeAirCheck air = new FreeAirCheck(any(random, FreeAirCheck.School.values()),
                 random.nextInt(4) == 0 ? null : 250 + 70 * random.nextDouble(),
                 maybe(random, 1), maybe(random, 2000), maybe(random, 0.21), maybe(random, 1.4), maybe(random, 120),
-                random.nextBoolean() ? null : LocalDate.of(2026, 1 + random.nextInt(12), 1));
+                random.nextBoolean() ? null : LocalDate.of(2026, 1 + random.nextInt(12), 1), words(random));
         Job job = empty.withIntake(intake).withPlacing(placing).withProgress(progress).withWiring(wiring).withAir(air)
                 .withEntries(Entries.NONE.drafted(PlaceField.PIECE_WALL.of("b"), words(random))
                         .entered(AirField.HEIGHT.address(), origin(random)))
-                .withHandOver(new Job.HandOver(words(random), LocalDate.of(2026, 2, 3)));
+                .withHandOver(new Job.HandOver(words(random), LocalDate.of(2026, 2, 3)))
+                .withGauge(random.nextBoolean() ? null : MixtureScale.afr(1 + random.nextInt(30)))
+                .withChanges(new Changes(Map.of(any(random, RestsOn.values()), Instant.EPOCH)));
         if (random.nextBoolean()) {
             var law = CATALOGUE.laws().get(random.nextInt(CATALOGUE.laws().size()));
             var reader = CATALOGUE.readers().get(random.nextInt(CATALOGUE.readers().size()));
@@ -190,7 +195,7 @@ class JobDocumentProperties {
             job = job.withLaw(law).withReader(random.nextBoolean() ? reader : reader.withSetting(setting))
                     .withPoint(new CheckPoint(maybe(random, 5), 14.7, random.nextDouble() * 20, words(random),
                             origin(random)))
-                    .withProving(new Job.Proving(words(random), "ab12",
+                    .withProving(new Job.Proving(words(random), "ab12", origin(random),
                             LogComparison.of(List.of(new Sample(0, 1, 1.01), new Sample(0.5, 0.9, 0.91)))));
         }
         return job;

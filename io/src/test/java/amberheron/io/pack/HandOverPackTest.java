@@ -1,5 +1,6 @@
 package amberheron.io.pack;
 
+import amberheron.core.finding.Origin;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -67,7 +68,8 @@ class HandOverPackTest {
                         .withFitted(new AsFitted(0.61, 0.67, 0, 0, java.time.LocalDate.of(2026, 5, 12), true,
                                 List.of(new Photo("bung.jpg", "ab")))))
                 .withLaw(CATALOGUE.law("straight-lambda")).withReader(CATALOGUE.reader("ecu-table-8"))
-                .withProving(new Job.Proving("drive.csv", "0123456789abcdef0123", LogComparison.of(log)))
+                .withProving(
+                        new Job.Proving("drive.csv", "0123456789abcdef0123", Origin.UNRECORDED, LogComparison.of(log)))
                 .withHandOver(new Job.HandOver("Shield not refitted.", java.time.LocalDate.of(2026, 5, 13)));
         for (double v = 0.5; v < 4.5; v += 0.5) {
             job = job.withPoint(new CheckPoint(v, null, 0.9, ""));

@@ -1,0 +1,56 @@
+package amberheron.core.job;
+
+import java.util.EnumSet;
+import java.util.Set;
+
+/** The readings that a link of the path is proven by, and what each rests on. */
+public enum Reading {
+    FREE_AIR("free-air", "the free-air check", Station.AIR, EnumSet.of(RestsOn.SENSOR),
+            "Hang the sensor in free air and check it again."),
+    CHECK_POINTS("check-points", "the check points", Station.SCALE,
+            EnumSet.of(RestsOn.GROUNDS, RestsOn.SIGNAL, RestsOn.SETTING), "Take the check points again."),
+    DRIVE("drive", "the proving drive", Station.PROVE,
+            EnumSet.of(RestsOn.PLACE, RestsOn.SENSOR, RestsOn.CALIBRATION, RestsOn.GROUNDS, RestsOn.SIGNAL, RestsOn.LAW,
+                    RestsOn.SETTING),
+            "Drive again with the log running.");
+
+    private final String key;
+    private final String words;
+    private final Station station;
+    @SuppressWarnings("ImmutableEnumChecker") // never given away to be changed
+    private final Set<RestsOn> restsOn;
+    private final String again;
+
+    Reading(String key, String words, Station station, Set<RestsOn> restsOn, String again) {
+        this.key = key;
+        this.words = words;
+        this.station = station;
+        this.restsOn = restsOn;
+        this.again = again;
+    }
+
+    /** The word in results. */
+    public String key() {
+        return key;
+    }
+
+    /** What it is, in the trade's words. */
+    public String words() {
+        return words;
+    }
+
+    /** The link it proves. */
+    public Station station() {
+        return station;
+    }
+
+    /** What it rests on. */
+    public Set<RestsOn> restsOn() {
+        return Set.copyOf(restsOn);
+    }
+
+    /** The shortest way to prove it again. */
+    public String again() {
+        return again;
+    }
+}

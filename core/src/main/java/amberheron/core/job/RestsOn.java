@@ -1,0 +1,73 @@
+package amberheron.core.job;
+
+import amberheron.core.wiring.GroundPlan;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/** What a reading rests on besides what was read. When one of them changes, what rested on it has to be taken again. */
+public enum RestsOn {
+    /** Where the sensor sits. */
+    PLACE("place", "the place", j -> said(j.placing().chosen())),
+    /** The sensor itself. */
+    SENSOR("sensor", "the sensor", j -> said(j.air().sensor())),
+    /** What the controller was taught in free air. */
+    CALIBRATION("calibration", "the free-air calibration", j -> said(j.air().shownOxygen(), j.air().shownLambda())),
+    /** Where controller and reader take their ground, and by which wires. */
+    GROUNDS("grounds", "the grounds", j -> {
+        GroundPlan g = j.wiring().ground();
+        return said(g.school(), g.school() == null ? null : g.twoWires(), j.wiring().groundPoint(), g.toBattery(),
+                g.toChassis(), g.toReader(), g.section());
+    }),
+    /** How the readers are hooked up. */
+    SIGNAL("signal", "the hook-up of the signal",
+            j -> said(j.wiring().signals().hookups().isEmpty() ? null : j.wiring().signals().hookups())),
+    /** The controller's output law. */
+    LAW("law", "the output law", j -> said(j.law())),
+    /** What reads the volts, and what was typed into it. */
+    SETTING("setting", "the reader or its setting", j -> said(j.reader()));
+
+    private final String key;
+    private final String words;
+    @SuppressWarnings("ImmutableEnumChecker") // a function without state
+    private final Function<Job, List<Object>> of;
+
+    RestsOn(String key, String words, Function<Job, List<Object>> of) {
+        this.key = key;
+        this.words = words;
+        this.of = of;
+    }
+
+    /** What was not said yet stands as nothing. */
+    private static List<Object> said(@Nullable Object... values) {
+        List<Object> said = new ArrayList<>();
+        for (Object value : values) {
+            said.add(value == null || (value instanceof String text && text.isBlank()) ? "" : value);
+        }
+        return said;
+    }
+
+    /** The word in documents. */
+    public String key() {
+        return key;
+    }
+
+    /** What it is, in the trade's words. */
+    public String words() {
+        return words;
+    }
+
+    /** Whether it differs between two states of a job; what is said for the first time has not changed. */
+    boolean changed(Job before, Job after) {
+        List<Object> was = of.apply(before);
+        List<Object> now = of.apply(after);
+        for (int i = 0; i < was.size(); i++) {
+            if (!was.get(i).equals("") && !Objects.equals(was.get(i), now.get(i))) {
+                return true;
+            }
+        }
+        return false;
+    }
+}

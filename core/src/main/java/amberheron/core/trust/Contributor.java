@@ -1,0 +1,32 @@
+package amberheron.core.trust;
+
+/** What keeps the number shown from being known exactly. */
+public enum Contributor {
+    SENSOR("sensor", "the sensor itself"),
+    AIR("air", "the free-air check"),
+    GROUND_SHIFT("ground-shift", "the ground's shift"),
+    GROUND_RIPPLE("ground-ripple", "the heater's ripple"),
+    LOADING("loading", "the load of the input"),
+    CONVERTER("converter", "the steps of the input"),
+    SETTING("setting", "the setting's digits"),
+    DISPLAY("display", "the display's digits"),
+    CHECK_POINTS("check-points", "the check points");
+
+    private final String key;
+    private final String words;
+
+    Contributor(String key, String words) {
+        this.key = key;
+        this.words = words;
+    }
+
+    /** The word in results. */
+    public String key() {
+        return key;
+    }
+
+    /** What it is, in the trade's words. */
+    public String words() {
+        return words;
+    }
+}
