@@ -1,5 +1,6 @@
 package amberheron.app.parts;
 
+import java.util.Comparator;
 import java.util.stream.Stream;
 import java.util.Objects;
 import java.util.Optional;
@@ -42,6 +43,15 @@ public final class Leaves extends VBox {
             return leaf == null ? List.of() : leaf.pinned();
         }
 
+        /** A node of a name, as the leaf stands. */
+        Optional<Node> find(String wanted) {
+            Leaf now = leaf;
+            return now == null
+                    ? Optional.empty()
+                    : Stream.concat(Stream.of(now.node()), now.pinned().stream()).map(n -> Parts.find(n, wanted))
+                            .filter(Objects::nonNull).findFirst();
+        }
+
         Node fresh() {
             Leaf now = leaf;
             if (now == null) {
@@ -76,14 +86,15 @@ public final class Leaves extends VBox {
                 show(named.get());
                 return;
             }
-            for (Tab leaf : leaves) {
-                // Names of fields follow what is looked at.
-                Node node = leaf.fresh();
-                Node found = Stream.concat(Stream.of(node), leaf.pinned().stream())
-                        .map(n -> Parts.find(n, wanted)).filter(Objects::nonNull).findFirst().orElse(null);
-                if (found != null) {
+            // Names of fields follow what is looked at; but where one had this name, it is looked for first.
+            List<Tab> likely = new ArrayList<>(leaves);
+            likely.sort(Comparator.comparing(l -> l.find(wanted).isEmpty()));
+            for (Tab leaf : likely) {
+                leaf.fresh();
+                Optional<Node> found = leaf.find(wanted);
+                if (found.isPresent()) {
                     show(leaf);
-                    Node at = first(found);
+                    Node at = first(found.get());
                     at.requestFocus();
                     // What is typed now takes the place of what stood there.
                     if (at instanceof TextInputControl field) {
