@@ -1,5 +1,6 @@
 package amberheron.app.scaling;
 
+import amberheron.core.trust.Trust;
 import amberheron.core.wiring.GroundCure;
 import amberheron.core.job.Stale;
 import amberheron.core.job.RestsOn;
@@ -203,6 +204,9 @@ public final class ScaleModel implements StationModel {
             checked.add(law.source());
         }
         checked.add(Tolerance.SOURCE);
+        if (session.review().trust().isPresent()) {
+            checked.addAll(Trust.SOURCES);
+        }
         if (law == null) {
             return new Advice(plain(JobCheck.LAW.words()),
                     new Action("Choose the law", () -> session.seek(ScaleField.LAW.address())),

@@ -1,5 +1,6 @@
 package amberheron.app.shell;
 
+import javafx.scene.control.Tooltip;
 import java.util.Optional;
 import amberheron.app.session.Figures;
 import amberheron.core.units.Dimension;
@@ -43,6 +44,7 @@ final class SignalPath extends Pane {
     private final Label figure = Parts.line("", "path-trust");
     private final Label most = Parts.line("", "path-figure");
     private final Button foot = new Button();
+    private final Tooltip why = new Tooltip();
 
     SignalPath(Session session, Function<Station, StationModel> models) {
         this.session = session;
@@ -86,6 +88,7 @@ final class SignalPath extends Pane {
         foot.setId("path.trust");
         foot.getStyleClass().setAll("path-station", "path-foot");
         foot.setAlignment(Pos.CENTER_LEFT);
+        foot.setTooltip(why);
         getChildren().add(foot);
     }
 
@@ -99,6 +102,11 @@ final class SignalPath extends Pane {
                 .orElse(session.review().state(Station.SCALE) == LinkState.OUT_OF_TOLERANCE
                         ? "it lies: mend it first"
                         : "not known yet"));
+        why.setText(trust.map(t -> String.join("\n", t.at().stream()
+                .map(a -> Figures.text(session, new Measure(a.lambda(), Dimension.MIXTURE, 2)) + " ± "
+                        + Figures.text(session, new Measure(a.u(), Dimension.MIXTURE, 3)))
+                .toList()) + "\n95 of 100 lie within; sensor's age and pressure in the pipe are not in it")
+                .orElse("Needs law, reader, and grounds or check points"));
         foot.setAccessibleText("Trust figure: " + figure.getText() + ", " + most.getText());
         foot.setOnAction(e -> session.go(by.map(JobReview::stationOf).orElse(Station.SCALE)));
         foot.setDisable(!session.isOpen());

@@ -20,8 +20,9 @@ import java.util.SplittableRandom;
  */
 public record Trust(List<At> at, Optional<Share> largest) {
     /** Where it comes from. */
-    public static final Source SOURCE = Source
-            .published("JCGM 100:2008 (sum of squares, coverage factor 2) and JCGM 101:2008 (Monte Carlo)");
+    public static final List<Source> SOURCES = List.of(
+            Source.published("JCGM 100:2008 (sum of squares, coverage factor 2) and JCGM 101:2008 (Monte Carlo)"),
+            Source.memory("what a sensor in order, a hygrometer and a thermometer are off by, for the trust figure"));
     /** About 95 of 100 lie within so many standard uncertainties. */
     public static final double COVERAGE = 2;
     private static final int DRAWS = 10_000;
