@@ -1,5 +1,6 @@
 package amberheron.core.drivelog;
 
+import java.util.DoubleSummaryStatistics;
 import org.jspecify.annotations.Nullable;
 import amberheron.core.units.Sane;
 
@@ -51,14 +52,13 @@ public record LogComparison(int samples, double duration, double bias, double sp
             }
         }
         double spread = log.size() < 2 ? 0 : Math.sqrt(square / (log.size() - 1));
+        DoubleSummaryStatistics mixture = log.stream().mapToDouble(Sample::controller).summaryStatistics();
         return new LogComparison(log.size(), log.getLast().time() - log.getFirst().time(), mean, spread,
                 worst.difference(), worst.time(),
-                log.stream().mapToDouble(Sample::controller).min().orElseThrow(),
-                log.stream().mapToDouble(Sample::controller).max().orElseThrow(), gain(log, mean), thinned(log));
+                mixture.getMin(), mixture.getMax(), gain(log, mixture.getAverage(), mean), thinned(log));
     }
 
-    private static @Nullable Double gain(List<Sample> log, double bias) {
-        double middle = log.stream().mapToDouble(Sample::controller).average().orElseThrow();
+    private static @Nullable Double gain(List<Sample> log, double middle, double bias) {
         double square = log.stream().mapToDouble(s -> (s.controller() - middle) * (s.controller() - middle)).sum();
         double common = log.stream().mapToDouble(s -> (s.controller() - middle) * (s.difference() - bias)).sum();
         return square > 1e-12 ? 1 + common / square : null;
