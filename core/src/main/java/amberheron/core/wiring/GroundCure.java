@@ -27,18 +27,14 @@ public record GroundCure(Message text, @Nullable GroundPlan plan) {
      */
     public static Optional<GroundCure> of(GroundPlan ground, double most) {
         Optional<GroundPlan.Cost> cost = ground.cost();
-        if (cost.isEmpty() || (Math.abs(cost.get().shift()) <= most && !throughSensorGround(ground))) {
+        if (cost.isEmpty()
+                || (Math.abs(cost.get().shift()) <= most && !ground.throughSensorGround(cost.get().school()))) {
             return Optional.empty();
         }
         return Optional.of(separate(ground, most).or(() -> elsewhere(ground, most)).or(() -> thicker(ground, most))
                 .orElse(new GroundCure(Message.plain(
                         "Take the reader's + and − inputs to the controller's output and its signal ground: no common ground is close enough."),
                         null)));
-    }
-
-    /** Whether the heater's amperes go through the ground that the reader's sensors are measured against. */
-    public static boolean throughSensorGround(GroundPlan ground) {
-        return ground.school() == School.READER && !ground.twoWires();
     }
 
     private static boolean keeps(GroundPlan plan, double most) {

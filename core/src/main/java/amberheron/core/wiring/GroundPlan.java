@@ -138,9 +138,14 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
      * @param most greatest shift allowed, V
      */
     public Optional<School> recommended(double most) {
-        return costs().stream().filter(c -> twoWires || c.school() != School.READER)
+        return costs().stream().filter(c -> !throughSensorGround(c.school()))
                 .filter(c -> Math.abs(c.shift()) <= most)
                 .min(Comparator.comparingDouble(c -> Math.abs(c.shift()))).map(Cost::school);
+    }
+
+    /** Whether a school takes the heater's amperes through the ground that the reader's sensors are measured against. */
+    public boolean throughSensorGround(School s) {
+        return s == School.READER && !twoWires;
     }
 
     /** Length of the controller's ground wire if it is taken as a school says, m; null when not measured. */

@@ -89,7 +89,7 @@ public final class WireRules {
         boolean kept = Math.abs(lambda) <= tolerance;
         Verdict verdict = !kept
                 ? Verdict.FAIL
-                : GroundCure.throughSensorGround(ground) ? Verdict.WARN : Verdict.PASS;
+                : ground.throughSensorGround(cost.get().school()) ? Verdict.WARN : Verdict.PASS;
         Message says = cure(ground, lambdaPerVolt, tolerance).map(c -> Message.of(kept
                 ? "The heater's amperes go through the reader's sensor ground and shift every sensor on it. {0}"
                 : "The reader is fed shifted volts. {0}", c.text()))
