@@ -1,6 +1,5 @@
 package amberheron.app.freeair;
 
-import amberheron.core.freeair.AirField;
 import amberheron.core.job.Stale;
 import amberheron.app.session.Onward;
 import amberheron.core.finding.Message;
@@ -72,9 +71,7 @@ public final class AirModel implements StationModel {
         Optional<Stale> stale = session.review().stale(Station.AIR);
         if (stale.isPresent()) {
             return new Advice(plain(stale.get().reading().again()),
-                    Action.enter(session, check.shownLambda() == null
-                            ? AirField.SHOWN.address()
-                            : AirField.MIXTURE.address()),
+                    Action.enter(session, check.reading().orElseThrow()),
                     stale.get().text(), parted, checked, caution);
         }
         Optional<Finding> wrong = findings.stream().filter(f -> f.verdict() == Verdict.FAIL).findFirst();

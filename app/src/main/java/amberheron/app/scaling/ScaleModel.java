@@ -183,7 +183,7 @@ public final class ScaleModel implements StationModel {
 
     /** Where a point came from, where that has to be said. */
     static String origin(Session session, CheckPoint point) {
-        Optional<RestsOn> changed = session.review().changedSince(point);
+        Optional<RestsOn> changed = Stale.since(session.review().job(), point);
         if (changed.isPresent()) {
             return "stale: " + changed.get().words() + " changed";
         }

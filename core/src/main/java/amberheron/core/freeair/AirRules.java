@@ -51,14 +51,11 @@ public final class AirRules {
             findings.add(top(check.shownLambda(), topOfLaw));
         }
         findings.add(settled(check.settled()));
-        if (check.date() == null && (check.shownOxygen() != null || check.shownLambda() != null)) {
-            findings.add(new Finding(AirCheck.DATED, "Day of the check", Verdict.UNKNOWN, null, null,
-                    "Nobody wrote down when: enter again what the controller shows.", null, "",
-                    Source.practice("a reading without a day proves nothing later"))
-                    .asking(check.shownOxygen() != null
-                            ? AirField.SHOWN.address()
-                            : AirField.MIXTURE.address()));
-        }
+        check.reading().filter(r -> check.date() == null)
+                .map(r -> new Finding(AirCheck.DATED, "Day of the check", Verdict.UNKNOWN, null, null,
+                        "Nobody wrote down when: enter again what the controller shows.", null, "",
+                        Source.practice("a reading without a day proves nothing later")).asking(r))
+                .ifPresent(findings::add);
         return List.copyOf(findings);
     }
 

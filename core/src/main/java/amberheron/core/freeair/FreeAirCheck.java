@@ -1,5 +1,7 @@
 package amberheron.core.freeair;
 
+import amberheron.core.parts.Address;
+import java.util.Optional;
 import amberheron.core.units.Sane;
 
 import java.time.LocalDate;
@@ -56,6 +58,13 @@ public record FreeAirCheck(School school, @Nullable Double temperature, @Nullabl
         public String procedure() {
             return procedure;
         }
+    }
+
+    /** Where what the controller shows was entered, as oxygen before as a mixture; empty until it was. */
+    public Optional<Address> reading() {
+        return shownOxygen != null
+                ? Optional.of(AirField.SHOWN.address())
+                : Optional.ofNullable(shownLambda).map(s -> AirField.MIXTURE.address());
     }
 
     /** The air, once all of it is known. */

@@ -5,16 +5,10 @@ import amberheron.core.trust.Uncertainty;
 import amberheron.core.trust.Trust;
 import amberheron.core.trust.Contributor;
 import amberheron.core.plan.Step;
-import amberheron.core.freeair.FreeAirCheck;
-import amberheron.core.freeair.AirField;
-import amberheron.core.parts.Address;
 import amberheron.core.finding.Origin;
-import java.time.LocalDate;
 import java.util.stream.Stream;
 import java.util.DoubleSummaryStatistics;
 import java.util.Set;
-import java.util.EnumSet;
-import java.util.ArrayList;
 import amberheron.core.placement.PlaceRanking;
 import amberheron.core.plan.Schedule;
 import amberheron.core.scaling.Cause;
@@ -123,8 +117,8 @@ public final class JobReview {
                 : job.placing().findings(site);
         this.wiring = shop.demo() ? job.wiring() : job.wiring().real();
         this.points = job.points().stream().filter(p -> shop.demo() || p.origin().real())
-                .filter(p -> changedSince(p).isEmpty()).toList();
-        this.stale = findStale();
+                .filter(p -> Stale.since(job, p).isEmpty()).toList();
+        this.stale = Stale.of(job, shop);
         this.wire = before != null && kept.test(r -> r.wiring) && kept.test(r -> r.surroundings)
                 ? before.wire
                 : WireRules.judge(wiring, surroundings);
@@ -165,8 +159,8 @@ public final class JobReview {
         if (law == null || reader == null || scale == null || (diagnosis != null && !diagnosis.withinTolerance())) {
             return null;
         }
-        boolean airCounts = (job.air().shownOxygen() != null || job.air().shownLambda() != null)
-                && stale(Station.AIR).isEmpty() && air.stream().noneMatch(f -> f.verdict() == Verdict.FAIL);
+        boolean airCounts = job.air().reading().isPresent() && stale(Station.AIR).isEmpty()
+                && air.stream().noneMatch(f -> f.verdict() == Verdict.FAIL);
         return Doubts.of(job, law, reader, points, diagnosis != null, airCounts,
                 Math.abs(scale.budget().getFirst().lambda())).orElse(null);
     }
@@ -178,7 +172,7 @@ public final class JobReview {
         if (trust == null && doubts != null && law != null && reader != null && scale != null) {
             trust = Trust.of(new SignalChain(law, WireEffect.NONE, reader, scale.setting()), doubts);
         }
-        return doubts == null ? Optional.empty() : Optional.ofNullable(trust);
+        return Optional.ofNullable(trust);
     }
 
     /** The station at which a doubt is made smaller. */
@@ -192,8 +186,9 @@ public final class JobReview {
 
     /** Works out now what would be worked out when it is asked for. */
     public void workOut() {
-        places.workOut();
+        // The first screen shows the one; the other takes longer and is looked at later.
         trust();
+        places.workOut();
     }
 
     private @Nullable Diagnosis diagnose(OutputLaw law, Reader reader) {
@@ -212,44 +207,6 @@ public final class JobReview {
     /** The shift the wiring is expected to cause, V; 0 while it is not known. */
     private double groundShift() {
         return WireRules.shift(job.wiring().ground()).orElse(0.0);
-    }
-
-    /** What a check point rested on and has changed since; empty for one that still counts. */
-    public Optional<RestsOn> changedSince(CheckPoint point) {
-        Set<RestsOn> restsOn = EnumSet.copyOf(Reading.CHECK_POINTS.restsOn());
-        if (point.volts() == null) {
-            // Read off the gauge, in the quantity of the law.
-            restsOn.add(RestsOn.LAW);
-        }
-        return job.changes().since(point.origin().taken(), restsOn);
-    }
-
-    private List<Stale> findStale() {
-        List<Stale> found = new ArrayList<>();
-        FreeAirCheck air = job.air();
-        if (air.shownOxygen() != null || air.shownLambda() != null) {
-            Address shown = (air.shownOxygen() != null ? AirField.SHOWN : AirField.MIXTURE).address();
-            LocalDate day = air.date();
-            LocalDate today = shop.today();
-            job.changes().since(job.entries().origin(shown).taken(), Reading.FREE_AIR.restsOn()).map(RestsOn::words)
-                    .map(JobReview::changed)
-                    .or(() -> day != null && today != null && day.plusMonths(shop.recalibrateMonths()).isBefore(today)
-                            ? Optional.of("it is older than " + shop.recalibrateMonths() + " months")
-                            : Optional.empty())
-                    .ifPresent(why -> found.add(new Stale(Reading.FREE_AIR, why)));
-        }
-        job.points().stream().flatMap(p -> changedSince(p).stream()).findFirst()
-                .ifPresent(b -> found.add(new Stale(Reading.CHECK_POINTS, changed(b.words()))));
-        Job.Proving proving = job.proving();
-        if (proving != null) {
-            job.changes().since(proving.origin().taken(), Reading.DRIVE.restsOn())
-                    .ifPresent(b -> found.add(new Stale(Reading.DRIVE, changed(b.words()))));
-        }
-        return List.copyOf(found);
-    }
-
-    private static String changed(String what) {
-        return what + " changed since";
     }
 
     /** The readings that prove nothing any more, and why. */

@@ -1,6 +1,13 @@
 package amberheron.core.job;
 
 import amberheron.core.finding.Message;
+import amberheron.core.scaling.CheckPoint;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 
 /**
  * A reading that no longer proves anything.
@@ -8,6 +15,44 @@ import amberheron.core.finding.Message;
  * @param changed what it rested on and has changed since, or its age, in a few words
  */
 public record Stale(Reading reading, String changed) {
+    /** The readings of a job that what changed since, or their age, has made worthless. */
+    static List<Stale> of(Job job, Shop shop) {
+        List<Stale> found = new ArrayList<>();
+        job.air().reading()
+                .flatMap(shown -> job.changes()
+                        .since(job.entries().origin(shown).taken(), Reading.FREE_AIR.restsOn()).map(Stale::changed)
+                        .or(() -> age(job, shop)))
+                .ifPresent(why -> found.add(new Stale(Reading.FREE_AIR, why)));
+        job.points().stream().flatMap(p -> since(job, p).stream()).findFirst()
+                .ifPresent(r -> found.add(new Stale(Reading.CHECK_POINTS, changed(r))));
+        Optional.ofNullable(job.proving())
+                .flatMap(p -> job.changes().since(p.origin().taken(), Reading.DRIVE.restsOn()))
+                .ifPresent(r -> found.add(new Stale(Reading.DRIVE, changed(r))));
+        return List.copyOf(found);
+    }
+
+    /** What a check point rested on and has changed since; empty for one that still counts. */
+    public static Optional<RestsOn> since(Job job, CheckPoint point) {
+        Set<RestsOn> restsOn = EnumSet.copyOf(Reading.CHECK_POINTS.restsOn());
+        if (point.volts() == null) {
+            // Read off the gauge, in the quantity of the law.
+            restsOn.add(RestsOn.LAW);
+        }
+        return job.changes().since(point.origin().taken(), restsOn);
+    }
+
+    private static String changed(RestsOn what) {
+        return what.words() + " changed since";
+    }
+
+    private static Optional<String> age(Job job, Shop shop) {
+        LocalDate day = job.air().date();
+        LocalDate today = shop.today();
+        return day != null && today != null && day.plusMonths(shop.recalibrateMonths()).isBefore(today)
+                ? Optional.of("it is older than " + shop.recalibrateMonths() + " months")
+                : Optional.empty();
+    }
+
     /** What happened, and the shortest way to prove it again. */
     public Message text() {
         return Message.of("{0}: {1}. {2}", Message.plain(capital(reading.words())), Message.plain(changed),
