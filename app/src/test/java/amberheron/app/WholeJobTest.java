@@ -52,7 +52,7 @@ class WholeJobTest {
             place.piece.*.slope = 5
             place.neighbour.*.gap = 150
             place.standout = 80
-            place.lead = 1.8
+            place.lead = 3.3
             place.lead.exit = 300
             place.lead.onward = 0.9
             place.*.distance = 600
@@ -68,6 +68,8 @@ class WholeJobTest {
             wire.*.running = 14.1
             wire.*.lamps = 14
             wire.*.indicators = 14
+            wire.*.hostFuse = 15
+            wire.*.hostLoad = 4
             wire.fuse = 5
             wire.feed.length = 2
             wire.feed.section = 1.5
@@ -79,12 +81,11 @@ class WholeJobTest {
             wire.signal.*.input = 100k
             wire.chart.colour = red | black | yellow | green | blue | violet | white | orange
             wire.joint.*.pull = 300
-            wire.joint.*.ohms = 2
+            wire.joint.*.drop = 2
             wire.route.*.length = 500
             wire.route.*.bend = 40
             wire.route.*.hot = 150
             wire.route.*.moving = 80
-            wire.route.lead = 0.9
             wire.route.extension = 2.4
             wire.route.atEngine = 150
             wire.route.atDisplay = 150
@@ -162,7 +163,9 @@ class WholeJobTest {
     }
 
     /** Works through the job until it is handed over, and gives the keys that took. */
-    private int walk() {
+    private int walk() throws Exception {
+        // A window that has just opened may not have its focus yet.
+        hands.waitUntil(() -> hands.scene().getFocusOwner() != null);
         for (int i = 0; i < MOST && (!session.isOpen() || session.job().handOver().date() == null); i++) {
             String next = next();
             Job before = session.job();
@@ -236,7 +239,7 @@ class WholeJobTest {
     }
 
     @Test
-    void aTurboWithAnEcuAndALogger() throws IOException {
+    void aTurboWithAnEcuAndALogger() throws Exception {
         given(MEASURED);
         given("""
                 jobs.number = T-1
@@ -271,7 +274,7 @@ class WholeJobTest {
     }
 
     @Test
-    void aCarburettorWithAGaugeOnly() throws IOException {
+    void aCarburettorWithAGaugeOnly() throws Exception {
         given(MEASURED);
         given("""
                 jobs.number = C-1

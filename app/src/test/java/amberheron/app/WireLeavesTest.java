@@ -89,15 +89,16 @@ class WireLeavesTest extends WindowTest {
     @Test
     void theWiringIsRecordedAsItWasDone() {
         wire("SB-015");
-        hands.clickOn(byId("wire.leaf.wired"));
+        hands.clickOn(byId("wire.leaf.joints"));
         choose("wire.joint.school", 1);
         for (int i = 0; i < 6; i++) {
             press("wire.joint.step." + i);
         }
         assertThat(shows("6 of 6 steps")).isTrue();
         press("wire.joint.add");
-        enter("wire.joint.0.section", "18 awg", "60 N", "2 mΩ");
+        enter("wire.joint.0.section", "18 awg", "60 N", "2 mV");
         assertThat(shows("pulled out: wrong die or too few strands")).isTrue();
+        hands.clickOn(byId("wire.leaf.wired"));
         enter("wire.wired.atSource", "13.9", "13.1");
         assertThat(finding("wired.drop").verdict()).isEqualTo(Verdict.FAIL);
     }
@@ -172,8 +173,9 @@ class WireLeavesTest extends WindowTest {
     @Test
     void aMeasuredDropTakesThePlaceOfTheEstimate() {
         wire("SB-016");
-        find("grounds and their schools");
+        find("as wired, shift and supply");
         enter("wire.measured", "4 mV");
+        find("grounds and their schools");
         assertThat(finding("ground").verdict()).isEqualTo(Verdict.PASS);
         assertThat(finding("ground").working().metric()).startsWith("measured between the two grounds");
         assertThat(shows("shift 4.0 mV measured")).isTrue();

@@ -200,8 +200,9 @@ final class JobCommands {
                     s.behaviour().words()));
             OutputLaw law = job.law();
             job.wiring().ground().costs()
-                    .forEach(c -> out().printf(Locale.ROOT, "ground “%s”: shift %.1f mV, ripple %.1f mV%s%n",
-                            c.school().words(), 1000 * c.shift(), 1000 * c.ripple(),
+                    .forEach(c -> out().printf(Locale.ROOT, "ground “%s”: shift %.1f mV%s%s%n",
+                            c.school().words(), 1000 * c.shift(),
+                            c.ripple() == null ? "" : say(", ripple %.1f mV", 1000 * c.ripple()),
                             law == null ? "" : say(", %+.4f λ", c.shift() * law.lambdaPerVolt())));
             Chart chart = job.wiring().harness().chart();
             chart.wires().forEach(w -> out().printf(Locale.ROOT, "wire %-3s %s%n", w.tag(), words(chart, w)));

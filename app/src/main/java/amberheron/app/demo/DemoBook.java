@@ -1,5 +1,8 @@
 package amberheron.app.demo;
 
+import amberheron.core.job.Waiting;
+import amberheron.core.harness.Route;
+import amberheron.core.harness.Harness;
 import java.time.ZoneOffset;
 import org.jspecify.annotations.Nullable;
 import amberheron.core.harness.AsWired;
@@ -153,11 +156,13 @@ public final class DemoBook {
         Job job = Job.empty("SB-014").withIntake(intake)
                 .withProgress(Progress.NONE.withBay("1").withDay(today.minusDays(8)))
                 .withPlacing(Placing.NONE.withCandidates(List.of(
-                        new Candidate("A", "elbow behind the turbine", Line.ALL, 0.22, rad(20), null, 0, Hole.NONE),
-                        new Candidate("B", "straight before the catalyst", Line.ALL, 0.61, rad(56), null, 0, Hole.NONE),
+                        new Candidate("A", "elbow behind the turbine", Line.ALL, 0.22, rad(20), null, 0, Hole.NONE,
+                                null),
+                        new Candidate("B", "straight before the catalyst", Line.ALL, 0.61, rad(56), null, 0, Hole.NONE,
+                                null),
                         new Candidate("C", "behind the catalyst", Line.ALL, 1.42, rad(-48), null, 0,
-                                Hole.SECOND_SENSOR)))
-                        .withChosen("B").withProbe(new Probe(0.082, 2.4, 0.9, 1.4))
+                                Hole.SECOND_SENSOR, null)))
+                        .withChosen("B").withProbe(new Probe(0.082, 0.9, 1.4))
                         .withFitted(new AsFitted(0.614, rad(36), rad(3), rad(2), today.minusDays(8), true,
                                 List.of())))
                 .withWiring(DemoWiring.harbourVan(List.of(
@@ -194,14 +199,14 @@ public final class DemoBook {
                                 new Neighbour(Neighbour.Kind.GROUND, Neighbour.Side.BELOW, 0.4, 2.4, 0.21)),
                         Attitude.LEVEL));
         return Job.empty("SB-015").withIntake(intake)
-                .withProgress(Progress.NONE.withBay("2, lift").withDay(today)
+                .withProgress(Progress.NONE.withBay("2, lift").withDay(today).withHold(Waiting.PARTS)
                         .withInHand(Set.of("soapy water", "gauge or controller with display", "extension harness 2.4 m",
                                 "grommet", "no-weld clamp kit", "sensor")))
                 .withPlacing(Placing.NONE.withCandidates(List.of(
                         new Candidate("A", "down pipe, beside the gearbox", Line.ALL, 0.72, rad(35), null, 0,
-                                Hole.NONE),
-                        new Candidate("B", "under the floor", Line.ALL, 1.9, rad(78), null, 0, Hole.NONE)))
-                        .withChosen("A").withProbe(new Probe(0.085, 2.4, 0.7, 1.6))
+                                Hole.NONE, null),
+                        new Candidate("B", "under the floor", Line.ALL, 1.9, rad(78), null, 0, Hole.NONE, null)))
+                        .withChosen("A").withProbe(new Probe(0.085, 0.7, 1.6))
                         .withFitted(new AsFitted(0.715, rad(47), rad(5), rad(-2), today, true,
                                 List.of())))
                 .withWiring(Wiring.UNMEASURED
@@ -209,7 +214,8 @@ public final class DemoBook {
                                 PowerSource.named("A").withPlace("radio feed")
                                         .withReading(KeyState.OFF, 0.0, simulated(today))
                                         .withReading(KeyState.ON, 12.1, simulated(today))))
-                        .withTaken("A").withFuse(5.0))
+                        .withTaken("A").withFuse(5.0).withHarness(Harness.NONE
+                                .withRoute(Route.UNMEASURED.withLead(0.4).withExtension(2.4))))
                 .withDone(Set.of("leaks", "display", "place", "run", "drill", "clamp", "tight"));
     }
 
@@ -237,26 +243,27 @@ public final class DemoBook {
                 .withProgress(Progress.NONE.withBay("3").withDay(today))
                 .withPlacing(Placing.NONE.withCandidates(List.of(
                         new Candidate("A", "after the H-pipe, sees both banks", Line.FIRST, 0.62, rad(-30), null, 0,
-                                Hole.SPARE),
+                                Hole.SPARE, null),
                         new Candidate("B", "first bank, close and quick", Line.FIRST, 0.465, rad(25), null, 0,
-                                Hole.NONE)))
-                        .withChosen("A").withProbe(new Probe(0.08, 2.4, 0.5, 1.2))
+                                Hole.NONE, null)))
+                        .withChosen("A").withProbe(new Probe(0.08, 0.5, 1.2))
                         .withFitted(new AsFitted(0.62, rad(61), 0, 0, today.minusDays(1), true, List.of())))
                 .withWiring(DemoWiring
                         .sidecar(List
-                                .of(source(today, "A", "tail lamp relay, brown", 0.01, 12.6, 8.9, 13.9, 13.8, 13.7))))
+                                .of(source(today, "A", "tail lamp relay, brown", 0.01, 12.6, 8.9, 13.9, 13.8, 13.7)
+                                        .withHostFuse(7.5).withHostLoad(1.0))))
                 .withAir(new FreeAirCheck(FreeAirCheck.School.FACTORY_TRIMMED, 294.15, 0.55, 4.0, 0.2068, null, 90.0,
                         today.minusDays(1), ""))
                 .withLaw(law).withReader(reader);
         job = withPoints(job, today.minusDays(1), SettingFinder.find(law, reader).orElseThrow(), 0.5, 1.5, 2.75, 4.25);
-        return job.withDone(Set.of("leaks", "display", "source", "place", "run", "splice", "battery", "free", "tight",
-                "air", "sensor", "connect", "ground", "route", "scale"));
+        return job.withDone(Set.of("leaks", "display", "source", "place", "run", "splice", "battery", "feed", "free",
+                "tight", "on", "air", "sensor", "connect", "ground", "route", "scale"));
     }
 
     private static Job withPoints(Job job, LocalDate day, ReaderSetting setting, double... volts) {
         SimulatedBench bench = new SimulatedBench(
                 new SignalChain(java.util.Objects.requireNonNull(job.law()),
-                        WireEffect.shift(WireRules.shift(job.wiring().ground()).orElse(0.0)),
+                        WireRules.effect(job.wiring(), job.intake().readers()),
                         java.util.Objects.requireNonNull(job.reader()), setting),
                 job.id().hashCode());
         Job with = job;

@@ -65,15 +65,16 @@ final class DemoWiring {
                 .withPoints(List.of(new Waypoint("clip, gearbox mount", 0.45, 0.14, false, 0.12, null),
                         new Waypoint("heat shield edge", 0.35, 0.05, true, 0.3, 0.06),
                         new Waypoint("floor grommet", 0.6, 0.35, false, 0.4, 0.05),
-                        new Waypoint("behind the glove box", 0.8, 0.6, false, 0.3, 0.04)))
-                .withLead(0.4).withExtension(2.4).withSlackAtEngine(0.2).withSlackAtDisplay(0.25)
+                        new Waypoint("behind the glove box", 0.5, 0.6, false, 0.3, 0.04)))
+                .withLead(0.4).withExtension(2.4).withSlackAtEngine(0.2).withSlackAtDisplay(0.2)
                 .withConnector(0.021).withHole(0.025).withPassage(Route.Passage.GROMMET).withLookedBehind(true)
                 .withFacing(Route.Facing.AWAY).withDripLoop(true);
         Joints joints = new Joints(Joints.School.CRIMPED, Set.of(0, 1, 2, 3, 4, 5),
-                List.of(new Joints.Test("7", AWG18, 96.0, 0.0012), new Joints.Test("10", 0.35e-6, 44.0, 0.0021)));
+                List.of(new Joints.Test("7", AWG18, 96.0, 0.0013), new Joints.Test("10", 0.35e-6, 44.0, 0.0023)));
         AsWired wired = new AsWired(13.92, 13.71, wiredOn, "Fuse holder behind the glove box.",
                 List.of());
-        return Wiring.UNMEASURED.withSources(sources).withTaken("A").withFeed(new Feed(1.6, 1e-6, false, 45.0))
+        return Wiring.UNMEASURED.withSources(sources).withTaken("A")
+                .withFeed(new Feed(1.6, 1e-6, false, 45.0, null, null))
                 .withFuse(5.0).withDraw(2.8)
                 .withGround(GroundPlan.UNMEASURED.withSchool(School.READER).withTwoWires(true).withToReader(0.5)
                         .withToChassis(0.9).withSection(AWG18).withMean(1.1).withPeak(2.8))
@@ -103,7 +104,8 @@ final class DemoWiring {
                         new Waypoint("under the seat", 0.4, 0.4, false, 0.3, null)))
                 .withLead(0.4).withExtension(1.5).withSlackAtEngine(0.15).withSlackAtDisplay(0.2)
                 .withPassage(Route.Passage.NONE).withFacing(Route.Facing.DOWN).withDripLoop(true);
-        return Wiring.UNMEASURED.withSources(sources).withTaken("A").withFeed(new Feed(1.1, 0.75e-6, false, 14.0))
+        return Wiring.UNMEASURED.withSources(sources).withTaken("A")
+                .withFeed(new Feed(1.1, 0.75e-6, false, 14.0, null, null))
                 .withFuse(5.0).withDraw(2.6)
                 .withGround(GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0).withToReader(0.4)
                         .withToBattery(1.6).withSection(AWG18).withMean(1.2).withPeak(2.6))

@@ -1,5 +1,6 @@
 package amberheron.app.drivelog;
 
+import amberheron.app.session.Figures;
 import javafx.scene.Node;
 import java.util.List;
 import static amberheron.core.units.Phrase.say;
@@ -25,6 +26,7 @@ public final class ProveView implements StationView {
     private final TracePlot plot;
     private final TextField file = new TextField();
     private final Label note = Parts.text("", "soft");
+    private final Label stale = new Label();
     private final Columns root;
     private final VBox drive;
 
@@ -46,7 +48,7 @@ public final class ProveView implements StationView {
                 Parts.button("Browse…", "prove.browse", () -> Parts.browse(file, "Proving log", this::read), "quiet"));
         ways.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         drive = Parts.card("Over the drive", plot);
-        root = new Columns(230, Parts.card("Against the rules", findings), Parts.card("Log", file, ways, note));
+        root = new Columns(230, Parts.noted("Against the rules", stale, findings), Parts.card("Log", file, ways, note));
         root.setOnDragOver(e -> {
             if (e.getDragboard().hasFiles()) {
                 e.acceptTransferModes(TransferMode.COPY);
@@ -82,6 +84,7 @@ public final class ProveView implements StationView {
                 : proving.file() + say(" · %,d samples · SHA-256 %s…", proving.result().samples(),
                         proving.digest().substring(0, Math.min(12, proving.digest().length()))));
         findings.refresh(session.review().findings(Station.PROVE), "Read a log to judge it.");
+        stale.setText(Figures.stale(session, Station.PROVE));
         plot.refresh();
     }
 }

@@ -37,6 +37,7 @@ import org.jspecify.annotations.Nullable;
 public final class AirView implements StationView {
     private final Session session;
     private final FindingsTable findings;
+    private final Label stale = new Label();
     private final List<Runnable> refreshers = new ArrayList<>();
     private final Label oxygen = Parts.line("", "big-figure");
     private final Cells costs = new Cells(18, 4);
@@ -72,7 +73,7 @@ public final class AirView implements StationView {
         root = new Columns(300, Parts.card("The air today", Parts.evenly(temperature, humidity, height)),
                 Parts.noted("What the controller shows", date, school, procedure,
                         Parts.evenly(shown, mixture, settled)),
-                today, Parts.card("Against the rules", findings), Parts.card("The sensor checked", sensor));
+                today, Parts.noted("Against the rules", stale, findings), Parts.card("The sensor checked", sensor));
     }
 
     /** The day of the reading: today for a new one, none when it is taken back. */
@@ -101,6 +102,7 @@ public final class AirView implements StationView {
         procedure.setText(check.school().procedure());
         LocalDate day = check.date();
         date.setText(day == null ? "no reading yet" : "read " + day);
+        stale.setText(Figures.stale(session, Station.AIR));
         Air air = check.air();
         oxygen.setText(air == null ? "—" : AirModel.oxygen(session, air));
         costs.write(() -> costs(air));

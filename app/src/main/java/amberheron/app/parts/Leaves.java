@@ -23,7 +23,7 @@ public final class Leaves extends VBox {
     private static final double ROOM = 700;
 
     private final Session session;
-    private final FlowPane tabs = new FlowPane(6, 6);
+    private final FlowPane tabs = new FlowPane(4, 6);
     private final VBox pinned = new VBox(10);
     private final List<Tab> leaves = new ArrayList<>();
 

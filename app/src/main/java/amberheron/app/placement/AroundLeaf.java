@@ -1,5 +1,7 @@
 package amberheron.app.placement;
 
+import amberheron.core.harness.Route;
+import amberheron.core.harness.Harness;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.PartList;
 import amberheron.app.parts.EditTable;
@@ -62,7 +64,8 @@ final class AroundLeaf implements Leaf {
                 Parts.card("Sensor, lead, and the car on its wheels", Parts.evenly(
                         probe("Stands out by", PlaceField.STAND_OUT, MILLIMETRE, 20, 300, Probe::standOut,
                                 (p, v) -> fits(p.withStandOut(v))),
-                        probe("Lead in all", PlaceField.LEAD, METRE, 0.1, 20, Probe::lead, Probe::withLead),
+                        lead("Sensor's lead", PlaceField.LEAD, Route::lead, Route::withLead),
+                        lead("Extension", PlaceField.EXTENSION, Route::extension, Route::withExtension),
                         probe("Leaves pipe at", PlaceField.LEAD_EXIT, MILLIMETRE, -2000, 10_000, Probe::leadExit,
                                 Probe::withLeadExit),
                         probe("To controller", PlaceField.LEAD_ONWARD, METRE, 0.05, 20, Probe::leadOnward,
@@ -89,6 +92,17 @@ final class AroundLeaf implements Leaf {
                 new EntryField(session, QuantityField.of(name, unit, min, max), unit == METRE ? 2 : 0, field::address,
                         j -> read.apply(j.placing().probe()),
                         (j, v) -> j.withPlacing(j.placing().withProbe(write.apply(j.placing().probe(), v)))));
+    }
+
+    /** The lead is the wiring's: one length, whichever station it is entered at. */
+    private EntryField lead(String name, PlaceField field, Function<Route, @Nullable Double> read,
+            BiFunction<Route, @Nullable Double, Route> write) {
+        return add(new EntryField(session, QuantityField.of(name, METRE, 0.05, 20), 2, field::address,
+                j -> read.apply(j.wiring().harness().route()), (j, v) -> {
+                    Harness harness = j.wiring().harness();
+                    return j.withWiring(
+                            j.wiring().withHarness(harness.withRoute(write.apply(harness.route(), v))));
+                }));
     }
 
     /** A sensor longer than the gap at the place taken is refused where it is typed. */

@@ -3,6 +3,7 @@ package amberheron.app.placement;
 import amberheron.app.parts.Leaf;
 import java.util.Optional;
 import amberheron.core.placement.PlaceField;
+import static amberheron.core.units.Unit.CELSIUS;
 import static amberheron.core.units.Unit.DEGREE;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
@@ -84,7 +85,9 @@ final class ChooseLeaf implements Leaf {
                 j -> PlaceModel.entered(session).map(Candidate::note).orElse(""),
                 (j, v) -> session.place()
                         .map(id -> j.withPlacing(j.placing().withCandidate(id, c -> c.withNote(v)))).orElse(j));
-        one = new VBox(8, Parts.evenly(distance, clock, slope, lean), Parts.evenly(hole, line));
+        EntryField gas = candidate("Gas measured there", CELSIUS, 0, 1400, PlaceField.GAS, Candidate::gas,
+                Candidate::withGas);
+        one = new VBox(8, Parts.evenly(distance, clock, slope, lean), Parts.evenly(hole, gas, line));
         refreshers.addAll(List.of(line::refresh, hole::refresh, note::refresh));
         take = Parts.button("Take up what it found", "place.search", () -> model.addBest(session), "quiet");
         section = Parts.noted("From behind", face.note(), face);
@@ -93,8 +96,8 @@ final class ChooseLeaf implements Leaf {
         schools = Parts.noted("The shop's schools", new Label("for every job"), schoolChoices());
         VBox place = Parts.bare(letters, one);
         remark = Parts.bare(note);
-        node = new Columns(300, place, Parts.stacked(Parts.noted("Against the rules", rulesNote, rules),
-                Parts.card("Search of the whole run", searched, take), remark));
+        node = new Columns(300, Parts.stacked(place, Parts.card("Search of the whole run", searched, take)),
+                Parts.stacked(Parts.noted("Against the rules", rulesNote, rules), remark));
     }
 
     /** The clock face, for whoever has room for it. */

@@ -54,8 +54,10 @@ final class ClockFace extends Drawing {
 
     /** Says where the sensor sits and how it tilts, and draws it. */
     void show() {
-        note.setText(model.looked(session).filter(c -> c.clock() != null)
-                .map(c -> PlaceModel.clock(c) + " · "
+        // One tilt is told of a place, here as on the path: as fitted once it is.
+        note.setText(model.looked(session)
+                .map(c -> PlaceModel.made(session).filter(m -> m.id().equals(c.id())).orElse(c))
+                .filter(c -> c.clock() != null).map(c -> PlaceModel.clock(c) + " · "
                         + PlaceModel.tilt(session, PlaceRules.tiltOf(PlaceModel.site(session), c).orElseThrow()))
                 .orElse("clock position not entered"));
         // Along a straight piece nothing here changes.

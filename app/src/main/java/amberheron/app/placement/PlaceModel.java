@@ -98,7 +98,7 @@ public final class PlaceModel implements StationModel {
     }
 
     /** The place taken: as fitted where that is known, else as planned. */
-    private static Optional<Candidate> made(Session session) {
+    static Optional<Candidate> made(Session session) {
         Placing placing = session.job().placing();
         return placing.place().flatMap(p -> placing.fitted().begun()
                 ? placing.fitted().place(exhaust(session), p).or(() -> Optional.of(p))
@@ -208,7 +208,7 @@ public final class PlaceModel implements StationModel {
         session.edit("place " + id + " added", j -> {
             List<Candidate> more = new ArrayList<>(j.candidates());
             more.add(new Candidate(id, place.note(), place.line(), place.distance(), place.clock(), place.slope(),
-                    place.lean(), place.hole()));
+                    place.lean(), place.hole(), null));
             return j.withPlacing(j.placing().withCandidates(more));
         });
         session.look(id);
@@ -263,6 +263,7 @@ public final class PlaceModel implements StationModel {
             case WELD_IN -> FittingProcedure.WELD_IN;
             case CLAMP -> FittingProcedure.CLAMP;
             case EXISTING_HOLE -> FittingProcedure.EXISTING_HOLE;
+            case TAILPIPE_PROBE -> FittingProcedure.TAILPIPE_PROBE;
         };
     }
 

@@ -32,7 +32,6 @@ import amberheron.io.pack.PartsSheet;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -124,22 +123,17 @@ public final class PlanModel implements StationModel {
     /** What holes of a few sizes, and the one measured, do to the reading; empty until the displacement is known. */
     public List<Leak> leaks(Session session) {
         Intake intake = session.job().intake();
-        Double displacement = intake.displacement();
-        if (displacement == null) {
-            return List.of();
-        }
         List<Double> holes = new ArrayList<>(HOLES);
         Double measured = intake.leak();
         if (measured != null && !holes.contains(measured)) {
             holes.add(measured);
         }
         double stoich = session.job().stoich();
-        return holes.stream().sorted().map(h -> {
-            LeakEstimate e = LeakEstimate.of(h, displacement, stoich);
-            return new Leak(Figures.text(session, new Measure(h, Dimension.LENGTH, h * 1000 % 1 == 0 ? 0 : 1)),
-                    Figures.text(session, new Measure(e.part(), Dimension.FRACTION, 1)),
-                    Figures.mixture(session, e.shown()));
-        }).toList();
+        return holes.stream().sorted().flatMap(h -> LeakEstimate.of(h, intake, stoich)
+                .map(e -> new Leak(Figures.text(session, new Measure(h, Dimension.LENGTH, h * 1000 % 1 == 0 ? 0 : 1)),
+                        Figures.text(session, new Measure(e.part(), Dimension.FRACTION, 1)),
+                        Figures.mixture(session, e.shown())))
+                .stream()).toList();
     }
 
     /** The step whose details are shown. */
@@ -343,12 +337,10 @@ public final class PlanModel implements StationModel {
     private Advice stopped(Session session) {
         Intake intake = session.job().intake();
         Double hole = intake.leak();
-        Double displacement = intake.displacement();
         double stoich = session.job().stoich();
-        boolean measured = hole != null && displacement != null;
-        LeakEstimate leak = measured
-                ? LeakEstimate.of(Objects.requireNonNull(hole), Objects.requireNonNull(displacement), stoich)
-                : LeakEstimate.ofPart(LEAK, stoich);
+        Optional<LeakEstimate> estimate = hole == null ? Optional.empty() : LeakEstimate.of(hole, intake, stoich);
+        boolean measured = estimate.isPresent();
+        LeakEstimate leak = estimate.orElseGet(() -> LeakEstimate.ofPart(LEAK, stoich));
         return new Advice(
                 plain(intake.condition() == Condition.ROTTEN
                         ? "Do not fit a sensor to this exhaust."

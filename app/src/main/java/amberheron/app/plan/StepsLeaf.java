@@ -20,6 +20,9 @@ import javafx.scene.layout.VBox;
 
 /** When it is finished, and the steps. */
 final class StepsLeaf implements Leaf {
+    /** Fewer steps done are shown with the rest. */
+    private static final int FEW = 3;
+
     private final Session session;
     private final PlanModel model;
     private final FinishDrawing finish;
@@ -28,14 +31,23 @@ final class StepsLeaf implements Leaf {
     private final VBox second = new VBox();
     private final Label stepsNote = new Label();
     private final Label finishNote = new Label();
+    private final Label doneTitle = Parts.line("", "soft");
+    private final Label foldNote = Parts.line("", "note");
+    private final Pressable fold;
+    private boolean unfolded;
     private final Node node;
 
     StepsLeaf(Session session, PlanModel model) {
         this.session = session;
         this.model = model;
         finish = new FinishDrawing(session, model);
+        fold = new Pressable("steps.done", "Steps done, shown or hidden", () -> {
+            unfolded = !unfolded;
+            refresh();
+        }, new HBox(8, doneTitle, Parts.spring(), foldNote));
+        fold.getStyleClass().add("finding-row");
         node = new VBox(12, Parts.noted("Finished", finishNote, finish, path),
-                Parts.noted("Steps", stepsNote, Columns.even(240, first, second)));
+                Parts.noted("Steps", stepsNote, fold, Columns.even(240, first, second)));
     }
 
     @Override
@@ -50,7 +62,14 @@ final class StepsLeaf implements Leaf {
         path.setText(model.criticalPath(session));
         Parts.show(path, !path.getText().isEmpty());
         stepsNote.setText(model.figure(session));
-        List<PlanModel.Row> rows = model.rows(session);
+        List<PlanModel.Row> all = model.rows(session);
+        long done = all.stream().filter(PlanModel.Row::done).count();
+        // What is left stays in view; a plan that is done is all there is to see.
+        boolean folds = done > FEW && done < all.size();
+        Parts.show(fold, folds);
+        doneTitle.setText(done + " done");
+        foldNote.setText(unfolded ? "hide ▴" : "show ▾");
+        List<PlanModel.Row> rows = folds && !unfolded ? all.stream().filter(r -> !r.done()).toList() : all;
         int half = (rows.size() + 1) / 2;
         List<Object> shows = List.of(rows, session.units(), model.opened(), session.job().progress());
         Parts.fill(first, shows, () -> rows.subList(0, half).stream().map(this::row).toList());

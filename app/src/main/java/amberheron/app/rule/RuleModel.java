@@ -188,6 +188,11 @@ public final class RuleModel {
         });
     }
 
+    /** Whether that knowledge was measured: what is only expected is not green. */
+    boolean measured() {
+        return chain.filter(c -> c.basis() == JobReview.Basis.MEASURED).isPresent();
+    }
+
     /** What the knowledge of the reader rests on, in words; empty when there is no reader. */
     public String basis() {
         return chain.map(c -> c.basis().words()).orElse("");

@@ -29,6 +29,7 @@ public final class RuleView extends Pane {
     private static final double FIELD = 74;
     /** Room for what the reader shows, in one line. */
     private static final double SAID = 400;
+    private static final PseudoClass MEASURED = PseudoClass.getPseudoClass("measured");
     private static final PseudoClass LIES = PseudoClass.getPseudoClass("lies");
 
     private final Session session;
@@ -223,6 +224,7 @@ public final class RuleView extends Pane {
                                     + model.basis()
                             : "shown = true here, " + model.basis());
             verdict.pseudoClassStateChanged(LIES, lies);
+            verdict.pseudoClassStateChanged(MEASURED, model.measured());
             double wide = verdict.getLayoutBounds().getWidth();
             verdict.setX(folded
                     ? getWidth() - right + 22

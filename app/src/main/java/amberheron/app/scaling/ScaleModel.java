@@ -3,7 +3,6 @@ package amberheron.app.scaling;
 import amberheron.core.trust.Trust;
 import amberheron.core.wiring.GroundCure;
 import amberheron.core.job.Stale;
-import amberheron.core.job.RestsOn;
 import amberheron.core.wiring.WireCheck;
 import amberheron.core.finding.Verdict;
 import amberheron.core.job.LinkState;
@@ -105,8 +104,8 @@ public final class ScaleModel implements StationModel {
         if (law == null || reader == null || setting.isEmpty()) {
             return Optional.empty();
         }
-        double shift = WireRules.shift(job.wiring().ground()).orElse(0.0);
-        return Optional.of(new SimulatedBench(new SignalChain(law, WireEffect.shift(shift), reader, setting.get()),
+        WireEffect wire = WireRules.effect(job.wiring(), job.intake().readers());
+        return Optional.of(new SimulatedBench(new SignalChain(law, wire, reader, setting.get()),
                 job.points().size() + 1L));
     }
 
@@ -183,9 +182,8 @@ public final class ScaleModel implements StationModel {
 
     /** Where a point came from, where that has to be said. */
     static String origin(Session session, CheckPoint point) {
-        Optional<RestsOn> changed = Stale.since(session.review().job(), point);
-        if (changed.isPresent()) {
-            return "stale: " + changed.get().words() + " changed";
+        if (Stale.since(session.review().job(), point).isPresent()) {
+            return "stale, " + Figures.age(session, point.origin().taken());
         }
         return point.origin().real()
                 ? ""
@@ -264,7 +262,8 @@ public final class ScaleModel implements StationModel {
                     Message.NONE, checked, caution);
         }
         if (!d.withinTolerance()) {
-            Optional<Double> predicted = WireRules.shift(job.wiring().ground()).filter(s -> s != 0);
+            Optional<Double> predicted = WireRules.shift(job.wiring(), job.intake().readers())
+                    .filter(s -> s != 0);
             if (cause == Cause.GROUND_SHIFT && predicted.isPresent()) {
                 return new Advice(session.review().groundCure().map(GroundCure::text).orElse(plain(cause.remedy())),
                         Action.go(session, Station.WIRE),
@@ -279,6 +278,14 @@ public final class ScaleModel implements StationModel {
                             ? new Action("Use the corrected setting", () -> useCorrected(session))
                             : new Action("Take another reading", take.run()),
                     Message.of("{0} {1}", plain(cause.meaning()), consequence(d)), Message.NONE, checked, caution);
+        }
+        if (!d.settingHeld()) {
+            return new Advice(plain(JobCheck.SETTING_HELD.words()),
+                    d.correctedSetting() == null
+                            ? new Action("Choose the reader", () -> session.seek(ScaleField.READER.address()))
+                            : new Action("It holds the right one: note it", () -> useCorrected(session)),
+                    plain("The points agree with the mixture and contradict the setting; one of the two was noted wrong."),
+                    Message.NONE, checked, caution);
         }
         int counted = session.review().points().size();
         if (counted < WANTED) {

@@ -1,5 +1,6 @@
 package amberheron.app.scaling;
 
+import amberheron.core.job.Station;
 import amberheron.core.scaling.ScaleField;
 import java.util.Comparator;
 import amberheron.app.parts.Leaf;
@@ -58,6 +59,7 @@ public final class ScaleView implements StationView {
     private final Choice<Reader> reader;
     private final Cells setting = new Cells(14, 2);
     private final Label settingNote = new Label();
+    private final Label pointsNote = new Label();
     private final Label rounding = Parts.text("", "soft");
     private final Cells points = new Cells(10, 0);
     private final TextField volts = new TextField();
@@ -118,7 +120,7 @@ public final class ScaleView implements StationView {
         type.setPrefWidth(SHARE);
         difference.setPrefWidth(SHARE);
         Parent check = Columns.even(300,
-                Parts.noted("Check points", new Label("engine off, then running"), points, entry, fault),
+                Parts.noted("Check points", pointsNote, points, entry, fault),
                 Parts.card("Likely causes", causes, corrected));
         leaves = new Leaves(session)
                 .with("Type and check", "scale.leaf.check",
@@ -196,6 +198,8 @@ public final class ScaleView implements StationView {
 
     private void check() {
         setting.write(this::writeSetting);
+        String stale = Figures.stale(session, Station.SCALE);
+        pointsNote.setText(stale.isEmpty() ? "engine off, then running" : stale);
         points.write(this::writePoints);
         showCauses();
         band.setText("band ± " + Figures.mixture(session, Tolerance.LAMBDA));

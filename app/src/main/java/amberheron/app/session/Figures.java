@@ -1,5 +1,8 @@
 package amberheron.app.session;
 
+import org.jspecify.annotations.Nullable;
+import amberheron.core.job.Station;
+import java.time.temporal.ChronoUnit;
 import java.util.Locale;
 import java.time.format.DateTimeFormatter;
 import java.time.ZoneId;
@@ -94,5 +97,19 @@ public final class Figures {
     private static String trimmed(double value, int decimals) {
         String text = UnitChoice.digits(value, Math.max(0, decimals)).replace('−', '-');
         return text.contains(".") ? text.replaceFirst("\\.?0+$", "") : text;
+    }
+
+    /** How long ago a reading was taken, in days; empty where that was not recorded. */
+    public static String age(Session session, @Nullable Instant taken) {
+        if (taken == null) {
+            return "";
+        }
+        long days = ChronoUnit.DAYS.between(taken.atZone(ZoneId.systemDefault()).toLocalDate(), session.today());
+        return days <= 0 ? "today" : days == 1 ? "1 day old" : days + " days old";
+    }
+
+    /** Why the reading of a station no longer proves anything; empty where it does. */
+    public static String stale(Session session, Station station) {
+        return session.review().stale(station).map(s -> "stale: " + s.changed()).orElse("");
     }
 }

@@ -49,6 +49,8 @@ public final class Shell {
     private final ScrollPane scroll = new ScrollPane(middle);
     private final Label title = Parts.line("", "title");
     private final Label subtitle = Parts.line("", "subtitle");
+    /** What the title leaves: what the station answers gives way to its leaves where there is no room for both. */
+    private final StackPane beside = new StackPane(subtitle);
     private final HBox noticeBar = new HBox(8);
     private final Label notice = Parts.text("", "notice-text");
     private final RunningBar running;
@@ -115,7 +117,7 @@ public final class Shell {
         armView = new ArmView(session);
         // Words that would be cut are left out.
         subtitle.visibleProperty().bind(Bindings.createBooleanBinding(
-                () -> subtitle.getWidth() >= subtitle.prefWidth(-1) - 1, subtitle.widthProperty(),
+                () -> beside.getWidth() >= subtitle.prefWidth(-1) - 1, beside.widthProperty(),
                 subtitle.textProperty()));
         above.getStyleClass().add("above");
         desk = new BorderPane(scroll, above, null, new VBox(running, parted, noticeBar), null);
@@ -334,12 +336,12 @@ public final class Shell {
                 atJobs ? "All that is in the book" : plug(session.station()).model().subtitle());
         if (!wanted.equals(shown)) {
             shown = wanted;
-            HBox head = new HBox(12, title, subtitle);
+            HBox head = new HBox(12, title, beside);
             title.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
-            // What the station answers gives way to its leaves where there is no room for both.
-            subtitle.setMinWidth(0);
-            subtitle.setMaxWidth(Double.MAX_VALUE);
-            HBox.setHgrow(subtitle, Priority.ALWAYS);
+            beside.setMinWidth(0);
+            beside.setPrefWidth(0);
+            beside.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+            HBox.setHgrow(beside, Priority.ALWAYS);
             head.getChildren().addAll(wanted.besideTitle());
             head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
             above.getChildren().setAll(head);

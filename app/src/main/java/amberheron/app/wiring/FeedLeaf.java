@@ -6,6 +6,7 @@ import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.ONE;
 import static amberheron.core.units.Unit.SQUARE_MILLIMETRE;
+import static amberheron.core.units.Unit.VOLT;
 
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.EntryField;
@@ -44,6 +45,10 @@ final class FeedLeaf implements Leaf {
                         Feed::withLength),
                         feed("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, WireField.FEED_SECTION, Feed::crossSection,
                                 Feed::withCrossSection)),
+                Parts.evenly(feed("At the battery, key on", VOLT, 0, 60, 2, WireField.AT_BATTERY, Feed::atBattery,
+                        Feed::withAtBattery),
+                        feed("Second, constant feed draws", AMPERE, 0, 5, 3, WireField.MEMORY, Feed::memory,
+                                Feed::withMemory)),
                 feed("Battery, A·h", ONE, 1, 400, 0, WireField.BATTERY, Feed::battery, Feed::withBattery)),
                 Parts.card("Against the rules", findings));
     }

@@ -9,7 +9,6 @@ import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.OHM;
 import static amberheron.core.units.Unit.SQUARE_MILLIMETRE;
-import static amberheron.core.units.Unit.VOLT;
 
 import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
@@ -19,7 +18,6 @@ import amberheron.app.parts.Pressable;
 import amberheron.app.session.Session;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.GroundPlan;
-import amberheron.core.wiring.GroundPlan.School;
 import amberheron.io.json.CatalogueJson.Wire;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -81,11 +79,8 @@ final class GroundsLeaf implements Leaf {
                                 GroundPlan::withJoint),
                         ground("Others on strap", AMPERE, 0, 300, 1, WireField.OTHERS, GroundPlan::others,
                                 GroundPlan::withOthers),
-                        ground("Measured drop", VOLT, -2, 2, 3, WireField.MEASURED,
-                                g -> g.school() == null ? null : g.measured().get(g.school()), (g, v) -> {
-                                    School taken = g.school();
-                                    return taken == null ? g : g.withMeasured(taken, v);
-                                })));
+                        ground("Reader's own", AMPERE, 0, 60, 2, WireField.READER_DRAW, GroundPlan::readerDraw,
+                                GroundPlan::withReaderDraw)));
         compared.setId(WireField.SCHOOL.path());
         node = Columns.even(300, entries, Parts.card("Against the rules", findings,
                 fields.text("Where the grounds are taken", () -> "wire.point", "pin and colour at the reader",
@@ -110,13 +105,17 @@ final class GroundsLeaf implements Leaf {
         Label words = Parts.text(row.school().words(), row.taken() ? "strong" : "plain");
         HBox.setHgrow(words, Priority.ALWAYS);
         words.setMaxWidth(Double.MAX_VALUE);
-        String style = row.shift().isEmpty() ? "soft" : row.kept() ? "agreed" : "wrong";
+        // Small it may be, and still goes through the ground of every sensor on the reader.
+        boolean through = session.job().wiring().ground().throughSensorGround(row.school());
+        boolean kept = row.kept() && !through;
+        String style = row.shift().isEmpty() ? "soft" : kept ? "agreed" : "wrong";
         Label cost = Parts.line(row.cost(), "figure", style);
         cost.setMinWidth(Region.USE_PREF_SIZE);
-        HBox first = new HBox(8, Parts.line(row.shift().isEmpty() ? "○" : row.kept() ? "✓" : "▲", style), words, cost);
+        HBox first = new HBox(8, Parts.line(row.shift().isEmpty() ? "○" : kept ? "✓" : "▲", style), words, cost);
         Label second = Parts.text((row.shift().isEmpty()
                 ? "its wire is not measured"
                 : "shift " + row.shift() + " · ripple " + row.ripple()) + (row.taken() ? " · taken" : "")
+                + (through ? " · heater in it" : "")
                 + (row.recommended() ? " · least inside tolerance" : ""), "soft");
         Pressable press = new Pressable("wire.school.row." + row.school(), row.school().words() + ": " + row.cost(),
                 () -> WireModel.ground(session, row.school().words(), g -> g.withSchool(row.school())), first, second);

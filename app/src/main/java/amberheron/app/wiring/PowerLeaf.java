@@ -82,8 +82,9 @@ final class PowerLeaf implements Leaf {
         HBox.setHgrow(address, Priority.ALWAYS);
         FlowPane states = new FlowPane(6, 6);
         for (KeyState state : KeyState.values()) {
-            states.getChildren().add(Parts.button(state.words(), "wire.read." + state.key(),
-                    () -> model.read(session, state), "quiet"));
+            // Beside its neighbours each is told by what is on.
+            states.getChildren().add(Parts.button(state.words().replace("running, ", ""), "wire.read." + state.key(),
+                    () -> model.read(session, state), "quiet", "leaf-tab"));
         }
         ComboBox<PowerSource.Behaviour> faults = new ComboBox<>();
         faults.getItems().setAll(Arrays.stream(PowerSource.Behaviour.values())

@@ -60,7 +60,7 @@ final class RouteLeaf implements Leaf {
                         on -> on ? "sleeved" : "no sleeve", Waypoint::sleeved, Waypoint::withSleeved)));
         node = new VBox(8, Parts.noted("Route, from the sensor's plug", total, none, table),
                 Parts.card("Lead and loops", Parts.evenly(
-                        route("Sensor's lead", METRE, 0.05, 10, 2, HarnessField.LEAD, Route::lead, Route::withLead),
+                        route("Sensor's lead", METRE, 0.05, 20, 2, HarnessField.LEAD, Route::lead, Route::withLead),
                         route("Extension", METRE, 0.1, 20, 2, HarnessField.EXTENSION, Route::extension,
                                 Route::withExtension),
                         route("Loop at the engine", MILLIMETRE, 0, 3000, 0, HarnessField.LOOP_AT_ENGINE,

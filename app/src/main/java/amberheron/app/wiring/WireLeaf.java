@@ -14,7 +14,7 @@ import java.util.function.Predicate;
 enum WireLeaf {
     POWER("Source", "power source and meter", id -> id instanceof KeyState || id == WireCheck.HOST),
     FEED("Feed", "fuse and feed", Set.of(WireCheck.FUSE, WireCheck.FEED, WireCheck.DRAIN)::contains),
-    GROUNDS("Grounds", "grounds and their schools", id -> id == WireCheck.GROUND),
+    GROUNDS("Grounds", "grounds and their schools", Set.of(WireCheck.GROUND, WireCheck.RIPPLE)::contains),
     HEATER("Heater", "heater timing", id -> id == WireCheck.HEATER),
     SIGNAL("Signal", "signal to each reader", Set.of(WireCheck.SIGNAL_FORM, WireCheck.SIGNAL_OVER,
             WireCheck.SIGNAL_LOAD)::contains),
@@ -22,8 +22,10 @@ enum WireLeaf {
     CHART("Chart", "conductor chart", EnumSet.range(HarnessCheck.CHART_COMPLETE,
             HarnessCheck.CHART_CONTINUITY)::contains),
     ROUTE("Route", "cable route", EnumSet.range(HarnessCheck.ROUTE_LENGTH, HarnessCheck.ROUTE_SPRAY)::contains),
-    WIRED("Wired", "joints and as wired", EnumSet.of(HarnessCheck.JOINT_STEPS, HarnessCheck.JOINT_PULL,
-            HarnessCheck.JOINT_OHMS, HarnessCheck.WIRED_DROP, HarnessCheck.CHART_CONTINUITY)::contains);
+    JOINTS("Joints", "joints and their tests", EnumSet.of(HarnessCheck.JOINT_STEPS, HarnessCheck.JOINT_PULL,
+            HarnessCheck.JOINT_DROP)::contains),
+    WIRED("Wired", "as wired, shift and supply",
+            EnumSet.of(HarnessCheck.WIRED_DROP, HarnessCheck.CHART_CONTINUITY)::contains);
 
     private final String title;
     private final String words;

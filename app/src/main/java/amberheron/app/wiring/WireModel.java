@@ -367,7 +367,7 @@ public final class WireModel implements StationModel {
 
     @Override
     public String figure(Session session) {
-        Optional<Double> shift = WireRules.shift(session.job().wiring().ground());
+        Optional<Double> shift = WireRules.shift(session.job().wiring(), session.job().intake().readers());
         boolean source = session.review().wiring().source().filter(p -> p.missing().isEmpty()).isPresent();
         return shift.map(s -> Figures.text(session, new Measure(s, Dimension.VOLTAGE, 3)) + " ground shift")
                 .orElse(source ? "ground not looked at" : session.isOpen() ? "source not proved" : "");
@@ -463,6 +463,13 @@ public final class WireModel implements StationModel {
             boolean recommended) {
     }
 
+    private static String ripple(Session session, @Nullable Double volts, double slope) {
+        return volts == null
+                ? "not known"
+                : say("%s mV%s", UnitChoice.digits(1000 * volts, 1),
+                        Double.isNaN(slope) ? "" : ", " + Figures.difference(session, Math.abs(volts * slope)));
+    }
+
     /** What each school costs on this harness, in volts and in the reading after the law. */
     List<SchoolRow> schools(Session session) {
         GroundPlan ground = session.job().wiring().ground();
@@ -475,8 +482,7 @@ public final class WireModel implements StationModel {
             Optional<GroundPlan.Cost> cost = ground.withSchool(s).cost();
             return cost.map(c -> new SchoolRow(s,
                     say("%s mV%s", UnitChoice.digits(1000 * c.shift(), 1), c.measured() ? " measured" : ""),
-                    say("%s mV%s", UnitChoice.digits(1000 * c.ripple(), 1),
-                            law == null ? "" : ", " + Figures.difference(session, Math.abs(c.ripple() * slope))),
+                    ripple(session, c.ripple(), slope),
                     law == null ? "choose a law" : Figures.difference(session, c.shift() * slope),
                     Math.abs(c.shift()) <= most, taken, best.filter(b -> b == s).isPresent()))
                     .orElseGet(() -> new SchoolRow(s, "", "", "not measured", false, taken, false));

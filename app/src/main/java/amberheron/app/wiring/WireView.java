@@ -28,6 +28,7 @@ public final class WireView implements StationView {
                 case STRIP -> Leaf.of(chart.get().harness(), chart.get()::refresh);
                 case CHART -> chart.get();
                 case ROUTE -> new RouteLeaf(session);
+                case JOINTS -> new JointsLeaf(session);
                 case WIRED -> new WiredLeaf(session);
             });
         }

@@ -251,6 +251,15 @@ class CommandLineTest {
         throw new AssertionError("no check " + check + " in " + ran.out());
     }
 
+    private static JsonNode finding(JsonNode result, String check) {
+        for (JsonNode f : result.get("findings")) {
+            if (f.get("id").stringValue().equals(check)) {
+                return f;
+            }
+        }
+        throw new AssertionError("no finding " + check);
+    }
+
     @Test
     void theStationsOfAJob() throws IOException {
         String proven;
@@ -267,7 +276,8 @@ class CommandLineTest {
                 "best on all cylinders: 460 mm at ", "school “Straight up is best”: B");
         Ran placing = run("place", lying, "--json");
         assertThat(placing.json().get("place").stringValue()).isEqualTo("A");
-        assertThat(placing.json().get("candidates").get(1).get("verdict").stringValue()).isEqualTo("pass");
+        assertThat(placing.json().get("candidates").get(1).get("verdict").stringValue())
+                .as("wet when the heater is hot already").isEqualTo("warn");
         assertThat(placing.json().get("search")).extracting(f -> f.get("line").stringValue()).containsExactly("first",
                 "second");
         assertThat(placing.json().get("findings").get(0).get("figure").doubleValue()).isCloseTo(Math.toRadians(63),
@@ -276,7 +286,7 @@ class CommandLineTest {
         assertThat(run("wire", proven).exit()).isZero();
         Ran wire = run("wire", lying, "--json");
         assertThat(wire.exit()).isEqualTo(1);
-        assertThat(wire.json().get("findings").get(8).get("lambdaCost").doubleValue()).isCloseTo(0.0103, within(1e-4));
+        assertThat(finding(wire.json(), "ground").get("lambdaCost").doubleValue()).isCloseTo(0.0103, within(1e-4));
         assertThat(wire.json().get("twins").get(0).get("tags")).extracting(t -> t.stringValue()).containsExactly("3",
                 "4");
         assertThat(wire.json().get("grounds")).hasSize(4);

@@ -55,7 +55,7 @@ class PlanModelTest {
         assertThat(model.advice(session()).next().metric()).isEqualTo("Take the battery negative off.");
         Objects.requireNonNull(model.advice(session()).action()).run().run();
         assertThat(session().job().done()).contains("battery");
-        assertThat(model.figure(session())).startsWith("10 of 18 steps");
+        assertThat(model.figure(session())).startsWith("10 of 22 steps");
     }
 
     @Test
@@ -74,7 +74,7 @@ class PlanModelTest {
         PlanModel.Row air = rows.stream().filter(r -> r.step().id().equals("air")).findFirst().orElseThrow();
         assertThat(air.ready()).isFalse();
         assertThat(air.waits())
-                .isEqualTo("waits on: Make the joints on the bench; Prove the power source with a meter");
+                .isEqualTo("waits on: Battery negative on again");
         assertThat(air.critical()).isTrue();
         assertThat(rows).filteredOn(PlanModel.Row::done).extracting(r -> r.step().id()).contains("leaks", "place");
     }
@@ -135,12 +135,16 @@ class PlanModelTest {
         List<PlanModel.Finish> finish = model.finish(session());
         assertThat(finish.getLast().schedule().likely()).isLessThan(finish.getFirst().schedule().likely());
         assertThat(model.criticalPath(session())).startsWith("However many people, about ").contains(" → ");
-        assertThat(model.advice(session()).why().metric()).contains("Not marked as at hand: fuse tap and 5 A fuse.");
-        model.have(session(), "fuse tap and 5 A fuse");
+        for (String id : List.of("source", "splice", "battery")) {
+            model.toggle(session(), step(id));
+        }
+        assertThat(model.advice(session()).why().metric()).contains("Not marked as at hand: fuse tap; fuse 5 A.");
+        model.have(session(), "fuse tap");
+        model.have(session(), "fuse 5 A");
         assertThat(model.advice(session()).why().metric()).doesNotContain("at hand");
         model.writeParts(session());
         assertThat(session().notice()).startsWith("Written to");
-        assertThat(home.resolve("lists/SB-015-parts.csv")).content().contains("part,fuse tap and 5 A fuse")
+        assertThat(home.resolve("lists/SB-015-parts.csv")).content().contains("part,fuse tap")
                 .contains(",yes");
     }
 
@@ -156,7 +160,7 @@ class PlanModelTest {
     @Test
     void whenEverythingIsDoneTheSheetRemains() {
         session().open("SB-014");
-        assertThat(model.figure(session())).isEqualTo("all 19 steps done");
+        assertThat(model.figure(session())).isEqualTo("all 22 steps done");
         assertThat(model.advice(session()).next().metric()).isEqualTo("Every step is done.");
     }
 }

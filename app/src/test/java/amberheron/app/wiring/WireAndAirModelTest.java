@@ -78,7 +78,10 @@ class WireAndAirModelTest {
             reading(state, state == KeyState.CRANKING ? 9.5 : 14);
         }
         act(wire.advice(session()));
-        session().edit("feed", j -> j.withWiring(j.wiring().withFeed(new Feed(1.0, 1e-6, false, null))));
+        session().edit("host", j -> j.withWiring(
+                j.wiring().withSource("A", s -> s.withHostFuse(10.0).withHostLoad(2.0))));
+        act(wire.advice(session()));
+        session().edit("feed", j -> j.withWiring(j.wiring().withFeed(new Feed(1.0, 1e-6, false, null, null, null))));
         act(wire.advice(session()));
         GroundPlan chassis = GroundPlan.UNMEASURED.withSchool(School.CHASSIS);
         ground(chassis);
@@ -88,7 +91,7 @@ class WireAndAirModelTest {
         ground(chassis.withToChassis(2.0).withSection(0.8e-6));
         act(wire.advice(session()));
         assertThat(focused).containsExactly("wire.A.cranking", "wire.A.running", "wire.A.lamps", "wire.A.indicators",
-                "wire.feed.length", "wire.school", "wire.toChassis", "wire.section", "wire.mean");
+                "wire.A.hostFuse", "wire.feed.length", "wire.school", "wire.toChassis", "wire.section", "wire.mean");
         assertThat(wire.figure(session())).isEqualTo("ground not looked at");
     }
 
@@ -217,7 +220,7 @@ class WireAndAirModelTest {
         assertThat(session().review().findings(Station.WIRE)).as("said the same against the rules")
                 .anyMatch(x -> x.consequence().metric().endsWith(advice.next().metric()));
         assertThat(wire.schools(session())).filteredOn(r -> r.recommended()).singleElement()
-                .satisfies(r -> assertThat(r.cost()).isEqualTo("+0.005 λ"));
+                .satisfies(r -> assertThat(r.cost()).isEqualTo("+0.007 λ"));
         ground(session().job().wiring().ground().withToBattery(null));
         assertThat(wire.schools(session()).getFirst().cost()).isEqualTo("not measured");
         act(advice);
@@ -241,7 +244,7 @@ class WireAndAirModelTest {
                 .with(ReaderKind.ECU, h -> h.withForm(Form.DIFFERENTIAL))));
         assertThat(wire.advice(session()).next().metric())
                 .isEqualTo("No line yet for: power, switched to power source; "
-                        + "heater ground to chassis point; signal ground to gauge; analog + to gauge; "
+                        + "heater ground to chassis point; signal ground to standalone ECU; analog + to gauge; "
                         + "analog + to standalone ECU; analog − to standalone ECU.");
         act(wire.advice(session()));
         assertThat(chart().wires()).hasSize(6);
@@ -294,8 +297,11 @@ class WireAndAirModelTest {
         ground(GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0).withSection(0.8e-6)
                 .withMean(1.2));
         act(wire.advice(session()));
+        session().edit("host", j -> j.withWiring(
+                j.wiring().withSource("A", s -> s.withHostFuse(10.0).withHostLoad(2.0))));
         assertThat(session().job().wiring().ground().twoWires()).isTrue();
-        assertThat(wire.figure(session())).isEqualTo("0.000 V ground shift");
+        assertThat(wire.figure(session())).as("until somebody measured that wire").isEqualTo("ground not looked at");
+        assertThat(wire.advice(session()).next().metric()).startsWith("Enter length, size and heater current");
     }
 
     @Test

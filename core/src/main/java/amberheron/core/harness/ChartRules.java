@@ -1,5 +1,7 @@
 package amberheron.core.harness;
 
+import org.jspecify.annotations.Nullable;
+import amberheron.core.harness.HarnessRules.Heater;
 import java.util.stream.Stream;
 import amberheron.core.finding.Message;
 
@@ -22,13 +24,18 @@ import java.util.stream.Collectors;
 
 /** Judges the conductor chart. */
 public final class ChartRules {
-    /** More than this end to end and a joint or a wire is not sound, Ω; from memory. */
+    /** More than this end to end and a joint or a wire that carries a signal is not sound, Ω; from memory. */
     static final double CONTINUITY = 1.0;
+    /** So much more than its length and size explain, and a joint is bad. */
+    private static final double EXPLAINED = 2;
+    /** What a shop's meter and its clips cannot tell, Ω. */
+    private static final double METER = 0.05;
 
     private static final Source CHART = Source
             .practice("conductor chart drawn up before cutting, colours confirmed by continuity, both ends tagged");
     private static final Source UNUSED = Source.practice("unused wires are taped and bundled, not cut");
-    private static final Source OHMS = Source.memory("a sound wire of a few metres with its joints is well under 1 Ω");
+    private static final Source OHMS = Source.memory(
+            "1 Ω for a signal; half a volt at the heater's peak for what carries it; a ground twice what length and size explain");
 
     private ChartRules() {
     }
@@ -38,14 +45,14 @@ public final class ChartRules {
      *
      * @param needed the lines this job cannot do without
      */
-    public static List<Finding> judge(Chart chart, List<Wire> needed) {
+    public static List<Finding> judge(Chart chart, List<Wire> needed, Heater heater) {
         List<Finding> findings = new ArrayList<>();
         findings.add(complete(chart, needed));
         if (!chart.wires().isEmpty()) {
             findings.add(twins(chart));
             findings.add(clashes(chart));
             findings.add(unused(chart));
-            continuity(chart).ifPresent(findings::add);
+            continuity(chart, heater).ifPresent(findings::add);
         }
         return List.copyOf(findings);
     }
@@ -136,18 +143,30 @@ public final class ChartRules {
                         .map(w -> HarnessField.CHART_LEFT.of(w.tag())).toList());
     }
 
-    private static Optional<Finding> continuity(Chart chart) {
+    /** The most a wire may have by what it carries, Ω. */
+    static double mostOhms(@Nullable Work work, Heater heater) {
+        return switch (work) {
+            case POWER, HEATER_PLUS, HEATER_MINUS -> heater.mostOhms();
+            case HEATER_GROUND -> heater.ground() == null
+                    ? heater.mostOhms()
+                    : Math.min(heater.mostOhms(), EXPLAINED * heater.ground() + METER);
+            case null, default -> CONTINUITY;
+        };
+    }
+
+    private static Optional<Finding> continuity(Chart chart, Heater heater) {
         Optional<Wire> worst = chart.wires().stream().filter(w -> w.ohms() != null)
-                .max(Comparator.comparing(Wire::ohms));
+                .max(Comparator.comparingDouble(w -> Objects.requireNonNull(w.ohms()) / mostOhms(w.work(), heater)));
         return worst.map(w -> {
             double ohms = Objects.requireNonNull(w.ohms());
-            boolean kept = ohms <= CONTINUITY;
+            double most = mostOhms(w.work(), heater);
+            boolean kept = ohms <= most;
             long measured = chart.wires().stream().filter(o -> o.ohms() != null).count();
             return new Finding(HarnessCheck.CHART_CONTINUITY, "Continuity, worst", kept ? Verdict.PASS : Verdict.FAIL,
                     new Measure(ohms, Dimension.RESISTANCE, 2),
-                    new Limit(AT_MOST, new Measure(CONTINUITY, Dimension.RESISTANCE, 2)),
+                    new Limit(AT_MOST, new Measure(most, Dimension.RESISTANCE, 2)),
                     kept
-                            ? Message.of("Wire {0} is the highest of {1} measured.", w.tag(), (int) measured)
+                            ? Message.of("Wire {0} is nearest to its limit of {1} measured.", w.tag(), (int) measured)
                             : Message.of("Wire {0}: a joint is bad, or it is not the wire it is taken for.", w.tag()),
                     null, Message.plain("end to end, both ends free, leads of the meter subtracted"), OHMS)
                     .asking(HarnessField.CHART_OHMS.of(w.tag()));

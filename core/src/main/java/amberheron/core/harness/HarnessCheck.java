@@ -11,7 +11,7 @@ public enum HarnessCheck implements CheckId {
     CHART_CONTINUITY("chart.continuity"),
     JOINT_STEPS("joint.steps"),
     JOINT_PULL("joint.pull"),
-    JOINT_OHMS("joint.ohms"),
+    JOINT_DROP("joint.drop"),
     ROUTE_LENGTH("route.length"),
     ROUTE_SLACK("route.slack"),
     ROUTE_HOT("route.hot"),

@@ -17,7 +17,7 @@ public enum HarnessField implements Property {
     JOINT_WIRE("wire.joint.*.wire", "tag of the wire joined"),
     JOINT_SECTION("wire.joint.*.section", "size of the wire joined"),
     JOINT_PULL("wire.joint.*.pull", "pull the joint stood"),
-    JOINT_OHMS("wire.joint.*.ohms", "resistance across the joint"),
+    JOINT_DROP("wire.joint.*.drop", "volts across the joint"),
     AT_SOURCE("wire.wired.atSource", "volts at the source"),
     AT_CONTROLLER("wire.wired.atController", "volts at the controller"),
     ROUTE("wire.route.add", "the places the cable passes"),

@@ -1,5 +1,6 @@
 package amberheron.core.harness;
 
+import org.jspecify.annotations.Nullable;
 import java.util.stream.Stream;
 import amberheron.core.units.Unit;
 import amberheron.core.finding.Message;
@@ -26,13 +27,27 @@ public final class HarnessRules {
     }
 
     /**
+     * What the heater asks of the wires.
+     *
+     * @param mean current, A
+     * @param peak current while it is on, A
+     * @param ground resistance of its ground wire by length and size, Ω; null while they are not known
+     */
+    public record Heater(double mean, double peak, @Nullable Double ground) {
+        /** The most a wire that carries it may have, Ω: it loses no more than half a volt in it. */
+        double mostOhms() {
+            return DROP / peak;
+        }
+    }
+
+    /**
      * Every check of a harness.
      *
      * @param needed the lines this job cannot do without
      */
-    public static List<Finding> judge(Harness harness, List<Wire> needed) {
-        List<Finding> findings = new ArrayList<>(ChartRules.judge(harness.chart(), needed));
-        findings.addAll(JointRules.judge(harness.joints()));
+    public static List<Finding> judge(Harness harness, List<Wire> needed, Heater heater) {
+        List<Finding> findings = new ArrayList<>(ChartRules.judge(harness.chart(), needed, heater));
+        findings.addAll(JointRules.judge(harness.joints(), heater.mean()));
         findings.addAll(RouteRules.judge(harness.route()));
         findings.add(drop(harness.asWired()));
         return List.copyOf(findings);

@@ -36,13 +36,20 @@ public final class JointRules {
     private JointRules() {
     }
 
-    /** Every check of the joints. */
-    public static List<Finding> judge(Joints joints) {
+    /**
+     * Every check of the joints.
+     *
+     * @param heater mean current while the volts across a joint are read, A
+     */
+    public static List<Finding> judge(Joints joints, double heater) {
         List<Finding> findings = new ArrayList<>();
         findings.add(steps(joints));
-        if (joints.school() != null) {
+        School school = joints.school();
+        if (school != null && school.pulled()) {
             findings.add(pull(joints));
-            findings.add(ohms(joints));
+        }
+        if (school != null && school.made()) {
+            findings.add(drop(joints, heater));
         }
         return List.copyOf(findings);
     }
@@ -112,29 +119,33 @@ public final class JointRules {
 
     /** The value of the first joint that lacks it; a joint to begin with where there is none. */
     private static Address lacking(Joints joints, HarnessField field, Function<Test, @Nullable Double> value) {
-        return joints.tested().stream().filter(t -> value.apply(t) == null || t.section() == null).findFirst()
-                .map(t -> (value.apply(t) == null ? field : HarnessField.JOINT_SECTION).of(t.id()))
+        // Only a pull is held to the wire's size.
+        boolean sized = field == HarnessField.JOINT_PULL;
+        return joints.tested().stream().filter(t -> value.apply(t) == null || (sized && t.section() == null))
+                .findFirst().map(t -> (value.apply(t) == null ? field : HarnessField.JOINT_SECTION).of(t.id()))
                 .orElse(HarnessField.JOINTS.address());
     }
 
-    private static Finding ohms(Joints joints) {
-        Optional<Test> worst = joints.tested().stream().filter(t -> t.ohms() != null)
-                .max(Comparator.comparing(Test::ohms));
-        Limit limit = new Limit(AT_MOST, new Measure(OHMS, Dimension.RESISTANCE, 4));
+    private static Finding drop(Joints joints, double heater) {
+        Optional<Test> worst = joints.tested().stream().filter(t -> t.drop() != null)
+                .max(Comparator.comparing(Test::drop));
+        Limit limit = new Limit(AT_MOST, new Measure(OHMS * heater, Dimension.VOLTAGE, 4));
+        Message working = Message.of("the highest read; {0} at {1}", new Measure(OHMS, Dimension.RESISTANCE, 3),
+                new Measure(heater, Dimension.CURRENT, 1));
         if (worst.isEmpty()) {
-            return new Finding(HarnessCheck.JOINT_OHMS, "Resistance of a joint", Verdict.UNKNOWN, null, limit,
-                    "Measure across a joint: milliohms, leads subtracted.", null, "the highest measured", RESISTANCE)
-                    .asking(lacking(joints, HarnessField.JOINT_OHMS, Test::ohms));
+            return new Finding(HarnessCheck.JOINT_DROP, "Volts across a joint", Verdict.UNKNOWN, null, limit,
+                    Message.plain("Meter on millivolts across a joint that carries the heater, the heater working."),
+                    null,
+                    working, RESISTANCE).asking(lacking(joints, HarnessField.JOINT_DROP, Test::drop));
         }
-        double ohms = Objects.requireNonNull(worst.get().ohms());
-        boolean kept = limit.keptBy(ohms);
-        return new Finding(HarnessCheck.JOINT_OHMS, "Resistance of a joint", kept ? Verdict.PASS : Verdict.FAIL,
-                new Measure(ohms, Dimension.RESISTANCE, 4), limit,
+        double drop = Objects.requireNonNull(worst.get().drop());
+        boolean kept = limit.keptBy(drop);
+        return new Finding(HarnessCheck.JOINT_DROP, "Volts across a joint", kept ? Verdict.PASS : Verdict.FAIL,
+                new Measure(drop, Dimension.VOLTAGE, 4), limit,
                 kept
                         ? Message.of("{0} is the highest.", named(worst.get()))
                         : Message.of("{0} is soldered cold or crimped loose: it warms, and gets worse.",
                                 named(worst.get())),
-                null, Message.plain("the highest measured"), RESISTANCE)
-                .asking(HarnessField.JOINT_OHMS.of(worst.get().id()));
+                null, working, RESISTANCE).asking(HarnessField.JOINT_DROP.of(worst.get().id()));
     }
 }

@@ -36,7 +36,11 @@ public record Joints(@Nullable School school, Set<Integer> done, List<Test> test
                         "Terminal and die for this size of wire.",
                         "Crimp once, conductor and insulation wings each in their place.",
                         "Pull test on a sample of the same wire and terminal.",
-                        "Terminal into its housing until it clicks; tug it back."));
+                        "Terminal into its housing until it clicks; tug it back.")),
+        PLUGGED("plugged in with a made-up kit, nothing cut",
+                List.of("Both plugs looked at: pins straight, seals in place.",
+                        "Pushed home until the lock clicks; tug it back.",
+                        "Kit's cable tied off, so that no plug carries it."));
 
         private final String words;
         @SuppressWarnings("ImmutableEnumChecker") // made by List.of
@@ -52,6 +56,16 @@ public record Joints(@Nullable School school, Set<Integer> done, List<Test> test
             return words;
         }
 
+        /** Whether a joint is made here, whose volts tell whether it is sound. */
+        public boolean made() {
+            return this != PLUGGED;
+        }
+
+        /** Whether a terminal was crimped, which a pull shows; a soldered splice is pulled by hand. */
+        public boolean pulled() {
+            return this == CRIMPED;
+        }
+
         /** What is done, in order. */
         public List<String> steps() {
             return steps;
@@ -64,39 +78,39 @@ public record Joints(@Nullable School school, Set<Integer> done, List<Test> test
      * @param wire tag of the wire
      * @param section of its conductor, m²; null when not known
      * @param pull it stood, N; null when not pulled
-     * @param ohms across it, Ω; null when not measured
+     * @param drop volts across it, the heater working, V; null when not measured
      * @param id of its own among the joints; empty until it is in a list
      */
-    public record Test(String wire, @Nullable Double section, @Nullable Double pull, @Nullable Double ohms, String id) {
+    public record Test(String wire, @Nullable Double section, @Nullable Double pull, @Nullable Double drop, String id) {
         public Test {
             Sane.SECTION.check("section", section);
             Sane.FORCE.check("pull", pull);
-            Sane.RESISTANCE.check("ohms", ohms);
+            Sane.SUPPLY.check("drop", drop);
         }
 
         /** A part that gets its id in its list. */
-        public Test(String wire, @Nullable Double section, @Nullable Double pull, @Nullable Double ohms) {
-            this(wire, section, pull, ohms, "");
+        public Test(String wire, @Nullable Double section, @Nullable Double pull, @Nullable Double drop) {
+            this(wire, section, pull, drop, "");
         }
 
         public Test withWire(String value) {
-            return new Test(value, section, pull, ohms, id);
+            return new Test(value, section, pull, drop, id);
         }
 
         public Test withSection(@Nullable Double value) {
-            return new Test(wire, value, pull, ohms, id);
+            return new Test(wire, value, pull, drop, id);
         }
 
         public Test withPull(@Nullable Double value) {
-            return new Test(wire, section, value, ohms, id);
+            return new Test(wire, section, value, drop, id);
         }
 
-        public Test withOhms(@Nullable Double value) {
+        public Test withDrop(@Nullable Double value) {
             return new Test(wire, section, pull, value, id);
         }
 
         public Test withId(String value) {
-            return new Test(wire, section, pull, ohms, value);
+            return new Test(wire, section, pull, drop, value);
         }
     }
 

@@ -161,6 +161,11 @@ public record Route(List<Waypoint> points, @Nullable Double lead, @Nullable Doub
         return all.isEmpty() ? Optional.empty() : Optional.of(List.copyOf(all));
     }
 
+    /** Lead and extension together, m; null while the lead is not measured. */
+    public @Nullable Double cableInAll() {
+        return lead == null ? null : Double.valueOf(lead + (extension == null ? 0 : extension));
+    }
+
     /** Length the way takes without slack, m; empty while a stretch is not measured. */
     public Optional<Double> total() {
         return distances().map(List::getLast);
@@ -168,9 +173,10 @@ public record Route(List<Waypoint> points, @Nullable Double lead, @Nullable Doub
 
     /** What is left of lead and extension after the way and both loops, m; empty until all of it is measured. */
     public Optional<Double> spare() {
-        return lead == null || slackAtEngine == null || slackAtDisplay == null
+        Double cable = cableInAll();
+        return cable == null || slackAtEngine == null || slackAtDisplay == null
                 ? Optional.empty()
-                : total().map(t -> lead + (extension == null ? 0 : extension) - t - slackAtEngine - slackAtDisplay);
+                : total().map(t -> cable - t - slackAtEngine - slackAtDisplay);
     }
 
     public Route withPoints(List<Waypoint> value) {

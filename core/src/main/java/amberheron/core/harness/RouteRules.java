@@ -1,5 +1,6 @@
 package amberheron.core.harness;
 
+import amberheron.core.placement.Clearance;
 import amberheron.core.parts.Address;
 import amberheron.core.finding.Message;
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
@@ -24,12 +25,6 @@ import org.jspecify.annotations.Nullable;
 
 /** Judges the way the cable takes. */
 public final class RouteRules {
-    /** Least gap of a bare cable to a hot part, m. */
-    static final double HOT = 0.1;
-    /** The same under a heat sleeve, m. */
-    static final double HOT_SLEEVED = 0.03;
-    /** Least gap to a part that moves, m. */
-    static final double MOVING = 0.05;
     /** Least radius of a bend in diameters of the cable. */
     static final double BEND = 5;
     /** A cable's diameter where it is not measured, m. */
@@ -37,11 +32,11 @@ public final class RouteRules {
     /** Least loop at an end so that it can be unplugged, m. */
     static final double LOOP = 0.1;
 
-    private static final Source CLEAR = Source.memory(
-            "the gaps in figures; that the lead keeps off hot and moving parts, sleeved near hot ones, is common practice");
     private static final Source BENDS = Source
             .memory("five cable diameters; that tight bends and loops are avoided is common practice");
     private static final Source LENGTH = Source.practice("the lead is only so long: add it up before you start");
+    private static final Source LOOPS = Source
+            .memory("100 mm at each end; that both ends keep a loop to be unplugged is common practice");
     private static final Source HOLE = Source
             .practice("grommet at the firewall, the connector's size decides the hole, look behind before drilling");
     private static final Source SPRAY = Source.practice("connector turned away from spray, loops to drip from");
@@ -56,10 +51,10 @@ public final class RouteRules {
         findings.add(slack(route));
         findings.add(hot(route));
         findings.add(least(HarnessCheck.ROUTE_MOVING, HarnessField.ROUTE_MOVING, "Gap to moving parts", route,
-                Waypoint::moving, w -> MOVING,
+                Waypoint::moving, w -> Clearance.MOVING,
                 "It is caught or rubbed through: tie it off.",
                 Message.plain("least gap to anything that turns, swings or shakes"),
-                CLEAR));
+                Clearance.SOURCE));
         double radius = BEND * (route.cable() == null ? USUAL_CABLE : route.cable());
         bend(route, radius).ifPresent(findings::add);
         findings.add(hole(route));
@@ -112,7 +107,7 @@ public final class RouteRules {
         Limit limit = new Limit(AT_LEAST, metres(LOOP));
         if (engine == null || display == null) {
             return new Finding(HarnessCheck.ROUTE_SLACK, "Loop at each end", Verdict.UNKNOWN, null, limit,
-                    "Enter the loop at both ends.", null, "the shorter of the two", LENGTH).asking(loops(route));
+                    "Enter the loop at both ends.", null, "the shorter of the two", LOOPS).asking(loops(route));
         }
         double shorter = Math.min(engine, display);
         return new Finding(HarnessCheck.ROUTE_SLACK, "Loop at each end",
@@ -121,17 +116,17 @@ public final class RouteRules {
                 limit.keptBy(shorter)
                         ? "Both ends can be unplugged."
                         : "Too little to unplug it without pulling; engine movement pulls at it too.",
-                null, "the shorter of the two", LENGTH)
+                null, "the shorter of the two", LOOPS)
                 .asking((engine <= display ? HarnessField.LOOP_AT_ENGINE : HarnessField.LOOP_AT_DISPLAY).address());
     }
 
     private static Finding hot(Route route) {
         return least(HarnessCheck.ROUTE_HOT, HarnessField.ROUTE_HOT, "Gap to hot parts", route, Waypoint::hot,
-                w -> w.sleeved() ? HOT_SLEEVED : HOT,
+                w -> w.sleeved() ? Clearance.HOT_SLEEVED : Clearance.HOT,
                 "Insulation melts there: farther off, or a heat sleeve.",
-                Message.of("{0} bare, {1} sleeved; the place that is shortest of its own limit", metres(HOT),
-                        metres(HOT_SLEEVED)),
-                CLEAR);
+                Message.of("{0} bare, {1} sleeved; the place that is shortest of its own limit", metres(Clearance.HOT),
+                        metres(Clearance.HOT_SLEEVED)),
+                Clearance.SOURCE);
     }
 
     /** The place that comes nearest to its limit; unknown while one is not measured. */
@@ -191,9 +186,11 @@ public final class RouteRules {
                 ? Verdict.UNKNOWN
                 : !cut
                         ? Verdict.PASS
-                        : passage == Passage.BARE || tight || !route.lookedBehind()
+                        : passage == Passage.BARE || tight
                                 ? Verdict.FAIL
-                                : connector == null || hole == null ? Verdict.UNKNOWN : Verdict.PASS;
+                                : connector == null || hole == null || !route.lookedBehind()
+                                        ? Verdict.UNKNOWN
+                                        : Verdict.PASS;
         return new Finding(HarnessCheck.ROUTE_HOLE, "Through the firewall", verdict, figure, limit, hole(route, tight),
                 null,
                 "hole ≥ connector; grommet fitted; looked behind", HOLE).asking(holeAsks(route, verdict));
@@ -203,10 +200,10 @@ public final class RouteRules {
         List<Address> asks = new ArrayList<>();
         if (route.passage() == null || route.passage() == Passage.BARE) {
             asks.add(HarnessField.PASSAGE.address());
-        } else if (verdict == Verdict.FAIL && !route.lookedBehind()) {
+        } else if (!route.lookedBehind()) {
             asks.add(HarnessField.LOOKED_BEHIND.address());
         }
-        boolean missing = verdict == Verdict.UNKNOWN && asks.isEmpty();
+        boolean missing = verdict == Verdict.UNKNOWN;
         if (!missing || route.connector() == null) {
             asks.add(HarnessField.CONNECTOR.address());
         }

@@ -1,5 +1,9 @@
 package amberheron.core.job;
 
+import amberheron.core.scaling.WireEffect;
+import amberheron.core.mixture.ExhaustGas;
+import java.time.temporal.ChronoUnit;
+import java.time.LocalDate;
 import amberheron.core.freeair.Air;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.scaling.CheckPoint;
@@ -10,7 +14,6 @@ import amberheron.core.trust.Uncertainty;
 import amberheron.core.trust.Uncertainty.Entry;
 import amberheron.core.trust.Uncertainty.Shape;
 import amberheron.core.wiring.GroundPlan;
-import amberheron.core.wiring.Hookup;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -18,7 +21,7 @@ import org.jspecify.annotations.Nullable;
 
 /** What each link of a job leaves in doubt. Sizes that no reading gives are from memory and stand here, in one place. */
 final class Doubts {
-    /** A sensor in order, anywhere in its range, λ; its age and the pressure in the pipe come on top and are not in it. */
+    /** A sensor in order, anywhere in its range, λ; its age and the pressure in the pipe come on top. */
     private static final double SENSOR = 0.005;
     /** A sensor that was never checked in air, part of λ − 1. */
     private static final double UNCHECKED = 0.05;
@@ -28,6 +31,21 @@ final class Doubts {
     private static final double TEMPERATURE = 1;
     /** Half the last digit of oxygen as controllers show it. */
     private static final double OXYGEN_DIGIT = 0.00005;
+    /** What a sensor's gain loses in a month of use, part of λ − 1. */
+    private static final double MONTHLY = 0.002;
+    /** Pressure that a pipe in order adds at full load after the turbine, bar. */
+    private static final double BACK_PRESSURE = 0.1;
+    /** Constant of the sensor's pressure dependence, bar; the greater of those that are told. */
+    private static final double PRESSURE_CONSTANT = 0.45;
+    /** Air that a joint nobody has tested may let in, mass per mass of exhaust. */
+    private static final double UNTESTED = 0.005;
+    /** What a shop's meter and its clips are off by, V. */
+    private static final double METER = 0.005;
+
+    /** What an analog output is off by, V, and an input's reference, part of the volts, until check points tell. */
+    private static final double OUTPUT = 0.02;
+    private static final double REFERENCE = 0.01;
+    private static final double DAYS = 30.4;
 
     private Doubts() {
     }
@@ -35,12 +53,13 @@ final class Doubts {
     /**
      * What is in doubt; empty while it cannot be told: nobody said where the grounds are taken, and no check points tell.
      *
+     * @param today null where no day is known: the sensor's age is not counted then
      * @param points the check points that count
      * @param rounding the most that the setting's own rounding costs, λ
      * @param agree whether they agree with the setting, so that they cover shift and load
      */
-    static Optional<List<Uncertainty>> of(Job job, OutputLaw law, Reader reader, List<CheckPoint> points,
-            boolean agree, boolean airCounts, double rounding) {
+    static Optional<List<Uncertainty>> of(Job job, @Nullable LocalDate today, OutputLaw law, Reader reader,
+            List<CheckPoint> points, boolean agree, boolean airCounts, double rounding) {
         Optional<GroundPlan.Cost> ground = job.wiring().ground().cost();
         boolean covered = agree && points.size() > 1;
         if (!covered && ground.isEmpty()) {
@@ -50,21 +69,41 @@ final class Doubts {
         doubts.add(new Uncertainty(Contributor.SENSOR, Entry.SHOWN, Shape.EVEN, SENSOR));
         doubts.add(new Uncertainty(Contributor.AIR, Entry.SENSOR_GAIN, Shape.EVEN,
                 airCounts ? air(job.air()) : UNCHECKED));
-        ground.ifPresent(c -> {
+        LocalDate checked = job.air().date();
+        if (airCounts && checked != null && today != null) {
+            double months = Math.max(0, ChronoUnit.DAYS.between(checked, today) / DAYS);
+            doubts.add(new Uncertainty(Contributor.AGE, Entry.SENSOR_GAIN, Shape.EVEN, Math.min(1, MONTHLY * months)));
+        }
+        doubts.add(new Uncertainty(Contributor.PRESSURE, Entry.SENSOR_GAIN, Shape.EVEN,
+                ExhaustGas.pumpCurrentRatio(1 + BACK_PRESSURE, 1, PRESSURE_CONSTANT) - 1));
+        if (!Boolean.TRUE.equals(job.placing().fitted().airtight())) {
+            doubts.add(new Uncertainty(Contributor.LEAK, Entry.SHOWN, Shape.EVEN,
+                    UNTESTED * (1 + job.stoich()) / job.stoich()));
+        }
+        boolean felt = job.wiring().signals().feelGround(job.intake().readers());
+        ground.filter(c -> felt).ifPresent(c -> {
             if (!covered) {
                 doubts.add(new Uncertainty(Contributor.GROUND_SHIFT, Entry.PIN_VOLTS, Shape.EVEN,
                         Math.abs(c.shift())));
             }
-            doubts.add(new Uncertainty(Contributor.GROUND_RIPPLE, Entry.PIN_VOLTS, Shape.EVEN,
-                    Math.abs(c.ripple()) / 2));
+            Double ripple = c.ripple();
+            if (ripple != null) {
+                doubts.add(new Uncertainty(Contributor.GROUND_RIPPLE, Entry.PIN_VOLTS, Shape.EVEN,
+                        Math.abs(ripple) / 2));
+            }
         });
-        Double load = load(job);
-        if (!covered && load != null) {
-            doubts.add(new Uncertainty(Contributor.LOADING, Entry.PIN_GAIN, Shape.EVEN, load));
+        WireEffect loading = job.wiring().signals().loading(job.intake().readers());
+        if (!covered && !loading.equals(WireEffect.NONE)) {
+            doubts.add(new Uncertainty(Contributor.LOADING, Entry.PIN_GAIN, Shape.EVEN, 1 - loading.gain()));
+            doubts.add(new Uncertainty(Contributor.LOADING, Entry.PIN_VOLTS, Shape.EVEN, Math.abs(loading.shift())));
         }
         doubts.add(new Uncertainty(Contributor.CONVERTER, Entry.PIN_VOLTS, Shape.EVEN, reader.input().step() / 2));
         doubts.add(new Uncertainty(Contributor.SETTING, Entry.SHOWN, Shape.EVEN, rounding));
-        if (covered) {
+        if (!covered) {
+            doubts.add(new Uncertainty(Contributor.UNCHECKED, Entry.PIN_VOLTS, Shape.EVEN, OUTPUT));
+            doubts.add(new Uncertainty(Contributor.UNCHECKED, Entry.PIN_GAIN, Shape.EVEN, REFERENCE));
+        } else {
+            doubts.add(new Uncertainty(Contributor.METER, Entry.PIN_VOLTS, Shape.EVEN, METER));
             double square = points.stream().mapToDouble(p -> Math.pow(p.error(law, reader), 2)).average().orElseThrow();
             doubts.add(new Uncertainty(Contributor.CHECK_POINTS, Entry.SHOWN, Shape.NORMAL, Math.sqrt(square)));
             double digit = CheckPoint.lastDigit(points.stream().mapToDouble(CheckPoint::shown));
@@ -86,14 +125,5 @@ final class Doubts {
         Double shown = check.shownOxygen();
         return (shown == null ? 0 : Math.abs(shown / oxygen - 1)) + OXYGEN_DIGIT / oxygen
                 + Math.abs(wetter / oxygen - 1) + Math.abs(warmer / oxygen - 1);
-    }
-
-    /** The part of the volts that an input of known resistance takes; null where that is not known. */
-    private static @Nullable Double load(Job job) {
-        Double output = job.wiring().signals().outputOhms();
-        return output == null
-                ? null
-                : job.wiring().signals().hookups().stream().map(Hookup::inputOhms).filter(r -> r != null && r > 0)
-                        .map(r -> output / (output + r)).max(Double::compare).orElse(null);
     }
 }

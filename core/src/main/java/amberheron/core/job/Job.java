@@ -1,5 +1,6 @@
 package amberheron.core.job;
 
+import amberheron.core.harness.Route;
 import amberheron.core.finding.Origin;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.parts.Address;
@@ -101,7 +102,18 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
 
     /** What a place of this job is judged by, for a shop of these schools. */
     public Site site(PlaceSchools schools) {
-        return new Site(intake.exhaust(), intake.displacement(), intake.banks(), stoich(), placing.probe(), schools);
+        return new Site(intake.exhaust(), intake.displacement(), intake.banks(), stoich(), placing.probe(),
+                wired(), schools);
+    }
+
+    private Site.Wired wired() {
+        Route route = wiring.harness().route();
+        Double exit = placing.probe().leadExit();
+        Double at = chosenPlace().map(Candidate::distance).orElse(null);
+        Double laid = exit == null || at == null
+                ? null
+                : route.spare().map(spare -> spare + Math.abs(at - exit)).orElse(null);
+        return new Site.Wired(route.cableInAll(), laid, wiring.heater().hot());
     }
 
     /** How long the pipe stays wet after a cold start at the place taken, s; empty while that is not known. */

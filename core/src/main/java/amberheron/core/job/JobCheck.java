@@ -15,6 +15,8 @@ public enum JobCheck implements CheckId {
     STEPS("steps", "Do the steps that are left."),
     TICKED("ticked", "A step is ticked although its checks are open or failed."),
     DATED("dated", "Nobody wrote down when the check points were taken: take them again."),
+    SETTING_HELD("setting-held",
+            "The reader shows the truth, but not by the setting noted here: read it back and note what it holds."),
     SPREAD("spread", "Take check points over more of the range: agreement in one place says nothing of the slope."),
     LOG_DATED("log-dated", "Nobody wrote down when the log was read: read it again."),
     OTHER_LINKS("other-links", "Prove the links before it first.");

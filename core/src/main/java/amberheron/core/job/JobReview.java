@@ -55,8 +55,9 @@ public final class JobReview {
     /** The part of the law's volts that check points have to span; our own choice, no published source. */
     private static final double SPREAD = 1 / 3.0;
     private static final Map<Station, Set<String>> SHOWN_AT = Map.of(Station.PLACE,
-            Set.of("place", "drill", "weld", "clamp", "free", "tight"), Station.WIRE,
-            Set.of("source", "run", "splice", "ground", "connect", "route"), Station.AIR, Set.of("air"),
+            Set.of("place", "drill", "weld", "clamp", "free", "tight", "probe"), Station.WIRE,
+            Set.of("source", "run", "splice", "feed", "ground", "connect", "route", "shift"), Station.AIR,
+            Set.of("air"),
             Station.SCALE, Set.of("scale", "points"), Station.PROVE, Set.of("prove"));
 
     private final Job job;
@@ -104,8 +105,9 @@ public final class JobReview {
         Predicate<Function<JobReview, @Nullable Object>> kept = part -> before != null
                 && Objects.equals(part.apply(before), part.apply(this));
         this.plan = before != null && kept.test(r -> r.job.intake()) && kept.test(r -> r.job.progress().order())
-                ? before.plan
-                : JobPlan.of(job.intake(), job.progress().order());
+                && kept.test(r -> PartsChosen.of(r.job.wiring()))
+                        ? before.plan
+                        : JobPlan.of(job.intake(), job.progress().order(), PartsChosen.of(job.wiring()));
         this.schedule = job.progress().day() == null
                 ? null
                 : before != null && before.schedule != null && before.plan == plan && kept.test(r -> r.job.done())
@@ -137,9 +139,9 @@ public final class JobReview {
             this.scale = null;
             this.diagnosis = null;
         } else {
-            this.scale = before != null && sameChain && kept.test(JobReview::groundShift)
+            this.scale = before != null && sameChain && kept.test(JobReview::onTheWay)
                     ? before.scale
-                    : Scaling.report(law, reader, groundShift()).orElse(null);
+                    : Scaling.report(law, reader, onTheWay()).orElse(null);
             this.diagnosis = before != null && sameChain && kept.test(r -> r.points)
                     && kept.test(r -> r.shop.laws()) && kept.test(r -> r.job.stoich())
                             ? before.diagnosis
@@ -156,12 +158,12 @@ public final class JobReview {
     private @Nullable List<Uncertainty> doubts() {
         OutputLaw law = job.law();
         Reader reader = job.reader();
-        if (law == null || reader == null || scale == null || (diagnosis != null && !diagnosis.withinTolerance())) {
+        if (law == null || reader == null || scale == null || (diagnosis != null && contradicted(diagnosis))) {
             return null;
         }
         boolean airCounts = job.air().reading().isPresent() && stale(Station.AIR).isEmpty()
                 && air.stream().noneMatch(f -> f.verdict() == Verdict.FAIL);
-        return Doubts.of(job, law, reader, points, diagnosis != null, airCounts,
+        return Doubts.of(job, shop.today(), law, reader, points, diagnosis != null, airCounts,
                 Math.abs(scale.budget().getFirst().lambda())).orElse(null);
     }
 
@@ -178,9 +180,10 @@ public final class JobReview {
     /** The station at which a doubt is made smaller. */
     public static Station stationOf(Contributor by) {
         return switch (by) {
-            case SENSOR, AIR -> Station.AIR;
+            case SENSOR, AGE, AIR -> Station.AIR;
+            case PRESSURE, LEAK -> Station.PLACE;
             case GROUND_SHIFT, GROUND_RIPPLE, LOADING -> Station.WIRE;
-            case CONVERTER, SETTING, DISPLAY, CHECK_POINTS -> Station.SCALE;
+            case UNCHECKED, CONVERTER, SETTING, DISPLAY, METER, CHECK_POINTS -> Station.SCALE;
         };
     }
 
@@ -189,6 +192,11 @@ public final class JobReview {
         // The first screen shows the one; the other takes longer and is looked at later.
         trust();
         places.workOut();
+    }
+
+    /** Whether the points say that the chain is not what law and setting make of it. */
+    private static boolean contradicted(Diagnosis diagnosis) {
+        return !diagnosis.withinTolerance() || !diagnosis.settingHeld();
     }
 
     private @Nullable Diagnosis diagnose(OutputLaw law, Reader reader) {
@@ -200,13 +208,12 @@ public final class JobReview {
 
     /** What mends the ground of this job; empty where nothing has to be mended. */
     public Optional<GroundCure> groundCure() {
-        OutputLaw law = job.law();
-        return WireRules.cure(job.wiring().ground(), law == null ? null : law.lambdaPerVolt(), Tolerance.LAMBDA);
+        return WireRules.cure(job.wiring(), surroundings);
     }
 
-    /** The shift the wiring is expected to cause, V; 0 while it is not known. */
-    private double groundShift() {
-        return WireRules.shift(job.wiring().ground()).orElse(0.0);
+    /** What grounds and input are expected to do to the volts. */
+    private WireEffect onTheWay() {
+        return WireRules.effect(job.wiring(), job.intake().readers());
     }
 
     /** The readings that prove nothing any more, and why. */
@@ -225,7 +232,7 @@ public final class JobReview {
 
     private void judgeLinks() {
         states.put(Station.PLACE, placeState());
-        states.put(Station.WIRE, stateOf(wire));
+        states.put(Station.WIRE, isStale(Station.WIRE) && stateOf(wire).done() ? LinkState.STALE : stateOf(wire));
         states.put(Station.AIR, isStale(Station.AIR) ? LinkState.STALE : stateOf(air));
         states.put(Station.SCALE, scaleState());
         states.put(Station.PROVE, proveState());
@@ -332,6 +339,9 @@ public final class JobReview {
         OutputLaw law = job.law();
         if (law == null || diagnosis == null || points.size() < 2) {
             return Optional.of(JobCheck.CHECK_POINTS);
+        }
+        if (!diagnosis.settingHeld()) {
+            return Optional.of(JobCheck.SETTING_HELD);
         }
         List<CheckPoint> dated = points.stream().filter(p -> proves(p.origin())).toList();
         if (dated.size() < 2) {
@@ -452,7 +462,9 @@ public final class JobReview {
                             : diagnosis == null || diagnosis.withinTolerance()
                                     ? pointsLack().orElse(JobCheck.CHECK_POINTS)
                                     : diagnosis.best().cause());
-            case PROVE -> List.of(prove.isEmpty() ? JobCheck.PROVING_LOG : JobCheck.LOG_DATED);
+            case PROVE -> List.of(prove.isEmpty() || isStale(Station.PROVE)
+                    ? JobCheck.PROVING_LOG
+                    : JobCheck.LOG_DATED);
             case HAND_OVER -> List.of(job.handOver().date() == null ? JobCheck.HANDED_OVER : JobCheck.OTHER_LINKS);
             case WIRE, AIR -> List.of();
         };
@@ -512,14 +524,14 @@ public final class JobReview {
             return Optional.empty();
         }
         ReaderSetting setting = scale.setting();
-        if (diagnosis != null && !diagnosis.withinTolerance()) {
+        if (diagnosis != null && contradicted(diagnosis)) {
             Diagnosis.ReadingModel model = diagnosis.best().reading();
             SignalChain chain = new SignalChain(law, WireEffect.NONE, reader, setting);
             return Optional.of(new ChainNow(chain, Basis.MEASURED, l -> model.shown(law.voltsAt(l), l)));
         }
         boolean measured = diagnosis != null;
-        SignalChain chain = new SignalChain(law, WireEffect.shift(measured ? 0 : groundShift()), reader, setting);
-        Basis basis = measured ? Basis.MEASURED : groundShift() == 0 ? Basis.SETTING : Basis.WIRING;
+        SignalChain chain = new SignalChain(law, measured ? WireEffect.NONE : onTheWay(), reader, setting);
+        Basis basis = measured ? Basis.MEASURED : onTheWay().equals(WireEffect.NONE) ? Basis.SETTING : Basis.WIRING;
         return Optional.of(new ChainNow(chain, basis, chain::shown));
     }
 }

@@ -7,6 +7,8 @@ import java.util.Set;
 public enum Reading {
     FREE_AIR("free-air", "the free-air check", Station.AIR, EnumSet.of(RestsOn.SENSOR),
             "Hang the sensor in free air and check it again."),
+    GROUND_SHIFT("ground-shift", "the shift between the grounds", Station.WIRE, EnumSet.of(RestsOn.GROUNDS),
+            "Measure it again, all working."),
     CHECK_POINTS("check-points", "the check points", Station.SCALE,
             EnumSet.of(RestsOn.GROUNDS, RestsOn.SIGNAL, RestsOn.SETTING), "Take the check points again."),
     DRIVE("drive", "the proving drive", Station.PROVE,

@@ -1,5 +1,10 @@
 package amberheron.core.job;
 
+import org.jspecify.annotations.Nullable;
+import amberheron.core.parts.Address;
+import java.time.ZoneOffset;
+import java.time.Instant;
+import amberheron.core.wiring.WireField;
 import amberheron.core.finding.Message;
 import amberheron.core.scaling.CheckPoint;
 import java.time.LocalDate;
@@ -20,9 +25,14 @@ public record Stale(Reading reading, String changed) {
         List<Stale> found = new ArrayList<>();
         job.air().reading()
                 .flatMap(shown -> job.changes()
-                        .since(job.entries().origin(shown).taken(), Reading.FREE_AIR.restsOn()).map(Stale::changed)
+                        .since(taken(job, shown), Reading.FREE_AIR.restsOn()).map(Stale::changed)
                         .or(() -> age(job, shop)))
                 .ifPresent(why -> found.add(new Stale(Reading.FREE_AIR, why)));
+        if (job.wiring().ground().drop() != null) {
+            job.changes().since(job.entries().origin(WireField.MEASURED.address()).taken(),
+                    Reading.GROUND_SHIFT.restsOn())
+                    .ifPresent(r -> found.add(new Stale(Reading.GROUND_SHIFT, changed(r))));
+        }
         job.points().stream().flatMap(p -> since(job, p).stream()).findFirst()
                 .ifPresent(r -> found.add(new Stale(Reading.CHECK_POINTS, changed(r))));
         Optional.ofNullable(job.proving())
@@ -43,6 +53,13 @@ public record Stale(Reading reading, String changed) {
 
     private static String changed(RestsOn what) {
         return what.words() + " changed since";
+    }
+
+    /** When the free-air reading was taken; where only the day is known, by its end. */
+    private static @Nullable Instant taken(Job job, Address shown) {
+        Instant taken = job.entries().origin(shown).taken();
+        LocalDate day = job.air().date();
+        return taken == null && day != null ? day.plusDays(1).atStartOfDay(ZoneOffset.UTC).toInstant() : taken;
     }
 
     private static Optional<String> age(Job job, Shop shop) {

@@ -15,9 +15,13 @@ import org.jspecify.annotations.Nullable;
  * @param fullLoad delay at full load, s
  * @param dry time until the wall is dry after a cold start, s
  * @param lead what is left of the lead, m
+ * @param toEnd from the place to the open end, m; null while that is not measured
+ * @param joints how many joints the gas has passed
+ * @param secondaryAir whether air is pumped in before it
  */
 record AlongRun(double distance, @Nullable Piece piece, @Nullable Double catalyst, @Nullable Estimate gas,
-        @Nullable Double idle, @Nullable Double fullLoad, @Nullable Estimate dry, @Nullable Double lead) {
+        @Nullable Double idle, @Nullable Double fullLoad, @Nullable Estimate dry, @Nullable Double lead,
+        @Nullable Double toEnd, int joints, boolean secondaryAir) {
     /** Spare length kept at the two ends of the lead together, m; from memory. */
     static final double SLACK = 0.15;
 
@@ -35,19 +39,34 @@ record AlongRun(double distance, @Nullable Piece piece, @Nullable Double catalys
             double share = engine / (piece.segment().line() == Segment.Line.ALL ? 1 : 2);
             double stoich = site.stoich();
             gas = GasAlongPipe.atFullLoad(surface, TransportDelay.massFlow(share, GasAlongPipe.fullLoad(stoich)),
-                    run.turbine() && distance >= 0);
+                    run.turbine(), run.turbine() && distance >= 0);
             idle = TransportDelay.seconds(share, volume, GasAlongPipe.idle(stoich));
             full = TransportDelay.seconds(share, volume, GasAlongPipe.fullLoad(stoich));
             dry = GasAlongPipe.dryAfter(surface, piece.segment().wallOrUsual(),
                     TransportDelay.massFlow(share, GasAlongPipe.coldIdle(stoich)));
         }
-        return new AlongRun(distance, piece, catalyst, gas, idle, full, dry, lead(site.probe(), distance));
+        Double toEnd = run.beyond().isEmpty() && Double.isFinite(run.end()) ? run.end() - distance : null;
+        int joints = 0;
+        boolean pumped = false;
+        for (Piece p : run.pieces()) {
+            if (p.from() < distance) {
+                joints += p.segment().kind().joint() ? 1 : 0;
+                pumped |= p.segment().kind() == Segment.Kind.AIR_INLET;
+            }
+        }
+        return new AlongRun(distance, piece, catalyst, gas, idle, full, dry, lead(site, distance), toEnd, joints,
+                pumped);
     }
 
-    private static @Nullable Double lead(Probe probe, double distance) {
-        Double lead = probe.lead();
-        Double exit = probe.leadExit();
-        Double onward = probe.leadOnward();
+    /** As the cable lies, once that is measured; before, as it is planned to lie. */
+    private static @Nullable Double lead(Site site, double distance) {
+        Double lead = site.wired().lead();
+        Double exit = site.probe().leadExit();
+        Double onward = site.probe().leadOnward();
+        Double laid = site.wired().laid();
+        if (laid != null && exit != null) {
+            return laid - Math.abs(distance - exit);
+        }
         return lead == null || exit == null || onward == null
                 ? null
                 : lead - Math.abs(distance - exit) - onward - SLACK;

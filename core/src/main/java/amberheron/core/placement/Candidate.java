@@ -16,14 +16,17 @@ import org.jspecify.annotations.Nullable;
  * @param slope pitch of the pipe measured there, radians; null to take the run's
  * @param lean lean of the sensor along the pipe, with the gas, radians
  * @param hole what hole is there already
+ * @param gas hottest gas measured there, K; null when not measured
  */
 public record Candidate(String id, String note, Line line, @Nullable Double distance, @Nullable Double clock,
-        @Nullable Double slope, double lean, Hole hole) {
+        @Nullable Double slope, double lean, Hole hole,
+        @Nullable Double gas) {
     public Candidate {
         Sane.PLACE.check("distance", distance);
         Sane.ANGLE.check("clock", clock);
         Sane.ANGLE.check("slope", slope);
         Sane.ANGLE.check("lean", lean);
+        Sane.GAS_TEMPERATURE.check("gas", gas);
     }
 
     /** Whether metal has to be cut. */
@@ -47,34 +50,38 @@ public record Candidate(String id, String note, Line line, @Nullable Double dist
 
     /** A place of which nothing is known. */
     public static Candidate named(String id) {
-        return new Candidate(id, "", Line.ALL, null, null, null, 0, Hole.NONE);
+        return new Candidate(id, "", Line.ALL, null, null, null, 0, Hole.NONE, null);
     }
 
     public Candidate withNote(String value) {
-        return new Candidate(id, value, line, distance, clock, slope, lean, hole);
+        return new Candidate(id, value, line, distance, clock, slope, lean, hole, gas);
     }
 
     public Candidate withLine(Line value) {
-        return new Candidate(id, note, value, distance, clock, slope, lean, hole);
+        return new Candidate(id, note, value, distance, clock, slope, lean, hole, gas);
     }
 
     public Candidate withDistance(@Nullable Double value) {
-        return new Candidate(id, note, line, value, clock, slope, lean, hole);
+        return new Candidate(id, note, line, value, clock, slope, lean, hole, gas);
     }
 
     public Candidate withClock(@Nullable Double value) {
-        return new Candidate(id, note, line, distance, value, slope, lean, hole);
+        return new Candidate(id, note, line, distance, value, slope, lean, hole, gas);
     }
 
     public Candidate withSlope(@Nullable Double value) {
-        return new Candidate(id, note, line, distance, clock, value, lean, hole);
+        return new Candidate(id, note, line, distance, clock, value, lean, hole, gas);
     }
 
     public Candidate withLean(double value) {
-        return new Candidate(id, note, line, distance, clock, slope, value, hole);
+        return new Candidate(id, note, line, distance, clock, slope, value, hole, gas);
     }
 
     public Candidate withHole(Hole value) {
-        return new Candidate(id, note, line, distance, clock, slope, lean, value);
+        return new Candidate(id, note, line, distance, clock, slope, lean, value, gas);
+    }
+
+    public Candidate withGas(@Nullable Double value) {
+        return new Candidate(id, note, line, distance, clock, slope, lean, hole, value);
     }
 }

@@ -13,7 +13,7 @@ import java.util.List;
  */
 public record FittingProcedure(String title, List<String> steps, String caution, Source source) {
     private static final String TIGHTEN = "Screw the sensor in by hand first; anti-seize stays on the thread, none on the tip. 40 to 54 N·m (30 to 40 lb·ft), 22 mm hexagon; anti-seize makes a torque wrench read differently.";
-    private static final String TIGHT = "Test airtight: soapy water, a little pressure in the pipe, look for bubbles.";
+    private static final String TIGHT = "Test airtight before the sensor goes in, the bung plugged: soapy water, a little pressure in the pipe, look for bubbles.";
     private static final String LEVEL = "Car on stands on level ground, never on the jack alone. Eyes covered when drilling overhead; hot exhaust burns.";
 
     /** A bung welded in. */
@@ -40,9 +40,18 @@ public record FittingProcedure(String title, List<String> steps, String caution,
             "Pipe warm, penetrating oil on the thread, wait; low-profile crowfoot or slotted socket.",
             "Free plug or old sensor: forwards and back, never by force alone.",
             "Look at the thread; chase it before anything is screwed in. M18×1.5.",
-            "Check with a level that the hole still keeps the tilt.", TIGHTEN, TIGHT),
+            "Check with a level that the hole still keeps the tilt.", TIGHT, TIGHTEN),
             LEVEL + " Removing or replacing emission parts can be illegal on the road: check local law and inspection rules.",
             Source.practice("using a hole that is there"));
+
+    /** A probe in the open end, for tuning days only. */
+    public static final FittingProcedure TAILPIPE_PROBE = new FittingProcedure("Probe in the tailpipe", List.of(
+            "Sensor into the probe, by hand, then tight; its body above the tip when the probe lies in the pipe.",
+            "Probe as far in as it goes, and farther than any branch or perforated piece; clamped, so that it cannot walk out.",
+            "Cable off the pipe and the bumper; a loop where the car moves on its springs.",
+            "At idle air is drawn back from the open end: read under load only, or throttle the end a little.",
+            "After a catalyst it reads what the catalyst leaves: write that on the sheet."),
+            "Hot exhaust burns. " + LEVEL, Source.practice("temporary probe in the tailpipe"));
 
     public FittingProcedure {
         steps = List.copyOf(steps);

@@ -7,16 +7,20 @@ import amberheron.core.placement.TransportDelay.Running;
  * say whether a place is hot, slow or wet, never a temperature to rely on.
  */
 public final class GasAlongPipe {
-    /** Gas as it leaves the ports at full load, K. */
-    static final Estimate PORT_AT_FULL_LOAD = new Estimate(1060, 1180);
+    /** Gas as it leaves the ports at full load, K; from rich and retarded to lean and early. */
+    static final Estimate PORT_AT_FULL_LOAD = new Estimate(1000, 1230);
+    /** The same of an engine on boost, before its turbine, K. */
+    static final Estimate PORT_ON_BOOST = new Estimate(1080, 1290);
     /** What a turbine takes out of it, K. */
     static final Estimate TURBINE_DROP = new Estimate(80, 150);
     /** Heat passing from gas through wall to the air, W/(m²·K). */
     static final Estimate TRANSFER = new Estimate(40, 80);
     /** Heat passing from gas to a cold wall after a cold start, W/(m²·K). */
     static final Estimate TRANSFER_COLD = new Estimate(30, 50);
-    /** Dew point of the exhaust of petrol and of methane at lambda 1, K: the water other fuels make lies between. */
-    static final Estimate DEW_POINT = new Estimate(dewPoint(1.87), dewPoint(4));
+    /** Dew point of the exhaust at lambda 1, K, from diesel to methanol: the water other fuels make lies between. */
+    static final Estimate DEW_POINT = new Estimate(dewPoint(1.8, 0), dewPoint(4, 1));
+    /** Air at a cold start, K. */
+    static final Estimate COLD_START = new Estimate(273, 298);
     /** What the water that condenses on the wall brings, as if the gas were hotter by so much, K. */
     private static final double CONDENSING = 70;
     private static final double PORT_COLD = 600;
@@ -44,12 +48,12 @@ public final class GasAlongPipe {
     }
 
     /**
-     * Temperature at which the exhaust of CHy at lambda 1 begins to drip, K, at sea level: water fraction of complete
+     * Temperature at which the exhaust of CHyOz at lambda 1 begins to drip, K, at sea level: water fraction of complete
      * combustion (Heywood, ch. 3), vapour pressure of Alduchov and Eskridge (1996) turned round.
      */
-    public static double dewPoint(double hydrogenPerCarbon) {
-        double water = hydrogenPerCarbon / 2
-                / (1 + hydrogenPerCarbon / 2 + 3.773 * (1 + hydrogenPerCarbon / 4));
+    public static double dewPoint(double hydrogenPerCarbon, double oxygenPerCarbon) {
+        double burnt = 1 + hydrogenPerCarbon / 4 - oxygenPerCarbon / 2;
+        double water = hydrogenPerCarbon / 2 / (1 + hydrogenPerCarbon / 2 + 3.773 * burnt);
         double x = Math.log(water * 101325 / 610.94);
         return 273.15 + 243.04 * x / (17.625 - x);
     }
@@ -59,16 +63,18 @@ public final class GasAlongPipe {
      *
      * @param surface of the pipe up to the place, m²
      * @param flow mass of gas per second, kg/s
-     * @param turbine whether it has passed one
+     * @param boosted whether the engine has a turbine
+     * @param turbine whether the gas has passed it
      */
-    public static Estimate atFullLoad(double surface, double flow, boolean turbine) {
+    public static Estimate atFullLoad(double surface, double flow, boolean boosted, boolean turbine) {
+        Estimate port = boosted ? PORT_ON_BOOST : PORT_AT_FULL_LOAD;
         return new Estimate(
-                cooled(PORT_AT_FULL_LOAD.low() - (turbine ? TURBINE_DROP.high() : 0), TRANSFER.high(), surface, flow),
-                cooled(PORT_AT_FULL_LOAD.high() - (turbine ? TURBINE_DROP.low() : 0), TRANSFER.low(), surface, flow));
+                cooled(port.low() - (turbine ? TURBINE_DROP.high() : 0), AMBIENT, TRANSFER.high(), surface, flow),
+                cooled(port.high() - (turbine ? TURBINE_DROP.low() : 0), AMBIENT, TRANSFER.low(), surface, flow));
     }
 
-    private static double cooled(double from, double transfer, double surface, double flow) {
-        return AMBIENT + (from - AMBIENT) * Math.exp(-transfer * surface / (flow * GAS_HEAT));
+    private static double cooled(double from, double air, double transfer, double surface, double flow) {
+        return air + (from - air) * Math.exp(-transfer * surface / (flow * GAS_HEAT));
     }
 
     /**
@@ -80,12 +86,13 @@ public final class GasAlongPipe {
      * @param flow mass of gas per second at fast idle, kg/s
      */
     public static Estimate dryAfter(double surface, double wall, double flow) {
-        return new Estimate(dryAfter(surface, wall, flow, TRANSFER_COLD.high(), DEW_POINT.low()),
-                dryAfter(surface, wall, flow, TRANSFER_COLD.low(), DEW_POINT.high()));
+        return new Estimate(dryAfter(surface, wall, flow, TRANSFER_COLD.high(), DEW_POINT.low(), COLD_START.high()),
+                dryAfter(surface, wall, flow, TRANSFER_COLD.low(), DEW_POINT.high(), COLD_START.low()));
     }
 
-    private static double dryAfter(double surface, double wall, double flow, double transfer, double dewPoint) {
-        double gas = cooled(PORT_COLD, transfer, surface, flow);
-        return STEEL_DENSITY * STEEL_HEAT * wall * (dewPoint - AMBIENT) / (transfer * (gas - AMBIENT + CONDENSING));
+    private static double dryAfter(double surface, double wall, double flow, double transfer, double dewPoint,
+            double air) {
+        double gas = cooled(PORT_COLD, air, transfer, surface, flow);
+        return STEEL_DENSITY * STEEL_HEAT * wall * (dewPoint - air) / (transfer * (gas - air + CONDENSING));
     }
 }

@@ -11,18 +11,19 @@ final class PlaceAsks {
     }
 
     /** What of the lead is missing; its length where nothing is. */
-    static List<Address> lead(Probe probe, Candidate place) {
+    static List<Address> lead(Site site, Candidate place) {
         List<Address> asks = new ArrayList<>();
         if (place.distance() == null) {
             asks.add(PlaceField.DISTANCE.of(place.id()));
         }
-        asks.addAll(lead(probe));
+        asks.addAll(lead(site));
         return asks.isEmpty() ? List.of(PlaceField.LEAD.address()) : asks;
     }
 
-    private static List<Address> lead(Probe probe) {
+    private static List<Address> lead(Site site) {
+        Probe probe = site.probe();
         List<Address> asks = new ArrayList<>();
-        if (probe.lead() == null) {
+        if (site.wired().lead() == null) {
             asks.add(PlaceField.LEAD.address());
         }
         if (probe.leadExit() == null) {
@@ -56,7 +57,7 @@ final class PlaceAsks {
         if (site.probe().standOut() == null) {
             asks.add(PlaceField.STAND_OUT.address());
         }
-        asks.addAll(lead(site.probe()));
+        asks.addAll(lead(site));
         return asks;
     }
 

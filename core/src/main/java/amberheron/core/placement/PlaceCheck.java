@@ -16,6 +16,9 @@ public enum PlaceCheck implements CheckId {
     DELAY_IDLE("delay-idle"),
     DELAY_FULL("delay-full"),
     DRY("dry"),
+    OPEN_END("open-end"),
+    JOINTS("joints"),
+    SECONDARY_AIR("secondary-air"),
     MOVED("moved"),
     TURNED("turned"),
     TIGHT("tight");

@@ -22,18 +22,14 @@ final class PlaceLimits {
     static final double AFTER_MANIFOLD = 0.45;
     /** Hottest gas a sensor stands for long, K. */
     static final double GAS = 1203;
-    /** Slower than this at idle, and a mixture screw is turned past its point before the reading answers, s. */
-    static final double IDLE_DELAY = 0.5;
+    /** Slower than this at idle, and who turns a mixture screw no longer sees what the turn did, s. */
+    static final double IDLE_DELAY = 2;
     /** About the sensor's own time to answer, s. */
     static final double FULL_LOAD_DELAY = 0.1;
-    /** How long after a cold start the exhaust is held to spit water, s. */
-    static final double DRY = 30;
-    /** Room for the cable to leave without a tight bend, m. */
-    static final double CABLE = 0.03;
-    /** Room to what turns or swings, m. */
-    static final double MOVING = 0.05;
-    /** Height above the ground of whatever hangs lowest, m. */
-    static final double GROUND = 0.1;
+    /** Nearer than this to an open end air is drawn back at idle, m. */
+    static final double OPEN_END = 0.3;
+    /** More joints than this before the sensor, and one of them draws air sooner or later. */
+    static final int JOINTS = 2;
     /** Free length a slotted socket and its ratchet take, m. */
     static final double SOCKET = 0.13;
 
@@ -92,8 +88,21 @@ final class PlaceLimits {
         return figure == null ? UNKNOWN : figure <= limit ? PASS : WARN;
     }
 
-    static Verdict dry(@Nullable Estimate dry) {
-        return dry == null ? UNKNOWN : dry.middle() <= DRY ? PASS : WARN;
+    /** Dry before the heater has the ceramic hot: the wiring's heater timing is judged by the same figures. */
+    static Verdict dry(@Nullable Estimate dry, double heaterHot) {
+        return dry == null ? UNKNOWN : dry.high() <= heaterHot ? PASS : WARN;
+    }
+
+    static Verdict openEnd(@Nullable Double toEnd) {
+        return toEnd == null ? UNKNOWN : toEnd >= OPEN_END - SLACK ? PASS : WARN;
+    }
+
+    static Verdict joints(AlongRun at) {
+        return at.joints() <= JOINTS ? PASS : WARN;
+    }
+
+    static Verdict secondaryAir(AlongRun at) {
+        return at.secondaryAir() ? WARN : PASS;
     }
 
     static Verdict lead(@Nullable Double spare) {
@@ -102,7 +111,13 @@ final class PlaceLimits {
 
     /** The room a neighbour asks for, m. */
     static double room(Neighbour n) {
-        return n.kind() == Neighbour.Kind.GROUND ? GROUND : n.kind().moving() ? MOVING : CABLE;
+        return switch (n.kind()) {
+            case GROUND -> Clearance.GROUND;
+            case LINKAGE, DRIVESHAFT, STEERING -> Clearance.MOVING;
+            case HOT_PART -> Clearance.HOT;
+            case FUEL_LINE -> Clearance.LINE;
+            case FLOOR, HEAT_SHIELD, GEARBOX, BODYWORK -> Clearance.CABLE;
+        };
     }
 
     static Verdict room(Neighbour n, double left) {
@@ -112,7 +127,8 @@ final class PlaceLimits {
         if (left >= room(n)) {
             return PASS;
         }
-        return left < 0 || n.kind().moving() ? FAIL : WARN;
+        boolean melts = n.kind() == Neighbour.Kind.HOT_PART && left < Clearance.HOT_SLEEVED;
+        return left < 0 || n.kind().moving() || melts ? FAIL : WARN;
     }
 
     static Verdict tools(double free, double standOut) {

@@ -41,9 +41,11 @@ public final class PlaceRules {
     private static final Source GAS_ESTIMATE = Source
             .memory("gas temperature, heat transfer and the 930 °C limit; the sensor's own sheet decides");
     private static final Source DELAY = Source
-            .derived("pipe volume over gas flow, plus one engine cycle; running conditions and limit from memory");
-    private static final Source DRYING = Source.memory("warm-up of the wall to the dew point; the 30 s are practice");
+            .memory("running conditions and limits; the delay is pipe volume over gas flow, plus one engine cycle");
+    private static final Source DRYING = Source.memory("warm-up of the wall to the dew point, diesel to methanol");
     private static final Source ROOM = Source.memory("room for boot, cable and tool; measure the sensor in hand");
+    private static final Source FALSE_AIR = Source.memory(
+            "0.3 m to an open end, two joints; that air drawn in or pumped in reads lean is common practice");
     private static final Source ADDED_UP = Source.derived("the lengths entered, with some slack");
 
     private PlaceRules() {
@@ -68,15 +70,19 @@ public final class PlaceRules {
             findings.add(bank(site, at).asking(PlaceField.DISTANCE.of(place.id())));
         }
         rooms(site, run, place, findings);
-        findings.add(lead(at).asking(PlaceAsks.lead(site.probe(), place)));
+        findings.add(lead(site, at).asking(PlaceAsks.lead(site, place)));
         List<Address> flow = PlaceAsks.flow(site, run, place);
-        findings.add(gas(at).asking(flow));
+        Double measured = place.gas();
+        findings.add(measured == null ? gas(at).asking(flow) : gas(measured).asking(PlaceField.GAS.of(place.id())));
         findings.add(delay(PlaceCheck.DELAY_IDLE, "Delay at idle", at == null ? null : at.idle(),
                 PlaceLimits.IDLE_DELAY, "A screw turned now shows only after this: turn, wait, read.").asking(flow));
         findings.add(delay(PlaceCheck.DELAY_FULL, "Delay at full load", at == null ? null : at.fullLoad(),
                 PlaceLimits.FULL_LOAD_DELAY, "The log shows the mixture of an engine speed already left behind.")
                 .asking(flow));
-        findings.add(dry(at).asking(flow));
+        findings.add(dry(at, site.wired().heaterHot()).asking(flow));
+        if (at != null && at.piece() != null) {
+            falseAir(run, at, place, findings);
+        }
         return List.copyOf(findings);
     }
 
@@ -327,12 +333,18 @@ public final class PlaceRules {
         String consequence = switch (verdict) {
             case PASS -> "Room for boot and cable.";
             case UNKNOWN -> "Measure the gap from the pipe's outside.";
-            case WARN -> n.kind() == Neighbour.Kind.GROUND
-                    ? "The lowest point is near the ground: a kerb or a rut tears it off."
-                    : "The cable leaves in a tight bend and rubs through.";
+            case WARN -> switch (n.kind()) {
+                case GROUND -> "The lowest point is near the ground: a kerb or a rut tears it off.";
+                case HOT_PART -> "Insulation melts there: a heat sleeve over the cable, or farther off.";
+                case FUEL_LINE ->
+                    "Near a line with fuel in it: turn the sensor away, and shield the line before welding.";
+                default -> "The cable leaves in a tight bend and rubs through.";
+            };
             default -> left < 0
                     ? "It does not fit: the sensor is longer than the gap."
-                    : "What moves there catches the cable.";
+                    : n.kind() == Neighbour.Kind.HOT_PART
+                            ? "So near it that no sleeve saves the cable."
+                            : "What moves there catches the cable.";
         };
         return new Finding(PlaceCheck.ROOM, "", verdict, Double.isNaN(left) ? null : length(left),
                 new Limit(AT_LEAST, length(PlaceLimits.room(n))), consequence,
@@ -363,7 +375,35 @@ public final class PlaceRules {
                 ROOM);
     }
 
-    private static Finding lead(@Nullable AlongRun at) {
+    private static void falseAir(Run run, AlongRun at, Candidate place, List<Finding> findings) {
+        Verdict end = PlaceLimits.openEnd(at.toEnd());
+        findings.add(new Finding(PlaceCheck.OPEN_END, "To the open end", end,
+                at.toEnd() == null ? null : length(at.toEnd()),
+                new Limit(AT_LEAST, length(PlaceLimits.OPEN_END)), switch (end) {
+                    case PASS -> "Far enough that no air is drawn back to it at idle.";
+                    case UNKNOWN -> "Enter the length of every piece to the end.";
+                    default ->
+                        "At idle air is drawn back from the open end: it reads lean there, and right under load.";
+                }, null, "end of the run less the place", FALSE_AIR).asking(at.toEnd() == null
+                        ? PlaceField.PIECE_LENGTH.of(run.pieces().getLast().segment().id())
+                        : PlaceField.DISTANCE.of(place.id())));
+        Verdict joints = PlaceLimits.joints(at);
+        findings.add(new Finding(PlaceCheck.JOINTS, "Joints before it", joints, number(at.joints(), 0),
+                new Limit(AT_MOST, number(PlaceLimits.JOINTS, 0)),
+                joints == Verdict.PASS
+                        ? "Few places where air can come in."
+                        : "Each can draw air and read lean: test them tight cold, or go nearer the engine.",
+                null, "slip joints, flanges and flexes that the gas has passed", FALSE_AIR)
+                .asking(PlaceField.DISTANCE.of(place.id())));
+        if (PlaceLimits.secondaryAir(at) != Verdict.PASS) {
+            findings.add(new Finding(PlaceCheck.SECONDARY_AIR, "Secondary air", Verdict.WARN, null, null,
+                    "Air is pumped in before it: it reads lean while the pump runs. Shut it off for every reading.",
+                    null, "the air's inlet lies before the place", FALSE_AIR)
+                    .asking(PlaceField.DISTANCE.of(place.id())));
+        }
+    }
+
+    private static Finding lead(Site site, @Nullable AlongRun at) {
         Double spare = at == null ? null : at.lead();
         Verdict verdict = PlaceLimits.lead(spare);
         return new Finding(PlaceCheck.LEAD, "Lead to spare", verdict, spare == null ? null : length(spare),
@@ -371,8 +411,10 @@ public final class PlaceRules {
                     case PASS -> "The lead reaches with slack at both ends.";
                     case UNKNOWN -> "Enter the lead's length, where it leaves the pipe and the way from there.";
                     default -> "The lead does not reach: nearer, or an extension made for it.";
-                }, null, Message.of("lead − |place − where it leaves the pipe| − way from there − {0} of slack",
-                        length(AlongRun.SLACK)),
+                }, null, site.wired().laid() != null
+                        ? Message.plain("as the cable was measured where it lies")
+                        : Message.of("lead − |place − where it leaves the pipe| − way from there − {0} of slack",
+                                length(AlongRun.SLACK)),
                 ADDED_UP);
     }
 
@@ -382,12 +424,24 @@ public final class PlaceRules {
         return new Finding(PlaceCheck.GAS, "Gas at full load", verdict,
                 gas == null ? null : new Measure(gas.middle(), Dimension.TEMPERATURE, 0, gas.spread()),
                 new Limit(AT_MOST, new Measure(PlaceLimits.GAS, Dimension.TEMPERATURE, 0)), switch (verdict) {
-                    case PASS -> "Within what a sensor stands for long.";
+                    case PASS -> "Within what a sensor stands for long; an estimate, a probe in the gas tells.";
                     case UNKNOWN -> notMeasured();
-                    case WARN -> "Perhaps hotter than the sensor stands: measure it, or go farther.";
+                    case WARN -> "Perhaps hotter than the sensor stands: measure it there, or go farther.";
                     default -> "Hotter than the sensor stands: it drifts, then dies.";
                 }, null, "air + (ports − turbine − air)·exp(−h·π·D·x/(ṁ·c)), h 40 to 80 W/m²K, at 6000/min",
                 GAS_ESTIMATE);
+    }
+
+    /** Measured is measured: no estimate beside it. */
+    private static Finding gas(double measured) {
+        boolean kept = measured <= PlaceLimits.GAS;
+        return new Finding(PlaceCheck.GAS, "Gas at full load", kept ? Verdict.PASS : Verdict.FAIL,
+                new Measure(measured, Dimension.TEMPERATURE, 0),
+                new Limit(AT_MOST, new Measure(PlaceLimits.GAS, Dimension.TEMPERATURE, 0)),
+                kept
+                        ? "Within what a sensor stands for long."
+                        : "Hotter than the sensor stands: it drifts, then dies. Go farther from the engine.",
+                null, "hottest gas measured at the place", GAS_ESTIMATE);
     }
 
     private static Finding delay(PlaceCheck id, String subject, @Nullable Double seconds, double limit, String slow) {
@@ -403,17 +457,17 @@ public final class PlaceRules {
                 DELAY);
     }
 
-    private static Finding dry(@Nullable AlongRun at) {
+    private static Finding dry(@Nullable AlongRun at, double heaterHot) {
         Estimate dry = at == null ? null : at.dry();
-        Verdict verdict = PlaceLimits.dry(dry);
+        Verdict verdict = PlaceLimits.dry(dry, heaterHot);
         return new Finding(PlaceCheck.DRY, "Dry after a cold start", verdict,
                 dry == null ? null : new Measure(dry.middle(), Dimension.DURATION, 0, dry.spread()),
-                new Limit(AT_MOST, new Measure(PlaceLimits.DRY, Dimension.DURATION, 0)), switch (verdict) {
-                    case PASS -> "Dry by the time the exhaust has stopped spitting.";
+                new Limit(AT_MOST, new Measure(heaterHot, Dimension.DURATION, 0)), switch (verdict) {
+                    case PASS -> "Dry before the heater has the ceramic hot.";
                     case UNKNOWN -> notMeasured();
-                    default -> "Still wet after the first 30 s: power the heater later, or go nearer.";
+                    default -> "May be wet when the heater has the ceramic hot: power it later, or go nearer.";
                 }, null,
-                "ρ·c·wall·(dew point − air)/(h·(gas − air + 70 K for condensing water)) at fast idle, h 30 to 50 W/m²K",
+                "ρ·c·wall·(dew point − air)/(h·(gas − air + 70 K for condensing water)) at fast idle, h 30 to 50 W/m²K, air 0 to 25 °C",
                 DRYING);
     }
 

@@ -193,7 +193,11 @@ public final class PlaceSearch {
                 .and(PlaceLimits.catalyst(site, run, at)).and(PlaceLimits.bank(site, at))
                 .and(PlaceLimits.lead(at.lead())).and(PlaceLimits.gas(at.gas()))
                 .and(PlaceLimits.atMost(at.idle(), PlaceLimits.IDLE_DELAY))
-                .and(PlaceLimits.atMost(at.fullLoad(), PlaceLimits.FULL_LOAD_DELAY)).and(PlaceLimits.dry(at.dry()));
+                .and(PlaceLimits.atMost(at.fullLoad(), PlaceLimits.FULL_LOAD_DELAY))
+                .and(PlaceLimits.dry(at.dry(), site.wired().heaterHot()));
+        if (at.piece() != null) {
+            judged.and(PlaceLimits.openEnd(at.toEnd())).and(PlaceLimits.joints(at)).and(PlaceLimits.secondaryAir(at));
+        }
         if (site.exhaust().neighbours().isEmpty()) {
             judged.and(Verdict.UNKNOWN);
         }

@@ -7,30 +7,27 @@ import amberheron.core.units.Sane;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The sensor and its lead, as far as they need room.
+ * The sensor and the way its lead takes, as far as they need room.
  *
  * @param standOut from the pipe's outside to the end of the boot where the cable leaves, m; null when not measured
- * @param lead length of sensor lead and extension together, m; null when not measured
  * @param leadExit where along the run the lead leaves the pipe for the cabin, m; null when not decided
  * @param leadOnward from there to the controller along the way the cable takes, m; null when not measured
  */
-public record Probe(@Nullable Double standOut, @Nullable Double lead, @Nullable Double leadExit,
-        @Nullable Double leadOnward) {
+public record Probe(@Nullable Double standOut, @Nullable Double leadExit, @Nullable Double leadOnward) {
     /** Nothing measured. */
-    public static final Probe UNMEASURED = new Probe(null, null, null, null);
+    public static final Probe UNMEASURED = new Probe(null, null, null);
     /** Taken for a sensor that was not measured, m; from memory, bung included. */
     public static final double USUAL_STAND_OUT = 0.085;
     /** Half the hexagon's 22 mm over its corners, m. */
     public static final double RADIUS = 0.0127;
 
     public Probe {
-        for (Double length : new Double[]{standOut, lead, leadOnward}) {
+        for (Double length : new Double[]{standOut, leadOnward}) {
             if (length != null && !(length > 0)) {
                 throw new Refused(Message.of("Length: found {0}, expected more than 0", Refused.whole(length)));
             }
         }
         Sane.BORE.check("standOut", standOut);
-        Sane.LENGTH.check("lead", lead);
         Sane.PLACE.check("leadExit", leadExit);
         Sane.LENGTH.check("leadOnward", leadOnward);
     }
@@ -41,18 +38,14 @@ public record Probe(@Nullable Double standOut, @Nullable Double lead, @Nullable 
     }
 
     public Probe withStandOut(@Nullable Double value) {
-        return new Probe(value, lead, leadExit, leadOnward);
-    }
-
-    public Probe withLead(@Nullable Double value) {
-        return new Probe(standOut, value, leadExit, leadOnward);
+        return new Probe(value, leadExit, leadOnward);
     }
 
     public Probe withLeadExit(@Nullable Double value) {
-        return new Probe(standOut, lead, value, leadOnward);
+        return new Probe(standOut, value, leadOnward);
     }
 
     public Probe withLeadOnward(@Nullable Double value) {
-        return new Probe(standOut, lead, leadExit, value);
+        return new Probe(standOut, leadExit, value);
     }
 }

@@ -57,6 +57,8 @@ public record Segment(Line line, Kind kind, @Nullable Double length, @Nullable D
         CATALYST("catalyst"),
         STRAIGHT_THROUGH("straight-through catalyst"),
         MERGE("merge"),
+        JOINT("slip joint or flange"),
+        AIR_INLET("secondary air inlet"),
         MUFFLER("muffler");
 
         private final String words;
@@ -73,6 +75,11 @@ public record Segment(Line line, Kind kind, @Nullable Double length, @Nullable D
         /** Whether it changes the gas. */
         public boolean isCatalyst() {
             return this == CATALYST || this == STRAIGHT_THROUGH;
+        }
+
+        /** Whether it draws air where it is not tight. */
+        public boolean joint() {
+            return this == JOINT || this == FLEX;
         }
 
         /** Whether a bung can be set in its wall. */

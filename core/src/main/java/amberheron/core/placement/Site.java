@@ -10,11 +10,23 @@ import org.jspecify.annotations.Nullable;
  * @param banks exhaust banks, 1 or 2
  * @param stoich the fuel's stoichiometric ratio
  * @param probe the sensor and its lead
+ * @param wired what the wiring says of lead and heater
  * @param schools what the shop holds with
  */
 public record Site(Exhaust exhaust, @Nullable Double displacement, int banks, double stoich, Probe probe,
-        PlaceSchools schools) {
+        Wired wired, PlaceSchools schools) {
+    /**
+     * What the wiring says.
+     *
+     * @param lead length of sensor lead and extension together, m; null when not measured
+     * @param laid what would be left of it at a place where it leaves the pipe, as the cable was laid, m; null until it
+     *        was
+     * @param heaterHot when water begins to harm the sensor, s after a cold start
+     */
+    public record Wired(@Nullable Double lead, @Nullable Double laid, double heaterHot) {
+    }
+
     public Site withSchools(PlaceSchools value) {
-        return new Site(exhaust, displacement, banks, stoich, probe, value);
+        return new Site(exhaust, displacement, banks, stoich, probe, wired, value);
     }
 }

@@ -77,7 +77,8 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
     public enum Fit {
         WELD_IN("weld-in bung"),
         CLAMP("no-weld clamp"),
-        EXISTING_HOLE("hole that is there");
+        EXISTING_HOLE("hole that is there"),
+        TAILPIPE_PROBE("probe in the tailpipe");
 
         private final String words;
 

@@ -37,17 +37,21 @@ public final class JobPlan {
 
     /** The plan for an intake in the usual order. */
     public static JobPlan of(Intake intake) {
-        return of(intake, List.of());
+        return of(intake, List.of(), Map.of());
     }
 
     /**
      * The plan for an intake.
      *
      * @param order the order the shop prefers; kept wherever no step would come before one it waits on
+     * @param chosen what was chosen elsewhere for a step to have ready, in place of the usual, by the step's id
      */
-    public static JobPlan of(Intake intake, List<String> order) {
+    public static JobPlan of(Intake intake, List<String> order, Map<String, List<Step.Item>> chosen) {
         JobPlan plan = new JobPlan();
-        PlanSteps.of(intake).forEach(plan::add);
+        PlanSteps.of(intake).stream().map(s -> {
+            List<Step.Item> items = chosen.get(s.id());
+            return items == null ? s : s.withItems(items);
+        }).forEach(plan::add);
         List<String> usual = List.copyOf(plan.byId.keySet());
         Comparator<String> wanted = Comparator.comparingDouble(id -> rank(id, order, usual));
         List<Step> sorted = new ArrayList<>();

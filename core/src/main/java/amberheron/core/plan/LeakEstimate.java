@@ -1,5 +1,6 @@
 package amberheron.core.plan;
 
+import java.util.Optional;
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.ExhaustGas;
 import amberheron.core.placement.TransportDelay;
@@ -21,13 +22,25 @@ public record LeakEstimate(double part, double shown) {
     private static final double CONTRACTION = 0.6;
 
     /**
-     * The estimate for a hole.
+     * The estimate for a hole in an engine's exhaust; where each bank has a pipe of its own, in one of the two.
      *
      * @param hole its diameter, m
-     * @param displacement of the engine, m³
      * @param stoich the fuel's stoichiometric ratio
+     * @return empty while the displacement is not known
      */
-    public static LeakEstimate of(double hole, double displacement, double stoich) {
+    public static Optional<LeakEstimate> of(double hole, Intake intake, double stoich) {
+        Double displacement = intake.displacement();
+        return displacement == null
+                ? Optional.empty()
+                : Optional.of(of(hole, intake.exhaust().separateBanks() ? displacement / 2 : displacement, stoich));
+    }
+
+    /**
+     * The estimate for a hole.
+     *
+     * @param displacement of the cylinders that feed the pipe, m³
+     */
+    static LeakEstimate of(double hole, double displacement, double stoich) {
         double drawn = CONTRACTION * Math.PI / 4 * hole * hole * Math.sqrt(2 * AIR * SUCTION);
         double exhaust = TransportDelay.massFlow(displacement, new Running(800, 0.30, 2, stoich));
         return ofPart(drawn / exhaust, stoich);

@@ -48,12 +48,14 @@ final class PlanSteps {
     private static final Item STEP_DRILL = tool("step drill and 4 mm pilot drill");
     private static final Item CHASER = tool("M18×1.5 thread chaser");
     private static final Item LEVEL = tool("level or phone");
+    /** Steps for which the engine runs. */
+    private static final Set<String> ENGINE = Set.of("leaks", "hot", "shift", "points", "prove");
     private static final String ON_STANDS = "On stands on level ground, never on the jack alone.";
 
     private void add(String id, String title, Time time, Where where, List<Item> items, String reason,
             String caution, String... after) {
         Step.Span span = id.equals("sensor") ? SENSOR_TORQUE : null;
-        steps.add(new Step(id, title, List.of(after), time, where, items, reason, caution, span));
+        steps.add(new Step(id, title, List.of(after), time, where, items, reason, caution, ENGINE.contains(id), span));
     }
 
     private void add() {
@@ -63,53 +65,73 @@ final class PlanSteps {
         add("display", "Decide where the display goes", new Time(5, 10, 30), Where.CABIN,
                 List.of(part("gauge or controller with display")), "the cable run follows from it",
                 "Side-curtain airbags behind pillar trim: keep pods off them.", "leaks");
-        add("source", "Prove the power source with a meter", new Time(8, 15, 40), Where.CABIN,
-                List.of(METER, part("fuse tap and 5 A fuse")),
-                "a constant feed flattens the battery and cooks the sensor",
-                "", "leaks");
         add("place", "Choose and mark the place", new Time(10, 20, 40), Where.UNDER,
                 List.of(STANDS, LEVEL, tool("tape, scriber, centre punch")), "every later measure starts from it",
                 ON_STANDS, "leaks");
         add("run", "Lay out the cable run and add up the lead", new Time(10, 20, 45), Where.CABIN,
                 List.of(part("extension harness 2.4 m"), part("grommet")), "the lead is only so long",
                 "Look behind before drilling a firewall or dash: brake, fuel, airbag.", "display", "place");
+        add("source", "Prove the power source with a meter", new Time(8, 15, 40), Where.CABIN,
+                List.of(METER), "a constant feed flattens the battery and cooks the sensor", "", "run");
         add("splice", "Make the joints on the bench", new Time(15, 25, 45), Where.BENCH,
                 List.of(use("heat-shrink, solder or crimp terminals with seals"), tool("crimper or iron")),
                 "easier than under the car", "", "run");
         add("battery", "Take the battery negative off", new Time(2, 3, 10), Where.CABIN, List.of(),
                 "before wiring and before welding", "", "source");
+        add("feed", "Lay the feed with its fuse, and the relay where one is taken", new Time(10, 20, 45), Where.CABIN,
+                List.of(part("fuse tap"), part("fuse 5 A")), "the fuse sits at the source, nothing before it", "",
+                "battery");
+        add("ground", "Take the grounds to their point", new Time(8, 15, 40), Where.CABIN,
+                List.of(use("ring terminals")),
+                "bright metal, a bolt of its own; on a factory bolt the ring goes on top of the strap, never under it",
+                "", "battery");
         boring();
+        boolean welded = intake.fit() == Intake.Fit.WELD_IN;
+        add("on", "Battery negative on again", new Time(2, 3, 10), Where.CABIN, List.of(), "air needs the heater", "",
+                welded ? new String[]{"feed", "ground", "splice", "weld"} : new String[]{"feed", "ground", "splice"});
         add("air", "Calibrate in free air", new Time(5, 10, 20), Where.CABIN, List.of(part("sensor")),
-                "the sensor must be out of the pipe", "The tip glows: hang it free, touching nothing.", "splice",
-                "source");
+                "the sensor must be out of the pipe", "The tip glows: hang it free, touching nothing.", "on");
+        boolean probe = intake.fit() == Intake.Fit.TAILPIPE_PROBE;
+        String ready = probe ? "place" : "tight";
         if (intake.fixedHarness()) {
-            sensor("tight", "air");
+            sensor(ready, "air");
             add("connect", "Join the connector", new Time(2, 5, 15), Where.UNDER, List.of(),
-                    "the lead would twist if it were joined first", ON_STANDS, "sensor", "battery");
+                    "the lead would twist if it were joined first", ON_STANDS, "sensor");
         } else {
-            add("connect", "Join the connector", new Time(2, 5, 15), Where.UNDER, List.of(), "", ON_STANDS,
-                    "splice", "battery");
-            sensor("tight", "air");
+            add("connect", "Join the connector", new Time(2, 5, 15), Where.UNDER, List.of(), "", ON_STANDS, "air");
+            sensor(ready, "air");
         }
-        add("ground", "Take the grounds and measure the shift", new Time(8, 15, 40), Where.CABIN,
-                List.of(METER, use("ring terminals")), "resistance in the ground moves the volts", "", "battery",
-                "run");
+        if (probe) {
+            add("probe", "Clamp the probe into the tailpipe, tip well inside", new Time(3, 8, 15), Where.UNDER,
+                    List.of(part("tailpipe probe")), "the farther in, the less air is drawn back to it at idle",
+                    "Hot exhaust burns.", "sensor");
+        }
         add("route", "Route, sleeve and tie the lead", new Time(15, 25, 60), Where.UNDER,
                 List.of(use("loom, heat sleeve, cable ties")), "clear of hot and moving parts", ON_STANDS, "connect",
-                "sensor");
+                probe ? "probe" : "sensor");
+        if (intake.fit() == Intake.Fit.CLAMP) {
+            add("hot", "Run it hot, tighten the nuts again, look for bubbles", new Time(10, 20, 40), Where.UNDER,
+                    List.of(use("soapy water")), "gasket tape settles on the first hot run",
+                    "Hot nuts: gloves. Engine only with extraction; off while hands are at the clamp.", "route");
+        }
+        add("shift", "Measure the shift between the grounds, one load after the other", new Time(5, 10, 20),
+                Where.CABIN, List.of(METER), "resistance in the ground moves the volts",
+                "Never run the engine indoors without extraction.", "connect", "route");
         readers();
         add("prove", "Proving drive with the log running", new Time(20, 30, 60), Where.ROAD, List.of(),
                 "the driver never watches the gauge",
-                "Closed road or dynamometer; a passenger or the log watches. Lean under load: stop.", "points",
-                "route");
-        add("sheet", "Hand over the sheet", new Time(5, 10, 15), Where.BENCH, List.of(), "the next person needs it",
-                "", "prove");
+                "Closed road or dynamometer; a passenger or the log watches. Lean under load: stop.",
+                intake.fit() == Intake.Fit.CLAMP
+                        ? new String[]{"points", "route", "hot"}
+                        : new String[]{"points", "route"});
         if (!intake.permanent()) {
             add("plug", "Take the sensor out and plug the bung", new Time(5, 10, 20), Where.UNDER,
                     List.of(part("bung plug"), CROWFOOT), "a sensor without power dies in the exhaust",
                     "Hot exhaust burns.",
                     "prove");
         }
+        add("sheet", "Hand over the sheet", new Time(5, 10, 15), Where.BENCH, List.of(), "the next person needs it",
+                "", intake.permanent() ? "prove" : "plug");
     }
 
     private void sensor(String... after) {
@@ -134,14 +156,14 @@ final class PlanSteps {
         }
         if (readers.contains(ReaderKind.LOGGER) || readers.contains(ReaderKind.ECU)) {
             add("scale", "Type the setting into the reader", new Time(5, 10, 20), Where.CABIN, List.of(),
-                    "every controller has its own law", "Above 5 V an ECU pin is destroyed.", "connect", "ground");
+                    "every controller has its own law", "Above 5 V an ECU pin is destroyed.", "connect");
             add("points", "Check two or more points, engine off and running", new Time(8, 15, 30), Where.CABIN,
                     List.of(METER), "agreement at one point proves nothing about slope",
-                    "Never run the engine indoors without extraction.", "scale");
+                    "Never run the engine indoors without extraction.", "scale", "shift");
         } else {
             add("points", "Check the gauge at two or more points", new Time(5, 10, 20), Where.CABIN, List.of(METER),
                     "agreement at one point proves nothing about slope",
-                    "Never run the engine indoors without extraction.", "connect", "ground");
+                    "Never run the engine indoors without extraction.", "connect", "shift");
         }
     }
 
@@ -170,10 +192,8 @@ final class PlanSteps {
                         "Eyes covered overhead.", "place");
                 add("clamp", "Gasket tape and clamp, nuts in turn, hardware on top", new Time(10, 20, 35), Where.UNDER,
                         List.of(part("no-weld clamp kit"), tool("wire brush")), "the tape sticks once", "", "drill");
-                add("tight", "Test airtight, check the nuts again hot", new Time(10, 20, 30), Where.UNDER,
-                        List.of(use("soapy water")), "a leak here reads lean",
-                        "Hot nuts: gloves. Engine only with extraction.",
-                        "clamp");
+                add("tight", "Test airtight", new Time(5, 10, 20), Where.UNDER, List.of(use("soapy water")),
+                        "a leak here reads lean", "", "clamp");
             }
             case EXISTING_HOLE -> {
                 add("free", "Free the plug or old sensor", new Time(5, 20, 60), Where.UNDER,
@@ -181,6 +201,9 @@ final class PlanSteps {
                         "place");
                 add("tight", "Chase the thread, test airtight", new Time(5, 10, 20), Where.UNDER,
                         List.of(CHASER, use("soapy water")), "a leak here reads lean", "", "free");
+            }
+            case TAILPIPE_PROBE -> {
+                // Nothing is cut: the probe goes in when the sensor is calibrated.
             }
         }
     }

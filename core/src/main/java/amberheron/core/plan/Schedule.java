@@ -2,7 +2,6 @@ package amberheron.core.plan;
 
 import amberheron.core.finding.Source;
 import amberheron.core.plan.Step.Time;
-import amberheron.core.plan.Step.Where;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -14,7 +13,7 @@ import org.hipparchus.random.RandomDataGenerator;
 
 /**
  * When a plan is finished by so many people with one lift. Each person does one step at a time, the earliest in order
- * that waits on nothing; the lift takes one step at a time.
+ * that waits on nothing; the lift takes one step at a time, and no engine runs while somebody is under the car.
  *
  * @param slots who does what when, at likely times
  * @param likely minutes that every other job keeps
@@ -96,7 +95,7 @@ public record Schedule(List<Slot> slots, double likely, double early, double lat
                         ready = Math.max(ready, ended.getOrDefault(id, 0.0));
                     }
                 }
-                double can = s.where() == Where.UNDER ? Math.max(ready, lift) : ready;
+                double can = s.takesCar() ? Math.max(ready, lift) : ready;
                 if (known && can < start) {
                     next = s;
                     start = can;
@@ -108,7 +107,7 @@ public record Schedule(List<Slot> slots, double likely, double early, double lat
             double to = start + minutes.applyAsDouble(next);
             slots.add(new Slot(next, who, start, to));
             free[who] = to;
-            lift = next.where() == Where.UNDER ? to : lift;
+            lift = next.takesCar() ? to : lift;
             ended.put(next.id(), to);
             waiting.remove(next);
         }

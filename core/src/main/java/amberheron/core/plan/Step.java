@@ -17,10 +17,11 @@ import org.jspecify.annotations.Nullable;
  * @param items parts and tools to have ready
  * @param reason why it waits, or why it is done; may be empty
  * @param caution what can hurt; may be empty
+ * @param engine whether the engine runs: nobody may be under the car meanwhile
  * @param span a figure to hold to while doing it; null when there is none
  */
 public record Step(String id, String title, List<String> after, Time time, Where where, List<Item> items,
-        String reason, String caution, @Nullable Span span) {
+        String reason, String caution, boolean engine, @Nullable Span span) {
     /** From one measure to another of the same dimension. */
     public record Span(Measure from, Measure to) {
     }
@@ -56,6 +57,16 @@ public record Step(String id, String title, List<String> after, Time time, Where
         public String words() {
             return words;
         }
+    }
+
+    /** The same with other things to have ready. */
+    Step withItems(List<Item> value) {
+        return new Step(id, title, after, time, where, value, reason, caution, engine, span);
+    }
+
+    /** Whether the car is taken: by somebody under it, or by its running engine. */
+    boolean takesCar() {
+        return where == Where.UNDER || engine;
     }
 
     /** Something to have ready. */

@@ -11,10 +11,11 @@ import org.jspecify.annotations.Nullable;
  * @param withinTolerance whether every check point agrees within the trade's tolerance
  * @param worst the greatest difference among the points
  * @param correctedSetting what to type so that shown agrees with true while the cause stays; null when no setting can
+ * @param settingHeld false where the reader shows the truth, but not by the setting that was noted for it
  * @param nextPoint the voltage that would best tell the two likeliest causes apart; null when none is needed or none can
  */
 public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleReport.Worst worst,
-        @Nullable ReaderSetting correctedSetting, @Nullable NextPoint nextPoint) {
+        @Nullable ReaderSetting correctedSetting, boolean settingHeld, @Nullable NextPoint nextPoint) {
     /**
      * One cause.
      *

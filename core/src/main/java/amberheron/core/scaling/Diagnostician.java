@@ -87,8 +87,13 @@ public final class Diagnostician {
             }
         }
         double typical = sigma[0];
-        return new Diagnosis(causes, Math.abs(worst.lambda()) <= Tolerance.LAMBDA + 1e-12, worst,
-                corrected(causes.getFirst()), next(causes, typical));
+        boolean agrees = Math.abs(worst.lambda()) <= Tolerance.LAMBDA + 1e-12;
+        boolean noted = true;
+        for (int i = 0; i < shown.length; i++) {
+            noted &= Math.abs(shown[i] - shownBy(set, volts[i])) <= TELLING * sigma[i];
+        }
+        return new Diagnosis(causes, agrees, worst, corrected(causes.getFirst()),
+                noted || !agrees || settingIsRight(), next(causes, typical));
     }
 
     /**
@@ -157,6 +162,10 @@ public final class Diagnostician {
     private List<Hypothesis> hypotheses(double[] volts) {
         List<Hypothesis> all = new ArrayList<>();
         all.add(Hypothesis.fixed(Cause.NONE, settingIsRight() ? 1 : UNLIKELY, Map.of(), (v, l) -> shownBy(set, v)));
+        if (!settingIsRight()) {
+            // What was noted need not be what the reader holds.
+            all.add(Hypothesis.fixed(Cause.NONE, 1, Map.of(), (v, l) -> shownBy(right, v)));
+        }
         all.add(Hypothesis.single(Cause.GROUND_SHIFT, 1, new Parameter("volts", -0.5, 0.5),
                 (v, l, p) -> shownBy(set, v + p[0])));
         all.add(Hypothesis.single(Cause.GAIN, 1, new Parameter("factor", 0.5, 1.5),

@@ -1,5 +1,7 @@
 package amberheron.core.scaling;
 
+import java.util.Comparator;
+import java.util.stream.Stream;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.scaling.ScaleReport.BudgetLine;
@@ -29,20 +31,18 @@ public final class Scaling {
      * @return empty when law and input share no volts
      */
     public static Optional<ScaleReport> report(OutputLaw law, Reader reader) {
-        return report(law, reader, 0);
+        return report(law, reader, WireEffect.NONE);
     }
 
     /**
-     * The same, with a shift between the grounds of controller and reader.
-     *
-     * @param groundShift V, positive when the reader sees more volts than the controller puts out
+     * The same, with what grounds and input do to the volts on their way.
      */
-    public static Optional<ScaleReport> report(OutputLaw law, Reader reader, double groundShift) {
+    public static Optional<ScaleReport> report(OutputLaw law, Reader reader, WireEffect wire) {
         ReaderSetting given = reader.setting();
         Optional<ReaderSetting> setting = given == null ? SettingFinder.find(law, reader) : Optional.of(given);
         return setting.map(s -> {
-            SignalChain chain = new SignalChain(law, WireEffect.shift(groundShift), reader, s);
-            return new ScaleReport(s, worst(chain), table(chain), budget(chain, groundShift));
+            SignalChain chain = new SignalChain(law, wire, reader, s);
+            return new ScaleReport(s, worst(chain), table(chain), budget(chain));
         });
     }
 
@@ -118,7 +118,7 @@ public final class Scaling {
         return new double[]{input.sensed(pin - hair), input.sensed(pin + hair)};
     }
 
-    private static List<BudgetLine> budget(SignalChain chain, double groundShift) {
+    private static List<BudgetLine> budget(SignalChain chain) {
         OutputLaw law = chain.law();
         Reader reader = chain.reader();
         List<BudgetLine> lines = new ArrayList<>();
@@ -140,9 +140,13 @@ public final class Scaling {
                     Math.abs(law.lambdaAt(law.lowestVolts() + below) - law.lambdaAt(law.lowestVolts())),
                     Math.abs(law.lambdaAt(law.highestVolts()) - law.lambdaAt(law.highestVolts() - above)))));
         }
-        if (groundShift != 0) {
-            lines.add(new BudgetLine(say("ground shift: %.0f mV", groundShift * 1000),
-                    Math.abs(groundShift) * perVolt));
+        double moved = Stream.of(law.lowestVolts(), law.highestVolts()).map(v -> chain.wire().atPin(v) - v)
+                .max(Comparator.comparingDouble(Math::abs)).orElseThrow();
+        if (moved != 0) {
+            lines.add(new BudgetLine(
+                    say(chain.wire().gain() == 1 ? "ground shift: %.0f mV" : "grounds and input: %.0f mV",
+                            moved * 1000),
+                    Math.abs(moved) * perVolt));
         }
         return List.copyOf(lines);
     }

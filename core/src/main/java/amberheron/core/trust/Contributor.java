@@ -3,13 +3,18 @@ package amberheron.core.trust;
 /** What keeps the number shown from being known exactly. */
 public enum Contributor {
     SENSOR("sensor", "the sensor itself"),
+    AGE("age", "the months since the free-air check"),
     AIR("air", "the free-air check"),
+    PRESSURE("pressure", "the pressure in the pipe"),
+    LEAK("leak", "a leak nobody has looked for"),
     GROUND_SHIFT("ground-shift", "the ground's shift"),
     GROUND_RIPPLE("ground-ripple", "the heater's ripple"),
     LOADING("loading", "the load of the input"),
+    UNCHECKED("unchecked", "an input nobody checked"),
     CONVERTER("converter", "the steps of the input"),
     SETTING("setting", "the setting's digits"),
     DISPLAY("display", "the display's digits"),
+    METER("meter", "the meter"),
     CHECK_POINTS("check-points", "the check points");
 
     private final String key;

@@ -43,6 +43,8 @@ public enum Sane {
     CYLINDERS(1, 64, ""),
     /** Air, K. */
     AIR_TEMPERATURE(150, 400, "K"),
+    /** Exhaust gas, K. */
+    GAS_TEMPERATURE(200, 2000, "K"),
     /** A part of a whole. */
     PART(0, 1, ""),
     /** Above the sea, m. */

@@ -11,16 +11,22 @@ import org.jspecify.annotations.Nullable;
  * @param crossSection m²; null when not known
  * @param relay whether a relay at the battery feeds it and the source only switches the relay
  * @param battery capacity, A·h; null when not known
+ * @param atBattery volts between the battery's posts with the key on, V: what a relay's feed starts from; null when not
+ *        measured
+ * @param memory current of a second, constant feed with the key off, A; null for a controller that has none
  */
-public record Feed(@Nullable Double length, @Nullable Double crossSection, boolean relay, @Nullable Double battery) {
+public record Feed(@Nullable Double length, @Nullable Double crossSection, boolean relay, @Nullable Double battery,
+        @Nullable Double atBattery, @Nullable Double memory) {
     public Feed {
         Sane.LENGTH.check("length", length);
         Sane.SECTION.check("crossSection", crossSection);
         Sane.CHARGE.check("battery", battery);
+        Sane.SUPPLY.check("atBattery", atBattery);
+        Sane.CURRENT.check("memory", memory);
     }
 
     /** Nothing measured. */
-    public static final Feed UNMEASURED = new Feed(null, null, false, null);
+    public static final Feed UNMEASURED = new Feed(null, null, false, null, null, null);
 
     /** Resistance there and back at a temperature in kelvin, Ω; null until the wire is known. */
     public @Nullable Double loop(double temperature) {
@@ -50,18 +56,26 @@ public record Feed(@Nullable Double length, @Nullable Double crossSection, boole
     }
 
     public Feed withLength(@Nullable Double value) {
-        return new Feed(value, crossSection, relay, battery);
+        return new Feed(value, crossSection, relay, battery, atBattery, memory);
     }
 
     public Feed withCrossSection(@Nullable Double value) {
-        return new Feed(length, value, relay, battery);
+        return new Feed(length, value, relay, battery, atBattery, memory);
     }
 
     public Feed withRelay(boolean value) {
-        return new Feed(length, crossSection, value, battery);
+        return new Feed(length, crossSection, value, battery, atBattery, memory);
     }
 
     public Feed withBattery(@Nullable Double value) {
-        return new Feed(length, crossSection, relay, value);
+        return new Feed(length, crossSection, relay, value, atBattery, memory);
+    }
+
+    public Feed withAtBattery(@Nullable Double value) {
+        return new Feed(length, crossSection, relay, battery, value, memory);
+    }
+
+    public Feed withMemory(@Nullable Double value) {
+        return new Feed(length, crossSection, relay, battery, atBattery, value);
     }
 }

@@ -31,7 +31,7 @@ public record GroundCure(Message text, @Nullable GroundPlan plan) {
                 || (Math.abs(cost.get().shift()) <= most && !ground.throughSensorGround(cost.get().school()))) {
             return Optional.empty();
         }
-        return Optional.of(separate(ground, most).or(() -> elsewhere(ground, most)).or(() -> thicker(ground, most))
+        return Optional.of(separate(ground).or(() -> elsewhere(ground, most)).or(() -> thicker(ground, most))
                 .orElse(new GroundCure(Message.plain(
                         "Take the reader's + and − inputs to the controller's output and its signal ground: no common ground is close enough."),
                         null)));
@@ -41,9 +41,10 @@ public record GroundCure(Message text, @Nullable GroundPlan plan) {
         return plan.cost().filter(c -> Math.abs(c.shift()) <= most).isPresent();
     }
 
-    private static Optional<GroundCure> separate(GroundPlan ground, double most) {
+    /** A wire that carries nothing shifts nothing, however long it is. */
+    private static Optional<GroundCure> separate(GroundPlan ground) {
         GroundPlan parted = ground.withTwoWires(true).withSchool(School.READER).withMeasured(School.READER, null);
-        return ground.twoWires() || !keeps(parted, most)
+        return ground.twoWires()
                 ? Optional.empty()
                 : Optional.of(new GroundCure(Message.plain(
                         "Part the grounds: the heater's to the chassis, the signal's alone to the reader's sensor ground "

@@ -31,12 +31,14 @@ import org.jspecify.annotations.Nullable;
  * @param strap resistance of the strap from chassis to battery, Ω
  * @param display current of the controller's display, which leaves by the heater's ground, A
  * @param joint resistance of one joint; there is one at each end of the controller's ground wires, Ω
- * @param measured drops measured between the controller's signal ground and the reader's, V, by school
+ * @param readerDraw the reader's own current, which lifts its ground, A; null is taken as none
+ * @param measured drops measured between the controller's signal ground and the reader's, all working, V, by school
+ * @param trial the same drop with one load after the other switched on, as the school taken has it
  */
 public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Double toBattery,
         @Nullable Double toChassis, @Nullable Double toReader, @Nullable Double section, @Nullable Double mean,
         @Nullable Double peak, @Nullable Double others, @Nullable Double strap, @Nullable Double display,
-        @Nullable Double joint, Map<School, Double> measured) {
+        @Nullable Double joint, @Nullable Double readerDraw, Map<School, Double> measured, GroundTrial trial) {
     /** Where good installers take the grounds. */
     public enum School {
         BATTERY("Everything at the battery negative"),
@@ -58,10 +60,10 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
 
     /** Nothing measured. */
     public static final GroundPlan UNMEASURED = new GroundPlan(null, false, null, null, null, null, null, null, null,
-            null, null, null, Map.of());
+            null, null, null, null, Map.of(), GroundTrial.NONE);
     /** What is taken for what was not measured. */
     public static final Source USUAL = Source.memory(
-            "taken where not measured: strap 5 mΩ, 10 A of other loads on it; the reader's own ground reaches the battery by 10 mΩ");
+            "taken where not measured: strap 5 mΩ, 10 A of other loads on it; the reader's own ground reaches the battery by 10 mΩ; a wire that goes to the battery at 80 °C, others at 20 °C");
     private static final double USUAL_STRAP = 0.005;
     private static final double USUAL_OTHERS = 10;
     private static final double READER_WIRE = 0.010;
@@ -86,6 +88,7 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
         Sane.RESISTANCE.check("strap", strap);
         Sane.CURRENT.check("display", display);
         Sane.RESISTANCE.check("joint", joint);
+        Sane.CURRENT.check("readerDraw", readerDraw);
         EnumMap<School, Double> kept = new EnumMap<>(School.class);
         measured.forEach((s, v) -> kept.put(s, Objects.requireNonNull(v)));
         measured = Collections.unmodifiableMap(kept);
@@ -95,10 +98,10 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
      * What a school costs on this harness.
      *
      * @param shift of the controller's signal ground over the reader's, mean, V; positive makes the reader read high
-     * @param ripple the same with the heater switched on, less with it off, V
+     * @param ripple the same with the heater switched on, less with it off, V; null where its wire is not known
      * @param measured whether the shift is a meter's reading rather than worked out
      */
-    public record Cost(School school, double shift, double ripple, boolean measured) {
+    public record Cost(School school, double shift, @Nullable Double ripple, boolean measured) {
     }
 
     /** Every school's cost; those whose wire is not measured are left out. */
@@ -118,16 +121,12 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
     private Optional<Cost> cost(School s) {
         Double read = measured.get(s);
         Double length = length(s);
-        boolean known = length != null && section != null && mean != null;
-        // With a wire of its own the signal's ground carries nothing, however long it is.
-        if (!known && !twoWires) {
-            return Optional.ofNullable(read).map(v -> new Cost(s, v, 0, true));
+        if (length == null || section == null || mean == null) {
+            return Optional.ofNullable(read).map(v -> new Cost(s, v, null, true));
         }
-        double heater = mean == null ? 0 : mean;
-        double on = peak == null ? heater : peak;
-        double ripple = shift(s, on) - shift(s, 0);
+        double ripple = shift(s, peak == null ? mean : peak) - shift(s, 0);
         return Optional.of(read == null
-                ? new Cost(s, shift(s, heater), ripple, false)
+                ? new Cost(s, shift(s, mean), ripple, false)
                 : new Cost(s, read, ripple, true));
     }
 
@@ -160,7 +159,7 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
     /** Volts of the signal's ground less that of the reader's, the heater drawing so much. */
     private double shift(School s, double heater) {
         List<Double> volts = GroundNetwork.solve(HEATER_GROUND + 1, branches(s),
-                List.of(new Load(CHASSIS, orUsual(others, USUAL_OTHERS)),
+                List.of(new Load(CHASSIS, orUsual(others, USUAL_OTHERS)), new Load(READER, orUsual(readerDraw, 0)),
                         new Load(HEATER_GROUND, heater + orUsual(display, 0))));
         return volts.get(SIGNAL_GROUND) - volts.get(READER);
     }
@@ -168,14 +167,22 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
     /** Resistance of the controller's ground wire as a school takes it, its joints with it, Ω. */
     public double wire(School s) {
         Double length = length(s);
-        return new Conductor(length == null ? ANY_LENGTH : length, section == null ? ANY_SECTION : section)
-                .resistance() + 2 * orUsual(joint, 0);
+        Conductor copper = new Conductor(length == null ? ANY_LENGTH : length, section == null ? ANY_SECTION : section);
+        return (s == School.BATTERY ? copper.resistance(Conductor.UNDER_BONNET) : copper.resistance())
+                + 2 * orUsual(joint, 0);
+    }
+
+    /** The strap from chassis to battery, Ω: as entered, else as the trial found it, else the usual. */
+    private double strapOhms() {
+        return strap != null
+                ? strap
+                : school == School.CHASSIS ? trial.loadOhms().filter(r -> r > 0).orElse(USUAL_STRAP) : USUAL_STRAP;
     }
 
     /** The network of a school; with one ground wire heater and signal leave the controller at the same point. */
     List<Branch> branches(School s) {
         List<Branch> all = new ArrayList<>();
-        all.add(new Branch(CHASSIS, 0, orUsual(strap, USUAL_STRAP)));
+        all.add(new Branch(CHASSIS, 0, strapOhms()));
         all.add(new Branch(READER, s == School.SAME_POINT ? CHASSIS : 0, READER_WIRE));
         all.add(new Branch(SIGNAL_GROUND, switch (s) {
             case BATTERY -> 0;
@@ -195,62 +202,82 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
 
     public GroundPlan withSchool(@Nullable School value) {
         return new GroundPlan(value, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
-                display, joint, measured);
+                display, joint, readerDraw, measured, trial);
     }
 
     public GroundPlan withTwoWires(boolean value) {
         return new GroundPlan(school, value, toBattery, toChassis, toReader, section, mean, peak, others, strap,
-                display, joint, measured);
+                display, joint, readerDraw, measured, trial);
     }
 
     public GroundPlan withToBattery(@Nullable Double value) {
         return new GroundPlan(school, twoWires, value, toChassis, toReader, section, mean, peak, others, strap,
-                display, joint, measured);
+                display, joint, readerDraw, measured, trial);
     }
 
     public GroundPlan withToChassis(@Nullable Double value) {
         return new GroundPlan(school, twoWires, toBattery, value, toReader, section, mean, peak, others, strap,
-                display, joint, measured);
+                display, joint, readerDraw, measured, trial);
     }
 
     public GroundPlan withToReader(@Nullable Double value) {
         return new GroundPlan(school, twoWires, toBattery, toChassis, value, section, mean, peak, others, strap,
-                display, joint, measured);
+                display, joint, readerDraw, measured, trial);
     }
 
     public GroundPlan withSection(@Nullable Double value) {
         return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, value, mean, peak, others, strap,
-                display, joint, measured);
+                display, joint, readerDraw, measured, trial);
     }
 
     public GroundPlan withMean(@Nullable Double value) {
         return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, value, peak, others, strap,
-                display, joint, measured);
+                display, joint, readerDraw, measured, trial);
     }
 
     public GroundPlan withPeak(@Nullable Double value) {
         return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, value, others, strap,
-                display, joint, measured);
+                display, joint, readerDraw, measured, trial);
     }
 
     public GroundPlan withOthers(@Nullable Double value) {
         return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, value, strap,
-                display, joint, measured);
+                display, joint, readerDraw, measured, trial);
     }
 
     public GroundPlan withStrap(@Nullable Double value) {
         return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, value,
-                display, joint, measured);
+                display, joint, readerDraw, measured, trial);
     }
 
     public GroundPlan withDisplay(@Nullable Double value) {
         return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
-                value, joint, measured);
+                value, joint, readerDraw, measured, trial);
     }
 
     public GroundPlan withJoint(@Nullable Double value) {
         return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
-                display, value, measured);
+                display, value, readerDraw, measured, trial);
+    }
+
+    public GroundPlan withReaderDraw(@Nullable Double value) {
+        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
+                display, joint, value, measured, trial);
+    }
+
+    public GroundPlan withTrial(GroundTrial value) {
+        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
+                display, joint, readerDraw, measured, value);
+    }
+
+    /** The drop measured as the school taken has it, V; null when not measured. */
+    public @Nullable Double drop() {
+        return school == null ? null : measured.get(school);
+    }
+
+    /** Keeps the drop measured as the school taken has it; without a school there is nothing to measure. */
+    public GroundPlan withDrop(@Nullable Double volts) {
+        return school == null ? this : withMeasured(school, volts);
     }
 
     /** Keeps a measured drop, or forgets it when null. */
@@ -263,6 +290,6 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
             more.put(at, volts);
         }
         return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
-                display, joint, more);
+                display, joint, readerDraw, more, trial);
     }
 }

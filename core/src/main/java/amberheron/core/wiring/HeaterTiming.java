@@ -30,21 +30,27 @@ public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
     /** The usual delay, s. */
     public static final double USUAL_DELAY = 30;
 
+    /** Until the ceramic is hot enough for a drop to crack it, s from power. */
+    static final double WARM_UP = 15;
+    /** Longer than this in the gas without power, once the pipe is dry, and soot settles on the cold tip, s. */
+    private static final double UNPOWERED = 60;
+
     private static final Source SOURCE = Source.memory(
-            "the seconds the pipe stays wet, an estimate; both schools, with the ignition or about 30 s after the start, are common practice");
+            "the seconds the pipe stays wet, an estimate; 15 s until the ceramic can crack; a minute unpowered at most. "
+                    + "Both schools, with the ignition or about 30 s after the start, are common practice");
 
     /** The ways good installers time the heater. */
     public enum School {
-        WITH_IGNITION("with the ignition", false, List.of("fuse 5 A"),
+        WITH_IGNITION("with the ignition", false, List.of(),
                 List.of("Controller's feed straight from the switched source.",
                         "Start at once after the key; never key-on, engine off, on a cold day.")),
         TIMER_RELAY("timer relay, about 30 s after the start", true,
-                List.of("timer relay, delay on", "relay socket", "fuse 5 A"),
+                List.of("timer relay, delay on", "relay socket"),
                 List.of("Timer's supply from the battery by the fuse, its input on a source live while running: oil-pressure switch, alternator's lamp or the fuel pump.",
                         "Controller's feed from the timer's output.",
                         "Stall and start again: the timer has to begin anew.")),
         ECU_OUTPUT("switched by the ECU", true,
-                List.of("ECU output free to switch a relay", "relay", "diode across its coil", "fuse 5 A"),
+                List.of("ECU output free to switch a relay", "relay", "diode across its coil"),
                 List.of("Relay's coil from the switched source to the ECU's output, which pulls to ground; it never feeds the heater itself.",
                         "Condition in the ECU: engine running for longer than the delay.",
                         "Controller's feed from the relay, by the fuse."));
@@ -89,13 +95,19 @@ public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
         return way.delayed() ? delay == null ? USUAL_DELAY : delay : 0;
     }
 
+    /** When a drop of water begins to do harm, s after the start; with the usual delay until a way is taken. */
+    public double hot() {
+        return WARM_UP + (school == null ? USUAL_DELAY : after(school));
+    }
+
     /**
      * Seconds in which the sensor is hot while water may still gather in the pipe.
      *
      * @param dry time until the wall is past the dew point, s
      */
     public Estimate atRisk(School way, Estimate dry) {
-        return new Estimate(Math.max(0, dry.low() - after(way)), Math.max(0, dry.high() - after(way)));
+        double hot = after(way) + WARM_UP;
+        return new Estimate(Math.max(0, dry.low() - hot), Math.max(0, dry.high() - hot));
     }
 
     /**
@@ -115,18 +127,24 @@ public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
         }
         Estimate risk = atRisk(school, dry);
         boolean none = risk.high() <= 0;
-        return new Finding(WireCheck.HEATER, subject, none ? Verdict.PASS : Verdict.WARN,
+        boolean late = after(school) - dry.high() > UNPOWERED;
+        return new Finding(WireCheck.HEATER, subject, none && !late ? Verdict.PASS : Verdict.WARN,
                 new Measure(risk.middle(), Dimension.DURATION, 0, risk.spread()), null,
-                none
-                        ? Message.of(
-                                "The pipe is dry before the heater comes on. The sensor stays unpowered {0} in the gas: no longer than that.",
+                late
+                        ? Message.of("Dry long before: {0} unpowered in the gas soots the sensor. A shorter delay.",
                                 seconds(after(school)))
-                        : Message.plain(school.delayed()
-                                ? "The delay does not cover the whole of it; after a cold night wait longer."
-                                : "Water on the hot ceramic cracks it. On a cold day start at once, or delay the heater."),
+                        : none
+                                ? Message.of(
+                                        "The pipe is dry before the ceramic is hot. The sensor stays unpowered {0} in the gas: no longer than that.",
+                                        seconds(after(school)))
+                                : Message.plain(school.delayed()
+                                        ? "The delay does not cover the whole of it; after a cold night wait longer."
+                                        : "Water on the hot ceramic cracks it. On a cold day start at once, or delay the heater."),
                 null,
-                Message.of("wall past the dew point of the exhaust after {0} to {1}, heater on after {2}",
-                        Measure.of(dry.low(), Unit.ONE, 0), seconds(dry.high()), seconds(after(school))),
+                Message.of(
+                        "wall past the dew point of the exhaust after {0} to {1}, heater on after {2}, hot {3} later",
+                        Measure.of(dry.low(), Unit.ONE, 0), seconds(dry.high()), seconds(after(school)),
+                        seconds(WARM_UP)),
                 SOURCE).asking(WireField.HEATER.address());
     }
 

@@ -1,5 +1,6 @@
 package amberheron.core.wiring;
 
+import amberheron.core.scaling.WireEffect;
 import amberheron.core.units.Sane;
 
 import amberheron.core.plan.Intake.ReaderKind;
@@ -84,6 +85,21 @@ public record Hookup(ReaderKind reader, @Nullable Form form, boolean minusInput,
                     : "The diagnostic port is where software or a display reads, passed through; it feeds no " + reader
                             .words() + ".";
         });
+    }
+
+    /**
+     * What its input does to the volts of an output of so many ohms; empty while it is not known.
+     *
+     * @param outputOhms Ω
+     */
+    public Optional<WireEffect> loading(double outputOhms) {
+        boolean known = (inputOhms != null || pullUpOhms != null) && (pullUpOhms == null || pullUpVolts != null);
+        return known
+                ? Optional
+                        .of(InputLoading.effect(outputOhms, pullUpOhms == null || pullUpVolts == null ? 0 : pullUpVolts,
+                                pullUpOhms == null ? Double.POSITIVE_INFINITY : pullUpOhms,
+                                inputOhms == null ? Double.POSITIVE_INFINITY : inputOhms))
+                : Optional.empty();
     }
 
     /** What has to be connected for it. */

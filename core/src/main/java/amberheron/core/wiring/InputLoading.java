@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import amberheron.core.scaling.WireEffect;
+
 /** What a reader's input does to the volts that drive it. Millman's theorem. */
 public final class InputLoading {
     private InputLoading() {
@@ -16,6 +18,12 @@ public final class InputLoading {
      */
     public static double voltsAtPin(double volts, double outputOhms, double pullUpVolts, double pullUpOhms,
             double inputOhms) {
-        return (volts / outputOhms + pullUpVolts / pullUpOhms) / (1 / outputOhms + 1 / pullUpOhms + 1 / inputOhms);
+        return effect(outputOhms, pullUpVolts, pullUpOhms, inputOhms).atPin(volts);
+    }
+
+    /** The same for every voltage: a gain and a shift. An output without resistance is not moved. */
+    public static WireEffect effect(double outputOhms, double pullUpVolts, double pullUpOhms, double inputOhms) {
+        double all = 1 + outputOhms / pullUpOhms + outputOhms / inputOhms;
+        return WireEffect.linear(1 / all, pullUpVolts * outputOhms / pullUpOhms / all);
     }
 }

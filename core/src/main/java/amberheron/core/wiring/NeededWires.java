@@ -18,7 +18,8 @@ final class NeededWires {
         List<Wire> needed = new ArrayList<>();
         needed.add(wire(Work.POWER, Device.POWER));
         GroundPlan ground = wiring.ground();
-        Device reader = readers.stream().findFirst().map(NeededWires::device).orElse(Device.GAUGE);
+        Device reader = wiring.signals().scaled(readers).map(Hookup::reader).or(() -> readers.stream().findFirst())
+                .map(NeededWires::device).orElse(Device.GAUGE);
         School school = ground.school();
         Device point = school == School.BATTERY ? Device.BATTERY : Device.CHASSIS;
         Device signal = school == School.READER ? reader : point;

@@ -27,9 +27,7 @@ public final class PowerRules {
     /** The usual greatest draw while heating up, A. */
     public static final double DRAW = 3.0;
     /** What it draws when warm, A; from memory. */
-    private static final double WARM = 1.2;
-    /** The wire under the bonnet, K. */
-    private static final double HOT = 353.15;
+    static final double WARM = 1.2;
     /** Least volts at the controller while it heats up; from memory, the controller's sheet decides. */
     private static final double LEAST_FEED = 10.5;
     /** Part of its rating a fuse carries for hours. */
@@ -42,13 +40,15 @@ public final class PowerRules {
     /** Common sections of vehicle wire, m². */
     private static final List<Double> COMMON = List.of(0.35e-6, 0.5e-6, 0.75e-6, 1e-6, 1.5e-6, 2.5e-6, 4e-6);
 
-    private static final Source STATES = Source
-            .practice(
-                    "0 V key off, about 12 V key on, still there while cranking and running, undisturbed by other loads");
+    private static final Source STATES = Source.memory(
+            "0.5 V key off, 11 V key on, 6 V cranking, 12.8 V running, half a volt between loads: our own limits for the practice of "
+                    + "0 V off, about 12 V on, still there while cranking and running, undisturbed by other loads");
     private static final Source FUSES = Source
             .practice("5 A fuse, up to about 3 A while heating; a host circuit keeps its rating");
+    private static final Source HOST = Source.memory("a fuse carries 80 % of its rating for hours");
     private static final Source PAIRS = Source.memory("pairs of wire and fuse met in vehicles");
-    private static final Source COPPER = Source.published("IEC 60028 (copper), ASTM B258 (AWG)");
+    private static final Source COPPER = Source
+            .memory("10.5 V at the controller, its sheet decides; resistances by IEC 60028 (copper), ASTM B258 (AWG)");
     private static final Source HALF = Source.derived("hours to half charge = 0.5·Ah / drain");
 
     private PowerRules() {
@@ -66,10 +66,14 @@ public final class PowerRules {
         }
         double peak = draw == null ? DRAW : draw;
         findings.add(fuse(fuse, peak, feed));
-        host(source, peak, feed).ifPresent(findings::add);
+        if (taken != null && !feed.relay()) {
+            findings.add(host(taken, peak));
+        }
         findings.add(drop(source, feed, fuse == null ? FUSE : fuse, peak));
         if (source.behaviour() == Behaviour.CONSTANT) {
-            findings.add(drain(feed));
+            findings.add(drain(feed, IDLE_DRAIN));
+        } else if (feed.memory() != null) {
+            findings.add(drain(feed, feed.memory()));
         }
         return List.copyOf(findings);
     }
@@ -137,9 +141,13 @@ public final class PowerRules {
             case RUNNING -> Behaviour.WEAK;
             case LAMPS, INDICATORS -> Behaviour.DISTURBED;
         };
-        Verdict verdict = volts == null ? Verdict.UNKNOWN : kept ? Verdict.PASS : verdict(shown, relay);
-        Message says = volts == null
-                ? Message.of("Measure: {0}.", Message.plain(state.words()))
+        // Without the reading that it is compared with it says nothing.
+        boolean alone = compared && running == null;
+        Verdict verdict = volts == null || alone
+                ? Verdict.UNKNOWN
+                : kept ? Verdict.PASS : verdict(shown, relay);
+        Message says = volts == null || alone
+                ? Message.of("Measure: {0}.", Message.plain((volts == null ? state : KeyState.RUNNING).words()))
                 : Message.plain(kept
                         ? "As it should be."
                         : relay && verdict == Verdict.PASS
@@ -151,7 +159,9 @@ public final class PowerRules {
                         ? Message.of("within {0} of the reading with the engine running",
                                 volts(PowerSource.DISTURBED, 1))
                         : Message.plain("read with a meter at the source, load connected"),
-                STATES, List.of(source.id().isEmpty() ? WireField.SOURCES.address() : state.of(source.id())));
+                STATES, List.of(source.id().isEmpty()
+                        ? WireField.SOURCES.address()
+                        : (volts != null && alone ? KeyState.RUNNING : state).of(source.id())));
     }
 
     private static Finding fuse(@Nullable Double fuse, double peak, Feed feed) {
@@ -176,25 +186,22 @@ public final class PowerRules {
                 section == null ? FUSES : PAIRS).asking(WireField.FUSE.address());
     }
 
-    private static Optional<Finding> host(PowerSource source, double peak, Feed feed) {
+    private static Finding host(PowerSource source, double peak) {
         Double rating = source.hostFuse();
-        if (rating == null || feed.relay()) {
-            return Optional.empty();
-        }
         Double load = source.hostLoad();
-        Limit limit = new Limit(AT_MOST, amperes(CONTINUOUS * rating));
-        Verdict verdict = load == null
+        Limit limit = rating == null ? null : new Limit(AT_MOST, amperes(CONTINUOUS * rating));
+        Verdict verdict = limit == null || load == null
                 ? Verdict.UNKNOWN
-                : load + peak <= CONTINUOUS * rating ? Verdict.PASS : Verdict.FAIL;
-        return Optional
-                .of(new Finding(WireCheck.HOST, "Tapped circuit", verdict, load == null ? null : amperes(load + peak),
-                        limit, switch (verdict) {
-                            case PASS -> "It carries both on its own fuse.";
-                            case UNKNOWN -> "Enter what the tapped circuit feeds already.";
-                            default ->
-                                "Too much for the tapped circuit, and its fuse stays as it is: take another, or a relay.";
-                        }, null, "what it feeds already and the heater's peak, against 80 % of its rating", FUSES)
-                        .asking(WireField.HOST_LOAD.of(source.id()), WireField.HOST_FUSE.of(source.id())));
+                : limit.keptBy(load + peak) ? Verdict.PASS : Verdict.FAIL;
+        return new Finding(WireCheck.HOST, "Tapped circuit", verdict, load == null ? null : amperes(load + peak),
+                limit, switch (verdict) {
+                    case PASS -> "It carries both on its own fuse.";
+                    case UNKNOWN ->
+                        "Enter the circuit's own fuse and what it feeds already, 0 A where nothing else.";
+                    default ->
+                        "Too much for the tapped circuit, and its fuse stays as it is: take another, or a relay.";
+                }, null, "what it feeds already and the heater's peak, against 80 % of its rating", HOST)
+                .asking((rating == null ? WireField.HOST_FUSE : WireField.HOST_LOAD).of(source.id()));
     }
 
     /**
@@ -213,13 +220,14 @@ public final class PowerRules {
     }
 
     private static double loop(Feed feed) {
-        Double loop = feed.loop(HOT);
+        Double loop = feed.loop(Conductor.UNDER_BONNET);
         return loop == null ? Double.POSITIVE_INFINITY : loop;
     }
 
     private static Finding drop(PowerSource source, Feed feed, double fuse, double peak) {
-        Double loop = feed.loop(HOT);
-        Double on = source.at(KeyState.ON).orElse(null);
+        Double loop = feed.loop(Conductor.UNDER_BONNET);
+        // A relay takes its volts from the battery; the source only holds its coil.
+        Double on = feed.relay() ? feed.atBattery() : source.at(KeyState.ON).orElse(null);
         Limit limit = new Limit(AT_LEAST, volts(LEAST_FEED, 1));
         Message wire = on == null
                 ? Message.NONE
@@ -237,13 +245,17 @@ public final class PowerRules {
             asks.add(WireField.FEED_SECTION.address());
         }
         if (on == null) {
-            asks.add(source.id().isEmpty() ? WireField.SOURCES.address() : KeyState.ON.of(source.id()));
+            asks.add(feed.relay()
+                    ? WireField.AT_BATTERY.address()
+                    : source.id().isEmpty() ? WireField.SOURCES.address() : KeyState.ON.of(source.id()));
         }
         if (loop == null || on == null) {
             return new Finding(WireCheck.FEED, "Volts at the controller", Verdict.UNKNOWN, null, limit,
                     loop == null
                             ? Message.of("Enter length and size of the feed{0}.", wire)
-                            : Message.plain("Measure the source with the key on."),
+                            : Message.plain(feed.relay()
+                                    ? "Measure the battery with the key on: the relay feeds from there."
+                                    : "Measure the source with the key on."),
                     null, Message.plain("V − I·R, there and back"), COPPER).asking(asks);
         }
         double cold = on - peak * loop;
@@ -255,21 +267,21 @@ public final class PowerRules {
                         : Message.of("It heats slowly or not at all: a thicker or a shorter feed{0}.", wire),
                 null, Message.of("{0} − {1} × {2} heating up; {3} at {4} when warm; wire at {5}{6}", volts(on, 1),
                         amperes(peak), new Measure(loop, Dimension.RESISTANCE, 3), volts(warm, 1), amperes(WARM),
-                        new Measure(HOT, Dimension.TEMPERATURE, 0), wire),
+                        new Measure(Conductor.UNDER_BONNET, Dimension.TEMPERATURE, 0), wire),
                 COPPER).asking(WireField.FEED_SECTION.address(), WireField.FEED_LENGTH.address());
     }
 
-    private static Finding drain(Feed feed) {
+    private static Finding drain(Feed feed, double amperes) {
         Double battery = feed.battery();
         Limit limit = new Limit(AT_LEAST, new Measure(LEAST_DAYS, Dimension.NUMBER, 1));
-        Double days = battery == null ? null : 0.5 * battery / IDLE_DRAIN / 24;
+        Double days = battery == null ? null : 0.5 * battery / Math.max(amperes, 1e-6) / 24;
         return new Finding(WireCheck.DRAIN, "Days until it does not start",
                 days == null ? Verdict.UNKNOWN : days >= LEAST_DAYS ? Verdict.PASS : Verdict.FAIL,
                 days == null ? null : new Measure(days, Dimension.NUMBER, 1), limit,
                 days == null
                         ? "Enter the battery's capacity."
-                        : "Half the battery is gone by then, and the sensor has cooked all the while.",
-                null, Message.of("0.5·Ah / {0} / 24 h", amperes(IDLE_DRAIN)), HALF)
+                        : "Half the battery is gone by then.",
+                null, Message.of("0.5·Ah / {0} / 24 h", new Measure(amperes, Dimension.CURRENT, 3)), HALF)
                 .asking(WireField.BATTERY.address());
     }
 

@@ -1,5 +1,6 @@
 package amberheron.core.wiring;
 
+import amberheron.core.scaling.WireEffect;
 import amberheron.core.units.Unit;
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Check;
@@ -114,8 +115,8 @@ public final class SignalRules {
         }
         String reader = hookup.reader().key();
         Message subject = Message.of("Moved by the input, {0}", Message.plain(hookup.reader().words()));
-        boolean pullKnown = pull == null || pullVolts != null;
-        if (output == null || !pullKnown) {
+        Optional<WireEffect> effect = output == null ? Optional.empty() : hookup.loading(output);
+        if (output == null || effect.isEmpty()) {
             return Optional.of(new Finding(WireCheck.SIGNAL_LOAD, "", Verdict.UNKNOWN, null, null,
                     output == null
                             ? "Enter the resistance of the controller's output; its sheet has it."
@@ -133,9 +134,7 @@ public final class SignalRules {
         double at = low;
         for (int i = 0; i <= STEPS; i++) {
             double volts = low + i * (high - low) / STEPS;
-            double pin = InputLoading.voltsAtPin(volts, output, pullVolts == null ? 0 : pullVolts,
-                    pull == null ? Double.POSITIVE_INFINITY : pull,
-                    input == null ? Double.POSITIVE_INFINITY : input);
+            double pin = effect.get().atPin(volts);
             double costs = judged == null
                     ? 0
                     : judged.lambdaAt(Math.clamp(pin, low, high)) - judged.lambdaAt(volts);

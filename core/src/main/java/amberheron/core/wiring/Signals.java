@@ -1,5 +1,11 @@
 package amberheron.core.wiring;
 
+import amberheron.core.wiring.Hookup.Form;
+import amberheron.core.scaling.WireEffect;
+import java.util.Objects;
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.Set;
 import amberheron.core.units.Sane;
 
 import amberheron.core.plan.Intake.ReaderKind;
@@ -26,6 +32,25 @@ public record Signals(@Nullable Double outputOhms, List<Hookup> hookups) {
     /** The hook-up of a reader; a blank one until something is said about it. */
     public Hookup of(ReaderKind reader) {
         return hookups.stream().filter(h -> h.reader() == reader).findFirst().orElse(Hookup.of(reader));
+    }
+
+    /** Whether a shift between the grounds reaches a reader: not where numbers, or a difference of volts, get there. */
+    public boolean feelGround(Set<ReaderKind> readers) {
+        return readers.isEmpty() || readers.stream().map(r -> of(r).form())
+                .anyMatch(f -> f == null || f == Form.SINGLE_ENDED || f == Form.NARROWBAND);
+    }
+
+    /** The reader that the law is scaled for: the first that gets wideband volts; empty where none does. */
+    public Optional<Hookup> scaled(Set<ReaderKind> readers) {
+        return readers.stream().sorted(Comparator.comparing(r -> r == ReaderKind.GAUGE)).map(this::of)
+                .filter(h -> h.form() == Form.SINGLE_ENDED || h.form() == Form.DIFFERENTIAL).findFirst();
+    }
+
+    /** What the input of the reader that is scaled does to the volts; {@link WireEffect#NONE} while it is not known. */
+    public WireEffect loading(Set<ReaderKind> readers) {
+        return scaled(readers).filter(h -> outputOhms != null)
+                .flatMap(h -> h.loading(Objects.requireNonNull(outputOhms)))
+                .orElse(WireEffect.NONE);
     }
 
     public Signals withOutputOhms(@Nullable Double value) {

@@ -9,6 +9,7 @@ public enum WireCheck implements CheckId {
     FEED("feed"),
     DRAIN("drain"),
     GROUND("ground"),
+    RIPPLE("ripple"),
     HEATER("heater"),
     SIGNAL_FORM("signal.form"),
     SIGNAL_OVER("signal.over"),

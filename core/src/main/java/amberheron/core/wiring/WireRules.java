@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import java.util.Objects;
+import amberheron.core.scaling.WireEffect;
 import amberheron.core.scaling.ScaleField;
 import amberheron.core.parts.Address;
 import amberheron.core.finding.Message;
@@ -49,21 +51,69 @@ public final class WireRules {
     public static List<Finding> judge(Wiring wiring, Surroundings at) {
         List<Finding> findings = new ArrayList<>(
                 PowerRules.judge(wiring.source().orElse(null), wiring.feed(), wiring.fuse(), wiring.draw()));
-        findings.add(groundShift(wiring.ground(), at.lambdaPerVolt(), at.tolerance()));
+        boolean felt = wiring.signals().feelGround(at.readers());
+        findings.add(groundShift(wiring.ground(), felt, at.lambdaPerVolt(), at.tolerance()));
+        if (felt) {
+            ripple(wiring.ground(), at.lambdaPerVolt(), at.tolerance()).ifPresent(findings::add);
+        }
         findings.add(wiring.heater().judge(at.dry()));
         findings.addAll(SignalRules.judge(wiring.signals(), at.readers(), at.law(), at.tolerance()));
-        findings.addAll(HarnessRules.judge(wiring.harness(), wiring.needed(at.readers())));
+        findings.addAll(HarnessRules.judge(wiring.harness(), wiring.needed(at.readers()), heater(wiring)));
         return List.copyOf(findings);
     }
 
-    /** How far the controller's ground is over the reader's, V; empty until it can be told. */
-    public static Optional<Double> shift(GroundPlan ground) {
-        return ground.cost().map(GroundPlan.Cost::shift);
+    private static HarnessRules.Heater heater(Wiring wiring) {
+        GroundPlan ground = wiring.ground();
+        GroundPlan.School school = ground.school();
+        if (ground.twoWires() && school == GroundPlan.School.READER) {
+            // That is the signal's way; the heater's own goes to the chassis.
+            school = GroundPlan.School.CHASSIS;
+        }
+        boolean known = school != null && ground.length(school) != null && ground.section() != null;
+        Double peak = ground.peak() == null ? wiring.draw() : ground.peak();
+        return new HarnessRules.Heater(ground.mean() == null ? PowerRules.WARM : ground.mean(),
+                peak == null || peak == 0 ? PowerRules.DRAW : peak,
+                known ? Double.valueOf(ground.wire(Objects.requireNonNull(school))) : null);
     }
 
-    private static Finding groundShift(GroundPlan ground, @Nullable Double lambdaPerVolt, double tolerance) {
+    /** How far the ground moves what a reader is fed, V; empty until it can be told. */
+    public static Optional<Double> shift(Wiring wiring, Set<ReaderKind> readers) {
+        return wiring.ground().cost().map(c -> wiring.signals().feelGround(readers) ? c.shift() : 0);
+    }
+
+    /** What grounds and input do to the volts on their way to the reader; nothing while it is not known. */
+    public static WireEffect effect(Wiring wiring, Set<ReaderKind> readers) {
+        WireEffect loading = wiring.signals().loading(readers);
+        return WireEffect.linear(loading.gain(), loading.shift() + shift(wiring, readers).orElse(0.0));
+    }
+
+    /** The heater pulses, and with it the ground: the mean is right, and the number dances about it. */
+    private static Optional<Finding> ripple(GroundPlan ground, @Nullable Double lambdaPerVolt, double tolerance) {
+        Double ripple = ground.cost().map(GroundPlan.Cost::ripple).orElse(null);
+        if (ripple == null || lambdaPerVolt == null) {
+            return Optional.empty();
+        }
+        double swing = ripple / 2 * lambdaPerVolt;
+        boolean kept = Math.abs(swing) <= tolerance;
+        return Optional.of(new Finding(WireCheck.RIPPLE, "Ground ripple", kept ? Verdict.PASS : Verdict.WARN,
+                new Measure(Math.abs(ripple), Unit.VOLT.dimension(), 3),
+                new Limit(AT_MOST, new Measure(2 * tolerance / Math.abs(lambdaPerVolt), Unit.VOLT.dimension(), 3)),
+                kept
+                        ? "The heater's pulses stay inside the trade's tolerance."
+                        : "The number dances with the heater's pulses: part the grounds, or let the reader average over a second.",
+                swing, "heater on less heater off, network solved; half of it to each side", COPPER)
+                .asking(WireField.SCHOOL.address()));
+    }
+
+    private static Finding groundShift(GroundPlan ground, boolean felt, @Nullable Double lambdaPerVolt,
+            double tolerance) {
         Optional<GroundPlan.Cost> cost = ground.cost();
         String subject = "Ground shift";
+        if (!felt && ground.school() != null && !ground.throughSensorGround(ground.school())) {
+            return new Finding(WireCheck.GROUND, subject, Verdict.PASS, null, null,
+                    "It does not reach a reader that gets numbers, or the difference of two wires.", null,
+                    "no reader measures volts against its own ground", COPPER).asking(WireField.SCHOOL.address());
+        }
         if (cost.isEmpty()) {
             return new Finding(WireCheck.GROUND, subject, Verdict.UNKNOWN, null, null,
                     ground.school() == null
@@ -83,14 +133,14 @@ public final class WireRules {
                             : "Choose a law at Scale to see what it costs.",
                     null, working, COPPER).asking(ScaleField.LAW.address());
         }
-        double lambda = volts * lambdaPerVolt;
+        double lambda = felt ? volts * lambdaPerVolt : 0;
         Limit limit = new Limit(AT_MOST,
                 new Measure(tolerance / Math.abs(lambdaPerVolt), Unit.VOLT.dimension(), 3));
         boolean kept = Math.abs(lambda) <= tolerance;
         Verdict verdict = !kept
                 ? Verdict.FAIL
                 : ground.throughSensorGround(cost.get().school()) ? Verdict.WARN : Verdict.PASS;
-        Message says = cure(ground, lambdaPerVolt, tolerance).map(c -> Message.of(kept
+        Message says = cure(ground, felt, lambdaPerVolt, tolerance).map(c -> Message.of(kept
                 ? "The heater's amperes go through the reader's sensor ground and shift every sensor on it. {0}"
                 : "The reader is fed shifted volts. {0}", c.text()))
                 .orElse(Message.plain("Inside the trade's tolerance."));
@@ -100,8 +150,15 @@ public final class WireRules {
     }
 
     /** What mends the ground; empty where nothing has to be mended, or where the volts are not known to cost anything. */
-    public static Optional<GroundCure> cure(GroundPlan ground, @Nullable Double lambdaPerVolt, double tolerance) {
-        return lambdaPerVolt == null ? Optional.empty() : GroundCure.of(ground, tolerance / Math.abs(lambdaPerVolt));
+    public static Optional<GroundCure> cure(Wiring wiring, Surroundings at) {
+        return cure(wiring.ground(), wiring.signals().feelGround(at.readers()), at.lambdaPerVolt(), at.tolerance());
+    }
+
+    private static Optional<GroundCure> cure(GroundPlan ground, boolean felt, @Nullable Double lambdaPerVolt,
+            double tolerance) {
+        return lambdaPerVolt == null
+                ? Optional.empty()
+                : GroundCure.of(ground, felt ? tolerance / Math.abs(lambdaPerVolt) : Double.MAX_VALUE);
     }
 
     /** What the shift waits for. */
@@ -131,14 +188,13 @@ public final class WireRules {
         if (cost.measured()) {
             return Message.plain("measured between the two grounds, the heater working");
         }
-        Measure ripple = Measure.of(1000 * cost.ripple(), Unit.ONE, 1);
         Double mean = ground.mean();
         Double display = ground.display();
         return ground.twoWires() || mean == null
-                ? Message.of("the signal's ground has a wire of its own; ripple {0} mV", ripple)
-                : Message.of("{0} × {1} of ground wire, network solved: {2} mV, ripple {3} mV",
+                ? Message.plain("the signal's ground has a wire of its own, network solved")
+                : Message.of("{0} × {1} of ground wire, network solved: {2} mV",
                         Measure.of(mean + (display == null ? 0 : display), Unit.AMPERE, 2),
                         Measure.of(ground.wire(cost.school()), Unit.OHM, 4),
-                        Measure.of(1000 * cost.shift(), Unit.ONE, 1), ripple);
+                        Measure.of(1000 * cost.shift(), Unit.ONE, 1));
     }
 }

@@ -35,7 +35,7 @@ class HarnessTest {
     }
 
     private static Verdict verdict(Chart chart, String id) {
-        return finding(ChartRules.judge(chart, List.of()), id).verdict();
+        return finding(ChartRules.judge(chart, List.of(), HEATER), id).verdict();
     }
 
     @ParameterizedTest
@@ -107,7 +107,7 @@ class HarnessTest {
     void whatTheJobNeedsIsAddedOnceAndTagsStayUnique() {
         Chart chart = new Chart(List.of(POWER)).completed(List.of(POWER, ANALOG, ANALOG));
         assertThat(chart.wires()).extracting(Wire::tag).containsExactly("1", "2");
-        assertThat(ChartRules.judge(new Chart(List.of(POWER)), List.of(POWER, ANALOG)))
+        assertThat(ChartRules.judge(new Chart(List.of(POWER)), List.of(POWER, ANALOG), HEATER))
                 .filteredOn(f -> f.check().key().equals("chart.complete")).singleElement()
                 .satisfies(f -> assertThat(f.consequence().metric()).contains("analog + to logger"));
         assertThatThrownBy(() -> new Chart(List.of(POWER, ANALOG.withTag("1"))))
@@ -184,8 +184,11 @@ class HarnessTest {
         assertThat(finding(RouteRules.judge(bare), "route.hole").verdict()).isEqualTo(Verdict.UNKNOWN);
         assertThat(finding(RouteRules.judge(bare.withPassage(Route.Passage.NONE)), "route.hole").verdict())
                 .isEqualTo(Verdict.PASS);
-        assertThat(finding(RouteRules.judge(ROUTE.withLookedBehind(false)), "route.hole").consequence().metric())
-                .contains("brake");
+        assertThat(finding(RouteRules.judge(ROUTE.withLookedBehind(false)), "route.hole")).satisfies(f -> {
+            assertThat(f.verdict()).as("not said is not wrong").isEqualTo(Verdict.UNKNOWN);
+            assertThat(f.consequence().metric()).contains("brake");
+            assertThat(f.asks()).containsExactly(HarnessField.LOOKED_BEHIND.address());
+        });
         assertThat(finding(RouteRules.judge(ROUTE.withFacing(Route.Facing.UP)), "route.spray").verdict())
                 .isEqualTo(Verdict.WARN);
         // Five diameters of an 11 mm cable are 55 mm; the bend at the firewall is 40.
@@ -198,17 +201,22 @@ class HarnessTest {
         assertThat(JointRules.leastPull(awg18)).isCloseTo(89, within(0.5));
         assertThat(JointRules.leastPull(WireGauge.crossSection(22))).isCloseTo(36, within(0.5));
         Joints crimped = Joints.NONE.joinedBy(Joints.School.CRIMPED);
-        assertThat(JointRules.judge(crimped)).extracting(Finding::verdict).containsOnly(Verdict.UNKNOWN);
+        assertThat(JointRules.judge(crimped, 1.2)).extracting(Finding::verdict).containsOnly(Verdict.UNKNOWN);
         Joints done = crimped;
         for (int i = 0; i < Joints.School.CRIMPED.steps().size(); i++) {
             done = done.ticked(i, true);
         }
-        Joints good = done.plus(new Joints.Test("1", awg18, 95.0, 0.001));
-        assertThat(JointRules.judge(good)).extracting(Finding::verdict).containsOnly(Verdict.PASS);
-        Joints weak = good.plus(new Joints.Test("2", awg18, 60.0, 0.02));
-        assertThat(finding(JointRules.judge(weak), "joint.pull").consequence().metric()).contains("Wire 2");
-        assertThat(finding(JointRules.judge(weak), "joint.ohms").verdict()).isEqualTo(Verdict.FAIL);
+        Joints good = done.plus(new Joints.Test("1", awg18, 95.0, 0.006));
+        assertThat(JointRules.judge(good, 1.2)).extracting(Finding::verdict).containsOnly(Verdict.PASS);
+        Joints weak = good.plus(new Joints.Test("2", awg18, 60.0, 0.0061));
+        assertThat(finding(JointRules.judge(weak, 1.2), "joint.pull").consequence().metric()).contains("Wire 2");
+        assertThat(finding(JointRules.judge(weak, 1.2), "joint.drop").verdict()).isEqualTo(Verdict.FAIL);
         assertThat(good.joinedBy(Joints.School.SOLDERED).done()).isEqualTo(Set.of());
+        assertThat(JointRules.judge(Joints.NONE.joinedBy(Joints.School.SOLDERED), 1.2))
+                .as("a splice is pulled by hand").noneMatch(f -> f.check().is(HarnessCheck.JOINT_PULL));
+        assertThat(JointRules.judge(Joints.NONE.joinedBy(Joints.School.PLUGGED), 1.2))
+                .as("a kit has no joint of ours").singleElement()
+                .satisfies(f -> assertThat(f.check().is(HarnessCheck.JOINT_STEPS)).isTrue());
     }
 
     @Test
@@ -220,7 +228,19 @@ class HarnessTest {
         assertThat(drop(wired.withAtController(14.3))).isEqualTo(Verdict.FAIL);
     }
 
+    private static final HarnessRules.Heater HEATER = new HarnessRules.Heater(1.2, 2.5, 0.06);
+
+    /** A signal may have an ohm; what carries the heater no more than half a volt at its peak, a ground twice itself. */
+    @ParameterizedTest
+    @CsvSource({"ANALOG, 1.0, PASS", "ANALOG, 1.01, FAIL", "POWER, 0.2, PASS", "POWER, 0.21, FAIL",
+            "HEATER_GROUND, 0.169, PASS", "HEATER_GROUND, 0.171, FAIL"})
+    void aWireIsJudgedByWhatItCarries(Work work, double ohms, Verdict verdict) {
+        Chart chart = new Chart(List.of(Wire.of("1", work, Device.CONTROLLER, Device.CHASSIS).withOhms(ohms)));
+        assertThat(finding(ChartRules.judge(chart, List.of(), HEATER), "chart.continuity").verdict())
+                .isEqualTo(verdict);
+    }
+
     private static Verdict drop(AsWired wired) {
-        return finding(HarnessRules.judge(Harness.NONE.withAsWired(wired), List.of()), "wired.drop").verdict();
+        return finding(HarnessRules.judge(Harness.NONE.withAsWired(wired), List.of(), HEATER), "wired.drop").verdict();
     }
 }

@@ -1,5 +1,7 @@
 package amberheron.core.job;
 
+import amberheron.core.harness.Route;
+import amberheron.core.harness.Harness;
 import java.time.LocalDate;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -77,9 +79,10 @@ class JobReviewTest {
 
     @Test
     void aPlaceIsBegunUntilOneIsChosen() {
-        Placing placing = Placing.NONE.withProbe(new Probe(0.08, 3.0, 0.5, 1.0))
+        Placing placing = Placing.NONE.withProbe(new Probe(0.08, 0.5, 1.0))
                 .withCandidates(List.of(Candidate.named("A").withDistance(0.6).withClock(0.5)));
-        Job job = Job.empty("X").withIntake(intake()).withPlacing(placing);
+        Job job = Job.empty("X").withIntake(intake()).withPlacing(placing).withWiring(Wiring.UNMEASURED
+                .withHarness(Harness.NONE.withRoute(Route.UNMEASURED.withLead(0.6).withExtension(2.4))));
         assertThat(review(job).state(Station.PLACE)).isEqualTo(LinkState.BEGUN);
         assertThat(review(job.withPlacing(placing.withChosen("A"))).state(Station.PLACE)).as("on paper only")
                 .isEqualTo(LinkState.BEGUN);

@@ -1,5 +1,6 @@
 package amberheron.core.job;
 
+import amberheron.core.wiring.WireField;
 import amberheron.core.trust.Trust;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -119,6 +120,22 @@ class ProvenTest {
                 .withPoint(new CheckPoint(4.0, null, 18, "", new Origin(Origin.Kind.TYPED, "", LATER, "X")));
         assertThat(scale(again)).as("taken again").isEqualTo(LinkState.PROVEN);
         assertThat(scale(before)).as("taken back").isEqualTo(LinkState.PROVEN);
+    }
+
+    @Test
+    void aMeasuredShiftIsStaleOnceTheWireChanged() {
+        Job job = grounded();
+        Job measured = job.withWiring(job.wiring().withGround(
+                job.wiring().ground().withToBattery(1.5).withSection(1e-6).withDrop(0.004)))
+                .withEntries(job.entries().entered(WireField.MEASURED.address(), origin(Origin.Kind.TYPED)));
+        assertThat(review(measured).stale()).isEmpty();
+        Job thinner = edited(measured, j -> j.withWiring(j.wiring()
+                .withGround(j.wiring().ground().withSection(0.5e-6))));
+        assertThat(review(thinner).stale())
+                .containsExactly(new Stale(Reading.GROUND_SHIFT, "the grounds changed since"));
+        assertThat(review(edited(measured, j -> j.withWiring(j.wiring()
+                .withGround(j.wiring().ground().withSchool(GroundPlan.School.CHASSIS))))).stale())
+                .as("nothing was measured there").isEmpty();
     }
 
     @Test

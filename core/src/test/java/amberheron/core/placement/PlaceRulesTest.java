@@ -118,9 +118,14 @@ class PlaceRulesTest {
 
     @Test
     void theLeadHasToReachWithSlackAtBothEnds() {
-        Site site = new Site(OPEN, 2e-3, 1, 14.7, new Probe(0.08, 2.0, 0.5, 1.0), PlaceSchools.OURS);
+        Site site = new Site(OPEN, 2e-3, 1, 14.7, new Probe(0.08, 0.5, 1.0), new Site.Wired(2.0, null, 45),
+                PlaceSchools.OURS);
         assertThat(figure(site, at(0.9, 45), "lead")).isCloseTo(2.0 - 0.4 - 1.0 - 0.15, within(1e-9));
         assertThat(finding(site, at(1.4, 45), "lead").verdict()).isEqualTo(FAIL);
+        Site laid = new Site(OPEN, 2e-3, 1, 14.7, new Probe(0.08, 0.5, 1.0), new Site.Wired(2.0, 0.75, 45),
+                PlaceSchools.OURS);
+        assertThat(figure(laid, at(0.9, 45), "lead")).as("as the cable lies, whatever was planned")
+                .isCloseTo(0.75 - 0.4, within(1e-9));
     }
 
     @Test
@@ -150,7 +155,7 @@ class PlaceRulesTest {
         Exhaust vee = new Exhaust(List.of(Segment.straight(Line.FIRST, Kind.PIPE, 0.8, 0.05, 0.0),
                 Segment.straight(Line.SECOND, Kind.PIPE, 0.8, 0.05, 0.0),
                 Segment.straight(Line.ALL, Kind.PIPE, 1.0, 0.05, 0.0)), List.of(Runs.FLOOR), Attitude.LEVEL);
-        Site site = new Site(vee, 2e-3, 2, 14.7, Runs.PROBE, PlaceSchools.OURS);
+        Site site = new Site(vee, 2e-3, 2, 14.7, Runs.PROBE, Runs.LEAD, PlaceSchools.OURS);
         Candidate early = at(0.6, 45).withLine(Line.SECOND);
         assertThat(finding(site, early, "bank").subject().metric()).isEqualTo("Bank seen: second bank");
         assertThat(finding(site, early, "bank").verdict()).isEqualTo(PASS);
@@ -167,7 +172,8 @@ class PlaceRulesTest {
 
     @Test
     void whatIsNotMeasuredNeverPasses() {
-        Site bare = new Site(Exhaust.UNMEASURED, null, 1, 14.7, Probe.UNMEASURED, PlaceSchools.OURS);
+        Site bare = new Site(Exhaust.UNMEASURED, null, 1, 14.7, Probe.UNMEASURED,
+                new Site.Wired(null, null, 45), PlaceSchools.OURS);
         assertThat(PlaceRules.judge(bare, Candidate.named("A"))).extracting(Finding::verdict).containsOnly(UNKNOWN);
         assertThat(PlaceRules.judge(bare, at(0.6, 45))).extracting(Finding::verdict).doesNotContain(PASS);
         Site unmeasured = site(OPEN.withNeighbours(List.of(Runs.FLOOR.withGap(null))));
@@ -195,5 +201,76 @@ class PlaceRulesTest {
         assertThat(PlaceRules.choice(site(TURBO), List.of(cut, spare))).hasValue(spare);
         Candidate late = at(1.8, 45).withHole(Hole.SECOND_SENSOR);
         assertThat(PlaceRules.choice(site(TURBO), List.of(cut, late))).hasValue(cut);
+    }
+
+    /** Each limit from both sides; a measured temperature stands for the estimate. */
+    @ParameterizedTest
+    @CsvSource({"FLOOR, 0.115, PASS", "FLOOR, 0.1149, WARN", "HOT_PART, 0.185, PASS", "HOT_PART, 0.1849, WARN",
+            "HOT_PART, 0.115, WARN", "HOT_PART, 0.1149, FAIL", "FUEL_LINE, 0.185, PASS", "FUEL_LINE, 0.1849, WARN",
+            "LINKAGE, 0.135, PASS", "LINKAGE, 0.1349, FAIL"})
+    void whatIsHotOrCarriesFuelAsksForMoreRoom(Neighbour.Kind kind, double gap, Verdict verdict) {
+        Site site = site(OPEN.withNeighbours(List.of(new Neighbour(kind, Neighbour.Side.ABOVE, 0, 3, gap))));
+        assertThat(finding(site, at(0.9, 0), "room.0").verdict()).isEqualTo(verdict);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1203, PASS", "1203.1, FAIL"})
+    void gasThatWasMeasuredStandsForTheEstimate(double kelvin, Verdict verdict) {
+        Finding gas = finding(site(OPEN), at(0.46, 45).withGas(kelvin), "gas");
+        assertThat(gas.verdict()).isEqualTo(verdict);
+        assertThat(Objects.requireNonNull(gas.figure()).spread()).isZero();
+    }
+
+    /** The estimate can warn: an engine on boost, its sensor close behind the turbine, a pipe that loses little. */
+    @Test
+    void anEstimateThatCrossesTheLimitSaysSo() {
+        Estimate boosted = GasAlongPipe.atFullLoad(0.02, 0.12, true, true);
+        assertThat(boosted.low()).isLessThan(PlaceLimits.GAS);
+        assertThat(boosted.high()).isGreaterThan(PlaceLimits.GAS);
+        assertThat(PlaceLimits.gas(boosted)).isEqualTo(WARN);
+        assertThat(GasAlongPipe.atFullLoad(0.02, 0.12, true, false).high()).as("before it, hotter")
+                .isGreaterThan(boosted.high());
+        assertThat(PlaceLimits.gas(new Estimate(1204, 1300))).isEqualTo(FAIL);
+        assertThat(PlaceLimits.gas(new Estimate(900, 1203))).isEqualTo(PASS);
+        assertThat(PlaceLimits.gas(null)).isEqualTo(UNKNOWN);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1.7, PASS", "1.71, WARN"})
+    void nearAnOpenEndAirIsDrawnBack(double distance, Verdict verdict) {
+        assertThat(finding(site(OPEN), at(distance, 45), "open-end").verdict()).isEqualTo(verdict);
+        Site endless = site(OPEN.withSegments(List.of(Segment.straight(Line.ALL, Kind.MANIFOLD, 0.2, 0.05, 0.0),
+                Segment.straight(Line.ALL, Kind.PIPE, null, 0.0508, 0.0))));
+        assertThat(finding(endless, at(distance, 45), "open-end").verdict()).isEqualTo(UNKNOWN);
+    }
+
+    @Test
+    void jointsAndSecondaryAirCountWhereTheGasHasPassedThem() {
+        Segment pipe = Segment.straight(Line.ALL, Kind.PIPE, 0.4, 0.0508, 0.0);
+        Segment joint = Segment.straight(Line.ALL, Kind.JOINT, 0.05, 0.0508, 0.0);
+        Segment inlet = Segment.straight(Line.ALL, Kind.AIR_INLET, 0.05, 0.0508, 0.0);
+        Site site = site(OPEN.withSegments(List.of(pipe, joint, pipe, joint, pipe, joint, inlet, pipe)));
+        assertThat(figure(site, at(1.2, 45), "joints")).isEqualTo(2);
+        assertThat(finding(site, at(1.2, 45), "joints").verdict()).isEqualTo(PASS);
+        assertThat(PlaceRules.judge(site, at(1.2, 45))).noneMatch(f -> f.check().key().equals("secondary-air"));
+        assertThat(finding(site, at(1.5, 45), "joints").verdict()).isEqualTo(WARN);
+        assertThat(finding(site, at(1.5, 45), "secondary-air").consequence().metric()).contains("reads lean");
+    }
+
+    @Test
+    void dryIsJudgedByWhenTheHeaterIsHot() {
+        double dry = PlaceRules.dry(site(OPEN), at(0.9, 45)).orElseThrow().high();
+        Site hot = new Site(OPEN, 2e-3, 1, 14.7, Runs.PROBE, new Site.Wired(3.0, null, dry), PlaceSchools.OURS);
+        assertThat(finding(hot, at(0.9, 45), "dry").verdict()).isEqualTo(PASS);
+        Site sooner = new Site(OPEN, 2e-3, 1, 14.7, Runs.PROBE, new Site.Wired(3.0, null, dry - 0.1),
+                PlaceSchools.OURS);
+        assertThat(finding(sooner, at(0.9, 45), "dry").verdict()).isEqualTo(WARN);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"2.0, PASS", "2.001, WARN"})
+    void aDelayIsFeltWhereAScrewIsTurnedPastItsPoint(double seconds, Verdict verdict) {
+        assertThat(PlaceLimits.atMost(seconds, PlaceLimits.IDLE_DELAY)).isEqualTo(verdict);
+        assertThat(PlaceLimits.atMost(null, PlaceLimits.IDLE_DELAY)).isEqualTo(UNKNOWN);
     }
 }

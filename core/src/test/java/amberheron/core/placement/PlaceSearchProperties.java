@@ -22,7 +22,8 @@ class PlaceSearchProperties {
     private static Site any(Random random) {
         List<Segment> pieces = new ArrayList<>();
         pieces.add(Segment.straight(Line.ALL, random.nextBoolean() ? Kind.MANIFOLD : Kind.TURBINE, 0.2, 0.06, 0.0));
-        for (Kind kind : List.of(Kind.PIPE, Kind.FLEX, Kind.PIPE, Kind.CATALYST, Kind.PIPE)) {
+        for (Kind kind : List.of(Kind.PIPE, Kind.FLEX, Kind.JOINT, Kind.PIPE,
+                random.nextBoolean() ? Kind.AIR_INLET : Kind.JOINT, Kind.PIPE, Kind.CATALYST, Kind.PIPE)) {
             double slope = random.nextGaussian() * 0.3;
             pieces.add(new Segment(Line.ALL, kind, 0.05 + random.nextDouble(), 0.04 + 0.03 * random.nextDouble(),
                     random.nextBoolean() ? null : 0.002, random.nextInt(6) == 0 ? null : slope,
@@ -38,10 +39,11 @@ class PlaceSearchProperties {
                         random.nextInt(8) == 0 ? null : 0.05 + 0.15 * random.nextDouble()));
             }
         }
-        Probe probe = new Probe(0.06 + 0.04 * random.nextDouble(), 1 + 2 * random.nextDouble(), 1.0, 0.6);
+        Probe probe = new Probe(0.06 + 0.04 * random.nextDouble(), 1.0, 0.6);
         return new Site(
                 new Exhaust(pieces, beside, new Attitude(0.1 * random.nextGaussian(), 0.1 * random.nextGaussian())),
-                1e-3 + 3e-3 * random.nextDouble(), 1, 14.7, probe, PlaceSchools.OURS);
+                1e-3 + 3e-3 * random.nextDouble(), 1, 14.7, probe,
+                new Site.Wired(1 + 2 * random.nextDouble(), null, 20 + 60 * random.nextDouble()), PlaceSchools.OURS);
     }
 
     @Property(tries = 60)

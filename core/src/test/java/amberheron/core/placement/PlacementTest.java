@@ -54,11 +54,15 @@ class PlacementTest {
     /** At the dew point the saturation pressure is the water's share of the pressure: CH1.87 makes 12.5 % water. */
     @Test
     void dewPointIsWhereTheWaterSaturates() {
-        double dew = GasAlongPipe.dewPoint(1.87);
+        double dew = GasAlongPipe.dewPoint(1.87, 0);
         double water = 0.935 / (1.935 + 3.773 * 1.4675);
         assertThat(new Air(dew, 0.5, 0).saturation()).isCloseTo(water * 101325, within(1.0));
         assertThat(dew - 273.15).isBetween(50.0, 54.0);
-        assertThat(GasAlongPipe.dewPoint(4)).as("methane makes more water").isGreaterThan(dew + 5);
+        assertThat(GasAlongPipe.dewPoint(4, 0)).as("methane makes more water").isGreaterThan(dew + 5);
+        assertThat(GasAlongPipe.dewPoint(4, 1) - 273.15).as("methanol").isCloseTo(63, within(1.0));
+        assertThat(GasAlongPipe.dewPoint(1.8, 0) - 273.15).as("diesel").isCloseTo(50, within(2.0));
+        assertThat(GasAlongPipe.DEW_POINT.low()).isLessThan(dew);
+        assertThat(GasAlongPipe.DEW_POINT.high()).isGreaterThan(GasAlongPipe.dewPoint(4, 0));
     }
 
     /** A quarter turn of radius r: the arc's end lies r back and r down, whatever its length says about r. */

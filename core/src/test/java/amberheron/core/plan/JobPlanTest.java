@@ -1,5 +1,9 @@
 package amberheron.core.plan;
 
+import amberheron.core.placement.Segment.Line;
+import amberheron.core.placement.Segment.Kind;
+import amberheron.core.placement.Segment;
+import java.util.Map;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -41,7 +45,13 @@ class JobPlanTest {
         JobPlan plan = JobPlan
                 .of(WELDED.withFit(fit).withReaders(readers).withPermanent(permanent).withFixedHarness(fixedHarness));
         List<String> order = ids(plan);
-        assertThat(order).containsSubsequence("leaks", "place", "tight", "air", "sensor", "prove", "sheet");
+        assertThat(order).containsSubsequence("leaks", "display", "run", "source", "battery", "ground", "on", "air",
+                "sensor",
+                "shift", "points", "prove", "sheet");
+        assertThat(order).endsWith("sheet");
+        if (fit != Fit.TAILPIPE_PROBE) {
+            assertThat(order).containsSubsequence("place", "tight", "sensor");
+        }
         keepsItsOrder(plan);
         assertThat(order.contains("weld")).isEqualTo(fit == Fit.WELD_IN);
         assertThat(order.contains("narrowband")).isEqualTo(readers.contains(ReaderKind.STOCK_ECU));
@@ -54,7 +64,7 @@ class JobPlanTest {
     void anyOrderAskedForIsKeptOnlyWhereItCan(@ForAll Fit fit, @ForAll long seed) {
         List<String> order = new ArrayList<>(ids(JobPlan.of(WELDED.withFit(Fit.WELD_IN))));
         Collections.shuffle(order, new Random(seed));
-        JobPlan plan = JobPlan.of(WELDED.withFit(fit), order);
+        JobPlan plan = JobPlan.of(WELDED.withFit(fit), order, Map.of());
         keepsItsOrder(plan);
         assertThat(ids(plan)).containsExactlyInAnyOrderElementsOf(ids(JobPlan.of(WELDED.withFit(fit))));
     }
@@ -62,11 +72,11 @@ class JobPlanTest {
     @Test
     void aStepThatWaitsOnNothingBetweenMayMove() {
         JobPlan plan = JobPlan.of(WELDED);
-        int display = ids(plan).indexOf("display");
-        JobPlan.Move move = plan.move("source", display);
+        int source = ids(plan).indexOf("source");
+        JobPlan.Move move = plan.move("splice", source);
         assertThat(move).isInstanceOfSatisfying(JobPlan.Move.Done.class, done -> {
-            assertThat(ids(JobPlan.of(WELDED, done.order()))).as("and stays moved").isEqualTo(done.order())
-                    .containsSubsequence("source", "display");
+            assertThat(ids(JobPlan.of(WELDED, done.order(), Map.of()))).as("and stays moved").isEqualTo(done.order())
+                    .containsSubsequence("splice", "source");
         });
     }
 
@@ -85,7 +95,7 @@ class JobPlanTest {
     @Test
     void undoingAStepTakesWhatStoodOnIt() {
         JobPlan plan = JobPlan.of(WELDED);
-        Set<String> done = Set.of("leaks", "source", "battery", "place", "drill");
+        Set<String> done = Set.of("leaks", "place", "drill");
         assertThat(plan.dependants(step(plan, "place"), done)).extracting(Step::id).containsExactly("drill");
         assertThat(plan.next(done)).map(Step::id).hasValue("display");
         assertThat(plan.minutesLeft(Set.of()) - plan.minutesLeft(Set.of("leaks"))).as("(5 + 4·10 + 25)/6").isBetween(11,
@@ -120,7 +130,8 @@ class JobPlanTest {
             for (Schedule.Slot a : schedule.slots()) {
                 for (Schedule.Slot b : schedule.slots()) {
                     boolean apart = a.to() <= b.from() + 1e-9 || b.to() <= a.from() + 1e-9;
-                    boolean sameLift = a.step().where() == Step.Where.UNDER && b.step().where() == Step.Where.UNDER;
+                    boolean sameLift = (a.step().where() == Step.Where.UNDER || a.step().engine())
+                            && (b.step().where() == Step.Where.UNDER || b.step().engine());
                     assertThat(a.equals(b) || apart || (a.person() != b.person() && !sameLift)).isTrue();
                     if (a.step().after().contains(b.step().id())) {
                         assertThat(a.from()).isGreaterThanOrEqualTo(b.to() - 1e-9);
@@ -182,5 +193,11 @@ class JobPlanTest {
         assertThat(LeakEstimate.of(0.004, 2e-3, 14.7).part()).isCloseTo(4 * small.part(), within(1e-12));
         assertThat(LeakEstimate.of(0.002, 1e-3, 14.7).part()).isCloseTo(2 * small.part(), within(1e-12));
         assertThat(small.part()).isBetween(0.001, 0.02);
+        Intake vee = WELDED.withDisplacement(2e-3).withBanks(2).withExhaust(WELDED.exhaust().withSegments(
+                List.of(Segment.straight(Line.FIRST, Kind.PIPE, 0.5, 0.05, 0.0),
+                        Segment.straight(Line.SECOND, Kind.PIPE, 0.5, 0.05, 0.0))));
+        assertThat(LeakEstimate.of(0.002, vee, 14.7).orElseThrow().part()).as("half the engine blows through each")
+                .isCloseTo(2 * small.part(), within(1e-12));
+        assertThat(LeakEstimate.of(0.002, vee.withDisplacement(null), 14.7)).isEmpty();
     }
 }

@@ -66,6 +66,20 @@ class DiagnosisTest {
                 .isCloseTo(right(2.5), within(0.02));
     }
 
+    /** The points agree with the mixture and contradict what was noted: no wrong ratio of 14.69994, but a wrong note. */
+    @Test
+    void aReaderThatDoesNotHoldWhatWasNoted() {
+        Reader noted = LOGGER.withSetting(new SlopeOffset(2, 10));
+        Diagnosis right = Diagnostician.diagnose(LAW, noted, points(DiagnosisTest::right, 2, FIVE), KNOWN);
+        assertThat(right.best().cause()).isEqualTo(Cause.NONE);
+        assertThat(right.withinTolerance()).isTrue();
+        assertThat(right.settingHeld()).isFalse();
+        Diagnosis held = Diagnostician.diagnose(LAW, noted, points(v -> 2 * v + 10, 2, FIVE), KNOWN);
+        assertThat(held.best().cause()).as("it shows what it was told").isNotEqualTo(Cause.WRONG_STOICH);
+        assertThat(held.settingHeld()).isTrue();
+        assertThat(diagnose(DiagnosisTest::right).settingHeld()).isTrue();
+    }
+
     /** 2.2 kΩ of output into 54 kΩ of input. */
     @Test
     void loadingIsAGain() {

@@ -133,7 +133,8 @@ class GroundTest {
         assertThat(cost(apart, School.BATTERY).shift()).isCloseTo(0, within(1e-12));
         assertThat(cost(apart, School.READER).shift()).isCloseTo(0, within(1e-12));
         assertThat(cost(apart, School.CHASSIS).shift()).as("but not the strap").isCloseTo(11.2 * 0.005, within(1e-6));
-        assertThat(GroundPlan.UNMEASURED.withTwoWires(true).withSchool(School.READER).cost()).isPresent();
+        assertThat(GroundPlan.UNMEASURED.withTwoWires(true).withSchool(School.READER).cost())
+                .as("a wire that nobody measured proves nothing").isEmpty();
     }
 
     @Test
@@ -173,5 +174,42 @@ class GroundTest {
         assertThat(PLAN.withMeasured(School.CHASSIS, 0.1).withMeasured(School.CHASSIS, null)).isEqualTo(PLAN);
         assertThat(GroundPlan.UNMEASURED.withSchool(School.CHASSIS).cost()).isEmpty();
         assertThat(GroundPlan.UNMEASURED.costs()).isEmpty();
+    }
+
+    /** By hand: 3 A of the reader's own through its 10 mΩ lift its ground by 30 mV, and the reader reads so much less. */
+    @Test
+    void theReadersOwnCurrentLiftsItsGround() {
+        double bare = cost(PLAN, School.BATTERY).shift();
+        assertThat(cost(PLAN.withReaderDraw(3.0), School.BATTERY).shift()).isCloseTo(bare - 0.03, within(1e-9));
+        assertThat(cost(PLAN.withReaderDraw(3.0), School.READER).shift()).as("both are lifted alike")
+                .isCloseTo(cost(PLAN, School.READER).shift(), within(1e-9));
+    }
+
+    /** The wire to the battery passes the engine: copper at 80 °C, as the feed's. */
+    @Test
+    void theWireToTheBatteryIsWarm() {
+        Conductor copper = new Conductor(1.6, WireGauge.crossSection(18));
+        assertThat(PLAN.wire(School.BATTERY)).isCloseTo(copper.resistance() * (1 + 0.00393 * 60), within(1e-9));
+        assertThat(PLAN.wire(School.READER)).isCloseTo(new Conductor(0.4, WireGauge.crossSection(18)).resistance(),
+                within(1e-9));
+    }
+
+    /** What each load adds over its current is the resistance it shares: a network of our own is found again. */
+    @Test
+    void theTrialFindsTheResistancesBehindTheShift() {
+        double strap = 0.004;
+        GroundPlan built = PLAN.withSchool(School.CHASSIS).withStrap(strap);
+        GroundTrial trial = GroundTrial.NONE.withLamps(9.0).withFan(14.0)
+                .with(GroundTrial.On.NOTHING, cost(built.withOthers(0.0).withMean(0.0), School.CHASSIS).shift())
+                .with(GroundTrial.On.HEATER, cost(built.withOthers(0.0), School.CHASSIS).shift())
+                .with(GroundTrial.On.LAMPS, cost(built.withOthers(9.0), School.CHASSIS).shift())
+                .with(GroundTrial.On.FAN, cost(built.withOthers(23.0), School.CHASSIS).shift());
+        assertThat(trial.loadOhms().orElseThrow()).isCloseTo(strap, within(1e-9));
+        assertThat(trial.heaterOhms(1.2).orElseThrow()).isCloseTo(built.wire(School.CHASSIS) + strap, within(1e-9));
+        assertThat(trial.heaterOhms(null)).isEmpty();
+        assertThat(trial.with(GroundTrial.On.LAMPS, null).loadOhms()).as("nothing to compare with").isEmpty();
+        GroundPlan tried = PLAN.withSchool(School.CHASSIS).withTrial(trial).withOthers(12.0);
+        assertThat(tried.cost().orElseThrow().shift()).as("what was found stands for the usual strap")
+                .isCloseTo(cost(built.withOthers(12.0), School.CHASSIS).shift(), within(1e-9));
     }
 }

@@ -141,14 +141,35 @@ class SignalTest {
     void theHeaterIsAtRiskUntilThePipeIsDry() {
         Estimate dry = new Estimate(18, 40);
         HeaterTiming ignition = HeaterTiming.OPEN.withSchool(HeaterTiming.School.WITH_IGNITION);
-        assertThat(ignition.atRisk(HeaterTiming.School.WITH_IGNITION, dry)).isEqualTo(dry);
+        assertThat(ignition.atRisk(HeaterTiming.School.WITH_IGNITION, dry)).as("from when the ceramic is hot")
+                .isEqualTo(new Estimate(3, 25));
+        assertThat(ignition.judge(new Estimate(2, 15)).verdict()).as("dry before it is hot").isEqualTo(Verdict.PASS);
+        assertThat(ignition.judge(new Estimate(2, 15.1)).verdict()).isEqualTo(Verdict.WARN);
         assertThat(ignition.judge(dry).verdict()).isEqualTo(Verdict.WARN);
         HeaterTiming timer = HeaterTiming.OPEN.withSchool(HeaterTiming.School.TIMER_RELAY);
-        assertThat(timer.atRisk(HeaterTiming.School.TIMER_RELAY, dry)).isEqualTo(new Estimate(0, 10));
-        assertThat(timer.judge(dry).verdict()).isEqualTo(Verdict.WARN);
+        assertThat(timer.atRisk(HeaterTiming.School.TIMER_RELAY, dry)).isEqualTo(new Estimate(0, 0));
+        assertThat(timer.withDelay(24.0).judge(dry).verdict()).isEqualTo(Verdict.WARN);
+        assertThat(timer.withDelay(100.0).judge(dry).verdict()).isEqualTo(Verdict.PASS);
+        assertThat(timer.withDelay(100.1).judge(dry).consequence().metric()).as("a minute past dry").contains("soots");
         assertThat(timer.withDelay(45.0).judge(dry).verdict()).isEqualTo(Verdict.PASS);
         assertThat(timer.judge(null).verdict()).isEqualTo(Verdict.UNKNOWN);
         assertThat(HeaterTiming.OPEN.judge(dry).verdict()).isEqualTo(Verdict.UNKNOWN);
+    }
+
+    /** The law is scaled for the logger, and its ground is where the signal's goes; what its input takes reaches Scale. */
+    @Test
+    void withGaugeAndLoggerTheSignalIsTheLoggers() {
+        Set<ReaderKind> both = Set.of(ReaderKind.GAUGE, ReaderKind.LOGGER);
+        Wiring wiring = Wiring.UNMEASURED
+                .withGround(GroundPlan.UNMEASURED.withSchool(School.READER).withTwoWires(true))
+                .withSignals(Signals.NONE.withOutputOhms(1000.0)
+                        .with(ReaderKind.GAUGE, h -> h.withForm(Form.SINGLE_ENDED).withInputOhms(1e6))
+                        .with(ReaderKind.LOGGER, h -> h.withForm(Form.SINGLE_ENDED).withInputOhms(9_000.0)));
+        assertThat(wiring.needed(both)).filteredOn(w -> w.work() == Work.SIGNAL_GROUND).singleElement()
+                .extracting(Wire::to).isEqualTo(Device.LOGGER);
+        assertThat(WireRules.effect(wiring, both).atPin(4.0)).isCloseTo(3.6, within(1e-9));
+        assertThat(WireRules.effect(wiring.withSignals(wiring.signals().withOutputOhms(null)), both).atPin(4.0))
+                .isEqualTo(4.0);
     }
 
     @Test

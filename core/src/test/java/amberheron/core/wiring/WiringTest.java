@@ -1,5 +1,6 @@
 package amberheron.core.wiring;
 
+import amberheron.core.plan.Intake.ReaderKind;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -37,7 +38,7 @@ class WiringTest {
 
     private static Wiring wiring(PowerSource source, @Nullable Double fuse, GroundPlan ground) {
         return Wiring.UNMEASURED.withSources(List.of(source)).withTaken("A")
-                .withFeed(new Feed(1.5, 1e-6, false, null)).withFuse(fuse).withDraw(3.0).withGround(ground);
+                .withFeed(new Feed(1.5, 1e-6, false, null, null, null)).withFuse(fuse).withDraw(3.0).withGround(ground);
     }
 
     private static Wiring wiring(@Nullable Double off, @Nullable Double on, @Nullable Double cranking,
@@ -50,7 +51,8 @@ class WiringTest {
         return all.stream().filter(f -> f.check().key().equals(id)).findFirst().orElseThrow();
     }
 
-    private static final GroundPlan APART = GroundPlan.UNMEASURED.withSchool(School.READER).withTwoWires(true);
+    private static final GroundPlan APART = GroundPlan.UNMEASURED.withSchool(School.READER).withTwoWires(true)
+            .withToReader(0.5).withSection(WireGauge.crossSection(18)).withMean(1.2).withPeak(2.6);
 
     /** NBS Handbook 100 copper wire tables, mΩ/m at 20 °C. */
     @ParameterizedTest
@@ -66,7 +68,8 @@ class WiringTest {
     void theSharedGroundThatReadsLean() {
         GroundPlan shared = GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0)
                 .withSection(WireGauge.crossSection(18)).withMean(1.2);
-        assertThat(WireRules.shift(shared).orElseThrow()).isCloseTo(0.075, within(5e-4));
+        assertThat(WireRules.shift(Wiring.UNMEASURED.withGround(shared), Set.of()).orElseThrow()).isCloseTo(0.075,
+                within(5e-4));
         Finding shift = finding(wiring(0.0, 12.4, 9.8, 5.0, shared), "ground");
         assertThat(shift.verdict()).isEqualTo(Verdict.FAIL);
         assertThat(shift.lambdaCost()).isCloseTo(0.15 / 14.7, within(1e-4));
@@ -79,6 +82,9 @@ class WiringTest {
         assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0,
                 GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0).withMean(1.2)), "ground")
                 .verdict())
+                .isEqualTo(Verdict.UNKNOWN);
+        assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, GroundPlan.UNMEASURED.withSchool(School.READER)
+                .withTwoWires(true)), "ground").verdict()).as("two wires of which nothing was measured")
                 .isEqualTo(Verdict.UNKNOWN);
         assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, APART), "ground").verdict()).isEqualTo(Verdict.PASS);
     }
@@ -93,7 +99,8 @@ class WiringTest {
                 .isEqualTo(Verdict.WARN);
         assertThat(WireRules.judge(wiring(0.0, 12.4, 9.8, 5.0, APART), AT))
                 .filteredOn(f -> !f.check().key().contains(".") && !f.check().key().equals("heater"))
-                .extracting(Finding::verdict).hasSize(9).containsOnly(Verdict.PASS);
+                .filteredOn(f -> !f.check().is(WireCheck.HOST)).extracting(Finding::verdict).hasSize(10)
+                .containsOnly(Verdict.PASS);
     }
 
     /** Each pattern of states, as a meter with a little noise shows it. */
@@ -161,9 +168,9 @@ class WiringTest {
         double loop = 3.0 / 58 * (1 + 0.00393 * 60);
         assertThat(Objects.requireNonNull(finding(wiring, "feed").figure()).si()).isCloseTo(12.4 - 3 * loop,
                 within(1e-9));
-        Wiring thin = wiring.withFeed(new Feed(6.0, 0.35e-6, false, null));
+        Wiring thin = wiring.withFeed(new Feed(6.0, 0.35e-6, false, null, null, null));
         assertThat(finding(thin, "feed").verdict()).isEqualTo(Verdict.WARN);
-        Wiring constant = wiring(12.5, 12.5, 9.8, 5.0, APART).withFeed(new Feed(1.5, 1e-6, false, 60.0));
+        Wiring constant = wiring(12.5, 12.5, 9.8, 5.0, APART).withFeed(new Feed(1.5, 1e-6, false, 60.0, null, null));
         assertThat(Objects.requireNonNull(finding(constant, "drain").figure()).si()).isCloseTo(25 / 24.0, within(1e-9));
         assertThat(PowerRules.judge(source(0.0, 12.4, 9.8), Feed.UNMEASURED, 5.0, 3.0))
                 .noneMatch(f -> f.check().key().equals("drain"));
@@ -171,6 +178,8 @@ class WiringTest {
 
     @Test
     void aTappedCircuitKeepsItsOwnFuse() {
+        assertThat(finding(wiring(source(0.0, 12.4, 9.8), 5.0, APART), "host").verdict())
+                .as("a circuit nobody looked at").isEqualTo(Verdict.UNKNOWN);
         PowerSource tapped = source(0.0, 12.4, 9.8).withHostFuse(10.0);
         assertThat(finding(wiring(tapped, 5.0, APART), "host").verdict()).isEqualTo(Verdict.UNKNOWN);
         assertThat(finding(wiring(tapped.withHostLoad(5.0), 5.0, APART), "host").verdict()).isEqualTo(Verdict.PASS);
@@ -181,7 +190,8 @@ class WiringTest {
     @ParameterizedTest
     @CsvSource({"5, 1.0, PASS", "3, 1.0, FAIL", "2, 1.0, FAIL", "10, 1.0, WARN", "12, 1.0, FAIL", "5, 0.35, FAIL"})
     void theFuseStandsAboveTheDrawAndBelowTheWire(double fuse, double mm2, Verdict verdict) {
-        Wiring wiring = wiring(0.0, 12.4, 9.8, fuse, APART).withFeed(new Feed(1.0, mm2 * 1e-6, false, null));
+        Wiring wiring = wiring(0.0, 12.4, 9.8, fuse, APART)
+                .withFeed(new Feed(1.0, mm2 * 1e-6, false, null, null, null));
         assertThat(finding(wiring, "fuse").verdict()).isEqualTo(verdict);
     }
 
@@ -196,7 +206,7 @@ class WiringTest {
     /** By hand, at 80 °C: 0.5 mm² there and back over 4 m is 341 mΩ, at 3 A 1.02 V; over 8 m twice that. */
     @Test
     void theSmallestWireStandsTheFuseAndLeavesTheVolts() {
-        Feed four = new Feed(4.0, null, false, null);
+        Feed four = new Feed(4.0, null, false, null, null, null);
         assertThat(PowerRules.smallestWire(four, 5, 3, 12.4)).hasValue(0.5e-6);
         assertThat(PowerRules.smallestWire(four.withLength(8.0), 5, 3, 12.4)).hasValue(0.75e-6);
         assertThat(PowerRules.smallestWire(four, 10, 3, 12.4)).as("the fuse asks for more").hasValue(1e-6);
@@ -204,5 +214,81 @@ class WiringTest {
         assertThat(PowerRules.smallestWire(Feed.UNMEASURED, 5, 3, 12.4)).isEmpty();
         assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, APART).withFeed(four), "feed").consequence().metric())
                 .contains("smallest wire for this length and fuse: 0.50 mm²");
+    }
+
+    /** Each state's limit from both sides. */
+    @ParameterizedTest
+    @CsvSource({"OFF, 0.5, PASS", "OFF, 0.51, FAIL", "ACCESSORY, 0.5, PASS", "ACCESSORY, 0.51, WARN", "ON, 11.0, PASS",
+            "ON, 10.99, WARN", "ON, 0.5, FAIL", "ON, 0.51, WARN", "CRANKING, 6.0, PASS", "CRANKING, 5.99, WARN",
+            "RUNNING, 12.8, PASS", "RUNNING, 12.79, WARN", "LAMPS, 13.6, PASS", "LAMPS, 13.59, WARN",
+            "LAMPS, 14.6, PASS", "LAMPS, 14.61, WARN", "INDICATORS, 13.6, PASS", "INDICATORS, 13.59, WARN"})
+    void everyStateOfASourceHasItsLimit(KeyState state, double volts, Verdict verdict) {
+        PowerSource source = source(0.0, 12.4, 9.8).withVolts(state, volts);
+        assertThat(PowerRules.judge(source, Feed.UNMEASURED, 5.0, 3.0)).filteredOn(f -> f.check().is(state))
+                .singleElement().extracting(Finding::verdict).isEqualTo(verdict);
+    }
+
+    /** A relay's feed starts at the battery, and its source only holds the coil: 4 V while cranking do. */
+    @Test
+    void aRelayFeedsFromTheBattery() {
+        Feed relay = new Feed(1.5, 1e-6, true, null, null, null);
+        Wiring wiring = wiring(0.0, 10.6, 5.0, 5.0, APART).withFeed(relay);
+        assertThat(finding(wiring, "feed").verdict()).as("the source's volts say nothing of it")
+                .isEqualTo(Verdict.UNKNOWN);
+        assertThat(finding(wiring, "feed").asks()).containsExactly(WireField.AT_BATTERY.address());
+        Finding fed = finding(wiring.withFeed(relay.withAtBattery(12.5)), "feed");
+        assertThat(Objects.requireNonNull(fed.figure()).si()).isCloseTo(12.5 - 3 * 3.0 / 58 * (1 + 0.00393 * 60),
+                within(1e-9));
+        assertThat(finding(wiring, "cranking").verdict()).isEqualTo(Verdict.PASS);
+        assertThat(finding(wiring(0.0, 10.6, 3.9, 5.0, APART).withFeed(relay), "cranking").verdict())
+                .isEqualTo(Verdict.WARN);
+        assertThat(WireRules.judge(wiring, AT)).noneMatch(f -> f.check().is(WireCheck.HOST));
+    }
+
+    /** 10.5 V at the controller, a fortnight on half a battery: each from both sides, by Ohm's law and by hand. */
+    @Test
+    void feedAndDrainAtTheirLimits() {
+        double loop = 3.0 / 58 * (1 + 0.00393 * 60);
+        assertThat(finding(wiring(0.0, 10.5 + 3 * loop + 1e-6, 9.8, 5.0, APART), "feed").verdict())
+                .isEqualTo(Verdict.PASS);
+        assertThat(finding(wiring(0.0, 10.5 + 3 * loop - 1e-6, 9.8, 5.0, APART), "feed").verdict())
+                .isEqualTo(Verdict.WARN);
+        // A second, constant feed of 60 mA takes half of 40.32 A·h in 14 days.
+        Feed memory = new Feed(1.5, 1e-6, false, 40.33, null, 0.06);
+        assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, APART).withFeed(memory), "drain").verdict())
+                .isEqualTo(Verdict.PASS);
+        assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, APART).withFeed(memory.withBattery(40.31)), "drain").verdict())
+                .isEqualTo(Verdict.FAIL);
+    }
+
+    /** Numbers, or a difference of two wires, do not feel the ground; the sensors on the reader's ground still do. */
+    @ParameterizedTest
+    @CsvSource({"SINGLE_ENDED, FAIL", "DIFFERENTIAL, PASS", "CAN, PASS", "SERIAL, PASS"})
+    void aShiftIsFeltOnlyWhereVoltsAreMeasuredAgainstTheGround(Hookup.Form form, Verdict verdict) {
+        GroundPlan shared = GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0).withToReader(0.4)
+                .withSection(WireGauge.crossSection(18)).withMean(1.2).withPeak(2.6);
+        Wiring wiring = wiring(0.0, 12.4, 9.8, 5.0, shared)
+                .withSignals(Signals.NONE.with(ReaderKind.ECU, h -> h.withForm(form)));
+        WireRules.Surroundings ecu = new WireRules.Surroundings(Set.of(ReaderKind.ECU), LAW, null, Tolerance.LAMBDA);
+        assertThat(WireRules.judge(wiring, ecu)).filteredOn(f -> f.check().is(WireCheck.GROUND)).singleElement()
+                .extracting(Finding::verdict).isEqualTo(verdict);
+        assertThat(WireRules.shift(wiring, ecu.readers()).orElseThrow() == 0).isEqualTo(verdict == Verdict.PASS);
+        assertThat(WireRules.cure(wiring, ecu).isPresent()).isEqualTo(verdict == Verdict.FAIL);
+        Wiring through = wiring.withGround(shared.withSchool(School.READER));
+        assertThat(WireRules.judge(through, ecu)).filteredOn(f -> f.check().is(WireCheck.GROUND)).singleElement()
+                .extracting(Finding::verdict).isEqualTo(Verdict.WARN);
+    }
+
+    /** A ripple of twice the tolerance swings the number by it: from both sides. */
+    @Test
+    void theHeatersRippleIsJudged() {
+        double limit = 2 * Tolerance.LAMBDA / LAW.lambdaPerVolt();
+        GroundPlan plan = GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(1.0)
+                .withSection(WireGauge.crossSection(18)).withMean(0.1);
+        double ohms = plan.wire(School.SAME_POINT);
+        assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, plan.withPeak(limit / ohms - 1e-6)), "ripple").verdict())
+                .isEqualTo(Verdict.PASS);
+        assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, plan.withPeak(limit / ohms + 1e-6)), "ripple").verdict())
+                .isEqualTo(Verdict.WARN);
     }
 }

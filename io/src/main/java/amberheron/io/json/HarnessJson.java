@@ -66,7 +66,7 @@ final class HarnessJson {
         ArrayNode tested = joined.putArray("tested");
         joints.tested()
                 .forEach(t -> tested.addObject().put("id", t.id()).put("wire", t.wire()).put("section", t.section())
-                        .put("pull", t.pull()).put("ohms", t.ohms()));
+                        .put("pull", t.pull()).put("drop", t.drop()));
         AsWired wired = harness.asWired();
         ArrayNode photos = out.putObject("asWired").put("atSource", wired.atSource())
                 .put("atController", wired.atController()).put("date", JobJson.text(wired.date()))
@@ -120,7 +120,7 @@ final class HarnessJson {
         return new Joints(at.choiceOrNull("school", Joints.School.values()), new TreeSet<>(at.integers("done")),
                 at.list("tested").stream()
                         .map(t -> new Joints.Test(t.text("wire", ""), WiringJson.positiveOrNull(t, "section"),
-                                t.numberOrNull("pull"), t.numberOrNull("ohms"), t.text("id", "")))
+                                t.numberOrNull("pull"), t.numberOrNull("drop"), t.text("id", "")))
                         .toList());
     }
 

@@ -15,7 +15,28 @@ final class JobUpgrade {
     }
 
     static ObjectNode toCurrent(ObjectNode tree) {
-        return toThree(toTwo(tree));
+        return leadToRoute(toThree(toTwo(tree)));
+    }
+
+    /** The lead was asked at the place and at the wiring; it stands with the wiring's route. */
+    private static ObjectNode leadToRoute(ObjectNode tree) {
+        JsonNode lead = tree.path("placing").path("probe").path("lead");
+        JsonNode harness = tree.path("wiring").path("harness");
+        if (!lead.isNumber() || harness.path("route").path("lead").isNumber()
+                || !(tree.get("wiring") instanceof ObjectNode)) {
+            return tree;
+        }
+        ObjectNode out = tree.deepCopy();
+        ObjectNode wiring = (ObjectNode) out.get("wiring");
+        ObjectNode kept = wiring.get("harness") instanceof ObjectNode h ? h : wiring.putObject("harness");
+        ObjectNode route = kept.get("route") instanceof ObjectNode r
+                ? r
+                : kept.putObject("route").put("lookedBehind", false).put("dripLoop", false);
+        // With the place it was the whole cable.
+        double extension = route.path("extension").asDouble(0);
+        double whole = lead.doubleValue();
+        route.put("lead", extension < whole ? whole - extension : whole);
+        return out;
     }
 
     private static ObjectNode toThree(ObjectNode tree) {

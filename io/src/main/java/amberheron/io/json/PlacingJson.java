@@ -20,7 +20,7 @@ final class PlacingJson {
         Cursor bung = at.object("bung");
         return new Placing(at.list("candidates").stream().map(PlacingJson::candidate).toList(),
                 at.textOrNull("chosen"),
-                probe.build(() -> new Probe(probe.numberOrNull("standOut"), probe.numberOrNull("lead"),
+                probe.build(() -> new Probe(probe.numberOrNull("standOut"),
                         probe.numberOrNull("leadExit"), probe.numberOrNull("leadOnward"))),
                 bung.build(() -> new Bung(bung.number("diameter"), bung.number("lip"), bung.flag("stepped"))),
                 fitted(at.object("fitted")));
@@ -29,7 +29,7 @@ final class PlacingJson {
     private static Candidate candidate(Cursor at) {
         return new Candidate(at.text("id"), at.text("note", ""), at.choice("line", Line.values()),
                 at.numberOrNull("distance"), at.numberOrNull("clock"), at.numberOrNull("slope"), at.number("lean"),
-                at.choice("hole", Candidate.Hole.values()));
+                at.choice("hole", Candidate.Hole.values()), at.numberOrNull("gas"));
     }
 
     private static AsFitted fitted(Cursor at) {
@@ -43,10 +43,10 @@ final class PlacingJson {
         ArrayNode candidates = out.putArray("candidates");
         placing.candidates().forEach(c -> candidates.addObject().put("id", c.id()).put("note", c.note())
                 .put("line", Cursor.id(c.line())).put("distance", c.distance()).put("clock", c.clock())
-                .put("slope", c.slope()).put("lean", c.lean()).put("hole", Cursor.id(c.hole())));
+                .put("slope", c.slope()).put("lean", c.lean()).put("hole", Cursor.id(c.hole())).put("gas", c.gas()));
         out.put("chosen", placing.chosen());
         Probe probe = placing.probe();
-        out.putObject("probe").put("standOut", probe.standOut()).put("lead", probe.lead())
+        out.putObject("probe").put("standOut", probe.standOut()).putNull("lead")
                 .put("leadExit", probe.leadExit()).put("leadOnward", probe.leadOnward());
         Bung bung = placing.bung();
         out.putObject("bung").put("diameter", bung.diameter()).put("lip", bung.lip()).put("stepped", bung.stepped());

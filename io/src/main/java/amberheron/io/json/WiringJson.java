@@ -1,5 +1,6 @@
 package amberheron.io.json;
 
+import amberheron.core.wiring.GroundTrial;
 import amberheron.core.harness.Harness;
 import amberheron.core.wiring.Feed;
 import amberheron.core.wiring.GroundPlan;
@@ -26,7 +27,7 @@ final class WiringJson {
         Cursor ground = at.object("ground");
         return new Wiring(at.list("sources").stream().map(WiringJson::source).toList(), at.textOrNull("taken"),
                 new Feed(positiveOrNull(feed, "length"), positiveOrNull(feed, "crossSection"), feed.flag("relay"),
-                        positiveOrNull(feed, "battery")),
+                        positiveOrNull(feed, "battery"), feed.numberOrNull("atBattery"), feed.numberOrNull("memory")),
                 at.numberOrNull("fuse"), at.numberOrNull("draw"),
                 ground(ground),
                 at.text("groundPoint", ""), at.objectOrNone("signals").map(HarnessJson::signals).orElse(Signals.NONE),
@@ -51,7 +52,16 @@ final class WiringJson {
                 positiveOrNull(at, "toBattery"), positiveOrNull(at, "toChassis"), positiveOrNull(at, "toReader"),
                 positiveOrNull(at, "section"), at.numberOrNull("mean"), at.numberOrNull("peak"),
                 at.numberOrNull("others"), positiveOrNull(at, "strap"), at.numberOrNull("display"),
-                positiveOrNull(at, "joint"), measured);
+                positiveOrNull(at, "joint"), at.numberOrNull("readerDraw"), measured,
+                at.objectOrNone("trial").map(WiringJson::trial).orElse(GroundTrial.NONE));
+    }
+
+    private static GroundTrial trial(Cursor at) {
+        GroundTrial trial = new GroundTrial(Map.of(), at.numberOrNull("lampsDraw"), at.numberOrNull("fanDraw"));
+        for (GroundTrial.On on : GroundTrial.On.values()) {
+            trial = trial.with(on, at.numberOrNull(Cursor.id(on)));
+        }
+        return trial;
     }
 
     private static PowerSource source(Cursor at) {
@@ -97,16 +107,23 @@ final class WiringJson {
         Feed feed = wiring.feed();
         out.put("taken", wiring.taken());
         out.putObject("feed").put("length", feed.length()).put("crossSection", feed.crossSection())
-                .put("relay", feed.relay()).put("battery", feed.battery());
+                .put("relay", feed.relay()).put("battery", feed.battery()).put("atBattery", feed.atBattery())
+                .put("memory", feed.memory());
         out.put("fuse", wiring.fuse()).put("draw", wiring.draw());
         GroundPlan g = wiring.ground();
         ObjectNode ground = out.putObject("ground").put("school", Cursor.idOrNull(g.school()))
                 .put("twoWires", g.twoWires()).put("toBattery", g.toBattery()).put("toChassis", g.toChassis())
                 .put("toReader", g.toReader()).put("section", g.section()).put("mean", g.mean()).put("peak", g.peak())
-                .put("others", g.others()).put("strap", g.strap()).put("display", g.display()).put("joint", g.joint());
+                .put("others", g.others()).put("strap", g.strap()).put("display", g.display()).put("joint", g.joint())
+                .put("readerDraw", g.readerDraw());
         ObjectNode measured = ground.putObject("measured");
         for (School school : School.values()) {
             measured.put(Cursor.id(school), g.measured().get(school));
+        }
+        ObjectNode trial = ground.putObject("trial").put("lampsDraw", g.trial().lamps()).put("fanDraw",
+                g.trial().fan());
+        for (GroundTrial.On on : GroundTrial.On.values()) {
+            trial.put(Cursor.id(on), g.trial().at(on).orElse(null));
         }
         out.put("groundPoint", wiring.groundPoint());
         out.set("signals", HarnessJson.write(wiring.signals()));

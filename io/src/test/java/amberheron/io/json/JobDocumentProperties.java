@@ -1,5 +1,6 @@
 package amberheron.io.json;
 
+import amberheron.core.wiring.GroundTrial;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.job.RestsOn;
 import amberheron.core.job.Changes;
@@ -148,10 +149,11 @@ class JobDocumentProperties {
         List<Candidate> places = new ArrayList<>();
         for (int i = random.nextInt(4); i > 0; i--) {
             places.add(new Candidate("P" + i, words(random), any(random, Segment.Line.values()), maybe(random, 4),
-                    maybe(random, 3), maybe(random, 1), random.nextGaussian(), any(random, Candidate.Hole.values())));
+                    maybe(random, 3), maybe(random, 1), random.nextGaussian(), any(random, Candidate.Hole.values()),
+                    random.nextBoolean() ? null : 900 + 300 * random.nextDouble()));
         }
         Placing placing = new Placing(places, random.nextBoolean() ? null : "P1",
-                new Probe(maybe(random, 0.1), maybe(random, 3), maybe(random, 2), maybe(random, 2)),
+                new Probe(maybe(random, 0.1), maybe(random, 2), maybe(random, 2)),
                 new Bung(0.03, 0.022, random.nextBoolean()),
                 new AsFitted(maybe(random, 2), maybe(random, 1), random.nextDouble() / 4, random.nextDouble() / 4,
                         random.nextBoolean() ? null : LocalDate.of(2026, 3, 4),
@@ -170,12 +172,15 @@ class JobDocumentProperties {
             sources.add(source);
         }
         Wiring wiring = new Wiring(sources, random.nextBoolean() ? null : "S1",
-                new Feed(maybe(random, 5), maybe(random, 1e-5), random.nextBoolean(), maybe(random, 90)),
+                new Feed(maybe(random, 5), maybe(random, 1e-5), random.nextBoolean(), maybe(random, 90),
+                        maybe(random, 14), maybe(random, 0.1)),
                 maybe(random, 20), maybe(random, 5),
                 new GroundPlan(perhaps(random, GroundPlan.School.values()), random.nextBoolean(), maybe(random, 5),
                         maybe(random, 5), maybe(random, 5), maybe(random, 1e-5), maybe(random, 3), maybe(random, 3),
                         maybe(random, 90), maybe(random, 0.1), maybe(random, 1), maybe(random, 0.01),
-                        Map.of(GroundPlan.School.CHASSIS, random.nextGaussian())),
+                        maybe(random, 3), Map.of(GroundPlan.School.CHASSIS, random.nextGaussian()),
+                        GroundTrial.NONE.withLamps(maybe(random, 9)).with(any(random, GroundTrial.On.values()),
+                                maybe(random, 0.1))),
                 words(random), signals(random),
                 new HeaterTiming(perhaps(random, HeaterTiming.School.values()), maybe(random, 60)), harness(random));
         FreeAirCheck air = new FreeAirCheck(any(random, FreeAirCheck.School.values()),

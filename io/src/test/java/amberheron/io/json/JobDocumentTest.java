@@ -110,7 +110,7 @@ class JobDocumentTest {
         Job read = document.job();
         assertThat(read.done()).containsExactly("leaks");
         assertThat(read.chosenPlace().orElseThrow()).isEqualTo(new Candidate("B", "straight", Line.ALL, 0.61, 0.9,
-                -0.07, 0, Candidate.Hole.NONE));
+                -0.07, 0, Candidate.Hole.NONE, null));
         assertThat(read.wiring().source().orElseThrow().volts()).containsOnly(
                 Map.entry(KeyState.OFF, new PowerSource.Reading(0.0, Origin.UNRECORDED)),
                 Map.entry(KeyState.ON, new PowerSource.Reading(12.4, Origin.UNRECORDED)));
@@ -160,6 +160,24 @@ class JobDocumentTest {
         String text = document.with(read.withWiring(read.wiring().withFuse(4.0))).text();
         assertThat(text).contains("\"version\" : 3").contains("\"mood\" : \"calm\"");
         assertThat(JobDocument.read(file(text)).job()).isEqualTo(read.withWiring(read.wiring().withFuse(4.0)));
+    }
+
+    /** Once it was asked at the place as well; it is the same cable, and stands with its route. */
+    @Test
+    void theLeadStandsInOnePlace() throws IOException {
+        String old;
+        try (var in = Objects.requireNonNull(JobDocumentTest.class.getResourceAsStream("job-version-2.json"))) {
+            old = new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+        }
+        Job both = JobDocument.read(file(old)).job();
+        assertThat(both.wiring().harness().route().lead()).as("the route's own stands").isEqualTo(0.4);
+        JobDocument document = JobDocument.read(file(old.replaceFirst("\"lead\" : 0.4", "\"lead\" : null")));
+        assertThat(document.job().wiring().harness().route().cableInAll()).isEqualTo(2.4, within(1e-9));
+        Route cleared = document.job().wiring().harness().route().withLead(null);
+        String text = document.with(document.job().withWiring(document.job().wiring()
+                .withHarness(document.job().wiring().harness().withRoute(cleared)))).text();
+        assertThat(JobDocument.read(file(text)).job().wiring().harness().route().lead())
+                .as("what was taken back stays gone").isNull();
     }
 
     /** A removed draft is not an unknown field: it must not come back. */

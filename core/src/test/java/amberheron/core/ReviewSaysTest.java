@@ -1,0 +1,196 @@
+package amberheron.core;
+
+import java.util.ArrayList;
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.core.finding.Check;
+import amberheron.core.finding.Origin;
+import amberheron.core.finding.Source;
+import amberheron.core.freeair.AirField;
+import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.job.Changes;
+import amberheron.core.job.Job;
+import amberheron.core.job.JobReview;
+import amberheron.core.job.JobSummary;
+import amberheron.core.job.Progress;
+import amberheron.core.job.Shop;
+import amberheron.core.job.Station;
+import amberheron.core.job.Waiting;
+import amberheron.core.mixture.Fuel;
+import amberheron.core.mixture.MixtureScale;
+import amberheron.core.placement.AsFitted;
+import amberheron.core.placement.Candidate;
+import amberheron.core.placement.Placing;
+import amberheron.core.placement.Probe;
+import amberheron.core.plan.Intake;
+import amberheron.core.plan.Intake.ReaderKind;
+import amberheron.core.plan.JobPlan;
+import amberheron.core.plan.Step;
+import amberheron.core.scaling.CheckPoint;
+import amberheron.core.scaling.Reader;
+import amberheron.core.scaling.ReaderInput;
+import amberheron.core.scaling.ReaderSetting;
+import amberheron.core.wiring.GroundPlan.School;
+import amberheron.core.wiring.HeaterTiming;
+import amberheron.core.wiring.KeyState;
+import amberheron.core.harness.Joints;
+import amberheron.core.harness.Route;
+import java.io.IOException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+
+/**
+ * How every link of a job that is proven stands when one thing is changed, why, what is next, and the trust figure with
+ * what makes most of it. Kept beside the test as a text, as what the rules say is.
+ */
+class ReviewSaysTest {
+    private static final LocalDate DAY = LocalDate.of(2026, 5, 1);
+    private static final Instant THEN = Instant.parse("2026-05-01T10:00:00Z");
+    private static final Origin TYPED = new Origin(Origin.Kind.TYPED, "", THEN, "X");
+    private static final Source MADE_UP = Source.practice("made up for the test");
+    private static final Reader READER = new Reader("logger", "logger", Reader.Form.SLOPE_OFFSET,
+            MixtureScale.afr(14.7), 3, new ReaderInput(0, 5, 10), null, null, MADE_UP);
+
+    private final StringBuilder said = new StringBuilder();
+    /** What is said of the job that is proven: of the others only what differs is told. */
+    private List<String> proven = List.of();
+
+    private static Job proven() {
+        Intake intake = Intake.BLANK.withVehicle("van").withDisplacement(2e-3).withCylinders(4)
+                .withFuelSystem(Intake.FuelSystem.INJECTION).withFuel(new Fuel("e5", "E5", 14.7, MADE_UP))
+                .withCondition(Intake.Condition.SOUND).withExhaust(RulesSayTest.RUN)
+                .withReaders(Set.of(ReaderKind.LOGGER)).withMaterial(Intake.Material.MILD_STEEL);
+        Job job = Job.empty("X").withIntake(intake).withWiring(RulesSayTest.wiring())
+                .withPlacing(Placing.NONE
+                        .withCandidates(List.of(Candidate.named("A").withDistance(0.6).withClock(Math.toRadians(40))))
+                        .withChosen("A").withProbe(new Probe(0.085, 1.0, 1.0))
+                        .withFitted(new AsFitted(0.6, Math.toRadians(50), 0, 0, DAY, true, List.of())))
+                .withAir(new FreeAirCheck(FreeAirCheck.School.CLEAR_THEN_LEARN, 293.15, 0.5, 100.0, 0.2068, null, 90.0,
+                        DAY, "V-1"))
+                .withLaw(RulesSayTest.LAW).withReader(READER).withPoint(point(1)).withPoint(point(4))
+                .withProving(new Job.Proving("drive.csv", "ab", TYPED,
+                        RulesSayTest.log(600, 120, 1, 0.001, 0.002, 0.2)))
+                .withHandOver(new Job.HandOver("", DAY));
+        return job.withEntries(job.entries().entered(AirField.SHOWN.address(), TYPED)).withDone(
+                JobPlan.of(intake).steps().stream().map(Step::id).collect(Collectors.toSet()));
+    }
+
+    private static CheckPoint point(double volts) {
+        return new CheckPoint(volts, null, 2 * volts + 10, "", TYPED);
+    }
+
+    private void reviewed(String title, Job job) {
+        reviewed(title, job, Shop.of(List.of(RulesSayTest.LAW)).on(DAY.plusDays(45)));
+    }
+
+    private void reviewed(String title, Job job, Shop shop) {
+        JobReview review = new JobReview(job, shop);
+        List<String> lines = new ArrayList<>();
+        for (Station station : Station.values()) {
+            lines.add(say("%s: %s %s", station, review.state(station),
+                    review.because(station).stream().map(Check::key).collect(Collectors.joining(", "))));
+        }
+        review.next().ifPresent(n -> lines.add(say("next at %s: %s", n.station(), n.text().metric())));
+        review.stale().forEach(s -> lines.add("stale: " + s.text().metric()));
+        lines.add(review.trust().map(t -> say("trust: %s, %s",
+                t.at().stream().map(a -> say("%.2f ± %.5f", a.lambda(), a.analytic()))
+                        .collect(Collectors.joining(", ")),
+                t.largest().map(s -> say("%s %.3f", s.by(), s.share())).orElse("")))
+                .orElse("trust: cannot be told"));
+        review.chain().ifPresent(c -> lines.add(say("%s, shows %.3f at 0.85", c.basis(), c.shownLambda(0.85))));
+        review.groundCure().ifPresent(c -> lines.add("cure: " + c.text().metric()));
+        JobSummary summary = JobSummary.of(review);
+        lines.add(say("board: %s, %s", summary.on(), summary.detail()));
+        lines.add("have ready: " + review.plan().lacking(Set.of(), Set.of()).stream().map(Step.Item::name)
+                .collect(Collectors.joining("; ")));
+        said.append("# ").append(title).append('\n');
+        lines.stream().filter(l -> !proven.contains(l)).forEach(l -> said.append(l.strip()).append('\n'));
+        proven = proven.isEmpty() ? lines : proven;
+    }
+
+    private void changed(String title, UnaryOperator<Job> change) {
+        reviewed(title, change.apply(proven()));
+    }
+
+    /** Edited an hour after everything was read. */
+    private void edited(String title, UnaryOperator<Job> change) {
+        reviewed(title, Changes.noted(proven(), change.apply(proven()), THEN.plusSeconds(3600)));
+    }
+
+    @Test
+    void everyLinkStandsAsItIsKnownToStand() throws IOException {
+        reviewed("proven", proven());
+        reviewed("a year later", proven(), Shop.of(List.of(RulesSayTest.LAW)).on(DAY.plusMonths(13)));
+        reviewed("nothing", Job.empty("X"));
+        changed("rotten", j -> j.withIntake(j.intake().withCondition(Intake.Condition.ROTTEN)));
+        changed("fuel not said", j -> j.withIntake(j.intake().withFuel(null)));
+        changed("steps left", j -> j.withDone(Set.of("leaks", "place")));
+        changed("on hold", j -> j.withDone(Set.of("leaks")).withProgress(
+                Progress.NONE.withDone(Set.of("leaks")).withHold(Waiting.CUSTOMER)));
+        changed("weld is next",
+                j -> j.withDone(Set.of("leaks", "display", "place", "run", "source", "splice", "battery",
+                        "feed", "ground", "drill")).withProgress(j.progress().withInHand(Set.of("bung and plug"))
+                                .withDone(Set.of("leaks", "display", "place", "run", "source", "splice", "battery",
+                                        "feed",
+                                        "ground", "drill"))));
+        changed("not fitted", j -> j.withPlacing(j.placing().withFitted(AsFitted.NOTHING)));
+        changed("not tested tight", j -> j.withPlacing(j.placing().withFitted(
+                j.placing().fitted().withAirtight(null))));
+        changed("no place taken", j -> j.withPlacing(j.placing().withChosen(null)));
+        changed("source constant", j -> j.withWiring(j.wiring().withSource("A", s -> s.withVolts(KeyState.OFF, 12.5))));
+        changed("shared ground", j -> j.withWiring(j.wiring().withGround(
+                j.wiring().ground().withTwoWires(false).withSchool(School.SAME_POINT).withToChassis(3.0))));
+        changed("shared ground, no points", j -> j.withPoints(List.of()).withWiring(j.wiring().withGround(
+                j.wiring().ground().withTwoWires(false).withSchool(School.SAME_POINT).withToChassis(3.0))));
+        changed("pull-up, no points", j -> j.withPoints(List.of()).withWiring(j.wiring().withSignals(
+                j.wiring().signals().with(ReaderKind.LOGGER, h -> h.withPullUpOhms(30_000.0).withPullUpVolts(5.0)))));
+        changed("air not checked", j -> j.withAir(j.air().withShownOxygen(null, null)));
+        changed("air off", j -> j.withAir(j.air().withShownOxygen(0.19, DAY)));
+        changed("air's weather not known", j -> j.withAir(j.air().withHumidity(null)));
+        changed("no law", j -> j.withLaw(null));
+        changed("no reader", j -> j.withReader(null));
+        changed("no points, no grounds", j -> j.withPoints(List.of()).withWiring(j.wiring().withGround(
+                j.wiring().ground().withSchool(null))));
+        changed("one point", j -> j.withPoints(List.of(point(1))));
+        changed("points beside one another", j -> j.withPoints(List.of(point(1), point(1.1))));
+        changed("points undated", j -> j.withPoints(List.of(new CheckPoint(1.0, null, 12, ""),
+                new CheckPoint(4.0, null, 18, ""))));
+        changed("points shifted", j -> j.withPoints(List.of(new CheckPoint(1.0, null, 12.4, "", TYPED),
+                new CheckPoint(2.5, null, 15.4, "", TYPED), new CheckPoint(4.0, null, 18.4, "", TYPED))));
+        changed("another setting noted", j -> j.withReader(
+                READER.withSetting(new ReaderSetting.SlopeOffset(2.375, 7.3125))));
+        changed("no drive", j -> j.withProving(null));
+        changed("drive undated", j -> j.withProving(new Job.Proving("d", "ab", Origin.UNRECORDED,
+                RulesSayTest.log(600, 120, 1, 0.001, 0.002, 0.2))));
+        changed("drive simulated", j -> j.withProving(new Job.Proving("d", "ab",
+                new Origin(Origin.Kind.SIMULATED, "", THEN, "X"), RulesSayTest.log(600, 120, 1, 0.001, 0.002, 0.2))));
+        changed("drive lean", j -> j.withProving(new Job.Proving("d", "ab", TYPED,
+                RulesSayTest.log(600, 120, 1, 0.02, 0.002, 0.2))));
+        changed("read by a link", j -> j.withLaw(null).withReader(null).withPoints(List.of()).withIntake(
+                j.intake().withReaders(Set.of(ReaderKind.SOFTWARE)).withLink(Intake.Link.CAN)));
+        changed("not handed over", j -> j.withHandOver(new Job.HandOver("shield missing", null)));
+        changed("tuning days", j -> j.withIntake(j.intake().withPermanent(false)));
+        changed("kit, relay, its own way", j -> j.withWiring(j.wiring().withFeed(j.wiring().feed().withRelay(true))
+                .withHeater(HeaterTiming.OPEN).withFuse(7.5).withHarness(j.wiring().harness()
+                        .withJoints(Joints.NONE.joinedBy(Joints.School.PLUGGED)).withRoute(j.wiring().harness().route()
+                                .withExtension(0.0).withPassage(Route.Passage.NONE)))));
+        changed("soldered, fuse not known", j -> j.withWiring(j.wiring().withFuse(null).withHarness(j.wiring().harness()
+                .withJoints(Joints.NONE.joinedBy(Joints.School.SOLDERED)).withRoute(Route.UNMEASURED))));
+        edited("sensor changed", j -> j.withAir(j.air().withSensor("V-2")));
+        edited("calibrated anew", j -> j.withAir(j.air().withShownOxygen(0.207, DAY)));
+        edited("grounds moved", j -> j.withWiring(j.wiring().withGroundPoint("elsewhere")
+                .withGround(j.wiring().ground().withSchool(School.BATTERY))));
+        edited("hooked up anew", j -> j.withWiring(j.wiring().withSignals(
+                j.wiring().signals().with(ReaderKind.LOGGER, h -> h.withInputOhms(2e6)))));
+        edited("place moved", j -> j.withPlacing(j.placing().withCandidates(List.of(
+                Candidate.named("A").withDistance(0.6).withClock(Math.toRadians(40)), Candidate.named("B")))
+                .withChosen("B")));
+        edited("setting typed anew", j -> j.withReader(READER.withSetting(new ReaderSetting.SlopeOffset(2, 10))));
+        RulesSayTest.heldTo("review-says.txt", said);
+    }
+}
