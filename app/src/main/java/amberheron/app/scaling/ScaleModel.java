@@ -196,7 +196,7 @@ public final class ScaleModel implements StationModel {
         OutputLaw law = job.law();
         Reader reader = job.reader();
         Message caution = plain(
-                "The bench supply must not exceed 5 V: many inputs are damaged above it. Meter ground on the reader's sensor ground, not on the body.");
+                "The bench supply must not exceed 5 V: many inputs are damaged above it. Meter's black lead on the controller's own signal ground.");
         List<Source> checked = new ArrayList<>();
         if (law != null) {
             checked.add(law.source());

@@ -27,12 +27,15 @@ final class FeedLeaf implements Leaf {
     private final Session session;
     private final WireFields fields;
     private final FindingsTable findings;
+    private final EntryField atBattery;
     private final Node node;
 
     FeedLeaf(Session session) {
         this.session = session;
         fields = new WireFields(session);
         findings = new FindingsTable(session);
+        atBattery = feed("At the battery, key on", VOLT, 0, 60, 2, WireField.AT_BATTERY, Feed::atBattery,
+                Feed::withAtBattery);
         node = new Columns(300, Parts.card("Fuse and feed",
                 fields.flag("Fed", "wire.feed.relay", "straight from the source", "by a relay at the battery",
                         w -> w.feed().relay(), (w, v) -> w.withFeed(w.feed().withRelay(v))),
@@ -45,8 +48,7 @@ final class FeedLeaf implements Leaf {
                         Feed::withLength),
                         feed("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, WireField.FEED_SECTION, Feed::crossSection,
                                 Feed::withCrossSection)),
-                Parts.evenly(feed("At the battery, key on", VOLT, 0, 60, 2, WireField.AT_BATTERY, Feed::atBattery,
-                        Feed::withAtBattery),
+                Parts.evenly(atBattery,
                         feed("Second, constant feed draws", AMPERE, 0, 5, 3, WireField.MEMORY, Feed::memory,
                                 Feed::withMemory)),
                 feed("Battery, A·h", ONE, 1, 400, 0, WireField.BATTERY, Feed::battery, Feed::withBattery)),
@@ -67,6 +69,7 @@ final class FeedLeaf implements Leaf {
     @Override
     public void refresh() {
         findings.refresh(WireModel.findings(session, WireLeaf.FEED), "");
+        Parts.show(atBattery, session.job().wiring().feed().relay());
         fields.refresh();
     }
 }

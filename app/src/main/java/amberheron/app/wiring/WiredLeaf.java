@@ -57,14 +57,16 @@ final class WiredLeaf implements Leaf {
                 Parts.evenly(fields.text("For the next person", () -> "wire.wired.note",
                         "such as: fuse holder behind the glove box", w -> w.harness().asWired().note(),
                         (w, v) -> wired(w, a -> a.withNote(v))), date));
-        VBox trial = Parts.noted("Between the two grounds", new Label("black lead at the reader's, all stays on"),
+        VBox trial = Parts.card("Between the two grounds", Parts.text(
+                "Meter on volts, its black lead at the reader's ground. Engine off, each load switched on and left on; then the engine running.",
+                "soft"),
                 Parts.evenly(read("All off", GroundTrial.On.NOTHING), read("Heater on", GroundTrial.On.HEATER),
                         read("Lamps too", GroundTrial.On.LAMPS), read("Fan too", GroundTrial.On.FAN)),
                 Parts.evenly(drop(),
                         draws("Lamps draw", WireField.TRIAL_LAMPS, GroundTrial::lamps, GroundTrial::withLamps),
                         draws("Fan draws", WireField.TRIAL_FAN, GroundTrial::fan, GroundTrial::withFan)),
                 shared);
-        node = new Columns(300, Parts.stacked(Parts.card("Against the rules", findings), made),
+        node = Columns.even(300, Parts.stacked(Parts.card("Against the rules", findings), made),
                 Parts.stacked(trial, photos));
     }
 
