@@ -28,6 +28,9 @@ import javafx.scene.layout.VBox;
  */
 final class Reasons extends BorderPane {
     private List<Object> shown = List.of();
+    private Advice last = new Advice(Message.NONE, null, Message.NONE, Message.NONE, List.of(), Message.NONE);
+    private final Label next = Parts.text("", "reason-next");
+    private final Label why = Parts.text("");
     private Runnable run = () -> {
     };
     private final Session session;
@@ -46,6 +49,7 @@ final class Reasons extends BorderPane {
         scroll.setFocusTraversable(false);
         foot.getStyleClass().add("caution-foot");
         foot.setId("reasons.caution");
+        next.setId("reasons.next");
         getStyleClass().add("reasons-frame");
         setCenter(scroll);
         setBottom(foot);
@@ -57,8 +61,12 @@ final class Reasons extends BorderPane {
         } : now.run();
         caution.setText(said(advice.caution()));
         Parts.show(foot, !advice.caution().isEmpty());
-        List<Object> shows = List.of(said(advice.next()), now == null ? "" : now.label(), said(advice.why()),
-                said(advice.parted()), advice.checked(), asked(), schools, sources);
+        last = advice;
+        next.setText(said(advice.next()));
+        why.setText(said(advice.why()));
+        // These two follow every figure; what stands around them is made anew only when it is another.
+        List<Object> shows = List.of(now == null ? "" : now.label(), advice.why().isEmpty(), said(advice.parted()),
+                advice.checked(), asked(), schools, sources);
         if (!shows.equals(shown)) {
             shown = shows;
             column.getChildren().setAll(nodes(advice));
@@ -69,8 +77,6 @@ final class Reasons extends BorderPane {
     private List<Node> nodes(Advice advice) {
         List<Node> nodes = new ArrayList<>();
         nodes.add(Parts.line("Do next", "reason-live"));
-        Label next = Parts.text(said(advice.next()), "reason-next");
-        next.setId("reasons.next");
         nodes.add(next);
         Advice.Action action = advice.action();
         if (action != null) {
@@ -88,13 +94,13 @@ final class Reasons extends BorderPane {
         asked().ifPresentOrElse(f -> asked(f, nodes), () -> {
             if (!advice.why().isEmpty()) {
                 nodes.add(Parts.line("Why", "reason-head"));
-                nodes.add(Parts.text(said(advice.why())));
+                nodes.add(why);
             }
         });
         if (!advice.parted().isEmpty()) {
             fold(nodes, "reasons.schools", "Where schools part", "what good shops do differently", schools, () -> {
                 schools = !schools;
-                refresh(advice);
+                refresh(last);
             });
             if (schools) {
                 nodes.add(Parts.text(said(advice.parted())));
@@ -103,7 +109,7 @@ final class Reasons extends BorderPane {
         if (!advice.checked().isEmpty()) {
             fold(nodes, "reasons.sources", "Checked against", kinds(advice.checked()), sources, () -> {
                 sources = !sources;
-                refresh(advice);
+                refresh(last);
             });
             for (Source source : sources ? advice.checked() : List.<Source>of()) {
                 nodes.add(Parts.text(source.citation()));
