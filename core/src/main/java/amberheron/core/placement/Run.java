@@ -41,10 +41,15 @@ public final class Run {
 
     private final List<Piece> pieces;
     private final List<Segment> beyond;
+    // Asked at every millimetre of a search.
+    private final boolean turbine;
+    private final Optional<Piece> catalyst;
 
     private Run(List<Piece> pieces, List<Segment> beyond) {
         this.pieces = List.copyOf(pieces);
         this.beyond = List.copyOf(beyond);
+        this.turbine = pieces.stream().anyMatch(p -> p.segment().kind() == Kind.TURBINE);
+        this.catalyst = pieces.stream().filter(p -> p.segment().kind().isCatalyst()).findFirst();
     }
 
     /** The run of pieces in the gas's order. */
@@ -107,7 +112,7 @@ public final class Run {
 
     /** Whether a turbine lies before the point that distances count from. */
     public boolean turbine() {
-        return pieces.stream().anyMatch(p -> p.segment().kind() == Kind.TURBINE);
+        return turbine;
     }
 
     /** The piece at a distance; of two that meet there, the later. */
@@ -123,7 +128,7 @@ public final class Run {
 
     /** The first catalyst. */
     public Optional<Piece> catalyst() {
-        return pieces.stream().filter(p -> p.segment().kind().isCatalyst()).findFirst();
+        return catalyst;
     }
 
     /**
