@@ -95,19 +95,30 @@ public final class PlaceSearch {
     private record Along(Verdict verdict, boolean usable) {
     }
 
-    /** One turn around the pipe: verdict, sine of the tilt and free length at each degree. */
+    /** One turn around the pipe: verdict and free length at each degree. There is one for every millimetre: it is kept small. */
     private static final class Ring {
         private final Verdict[] verdicts = new Verdict[AROUND];
         private final boolean[] usable = new boolean[AROUND];
-        private final double[] sines = new double[AROUND];
-        private final double[] free = new double[AROUND];
+        private final float[] free = new float[AROUND];
+        private final double upNormal;
+        private final double upSide;
         private Verdict best = Verdict.FAIL;
 
-        void put(int degree, Verdict verdict, boolean known, double sine, double room) {
+        /** A turn whose pipe has so much of the earth's up along its own up and its side. */
+        Ring(double upNormal, double upSide) {
+            this.upNormal = upNormal;
+            this.upSide = upSide;
+        }
+
+        /** Sine of the tilt. */
+        double sine(int degree) {
+            return Math.clamp(upNormal * COSINE[degree] + upSide * SINE[degree], -1, 1);
+        }
+
+        void put(int degree, Verdict verdict, boolean known, double room) {
             verdicts[degree] = verdict;
             usable[degree] = known && verdict != Verdict.FAIL;
-            sines[degree] = sine;
-            free[degree] = room;
+            free[degree] = (float) room;
             best = verdict.compareTo(best) < 0 ? verdict : best;
         }
     }
@@ -219,16 +230,16 @@ public final class PlaceSearch {
         Double diameter = piece == null ? null : piece.segment().diameter();
         double radius = (diameter == null ? 0.0508 : diameter) / 2;
         double out = site.probe().standOutOrUsual();
-        Ring ring = new Ring();
+        Ring ring = new Ring(upNormal, upSide);
         for (int degree = 0; degree < AROUND; degree++) {
-            double sine = Math.clamp(upNormal * COSINE[degree] + upSide * SINE[degree], -1, 1);
+            double sine = ring.sine(degree);
             Verdict worst = piece != null && piece.segment().slope() == null
                     ? Verdict.UNKNOWN
                     : PlaceLimits.tiltOfSine(sine);
             boolean known = worst != Verdict.UNKNOWN;
             if (worst == Verdict.FAIL) {
                 // Nothing around it can make that good.
-                ring.put(degree, worst, known, sine, 0);
+                ring.put(degree, worst, known, 0);
                 continue;
             }
             double free = Double.POSITIVE_INFINITY;
@@ -244,7 +255,7 @@ public final class PlaceSearch {
                 worst = worse(worst, tools);
                 known &= tools != Verdict.UNKNOWN;
             }
-            ring.put(degree, worst, known, sine, free);
+            ring.put(degree, worst, known, free);
         }
         return ring;
     }
@@ -292,7 +303,7 @@ public final class PlaceSearch {
                 if (!ring.usable[degree] || here.compareTo(verdict) > 0) {
                     continue;
                 }
-                double tilt = Math.asin(ring.sines[degree]);
+                double tilt = Math.asin(ring.sine(degree));
                 double dislikes = Math.rint(1e6 * school.distaste(tilt));
                 double roomy = Math.min(ring.free[degree], ROOMY);
                 boolean tied = here == verdict && dislikes == distaste && i == foundAt;
