@@ -237,8 +237,8 @@ class RulesSayTest {
                 .with("5", w -> w.withToPin("7").withColour(WireColour.of(WireColour.Hue.PINK))));
         for (Wire.Left left : Wire.Left.values()) {
             charted("a dimmer that goes nowhere, " + left, c -> new Chart(IntStream.rangeClosed(0, c.wires().size())
-                    .mapToObj(i -> i < c.wires().size()
-                            ? c.wires().get(i)
+                    .mapToObj(at -> at < c.wires().size()
+                            ? c.wires().get(at)
                             : Wire.of("d", Work.DIMMER, Device.CONTROLLER, null)
                                     .withColour(WireColour.of(WireColour.Hue.PINK)).withLeft(left))
                     .toList()));
