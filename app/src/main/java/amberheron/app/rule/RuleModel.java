@@ -1,5 +1,6 @@
 package amberheron.app.rule;
 
+import amberheron.core.job.ChainNow;
 import amberheron.core.trust.Trust;
 import amberheron.app.session.Figures;
 import amberheron.core.finding.Message;
@@ -39,7 +40,7 @@ public final class RuleModel {
     private final double from;
     private final double to;
     private final List<Scale> scales;
-    private final Optional<JobReview.ChainNow> chain;
+    private final Optional<ChainNow> chain;
     private final Optional<Trust> trust;
     /** Ticks are asked for again and again while a scale stays. */
     private final Map<String, Laid> ticks = new HashMap<>();
@@ -110,7 +111,7 @@ public final class RuleModel {
             list.add(new Scale("gauge", name, own instanceof MixtureScale.Afr ? 2 : 3, own::fromLambda, false, own));
         }
         if (reader != null && chain.isPresent()) {
-            JobReview.ChainNow now = chain.get();
+            ChainNow now = chain.get();
             // Shown in the reader's own quantity, unless the fuel's AFR was asked for and the reader speaks λ.
             boolean inAfr = units.afr() && reader.scale() instanceof MixtureScale.Lambda && fuel != null;
             list.add(new Scale("shown", "reader shows " + (inAfr ? "AFR" : reader.scale().label()),
@@ -121,7 +122,7 @@ public final class RuleModel {
         this.scales = List.copyOf(list);
     }
 
-    private static double counts(JobReview.ChainNow chain, double lambda) {
+    private static double counts(ChainNow chain, double lambda) {
         Long counts = chain.chain().counts(lambda);
         return counts == null ? Double.NaN : counts;
     }
@@ -190,7 +191,7 @@ public final class RuleModel {
 
     /** Whether that knowledge was measured: what is only expected is not green. */
     boolean measured() {
-        return chain.filter(c -> c.basis() == JobReview.Basis.MEASURED).isPresent();
+        return chain.filter(c -> c.basis() == ChainNow.Basis.MEASURED).isPresent();
     }
 
     /** What the knowledge of the reader rests on, in words; empty when there is no reader. */

@@ -1,10 +1,10 @@
 package amberheron.app.scaling;
 
+import amberheron.core.job.ChainNow;
 import amberheron.app.parts.Drawing;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.job.Job;
-import amberheron.core.job.JobReview;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
@@ -31,7 +31,7 @@ final class ErrorPlot extends Drawing {
         Job job = session.job();
         OutputLaw law = job.law();
         Reader reader = job.reader();
-        Optional<JobReview.ChainNow> chain = session.review().chain();
+        Optional<ChainNow> chain = session.review().chain();
         if (law == null || reader == null || chain.isEmpty()) {
             text("Choose law and reader to see the difference.", 4, 30, 0, "drawing-text", "soft-text");
             return;

@@ -481,41 +481,6 @@ public final class JobReview {
         return Optional.ofNullable(diagnosis);
     }
 
-    /** Where the knowledge of the chain comes from. */
-    public enum Basis {
-        /** The check points and the likeliest cause. */
-        MEASURED("as the check points say"),
-        /** The shift worked out from the wiring. */
-        WIRING("as the wiring predicts"),
-        /** Law and setting alone. */
-        SETTING("as set, nothing checked yet");
-
-        private final String words;
-
-        Basis(String words) {
-            this.words = words;
-        }
-
-        /** The words on screen. */
-        public String words() {
-            return words;
-        }
-    }
-
-    /**
-     * The chain as it is now believed to be.
-     *
-     * @param chain law, wire, reader and setting; the wire is the estimate where nothing was measured
-     * @param basis what that belief rests on
-     * @param reading what the reader shows for a mixture, in its own quantity
-     */
-    public record ChainNow(SignalChain chain, Basis basis, java.util.function.DoubleUnaryOperator reading) {
-        /** What the reader shows, as lambda. */
-        public double shownLambda(double lambda) {
-            return chain.reader().scale().toLambda(reading.applyAsDouble(lambda));
-        }
-    }
-
     /** The chain as the job knows it; empty until law and reader are known. */
     public Optional<ChainNow> chain() {
         OutputLaw law = job.law();
@@ -527,11 +492,13 @@ public final class JobReview {
         if (diagnosis != null && contradicted(diagnosis)) {
             Diagnosis.ReadingModel model = diagnosis.best().reading();
             SignalChain chain = new SignalChain(law, WireEffect.NONE, reader, setting);
-            return Optional.of(new ChainNow(chain, Basis.MEASURED, l -> model.shown(law.voltsAt(l), l)));
+            return Optional.of(new ChainNow(chain, ChainNow.Basis.MEASURED, l -> model.shown(law.voltsAt(l), l)));
         }
         boolean measured = diagnosis != null;
         SignalChain chain = new SignalChain(law, measured ? WireEffect.NONE : onTheWay(), reader, setting);
-        Basis basis = measured ? Basis.MEASURED : onTheWay().equals(WireEffect.NONE) ? Basis.SETTING : Basis.WIRING;
+        ChainNow.Basis basis = measured
+                ? ChainNow.Basis.MEASURED
+                : onTheWay().equals(WireEffect.NONE) ? ChainNow.Basis.SETTING : ChainNow.Basis.WIRING;
         return Optional.of(new ChainNow(chain, basis, chain::shown));
     }
 }

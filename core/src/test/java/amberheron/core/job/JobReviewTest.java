@@ -97,9 +97,9 @@ class JobReviewTest {
 
     @Test
     void theWiringsShiftIsSeenOnTheRuleBeforeAnythingIsMeasured() {
-        JobReview.ChainNow chain = review(shared(Job.empty("X").withLaw(LAW).withReader(LOGGER))).chain()
+        ChainNow chain = review(shared(Job.empty("X").withLaw(LAW).withReader(LOGGER))).chain()
                 .orElseThrow();
-        assertThat(chain.basis()).isEqualTo(JobReview.Basis.WIRING);
+        assertThat(chain.basis()).isEqualTo(ChainNow.Basis.WIRING);
         assertThat(chain.shownLambda(1) - 1).isCloseTo(0.15 / 14.7, within(5e-4));
     }
 
@@ -108,7 +108,7 @@ class JobReviewTest {
         Job job = shared(Job.empty("X").withLaw(LAW).withReader(LOGGER))
                 .withPoint(new CheckPoint(1.0, null, 12.0, "")).withPoint(new CheckPoint(4.0, null, 18.0, ""));
         JobReview review = review(job);
-        assertThat(review.chain().orElseThrow().basis()).isEqualTo(JobReview.Basis.MEASURED);
+        assertThat(review.chain().orElseThrow().basis()).isEqualTo(ChainNow.Basis.MEASURED);
         assertThat(review.chain().orElseThrow().shownLambda(1)).isCloseTo(1, within(1e-3));
     }
 

@@ -113,7 +113,7 @@ class ProvenTest {
         assertThat(review.state(Station.SCALE)).isEqualTo(LinkState.STALE);
         assertThat(review.stale()).containsExactly(new Stale(Reading.CHECK_POINTS, "the grounds changed since"));
         assertThat(review.points()).as("none of them counts").isEmpty();
-        assertThat(review.chain().orElseThrow().basis()).isNotEqualTo(JobReview.Basis.MEASURED);
+        assertThat(review.chain().orElseThrow().basis()).isNotEqualTo(ChainNow.Basis.MEASURED);
         assertThat(review.stale().getFirst().text().metric())
                 .isEqualTo("The check points: the grounds changed since. Take the check points again.");
         Job again = moved.withPoint(new CheckPoint(1.0, null, 12, "", new Origin(Origin.Kind.TYPED, "", LATER, "X")))
