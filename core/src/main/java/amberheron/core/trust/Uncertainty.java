@@ -1,7 +1,5 @@
 package amberheron.core.trust;
 
-import amberheron.core.units.Sane;
-
 /**
  * One independent cause of doubt, as it enters the chain.
  *
@@ -33,8 +31,8 @@ public record Uncertainty(Contributor by, Entry at, Shape shape, double size) {
     }
 
     public Uncertainty {
-        Sane.DIFFERENCE.check("uncertainty", size);
-        if (size < 0) {
+        // However absurd the wiring entered is, what it leaves in doubt can be told.
+        if (!(size >= 0 && Double.isFinite(size))) {
             throw new IllegalArgumentException("uncertainty: found " + size + ", expected 0 or more");
         }
     }

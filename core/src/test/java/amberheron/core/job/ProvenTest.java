@@ -138,6 +138,15 @@ class ProvenTest {
                 .as("nothing was measured there").isEmpty();
     }
 
+    /** A ground wire of a thousand million ohms and a heater of a thousand amperes: absurd, but entered, and no fault of ours. */
+    @Test
+    void anAbsurdGroundLeavesMuchInDoubtAndNothingUnsaid() {
+        Job job = grounded();
+        Job absurd = job.withWiring(job.wiring().withGround(job.wiring().ground().withTwoWires(false)
+                .withToBattery(1.5).withSection(1e-6).withMean(1.0).withPeak(1000.0).withJoint(1e9)));
+        assertThat(review(absurd).trust().orElseThrow().worst().u()).isFinite().isGreaterThan(0.5);
+    }
+
     @Test
     void whatIsSaidForTheFirstTimeHasNotChanged() {
         Job before = scaled(origin(Origin.Kind.TYPED));
