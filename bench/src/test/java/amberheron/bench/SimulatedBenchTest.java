@@ -24,7 +24,7 @@ class SimulatedBenchTest {
 
     private static Bench bench(double shift) {
         return new SimulatedBench(
-                new SignalChain(LAW, WireEffect.shift(shift), READER, new ReaderSetting.SlopeOffset(2, 10)), 1);
+                new SignalChain(LAW, WireEffect.linear(1, shift), READER, new ReaderSetting.SlopeOffset(2, 10)), 1);
     }
 
     @Test

@@ -7,6 +7,7 @@ import java.util.function.UnaryOperator;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import amberheron.core.finding.Message;
+import static amberheron.core.units.Phrase.capital;
 import static amberheron.core.finding.Message.plain;
 
 import static amberheron.core.units.Phrase.say;
@@ -44,7 +45,6 @@ public final class PlanModel implements StationModel {
     /** Leak that a warning without a measured hole is worked for, mass of air per mass of exhaust. */
     private static final double LEAK = 0.01;
     private static final List<Double> HOLES = List.of(0.001, 0.002, 0.004);
-    /** Steps of which another station holds the proof. */
     private @Nullable String opened;
     private @Nullable Object scheduledFor;
     private List<Schedule> schedules = List.of();
@@ -326,7 +326,7 @@ public final class PlanModel implements StationModel {
                 Message.of("{0}{1}",
                         plain(step.reason().isEmpty()
                                 ? "It is the first step that waits on nothing."
-                                : sentence(step.reason())),
+                                : capital(step.reason()) + "."),
                         lacking.isEmpty()
                                 ? Message.NONE
                                 : Message.of(" Not marked as at hand: {0}.",
@@ -355,10 +355,6 @@ public final class PlanModel implements StationModel {
                 Message.NONE,
                 List.of(measured ? LeakEstimate.SOURCE : Source.derived("λ + f·(1 + λ·AFRst)/AFRst with f = 0.01")),
                 caution(session));
-    }
-
-    private static String sentence(String reason) {
-        return Character.toUpperCase(reason.charAt(0)) + reason.substring(1) + ".";
     }
 
     private static Message caution(Session session) {

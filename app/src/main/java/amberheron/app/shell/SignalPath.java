@@ -117,7 +117,7 @@ final class SignalPath extends Pane {
         for (Station station : Station.values()) {
             LinkState state = session.review().state(station);
             String figure = state == LinkState.STALE
-                    ? session.review().stale(station).map(s -> "stale: " + s.changed()).orElse(state.words())
+                    ? Figures.stale(session, station)
                     : models.apply(station).figure(session);
             Parts.fill(get(marks, station), state, () -> List.of(Mark.of(state)));
             Label label = get(figures, station);

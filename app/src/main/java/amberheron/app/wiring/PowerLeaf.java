@@ -4,6 +4,7 @@ import amberheron.core.finding.Origin;
 import amberheron.app.parts.Leaf;
 import amberheron.core.parts.Property;
 import amberheron.core.wiring.WireField;
+import static amberheron.core.units.Phrase.capital;
 import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.VOLT;
 
@@ -103,8 +104,7 @@ final class PowerLeaf implements Leaf {
     }
 
     private EntryField reading(KeyState state) {
-        String name = state.words();
-        return source(Character.toUpperCase(name.charAt(0)) + name.substring(1), VOLT, 0, 60, 2,
+        return source(capital(state.words()), VOLT, 0, 60, 2,
                 state, s -> s.at(state).orElse(null),
                 (s, v) -> s.withReading(state, v, session.typed()))
                 .ownOrigin(j -> model.looked(session).flatMap(s -> Optional.ofNullable(s.volts().get(state)))

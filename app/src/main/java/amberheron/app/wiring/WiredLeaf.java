@@ -5,6 +5,7 @@ import amberheron.core.wiring.GroundTrial;
 import amberheron.core.wiring.GroundPlan;
 import amberheron.app.parts.Leaf;
 import amberheron.core.harness.HarnessField;
+import static amberheron.core.units.Phrase.capital;
 import static amberheron.core.units.Phrase.say;
 
 import static amberheron.core.units.Unit.AMPERE;
@@ -60,8 +61,8 @@ final class WiredLeaf implements Leaf {
         VBox trial = Parts.card("Between the two grounds", Parts.text(
                 "Meter on volts, its black lead at the reader's ground. Engine off, each load switched on and left on; then the engine running.",
                 "soft"),
-                Parts.evenly(read("All off", GroundTrial.On.NOTHING), read("Heater on", GroundTrial.On.HEATER),
-                        read("Lamps too", GroundTrial.On.LAMPS), read("Fan too", GroundTrial.On.FAN)),
+                Parts.evenly(read(GroundTrial.On.NOTHING), read(GroundTrial.On.HEATER),
+                        read(GroundTrial.On.LAMPS), read(GroundTrial.On.FAN)),
                 Parts.evenly(drop(),
                         draws("Lamps draw", WireField.TRIAL_LAMPS, GroundTrial::lamps, GroundTrial::withLamps),
                         draws("Fan draws", WireField.TRIAL_FAN, GroundTrial::fan, GroundTrial::withFan)),
@@ -85,8 +86,8 @@ final class WiredLeaf implements Leaf {
         return wiring.withGround(ground.withTrial(change.apply(ground.trial())));
     }
 
-    private EntryField read(String name, GroundTrial.On on) {
-        return fields.quantity(name, VOLT, -2, 2, 4, () -> WireField.TRIAL.of(on.key()),
+    private EntryField read(GroundTrial.On on) {
+        return fields.quantity(capital(on.words()), VOLT, -2, 2, 4, () -> WireField.TRIAL.of(on.key()),
                 w -> w.ground().trial().at(on).orElse(null), (w, v) -> tried(w, t -> t.with(on, v)));
     }
 

@@ -67,6 +67,9 @@ public final class JobReview {
     private final Wiring wiring;
     private final List<CheckPoint> points;
     private final List<Stale> stale;
+    /** What grounds and input are expected to do to the volts. */
+    private final WireEffect onTheWay;
+    private final Map<String, List<Step.Item>> chosen;
     private final JobPlan plan;
     private final PlaceRanking places;
     private final List<Finding> place;
@@ -104,10 +107,11 @@ public final class JobReview {
                 job.dry(shop.schools()).orElse(null), Tolerance.LAMBDA);
         Predicate<Function<JobReview, @Nullable Object>> kept = part -> before != null
                 && Objects.equals(part.apply(before), part.apply(this));
+        this.chosen = PartsChosen.of(job.wiring());
         this.plan = before != null && kept.test(r -> r.job.intake()) && kept.test(r -> r.job.progress().order())
-                && kept.test(r -> PartsChosen.of(r.job.wiring()))
+                && kept.test(r -> r.chosen)
                         ? before.plan
-                        : JobPlan.of(job.intake(), job.progress().order(), PartsChosen.of(job.wiring()));
+                        : JobPlan.of(job.intake(), job.progress().order(), chosen);
         this.schedule = job.progress().day() == null
                 ? null
                 : before != null && before.schedule != null && before.plan == plan && kept.test(r -> r.job.done())
@@ -121,9 +125,11 @@ public final class JobReview {
         this.points = job.points().stream().filter(p -> shop.demo() || p.origin().real())
                 .filter(p -> Stale.since(job, p).isEmpty()).toList();
         this.stale = Stale.of(job, shop);
-        this.wire = before != null && kept.test(r -> r.wiring) && kept.test(r -> r.surroundings)
-                ? before.wire
-                : WireRules.judge(wiring, surroundings);
+        boolean sameWire = kept.test(r -> r.wiring) && kept.test(r -> r.surroundings);
+        this.wire = before != null && sameWire ? before.wire : WireRules.judge(wiring, surroundings);
+        this.onTheWay = before != null && sameWire
+                ? before.onTheWay
+                : WireRules.effect(wiring, job.intake().readers());
         boolean sameLaw = kept.test(r -> r.job.law());
         this.air = before != null && sameLaw && kept.test(r -> r.job.air())
                 ? before.air
@@ -139,9 +145,9 @@ public final class JobReview {
             this.scale = null;
             this.diagnosis = null;
         } else {
-            this.scale = before != null && sameChain && kept.test(JobReview::onTheWay)
+            this.scale = before != null && sameChain && kept.test(r -> r.onTheWay)
                     ? before.scale
-                    : Scaling.report(law, reader, onTheWay()).orElse(null);
+                    : Scaling.report(law, reader, onTheWay).orElse(null);
             this.diagnosis = before != null && sameChain && kept.test(r -> r.points)
                     && kept.test(r -> r.shop.laws()) && kept.test(r -> r.job.stoich())
                             ? before.diagnosis
@@ -209,11 +215,6 @@ public final class JobReview {
     /** What mends the ground of this job; empty where nothing has to be mended. */
     public Optional<GroundCure> groundCure() {
         return WireRules.cure(job.wiring(), surroundings);
-    }
-
-    /** What grounds and input are expected to do to the volts. */
-    private WireEffect onTheWay() {
-        return WireRules.effect(job.wiring(), job.intake().readers());
     }
 
     /** The readings that prove nothing any more, and why. */
@@ -495,10 +496,10 @@ public final class JobReview {
             return Optional.of(new ChainNow(chain, ChainNow.Basis.MEASURED, l -> model.shown(law.voltsAt(l), l)));
         }
         boolean measured = diagnosis != null;
-        SignalChain chain = new SignalChain(law, measured ? WireEffect.NONE : onTheWay(), reader, setting);
+        SignalChain chain = new SignalChain(law, measured ? WireEffect.NONE : onTheWay, reader, setting);
         ChainNow.Basis basis = measured
                 ? ChainNow.Basis.MEASURED
-                : onTheWay().equals(WireEffect.NONE) ? ChainNow.Basis.SETTING : ChainNow.Basis.WIRING;
+                : onTheWay.equals(WireEffect.NONE) ? ChainNow.Basis.SETTING : ChainNow.Basis.WIRING;
         return Optional.of(new ChainNow(chain, basis, chain::shown));
     }
 }

@@ -1,6 +1,7 @@
 package amberheron.core.job;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.UnitChoice.plain;
 
 import amberheron.core.harness.Joints;
 import amberheron.core.harness.Route;
@@ -59,9 +60,5 @@ final class PartsChosen {
             chosen.put("run", List.copyOf(items));
         }
         return Map.copyOf(chosen);
-    }
-
-    private static String plain(double value) {
-        return value == Math.rint(value) ? say("%.0f", value) : say("%.1f", value);
     }
 }

@@ -1,5 +1,6 @@
 package amberheron.core.job;
 
+import amberheron.core.units.Phrase;
 import org.jspecify.annotations.Nullable;
 import amberheron.core.parts.Address;
 import java.time.ZoneOffset;
@@ -72,11 +73,7 @@ public record Stale(Reading reading, String changed) {
 
     /** What happened, and the shortest way to prove it again. */
     public Message text() {
-        return Message.of("{0}: {1}. {2}", Message.plain(capital(reading.words())), Message.plain(changed),
+        return Message.of("{0}: {1}. {2}", Message.plain(Phrase.capital(reading.words())), Message.plain(changed),
                 Message.plain(reading.again()));
-    }
-
-    private static String capital(String words) {
-        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 }

@@ -34,6 +34,7 @@ public final class Diagnostician {
     private final Reader reader;
     private final ReaderSetting right;
     private final ReaderSetting set;
+    private final boolean settingIsRight;
     private final Surroundings surroundings;
 
     /**
@@ -50,6 +51,7 @@ public final class Diagnostician {
         this.reader = reader;
         this.right = right;
         this.set = Objects.requireNonNullElse(reader.setting(), right);
+        this.settingIsRight = set.equals(right) || !differs(set, law.breakpoints());
         this.surroundings = surroundings;
     }
 
@@ -93,7 +95,7 @@ public final class Diagnostician {
             noted &= Math.abs(shown[i] - shownBy(set, volts[i])) <= TELLING * sigma[i];
         }
         return new Diagnosis(causes, agrees, worst, corrected(causes.getFirst()),
-                noted || !agrees || settingIsRight(), next(causes, typical));
+                noted || !agrees || settingIsRight, next(causes, typical));
     }
 
     /**
@@ -161,8 +163,8 @@ public final class Diagnostician {
 
     private List<Hypothesis> hypotheses(double[] volts) {
         List<Hypothesis> all = new ArrayList<>();
-        all.add(Hypothesis.fixed(Cause.NONE, settingIsRight() ? 1 : UNLIKELY, Map.of(), (v, l) -> shownBy(set, v)));
-        if (!settingIsRight()) {
+        all.add(Hypothesis.fixed(Cause.NONE, settingIsRight ? 1 : UNLIKELY, Map.of(), (v, l) -> shownBy(set, v)));
+        if (!settingIsRight) {
             // What was noted need not be what the reader holds.
             all.add(Hypothesis.fixed(Cause.NONE, 1, Map.of(), (v, l) -> shownBy(right, v)));
         }
@@ -269,10 +271,6 @@ public final class Diagnostician {
             }
         }
         return false;
-    }
-
-    private boolean settingIsRight() {
-        return set.equals(right) || !differs(set, law.breakpoints());
     }
 
     private @Nullable ReaderSetting corrected(Likelihood best) {

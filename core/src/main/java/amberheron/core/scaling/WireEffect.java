@@ -11,11 +11,6 @@ public record WireEffect(double gain, double shift, double ceiling) {
     /** A wire that does what it should. */
     public static final WireEffect NONE = linear(1, 0);
 
-    /** A constant shift, V. */
-    public static WireEffect shift(double volts) {
-        return linear(1, volts);
-    }
-
     /** A gain and a shift, nothing clipped. */
     public static WireEffect linear(double gain, double shift) {
         return new WireEffect(gain, shift, Double.POSITIVE_INFINITY);

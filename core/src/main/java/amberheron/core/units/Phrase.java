@@ -15,4 +15,9 @@ public final class Phrase {
     public static String say(@FormatString String pattern, @Nullable Object... values) {
         return String.format(Locale.ROOT, pattern, values);
     }
+
+    /** Words as they begin a sentence or name a field; not empty. */
+    public static String capital(String words) {
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
 }

@@ -100,6 +100,11 @@ public record UnitChoice(boolean afr, boolean inches, boolean fahrenheit, boolea
         return text.startsWith("−") || !text.matches(".*[1-9].*") ? text : "+" + text;
     }
 
+    /** A number as a label has it: one digit after the point, and none where it is whole. */
+    public static String plain(double value) {
+        return digits(value, value == Math.rint(value) ? 0 : 1);
+    }
+
     /** Digits with a true minus sign, and none before a zero. */
     public static String digits(double value, int decimals) {
         String text = String.format(Locale.ROOT, "%." + decimals + "f", value);

@@ -172,6 +172,17 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
                 + 2 * orUsual(joint, 0);
     }
 
+    /** The way of the heater's current; parted from the signal, which alone goes to the reader, it goes to the chassis. */
+    private School heaterWay(School s) {
+        return twoWires && s == School.READER ? School.CHASSIS : s;
+    }
+
+    /** Resistance of the wire the heater's current leaves by, as the school taken has it, Ω; null while not known. */
+    public @Nullable Double heaterWire() {
+        School way = school == null ? null : heaterWay(school);
+        return way == null || length(way) == null || section == null ? null : Double.valueOf(wire(way));
+    }
+
     /** The strap from chassis to battery, Ω: as entered, else as the trial found it, else the usual. */
     private double strapOhms() {
         return strap != null
@@ -191,7 +202,7 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
         }, wire(s)));
         all.add(twoWires
                 ? new Branch(HEATER_GROUND, s == School.BATTERY ? 0 : CHASSIS,
-                        wire(s == School.READER ? School.CHASSIS : s))
+                        wire(heaterWay(s)))
                 : new Branch(HEATER_GROUND, SIGNAL_GROUND, 1e-6));
         return List.copyOf(all);
     }

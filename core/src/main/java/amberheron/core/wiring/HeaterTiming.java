@@ -97,7 +97,11 @@ public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
 
     /** When a drop of water begins to do harm, s after the start; with the usual delay until a way is taken. */
     public double hot() {
-        return WARM_UP + (school == null ? USUAL_DELAY : after(school));
+        return school == null ? USUAL_DELAY + WARM_UP : hot(school);
+    }
+
+    private double hot(School way) {
+        return after(way) + WARM_UP;
     }
 
     /**
@@ -106,7 +110,7 @@ public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
      * @param dry time until the wall is past the dew point, s
      */
     public Estimate atRisk(School way, Estimate dry) {
-        double hot = after(way) + WARM_UP;
+        double hot = hot(way);
         return new Estimate(Math.max(0, dry.low() - hot), Math.max(0, dry.high() - hot));
     }
 

@@ -1,6 +1,5 @@
 package amberheron.core.wiring;
 
-import java.util.Objects;
 import amberheron.core.scaling.WireEffect;
 import amberheron.core.scaling.ScaleField;
 import amberheron.core.parts.Address;
@@ -64,16 +63,9 @@ public final class WireRules {
 
     private static HarnessRules.Heater heater(Wiring wiring) {
         GroundPlan ground = wiring.ground();
-        GroundPlan.School school = ground.school();
-        if (ground.twoWires() && school == GroundPlan.School.READER) {
-            // That is the signal's way; the heater's own goes to the chassis.
-            school = GroundPlan.School.CHASSIS;
-        }
-        boolean known = school != null && ground.length(school) != null && ground.section() != null;
         Double peak = ground.peak() == null ? wiring.draw() : ground.peak();
         return new HarnessRules.Heater(ground.mean() == null ? PowerRules.WARM : ground.mean(),
-                peak == null || peak == 0 ? PowerRules.DRAW : peak,
-                known ? Double.valueOf(ground.wire(Objects.requireNonNull(school))) : null);
+                peak == null || peak == 0 ? PowerRules.DRAW : peak, ground.heaterWire());
     }
 
     /** How far the ground moves what a reader is fed, V; empty until it can be told. */

@@ -84,7 +84,7 @@ class DiagnosisTest {
     @Test
     void loadingIsAGain() {
         Diagnosis diagnosis = diagnose(
-                v -> right(InputLoading.voltsAtPin(v, 2200, 0, Double.POSITIVE_INFINITY, 54_000)));
+                v -> right(InputLoading.effect(2200, 0, Double.POSITIVE_INFINITY, 54_000).atPin(v)));
         assertThat(diagnosis.best().cause()).isEqualTo(Cause.GAIN);
         assertThat(parameter(diagnosis, "factor")).isCloseTo(54 / 56.2, within(0.003));
     }
@@ -92,7 +92,7 @@ class DiagnosisTest {
     @Test
     void pullUp() {
         Diagnosis diagnosis = diagnose(
-                v -> right(InputLoading.voltsAtPin(v, 2200, 5, 22_000, Double.POSITIVE_INFINITY)));
+                v -> right(InputLoading.effect(2200, 5, 22_000, Double.POSITIVE_INFINITY).atPin(v)));
         assertThat(diagnosis.best().cause()).isEqualTo(Cause.PULL_UP);
         assertThat(parameter(diagnosis, "fraction")).isCloseTo(1 / 11.0, within(0.01));
         assertThat(parameter(diagnosis, "towardsVolts")).isCloseTo(5, within(0.3));

@@ -92,7 +92,8 @@ class ScalingTest {
 
     @Test
     void theBudgetNamesEachCauseAndCoversTheWorst() {
-        ScaleReport report = Scaling.report(Laws.TWO_V_PLUS_TEN, Laws.logger(), WireEffect.shift(0.075)).orElseThrow();
+        ScaleReport report = Scaling.report(Laws.TWO_V_PLUS_TEN, Laws.logger(), WireEffect.linear(1, 0.075))
+                .orElseThrow();
         assertThat(report.budget()).extracting(ScaleReport.BudgetLine::cause)
                 .anyMatch(c -> c.startsWith("setting")).anyMatch(c -> c.startsWith("input step"))
                 .anyMatch(c -> c.startsWith("ground shift: 75 mV"));

@@ -138,10 +138,10 @@ class WiringProperties {
             @ForAll @DoubleRange(min = 100, max = 1e7) double input,
             @ForAll @DoubleRange(min = 100, max = 1e6) double pull,
             @ForAll @DoubleRange(min = 0, max = 15) double supply) {
-        double pin = InputLoading.voltsAtPin(volts, output, supply, pull, input);
+        double pin = InputLoading.effect(output, supply, pull, input).atPin(volts);
         assertThat(pin).isBetween(Math.min(0, Math.min(volts, supply)) - 1e-12, Math.max(volts, supply) + 1e-12);
-        double bare = InputLoading.voltsAtPin(volts, output, 0, Double.POSITIVE_INFINITY, input);
-        double stiffer = InputLoading.voltsAtPin(volts, output, 0, Double.POSITIVE_INFINITY, 10 * input);
+        double bare = InputLoading.effect(output, 0, Double.POSITIVE_INFINITY, input).atPin(volts);
+        double stiffer = InputLoading.effect(output, 0, Double.POSITIVE_INFINITY, 10 * input).atPin(volts);
         assertThat(bare).isLessThanOrEqualTo(stiffer + 1e-12);
         assertThat(stiffer).isLessThanOrEqualTo(volts + 1e-12);
         // Kirchhoff: what leaves the pin enters it.

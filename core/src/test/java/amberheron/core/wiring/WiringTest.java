@@ -199,8 +199,8 @@ class WiringTest {
     @Test
     void loadingAndPullUp() {
         double none = Double.POSITIVE_INFINITY;
-        assertThat(InputLoading.voltsAtPin(4.5, 2200, 5, none, 54_000) / 4.5).isCloseTo(54 / 56.2, within(1e-12));
-        assertThat(InputLoading.voltsAtPin(0, 1000, 5, 10_000, none)).isCloseTo(5 / 11.0, within(1e-12));
+        assertThat(InputLoading.effect(2200, 5, none, 54_000).atPin(4.5) / 4.5).isCloseTo(54 / 56.2, within(1e-12));
+        assertThat(InputLoading.effect(1000, 5, 10_000, none).atPin(0)).isCloseTo(5 / 11.0, within(1e-12));
     }
 
     /** By hand, at 80 °C: 0.5 mm² there and back over 4 m is 341 mΩ, at 3 A 1.02 V; over 8 m twice that. */

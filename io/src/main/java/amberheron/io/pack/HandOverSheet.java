@@ -135,7 +135,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         job.wiring().source().ifPresent(p -> facts.add(new Fact("Power", p.id()
                 + (p.place().isBlank() ? "" : ": " + p.place()) + ", " + p.behaviour().words()
                 + (job.wiring().feed().relay() ? ", by a relay" : "")
-                + (fuse == null ? "" : ", fuse " + UnitChoice.digits(fuse, fuse == Math.rint(fuse) ? 0 : 1) + " A"))));
+                + (fuse == null ? "" : ", fuse " + UnitChoice.plain(fuse) + " A"))));
         if (!job.wiring().groundPoint().isBlank()) {
             facts.add(new Fact("Grounds", job.wiring().groundPoint()));
         }
