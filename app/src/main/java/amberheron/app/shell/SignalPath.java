@@ -105,7 +105,7 @@ final class SignalPath extends Pane {
         why.setText(trust.map(t -> String.join("\n", t.at().stream()
                 .map(a -> Figures.text(session, new Measure(a.lambda(), Dimension.MIXTURE, 2)) + " ± "
                         + Figures.text(session, new Measure(a.u(), Dimension.MIXTURE, 3)))
-                .toList()) + "\n95 of 100 lie within; sensor's age and pressure in the pipe are not in it")
+                .toList()) + "\n95 of 100 lie within")
                 .orElse("Needs law, reader, and grounds or check points"));
         foot.setAccessibleText("Trust figure: " + figure.getText() + ", " + most.getText());
         foot.setOnAction(e -> session.go(by.map(JobReview::stationOf).orElse(Station.SCALE)));
