@@ -114,7 +114,7 @@ class ChangedRecordsTest {
         if (raw == String.class) {
             return Optional.of("s" + random.nextInt(1000));
         } else if (raw == double.class || raw == Double.class) {
-            double[] scales = {1e-6, 1e-3, 0.1, 1, 10, 300};
+            double[] scales = {1e-6, 1e-3, 0.1, 1, 10, 300, 5e4};
             return Optional.of(scales[random.nextInt(scales.length)] * (1 + random.nextInt(900) / 1000.0));
         } else if (raw == int.class || raw == Integer.class) {
             return Optional.of(1 + random.nextInt(9));

@@ -7,7 +7,7 @@ import amberheron.core.finding.Check;
 import amberheron.core.finding.Origin;
 import amberheron.core.finding.Source;
 import amberheron.core.freeair.AirField;
-import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.freeair.Controllers;
 import amberheron.core.job.Changes;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
@@ -70,8 +70,7 @@ class ReviewSaysTest {
                         .withCandidates(List.of(Candidate.named("A").withDistance(0.6).withClock(Math.toRadians(40))))
                         .withChosen("A").withProbe(new Probe(0.085, 1.0, 1.0))
                         .withFitted(new AsFitted(0.6, Math.toRadians(50), 0, 0, DAY, true, List.of())))
-                .withAir(new FreeAirCheck(FreeAirCheck.School.CLEAR_THEN_LEARN, 293.15, 0.5, 100.0, 0.2068, null, 90.0,
-                        DAY, "V-1"))
+                .withAir(Controllers.check(Controllers.LEARNS, 0.2068, null, 90.0, DAY, "V-1"))
                 .withLaw(RulesSayTest.LAW).withReader(READER).withPoint(point(1)).withPoint(point(4))
                 .withProving(new Job.Proving("drive.csv", "ab", TYPED,
                         RulesSayTest.log(600, 120, 1, 0.001, 0.002, 0.2)))
@@ -151,7 +150,7 @@ class ReviewSaysTest {
                 j.wiring().signals().with(ReaderKind.LOGGER, h -> h.withPullUpOhms(30_000.0).withPullUpVolts(5.0)))));
         changed("air not checked", j -> j.withAir(j.air().withShownOxygen(null, null)));
         changed("air off", j -> j.withAir(j.air().withShownOxygen(0.19, DAY)));
-        changed("air's weather not known", j -> j.withAir(j.air().withHumidity(null)));
+        changed("air's weather not known", j -> j.withAir(j.air().withToday(j.air().today().withHumidity(null))));
         changed("no law", j -> j.withLaw(null));
         changed("no reader", j -> j.withReader(null));
         changed("no points, no grounds", j -> j.withPoints(List.of()).withWiring(j.wiring().withGround(
@@ -181,6 +180,7 @@ class ReviewSaysTest {
                                 .withExtension(0.0).withPassage(Route.Passage.NONE)))));
         changed("soldered, fuse not known", j -> j.withWiring(j.wiring().withFuse(null).withHarness(j.wiring().harness()
                 .withJoints(Joints.NONE.joinedBy(Joints.School.SOLDERED)).withRoute(Route.UNMEASURED))));
+        edited("another controller", j -> j.withAir(j.air().withController(Controllers.FACTORY)));
         edited("sensor changed", j -> j.withAir(j.air().withSensor("V-2")));
         edited("calibrated anew", j -> j.withAir(j.air().withShownOxygen(0.207, DAY)));
         edited("grounds moved", j -> j.withWiring(j.wiring().withGroundPoint("elsewhere")

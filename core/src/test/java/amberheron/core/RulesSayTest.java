@@ -9,7 +9,12 @@ import amberheron.core.drivelog.Sample;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Source;
 import amberheron.core.freeair.AirRules;
+import amberheron.core.freeair.AirOfDay;
+import amberheron.core.freeair.Condition;
+import amberheron.core.freeair.Controllers;
 import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.freeair.Steadiness;
+import java.util.EnumSet;
 import amberheron.core.harness.AsWired;
 import amberheron.core.harness.Chart;
 import amberheron.core.harness.Device;
@@ -346,22 +351,39 @@ class RulesSayTest {
     }
 
     private void airStation() {
-        FreeAirCheck check = new FreeAirCheck(FreeAirCheck.School.CLEAR_THEN_LEARN, 293.15, 0.5, 100.0, 0.2068, null,
-                90.0, LocalDate.of(2026, 5, 1), "V-1");
+        FreeAirCheck check = Controllers.check(Controllers.LEARNS, 0.2068, null, 90.0, LocalDate.of(2026, 5, 1), "V-1");
         base("Air, all sound", AirRules.judge(check, 1.36, Tolerance.LAMBDA));
-        changed("nothing", AirRules.judge(check.withTemperature(null).withHumidity(null).withHeight(null)
-                .withShownOxygen(null, null).withSettled(null), 1.36, Tolerance.LAMBDA));
+        changed("nothing", AirRules.judge(FreeAirCheck.NONE, 1.36, Tolerance.LAMBDA));
         changed("damp and hot",
-                AirRules.judge(check.withTemperature(308.15).withHumidity(0.9), 1.36, Tolerance.LAMBDA));
+                AirRules.judge(check.withToday(AirOfDay.of(308.15, 0.9, 0)), 1.36, Tolerance.LAMBDA));
+        changed("very hot", AirRules.judge(check.withToday(AirOfDay.of(318.15, 0.99, 0)), 1.36, Tolerance.LAMBDA));
+        changed("learned high, driven low", AirRules.judge(check.withToday(AirOfDay.of(293.15, 0.2, 1500)
+                .withDrivenHeight(0.0)), 1.36, Tolerance.LAMBDA));
+        changed("a condition not looked at", AirRules.judge(check.withConditions(
+                EnumSet.complementOf(EnumSet.of(Condition.DRY))), 1.36, Tolerance.LAMBDA));
+        changed("another controller's number", AirRules.judge(check.withController(Controllers.FACTORY), 1.36,
+                Tolerance.LAMBDA));
+        changed("nobody knows which controller", AirRules.judge(check.withController(null), 1.36, Tolerance.LAMBDA));
+        changed("trimmed at the factory, driven high", AirRules.judge(check.withController(Controllers.FACTORY)
+                .withToday(AirOfDay.of(293.15, 0.5, 0).withDrivenHeight(3000.0)), 1.36, Tolerance.LAMBDA));
+        changed("drifted", AirRules.judge(new FreeAirCheck(check.controller(), check.today(), check.conditions(), 0.207,
+                null, 90.0, new Steadiness(300, 90, 0.008, 0.001, 0.001, 0), check.coaching(), check.date(), "V-1"),
+                1.36, Tolerance.LAMBDA));
         changed("off", AirRules.judge(check.withShownOxygen(0.19, check.date()), 1.36, Tolerance.LAMBDA));
         changed("not dated", AirRules.judge(check.withDate(null), 1.36, Tolerance.LAMBDA));
         changed("too soon", AirRules.judge(check.withSettled(29.0), 1.36, Tolerance.LAMBDA));
-        for (double shown : new double[]{1.28, 1.3}) {
-            changed(say("top %.2f", shown), AirRules.judge(
-                    check.withShownOxygen(null, null).withShownLambda(shown, check.date()), null, Tolerance.LAMBDA));
+        FreeAirCheck mixture = check.withController(Controllers.UNSAID).withShownOxygen(null, null);
+        changed("a mixture not read", AirRules.judge(mixture, null, Tolerance.LAMBDA));
+        for (double shown : new double[]{1.0, 1.28, 1.3}) {
+            changed(say("top %.2f", shown), AirRules.judge(mixture.withShownLambda(shown, check.date()), null,
+                    Tolerance.LAMBDA));
         }
-        changed("top of a short law", AirRules.judge(
-                check.withShownOxygen(null, null).withShownLambda(1.2, check.date()), 1.2, Tolerance.LAMBDA));
+        changed("top of a short law", AirRules.judge(mixture.withShownLambda(1.2, check.date()), 1.2,
+                Tolerance.LAMBDA));
+        changed("19 is not the top of a range that ends at 22.4", AirRules.judge(mixture.withShownLambda(19 / 14.7,
+                check.date()), 22.4 / 14.7, Tolerance.LAMBDA));
+        changed("its paper says where the top is", AirRules.judge(mixture.withController(Controllers.TRIMMED)
+                .withShownLambda(1.395, check.date()), 22.4 / 14.7, Tolerance.LAMBDA));
     }
 
     static LogComparison log(int rows, double seconds, double gain, double bias, double noise, double range) {

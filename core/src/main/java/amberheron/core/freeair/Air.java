@@ -7,17 +7,36 @@ import amberheron.core.mixture.ExhaustGas;
  *
  * @param temperature K
  * @param humidity relative, 0 to 1
- * @param height above sea level, m
+ * @param pressure of the station, not reduced to the sea, Pa
  */
-public record Air(double temperature, double humidity, double height) {
+public record Air(double temperature, double humidity, double pressure) {
     /** Oxygen of dry air, mole fraction. US Standard Atmosphere 1976. */
     public static final double DRY_OXYGEN = 0.209476;
+    /** Pressure at the sea, Pa. ICAO Doc 7488. */
+    public static final double SEA_LEVEL = 101_325;
     /** Hydrogen per carbon of petrol, which the cost of the air is quoted for. Heywood, table D.4. */
     private static final double PETROL = 1.87;
+    private static final double LAPSE = 2.25577e-5;
+    private static final double EXPONENT = 5.25588;
+    /** The part of the pressure that vapour can take at most before this is no air any more. */
+    private static final double MOST_VAPOUR = 0.9;
+    /** Constant of the sensor's pressure dependence, bar: the greater of those that are told, from memory. */
+    private static final double PRESSURE_CONSTANT = 0.45;
+    private static final double BAR = 1e5;
 
-    /** Pressure at this height, Pa. ICAO Doc 7488. */
-    public double pressure() {
-        return 101325 * Math.pow(1 - 2.25577e-5 * height, 5.25588);
+    /** Air at a height above the sea, m, at that height's usual pressure. */
+    public static Air atHeight(double temperature, double humidity, double height) {
+        return new Air(temperature, humidity, pressureAt(height));
+    }
+
+    /** The usual pressure at a height, m, in Pa. ICAO Doc 7488. */
+    public static double pressureAt(double height) {
+        return SEA_LEVEL * Math.pow(1 - LAPSE * height, EXPONENT);
+    }
+
+    /** The height with this usual pressure, m. ICAO Doc 7488. */
+    public static double heightAt(double pressure) {
+        return (1 - Math.pow(pressure / SEA_LEVEL, 1 / EXPONENT)) / LAPSE;
     }
 
     /** Saturation vapour pressure at this temperature, Pa. Alduchov and Eskridge 1996. */
@@ -28,16 +47,38 @@ public record Air(double temperature, double humidity, double height) {
 
     /** Oxygen of this air, mole fraction: water vapour takes the place of dry air. */
     public double oxygen() {
-        return DRY_OXYGEN * (1 - humidity * saturation() / pressure());
+        return DRY_OXYGEN * (1 - Math.min(MOST_VAPOUR, humidity * saturation() / pressure));
+    }
+
+    /** The same air, wetter or drier. */
+    public Air withHumidity(double value) {
+        return new Air(temperature, value, pressure);
+    }
+
+    /** The same air, warmer or colder. */
+    public Air withTemperature(double value) {
+        return new Air(value, humidity, pressure);
     }
 
     /**
-     * The lambda shown later for a true lambda, by a controller that was calibrated in this air and takes it for dry
-     * air: its gain is off by dry over true oxygen. Lean, that much more oxygen is read as the mixture that would leave
-     * it; rich, the pump runs the other way with the same gain, which acts on λ − 1; at lambda 1 nothing changes.
+     * By how much the gain is off later, of a controller that took this air for dry air at this pressure.
+     *
+     * @param driven pressure where the car is driven, Pa
      */
-    public double shownAfterCalibration(double lambda) {
-        double gain = DRY_OXYGEN / oxygen();
+    public double gain(double driven) {
+        return DRY_OXYGEN / oxygen() * gainBetween(pressure, driven);
+    }
+
+    /** How many times more current the sensor gives at one pressure than at another, Pa, from the same gas. */
+    public static double gainBetween(double learned, double driven) {
+        return ExhaustGas.pumpCurrentRatio(driven / BAR, learned / BAR, PRESSURE_CONSTANT);
+    }
+
+    /**
+     * The lambda shown for a true lambda with a gain that is off. Lean, that much more oxygen is read as the mixture that
+     * would leave it; rich, the pump runs the other way with the same gain, which acts on λ − 1; at lambda 1 nothing changes.
+     */
+    public static double shown(double lambda, double gain) {
         return lambda <= 1
                 ? 1 + (lambda - 1) * gain
                 : ExhaustGas.lambdaOf(gain * ExhaustGas.oxygen(lambda, PETROL), PETROL);

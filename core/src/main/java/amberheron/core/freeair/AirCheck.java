@@ -5,6 +5,8 @@ import amberheron.core.finding.CheckId;
 /** The checks in free air. */
 public enum AirCheck implements CheckId {
     AIR("air"),
+    CONTROLLER("controller"),
+    CONDITIONS("conditions"),
     SHOWN("shown"),
     TOP("top"),
     SETTLED("settled"),

@@ -1,36 +1,36 @@
 package amberheron.core.freeair;
 
-import amberheron.core.parts.Address;
-import amberheron.core.finding.Message;
-
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
+import amberheron.core.controller.ControllerSheet;
+import amberheron.core.controller.InAir;
+import amberheron.core.controller.School;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Finding.Limit;
+import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
+import amberheron.core.parts.Address;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** Judges a free-air check. */
 public final class AirRules {
-    /** Lambda at which the cost of the air is quoted. */
-    private static final double LEAN = 1.2;
-    /** How far shown oxygen may be off the air's own, as a part of it. */
+    /** How far shown oxygen may be off what it should be, as a part of it. */
     private static final double OXYGEN_TOLERANCE = 0.01;
-    /** A reading younger than this is a placeholder, s. */
-    private static final double SETTLED = 60;
-    /** What a mixture display must reach in air when its law goes further still: 19 on the petrol scale of 14.7. */
+    /** What a mixture display must reach in air where neither its paper nor the law says: 19 on the petrol scale of 14.7. */
     private static final double TOP = 19.0 / 14.7;
-    /** How far below the top of its law a display may sit and still be at the top, λ. */
+    /** How far below its top a display may sit and still be at the top, λ. */
     private static final double TOP_SLACK = 0.01;
 
     private static final Source AIR = Source
-            .published("US Standard Atmosphere 1976; ICAO Doc 7488; Alduchov and Eskridge 1996");
+            .published("US Standard Atmosphere 1976; ICAO Doc 7488; Alduchov and Eskridge 1996; Heywood, ch. 4");
 
     private AirRules() {
     }
@@ -43,14 +43,23 @@ public final class AirRules {
      */
     public static List<Finding> judge(FreeAirCheck check, @Nullable Double topOfLaw, double tolerance) {
         List<Finding> findings = new ArrayList<>();
-        findings.add(costOfAir(check, tolerance));
-        if (check.shownOxygen() != null || check.shownLambda() == null) {
-            findings.add(oxygen(check));
+        ControllerSheet controller = check.controller();
+        findings.add(costOfAir(check.today(), controller, tolerance));
+        if (controller == null) {
+            findings.add(new Finding(AirCheck.CONTROLLER, "What this controller does", Verdict.UNKNOWN, null, null,
+                    "Choose the controller: what is right in air is not the same for all.", null, "",
+                    Source.practice("three kinds of controller, three ways to calibrate"))
+                    .asking(AirField.CONTROLLER.address()));
         }
-        if (check.shownLambda() != null) {
-            findings.add(top(check.shownLambda(), topOfLaw));
+        findings.add(conditions(check));
+        if (check.shownLambda() != null || (controller != null && !controller.inAir().oxygen())) {
+            findings.add(top(check.shownLambda(), controller, topOfLaw));
         }
-        findings.add(settled(check.settled()));
+        if (check.shownOxygen() != null || (check.shownLambda() == null
+                && (controller == null || controller.inAir().oxygen()))) {
+            findings.add(oxygen(check, controller));
+        }
+        findings.add(settled(check));
         check.reading().filter(r -> check.date() == null)
                 .map(r -> new Finding(AirCheck.DATED, "Day of the check", Verdict.UNKNOWN, null, null,
                         "Nobody wrote down when: enter again what the controller shows.", null, "",
@@ -60,94 +69,181 @@ public final class AirRules {
     }
 
     /** What the air itself waits for. */
-    private static List<Address> unmeasured(FreeAirCheck check) {
+    private static List<Address> unmeasured(AirOfDay today) {
         List<Address> asks = new ArrayList<>();
-        if (check.temperature() == null) {
+        if (today.temperature() == null) {
             asks.add(AirField.TEMPERATURE.address());
         }
-        if (check.humidity() == null) {
+        if (today.humidity() == null) {
             asks.add(AirField.HUMIDITY.address());
         }
-        if (check.height() == null) {
+        if (today.here().isEmpty()) {
             asks.add(AirField.HEIGHT.address());
         }
         return asks;
     }
 
-    private static Finding costOfAir(FreeAirCheck check, double tolerance) {
-        Air air = check.air();
-        if (air == null) {
+    private static Finding costOfAir(AirOfDay today, @Nullable ControllerSheet controller, double tolerance) {
+        Optional<Air> measured = today.air();
+        if (measured.isEmpty()) {
             return new Finding(AirCheck.AIR, "Oxygen in this air", Verdict.UNKNOWN, null, null,
                     "Enter temperature, humidity and height.", null, "20.948 % · (1 − RH·es/p)", AIR)
-                    .asking(unmeasured(check));
+                    .asking(unmeasured(today));
         }
-        double cost = air.shownAfterCalibration(LEAN) - LEAN;
-        boolean small = Math.abs(cost) <= tolerance;
-        return new Finding(AirCheck.AIR, "Oxygen in this air", small ? Verdict.PASS : Verdict.WARN,
-                new Measure(air.oxygen(), Dimension.FRACTION, 2), null,
-                small
+        Air air = measured.get();
+        // Until it is known which, the one that this air can harm.
+        School school = controller == null ? School.CLEAR_THEN_LEARN : controller.school();
+        double driven = today.driven().orElse(air.pressure());
+        CostOfAir cost = CostOfAir.of(air, school, driven);
+        boolean small = cost.within(tolerance);
+        Message consequence = small
+                ? Message.plain(school.learns()
                         ? "Costs less than the trade's tolerance, all of it away from λ 1."
-                        : "Calibrated in this air, lean readings are off by more than the tolerance: wait for drier air.",
-                cost,
-                Message.of("20.948 % · (1 − {0} · {1} hPa / {2} hPa); cost at {3}",
+                        : "It learns nothing from this air: it costs nothing.")
+                : tooDear(air, school, driven, tolerance);
+        return new Finding(AirCheck.AIR, "Oxygen in this air", small ? Verdict.PASS : Verdict.WARN,
+                new Measure(air.oxygen(), Dimension.FRACTION, 2), null, consequence, cost.worst(),
+                Message.of("20.948 % · (1 − {0} · {1} hPa / {2} hPa); gain off by {3}, cost at {4} and {5}",
                         new Measure(air.humidity(), Dimension.FRACTION, 0),
                         new Measure(air.saturation() / 100, Dimension.NUMBER, 1),
                         new Measure(air.pressure() / 100, Dimension.NUMBER, 1),
-                        new Measure(LEAN, Dimension.MIXTURE, 1)),
+                        new Measure(cost.gain() - 1, Dimension.FRACTION, 2),
+                        new Measure(CostOfAir.RICH, Dimension.MIXTURE, 1),
+                        new Measure(CostOfAir.LEAN, Dimension.MIXTURE, 1)),
                 AIR).asking(AirField.HUMIDITY.address(), AirField.TEMPERATURE.address(), AirField.HEIGHT.address());
     }
 
-    private static Finding oxygen(FreeAirCheck check) {
-        Air air = check.air();
+    /** What to do about air that costs too much: dry it, or calibrate where the car is driven. */
+    private static Message tooDear(Air air, School school, double driven, double tolerance) {
+        Optional<Double> dry = CostOfAir.dryEnough(air, school, driven, tolerance);
+        if (dry.isPresent()) {
+            return Message.of("Costs more than the tolerance: wait, or dry the air to {0}.",
+                    new Measure(dry.get(), Dimension.FRACTION, 0));
+        }
+        return Message.plain(school.learns()
+                ? "Costs more than the tolerance, most of it by the height: calibrate where the car is driven."
+                : "At the height where it is driven it reads off by more than the tolerance, however it is calibrated.");
+    }
+
+    private static Finding conditions(FreeAirCheck check) {
+        List<Condition> open = Arrays.stream(Condition.values()).filter(c -> !check.conditions().contains(c)).toList();
+        return new Finding(AirCheck.CONDITIONS, "Conditions looked at", open.isEmpty() ? Verdict.PASS : Verdict.UNKNOWN,
+                new Measure(Condition.values().length - open.size(), Dimension.NUMBER, 0),
+                new Limit(AT_LEAST, new Measure(Condition.values().length, Dimension.NUMBER, 0)),
+                open.isEmpty()
+                        ? Message.plain("All was looked at.")
+                        : Message.of("Look and say so: {0}.", Message.plain(open.getFirst().words())),
+                null, Message.NONE,
+                Source.practice("what spoils a calibration in air: heat, fumes, water, touch"))
+                .asking(open.stream().map(Condition::address).toList());
+    }
+
+    private static Finding oxygen(FreeAirCheck check, @Nullable ControllerSheet controller) {
         Double shown = check.shownOxygen();
         String subject = "Controller is off by";
         Limit limit = new Limit(AT_MOST, new Measure(OXYGEN_TOLERANCE, Dimension.FRACTION, 1));
-        Source source = Source.practice("the controller should show what is in the air");
-        if (air == null || shown == null) {
-            List<Address> asks = unmeasured(check);
-            if (shown == null) {
-                asks.add(AirField.SHOWN.address());
-            }
-            return new Finding(AirCheck.SHOWN, subject, Verdict.UNKNOWN, null, limit,
-                    "Hang the sensor in free air and enter what the controller shows.", null, "", source).asking(asks);
+        boolean learned = controller != null && controller.inAir().kind() == InAir.Kind.LEARNED;
+        Source source = learned
+                ? Source.practice("one that learned shows its own idea of air")
+                : Source.practice("the controller should show what is in the air");
+        Optional<Air> air = check.today().air();
+        List<Address> asks = new ArrayList<>();
+        if (controller == null) {
+            asks.add(AirField.CONTROLLER.address());
         }
-        double off = shown / air.oxygen() - 1;
-        boolean kept = Math.abs(off) <= OXYGEN_TOLERANCE;
-        return new Finding(AirCheck.SHOWN, subject, kept ? Verdict.PASS : Verdict.FAIL,
+        if (!learned) {
+            asks.addAll(unmeasured(check.today()));
+        }
+        if (shown == null) {
+            asks.add(AirField.SHOWN.address());
+        }
+        if (controller == null || shown == null || !asks.isEmpty()) {
+            return new Finding(AirCheck.SHOWN, subject, Verdict.UNKNOWN, null, limit,
+                    shown == null
+                            ? "Hang the sensor in free air and enter what the controller shows."
+                            : "What it should show is not known yet.",
+                    null, "", source).asking(asks);
+        }
+        Double idea = controller.inAir().value();
+        double should = learned && idea != null ? idea : air.orElseThrow().oxygen();
+        double doubt = learned ? 0 : AirDoubt.expanded(air.orElseThrow());
+        double off = shown / should - 1;
+        boolean kept = limit.keptBy(Math.abs(off));
+        boolean edge = !kept && Math.abs(off) - doubt <= OXYGEN_TOLERANCE;
+        return new Finding(AirCheck.SHOWN, subject, kept ? Verdict.PASS : edge ? Verdict.UNKNOWN : Verdict.FAIL,
                 new Measure(off, Dimension.FRACTION, 1), limit,
-                kept
-                        ? "The gain fits this sensor."
-                        : "The gain does not fit this sensor: calibrate again in clean moving air.",
-                (LEAN - 1) * off,
-                Message.of("{0} shown / {1} in this air − 1; cost at {2}", new Measure(shown, Dimension.FRACTION, 2),
-                        new Measure(air.oxygen(), Dimension.FRACTION, 2), new Measure(LEAN, Dimension.MIXTURE, 1)),
+                Message.plain(kept
+                        ? learned
+                                ? "It has learned. Whether the sensor is good, its trend tells, not this number."
+                                : "The gain fits this sensor."
+                        : edge
+                                ? "Too close to tell with a shop's hygrometer: check again in drier air."
+                                : learned
+                                        ? "It has not learned, or from a sensor it cannot use: calibrate again in clean moving air."
+                                        : controller.school().learns()
+                                                ? "The gain does not fit this sensor: calibrate again in clean moving air."
+                                                : "The gain does not fit this sensor: look for fumes, then change the sensor."),
+                Air.shown(CostOfAir.LEAN, 1 + off) - CostOfAir.LEAN,
+                learned
+                        ? Message.of("{0} shown / {1}, its own idea of air, − 1",
+                                new Measure(shown, Dimension.FRACTION, 2),
+                                new Measure(should, Dimension.FRACTION, 2))
+                        : Message.of("{0} shown / {1} in this air − 1, known to {2}; cost at {3}",
+                                new Measure(shown, Dimension.FRACTION, 2), new Measure(should, Dimension.FRACTION, 2),
+                                new Measure(doubt, Dimension.FRACTION, 1),
+                                new Measure(CostOfAir.LEAN, Dimension.MIXTURE, 1)),
                 source).asking(AirField.SHOWN.address());
     }
 
-    private static Finding top(double shown, @Nullable Double topOfLaw) {
-        double least = topOfLaw == null ? TOP : Math.min(TOP, topOfLaw - TOP_SLACK);
-        Limit limit = new Limit(AT_LEAST, new Measure(least, Dimension.MIXTURE, 2));
-        boolean kept = limit.keptBy(shown);
-        return new Finding(AirCheck.TOP, "Reading in free air", kept ? Verdict.PASS : Verdict.FAIL,
-                new Measure(shown, Dimension.MIXTURE, 2), limit,
-                kept
-                        ? "Sits at the top of its range."
-                        : "Not at the top of its range: not calibrated, not warm, or the sensor is spent.",
+    private static Finding top(@Nullable Double shown, @Nullable ControllerSheet controller,
+            @Nullable Double topOfLaw) {
+        Double said = controller == null || controller.inAir().oxygen() ? null : controller.inAir().value();
+        Double end = said == null ? topOfLaw : said;
+        Limit limit = new Limit(AT_LEAST,
+                new Measure(end == null ? TOP : end - TOP_SLACK, Dimension.MIXTURE, 2));
+        boolean kept = shown != null && limit.keptBy(shown);
+        boolean holder = shown != null && controller != null && controller.placeholds(shown);
+        return new Finding(AirCheck.TOP, "Reading in free air",
+                shown == null ? Verdict.UNKNOWN : kept && !holder ? Verdict.PASS : Verdict.FAIL,
+                shown == null ? null : new Measure(shown, Dimension.MIXTURE, 2), limit,
+                shown == null
+                        ? "Hang the sensor in free air and enter what the controller shows."
+                        : holder
+                                ? "That is its placeholder: it measures nothing yet."
+                                : kept
+                                        ? "Sits at the top of its range."
+                                        : "Not at the top of its range: not calibrated, not warm, or the sensor is spent.",
                 null, "free air must show the leanest the controller can",
-                Source.practice("19 to 20 on the petrol scale, or the top of the range"))
+                said != null && controller != null
+                        ? controller.source()
+                        : Source.practice(topOfLaw == null
+                                ? "19 to 20 on the petrol scale, or the top of the range"
+                                : "the top of its output law"))
                 .asking(AirField.MIXTURE.address());
     }
 
-    private static Finding settled(@Nullable Double seconds) {
-        Limit limit = new Limit(AT_LEAST, new Measure(SETTLED, Dimension.DURATION, 0));
-        Verdict verdict = seconds == null ? Verdict.UNKNOWN : limit.keptBy(seconds) ? Verdict.PASS : Verdict.WARN;
+    private static Finding settled(FreeAirCheck check) {
+        Double seconds = check.settled();
+        Steadiness steadiness = check.steadiness();
+        Limit limit = new Limit(AT_LEAST, new Measure(Steadiness.LONG_ENOUGH, Dimension.DURATION, 0));
+        boolean unsteady = steadiness != null && !steadiness.steady();
+        Verdict verdict = seconds == null
+                ? Verdict.UNKNOWN
+                : unsteady ? Verdict.FAIL : limit.keptBy(seconds) ? Verdict.PASS : Verdict.WARN;
         return new Finding(AirCheck.SETTLED, "Held steady for", verdict,
                 seconds == null ? null : new Measure(seconds, Dimension.DURATION, 0), limit,
                 switch (verdict) {
                     case PASS -> "Past the warm-up placeholder.";
                     case UNKNOWN -> "Enter how long the reading has been steady.";
-                    default -> "Until it is warm the number shown is a placeholder.";
-                }, null, "warm-up takes 15 to 60 s, up to 2 min", Source.practice("warm-up time"))
-                .asking(AirField.SETTLED.address());
+                    case FAIL -> "It drifted, scattered or jumped: fumes, draught or a loose lead.";
+                    case WARN -> "Until it is warm the number shown is a placeholder.";
+                }, null,
+                steadiness == null
+                        ? Message.plain("warm-up takes 15 to 60 s, up to 2 min")
+                        : Message.of("{0} readings: drift {1} ± {2} in a minute, scatter {3}, {4} wild",
+                                steadiness.count(), new Measure(steadiness.drift(), Dimension.FRACTION, 2),
+                                new Measure(steadiness.driftDoubt(), Dimension.FRACTION, 2),
+                                new Measure(steadiness.scatter(), Dimension.FRACTION, 2), steadiness.wild()),
+                Source.practice("warm-up time")).asking(AirField.SETTLED.address());
     }
 }

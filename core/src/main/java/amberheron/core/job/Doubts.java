@@ -4,7 +4,11 @@ import amberheron.core.scaling.WireEffect;
 import amberheron.core.mixture.ExhaustGas;
 import java.time.temporal.ChronoUnit;
 import java.time.LocalDate;
+import amberheron.core.controller.ControllerSheet;
+import amberheron.core.controller.InAir;
 import amberheron.core.freeair.Air;
+import amberheron.core.freeair.AirDoubt;
+import amberheron.core.freeair.CostOfAir;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.OutputLaw;
@@ -25,12 +29,6 @@ final class Doubts {
     private static final double SENSOR = 0.005;
     /** A sensor that was never checked in air, part of λ − 1. */
     private static final double UNCHECKED = 0.05;
-    /** What a shop's hygrometer is off by, relative humidity. */
-    private static final double HUMIDITY = 0.05;
-    /** What its thermometer is off by, K. */
-    private static final double TEMPERATURE = 1;
-    /** Half the last digit of oxygen as controllers show it. */
-    private static final double OXYGEN_DIGIT = 0.00005;
     /** What a sensor's gain loses in a month of use, part of λ − 1. */
     private static final double MONTHLY = 0.002;
     /** Pressure that a pipe in order adds at full load after the turbine, bar. */
@@ -113,17 +111,26 @@ final class Doubts {
         return Optional.of(doubts);
     }
 
-    /** The gain as it was checked: what was still off, the last digit, and what hygrometer and thermometer are off by. */
+    /**
+     * The gain as it was checked: what was still off, the last digit, what hygrometer and thermometer are off by, and, for
+     * a controller that took this air for dry air where the car is driven, that it is not.
+     */
     private static double air(FreeAirCheck check) {
-        Air air = check.air();
-        if (air == null) {
+        ControllerSheet controller = check.controller();
+        Optional<Air> measured = check.today().air();
+        if (measured.isEmpty() || controller == null) {
             return UNCHECKED;
         }
-        double oxygen = air.oxygen();
-        double wetter = new Air(air.temperature(), Math.min(1, air.humidity() + HUMIDITY), air.height()).oxygen();
-        double warmer = new Air(air.temperature() + TEMPERATURE, air.humidity(), air.height()).oxygen();
+        Air air = measured.get();
         Double shown = check.shownOxygen();
-        return (shown == null ? 0 : Math.abs(shown / oxygen - 1)) + OXYGEN_DIGIT / oxygen
-                + Math.abs(wetter / oxygen - 1) + Math.abs(warmer / oxygen - 1);
+        if (shown == null && !controller.school().learns()) {
+            // At the top of its range says that it is not far off, and no more.
+            return UNCHECKED;
+        }
+        double gain = CostOfAir.of(air, controller.school(), check.today().driven().orElse(air.pressure())).gain();
+        Double idea = controller.inAir().value();
+        double should = controller.inAir().kind() == InAir.Kind.LEARNED && idea != null ? idea : air.oxygen();
+        return Math.abs(gain - 1) + (shown == null ? 0 : Math.abs(shown / should - 1)) + AirDoubt.ofDisplay(air)
+                + AirDoubt.ofHumidity(air) + AirDoubt.ofTemperature(air);
     }
 }

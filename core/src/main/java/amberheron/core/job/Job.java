@@ -74,9 +74,8 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     public static Job empty(String id) {
         return new Job(id, Intake.BLANK, Progress.NONE, Placing.NONE,
                 Wiring.UNMEASURED,
-                new FreeAirCheck(FreeAirCheck.School.CLEAR_THEN_LEARN, null, null, null, null, null, null, null, ""),
-                null,
-                null, null, List.of(), null, new HandOver("", null), Entries.NONE, Changes.NONE);
+                FreeAirCheck.NONE, null, null, null, List.of(), null, new HandOver("", null), Entries.NONE,
+                Changes.NONE);
     }
 
     /** Ids of the steps ticked. */

@@ -19,6 +19,7 @@ import amberheron.core.drivelog.LogRules;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.freeair.AirRules;
+import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.placement.Site;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.JobPlan;
@@ -34,6 +35,7 @@ import amberheron.core.scaling.SettingFinder;
 import amberheron.core.scaling.SignalChain;
 import amberheron.core.scaling.Tolerance;
 import amberheron.core.scaling.WireEffect;
+import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.WireRules;
 import amberheron.core.wiring.Wiring;
 import java.util.Arrays;
@@ -72,6 +74,7 @@ public final class JobReview {
     private final Map<String, List<Step.Item>> chosen;
     private final JobPlan plan;
     private final PlaceRanking places;
+    private final FreeAirCheck airCheck;
     private final List<Finding> place;
     private final List<Finding> wire;
     private final List<Finding> air;
@@ -131,9 +134,12 @@ public final class JobReview {
                 ? before.onTheWay
                 : WireRules.effect(wiring, job.intake().readers());
         boolean sameLaw = kept.test(r -> r.job.law());
-        this.air = before != null && sameLaw && kept.test(r -> r.job.air())
+        this.airCheck = !shop.demo() && job.air().reading().filter(r -> !job.entries().origin(r).real()).isPresent()
+                ? job.air().unread()
+                : job.air();
+        this.air = before != null && sameLaw && kept.test(r -> r.airCheck)
                 ? before.air
-                : AirRules.judge(job.air(), law == null ? null : law.leanest(), Tolerance.LAMBDA);
+                : AirRules.judge(airCheck, law == null ? null : law.leanest(), Tolerance.LAMBDA);
         Job.Proving proving = job.proving();
         this.prove = before != null && kept.test(r -> r.job.proving())
                 ? before.prove
@@ -167,7 +173,7 @@ public final class JobReview {
         if (law == null || reader == null || scale == null || (diagnosis != null && contradicted(diagnosis))) {
             return null;
         }
-        boolean airCounts = job.air().reading().isPresent() && stale(Station.AIR).isEmpty()
+        boolean airCounts = airCheck.reading().isPresent() && stale(Station.AIR).isEmpty()
                 && air.stream().noneMatch(f -> f.verdict() == Verdict.FAIL);
         return Doubts.of(job, shop.today(), law, reader, points, diagnosis != null, airCounts,
                 Math.abs(scale.budget().getFirst().lambda())).orElse(null);
@@ -215,6 +221,13 @@ public final class JobReview {
     /** What mends the ground of this job; empty where nothing has to be mended. */
     public Optional<GroundCure> groundCure() {
         return WireRules.cure(job.wiring(), surroundings);
+    }
+
+    /** Whether the supply was proved in every state of the key, so that a sensor can be heated by it. */
+    public boolean powerProved() {
+        List<Verdict> states = wire.stream().filter(f -> f.check().id() instanceof KeyState).map(Finding::verdict)
+                .toList();
+        return !states.isEmpty() && states.stream().noneMatch(v -> v == Verdict.UNKNOWN || v == Verdict.FAIL);
     }
 
     /** The readings that prove nothing any more, and why. */

@@ -5,14 +5,16 @@ import java.util.Set;
 
 /** The readings that a link of the path is proven by, and what each rests on. */
 public enum Reading {
-    FREE_AIR("free-air", "the free-air check", Station.AIR, EnumSet.of(RestsOn.SENSOR),
+    FREE_AIR("free-air", "the free-air check", Station.AIR,
+            EnumSet.of(RestsOn.SENSOR, RestsOn.CONTROLLER, RestsOn.PLACE),
             "Hang the sensor in free air and check it again."),
     GROUND_SHIFT("ground-shift", "the shift between the grounds", Station.WIRE, EnumSet.of(RestsOn.GROUNDS),
             "Measure it again, all working."),
     CHECK_POINTS("check-points", "the check points", Station.SCALE,
             EnumSet.of(RestsOn.GROUNDS, RestsOn.SIGNAL, RestsOn.SETTING), "Take the check points again."),
     DRIVE("drive", "the proving drive", Station.PROVE,
-            EnumSet.of(RestsOn.PLACE, RestsOn.SENSOR, RestsOn.CALIBRATION, RestsOn.GROUNDS, RestsOn.SIGNAL, RestsOn.LAW,
+            EnumSet.of(RestsOn.PLACE, RestsOn.SENSOR, RestsOn.CONTROLLER, RestsOn.CALIBRATION, RestsOn.GROUNDS,
+                    RestsOn.SIGNAL, RestsOn.LAW,
                     RestsOn.SETTING),
             "Drive again with the log running.");
 

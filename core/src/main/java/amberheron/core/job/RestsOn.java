@@ -13,6 +13,8 @@ public enum RestsOn {
     PLACE("place", "the place", j -> said(j.placing().chosen())),
     /** The sensor itself. */
     SENSOR("sensor", "the sensor", j -> said(j.air().sensor())),
+    /** What the controller is. */
+    CONTROLLER("controller", "the controller", j -> said(j.air().controller())),
     /** What the controller was taught in free air. */
     CALIBRATION("calibration", "the free-air calibration", j -> said(j.air().shownOxygen(), j.air().shownLambda())),
     /** Where controller and reader take their ground, and by which wires. */

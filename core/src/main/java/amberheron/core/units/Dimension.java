@@ -16,6 +16,8 @@ public enum Dimension {
     RESISTANCE("a resistance", "0.4 or 10 kΩ"),
     /** A force, in newtons. */
     FORCE("a force", "90 or 20 lbf"),
+    /** A pressure, in pascals. */
+    PRESSURE("a pressure", "1013 hPa or 29.9 inHg"),
     /** A part of a whole, from 0 to 1. */
     FRACTION("a percentage", "50 or 50 %"),
     /** A torque, in newton metres. */

@@ -43,6 +43,8 @@ public enum Sane {
     CYLINDERS(1, 64, ""),
     /** Air, K. */
     AIR_TEMPERATURE(150, 400, "K"),
+    /** The air's pressure, Pa; from higher than any road to deeper than any mine. */
+    AIR_PRESSURE(10_000, 150_000, "Pa"),
     /** Exhaust gas, K. */
     GAS_TEMPERATURE(200, 2000, "K"),
     /** A part of a whole. */

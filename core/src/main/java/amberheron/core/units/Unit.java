@@ -29,6 +29,8 @@ public enum Unit {
     MEGAOHM(Dimension.RESISTANCE, "MΩ", 1e6, 0, "megohm"),
     NEWTON(Dimension.FORCE, "N", 1, 0),
     POUND_FORCE(Dimension.FORCE, "lbf", 4.4482216152605, 0, "lb"),
+    HECTOPASCAL(Dimension.PRESSURE, "hPa", 100, 0, "mbar", "hpa"),
+    INCH_OF_MERCURY(Dimension.PRESSURE, "inHg", 3386.389, 0, "in hg"),
     PERCENT(Dimension.FRACTION, "%", 0.01, 0),
     NEWTON_METRE(Dimension.TORQUE, "N·m", 1, 0, "nm", "n.m"),
     POUND_FOOT(Dimension.TORQUE, "lb·ft", 1.3558179483314, 0, "lbft", "lb.ft", "lb-ft", "ft-lb"),

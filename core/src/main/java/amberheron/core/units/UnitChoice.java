@@ -54,6 +54,7 @@ public record UnitChoice(boolean afr, boolean inches, boolean fahrenheit, boolea
             case FORCE -> Unit.NEWTON;
             case FRACTION -> Unit.PERCENT;
             case TORQUE -> Unit.NEWTON_METRE;
+            case PRESSURE -> Unit.HECTOPASCAL;
             case DURATION -> Unit.SECOND;
             case VOLUME -> Unit.LITRE;
             case CROSS_SECTION -> Unit.SQUARE_MILLIMETRE;

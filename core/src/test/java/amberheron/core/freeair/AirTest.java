@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import amberheron.core.controller.School;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.scaling.Tolerance;
@@ -15,8 +16,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class AirTest {
     private static List<Finding> judge(@Nullable Double oxygen, @Nullable Double lambda, @Nullable Double settled) {
-        return AirRules.judge(new FreeAirCheck(FreeAirCheck.School.FACTORY_TRIMMED, 293.15, 0.5, 0.0, oxygen, lambda,
-                settled, LocalDate.of(2026, 5, 1), ""), 1.36, Tolerance.LAMBDA);
+        return AirRules.judge(Controllers.check(lambda == null ? Controllers.FACTORY : Controllers.UNSAID, oxygen,
+                lambda, settled, LocalDate.of(2026, 5, 1), ""), null, Tolerance.LAMBDA);
     }
 
     private static Verdict verdict(List<Finding> findings, String id) {
@@ -27,21 +28,44 @@ class AirTest {
     @ParameterizedTest
     @CsvSource({"20, 0.5, 0, 20.71", "30, 0.8, 0, 20.25", "35, 0.9, 0, 19.90", "25, 0.6, 1500, 20.48"})
     void oxygenOfTheDay(double celsius, double humidity, double height, double percent) {
-        assertThat(100 * new Air(celsius + 273.15, humidity, height).oxygen()).isCloseTo(percent, within(0.006));
+        assertThat(100 * Air.atHeight(celsius + 273.15, humidity, height).oxygen()).isCloseTo(percent, within(0.006));
     }
 
     /** ICAO Doc 7488. */
     @Test
     void pressureAtFifteenHundredMetres() {
-        assertThat(new Air(288.15, 0, 1500).pressure() / 100).isCloseTo(845.6, within(0.05));
+        assertThat(Air.pressureAt(1500) / 100).isCloseTo(845.6, within(0.05));
+        assertThat(Air.heightAt(Air.pressureAt(1500))).isCloseTo(1500, within(1e-6));
     }
 
     @Test
     void humidAirCostsOnTheLeanSideAndNothingAtStoichiometric() {
-        Air damp = new Air(308.15, 0.9, 0);
-        assertThat(damp.shownAfterCalibration(1)).isEqualTo(1);
-        assertThat(damp.shownAfterCalibration(1.2)).as("35 °C, 90 %: a gain of 1.0525").isCloseTo(1.2126, within(2e-4));
-        assertThat(damp.shownAfterCalibration(0.8)).isLessThan(0.8);
+        CostOfAir damp = CostOfAir.of(Air.atHeight(308.15, 0.9, 0), School.CLEAR_THEN_LEARN, Air.SEA_LEVEL);
+        assertThat(damp.gain()).isCloseTo(1.0525, within(5e-5));
+        assertThat(damp.shown(1)).isEqualTo(1);
+        assertThat(damp.at(1.2)).as("by the whole model, not a straight line").isCloseTo(0.0126, within(5e-5));
+        assertThat(damp.at(0.8)).isCloseTo(-0.2 * 0.0525, within(5e-5));
+    }
+
+    /** Learned at 1500 m, driven at the sea, dry: P(p) = p/(k + p) with k = 0.45 bar, from memory. */
+    @Test
+    void learnedHighAndDrivenLowItsGainIsOffByThePressure() {
+        Air high = Air.atHeight(288.15, 0, 1500);
+        assertThat(high.gain(Air.SEA_LEVEL)).isCloseTo(1.061, within(5e-4));
+        assertThat(high.gain(high.pressure())).as("driven where it was learned").isEqualTo(1);
+        assertThat(CostOfAir.of(high, School.FACTORY_TRIMMED, Air.SEA_LEVEL).gain())
+                .as("nothing was learned here").isCloseTo(1, within(1e-12));
+    }
+
+    @Test
+    void airThatIsTooDampIsDriedUntilItCostsLittleEnough() {
+        Air damp = Air.atHeight(308.15, 0.9, 0);
+        double dry = CostOfAir.dryEnough(damp, School.CLEAR_THEN_LEARN, Air.SEA_LEVEL, Tolerance.LAMBDA).orElseThrow();
+        assertThat(dry).isBetween(0.3, 0.7);
+        assertThat(Math.abs(CostOfAir.of(damp.withHumidity(dry), School.CLEAR_THEN_LEARN, Air.SEA_LEVEL).worst()))
+                .isCloseTo(Tolerance.LAMBDA, within(1e-6));
+        assertThat(CostOfAir.dryEnough(Air.atHeight(288.15, 0.2, 1500), School.CLEAR_THEN_LEARN, Air.SEA_LEVEL,
+                Tolerance.LAMBDA)).as("it is the height, not the water").isEmpty();
     }
 
     @Test

@@ -36,7 +36,7 @@ class JobSummaryTest {
     }
 
     private static FreeAirCheck checkedOn(LocalDate date) {
-        return new FreeAirCheck(FreeAirCheck.School.CLEAR_THEN_LEARN, null, null, null, null, null, null, date, "");
+        return FreeAirCheck.NONE.withDate(date);
     }
 
     @Test

@@ -38,7 +38,8 @@ class JobTest {
                 .withProgress(Progress.NONE.withBay("2").withOrder(List.of("leaks")).withInHand(Set.of("sensor")))
                 .withDone(Set.of("leaks"))
                 .withWiring(EMPTY.wiring().withFuse(5.0).withGroundPoint("strap"))
-                .withAir(EMPTY.air().withTemperature(290.0)).withPoint(new CheckPoint(1.0, null, 12, ""))
+                .withAir(EMPTY.air().withToday(EMPTY.air().today().withTemperature(290.0)))
+                .withPoint(new CheckPoint(1.0, null, 12, ""))
                 .withHandOver(new Job.HandOver("shield", LocalDate.of(2026, 1, 2)))
                 .withEntries(Entries.NONE.drafted(DRAFT, "y"));
         List<Job> changed = List.of(job.withDone(Set.of()).withDone(job.done()),
@@ -52,7 +53,7 @@ class JobTest {
                 job.withPlacing(job.placing().withCandidate("A", c -> c.withLean(1)))
                         .withPlacing(job.placing().withProbe(Probe.UNMEASURED).withBung(Bung.USUAL)),
                 job.withWiring(job.wiring().withFuse(3.0)).withWiring(job.wiring()),
-                job.withAir(job.air().withHumidity(0.1)).withAir(job.air()),
+                job.withAir(job.air().withToday(job.air().today().withHumidity(0.1))).withAir(job.air()),
                 job.withHandOver(new Job.HandOver("", null)).withHandOver(job.handOver()));
         assertThat(changed).allMatch(job::equals);
     }

@@ -13,7 +13,7 @@ import amberheron.core.finding.Origin;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.freeair.AirField;
-import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.freeair.Controllers;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.placement.Exhaust;
@@ -223,8 +223,7 @@ class ProvenTest {
     }
 
     private static Job aired(LocalDate day, String sensor) {
-        return Job.empty("X").withAir(new FreeAirCheck(FreeAirCheck.School.FACTORY_TRIMMED, 293.15, 0.5, 0.0, 0.2071,
-                null, 90.0, day, sensor))
+        return Job.empty("X").withAir(Controllers.check(Controllers.FACTORY, 0.2071, null, 90.0, day, sensor))
                 .withEntries(Entries.NONE.entered(AirField.SHOWN.address(), origin(Origin.Kind.TYPED)));
     }
 

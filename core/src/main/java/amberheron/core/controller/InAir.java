@@ -1,0 +1,64 @@
+package amberheron.core.controller;
+
+import amberheron.core.units.Sane;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a controller in order shows in free air.
+ *
+ * @param kind what the number is
+ * @param value for {@link Kind#LEARNED} its own idea of air's oxygen, mole fraction; for {@link Kind#TOP} the leanest mixture
+ *        it can show, lambda, or null where that is the end of its output law; otherwise null
+ */
+public record InAir(Kind kind, @Nullable Double value) {
+    /** What the number shown in air is. */
+    public enum Kind {
+        /** Oxygen, always the same whatever the air holds: it was taught that this is air. */
+        LEARNED("learned", "its own idea of air, whatever the air holds"),
+        /** Oxygen as it is in the air of the day. */
+        OF_THE_DAY("of-the-day", "the oxygen of the day"),
+        /** A mixture: the top of its range. */
+        TOP("top", "the top of its range");
+
+        private final String key;
+        private final String words;
+
+        Kind(String key, String words) {
+            this.key = key;
+            this.words = words;
+        }
+
+        /** The word in files. */
+        public String key() {
+            return key;
+        }
+
+        /** What it is, in a few words. */
+        public String words() {
+            return words;
+        }
+    }
+
+    public InAir {
+        switch (kind) {
+            case LEARNED -> {
+                if (value == null) {
+                    throw new IllegalArgumentException("inAir: found no value, expected the oxygen it shows in air");
+                }
+                Sane.PART.check("inAir", value);
+            }
+            case TOP -> Sane.MIXTURE.check("inAir", value);
+            case OF_THE_DAY -> {
+                if (value != null) {
+                    throw new IllegalArgumentException(
+                            "inAir: found a value, expected none: it shows what the air of the day holds");
+                }
+            }
+        }
+    }
+
+    /** Whether it shows oxygen in air, rather than a mixture. */
+    public boolean oxygen() {
+        return kind != Kind.TOP;
+    }
+}

@@ -1,0 +1,34 @@
+package amberheron.core.controller;
+
+/** The three ways controllers are calibrated; not a matter of taste: each belongs to its controller. */
+public enum School {
+    CLEAR_THEN_LEARN("Clear, then learn",
+            "Power on with the sensor unplugged until the error shows, hold 30 s, power off, plug in, power on in free air."),
+    TRIM_BY_HAND("Trim by hand",
+            "Adjuster fully anticlockwise, ignition on, wait 2 min, turn slowly clockwise to the free-air mark."),
+    FACTORY_TRIMMED("Trimmed at the factory",
+            "No calibration: only check that it shows today's oxygen, or sits at the top of its range, in air.");
+
+    private final String words;
+    private final String procedure;
+
+    School(String words, String procedure) {
+        this.words = words;
+        this.procedure = procedure;
+    }
+
+    /** The school's name. */
+    public String words() {
+        return words;
+    }
+
+    /** What to do. */
+    public String procedure() {
+        return procedure;
+    }
+
+    /** Whether what it shows in air is its own idea of air, taken from whatever air it was taught in. */
+    public boolean learns() {
+        return this != FACTORY_TRIMMED;
+    }
+}

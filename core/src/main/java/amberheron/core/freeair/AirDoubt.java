@@ -1,0 +1,40 @@
+package amberheron.core.freeair;
+
+/** What a shop's instruments leave in doubt of the oxygen in the air; from memory. */
+public final class AirDoubt {
+    /** What its hygrometer is off by at most, relative humidity. */
+    private static final double HUMIDITY = 0.05;
+    /** What its thermometer is off by at most, K. */
+    private static final double TEMPERATURE = 1;
+    /** Half the last digit of oxygen as controllers show it. */
+    private static final double OXYGEN_DIGIT = 0.00005;
+    /** GUM, JCGM 100:2008: what is equally likely anywhere within ± a has a standard deviation of a/√3. */
+    private static final double EVEN = Math.sqrt(3);
+    /** GUM: what is printed covers two standard deviations. */
+    private static final double COVER = 2;
+
+    private AirDoubt() {
+    }
+
+    /** The most the hygrometer puts the oxygen off by, as a part of it. */
+    public static double ofHumidity(Air air) {
+        double other = air.humidity() + HUMIDITY <= 1 ? air.humidity() + HUMIDITY : air.humidity() - HUMIDITY;
+        return Math.abs(air.withHumidity(other).oxygen() / air.oxygen() - 1);
+    }
+
+    /** The most the thermometer puts it off by, as a part of it. */
+    public static double ofTemperature(Air air) {
+        return Math.abs(air.withTemperature(air.temperature() + TEMPERATURE).oxygen() / air.oxygen() - 1);
+    }
+
+    /** The most the display's last digit puts it off by, as a part of it. */
+    public static double ofDisplay(Air air) {
+        return OXYGEN_DIGIT / air.oxygen();
+    }
+
+    /** Expanded uncertainty (k = 2) of shown over measured oxygen. */
+    static double expanded(Air air) {
+        return COVER * Math.sqrt(Math.pow(ofHumidity(air), 2) + Math.pow(ofTemperature(air), 2)
+                + Math.pow(ofDisplay(air), 2)) / EVEN;
+    }
+}

@@ -1,0 +1,62 @@
+package amberheron.core.freeair;
+
+import amberheron.core.controller.State;
+import org.jspecify.annotations.Nullable;
+
+/** What happens while a sensor is calibrated: said by the person, or sent by the controller. */
+public sealed interface CoachEvent {
+    /** A condition was looked at. */
+    record Said(Condition condition, boolean so) implements CoachEvent {
+    }
+
+    /** The person has done what the step asks for. */
+    record Done() implements CoachEvent {
+    }
+
+    /** Lamp, display or stream tell a state. */
+    record Sees(State state) implements CoachEvent {
+    }
+
+    /**
+     * What is shown; one of the two.
+     *
+     * @param oxygen mole fraction
+     * @param lambda mixture
+     * @param simulated whether a stand-in shows it
+     */
+    record Shows(@Nullable Double oxygen, @Nullable Double lambda, boolean simulated) implements CoachEvent {
+        public Shows {
+            if ((oxygen == null) == (lambda == null)) {
+                throw new IllegalArgumentException("a reading: expected either oxygen or a mixture");
+            }
+        }
+
+        double value() {
+            return oxygen != null ? oxygen : lambda != null ? lambda : 0;
+        }
+    }
+
+    /** Nothing is heard from the controller any more. */
+    record LinkLost() implements CoachEvent {
+    }
+
+    /** The controller was without power when it should have had some. */
+    record PowerLost() implements CoachEvent {
+    }
+
+    /** Time goes on. */
+    record Tick() implements CoachEvent {
+    }
+
+    /** The person stops. */
+    record Stop() implements CoachEvent {
+    }
+
+    /** The person begins again. */
+    record Again() implements CoachEvent {
+    }
+
+    /** What was found is taken into the job. */
+    record Recorded() implements CoachEvent {
+    }
+}

@@ -1,0 +1,68 @@
+package amberheron.core.freeair;
+
+import amberheron.core.controller.School;
+import java.util.Optional;
+
+/**
+ * What calibrating in this air costs later, where the car is driven.
+ *
+ * @param gain by how much the controller's gain is off there
+ */
+public record CostOfAir(double gain) {
+    /** A rich mixture at which the cost is quoted, λ. */
+    public static final double RICH = 0.8;
+    /** A lean one. */
+    public static final double LEAN = 1.2;
+
+    /**
+     * Of this air.
+     *
+     * @param school one that learns takes this air for dry air; one trimmed at the factory was trimmed at the sea
+     * @param driven pressure where the car is driven, Pa
+     */
+    public static CostOfAir of(Air air, School school, double driven) {
+        return new CostOfAir(school.learns() ? air.gain(driven) : Air.gainBetween(Air.SEA_LEVEL, driven));
+    }
+
+    /** The lambda shown for a true one. */
+    public double shown(double lambda) {
+        return Air.shown(lambda, gain);
+    }
+
+    /** How much more is shown than is true, λ. */
+    public double at(double lambda) {
+        return shown(lambda) - lambda;
+    }
+
+    /** The greater of what it costs rich and lean, with its sign, λ. */
+    public double worst() {
+        return Math.abs(at(RICH)) > Math.abs(at(LEAN)) ? at(RICH) : at(LEAN);
+    }
+
+    /** Whether that is within what the trade lets gauge and reader differ by. */
+    public boolean within(double tolerance) {
+        return Math.abs(worst()) <= tolerance;
+    }
+
+    /**
+     * The wettest this air may be for that, relative humidity; empty where dry air would not be enough either, or where it
+     * is dry enough already.
+     */
+    public static Optional<Double> dryEnough(Air air, School school, double driven, double tolerance) {
+        if (of(air, school, driven).within(tolerance)
+                || !of(air.withHumidity(0), school, driven).within(tolerance)) {
+            return Optional.empty();
+        }
+        double dry = 0;
+        double wet = air.humidity();
+        for (int i = 0; i < 40; i++) {
+            double middle = (dry + wet) / 2;
+            if (of(air.withHumidity(middle), school, driven).within(tolerance)) {
+                dry = middle;
+            } else {
+                wet = middle;
+            }
+        }
+        return Optional.of(dry);
+    }
+}
