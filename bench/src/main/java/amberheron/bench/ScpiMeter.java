@@ -10,7 +10,6 @@ import java.net.InetSocketAddress;
 import java.net.Socket;
 import java.net.SocketTimeoutException;
 import java.nio.charset.StandardCharsets;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
@@ -27,10 +26,6 @@ public final class ScpiMeter implements Meter {
     private static final double INFINITY = 9.9e37;
     private static final int LONGEST_ANSWER = 256;
     private static final Pattern NUMBER = Pattern.compile("[+-]?\\d+(\\.\\d*)?([eE][+-]?\\d+)?");
-
-    /** A name or IPv4 address with or without a port; an IPv6 address bare, or in brackets with or without one. */
-    private static final Pattern ADDRESS = Pattern.compile(
-            "(?:\\[(?<six>[0-9a-fA-F:.%\\w]+)\\]|(?<host>[^\\[\\]:\\s]+|[0-9a-fA-F]*:[0-9a-fA-F:]*:[0-9a-fA-F:.]*))(?::(?<port>\\d{1,5}))?");
 
     private final String host;
     private final int port;
@@ -58,17 +53,8 @@ public final class ScpiMeter implements Meter {
      * @throws IllegalArgumentException when it is neither
      */
     public static ScpiMeter at(String address, int patience) {
-        String typed = address.strip();
-        Matcher parts = ADDRESS.matcher(typed);
-        boolean understood = parts.matches();
-        String host = !understood ? "" : parts.group("six") != null ? parts.group("six") : parts.group("host");
-        String port = !understood || parts.group("port") == null ? String.valueOf(USUAL_PORT) : parts.group("port");
-        if (host.isBlank() || !port.matches("\\d{1,5}") || Integer.parseInt(port) > 65535) {
-            throw new IllegalArgumentException(
-                    say("Meter: found “%s”, expected an address such as 192.168.1.40, meter.local:5025 or [::1]:5025",
-                            typed));
-        }
-        return new ScpiMeter(host, Integer.parseInt(port), patience);
+        NetworkAddress at = NetworkAddress.expect("Meter", address, USUAL_PORT);
+        return new ScpiMeter(at.host(), at.port(), patience);
     }
 
     @Override

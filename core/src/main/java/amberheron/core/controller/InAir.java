@@ -14,23 +14,16 @@ public record InAir(Kind kind, @Nullable Double value) {
     /** What the number shown in air is. */
     public enum Kind {
         /** Oxygen, always the same whatever the air holds: it was taught that this is air. */
-        LEARNED("learned", "its own idea of air, whatever the air holds"),
+        LEARNED("its own idea of air, whatever the air holds"),
         /** Oxygen as it is in the air of the day. */
-        OF_THE_DAY("of-the-day", "the oxygen of the day"),
+        OF_THE_DAY("the oxygen of the day"),
         /** A mixture: the top of its range. */
-        TOP("top", "the top of its range");
+        TOP("the top of its range");
 
-        private final String key;
         private final String words;
 
-        Kind(String key, String words) {
-            this.key = key;
+        Kind(String words) {
             this.words = words;
-        }
-
-        /** The word in files. */
-        public String key() {
-            return key;
         }
 
         /** What it is, in a few words. */

@@ -8,6 +8,10 @@ public final class AirDoubt {
     private static final double TEMPERATURE = 1;
     /** Half the last digit of oxygen as controllers show it. */
     private static final double OXYGEN_DIGIT = 0.00005;
+    /** What the weather makes of the pressure that is usual at a height, Pa. */
+    private static final double WEATHER = 2500;
+    /** What a shop's barometer is off by at most, Pa. */
+    private static final double BAROMETER = 200;
     /** GUM, JCGM 100:2008: what is equally likely anywhere within ± a has a standard deviation of a/√3. */
     private static final double EVEN = Math.sqrt(3);
     /** GUM: what is printed covers two standard deviations. */
@@ -32,9 +36,15 @@ public final class AirDoubt {
         return OXYGEN_DIGIT / air.oxygen();
     }
 
-    /** Expanded uncertainty (k = 2) of shown over measured oxygen. */
-    static double expanded(Air air) {
+    /** The most the pressure puts a factory's trim off by, as a part of it; less where it was read. */
+    public static double ofPressure(Air air, boolean read) {
+        double most = read ? BAROMETER : WEATHER;
+        return Math.abs(Air.gainBetween(air.pressure(), air.pressure() + most) - 1) + air.doubtOfFactoryTrim();
+    }
+
+    /** Expanded uncertainty (k = 2) of what a factory's trim shows over what it should. */
+    static double expanded(Air air, boolean pressureRead) {
         return COVER * Math.sqrt(Math.pow(ofHumidity(air), 2) + Math.pow(ofTemperature(air), 2)
-                + Math.pow(ofDisplay(air), 2)) / EVEN;
+                + Math.pow(ofDisplay(air), 2) + Math.pow(ofPressure(air, pressureRead), 2)) / EVEN;
     }
 }

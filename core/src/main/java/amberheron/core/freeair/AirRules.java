@@ -165,8 +165,10 @@ public final class AirRules {
                     null, "", source).asking(asks);
         }
         Double idea = controller.inAir().value();
-        double should = learned && idea != null ? idea : air.orElseThrow().oxygen();
-        double doubt = learned ? 0 : AirDoubt.expanded(air.orElseThrow());
+        double should = learned && idea != null ? idea : air.orElseThrow().shownByFactoryTrim();
+        double doubt = learned
+                ? 0
+                : AirDoubt.expanded(air.orElseThrow(), check.today().pressure() != null);
         double off = shown / should - 1;
         boolean kept = limit.keptBy(Math.abs(off));
         boolean edge = !kept && Math.abs(off) - doubt <= OXYGEN_TOLERANCE;
@@ -177,7 +179,9 @@ public final class AirRules {
                                 ? "It has learned. Whether the sensor is good, its trend tells, not this number."
                                 : "The gain fits this sensor."
                         : edge
-                                ? "Too close to tell with a shop's hygrometer: check again in drier air."
+                                ? check.today().pressure() == null
+                                        ? "Too close to tell: read the station's pressure, the weather changes it."
+                                        : "Too close to tell with a shop's hygrometer: check again in drier air."
                                 : learned
                                         ? "It has not learned, or from a sensor it cannot use: calibrate again in clean moving air."
                                         : controller.school().learns()
@@ -188,7 +192,7 @@ public final class AirRules {
                         ? Message.of("{0} shown / {1}, its own idea of air, − 1",
                                 new Measure(shown, Dimension.FRACTION, 2),
                                 new Measure(should, Dimension.FRACTION, 2))
-                        : Message.of("{0} shown / {1} in this air − 1, known to {2}; cost at {3}",
+                        : Message.of("{0} shown / {1} in this air at this pressure − 1, known to {2}; cost at {3}",
                                 new Measure(shown, Dimension.FRACTION, 2), new Measure(should, Dimension.FRACTION, 2),
                                 new Measure(doubt, Dimension.FRACTION, 1),
                                 new Measure(CostOfAir.LEAN, Dimension.MIXTURE, 1)),
@@ -211,7 +215,7 @@ public final class AirRules {
                         : holder
                                 ? "That is its placeholder: it measures nothing yet."
                                 : kept
-                                        ? "Sits at the top of its range."
+                                        ? "Sits at the top of its range: not low. How far above, such a display cannot show."
                                         : "Not at the top of its range: not calibrated, not warm, or the sensor is spent.",
                 null, "free air must show the leanest the controller can",
                 said != null && controller != null

@@ -48,8 +48,12 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
     public static final double TRIM_WARM_UP = 120;
     /** How much longer than a sensor in order takes is waited, s. */
     private static final double PATIENCE = 60;
+    /** A sensor in order is steady from the start: who watches until it happens to be is deceived, s. */
+    private static final double MOST_WATCHED = 180;
+    /** So many readings come from a stream, and not from a person who types. */
+    private static final int STREAM = 20;
     /** Readings nearer to each other say nothing more. */
-    private static final Duration NEAREST = Duration.ofMillis(100);
+    private static final Duration NEAREST = Duration.ofMillis(200);
     /** What was shown longer ago does not matter any more. */
     private static final Duration WINDOW = Duration.ofSeconds(90);
     /** Nobody waits longer between two readings and calls it steady. */
@@ -241,7 +245,11 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
         }
         more.add(new Shown(at, what));
         Coach seen = at(now.withTrouble(goesOn ? now.trouble() : Trouble.NONE), at, state, more);
-        boolean steady = seen.steadiness().filter(Steadiness::steady).isPresent();
+        if (seen.now.step() == STEADY && lasted(at) > MOST_WATCHED && more.size() >= STREAM) {
+            return seen.stop(Trouble.UNSTEADY, at);
+        }
+        boolean steady = seen.watched() >= Steadiness.LONG_ENOUGH
+                && seen.steadiness().filter(Steadiness::steady).isPresent();
         if (steady) {
             return now.step() == READY
                     ? seen.at(now.withTrouble(Trouble.NONE), at, state, more)
@@ -252,12 +260,19 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
 
     /** How steady what is shown has been; empty while there is too little of it. */
     public Optional<Steadiness> steadiness() {
-        if (series.size() < 3) {
+        if (series.size() < 3 || watched() == 0) {
             return Optional.empty();
         }
         Instant from = series.getFirst().at();
         return Optional.of(Steadiness.of(series.stream().map(s -> new Steadiness.Reading(
                 Duration.between(from, s.at()).toNanos() / 1e9, s.what().value())).toList()));
+    }
+
+    /** How long what counts has been watched, s. */
+    private double watched() {
+        return series.isEmpty()
+                ? 0
+                : Duration.between(series.getFirst().at(), series.getLast().at()).toNanos() / 1e9;
     }
 
     private Coach linkLost(Instant at) {

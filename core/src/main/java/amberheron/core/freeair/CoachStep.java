@@ -6,43 +6,36 @@ import java.util.List;
 /** The steps of a calibration or check in free air. */
 public enum CoachStep {
     /** What has to be so is looked at. */
-    CONDITIONS("conditions", "Get ready"),
+    CONDITIONS("Get ready"),
     /** Powered without the sensor until the controller says so. */
-    CLEAR("clear", "Clear"),
+    CLEAR("Clear"),
     /** Held like that. */
-    HOLD("hold", "Hold"),
+    HOLD("Hold"),
     /** Power off, sensor plugged in, power on in free air. */
-    PLUG_IN("plug-in", "Plug in"),
+    PLUG_IN("Plug in"),
     /** Heats and learns. */
-    LEARN("learn", "Learn"),
+    LEARN("Learn"),
     /** Adjuster to its end, ignition on. */
-    ANTICLOCKWISE("anticlockwise", "Turn back"),
+    ANTICLOCKWISE("Turn back"),
     /** Ignition on, sensor in free air. */
-    POWER_ON("power-on", "Power on"),
+    POWER_ON("Power on"),
     /** Comes up to its temperature. */
-    WARM("warm", "Warm up"),
+    WARM("Warm up"),
     /** Adjuster slowly to the free-air mark. */
-    TURN("turn", "Trim"),
+    TURN("Trim"),
     /** What is shown is watched until it has been steady long enough. */
-    STEADY("steady", "Watch"),
+    STEADY("Watch"),
     /** It can be recorded. */
-    READY("ready", "Record"),
+    READY("Record"),
     /** It was recorded. */
-    RECORDED("recorded", "Done"),
+    RECORDED("Done"),
     /** It ended without a record. */
-    STOPPED("stopped", "Stopped");
+    STOPPED("Stopped");
 
-    private final String key;
     private final String words;
 
-    CoachStep(String key, String words) {
-        this.key = key;
+    CoachStep(String words) {
         this.words = words;
-    }
-
-    /** The word in files. */
-    public String key() {
-        return key;
     }
 
     /** Its name, in a word or two. */

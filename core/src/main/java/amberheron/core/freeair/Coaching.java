@@ -17,35 +17,24 @@ public record Coaching(CoachStep step, Instant since, Trouble trouble, @Nullable
 
     /** What keeps a calibration from going on, or has sent it back. */
     public enum Trouble {
-        NONE("none"),
-        CONDITION("condition"),
-        NOT_UNPLUGGED("not-unplugged"),
-        SENSOR_LOST("sensor-lost"),
-        HEATER("heater"),
-        LOW_SUPPLY("low-supply"),
-        FAULT("fault"),
-        HOT("hot"),
-        COLD("cold"),
-        NOT_READY("not-ready"),
-        PLACEHOLDER("placeholder"),
-        SIMULATED("simulated"),
-        UNSTEADY("unsteady"),
-        UNSEEN("unseen"),
-        LINK_LOST("link-lost"),
-        POWER_LOST("power-lost"),
-        LEFT("left"),
-        STOPPED("stopped");
-
-        private final String key;
-
-        Trouble(String key) {
-            this.key = key;
-        }
-
-        /** The word in files. */
-        public String key() {
-            return key;
-        }
+        NONE,
+        CONDITION,
+        NOT_UNPLUGGED,
+        SENSOR_LOST,
+        HEATER,
+        LOW_SUPPLY,
+        FAULT,
+        HOT,
+        COLD,
+        NOT_READY,
+        PLACEHOLDER,
+        SIMULATED,
+        UNSTEADY,
+        UNSEEN,
+        LINK_LOST,
+        POWER_LOST,
+        LEFT,
+        STOPPED
     }
 
     Coaching withTrouble(Trouble why) {

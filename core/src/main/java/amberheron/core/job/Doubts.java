@@ -129,8 +129,11 @@ final class Doubts {
         }
         double gain = CostOfAir.of(air, controller.school(), check.today().driven().orElse(air.pressure())).gain();
         Double idea = controller.inAir().value();
-        double should = controller.inAir().kind() == InAir.Kind.LEARNED && idea != null ? idea : air.oxygen();
+        double should = controller.inAir().kind() == InAir.Kind.LEARNED && idea != null
+                ? idea
+                : air.shownByFactoryTrim();
         return Math.abs(gain - 1) + (shown == null ? 0 : Math.abs(shown / should - 1)) + AirDoubt.ofDisplay(air)
-                + AirDoubt.ofHumidity(air) + AirDoubt.ofTemperature(air);
+                + AirDoubt.ofHumidity(air) + AirDoubt.ofTemperature(air)
+                + (controller.school().learns() ? 0 : AirDoubt.ofPressure(air, check.today().pressure() != null));
     }
 }

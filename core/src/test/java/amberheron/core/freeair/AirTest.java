@@ -57,6 +57,15 @@ class AirTest {
                 .as("nothing was learned here").isCloseTo(1, within(1e-12));
     }
 
+    /** A factory's trim knows nothing of the height: the sensor follows the pressure, P(p) = p/(k + p), from memory. */
+    @Test
+    void trimmedAtTheSeaItShowsLessOnAMountain() {
+        Air high = Air.atHeight(288.15, 0, 1500);
+        assertThat(high.shownByFactoryTrim()).isCloseTo(0.209476 / 1.061, within(1e-4));
+        assertThat(Air.atHeight(288.15, 0.4, 0).shownByFactoryTrim())
+                .isCloseTo(Air.atHeight(288.15, 0.4, 0).oxygen(), within(1e-12));
+    }
+
     @Test
     void airThatIsTooDampIsDriedUntilItCostsLittleEnough() {
         Air damp = Air.atHeight(308.15, 0.9, 0);

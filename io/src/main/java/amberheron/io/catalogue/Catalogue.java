@@ -2,6 +2,7 @@ package amberheron.io.catalogue;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.controller.ControllerSheet;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
@@ -28,13 +29,13 @@ import java.util.function.Function;
 
 /**
  * Everything to choose from. What ships with the application comes first; a shop adds {@code fuels.json},
- * {@code laws.json}, {@code readers.json} or {@code wires.json} of its own in its catalogue folder, and an entry with
+ * {@code laws.json}, {@code readers.json}, {@code wires.json} or {@code controllers.json} of its own in its catalogue folder, and an entry with
  * the same id replaces ours.
  *
  * @param faults files of the shop that could not be used, each with its reason; the rest is used all the same
  */
 public record Catalogue(List<Fuel> fuels, List<OutputLaw> laws, List<Reader> readers, List<Wire> wires,
-        List<String> faults) {
+        List<ControllerSheet> controllers, List<String> faults) {
     private static final long MOST_BYTES = 4L << 20;
 
     /** What ships with the application. */
@@ -53,7 +54,9 @@ public record Catalogue(List<Fuel> fuels, List<OutputLaw> laws, List<Reader> rea
         return new Catalogue(merged("fuels", CatalogueJson::fuels, Fuel::id, folders, faults),
                 merged("laws", CatalogueJson::laws, OutputLaw::id, folders, faults),
                 merged("readers", CatalogueJson::readers, Reader::id, folders, faults),
-                merged("wires", CatalogueJson::wires, Wire::id, folders, faults), List.copyOf(faults));
+                merged("wires", CatalogueJson::wires, Wire::id, folders, faults),
+                merged("controllers", CatalogueJson::controllers, ControllerSheet::id, folders, faults),
+                List.copyOf(faults));
     }
 
     private static <T> List<T> merged(String kind, BiFunction<String, String, List<T>> read, Function<T, String> id,

@@ -1,5 +1,6 @@
 package amberheron.io.json;
 
+import amberheron.core.controller.ControllerSheet;
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.mixture.Stoichiometry;
@@ -75,6 +76,12 @@ public final class CatalogueJson {
     /** Reads {@code {"readers": […]}}, each as {@link ReaderJson} describes. */
     public static List<Reader> readers(String name, String text) {
         return new Cursor(name, "", Json.parse(name, text)).list("readers").stream().map(ReaderJson::read).toList();
+    }
+
+    /** Reads {@code {"controllers": […]}}, each as {@link ControllerJson} describes. */
+    public static List<ControllerSheet> controllers(String name, String text) {
+        return new Cursor(name, "", Json.parse(name, text)).list("controllers").stream().map(ControllerJson::read)
+                .toList();
     }
 
     /** Reads {@code {"wires": […]}}: {@code awg}, or {@code squareMillimetres}. */

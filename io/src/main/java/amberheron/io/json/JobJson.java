@@ -8,7 +8,6 @@ import amberheron.core.job.Entries;
 import amberheron.core.finding.Origin;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
-import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.job.Job;
 import amberheron.core.job.Progress;
 import amberheron.core.job.Waiting;
@@ -26,7 +25,7 @@ import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The job document, format version 3: SI throughout, mixtures as lambda, null for what is not known. */
+/** The job document, format version 4: SI throughout, mixtures as lambda, null for what is not known. */
 final class JobJson {
     private static final String FORMAT = "amber-heron-job";
 
@@ -49,7 +48,7 @@ final class JobJson {
         Cursor handOver = at.object("handOver");
         return new Job(at.text("id"), intake(at.object("intake")), progress(at.object("progress")),
                 PlacingJson.read(at.object("placing")),
-                WiringJson.read(at.object("wiring")), air(at.object("air")),
+                WiringJson.read(at.object("wiring")), AirJson.read(at.object("air")),
                 at.objectOrNone("law").map(LawJson::read).orElse(null),
                 at.objectOrNone("gauge").map(QuantityJson::read).orElse(null),
                 at.objectOrNone("reader").map(ReaderJson::read).orElse(null),
@@ -64,7 +63,7 @@ final class JobJson {
         out.set("progress", write(job.progress()));
         out.set("placing", PlacingJson.write(job.placing()));
         out.set("wiring", WiringJson.write(job.wiring()));
-        out.set("air", write(job.air()));
+        out.set("air", AirJson.write(job.air()));
         var law = job.law();
         out.set("law", law == null ? out.nullNode() : LawJson.write(law));
         var gauge = job.gauge();
@@ -134,19 +133,6 @@ final class JobJson {
         texts(out.putArray("inHand"), progress.inHand());
         return out.put("bay", progress.bay()).put("day", text(progress.day())).put("hold",
                 Cursor.idOrNull(progress.hold()));
-    }
-
-    private static FreeAirCheck air(Cursor at) {
-        return new FreeAirCheck(at.choice("school", FreeAirCheck.School.values()), at.numberOrNull("temperature"),
-                at.numberOrNull("humidity"), at.numberOrNull("height"), at.numberOrNull("shownOxygen"),
-                at.numberOrNull("shownLambda"), at.numberOrNull("settled"), at.date("date"), at.text("sensor", ""));
-    }
-
-    private static ObjectNode write(FreeAirCheck air) {
-        return Json.object().put("school", Cursor.id(air.school())).put("temperature", air.temperature())
-                .put("humidity", air.humidity()).put("height", air.height()).put("shownOxygen", air.shownOxygen())
-                .put("shownLambda", air.shownLambda()).put("settled", air.settled()).put("date", text(air.date()))
-                .put("sensor", air.sensor());
     }
 
     private static CheckPoint point(Cursor at) {

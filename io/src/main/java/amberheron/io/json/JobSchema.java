@@ -20,8 +20,8 @@ import tools.jackson.databind.node.ObjectNode;
 /** The JSON Schema that job documents are held to; it ships beside the code. */
 public final class JobSchema {
     /** The version of the document format written now. */
-    public static final int VERSION = 3;
-    private static final String RESOURCE = "job-3.schema.json";
+    public static final int VERSION = 4;
+    private static final String RESOURCE = "job-4.schema.json";
     private static final int MOST_FAULTS = 5;
     private static final int MOST_DIGITS = 24;
 

@@ -1,21 +1,25 @@
 package amberheron.io.json;
 
+import java.util.List;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Brings documents of earlier versions up to date, one version after the other. Version 2 did not say where a reading came
+ * Brings documents of earlier versions up to date, one version after the other. Version 3 knew a
+ * controller only by its school, which was not asked before something was read in air. Version 2 did not say where a reading came
  * from; what it called a reading of the simulated bench stays one. Version 1 knew the exhaust only as a turbine, a diameter and where the catalyst
  * starts; those become pieces, with lengths left open where version 1 had none. Anything that does not look like
  * version 1 is left alone, so that the reader can say what is wrong with it.
  */
 final class JobUpgrade {
+    private static final List<String> SCHOOLS = List.of("clear-then-learn", "trim-by-hand", "factory-trimmed");
+
     private JobUpgrade() {
     }
 
     static ObjectNode toCurrent(ObjectNode tree) {
-        return leadToRoute(toThree(toTwo(tree)));
+        return leadToRoute(toFour(toThree(toTwo(tree))));
     }
 
     /** The lead was asked at the place and at the wiring; it stands with the wiring's route. */
@@ -36,6 +40,33 @@ final class JobUpgrade {
         double extension = route.path("extension").asDouble(0);
         double whole = lead.doubleValue();
         route.put("lead", extension < whole ? whole - extension : whole);
+        return out;
+    }
+
+    private static ObjectNode toFour(ObjectNode tree) {
+        JsonNode version = tree.get("version");
+        if (version == null || !version.isInt() || version.intValue() != 3
+                || !(tree.get("air") instanceof ObjectNode)) {
+            return tree;
+        }
+        ObjectNode out = tree.deepCopy();
+        out.put("version", 4);
+        ObjectNode air = (ObjectNode) out.get("air");
+        JsonNode school = air.remove("school");
+        String key = school == null ? "" : school.asString("");
+        boolean read = air.path("shownOxygen").isNumber() || air.path("shownLambda").isNumber();
+        boolean chosen = read || !key.equals("clear-then-learn");
+        if (chosen && SCHOOLS.contains(key)) {
+            // Version 3 judged all by the oxygen of the day, or by the top of the range.
+            String kind = air.path("shownOxygen").isNumber() && key.equals("factory-trimmed") ? "of-the-day" : "top";
+            ObjectNode sheet = air.putObject("controller").put("id", "kept-" + key)
+                    .put("name", "As noted before, " + key.replace('-', ' ')).put("school", key).put("warmUp", 120)
+                    .putNull("placeholder");
+            sheet.putObject("inAir").put("kind", kind).putNull("value");
+            sheet.putArray("signs");
+            sheet.putArray("laws");
+            sheet.putObject("source").put("kind", "memory").put("citation", "only the school was noted");
+        }
         return out;
     }
 

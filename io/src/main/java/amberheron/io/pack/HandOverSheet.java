@@ -142,7 +142,9 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         wired(job).ifPresent(facts::add);
         FreeAirCheck air = job.air();
         var airDate = air.date();
-        facts.add(new Fact("Free air", air.school().words() + (airDate == null ? "" : ", " + airDate)));
+        var controller = air.controller();
+        facts.add(new Fact("Free air", (controller == null ? "controller not noted" : controller.school().words())
+                + (airDate == null ? ", not checked" : ", " + airDate)));
         OutputLaw law = job.law();
         if (law != null) {
             facts.add(new Fact("Output law", law.name() + " (" + law.source().kind().words() + ")"));

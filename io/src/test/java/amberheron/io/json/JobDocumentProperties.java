@@ -4,7 +4,17 @@ import amberheron.core.wiring.GroundTrial;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.job.RestsOn;
 import amberheron.core.job.Changes;
+import amberheron.core.controller.ControllerSheet;
+import amberheron.core.controller.InAir;
+import amberheron.core.controller.School;
+import amberheron.core.controller.State;
+import amberheron.core.finding.Source;
 import amberheron.core.freeair.AirField;
+import amberheron.core.freeair.AirOfDay;
+import amberheron.core.freeair.CoachStep;
+import amberheron.core.freeair.Coaching;
+import amberheron.core.freeair.Condition;
+import amberheron.core.freeair.Steadiness;
 import amberheron.core.job.Entries;
 import amberheron.core.placement.PlaceField;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -54,6 +64,7 @@ import java.util.Map;
 import amberheron.core.finding.Origin;
 import java.time.Instant;
 import java.util.Random;
+import java.util.EnumSet;
 import java.util.Set;
 import java.util.TreeSet;
 import net.jqwik.api.ForAll;
@@ -69,6 +80,33 @@ class JobDocumentProperties {
                 List.of(new Hookup(any(random, Intake.ReaderKind.values()), perhaps(random, Hookup.Form.values()),
                         random.nextBoolean(), maybe(random, 1e6), maybe(random, 1e4), maybe(random, 5),
                         maybe(random, 5))));
+    }
+
+    private static FreeAirCheck air(Random random) {
+        boolean factory = random.nextBoolean();
+        ControllerSheet sheet = new ControllerSheet(words(random), words(random),
+                factory ? School.FACTORY_TRIMMED : School.CLEAR_THEN_LEARN, 1 + random.nextInt(900), maybe(random, 2),
+                factory
+                        ? new InAir(InAir.Kind.TOP, maybe(random, 2))
+                        : new InAir(InAir.Kind.LEARNED, random.nextDouble()),
+                List.of(new ControllerSheet.Sign(words(random), any(random, State.values()))), List.of(words(random)),
+                Source.memory("nobody"));
+        return new FreeAirCheck(random.nextBoolean() ? null : sheet,
+                new AirOfDay(random.nextInt(4) == 0 ? null : 250 + 70 * random.nextDouble(), maybe(random, 1),
+                        maybe(random, 2000), random.nextBoolean() ? null : 80_000 + 30_000 * random.nextDouble(),
+                        maybe(random, 2000)),
+                random.nextBoolean() ? Set.of() : EnumSet.of(any(random, Condition.values())), maybe(random, 0.21),
+                maybe(random, 1.4), maybe(random, 120),
+                random.nextBoolean()
+                        ? null
+                        : new Steadiness(3 + random.nextInt(900), 75.5, random.nextGaussian(), random.nextDouble(),
+                                random.nextDouble(), random.nextInt(9)),
+                random.nextBoolean()
+                        ? Coaching.NONE
+                        : new Coaching(any(random, CoachStep.values()),
+                                Instant.EPOCH.plusSeconds(random.nextInt(1 << 30)),
+                                any(random, Coaching.Trouble.values()), perhaps(random, CoachStep.values())),
+                random.nextBoolean() ? null : LocalDate.of(2026, 1 + random.nextInt(12), 1), words(random));
     }
 
     private static Harness harness(Random random) {
@@ -183,10 +221,7 @@ class JobDocumentProperties {
                                 maybe(random, 0.1))),
                 words(random), signals(random),
                 new HeaterTiming(perhaps(random, HeaterTiming.School.values()), maybe(random, 60)), harness(random));
-        FreeAirCheck air = new FreeAirCheck(any(random, FreeAirCheck.School.values()),
-                random.nextInt(4) == 0 ? null : 250 + 70 * random.nextDouble(),
-                maybe(random, 1), maybe(random, 2000), maybe(random, 0.21), maybe(random, 1.4), maybe(random, 120),
-                random.nextBoolean() ? null : LocalDate.of(2026, 1 + random.nextInt(12), 1), words(random));
+        FreeAirCheck air = air(random);
         Job job = empty.withIntake(intake).withPlacing(placing).withProgress(progress).withWiring(wiring).withAir(air)
                 .withEntries(Entries.NONE.drafted(PlaceField.PIECE_WALL.of("b"), words(random))
                         .entered(AirField.HEIGHT.address(), origin(random)))

@@ -2,7 +2,12 @@ package amberheron.io.json;
 
 import amberheron.core.mixture.MixtureScale;
 import java.time.Instant;
+import amberheron.core.controller.ControllerSheet;
+import amberheron.core.controller.InAir;
+import amberheron.core.controller.School;
 import amberheron.core.freeair.AirField;
+import amberheron.core.freeair.AirOfDay;
+import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.job.Entries;
 import amberheron.core.wiring.WireField;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -86,7 +91,7 @@ class JobDocumentTest {
     @Test
     void unknownFieldsOfANewerVersionAreKept() throws IOException {
         String newer = JobDocument.of(job()).text()
-                .replaceFirst("\"version\" : 3", "\"version\" : 4, \"mood\" : \"calm\"")
+                .replaceFirst("\"version\" : 4", "\"version\" : 5, \"mood\" : \"calm\"")
                 .replaceFirst("\"fuse\" :", "\"relay\" : {\"pin\" : 87}, \"fuse\" :")
                 .replaceFirst("\"volts\" : 1.5", "\"supply\" : \"S1\", \"volts\" : 1.5");
         JobDocument read = JobDocument.read(file(newer));
@@ -122,7 +127,7 @@ class JobDocumentTest {
         assertThat(run.end()).as("how long the catalyst is was never said").isInfinite();
         assertThat(read.intake().exhaust().attitude().roll()).isEqualTo(0.02);
         String text = document.with(read).text();
-        assertThat(text).contains("\"version\" : 3").contains("\"mood\" : \"calm\"").doesNotContain("catalystAt");
+        assertThat(text).contains("\"version\" : 4").contains("\"mood\" : \"calm\"").doesNotContain("catalystAt");
         assertThat(JobDocument.read(file(text)).job()).isEqualTo(read);
         refused(old.replace("\"distance\": 0.61", "\"distance\": \"far\""), "candidates", "distance");
     }
@@ -138,18 +143,37 @@ class JobDocumentTest {
     void aCountOutOfThisWorldIsRefusedInWords() throws IOException {
         refused(JobDocument.of(job()).text().replaceFirst("\"cylinders\" : \\w+", "\"cylinders\" : 1e308"),
                 "intake.cylinders", "found 1.0E308");
-        refused(JobDocument.of(job()).text().replaceFirst("\"version\" : 3", "\"version\" : -1e308"), "version");
+        refused(JobDocument.of(job()).text().replaceFirst("\"version\" : 4", "\"version\" : -1e308"), "version");
         refused(JobDocument.of(job()).text().replaceFirst("\"cylinders\" : \\w+", "\"cylinders\" : " + "9".repeat(400)),
                 "intake.cylinders", "found 999999999999999999999999…");
+    }
+
+    private static String stored(int version) throws IOException {
+        try (var in = Objects.requireNonNull(
+                JobDocumentTest.class.getResourceAsStream("job-version-" + version + ".json"))) {
+            return new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+        }
+    }
+
+    /** A stored document of version 3 knew a controller by its school only, and asked nobody before something was read. */
+    @Test
+    void aDocumentOfVersionThreeKeepsItsSchoolAndWhatWasReadByIt() throws IOException {
+        FreeAirCheck read = JobDocument.read(file(stored(3))).job().air();
+        ControllerSheet controller = Objects.requireNonNull(read.controller());
+        assertThat(controller.school()).isEqualTo(School.FACTORY_TRIMMED);
+        assertThat(controller.inAir().kind()).isEqualTo(InAir.Kind.OF_THE_DAY);
+        assertThat(read.today()).isEqualTo(AirOfDay.of(294.15, 0.55, 4));
+        assertThat(read.shownOxygen()).isEqualTo(0.2068);
+        assertThat(read.conditions()).as("nobody was asked").isEmpty();
+        String unread = stored(3).replace("\"factory-trimmed\"", "\"clear-then-learn\"")
+                .replace("\"shownOxygen\" : 0.2068", "\"shownOxygen\" : null");
+        assertThat(JobDocument.read(file(unread)).job().air().controller()).isNull();
     }
 
     /** A stored document of version 2: it opens, what it called simulated stays so, its parts get ids, nothing is lost. */
     @Test
     void aDocumentOfVersionTwoSaysWhereItsReadingsCameFrom() throws IOException {
-        String old;
-        try (var in = Objects.requireNonNull(JobDocumentTest.class.getResourceAsStream("job-version-2.json"))) {
-            old = new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
-        }
+        String old = stored(2);
         JobDocument document = JobDocument.read(file(old.replaceFirst("\\{", "{\"mood\": \"calm\",")));
         Job read = document.job();
         assertThat(read.points()).hasSize(4).allMatch(p -> p.origin().kind() == Origin.Kind.SIMULATED);
@@ -158,17 +182,14 @@ class JobDocumentTest {
         assertThat(read.intake().exhaust().segments()).extracting(Segment::id).isNotEmpty().doesNotHaveDuplicates()
                 .doesNotContain("");
         String text = document.with(read.withWiring(read.wiring().withFuse(4.0))).text();
-        assertThat(text).contains("\"version\" : 3").contains("\"mood\" : \"calm\"");
+        assertThat(text).contains("\"version\" : 4").contains("\"mood\" : \"calm\"");
         assertThat(JobDocument.read(file(text)).job()).isEqualTo(read.withWiring(read.wiring().withFuse(4.0)));
     }
 
     /** Once it was asked at the place as well; it is the same cable, and stands with its route. */
     @Test
     void theLeadStandsInOnePlace() throws IOException {
-        String old;
-        try (var in = Objects.requireNonNull(JobDocumentTest.class.getResourceAsStream("job-version-2.json"))) {
-            old = new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
-        }
+        String old = stored(2);
         Job both = JobDocument.read(file(old)).job();
         assertThat(both.wiring().harness().route().lead()).as("the route's own stands").isEqualTo(0.4);
         JobDocument document = JobDocument.read(file(old.replaceFirst("\"lead\" : 0.4", "\"lead\" : null")));
