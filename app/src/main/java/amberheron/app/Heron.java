@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import amberheron.app.cli.HeronCommand;
 import amberheron.app.demo.DemoBook;
 import amberheron.app.session.Session;
+import amberheron.app.session.Threads;
 import amberheron.io.UnusableInput;
 import amberheron.io.book.BookProblem;
 import amberheron.io.book.JobBook;
@@ -88,7 +89,7 @@ public final class Heron {
             } else if (demo) {
                 DemoBook.shift(book, today);
             }
-            return Session.on(book, catalogue, home, Platform::runLater);
+            return Session.on(book, catalogue, home, Threads.beside(Platform::runLater));
         } catch (BookProblem | UnusableInput e) {
             book.close();
             throw e;

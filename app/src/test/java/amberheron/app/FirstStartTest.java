@@ -3,6 +3,7 @@ package amberheron.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.app.session.Session;
+import amberheron.app.session.Threads;
 import amberheron.app.shell.Shell;
 import amberheron.io.book.JobBook;
 import amberheron.io.catalogue.Catalogue;
@@ -26,7 +27,7 @@ class FirstStartTest {
     void theTourIsShownOnceAndAJobOrTheDemoIsOffered() {
         AtomicInteger looked = new AtomicInteger();
         Session session = Session.on(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home,
-                Platform::runLater);
+                Threads.beside(Platform::runLater));
         Desktop.loadFonts();
         Hands hands = Hands.on(session::idle, stage -> {
             Shell shell = new Shell(session, Stations.all(), looked::incrementAndGet);

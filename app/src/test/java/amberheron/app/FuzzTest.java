@@ -1,5 +1,10 @@
 package amberheron.app;
 
+import amberheron.core.freeair.AirOfDay;
+import amberheron.core.freeair.AirRules;
+import amberheron.core.freeair.FreeAirCheck;
+import java.io.UncheckedIOException;
+import java.nio.file.StandardCopyOption;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.fail;
 
@@ -79,6 +84,8 @@ class FuzzTest {
         all.put("points.csv", file -> chain(null, null, CheckPointCsv.read(file)));
         all.put("fuel.json", file -> sound(String.valueOf(stoich(FuelJson.read(file)))));
         all.put("chart.csv", file -> assertThat(ChartCsv.write(ChartCsv.read(file))).startsWith("tag"));
+        all.put("controllers.json", this::catalogue);
+        all.put("streams.json", this::catalogue);
         all.put("log.csv", file -> {
             Catalogue catalogue = Catalogue.shipped();
             sound(LogCsv.read(file, catalogue.laws().getFirst().scale(), catalogue.readers().getFirst().scale())
@@ -86,6 +93,24 @@ class FuzzTest {
                     .toString());
         });
         return all;
+    }
+
+    /** As a shop's own, under either name; what is refused there is said and the rest is used. */
+    private void catalogue(Path file) {
+        for (String name : List.of("controllers.json", "streams.json")) {
+            try {
+                Path own = Files.createDirectories(folder.resolve("catalogue-" + name));
+                Files.copy(file, own.resolve(name), StandardCopyOption.REPLACE_EXISTING);
+                Catalogue with = Catalogue.withShop(own);
+                with.faults().forEach(f -> assertThat(f).isNotBlank().doesNotContain("found ,"));
+                with.controllers().forEach(c -> sound(AirRules.judge(FreeAirCheck.NONE.withController(c)
+                        .withToday(AirOfDay.of(293.15, 0.5, 0)).withShownOxygen(0.2, null).withShownLambda(1.4, null),
+                        null, 0.0068).toString()));
+                with.streams().forEach(s -> sound(s.read("1;2;heating").toString()));
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
     }
 
     private static double stoich(Fuel fuel) {
@@ -156,6 +181,12 @@ class FuzzTest {
                 {"form": "expression", "quantity": "afr", "stoich": 14.7, "decimals": 3,
                  "input": {"minVolts": 0, "maxVolts": 5, "bits": 10}, "setting": {"text": "2.66*v + 8.05"}}"""
                 .getBytes(StandardCharsets.UTF_8));
+        for (String name : List.of("controllers.json", "streams.json")) {
+            try (var in = Objects
+                    .requireNonNull(Catalogue.class.getResourceAsStream("/amberheron/io/catalogue/" + name))) {
+                seeds.put(name, in.readAllBytes());
+            }
+        }
         seeds.put("fuel.json", "{\"id\": \"x\", \"name\": \"X\", \"stoich\": 14.1}".getBytes(StandardCharsets.UTF_8));
         seeds.put("points.csv", "volts,true,shown,note\n1.0,,12.1,a\n3.5,17,16.9,\n".getBytes(StandardCharsets.UTF_8));
         seeds.put("chart.csv", "tag,work,from,colour,to,to pin\n1,analog +,controller,white/blue,logger,3\n"

@@ -104,9 +104,9 @@ class HonestReadingsTest {
             session.open("SB-015");
             var wire = (amberheron.app.wiring.WireModel) models.get(2);
             wire.simulate(session, PowerSource.Behaviour.SWITCHED);
-            assertThat(wire.display()).contains("V live");
+            assertThat(wire.display(session)).contains("V live");
             session.open("SB-016");
-            assertThat(wire.display()).isEqualTo("no meter connected");
+            assertThat(wire.display(session)).isEqualTo("no meter connected");
             wire.read(session, KeyState.CRANKING);
             assertThat(session.notice()).contains("no meter is connected");
             assertThat(session.job().wiring().source().orElseThrow().at(KeyState.CRANKING)).as("as the demo has it")

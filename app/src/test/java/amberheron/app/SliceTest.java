@@ -1,5 +1,7 @@
 package amberheron.app;
 
+import amberheron.core.freeair.AirField;
+import amberheron.core.freeair.Condition;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -87,10 +89,22 @@ class SliceTest extends WindowTest {
 
         // Air
         hands.push(KeyCode.ALT, KeyCode.DIGIT4);
-        for (String entry : new String[]{"20 °C", "50", "0", "20.7", "90"}) {
+        for (String entry : new String[]{"20 °C", "50", "0"}) {
             next();
             type(entry);
         }
+        next();
+        hands.push(KeyCode.DOWN).push(KeyCode.ENTER);
+        for (Condition condition : Condition.values()) {
+            assertThat(text("reasons.next")).isEqualTo(condition.words() + "?");
+            next();
+        }
+        assertThat(text("reasons.action")).as("the supply is proved: the coach would lead").startsWith("Begin");
+        // Read off the display by hand, as one may.
+        hands.interact(() -> session.seek(AirField.SHOWN.address()));
+        type("20.7");
+        next();
+        type("90");
         assertThat(shows("20.71 % O₂ · held 90 s")).isTrue();
         assertThat(text("reasons.next")).isEqualTo("Wire it next.");
 

@@ -348,7 +348,7 @@ class StationsTest extends WindowTest {
         go("SB-014", KeyCode.DIGIT5);
         double before = session.cursor();
         hands.push(KeyCode.F8);
-        assertThat(text("notice")).contains("simulated controller").contains("warming up");
+        assertThat(text("notice")).contains("simulated controller");
         waitUntil(() -> session.cursor() != before);
         hands.push(KeyCode.F8);
         double held = session.cursor();

@@ -1,6 +1,7 @@
 package amberheron.app;
 
 import amberheron.app.session.Session;
+import amberheron.app.session.Threads;
 import amberheron.app.shell.Shell;
 import amberheron.io.book.JobBook;
 import amberheron.io.catalogue.Catalogue;
@@ -27,7 +28,8 @@ abstract class WindowTest {
     @BeforeEach
     final void open() {
         Demo.copy(home);
-        session = Session.on(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home, Platform::runLater);
+        session = Session.on(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home,
+                Threads.beside(Platform::runLater));
         Desktop.loadFonts();
         hands = Hands.on(session::idle, stage -> {
             stage.setScene(new Shell(session, Stations.all()).scene(1280, 800));

@@ -84,7 +84,7 @@ public record AirTrial(ControllerSheet sheet, AirFault fault, boolean good, bool
     }
 
     /** Somebody does what the coach says, and knows nothing else. */
-    private static Coach coached(SimulatedController made, ControllerSheet sheet) {
+    public static Coach coached(SimulatedController made, ControllerSheet sheet) {
         Instant now = Instant.EPOCH;
         Coach coach = Coach.open(sheet, true, true, EnumSet.allOf(Condition.class), Coaching.NONE, now)
                 .on(new CoachEvent.Done(), now);

@@ -60,6 +60,12 @@ public final class ControllerServer implements AutoCloseable {
         Thread.ofPlatform().daemon().name("simulated controller's keys").start(() -> keys(in, out));
     }
 
+    /** Sends to a serial port as well, until this is closed. */
+    public void attach(String serialPort) throws IOException {
+        ControllerLink.Open line = new SerialLine(serialPort, SerialLine.USUAL_BAUD).open();
+        attach(line.in(), line.out());
+    }
+
     private void welcome() {
         while (!closed) {
             try {

@@ -203,10 +203,9 @@ class ControllerLinkTest {
         try {
             until(() -> Files.exists(here) && Files.exists(there));
             try (ControllerServer server = server(AirFault.NONE, 50, 0);
-                    ControllerLink.Open far = new SerialLine(there.toString(), SerialLine.USUAL_BAUD).open();
                     ControllerLink link = ControllerLink.at(here.toString(), StreamFormat.OWN,
                             InstantSource.system())) {
-                server.attach(far.in(), far.out());
+                server.attach(there.toString());
                 until(() -> link.heard().live(Instant.now()).filter(r -> r.state() == State.READY).isPresent());
             }
         } finally {

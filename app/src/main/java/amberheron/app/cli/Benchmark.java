@@ -5,6 +5,8 @@ import amberheron.app.Stations;
 import amberheron.app.session.Session;
 import amberheron.app.parts.Parts;
 import amberheron.app.shell.Shell;
+import amberheron.bench.AirTrial;
+import amberheron.core.controller.ControllerSheet;
 import amberheron.core.job.Job;
 import amberheron.core.job.Station;
 import amberheron.core.placement.PlaceSchools;
@@ -13,6 +15,7 @@ import amberheron.core.placement.Segment;
 import amberheron.core.placement.Site;
 import amberheron.core.scaling.Diagnostician;
 import amberheron.io.UnusableInput;
+import amberheron.io.catalogue.Catalogue;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -50,6 +53,7 @@ final class Benchmark implements Callable<Integer> {
     private static final int EDITS = 200;
     private static final int SEARCHES = 60;
     private static final int STARTS = 7;
+    private static final int TRIALS = 1000;
 
     @Spec
     @SuppressWarnings("NullAway.Init") // set by picocli
@@ -91,6 +95,7 @@ final class Benchmark implements Callable<Integer> {
         double[] search = pure[1];
         report(out, "diagnosis of one check set, warm", diagnosis, "aim: under 5 ms");
         report(out, "search of a whole run, 1 mm by 1°, warm", search, "aim: under 50 ms");
+        trials(out);
         List<String> flags = new ArrayList<>(ManagementFactory.getRuntimeMXBean().getInputArguments());
         flags.removeIf(f -> f.startsWith("-XX:AOT"));
         if (!screen) {
@@ -126,6 +131,27 @@ final class Benchmark implements Callable<Integer> {
                 big / own);
         out.flush();
         return median(diagnosis) < 5 && median(search) < 50 && own / bare <= 1.3 ? 0 : HeronCommand.OUT;
+    }
+
+    /** Blind trials of the coach: sensors and faults that nobody told it of. */
+    private static void trials(PrintWriter out) {
+        List<ControllerSheet> sheets = Catalogue.shipped().controllers();
+        int right = 0;
+        int deceived = 0;
+        int hidden = 0;
+        for (int i = 0; i < TRIALS; i++) {
+            AirTrial trial = AirTrial.of(sheets, i);
+            right += trial.right() ? 1 : 0;
+            deceived += trial.deceived() ? 1 : 0;
+            hidden += trial.hidden() ? 1 : 0;
+        }
+        out.printf(Locale.ROOT, "%-46s %7.1f %%          aim: at least 97 %%%n",
+                "sensors in air judged rightly, of " + TRIALS,
+                100.0 * right / TRIALS);
+        out.printf(Locale.ROOT, "%-46s %8d          aim: 0%n", "bad ones passed as good", deceived);
+        out.printf(Locale.ROOT, "%-46s %8d          cannot be seen there%n",
+                "the same on displays that end at their top",
+                hidden);
     }
 
     private static double[] diagnose(DemoCommands.Ready demo) {

@@ -7,6 +7,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.app.demo.DemoBook;
 import amberheron.app.demo.Pictures;
 import amberheron.app.session.Session;
+import amberheron.app.session.Threads;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.JobSummary;
@@ -80,7 +81,7 @@ final class DemoCommands {
         });
         // The toolkit must outlive its last window: the session is closed on its thread.
         Platform.setImplicitExit(false);
-        Session session = Session.on(book, catalogue, home, Platform::runLater);
+        Session session = Session.on(book, catalogue, home, Threads.beside(Platform::runLater));
         try {
             return work.apply(new Ready(session, book, catalogue));
         } finally {

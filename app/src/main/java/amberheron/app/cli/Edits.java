@@ -14,7 +14,8 @@ final class Edits {
             new Edit(Station.PLACE, (j, n) -> j.withPlacing(j.placing().withCandidate("A",
                     c -> c.withDistance(0.5 + 0.001 * n)))),
             new Edit(Station.WIRE, (j, n) -> j.withWiring(j.wiring().withFuse(3.5 + 0.01 * n))),
-            new Edit(Station.AIR, (j, n) -> j.withAir(j.air().withTemperature(280 + 0.1 * n))),
+            new Edit(Station.AIR,
+                    (j, n) -> j.withAir(j.air().withToday(j.air().today().withTemperature(280 + 0.1 * n)))),
             new Edit(Station.SCALE, (j, n) -> j.withPoints(List.of(new CheckPoint(1.0, null, 12.1 + 0.001 * n, ""),
                     new CheckPoint(4.0, null, 18.1, "")))),
             new Edit(Station.HAND_OVER, (j, n) -> j.withHandOver(new Job.HandOver("left " + n, null))));

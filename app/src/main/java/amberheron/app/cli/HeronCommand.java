@@ -47,6 +47,8 @@ public final class HeronCommand implements Runnable {
                 .addSubcommand(new ScaleCommands.Diagnose(surroundings))
                 .addSubcommand(new JobCommands.Place(surroundings)).addSubcommand(new JobCommands.Wire(surroundings))
                 .addSubcommand(new JobCommands.Air(surroundings)).addSubcommand(new JobCommands.Prove(surroundings))
+                .addSubcommand(new CommandLine(new SimulateCommand())
+                        .addSubcommand(new SimulateCommand.OfController(surroundings)))
                 .addSubcommand(new JobCommands.Review(surroundings)).addSubcommand(new JobCommands.Pack(surroundings))
                 .addSubcommand(new DemoCommands.Demo(surroundings))
                 .addSubcommand(new DemoCommands.PicturesCommand()).addSubcommand(new Benchmark());

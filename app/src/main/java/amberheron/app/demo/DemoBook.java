@@ -3,6 +3,7 @@ package amberheron.app.demo;
 import amberheron.core.job.Waiting;
 import amberheron.core.harness.Route;
 import amberheron.core.harness.Harness;
+import java.time.Instant;
 import java.time.ZoneOffset;
 import org.jspecify.annotations.Nullable;
 import amberheron.core.harness.AsWired;
@@ -12,9 +13,18 @@ import java.time.temporal.ChronoUnit;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.drivelog.ProveModel;
+import amberheron.bench.AirFault;
+import amberheron.bench.AirTrial;
 import amberheron.bench.SimulatedBench;
+import amberheron.bench.SimulatedController;
 import amberheron.bench.SimulatedDrive;
 import amberheron.core.finding.Origin;
+import amberheron.core.controller.ControllerSheet;
+import amberheron.core.freeair.AirField;
+import amberheron.core.freeair.AirOfDay;
+import amberheron.core.freeair.Coach;
+import amberheron.core.freeair.CoachStep;
+import amberheron.core.freeair.Coaching;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.job.Job;
 import amberheron.core.job.Progress;
@@ -114,6 +124,22 @@ public final class DemoBook {
                 .withHandOver(new Job.HandOver(job.handOver().notDone(), moved.apply(job.handOver().date())));
     }
 
+    private static ControllerSheet controller(Catalogue catalogue, String id) {
+        return catalogue.controllers().stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    /** A calibration as the coach leads it, of a controller that does not exist. */
+    private static FreeAirCheck coached(Catalogue catalogue, String controller, AirOfDay today, LocalDate day,
+            String sensor) {
+        ControllerSheet sheet = controller(catalogue, controller);
+        Coach coach = AirTrial.coached(new SimulatedController(sheet, today.air().orElseThrow(), AirFault.NONE, 0, 14),
+                sheet);
+        Instant when = day.atTime(10, 30).toInstant(ZoneOffset.UTC);
+        return FreeAirCheck.NONE.withController(sheet).withToday(today).withConditions(coach.conditions())
+                .withCoaching(new Coaching(CoachStep.RECORDED, when, Coaching.Trouble.NONE, null)).withSensor(sensor)
+                .recorded(coach.result().orElseThrow(), day);
+    }
+
     private static Origin simulated(LocalDate day) {
         return new Origin(Origin.Kind.SIMULATED, "simulated instruments", day.atTime(9, 30).toInstant(ZoneOffset.UTC),
                 "");
@@ -170,9 +196,9 @@ public final class DemoBook {
                                 .withHostFuse(15.0)
                                 .withHostLoad(6.0),
                         source(today, "B", "cigar lighter", 12.5, 12.5, 9.8, 14.1, 13.8, 14.0)), today.minusDays(8)))
-                .withAir(new FreeAirCheck(FreeAirCheck.School.CLEAR_THEN_LEARN, 291.15, 0.62, 4.0, 0.2064, null, 74.0,
-                        today.minusDays(8), "V-07"))
+                .withAir(coached(catalogue, "learner", AirOfDay.of(291.15, 0.62, 4), today.minusDays(8), "V-07"))
                 .withLaw(law).withReader(reader.withSetting(setting));
+        job = job.withEntries(job.entries().entered(AirField.SHOWN.address(), simulated(today.minusDays(8))));
         job = withPoints(job, today.minusDays(8), setting, 0.5, 1.5, 2.75, 4.25);
         Path log = home.resolve("logs").resolve("SB-014-drive.csv");
         write(log, driveLog(new SignalChain(law, WireEffect.NONE, reader, setting), 300));
@@ -216,6 +242,10 @@ public final class DemoBook {
                                         .withReading(KeyState.ON, 12.1, simulated(today))))
                         .withTaken("A").withFuse(5.0).withHarness(Harness.NONE
                                 .withRoute(Route.UNMEASURED.withLead(0.4).withExtension(2.4))))
+                .withAir(FreeAirCheck.NONE.withController(controller(catalogue, "trimmed"))
+                        .withToday(AirOfDay.of(303.15, 0.8, 4).withDrivenHeight(600.0))
+                        .withConditions(Set.of(amberheron.core.freeair.Condition.OUT_OF_PIPE,
+                                amberheron.core.freeair.Condition.CAP_OFF)))
                 .withDone(Set.of("leaks", "display", "place", "run", "drill", "clamp", "tight"));
     }
 
@@ -252,9 +282,9 @@ public final class DemoBook {
                         .sidecar(List
                                 .of(source(today, "A", "tail lamp relay, brown", 0.01, 12.6, 8.9, 13.9, 13.8, 13.7)
                                         .withHostFuse(7.5).withHostLoad(1.0))))
-                .withAir(new FreeAirCheck(FreeAirCheck.School.FACTORY_TRIMMED, 294.15, 0.55, 4.0, 0.2068, null, 90.0,
-                        today.minusDays(1), ""))
+                .withAir(coached(catalogue, "factory", AirOfDay.of(294.15, 0.55, 4), today.minusDays(1), ""))
                 .withLaw(law).withReader(reader);
+        job = job.withEntries(job.entries().entered(AirField.SHOWN.address(), simulated(today.minusDays(1))));
         job = withPoints(job, today.minusDays(1), SettingFinder.find(law, reader).orElseThrow(), 0.5, 1.5, 2.75, 4.25);
         return job.withDone(Set.of("leaks", "display", "source", "place", "run", "splice", "battery", "feed", "free",
                 "tight", "on", "air", "sensor", "connect", "ground", "route", "scale"));

@@ -1,30 +1,54 @@
 package amberheron.app.freeair;
 
-import amberheron.core.job.Stale;
-import amberheron.app.session.Onward;
-import amberheron.core.finding.Message;
 import static amberheron.core.finding.Message.plain;
 
-import amberheron.core.parts.Address;
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
+import amberheron.app.session.ControllerDesk;
 import amberheron.app.session.Figures;
+import amberheron.app.session.Onward;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
+import amberheron.core.controller.ControllerSheet;
+import amberheron.core.controller.Report;
+import amberheron.core.controller.State;
 import amberheron.core.finding.Finding;
+import amberheron.core.finding.Message;
+import amberheron.core.finding.Origin;
 import amberheron.core.finding.Verdict;
 import amberheron.core.freeair.Air;
+import amberheron.core.freeair.AirField;
+import amberheron.core.freeair.Coach;
+import amberheron.core.freeair.CoachEvent;
+import amberheron.core.freeair.CoachStep;
+import amberheron.core.freeair.Coaching;
+import amberheron.core.freeair.Condition;
 import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.freeair.Instruction;
+import amberheron.core.job.Job;
+import amberheron.core.job.Stale;
 import amberheron.core.job.Station;
+import amberheron.core.parts.Address;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import amberheron.core.units.Phrase;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
-/** What the Air station says. */
+/** What the Air station says, and the coach of the open job. */
 public final class AirModel implements StationModel {
-    /** Mixtures at which the cost of the air is shown. */
-    static final List<Double> SHOWN_AT = List.of(0.8, 1.0, 1.2);
+    private @Nullable Coach coach;
+    /** The coaching that the job was given last: when the job has another, somebody took something back. */
+    private Coaching kept = Coaching.NONE;
+    private String job = "";
+    private boolean heard;
+    private long second;
 
     @Override
     public String subtitle() {
@@ -32,20 +56,172 @@ public final class AirModel implements StationModel {
     }
 
     @Override
-    public String figure(Session session) {
-        Air air = session.job().air().air();
-        if (air == null) {
-            return "";
+    public Map<String, String> leaves() {
+        Map<String, String> leaves = new LinkedHashMap<>();
+        Arrays.stream(AirLeaf.values()).forEach(l -> leaves.put(l.words(), l.id()));
+        return leaves;
+    }
+
+    @Override
+    public void leave() {
+        coach = null;
+        job = "";
+        heard = false;
+    }
+
+    /** The coach where it is now; empty until it is known what the controller does. */
+    Optional<Coach> coach(Session session) {
+        FreeAirCheck check = session.job().air();
+        ControllerSheet sheet = check.controller();
+        if (sheet == null) {
+            coach = null;
+            return Optional.empty();
         }
+        boolean powered = session.review().powerProved();
+        Coach known = coach;
+        if (known == null || !job.equals(session.job().id()) || !known.sheet().equals(sheet)
+                || !kept.equals(check.coaching())) {
+            known = Coach.open(sheet, powered, session.shop().demo(), check.conditions(), check.coaching(),
+                    session.now());
+            kept = check.coaching();
+            job = session.job().id();
+        } else if (known.powered() != powered || !known.conditions().equals(check.conditions())) {
+            known = known.knowing(powered, check.conditions(), session.now());
+        }
+        coach = known;
+        return Optional.of(known);
+    }
+
+    /** Something happens to the coach; how far it is stands in the job at once. */
+    void happens(Session session, CoachEvent event) {
+        coach(session).ifPresent(before -> {
+            Coach after = before.on(event, session.now());
+            coach = after;
+            Coaching was = before.now();
+            Coaching now = after.now();
+            boolean moved = was.step() != now.step() || was.trouble() != now.trouble();
+            if (moved || !before.conditions().equals(after.conditions())) {
+                Optional<Coach.Result> found = now.step() == CoachStep.RECORDED && was.step() != CoachStep.RECORDED
+                        ? before.result()
+                        : Optional.empty();
+                // Conditions alone do not begin anything.
+                Coaching keeps = moved ? now : kept;
+                kept = keeps;
+                session.edit(what(event, now), j -> changed(session, j, after.conditions(), keeps, found));
+            }
+        });
+    }
+
+    private static String what(CoachEvent event, Coaching now) {
+        return event instanceof CoachEvent.Said said
+                ? said.condition().words()
+                : "coach: " + Phrase.capital(now.step().words());
+    }
+
+    private static Job changed(Session session, Job job, Set<Condition> conditions, Coaching now,
+            Optional<Coach.Result> found) {
+        FreeAirCheck air = job.air().withCoaching(now).withConditions(conditions);
+        if (found.isEmpty()) {
+            // From here on it forgets what it was taught: what was read before says nothing of it any more.
+            boolean begins = job.air().coaching().step() == CoachStep.CONDITIONS && now.step().underWay();
+            return job.withAir(begins ? air.unread() : air);
+        }
+        Coach.Result result = found.get();
+        ControllerDesk desk = session.controller();
+        Origin origin = result.simulated() || desk.live().isPresent()
+                ? session.read(desk.name(), result.simulated(), session.now())
+                : session.typed();
+        Address reading = (result.oxygen() == null ? AirField.MIXTURE : AirField.SHOWN).address();
+        return job.withAir(air.recorded(result, session.today()))
+                .withEntries(job.entries().entered(reading, origin).entered(AirField.SETTLED.address(), origin));
+    }
+
+    /**
+     * Time goes on: what the controller on the desk says is heard, and what takes its time is counted.
+     *
+     * @return whether something is to be shown anew: a step, what is said, or the next second of the clock
+     */
+    boolean tick(Session session) {
+        if (!session.isOpen()) {
+            return false;
+        }
+        Optional<Coach> before = coach(session);
+        ControllerDesk desk = session.controller();
+        Optional<Report> live = desk.live();
+        live.ifPresent(r -> hear(session, r));
+        if (live.isEmpty() && heard) {
+            happens(session, new CoachEvent.LinkLost());
+        }
+        boolean linkChanged = heard != live.isPresent();
+        heard = live.isPresent();
+        happens(session, new CoachEvent.Tick());
+        long now = session.now().getEpochSecond();
+        boolean alive = desk.connected()
+                || before.filter(c -> c.now().step().underWay()).isPresent();
+        boolean turned = alive && now != second;
+        second = now;
+        return turned || linkChanged;
+    }
+
+    private void hear(Session session, Report said) {
+        State state = said.state();
+        if (state != null) {
+            happens(session, new CoachEvent.Sees(state));
+        }
+        Double oxygen = said.oxygen();
+        Double lambda = said.lambda();
+        boolean simulated = session.controller().simulated();
+        boolean byOxygen = coach(session).filter(c -> c.sheet().inAir().oxygen()).isPresent();
+        if (byOxygen && oxygen != null) {
+            happens(session, new CoachEvent.Shows(oxygen, null, simulated));
+        } else if (!byOxygen && lambda != null) {
+            happens(session, new CoachEvent.Shows(null, lambda, simulated));
+        }
+    }
+
+    /** What a person reads off the display while it is watched, oxygen or lambda as the controller shows. */
+    void watched(Session session, double value) {
+        boolean byOxygen = coach(session).filter(c -> c.sheet().inAir().oxygen()).isPresent();
+        happens(session, byOxygen
+                ? new CoachEvent.Shows(value, null, false)
+                : new CoachEvent.Shows(null, value, false));
+    }
+
+    /** The coach's clock: what a step still takes, else how long it has lasted; empty while nothing is under way. */
+    Optional<String> clock(Session session) {
+        Instant now = session.now();
+        return coach(session).filter(c -> c.now().step().underWay() && c.now().step() != CoachStep.READY)
+                .map(c -> clock(c.remaining(now).map(Math::ceil).orElseGet(() -> Math.floor(c.lasted(now)))));
+    }
+
+    private static String clock(double seconds) {
+        long whole = (long) seconds;
+        return Phrase.say("%d:%02d", whole / 60, whole % 60);
+    }
+
+    @Override
+    public String figure(Session session) {
+        Optional<String> clock = clock(session);
+        if (clock.isPresent()) {
+            return clock.get();
+        }
+        Optional<Air> air = session.job().air().today().air();
         Double settled = session.job().air().settled();
-        return oxygen(session, air) + " O₂"
+        return air.map(a -> oxygen(session, a) + " O₂"
                 + (settled == null
                         ? ""
-                        : " · held " + Figures.text(session, new Measure(settled, Dimension.DURATION, 0)));
+                        : " · held " + Figures.text(session, new Measure(settled, Dimension.DURATION, 0))))
+                .orElse("");
     }
 
     static String oxygen(Session session, Air air) {
         return Figures.text(session, new Measure(air.oxygen(), Dimension.FRACTION, 2));
+    }
+
+    /** What stands on a leaf. */
+    static List<Finding> findings(Session session, AirLeaf leaf) {
+        return session.review().findings(Station.AIR).stream()
+                .filter(f -> AirLeaf.of(f.check().id()) == leaf).toList();
     }
 
     @Override
@@ -53,43 +229,120 @@ public final class AirModel implements StationModel {
         FreeAirCheck check = session.job().air();
         List<Finding> findings = session.review().findings(Station.AIR);
         var checked = Advice.sources(findings);
-        Message parted = Message.of(
-                "Three kinds of controller, three ways: clear, then learn; trim by hand; trimmed at the factory. "
-                        + "Not a matter of taste: the maker's sheet says which. “{0}” here: {1}",
-                plain(check.school().words()), plain(check.school().procedure()));
+        Message parted = plain("Three kinds of controller, three ways: clear, then learn; trim by hand; trimmed at the "
+                + "factory. Not a matter of taste: the maker's sheet says which.");
         Message caution = plain(
                 "The sensor is hot enough to burn skin and light vapour: hang it free, away from fuel and solvent. "
                         + "Leave the anti-seize on. Never run an engine indoors without extraction.");
-        if (check.air() == null) {
-            Address first = findings.getFirst().asks().getFirst();
-            return new Advice(plain("Enter temperature, humidity and height."),
-                    Action.enter(session, first),
-                    plain("Water vapour and height change the oxygen in “air”; the controller takes it for dry air."),
-                    parted,
-                    checked, caution);
+        Said said = said(session, check, findings);
+        return new Advice(said.next(), said.action(), said.why(), parted, checked, caution);
+    }
+
+    private record Said(Message next, @Nullable Action action, Message why) {
+    }
+
+    private Said said(Session session, FreeAirCheck check, List<Finding> findings) {
+        Optional<Coach> now = coach(session);
+        if (now.filter(c -> c.now().step().underWay()).isPresent()) {
+            return coached(session, now.get());
+        }
+        if (check.today().air().isEmpty()) {
+            return new Said(plain("Enter temperature, humidity and height."),
+                    Action.enter(session, findings.getFirst().asks().getFirst()),
+                    plain("Water vapour and height change the oxygen in “air”; the controller takes it for dry air."));
+        }
+        if (check.controller() == null) {
+            return new Said(plain("Choose the controller."), Action.enter(session, AirField.CONTROLLER.address()),
+                    plain("Each is calibrated in its own way, and shows its own number in air."));
+        }
+        if (beganAgain(session.job())) {
+            return toDo(session, now.orElseThrow());
         }
         Optional<Stale> stale = session.review().stale(Station.AIR);
         if (stale.isPresent()) {
-            return new Advice(plain(stale.get().reading().again()),
-                    Action.enter(session, check.reading().orElseThrow()),
-                    stale.get().text(), parted, checked, caution);
+            return new Said(plain(stale.get().reading().again()), again(session, check), stale.get().text());
         }
         Optional<Finding> wrong = findings.stream().filter(f -> f.verdict() == Verdict.FAIL).findFirst();
         if (wrong.isPresent()) {
-            return new Advice(plain("Calibrate again in clean moving air."),
-                    new Action("Enter the new reading", () -> session.seek(wrong.get().asks().getFirst())),
-                    wrong.get().consequence(),
-                    parted, checked, caution);
+            return new Said(wrong.get().consequence(), again(session, check), wrong.get().working());
+        }
+        if (check.conditions().size() < Condition.values().length || check.reading().isEmpty()) {
+            return toDo(session, now.orElseThrow());
         }
         Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
         if (open.isPresent()) {
-            return new Advice(open.get().consequence(),
-                    Action.enter(session, open.get().asks().getFirst()),
-                    plain("Sensor out of the exhaust, cap off, in clean moving air, before it is screwed in."), parted,
-                    checked, caution);
+            return new Said(open.get().consequence(), Action.enter(session, open.get().asks().getFirst()),
+                    plain("Sensor out of the exhaust, cap off, in clean moving air, before it is screwed in."));
         }
         Onward onward = Onward.from(session);
-        return new Advice(onward.next(), onward.action(), plain("The sensor's gain fits this air."), parted, checked,
-                caution);
+        return new Said(onward.next(), onward.action(), now.filter(c -> c.now().step() == CoachStep.RECORDED)
+                .map(c -> Instruction.of(c).why()).orElse(plain("The sensor's gain fits this air.")));
+    }
+
+    /** Whether somebody began again and has read nothing since, neither by the coach nor by hand. */
+    private static boolean beganAgain(Job job) {
+        Coaching coaching = job.air().coaching();
+        boolean since = job.air().reading().map(r -> job.entries().origin(r).taken())
+                .filter(t -> t.isAfter(coaching.since())).isPresent();
+        return coaching.step() == CoachStep.CONDITIONS && !coaching.equals(Coaching.NONE) && !since;
+    }
+
+    /** Nothing is under way and nothing was read: get ready, then begin, or read by hand. */
+    private Said toDo(Session session, Coach now) {
+        Optional<Condition> open = Arrays.stream(Condition.values()).filter(c -> !now.conditions().contains(c))
+                .findFirst();
+        Instruction says = Instruction.of(now);
+        if (now.now().step() == CoachStep.STOPPED) {
+            return new Said(says.trouble().isEmpty() ? says.now() : says.trouble(),
+                    act(session, "Begin again", new CoachEvent.Again()), says.why());
+        }
+        if (open.isPresent()) {
+            Condition ask = open.get();
+            return new Said(Message.of("{0}?", plain(ask.words())),
+                    act(session, "It is so", new CoachEvent.Said(ask, true)), says.why());
+        }
+        if (!now.prepared()) {
+            return new Said(plain("Enter what it shows in air; once the supply is proved at Wire, the coach leads."),
+                    Action.enter(session,
+                            (now.sheet().inAir().oxygen() ? AirField.SHOWN : AirField.MIXTURE).address()),
+                    plain(now.sheet().school().procedure()));
+        }
+        return new Said(says.now(), now.now().step() == CoachStep.RECORDED
+                ? act(session, "Begin again", new CoachEvent.Again())
+                : act(session, says.done(), new CoachEvent.Done()), plain(now.sheet().school().procedure()));
+    }
+
+    private Action again(Session session, FreeAirCheck check) {
+        return session.review().powerProved()
+                ? act(session, "Begin again", new CoachEvent.Again())
+                : Action.enter(session, check.reading().orElseGet(AirField.SHOWN::address));
+    }
+
+    private Said coached(Session session, Coach now) {
+        Instruction says = Instruction.of(now);
+        Action action = switch (now.now().step()) {
+            case READY -> act(session, says.done(), new CoachEvent.Recorded());
+            case STEADY -> session.controller().live().isPresent()
+                    ? null
+                    : new Action("Enter what it shows", () -> session.focus(WATCH));
+            case HOLD, LEARN, WARM, CONDITIONS, RECORDED, STOPPED -> null;
+            case CLEAR, PLUG_IN, ANTICLOCKWISE, POWER_ON, TURN -> act(session, says.done(), new CoachEvent.Done());
+        };
+        return new Said(says.trouble().isEmpty() ? says.now() : Message.of("{0} {1}", says.trouble(), says.now()),
+                action, says.expect().isEmpty() ? says.why() : says.expect());
+    }
+
+    /** The list of what lamp and display can do. */
+    static final String SIGN = "air.sign";
+    /** The field for what is read while it is watched. */
+    static final String WATCH = "air.watch";
+
+    private Action act(Session session, String words, CoachEvent event) {
+        return new Action(words, () -> {
+            session.focus(AirLeaf.COACH.id());
+            happens(session, event);
+            // What is seen next is picked there; and no key falls on what stops it.
+            session.focus(SIGN);
+        });
     }
 }

@@ -13,7 +13,6 @@ import amberheron.app.session.Figures;
 
 import amberheron.core.finding.Refused;
 import amberheron.core.job.Job;
-import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Parsed;
 import amberheron.core.units.QuantityField;
@@ -187,11 +186,7 @@ public final class EntryField extends VBox implements Refreshed {
     }
 
     private Parsed parse(String typed) {
-        QuantityField inUnit = field.in(session.units().shown(field.unit()));
-        String text = field.dimension() == Dimension.MIXTURE && session.units().afr() && typed.matches("[\\d.,\\s]+")
-                ? typed + " AFR"
-                : typed;
-        return inUnit.parse(text, session.job().stoich());
+        return Figures.parse(session, field, typed);
     }
 
     /** What is typed, and the job as it would then be. */

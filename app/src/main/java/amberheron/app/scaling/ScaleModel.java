@@ -41,7 +41,6 @@ import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import amberheron.core.units.UnitChoice;
 import amberheron.core.wiring.WireRules;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -116,7 +115,7 @@ public final class ScaleModel implements StationModel {
         if (bench.isPresent() && volts.isPresent()) {
             Bench.Reading reading = bench.get().take(volts.get());
             add(session, new CheckPoint(reading.volts(), null, reading.shown(), "",
-                    session.read(bench.get().name(), true, Instant.now())));
+                    session.read(bench.get().name(), true, session.now())));
         }
     }
 

@@ -15,6 +15,7 @@ import amberheron.core.finding.Wording;
 import amberheron.core.finding.Verdict;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import amberheron.core.units.Parsed;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import amberheron.core.units.UnitChoice;
@@ -92,6 +93,15 @@ public final class Figures {
         Unit unit = units.shown(field.unit());
         String number = trimmed(unit.fromSi(si), decimals + (unit == Unit.INCH ? 2 : 0));
         return unit.symbol().isEmpty() ? number : unit == Unit.DEGREE ? number + "°" : number + " " + unit.symbol();
+    }
+
+    /** What a person typed into a field; a bare number is in the unit at hand. */
+    public static Parsed parse(Session session, QuantityField field, String typed) {
+        QuantityField inUnit = field.in(session.units().shown(field.unit()));
+        String text = field.dimension() == Dimension.MIXTURE && session.units().afr() && typed.matches("[\\d.,\\s]+")
+                ? typed + " AFR"
+                : typed;
+        return inUnit.parse(text, session.job().stoich());
     }
 
     private static String trimmed(double value, int decimals) {

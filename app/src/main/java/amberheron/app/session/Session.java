@@ -33,7 +33,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -68,6 +67,7 @@ public final class Session implements AutoCloseable {
     private final List<Runnable> cursorListeners = new CopyOnWriteArrayList<>();
     private final List<Consumer<String>> focusListeners = new CopyOnWriteArrayList<>();
     private final List<Consumer<Address>> seekListeners = new CopyOnWriteArrayList<>();
+    private final ControllerDesk controller;
     private final List<Runnable> leaving = new CopyOnWriteArrayList<>();
 
     /** Of jobs that were left before all of it was in the book. */
@@ -101,6 +101,7 @@ public final class Session implements AutoCloseable {
         this.catalogue = catalogue;
         this.home = home;
         this.threads = threads;
+        this.controller = new ControllerDesk(threads.clock());
         this.jobs = new Jobs(book);
         this.unsaved = new Unsaved(home);
         this.preferences = new Preferences(kept, catalogue.laws(), this::keep);
@@ -115,9 +116,9 @@ public final class Session implements AutoCloseable {
      * A session with threads of its own beside the screen's, the job that was open last open in it. To be made off the
      * screen's thread and then handed over.
      */
-    public static Session on(JobBook book, Catalogue catalogue, Path home, Executor ui) {
+    public static Session on(JobBook book, Catalogue catalogue, Path home, Threads threads) {
         Map<String, String> kept = book.preferences();
-        Session session = new Session(BookThread.of(book), kept, catalogue, home, Threads.beside(ui));
+        Session session = new Session(BookThread.of(book), kept, catalogue, home, threads);
         try {
             Optional.ofNullable(kept.get("job")).flatMap(book::load).ifPresent(k -> session
                     .show(new Opened(k, new JobReview(k.document().job(), session.shop())), session.shop()));
@@ -165,6 +166,10 @@ public final class Session implements AutoCloseable {
     }
 
     private void changed() {
+        if (document != null && reviews.busy()) {
+            // Job and review do not belong together at this moment; it is told once they do.
+            return;
+        }
         listeners.forEach(Runnable::run);
     }
 
@@ -367,7 +372,7 @@ public final class Session implements AutoCloseable {
      */
     public void edit(String what, UnaryOperator<Job> change) {
         Job before = job();
-        Job after = Changes.noted(before, change.apply(before), Instant.now());
+        Job after = Changes.noted(before, change.apply(before), now());
         if (document == null || after.equals(before)) {
             return;
         }
@@ -668,7 +673,7 @@ public final class Session implements AutoCloseable {
 
     /** The origin of a reading that is typed now. */
     public Origin typed() {
-        return new Origin(Origin.Kind.TYPED, "", Instant.now(), job().id());
+        return new Origin(Origin.Kind.TYPED, "", now(), job().id());
     }
 
     /** The origin of a reading that an instrument gave. */
@@ -676,9 +681,19 @@ public final class Session implements AutoCloseable {
         return new Origin(simulated ? Origin.Kind.SIMULATED : Origin.Kind.INSTRUMENT, instrument, when, job().id());
     }
 
+    /** What time it is. */
+    public Instant now() {
+        return threads.clock().instant();
+    }
+
     /** Today, for dates in the record. */
     public LocalDate today() {
-        return LocalDate.now(ZoneId.systemDefault());
+        return LocalDate.ofInstant(now(), ZoneId.systemDefault());
+    }
+
+    /** The controller that stands on the desk of the open job, for every station. */
+    public ControllerDesk controller() {
+        return controller;
     }
 
     private Saver saver() {
@@ -688,6 +703,7 @@ public final class Session implements AutoCloseable {
     /** The job's desk is cleared, and its last entry goes in although it is still being looked at. */
     private void leave() {
         leaving.forEach(Runnable::run);
+        controller.close();
         if (document != null && saver != null) {
             if (reviews.busy()) {
                 saver.save(document, judged(document.job()));

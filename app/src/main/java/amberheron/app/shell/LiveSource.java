@@ -1,11 +1,13 @@
 package amberheron.app.shell;
 
+import amberheron.app.session.ControllerDesk;
 import amberheron.app.session.Session;
 
 import amberheron.bench.ControllerStream;
+import amberheron.core.controller.Report;
 import javafx.animation.AnimationTimer;
 
-/** Moves the rule's cursor as a controller reports, once for each frame. */
+/** Moves the rule's cursor as a controller reports, once for each frame: the one on the desk, else a drive made up. */
 final class LiveSource extends AnimationTimer {
     private final Session session;
     private final ControllerStream stream;
@@ -22,15 +24,26 @@ final class LiveSource extends AnimationTimer {
         began = System.nanoTime();
         if (running) {
             start();
-            session.tell("Rule follows the " + stream.name() + "; warming up. F8 stops it.");
+            session.tell("Rule follows the " + name() + ". F8 stops it.");
         } else {
             stop();
-            session.tell("Rule no longer follows the " + stream.name() + ".");
+            session.tell("Rule no longer follows the " + name() + ".");
         }
+    }
+
+    private String name() {
+        ControllerDesk desk = session.controller();
+        return desk.connected() ? desk.name() : stream.name();
     }
 
     @Override
     public void handle(long now) {
-        stream.lambda((now - began) / 1e9).ifPresent(session::cursor);
+        ControllerDesk desk = session.controller();
+        if (desk.connected()) {
+            // What is old moves nothing.
+            desk.live().map(Report::lambda).ifPresent(session::cursor);
+        } else {
+            stream.lambda((now - began) / 1e9).ifPresent(session::cursor);
+        }
     }
 }

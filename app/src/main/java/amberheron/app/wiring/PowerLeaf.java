@@ -140,7 +140,7 @@ final class PowerLeaf implements Leaf {
         verdict.setText(model.verdict(session));
         origins.setText(model.origins(session));
         Parts.show(origins, !origins.getText().isEmpty());
-        display.setText(model.display());
+        display.setText(model.display(session));
         fields.refresh();
     }
 

@@ -50,7 +50,6 @@ import amberheron.io.csv.ChartCsv;
 import amberheron.io.pack.HarnessSheet;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -296,25 +295,25 @@ public final class WireModel implements StationModel {
         if (car != null && into != null) {
             car.turn(into);
         }
-        session.inBackground("Reading the meter", () -> desk.read(Instant.now()), taken -> {
+        session.inBackground("Reading the meter", () -> desk.read(session.now()), taken -> {
             if (taken.isEmpty()) {
                 return "No reading: " + desk.fault() + ".";
             }
             if (into == null || !session.job().id().equals(job)) {
-                return desk.shown(Instant.now());
+                return desk.shown(session.now());
             }
             MeterDesk.Taken read = taken.get();
             double kept = Math.rint(1000 * read.volts()) / 1000;
             Origin origin = session.read(read.instrument(), read.simulated(), read.when());
             session.edit(into.words() + " " + UnitChoice.digits(kept, 3) + " V",
                     j -> j.withWiring(j.wiring().withSource(source, s -> s.withReading(into, kept, origin))));
-            return into.words() + ": " + desk.shown(Instant.now());
+            return into.words() + ": " + desk.shown(session.now());
         });
     }
 
     /** What stands on the meter's display. */
-    public String display() {
-        return desk.shown(Instant.now());
+    public String display(Session session) {
+        return desk.shown(session.now());
     }
 
     /** Whether a reading can be taken that counts. */

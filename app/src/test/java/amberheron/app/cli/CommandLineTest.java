@@ -133,7 +133,12 @@ class CommandLineTest {
             "scale --law straight-afr --reader nothing|expected a JSON file or one of",
             "scale --law straight-afr|--reader", "scale --law straight-afr --reader gauge --fuel tar|fuel",
             "diagnose --law straight-afr --reader gauge --points none.csv|none.csv", "place none.json|none.json",
-            "frobnicate|frobnicate"})
+            "frobnicate|frobnicate", "simulate|expected: simulate controller",
+            "simulate controller --fault gremlins|expected one of none, no-sensor",
+            "simulate controller --controller none|expected one of learner",
+            "simulate controller --port 99999|0 to 65535",
+            "simulate controller --age -1|0 to 100000 h", "simulate controller --speed 0|0.1 to 1000",
+            "simulate controller --port 0 --serial /nowhere|no serial port /nowhere"})
     void inputThatCannotBeUsedExitsWithTwoAndNoStackTrace(String command, String says) {
         Ran ran = run(command.split(" "));
         assertThat(ran.exit()).isEqualTo(2);

@@ -138,7 +138,8 @@ class SessionTest {
         Demo.copy(home);
         ExecutorService ui = Executors.newSingleThreadExecutor();
         Session session = CompletableFuture
-                .supplyAsync(() -> Session.on(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home, ui), ui)
+                .supplyAsync(() -> Session.on(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home,
+                        Threads.beside(ui)), ui)
                 .get();
         try (var other = DriverManager.getConnection("jdbc:sqlite:" + home.resolve("book.db"));
                 var statement = other.createStatement()) {

@@ -142,11 +142,11 @@ public final class AirRules {
         Double shown = check.shownOxygen();
         String subject = "Controller is off by";
         Limit limit = new Limit(AT_MOST, new Measure(OXYGEN_TOLERANCE, Dimension.FRACTION, 1));
+        Optional<ShouldShow> known = ShouldShow.of(check);
         boolean learned = controller != null && controller.inAir().kind() == InAir.Kind.LEARNED;
-        Source source = learned
-                ? Source.practice("one that learned shows its own idea of air")
-                : Source.practice("the controller should show what is in the air");
-        Optional<Air> air = check.today().air();
+        Source source = Source.practice(learned
+                ? "one that learned shows its own idea of air"
+                : "the controller should show what is in the air");
         List<Address> asks = new ArrayList<>();
         if (controller == null) {
             asks.add(AirField.CONTROLLER.address());
@@ -157,19 +157,16 @@ public final class AirRules {
         if (shown == null) {
             asks.add(AirField.SHOWN.address());
         }
-        if (controller == null || shown == null || !asks.isEmpty()) {
+        if (controller == null || known.isEmpty() || shown == null) {
             return new Finding(AirCheck.SHOWN, subject, Verdict.UNKNOWN, null, limit,
                     shown == null
                             ? "Hang the sensor in free air and enter what the controller shows."
                             : "What it should show is not known yet.",
                     null, "", source).asking(asks);
         }
-        Double idea = controller.inAir().value();
-        double should = learned && idea != null ? idea : air.orElseThrow().shownByFactoryTrim();
-        double doubt = learned
-                ? 0
-                : AirDoubt.expanded(air.orElseThrow(), check.today().pressure() != null);
-        double off = shown / should - 1;
+        double should = known.get().oxygen();
+        double doubt = known.get().doubt();
+        double off = known.get().off(shown);
         boolean kept = limit.keptBy(Math.abs(off));
         boolean edge = !kept && Math.abs(off) - doubt <= OXYGEN_TOLERANCE;
         return new Finding(AirCheck.SHOWN, subject, kept ? Verdict.PASS : edge ? Verdict.UNKNOWN : Verdict.FAIL,

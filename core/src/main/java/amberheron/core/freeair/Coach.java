@@ -92,6 +92,14 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
         return new Coach(sheet, powered, demo, conditions, now, at, null, List.of());
     }
 
+    /** The same with what is known elsewhere of supply and conditions; what is under way ends when one does not hold. */
+    public Coach knowing(boolean supply, Set<Condition> so, Instant at) {
+        Coach knows = new Coach(sheet, supply, demo, so, now, last, state, series);
+        return now.step().underWay() && !knows.prepared()
+                ? knows.at(new Coaching(CONDITIONS, at, Trouble.CONDITION, now.step()), at, null, List.of())
+                : knows;
+    }
+
     /** Where it is after something happened at a moment. */
     public Coach on(CoachEvent event, Instant at) {
         if (at.isBefore(last)) {
@@ -177,7 +185,7 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
         Coach knows = at(now, at, told, series);
         return switch (told) {
             case NO_SENSOR -> switch (now.step()) {
-                case CLEAR -> knows.to(HOLD, now.trouble(), at);
+                case CLEAR -> knows.to(HOLD, now.trouble() == Trouble.SENSOR_LOST ? now.trouble() : Trouble.NONE, at);
                 case HOLD, PLUG_IN -> knows;
                 // Powered without its sensor it forgets what it was taught.
                 default -> restart(Trouble.SENSOR_LOST, at).at(told);

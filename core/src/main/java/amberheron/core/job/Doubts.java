@@ -5,10 +5,10 @@ import amberheron.core.mixture.ExhaustGas;
 import java.time.temporal.ChronoUnit;
 import java.time.LocalDate;
 import amberheron.core.controller.ControllerSheet;
-import amberheron.core.controller.InAir;
 import amberheron.core.freeair.Air;
 import amberheron.core.freeair.AirDoubt;
 import amberheron.core.freeair.CostOfAir;
+import amberheron.core.freeair.ShouldShow;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.OutputLaw;
@@ -128,11 +128,8 @@ final class Doubts {
             return UNCHECKED;
         }
         double gain = CostOfAir.of(air, controller.school(), check.today().driven().orElse(air.pressure())).gain();
-        Double idea = controller.inAir().value();
-        double should = controller.inAir().kind() == InAir.Kind.LEARNED && idea != null
-                ? idea
-                : air.shownByFactoryTrim();
-        return Math.abs(gain - 1) + (shown == null ? 0 : Math.abs(shown / should - 1)) + AirDoubt.ofDisplay(air)
+        double off = shown == null ? 0 : ShouldShow.of(check).map(s -> Math.abs(s.off(shown))).orElse(0.0);
+        return Math.abs(gain - 1) + off + AirDoubt.ofDisplay(air)
                 + AirDoubt.ofHumidity(air) + AirDoubt.ofTemperature(air)
                 + (controller.school().learns() ? 0 : AirDoubt.ofPressure(air, check.today().pressure() != null));
     }

@@ -41,14 +41,16 @@ class StreamFormatTest {
     /** The CRC-32 of the ASCII digits 1 to 9 is CBF43926: the check value of the published catalogue of CRCs. */
     @Test
     void ourOwnLinesEndInTheCrcOfWhatStandsBefore() {
-        StreamFormat digits = new StreamFormat("d", "d", "", ",", List.of(new Column(Field.SECONDS, 1)), Map.of(), true);
+        StreamFormat digits = new StreamFormat("d", "d", "", ",", List.of(new Column(Field.SECONDS, 1)), Map.of(),
+                true);
         assertThat(digits.read("123456789,CBF43926")).isPresent();
         assertThat(digits.read("123456798,CBF43926")).isEmpty();
     }
 
     @Property
     void whatIsWrittenIsReadAgain(@ForAll @DoubleRange(min = 0, max = 1e6) double seconds,
-            @ForAll @DoubleRange(min = 0.3, max = 20) double lambda, @ForAll @DoubleRange(min = 0, max = 1) double oxygen,
+            @ForAll @DoubleRange(min = 0.3, max = 20) double lambda,
+            @ForAll @DoubleRange(min = 0, max = 1) double oxygen,
             @ForAll State state) {
         Report read = StreamFormat.OWN
                 .read(StreamFormat.write(new Report(seconds, state, lambda, oxygen, null, 12.4))).orElseThrow();

@@ -3,6 +3,7 @@ package amberheron.io.catalogue;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.controller.ControllerSheet;
+import amberheron.core.controller.StreamFormat;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
@@ -35,7 +36,7 @@ import java.util.function.Function;
  * @param faults files of the shop that could not be used, each with its reason; the rest is used all the same
  */
 public record Catalogue(List<Fuel> fuels, List<OutputLaw> laws, List<Reader> readers, List<Wire> wires,
-        List<ControllerSheet> controllers, List<String> faults) {
+        List<ControllerSheet> controllers, List<StreamFormat> streams, List<String> faults) {
     private static final long MOST_BYTES = 4L << 20;
 
     /** What ships with the application. */
@@ -56,7 +57,7 @@ public record Catalogue(List<Fuel> fuels, List<OutputLaw> laws, List<Reader> rea
                 merged("readers", CatalogueJson::readers, Reader::id, folders, faults),
                 merged("wires", CatalogueJson::wires, Wire::id, folders, faults),
                 merged("controllers", CatalogueJson::controllers, ControllerSheet::id, folders, faults),
-                List.copyOf(faults));
+                merged("streams", CatalogueJson::streams, StreamFormat::id, folders, faults), List.copyOf(faults));
     }
 
     private static <T> List<T> merged(String kind, BiFunction<String, String, List<T>> read, Function<T, String> id,

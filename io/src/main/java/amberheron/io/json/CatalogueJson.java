@@ -1,6 +1,7 @@
 package amberheron.io.json;
 
 import amberheron.core.controller.ControllerSheet;
+import amberheron.core.controller.StreamFormat;
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.mixture.Stoichiometry;
@@ -82,6 +83,11 @@ public final class CatalogueJson {
     public static List<ControllerSheet> controllers(String name, String text) {
         return new Cursor(name, "", Json.parse(name, text)).list("controllers").stream().map(ControllerJson::read)
                 .toList();
+    }
+
+    /** Reads {@code {"streams": […]}}, each as {@link StreamJson} describes. */
+    public static List<StreamFormat> streams(String name, String text) {
+        return new Cursor(name, "", Json.parse(name, text)).list("streams").stream().map(StreamJson::read).toList();
     }
 
     /** Reads {@code {"wires": […]}}: {@code awg}, or {@code squareMillimetres}. */

@@ -9,6 +9,7 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
+import amberheron.core.freeair.Condition;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.placement.AsFitted;
 import amberheron.core.placement.Candidate;
@@ -140,11 +141,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
             facts.add(new Fact("Grounds", job.wiring().groundPoint()));
         }
         wired(job).ifPresent(facts::add);
-        FreeAirCheck air = job.air();
-        var airDate = air.date();
-        var controller = air.controller();
-        facts.add(new Fact("Free air", (controller == null ? "controller not noted" : controller.school().words())
-                + (airDate == null ? ", not checked" : ", " + airDate)));
+        facts.add(new Fact("Free air", freeAir(job.air())));
         OutputLaw law = job.law();
         if (law != null) {
             facts.add(new Fact("Output law", law.name() + " (" + law.source().kind().words() + ")"));
@@ -157,6 +154,34 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
                 .map(a -> say("λ %.2f ± %.3f", a.lambda(), a.u())).toList())
                 + t.largest().map(l -> "; mostly " + l.by().words()).orElse(""))));
         return List.copyOf(facts);
+    }
+
+    /** How it was calibrated, what it showed then, and what was not looked at. */
+    private static String freeAir(FreeAirCheck air) {
+        List<String> says = new ArrayList<>();
+        var controller = air.controller();
+        says.add(controller == null ? "controller not noted" : controller.school().words());
+        Double oxygen = air.shownOxygen();
+        Double lambda = air.shownLambda();
+        if (oxygen != null) {
+            says.add(say("showed %.2f %% oxygen", 100 * oxygen));
+        } else if (lambda != null) {
+            says.add(say("showed λ %.3f", lambda));
+        }
+        Double settled = air.settled();
+        if (settled != null) {
+            says.add(say("steady for %.0f s", settled));
+        }
+        int looked = air.conditions().size();
+        if (air.reading().isPresent() && looked < Condition.values().length) {
+            says.add(say("%d of %d conditions looked at", looked, Condition.values().length));
+        }
+        if (!air.sensor().isBlank()) {
+            says.add("sensor " + air.sensor());
+        }
+        var date = air.date();
+        says.add(date == null ? "not checked" : date.toString());
+        return String.join(", ", says);
     }
 
     /** When the heater comes on, how wires are joined, unused wires, and the note for the next person. */

@@ -5,11 +5,9 @@ import amberheron.core.job.Station;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.app.Demo;
-import amberheron.app.freeair.AirModel;
 import amberheron.app.session.Advice;
 import amberheron.app.session.Session;
 import amberheron.bench.Meter;
-import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.harness.Chart;
 import amberheron.core.harness.Harness;
 import amberheron.core.harness.WireColour;
@@ -38,11 +36,10 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-class WireAndAirModelTest {
+class WireModelTest {
     @TempDir
     private Path home = Path.of("");
     private final WireModel wire = new WireModel();
-    private final AirModel air = new AirModel();
     private final List<String> focused = new ArrayList<>();
     private @org.jspecify.annotations.Nullable Session opened;
 
@@ -302,32 +299,5 @@ class WireAndAirModelTest {
         assertThat(session().job().wiring().ground().twoWires()).isTrue();
         assertThat(wire.figure(session())).as("until somebody measured that wire").isEqualTo("ground not looked at");
         assertThat(wire.advice(session()).next().metric()).startsWith("Enter length, size and heater current");
-    }
-
-    @Test
-    void theAirIsAskedForThenTheReading() {
-        assertThat(air.figure(session())).isEmpty();
-        act(air.advice(session()));
-        session().edit("t", j -> j.withAir(j.air().withTemperature(293.15)));
-        act(air.advice(session()));
-        session().edit("h", j -> j.withAir(j.air().withHumidity(0.5)));
-        act(air.advice(session()));
-        session().edit("m", j -> j.withAir(j.air().withHeight(0.0)));
-        act(air.advice(session()));
-        session().edit("o", j -> j.withAir(j.air().withShownOxygen(0.207, session().today())));
-        act(air.advice(session()));
-        assertThat(focused).containsExactly("air.temperature", "air.humidity", "air.height", "air.shown",
-                "air.settled");
-        assertThat(air.figure(session())).isEqualTo("20.71 % O₂");
-    }
-
-    @Test
-    void aControllerThatIsOffMustBeCalibratedAgain() {
-        session().edit("off", j -> j.withAir(new FreeAirCheck(FreeAirCheck.School.TRIM_BY_HAND, 293.15, 0.5, 0.0, 0.19,
-                null, 90.0, session().today(), "")));
-        Advice advice = air.advice(session());
-        assertThat(advice.next().metric()).isEqualTo("Calibrate again in clean moving air.");
-        assertThat(advice.parted().metric()).contains("Trim by hand").contains("fully anticlockwise");
-        assertThat(advice.caution().metric()).contains("Leave the anti-seize on");
     }
 }

@@ -1,0 +1,340 @@
+package amberheron.app.freeair;
+
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.Leaf;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.ControllerDesk;
+import amberheron.app.session.Figures;
+import amberheron.app.session.Session;
+import amberheron.bench.AirFault;
+import amberheron.core.controller.ControllerSheet;
+import amberheron.core.controller.ControllerSheet.Sign;
+import amberheron.core.controller.Report;
+import amberheron.core.controller.State;
+import amberheron.core.controller.StreamFormat;
+import amberheron.core.finding.Message;
+import amberheron.core.freeair.Air;
+import amberheron.core.freeair.Coach;
+import amberheron.core.freeair.CoachEvent;
+import amberheron.core.freeair.CoachStep;
+import amberheron.core.freeair.Condition;
+import amberheron.core.freeair.Instruction;
+import amberheron.core.freeair.Steadiness;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import amberheron.core.units.Parsed;
+import amberheron.core.units.QuantityField;
+import amberheron.core.units.Unit;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The calibration step by step: what to do now, how long, what should be seen, and what it means when it is not. */
+final class CoachLeaf implements Leaf {
+    private final Session session;
+    private final AirModel model;
+    private final FlowPane steps = new FlowPane(6, 4);
+    private final Label clock = Parts.line("", "coach-clock");
+    private final Label now = Parts.text("", "strong");
+    private final Label trouble = Parts.text("", "wrong");
+    private final Label expect = Parts.text("");
+    private final Label otherwise = Parts.text("", "soft");
+    private final Label why = Parts.text("", "soft");
+    private final Button done;
+    private final Button again;
+    private final GridPane conditions = new GridPane(12, 6);
+    private final ComboBox<Sign> signs = new ComboBox<>();
+    private boolean refreshing;
+    private final Label shows = Parts.line("", "figure");
+    private final Label steadiness = Parts.text("", "soft");
+    private final TextField watch = new TextField();
+    private final Label refused = Parts.text("", "wrong");
+    private final TextField address = new TextField();
+    private final ComboBox<StreamFormat> format = new ComboBox<>();
+    private final ComboBox<AirFault> fault = new ComboBox<>();
+    private final Label display = Parts.text("", "strong");
+    private final FlowPane keys = new FlowPane(6, 6);
+    private final VBox seen;
+    private final Node node;
+
+    CoachLeaf(Session session, AirModel model) {
+        this.session = session;
+        this.model = model;
+        clock.setId("air.clock");
+        now.setId("air.now");
+        done = Parts.button("", "air.done", this::done, "primary");
+        again = Parts.button("", "air.again", () -> model.happens(session, stop()), "quiet");
+        int place = 0;
+        for (Condition condition : Condition.values()) {
+            conditions.add(box(condition), place % 2, place / 2);
+            place++;
+        }
+        ColumnConstraints half = new ColumnConstraints();
+        half.setPercentWidth(50);
+        conditions.getColumnConstraints().addAll(half, half);
+        signs.setId(AirModel.SIGN);
+        signs.setAccessibleText("What lamp or display does");
+        signs.setPromptText("what lamp or display does");
+        signs.setConverter(Parts.named(s -> s.seen() + " = " + s.state().words()));
+        signs.setMaxWidth(Double.MAX_VALUE);
+        signs.setOnAction(e -> {
+            Sign seen = signs.getValue();
+            if (!refreshing && seen != null) {
+                model.happens(session, new CoachEvent.Sees(seen.state()));
+            }
+        });
+        watch.setId(AirModel.WATCH);
+        watch.setAccessibleText("What it shows now");
+        watch.setOnAction(e -> watched());
+        HBox.setHgrow(watch, Priority.ALWAYS);
+        session.onFocus(wanted -> {
+            if (wanted.equals(AirModel.WATCH)) {
+                watch.requestFocus();
+            } else if (wanted.equals(AirModel.SIGN)) {
+                signs.requestFocus();
+            }
+        });
+        seen = Parts.card("What is seen", signs, shows,
+                new HBox(8, watch, Parts.button("Read", "air.read", this::watched, "quiet")), refused, steadiness);
+        node = new Columns(300,
+                Parts.card("Step by step", steps, clock, trouble, now, expect, otherwise, why, conditions,
+                        new HBox(8, done, again)),
+                Parts.stacked(seen, Parts.noted("Controller's stream", new Label("or work by hand"), link())));
+    }
+
+    private CheckBox box(Condition condition) {
+        CheckBox box = new CheckBox(condition.words());
+        box.setId(condition.path());
+        box.setWrapText(true);
+        box.setOnAction(e -> model.happens(session, new CoachEvent.Said(condition, box.isSelected())));
+        return box;
+    }
+
+    private Node[] link() {
+        address.setId("air.address");
+        address.setPromptText("port or address, e.g. 192.168.1.41");
+        address.setAccessibleText("Serial port or address of the controller");
+        address.setOnAction(e -> connect());
+        HBox.setHgrow(address, Priority.ALWAYS);
+        List<StreamFormat> formats = new ArrayList<>(List.of(StreamFormat.OWN));
+        formats.addAll(session.catalogue().streams());
+        format.getItems().setAll(formats);
+        format.setConverter(Parts.named(StreamFormat::name));
+        format.setValue(StreamFormat.OWN);
+        format.setId("air.format");
+        format.setAccessibleText("Form of what it sends");
+        fault.getItems().setAll(AirFault.values());
+        fault.setConverter(Parts.named(AirFault::words));
+        fault.setValue(AirFault.NONE);
+        fault.setId("air.fault");
+        fault.setAccessibleText("What is wrong with the simulated controller");
+        HBox.setHgrow(fault, Priority.ALWAYS);
+        fault.setMaxWidth(Double.MAX_VALUE);
+        keys.getChildren().add(Parts.line("Stand-in:", "soft"));
+        keys.setAlignment(Pos.CENTER_LEFT);
+        for (String key : List.of("on", "off", "plug", "unplug")) {
+            keys.getChildren().add(Parts.button(key, "air.key." + key, () -> {
+                session.controller().key(key);
+                session.tell("Stand-in: " + key + ".");
+            }, "quiet", "leaf-tab"));
+        }
+        HBox.setHgrow(format, Priority.ALWAYS);
+        format.setMaxWidth(Double.MAX_VALUE);
+        return new Node[]{display, address,
+                new HBox(8, format, Parts.button("Connect", "air.connect", this::connect, "quiet")),
+                new HBox(8, fault, Parts.button("Simulate", "air.simulate", this::simulate, "quiet")), keys};
+    }
+
+    private void connect() {
+        try {
+            session.controller().connect(address.getText(), format.getValue());
+            session.tell("Listening to the controller.");
+        } catch (IllegalArgumentException e) {
+            session.tell(String.valueOf(e.getMessage()));
+        }
+    }
+
+    private void simulate() {
+        ControllerSheet sheet = session.job().air().controller();
+        if (sheet == null) {
+            session.tell("Choose the controller first: what is simulated follows from it.");
+            return;
+        }
+        try {
+            session.controller().simulate(sheet,
+                    session.job().air().today().air().orElse(Air.atHeight(293.15, 0.5, 0)), fault.getValue());
+            session.tell("Simulated: " + fault.getValue().words() + ". "
+                    + (session.shop().demo() ? "In this demo book it counts." : "It counts for nothing."));
+        } catch (IOException e) {
+            session.tell("The stand-in cannot be started: " + e.getMessage());
+        }
+    }
+
+    private void done() {
+        model.coach(session).ifPresent(c -> model.happens(session,
+                c.now().step() == CoachStep.READY ? new CoachEvent.Recorded() : new CoachEvent.Done()));
+    }
+
+    private CoachEvent stop() {
+        return model.coach(session).filter(c -> c.now().step().underWay()).isPresent()
+                ? new CoachEvent.Stop()
+                : new CoachEvent.Again();
+    }
+
+    private QuantityField reading(Coach coach) {
+        return coach.sheet().inAir().oxygen()
+                ? QuantityField.of("It shows", Unit.PERCENT, 0, 30)
+                : QuantityField.of("It shows", Unit.LAMBDA, 0.3, 20);
+    }
+
+    /** A number that cannot be used stays as typed, with the reason. */
+    private void watched() {
+        Optional<Coach> coach = model.coach(session);
+        if (coach.isEmpty() || watch.getText().isBlank()) {
+            return;
+        }
+        Parsed parsed = Figures.parse(session, reading(coach.get()), watch.getText());
+        switch (parsed) {
+            case Parsed.Value value -> {
+                refused.setText("");
+                watch.clear();
+                model.watched(session, value.si());
+                session.tell("Read: " + figure(value.si(), coach.get()) + ".");
+            }
+            case Parsed.Bad bad -> refused.setText(bad.message());
+        }
+        Parts.show(refused, !refused.getText().isEmpty());
+    }
+
+    private String figure(double value, Coach coach) {
+        return Figures.text(session, coach.sheet().inAir().oxygen()
+                ? new Measure(value, Dimension.FRACTION, 2)
+                : new Measure(value, Dimension.MIXTURE, 3));
+    }
+
+    @Override
+    public Node node() {
+        return node;
+    }
+
+    @Override
+    public void refresh() {
+        Optional<Coach> coach = model.coach(session);
+        conditions.getChildren().forEach(n -> {
+            if (n instanceof CheckBox box) {
+                box.setSelected(session.job().air().conditions().stream().anyMatch(c -> c.path().equals(box.getId())));
+                box.setDisable(coach.isEmpty());
+            }
+        });
+        ControllerDesk desk = session.controller();
+        display.setText(desk.shown());
+        Parts.show(keys, desk.hasKeys());
+        if (coach.isEmpty()) {
+            nothing();
+        } else {
+            show(coach.get(), desk);
+        }
+    }
+
+    private void nothing() {
+        Parts.fill(steps, "", List::of);
+        clock.setText("—");
+        now.setText("Choose the controller on “Air today”: each has its own way.");
+        List.of(trouble, expect, otherwise, why, shows, steadiness, refused).forEach(l -> Parts.show(l, false));
+        Parts.show(done, false);
+        Parts.show(again, false);
+        Parts.show(seen, false);
+        Parts.show(conditions, false);
+    }
+
+    private void show(Coach coach, ControllerDesk desk) {
+        CoachStep at = coach.now().step();
+        Instruction says = Instruction.of(coach);
+        Parts.fill(steps, List.of(coach.sheet().school(), at), () -> strip(coach));
+        clock.setText(
+                model.clock(session).orElse(at == CoachStep.RECORDED ? "✓" : at == CoachStep.READY ? "steady" : "—"));
+        say(now, says.now());
+        say(trouble, says.trouble().isEmpty() ? Message.NONE : Message.of("▲ {0}", says.trouble()));
+        say(expect, says.expect());
+        say(otherwise, says.otherwise());
+        say(why, says.why());
+        done.setText(says.done());
+        Parts.show(done, !says.done().isEmpty());
+        again.setText(at.underWay() ? "Stop" : "Begin again");
+        Parts.show(again, at.underWay() || at == CoachStep.RECORDED || at == CoachStep.STOPPED);
+        if (!signs.isShowing()) {
+            refreshing = true;
+            if (!signs.getItems().equals(coach.sheet().signs())) {
+                signs.getItems().setAll(coach.sheet().signs());
+            }
+            signs.setValue(coach.sheet().signs().stream().filter(s -> s.state() == coach.state()).findFirst()
+                    .orElse(null));
+            refreshing = false;
+        }
+        Optional<Report> live = desk.live();
+        shows.setText(live.map(r -> said(r, coach)).orElse(desk.connected() ? "nothing heard" : ""));
+        Parts.show(shows, desk.connected());
+        Parts.show(seen, at.underWay());
+        Parts.show(conditions, at == CoachStep.CONDITIONS);
+        Parts.show(clock, at != CoachStep.CONDITIONS);
+        watch.setDisable(at != CoachStep.STEADY && at != CoachStep.READY);
+        watch.setPromptText(at == CoachStep.STEADY || at == CoachStep.READY
+                ? "what it shows, such as " + (coach.sheet().inAir().oxygen() ? "20.7" : "1.45")
+                : "asked when it is watched");
+        Optional<Steadiness> steady = coach.steadiness();
+        steadiness.setText(coach.series().isEmpty()
+                ? ""
+                : steady.map(this::steadiness).orElse(coach.series().size() + " read so far"));
+        Parts.show(steadiness, !steadiness.getText().isEmpty());
+        Parts.show(refused, !refused.getText().isEmpty());
+    }
+
+    private void say(Label label, Message words) {
+        label.setText(Figures.text(session, words));
+        Parts.show(label, !words.isEmpty());
+    }
+
+    private String said(Report report, Coach coach) {
+        State state = report.state();
+        Double value = coach.sheet().inAir().oxygen() ? report.oxygen() : report.lambda();
+        return (state == null ? "" : state.words()) + (value == null ? "" : " · " + figure(value, coach));
+    }
+
+    private String steadiness(Steadiness s) {
+        return s.count() + " readings over " + Figures.text(session, new Measure(s.seconds(), Dimension.DURATION, 0))
+                + ", drift " + Figures.text(session, new Measure(s.drift(), Dimension.FRACTION, 2)) + " ± "
+                + Figures.text(session, new Measure(s.driftDoubt(), Dimension.FRACTION, 2)) + " a minute, scatter "
+                + Figures.text(session, new Measure(s.scatter(), Dimension.FRACTION, 2));
+    }
+
+    /** The school's steps in a row: those behind, the one in hand, those ahead. */
+    private static List<Node> strip(Coach coach) {
+        List<CoachStep> all = CoachStep.of(coach.sheet().school());
+        CoachStep at = coach.now().step();
+        List<Node> nodes = new ArrayList<>();
+        for (CoachStep step : all) {
+            boolean behind = at != CoachStep.STOPPED && all.indexOf(step) < all.indexOf(at);
+            boolean here = step == at;
+            nodes.add(Parts.line((behind || at == CoachStep.RECORDED ? "✓ " : here ? "▸ " : "○ ") + step.words(),
+                    here ? "strong" : "soft"));
+        }
+        if (at == CoachStep.STOPPED) {
+            nodes.add(Parts.line("▲ " + at.words(), "wrong"));
+        }
+        return nodes;
+    }
+}

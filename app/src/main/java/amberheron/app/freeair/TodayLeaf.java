@@ -1,0 +1,141 @@
+package amberheron.app.freeair;
+
+import static amberheron.core.units.Unit.CELSIUS;
+import static amberheron.core.units.Unit.HECTOPASCAL;
+import static amberheron.core.units.Unit.METRE;
+import static amberheron.core.units.Unit.PERCENT;
+
+import amberheron.app.parts.Cells;
+import amberheron.app.parts.Choice;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Leaf;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Figures;
+import amberheron.app.session.Session;
+import amberheron.core.controller.ControllerSheet;
+import amberheron.core.controller.InAir;
+import amberheron.core.controller.School;
+import amberheron.core.freeair.Air;
+import amberheron.core.freeair.AirCheck;
+import amberheron.core.freeair.AirField;
+import amberheron.core.freeair.AirOfDay;
+import amberheron.core.freeair.CostOfAir;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import org.jspecify.annotations.Nullable;
+
+/** The air of the day, the controller that is to learn it, and what that costs later. */
+final class TodayLeaf implements Leaf {
+    /** Mixtures at which the cost of the air is shown. */
+    private static final List<Double> SHOWN_AT = List.of(CostOfAir.RICH, 1.0, CostOfAir.LEAN);
+
+    private final Session session;
+    private final AirFields fields;
+    private final FindingsTable findings;
+    private final Label oxygen = Parts.line("", "big-figure");
+    private final Cells costs = new Cells(18, 4);
+    private final Label go = Parts.text("", "strong");
+    private final Label where = new Label();
+    private final Label procedure = Parts.text("", "soft");
+    private final Label does = Parts.text("", "soft");
+    private final Node node;
+
+    TodayLeaf(Session session) {
+        this.session = session;
+        fields = new AirFields(session);
+        findings = new FindingsTable(session);
+        Choice<ControllerSheet> controller = Choice.list(session, "This controller", AirField.CONTROLLER.path(),
+                choices(session), ControllerSheet::name, () -> session.job().air().controller(),
+                c -> session.edit(c.name(), j -> j.withAir(j.air().withController(c))));
+        fields.with(controller::refresh);
+        node = new Columns(300,
+                Parts.card("The air today",
+                        Parts.evenly(
+                                fields.air("Temperature", CELSIUS, -30, 55, 1, AirField.TEMPERATURE,
+                                        AirOfDay::temperature, AirOfDay::withTemperature),
+                                fields.air("Humidity", PERCENT, 0, 100, 0, AirField.HUMIDITY, AirOfDay::humidity,
+                                        AirOfDay::withHumidity),
+                                fields.air("Height", METRE, -430, 5500, 0, AirField.HEIGHT, AirOfDay::height,
+                                        AirOfDay::withHeight)),
+                        Parts.evenly(
+                                fields.air("Pressure here, if read", HECTOPASCAL, 450, 1100, 0, AirField.PRESSURE,
+                                        AirOfDay::pressure, AirOfDay::withPressure),
+                                fields.air("Driven at height, if not here", METRE, -430, 5500, 0, AirField.DRIVEN,
+                                        AirOfDay::drivenHeight, AirOfDay::withDrivenHeight))),
+                Parts.card("What this controller does", controller, procedure, does),
+                Parts.card("Wait or go", go, findings),
+                Parts.noted("Oxygen in this air", where, oxygen, costs));
+    }
+
+    /** The catalogue's, and the one that came with the job where that is another. */
+    private static List<ControllerSheet> choices(Session session) {
+        List<ControllerSheet> all = new ArrayList<>(session.catalogue().controllers());
+        Optional.ofNullable(session.isOpen() ? session.job().air().controller() : null)
+                .filter(c -> !all.contains(c)).ifPresent(all::add);
+        return all;
+    }
+
+    @Override
+    public Node node() {
+        return node;
+    }
+
+    @Override
+    public void refresh() {
+        findings.refresh(AirModel.findings(session, AirLeaf.TODAY), "");
+        go.setText(AirModel.findings(session, AirLeaf.TODAY).stream().filter(f -> f.check().is(AirCheck.AIR))
+                .findFirst().map(f -> Figures.text(session, f.consequence())).orElse(""));
+        ControllerSheet controller = session.job().air().controller();
+        procedure.setText(controller == null ? "Choose it as its paper says." : controller.school().procedure());
+        does.setText(controller == null ? "" : does(controller));
+        Parts.show(does, controller != null);
+        AirOfDay today = session.job().air().today();
+        Optional<Air> air = today.air();
+        oxygen.setText(air.map(a -> AirModel.oxygen(session, a)).orElse("—"));
+        where.setText(today.drivenHeight() == null ? "what it costs here" : "what it costs where it is driven");
+        costs.write(() -> costs(air, today, controller));
+        fields.refresh();
+    }
+
+    private String does(ControllerSheet controller) {
+        InAir inAir = controller.inAir();
+        Double value = inAir.value();
+        String shows = value == null
+                ? inAir.kind().words()
+                : Figures.text(session, inAir.oxygen()
+                        ? new Measure(value, Dimension.FRACTION, 2)
+                        : new Measure(value, Dimension.MIXTURE, 2)) + ", " + inAir.kind().words();
+        Double placeholder = controller.placeholder();
+        return "In air it shows " + shows + ". Ready within "
+                + Figures.text(session, new Measure(controller.warmUp(), Dimension.DURATION, 0))
+                + (placeholder == null
+                        ? "."
+                        : "; until then " + Figures.mixture(session, placeholder) + ", a placeholder.");
+    }
+
+    private void costs(Optional<Air> measured, AirOfDay today,
+            @Nullable ControllerSheet sheet) {
+        if (measured.isEmpty()) {
+            costs.line(0, 0, "Enter the air to see what it costs.", "soft");
+            return;
+        }
+        Air air = measured.get();
+        School school = sheet == null ? School.CLEAR_THEN_LEARN : sheet.school();
+        CostOfAir cost = CostOfAir.of(air, school, today.driven().orElse(air.pressure()));
+        costs.line(0, 0, "true", "column-head");
+        costs.line(1, 0, "shown later", "column-head");
+        costs.line(2, 0, "off by", "column-head");
+        for (int i = 0; i < SHOWN_AT.size(); i++) {
+            double lambda = SHOWN_AT.get(i);
+            costs.line(0, i + 1, Figures.mixture(session, lambda), "figure");
+            costs.line(1, i + 1, Figures.mixture(session, cost.shown(lambda)), "figure");
+            costs.line(2, i + 1, Figures.difference(session, cost.at(lambda)), "figure");
+        }
+    }
+}

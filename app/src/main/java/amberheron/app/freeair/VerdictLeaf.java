@@ -1,0 +1,122 @@
+package amberheron.app.freeair;
+
+import static amberheron.core.units.Unit.LAMBDA;
+import static amberheron.core.units.Unit.PERCENT;
+import static amberheron.core.units.Unit.SECOND;
+
+import amberheron.app.parts.Cells;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.EntryField;
+import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Leaf;
+import amberheron.app.parts.Parts;
+import amberheron.app.parts.TextEntry;
+import amberheron.app.session.Figures;
+import amberheron.app.session.Session;
+import amberheron.core.finding.Origin;
+import amberheron.core.freeair.AirField;
+import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.freeair.ShouldShow;
+import amberheron.core.freeair.Steadiness;
+import amberheron.core.job.Station;
+import amberheron.core.parts.Address;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import java.time.LocalDate;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+
+/** What the controller showed in air, by hand or by the coach, and what that is worth. */
+final class VerdictLeaf implements Leaf {
+    private final Session session;
+    private final AirFields fields;
+    private final FindingsTable findings;
+    private final Cells compared = new Cells(18, 4);
+    private final Label stale = new Label();
+    private final Label date = new Label();
+    private final Label origin = Parts.text("", "soft");
+    private final Node node;
+
+    VerdictLeaf(Session session) {
+        this.session = session;
+        fields = new AirFields(session);
+        findings = new FindingsTable(session);
+        EntryField shown = fields.quantity("It shows", PERCENT, 0, 30, 2, AirField.SHOWN, FreeAirCheck::shownOxygen,
+                (c, v) -> c.withShownOxygen(v, fields.day(c, v)));
+        EntryField mixture = fields.quantity("or as a mixture", LAMBDA, 0.3, 20, 3, AirField.MIXTURE,
+                FreeAirCheck::shownLambda, (c, v) -> c.withShownLambda(v, fields.day(c, v)));
+        EntryField settled = fields.quantity("Steady for", SECOND, 0, 3600, 0, AirField.SETTLED,
+                FreeAirCheck::settled, FreeAirCheck::withSettled);
+        TextEntry sensor = new TextEntry(session, "Sensor", AirField.SENSOR.address().key(), "number or mark on it", 1,
+                j -> j.air().sensor(), (j, v) -> j.withAir(j.air().withSensor(v)));
+        fields.with(sensor::refresh);
+        node = new Columns(300,
+                Parts.stacked(Parts.noted("Against the rules", stale, findings),
+                        Parts.card("Shown, and what it should be", compared)),
+                Parts.stacked(
+                        Parts.noted("What the controller shows", date, Parts.evenly(shown, mixture, settled), origin),
+                        Parts.card("The sensor checked", sensor)));
+    }
+
+    @Override
+    public Node node() {
+        return node;
+    }
+
+    @Override
+    public void refresh() {
+        FreeAirCheck check = session.job().air();
+        findings.refresh(AirModel.findings(session, AirLeaf.VERDICT), "");
+        LocalDate day = check.date();
+        date.setText(day == null ? "no reading yet" : "read " + day);
+        stale.setText(Figures.stale(session, Station.AIR));
+        origin.setText(origin(check.reading()));
+        compared.write(() -> compare(check));
+        fields.refresh();
+    }
+
+    private void compare(FreeAirCheck check) {
+        Double shown = check.shownOxygen();
+        Optional<ShouldShow> should = ShouldShow.of(check);
+        Steadiness steady = check.steadiness();
+        int row = 0;
+        if (shown != null && should.isPresent()) {
+            row(row++, "shown", part(shown, 2), "");
+            row(row++, "should be", part(should.get().oxygen(), 2), should.get().learned()
+                    ? "its own idea of air"
+                    : "this air, known to ± " + part(should.get().doubt(), 1) + " of it");
+            row(row++, "off by", part(should.get().off(shown), 2), "");
+        }
+        if (steady != null) {
+            row(row++, "readings", String.valueOf(steady.count()),
+                    "over " + Figures.text(session, new Measure(steady.seconds(), Dimension.DURATION, 0)));
+            row(row++, "drift", part(steady.drift(), 2), "± " + part(steady.driftDoubt(), 2) + " in a minute");
+            row(row++, "scatter", part(steady.scatter(), 2), steady.wild() + " wild");
+        }
+        if (row == 0) {
+            compared.line(0, 0, "Nothing was read in air yet.", "soft");
+        }
+    }
+
+    private void row(int row, String name, String figure, String note) {
+        compared.line(0, row, name, "column-head");
+        compared.line(1, row, figure, "figure");
+        compared.line(2, row, note, "soft");
+    }
+
+    private String part(double value, int decimals) {
+        return Figures.text(session, new Measure(value, Dimension.FRACTION, decimals));
+    }
+
+    private String origin(Optional<Address> reading) {
+        if (reading.isEmpty()) {
+            return "The coach enters these; or read them off the display yourself.";
+        }
+        Origin from = session.job().entries().origin(reading.get());
+        String words = "From: " + from.words() + ".";
+        return from.real() || session.shop().demo()
+                ? words
+                : words + " Made up by a stand-in, so it counts for nothing.";
+    }
+}

@@ -1,0 +1,117 @@
+package amberheron.app.session;
+
+import amberheron.bench.AirFault;
+import amberheron.bench.ControllerLink;
+import amberheron.bench.ControllerLink.Heard;
+import amberheron.bench.ControllerServer;
+import amberheron.bench.SimulatedController;
+import amberheron.core.controller.ControllerSheet;
+import amberheron.core.controller.Report;
+import amberheron.core.controller.StreamFormat;
+import amberheron.core.freeair.Air;
+import java.io.IOException;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.InstantSource;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The controller that is listened to while a job is open: one for the coach, the rule and every other station. Asking what
+ * it said never waits for it.
+ */
+public final class ControllerDesk implements AutoCloseable {
+    private final InstantSource clock;
+    private @Nullable ControllerLink link;
+    private @Nullable ControllerServer standIn;
+
+    ControllerDesk(InstantSource clock) {
+        this.clock = clock;
+    }
+
+    /**
+     * Listens to a controller in place of the one before.
+     *
+     * @param typed its serial port, or its address on the network
+     * @throws IllegalArgumentException when it is neither
+     */
+    public void connect(String typed, StreamFormat format) {
+        ControllerLink other = ControllerLink.at(typed, format, clock);
+        close();
+        link = other;
+    }
+
+    /** Puts a stand-in on the desk and listens to it as to a real one. */
+    public void simulate(ControllerSheet sheet, Air air, AirFault fault) throws IOException {
+        close();
+        ControllerServer made = new ControllerServer(new SimulatedController(sheet, air, fault, 0, 1), sheet.name(), 0,
+                1);
+        standIn = made;
+        link = ControllerLink.at("127.0.0.1:" + made.port(), StreamFormat.OWN, clock);
+    }
+
+    /** Whether anything is listened to. */
+    public boolean connected() {
+        return link != null;
+    }
+
+    /** Whether a stand-in is on the desk, whose keys can be pressed. */
+    public boolean hasKeys() {
+        return standIn != null;
+    }
+
+    /** Presses a key of the stand-in. */
+    public void key(String words) {
+        if (standIn != null) {
+            standIn.key(words);
+        }
+    }
+
+    /** Whether it said that it is a stand-in. */
+    public boolean simulated() {
+        return link != null && (link.simulated() || standIn != null);
+    }
+
+    /** What it is. */
+    public String name() {
+        return link == null ? "no controller connected" : link.name();
+    }
+
+    /** What it says just now; empty where it says nothing, or where that is old. */
+    public Optional<Report> live() {
+        return link == null ? Optional.empty() : link.heard().live(clock.instant());
+    }
+
+    /** What stands on the display: what it said last, and how old that is. */
+    public String shown() {
+        if (link == null) {
+            return name();
+        }
+        Heard heard = link.heard();
+        Instant at = heard.at();
+        String fault = heard.fault().isEmpty() ? "" : " · " + heard.fault();
+        String bad = heard.bad() == 0 ? "" : " · " + heard.bad() + " lines not understood";
+        if (at == null) {
+            return name() + " · nothing heard yet" + fault + bad;
+        }
+        return live().isPresent()
+                ? name() + bad
+                : name() + " · old: " + Duration.between(at, clock.instant()).abs().toSeconds() + " s" + fault + bad;
+    }
+
+    @Override
+    public void close() {
+        if (link != null) {
+            link.close();
+            link = null;
+        }
+        if (standIn != null) {
+            try {
+                standIn.close();
+            } catch (IOException e) {
+                System.getLogger(ControllerDesk.class.getName()).log(System.Logger.Level.DEBUG, "closing", e);
+            }
+            standIn = null;
+        }
+    }
+}

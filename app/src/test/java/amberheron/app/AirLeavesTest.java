@@ -1,0 +1,67 @@
+package amberheron.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import amberheron.core.freeair.CoachStep;
+import amberheron.core.freeair.Condition;
+import amberheron.core.job.LinkState;
+import amberheron.core.job.Station;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+
+/** The coach and the leaves about it, worked by keys as at the car, with a stand-in on its real line. */
+class AirLeavesTest extends WindowTest {
+    private CoachStep step() {
+        return session.job().air().coaching().step();
+    }
+
+    private void coach() {
+        find("job SB-014");
+        hands.push(KeyCode.ALT, KeyCode.DIGIT4);
+        find("coach for the calibration");
+    }
+
+    @Test
+    void theCoachLeadsByOneKeyAndHearsTheController() throws Exception {
+        coach();
+        assertThat(text("air.now")).isEqualTo("Recorded.");
+        assertThat(session.review().state(Station.AIR)).isEqualTo(LinkState.PROVEN);
+        hands.clickOn(byId("air.again"));
+        for (Condition condition : Condition.values()) {
+            assertThat(((CheckBox) byId(condition.path())).isSelected()).isFalse();
+            next();
+            assertThat(((CheckBox) byId(condition.path())).isSelected()).isTrue();
+        }
+        next();
+        assertThat(step()).isEqualTo(CoachStep.CLEAR);
+        assertThat(session.job().air().reading()).as("it forgets what it was taught").isEmpty();
+        hands.clickOn(byId("air.simulate"));
+        hands.clickOn(byId("air.key.unplug"));
+        hands.clickOn(byId("air.key.on"));
+        hands.waitUntil(() -> step() == CoachStep.HOLD);
+        hands.push(KeyCode.F11);
+        hands.waitUntil(() -> text("arm.figure").matches("0:[12]\\d"));
+        assertThat(((Label) byId("arm.figure")).getFont().getSize()).as("read from the car").isGreaterThan(100);
+        assertThat(text("arm.next")).startsWith("Hold it like that");
+        hands.push(KeyCode.F11);
+        hands.clickOn(byId("air.key.plug"));
+        hands.waitUntil(() -> step() == CoachStep.CLEAR);
+        assertThat(shows("▲ It sees its sensor")).isTrue();
+        hands.clickOn(byId("air.again"));
+        assertThat(step()).isEqualTo(CoachStep.STOPPED);
+        assertThat(session.review().state(Station.AIR)).as("nothing was recorded").isEqualTo(LinkState.BEGUN);
+    }
+
+    @Test
+    void anAddressThatIsNoneIsSaidAndKept() {
+        coach();
+        hands.interact(() -> byId("air.address").requestFocus());
+        type("nowhere at all");
+        assertThat(text("notice")).contains("nowhere at all").contains("expected an address such as");
+        assertThat(((TextField) byId("air.address")).getText()).isEqualTo("nowhere at all");
+        assertThat(session.controller().connected()).isFalse();
+    }
+}
