@@ -64,4 +64,26 @@ class AirLeavesTest extends WindowTest {
         assertThat(((TextField) byId("air.address")).getText()).isEqualTo("nowhere at all");
         assertThat(session.controller().connected()).isFalse();
     }
+
+    /** What is noted of a sensor goes into the book under its number, and is found there in another job. */
+    @Test
+    void aSensorsLifeGoesFromJobToJob() throws Exception {
+        find("job SB-016");
+        find("sensor book");
+        hands.interact(() -> session.focus("air.sensor"));
+        type("V-07");
+        hands.waitUntil(() -> shows("replace about"));
+        hands.interact(() -> byId("air.note.value").requestFocus());
+        type("9");
+        assertThat(shows("found “9”, expected between 0.05 and 2")).as("no sensor gives that").isTrue();
+        hands.push(KeyCode.CONTROL, KeyCode.A);
+        type("0.95");
+        hands.waitUntil(() -> shows("0.950"));
+        find("job SB-014");
+        hands.push(KeyCode.ALT, KeyCode.DIGIT4);
+        find("sensor book");
+        hands.waitUntil(() -> shows("0.950"));
+        hands.clickOn(byId("air.note.forget"));
+        hands.waitUntil(() -> !shows("0.950"));
+    }
 }

@@ -220,7 +220,7 @@ final class JobCommands {
         }
     }
 
-    @Command(name = "air", mixinStandardHelpOptions = true, description = "The free-air check, against the air of the day.")
+    @Command(name = "air", mixinStandardHelpOptions = true, description = "The free-air check: the air and what it costs, and what was shown against what should be.")
     static final class Air extends OfJob {
         Air(HeronCommand.Surroundings surroundings) {
             super(surroundings);
@@ -229,7 +229,13 @@ final class JobCommands {
         @Override
         public Integer call() {
             Job job = document().job();
-            return report(job, review(job).findings(Station.AIR), "");
+            List<Finding> findings = review(job).findings(Station.AIR);
+            if (json()) {
+                out().print(ResultJson.air(job, findings));
+                out().flush();
+                return exit(findings);
+            }
+            return report(job, findings, "");
         }
     }
 

@@ -26,6 +26,7 @@ import amberheron.core.freeair.Coach;
 import amberheron.core.freeair.CoachStep;
 import amberheron.core.freeair.Coaching;
 import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.freeair.SensorNote;
 import amberheron.core.job.Job;
 import amberheron.core.job.Progress;
 import amberheron.core.placement.AsFitted;
@@ -93,6 +94,7 @@ public final class DemoBook {
         book.add(JobDocument.of(harbourVan(catalogue, home, today)));
         book.add(JobDocument.of(utility(catalogue, today)));
         book.add(JobDocument.of(sidecar(catalogue, today)));
+        life(today).forEach(n -> book.sensors().note("V-07", n));
         book.prefer("job", "SB-016");
         book.prefer(ShopHabits.DEMO, "yes");
         book.prefer(DAY, today.toString());
@@ -122,6 +124,17 @@ public final class DemoBook {
                         job.wiring().harness().withAsWired(wired.withDate(moved.apply(wired.date())))))
                 .withAir(job.air().withDate(moved.apply(job.air().date())))
                 .withHandOver(new Job.HandOver(job.handOver().notDone(), moved.apply(job.handOver().date())));
+    }
+
+    /** A sensor that came from another job and was moved to the van. */
+    private static List<SensorNote> life(LocalDate today) {
+        return List.of(new SensorNote(today.minusDays(430), SensorNote.Kind.HOURS, 0, "SB-003"),
+                new SensorNote(today.minusDays(430), SensorNote.Kind.GAIN, 1.004, "SB-003"),
+                new SensorNote(today.minusDays(240), SensorNote.Kind.HOURS, 260, "SB-003"),
+                new SensorNote(today.minusDays(240), SensorNote.Kind.GAIN, 0.991, "SB-003"),
+                new SensorNote(today.minusDays(240), SensorNote.Kind.KEY_ON, 14, "SB-003"),
+                new SensorNote(today.minusDays(60), SensorNote.Kind.HOURS, 520, "SB-014"),
+                new SensorNote(today.minusDays(60), SensorNote.Kind.GAIN, 0.969, "SB-014"));
     }
 
     private static ControllerSheet controller(Catalogue catalogue, String id) {

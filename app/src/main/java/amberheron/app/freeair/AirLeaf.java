@@ -8,7 +8,8 @@ import java.util.Locale;
 enum AirLeaf {
     TODAY("Air today", "air of the day and what it costs"),
     COACH("Coach", "coach for the calibration in air"),
-    VERDICT("Verdict", "verdict of the free-air check");
+    VERDICT("Verdict", "verdict of the free-air check"),
+    SENSOR("Sensor", "sensor book, its life");
 
     private final String title;
     private final String words;

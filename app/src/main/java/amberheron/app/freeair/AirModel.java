@@ -25,6 +25,8 @@ import amberheron.core.freeair.Coaching;
 import amberheron.core.freeair.Condition;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.freeair.Instruction;
+import amberheron.core.freeair.SensorNote;
+import amberheron.core.freeair.ShouldShow;
 import amberheron.core.job.Job;
 import amberheron.core.job.Stale;
 import amberheron.core.job.Station;
@@ -107,9 +109,24 @@ public final class AirModel implements StationModel {
                 // Conditions alone do not begin anything.
                 Coaching keeps = moved ? now : kept;
                 kept = keeps;
+                found.flatMap(r -> asFound(session, r)).ifPresent(n -> session.sensors().note(
+                        session.job().air().sensor(), n));
                 session.edit(what(event, now), j -> changed(session, j, after.conditions(), keeps, found));
             }
         });
+    }
+
+    /** What a check finds of the sensor itself: with one trimmed at the factory nothing was set, so it is the cell's gain. */
+    private static Optional<SensorNote> asFound(Session session, Coach.Result found) {
+        FreeAirCheck check = session.job().air();
+        ControllerSheet sheet = check.controller();
+        Double oxygen = found.oxygen();
+        return sheet == null || sheet.school().learns() || oxygen == null || check.sensor().isBlank()
+                ? Optional.empty()
+                : ShouldShow.of(check).map(s -> oxygen / s.oxygen())
+                        .filter(g -> g >= SensorNote.Kind.GAIN.min() && g <= SensorNote.Kind.GAIN.max())
+                        .map(g -> new SensorNote(session.today(), SensorNote.Kind.GAIN, Math.rint(1e4 * g) / 1e4,
+                                session.job().id()));
     }
 
     private static String what(CoachEvent event, Coaching now) {

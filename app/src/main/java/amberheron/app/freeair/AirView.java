@@ -26,6 +26,7 @@ public final class AirView implements StationView {
                 case TODAY -> new TodayLeaf(session);
                 case COACH -> new CoachLeaf(session, model);
                 case VERDICT -> new VerdictLeaf(session);
+                case SENSOR -> new SensorLeaf(session);
             });
         }
         Timeline beat = new Timeline(new KeyFrame(BEAT, e -> {

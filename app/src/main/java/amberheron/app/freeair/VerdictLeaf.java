@@ -10,7 +10,6 @@ import amberheron.app.parts.EntryField;
 import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
-import amberheron.app.parts.TextEntry;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.finding.Origin;
@@ -48,15 +47,10 @@ final class VerdictLeaf implements Leaf {
                 FreeAirCheck::shownLambda, (c, v) -> c.withShownLambda(v, fields.day(c, v)));
         EntryField settled = fields.quantity("Steady for", SECOND, 0, 3600, 0, AirField.SETTLED,
                 FreeAirCheck::settled, FreeAirCheck::withSettled);
-        TextEntry sensor = new TextEntry(session, "Sensor", AirField.SENSOR.address().key(), "number or mark on it", 1,
-                j -> j.air().sensor(), (j, v) -> j.withAir(j.air().withSensor(v)));
-        fields.with(sensor::refresh);
         node = new Columns(300,
                 Parts.stacked(Parts.noted("Against the rules", stale, findings),
                         Parts.card("Shown, and what it should be", compared)),
-                Parts.stacked(
-                        Parts.noted("What the controller shows", date, Parts.evenly(shown, mixture, settled), origin),
-                        Parts.card("The sensor checked", sensor)));
+                Parts.noted("What the controller shows", date, Parts.evenly(shown, mixture, settled), origin));
     }
 
     @Override

@@ -68,6 +68,7 @@ public final class Session implements AutoCloseable {
     private final List<Consumer<String>> focusListeners = new CopyOnWriteArrayList<>();
     private final List<Consumer<Address>> seekListeners = new CopyOnWriteArrayList<>();
     private final ControllerDesk controller;
+    private final SensorBook sensors;
     private final List<Runnable> leaving = new CopyOnWriteArrayList<>();
 
     /** Of jobs that were left before all of it was in the book. */
@@ -102,6 +103,7 @@ public final class Session implements AutoCloseable {
         this.home = home;
         this.threads = threads;
         this.controller = new ControllerDesk(threads.clock());
+        this.sensors = new SensorBook(book, threads.ui(), this::changed, this::tell);
         this.jobs = new Jobs(book);
         this.unsaved = new Unsaved(home);
         this.preferences = new Preferences(kept, catalogue.laws(), this::keep);
@@ -689,6 +691,11 @@ public final class Session implements AutoCloseable {
     /** Today, for dates in the record. */
     public LocalDate today() {
         return LocalDate.ofInstant(now(), ZoneId.systemDefault());
+    }
+
+    /** The lives of sensors. */
+    public SensorBook sensors() {
+        return sensors;
     }
 
     /** The controller that stands on the desk of the open job, for every station. */

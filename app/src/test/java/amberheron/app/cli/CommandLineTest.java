@@ -12,6 +12,10 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.BeforeEach;
+import amberheron.core.freeair.AirOfDay;
+import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.job.Job;
+import amberheron.io.json.JobDocument;
 import org.junit.jupiter.api.Test;
 import amberheron.io.book.JobBook;
 import amberheron.core.placement.AsFitted;
@@ -168,6 +172,18 @@ class CommandLineTest {
         assertThat(ran.exit()).isEqualTo(2);
         assertThat(ran.out()).isEmpty();
         assertThat(ran.err()).contains("broken.json", equation, where, "expected a number everywhere");
+    }
+
+    /** 35 °C and 90 %: a gain of 1.0525, and 0.0126 at λ 1.2 by the whole model. */
+    @Test
+    void theAirIsGivenWithWhatItCosts() throws IOException {
+        Job job = Job.empty("A").withAir(FreeAirCheck.NONE.withToday(AirOfDay.of(308.15, 0.9, 0)));
+        Ran ran = run("air", file("a.json", JobDocument.of(job).text()), "--json");
+        JsonNode out = JsonMapper.shared().readTree(ran.out());
+        assertThat(out.path("air").path("gain").asDouble()).isCloseTo(1.0525, within(5e-5));
+        assertThat(out.path("air").path("costs").path(2).path("shown").asDouble()).isCloseTo(1.2126, within(5e-5));
+        assertThat(out.path("shouldShow").isNull()).isTrue();
+        assertThat(out.path("coach").asString()).isEqualTo("conditions");
     }
 
     /** What no vehicle has is refused wherever it is read, with what was found and what was expected. */

@@ -122,7 +122,7 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
         double value = unit.fromSi(si);
         String number = Math.abs(value - Math.rint(value)) < 1e-9
                 ? say("%.0f", value)
-                : say("%.3g", value);
+                : say("%.3g", value).replaceFirst("(\\.\\d*?)0+$", "$1").replaceFirst("\\.$", "");
         return unit.symbol().isEmpty() ? number : number + " " + unit.symbol();
     }
 }

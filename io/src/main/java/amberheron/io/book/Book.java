@@ -1,5 +1,7 @@
 package amberheron.io.book;
 
+import amberheron.core.freeair.SensorLife;
+import amberheron.core.freeair.SensorNote;
 import amberheron.core.job.JobSummary;
 import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
@@ -35,6 +37,18 @@ public interface Book extends AutoCloseable {
 
     /** Keeps that a job cannot be read, and why. */
     CompletableFuture<Void> judgeUnreadable(String id, String why, String by);
+
+    /** The life of a sensor by its number; without notes for one that is not known. */
+    CompletableFuture<SensorLife> sensor(String number);
+
+    /** The lives of all sensors that something was noted of. */
+    CompletableFuture<List<SensorLife>> sensors();
+
+    /** Notes something in the lives of sensors; what was noted of the same day, kind and job is replaced. */
+    CompletableFuture<Void> note(List<SensorLife> lives);
+
+    /** Takes a note back. */
+    CompletableFuture<Void> forget(String number, SensorNote note);
 
     /** Keeps preferences. */
     CompletableFuture<Void> prefer(Map<String, String> preferences);

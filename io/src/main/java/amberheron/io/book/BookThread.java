@@ -1,5 +1,7 @@
 package amberheron.io.book;
 
+import amberheron.core.freeair.SensorLife;
+import amberheron.core.freeair.SensorNote;
 import amberheron.core.job.JobSummary;
 import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
@@ -83,6 +85,26 @@ public final class BookThread implements Book {
     @Override
     public CompletableFuture<Void> judgeUnreadable(String id, String why, String by) {
         return tell(() -> book.judgeUnreadable(id, why, by));
+    }
+
+    @Override
+    public CompletableFuture<SensorLife> sensor(String number) {
+        return ask(() -> book.sensors().life(number));
+    }
+
+    @Override
+    public CompletableFuture<List<SensorLife>> sensors() {
+        return ask(() -> book.sensors().numbers().stream().map(book.sensors()::life).toList());
+    }
+
+    @Override
+    public CompletableFuture<Void> note(List<SensorLife> lives) {
+        return tell(() -> lives.forEach(l -> l.notes().forEach(n -> book.sensors().note(l.number(), n))));
+    }
+
+    @Override
+    public CompletableFuture<Void> forget(String number, SensorNote note) {
+        return tell(() -> book.sensors().forget(number, note));
     }
 
     @Override

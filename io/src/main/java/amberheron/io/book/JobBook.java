@@ -55,7 +55,7 @@ import org.sqlite.SQLiteException;
  */
 public final class JobBook implements AutoCloseable {
     /** The newest migration; a book that has it is not migrated again, which saves a good part of the start. */
-    private static final int SCHEMA = 3;
+    private static final int SCHEMA = 4;
     private static final byte[] SQLITE_HEADER = "SQLite format 3\0"
             .getBytes(StandardCharsets.US_ASCII);
     /** A book up to this size is looked through while it is opened; a larger one before the first entry, bytes. */
@@ -422,7 +422,7 @@ public final class JobBook implements AutoCloseable {
     }
 
     /** Looks through the whole file, once, before the first entry: into a damaged book nothing is written. */
-    private synchronized void requireSound() {
+    synchronized void requireSound() {
         if (!sound) {
             try {
                 requireSound(file, connection);
@@ -485,6 +485,11 @@ public final class JobBook implements AutoCloseable {
                 .createUpdate("insert into preference (name, value) values (:name, :value) "
                         + "on conflict (name) do update set value = excluded.value")
                 .bind("name", name).bind("value", value).execute());
+    }
+
+    /** What it knows of sensors. */
+    public SensorNotes sensors() {
+        return new SensorNotes(this);
     }
 
     /** Runs with the one connection; package-private so that a test can shrink the disk. */

@@ -1,5 +1,12 @@
 package amberheron.io.json;
 
+import java.util.Optional;
+import amberheron.core.freeair.ShouldShow;
+import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.freeair.CostOfAir;
+import amberheron.core.freeair.Air;
+import amberheron.core.controller.School;
+import amberheron.core.controller.ControllerSheet;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.harness.Chart;
@@ -122,6 +129,35 @@ public final class ResultJson {
             ArrayNode tags = twins.addObject().put("colour", t.colour().words()).putArray("tags");
             t.wires().forEach(w -> tags.add(w.tag()));
         });
+        return Json.text(out);
+    }
+
+    /** The findings, the air with what it costs where the car is driven, and what the controller should show in it. */
+    public static String air(Job job, List<Finding> findings) {
+        ObjectNode out = findingsOf(job.id(), findings);
+        FreeAirCheck check = job.air();
+        ControllerSheet controller = check.controller();
+        Optional<Air> air = check.today().air();
+        if (air.isEmpty()) {
+            out.putNull("air");
+        } else {
+            CostOfAir cost = CostOfAir.of(air.get(), controller == null ? School.CLEAR_THEN_LEARN : controller.school(),
+                    check.today().driven().orElse(air.get().pressure()));
+            ObjectNode today = out.putObject("air").put("oxygen", air.get().oxygen())
+                    .put("pressure", air.get().pressure()).put("gain", cost.gain());
+            ArrayNode costs = today.putArray("costs");
+            for (double lambda : new double[]{CostOfAir.RICH, 1, CostOfAir.LEAN}) {
+                costs.addObject().put("lambda", lambda).put("shown", cost.shown(lambda));
+            }
+        }
+        Optional<ShouldShow> should = ShouldShow.of(check);
+        if (should.isEmpty()) {
+            out.putNull("shouldShow");
+        } else {
+            out.putObject("shouldShow").put("oxygen", should.get().oxygen()).put("doubt", should.get().doubt());
+        }
+        out.put("controller", controller == null ? null : controller.id()).put("coach",
+                Cursor.id(check.coaching().step()));
         return Json.text(out);
     }
 

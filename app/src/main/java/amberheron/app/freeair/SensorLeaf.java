@@ -1,0 +1,193 @@
+package amberheron.app.freeair;
+
+import amberheron.app.parts.Cells;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.Leaf;
+import amberheron.app.parts.Parts;
+import amberheron.app.parts.TextEntry;
+import amberheron.app.session.Figures;
+import amberheron.app.session.Session;
+import amberheron.core.freeair.AirField;
+import amberheron.core.freeair.SensorLife;
+import amberheron.core.freeair.SensorNote;
+import amberheron.core.freeair.SensorNote.Kind;
+import amberheron.core.freeair.SensorOutlook;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import amberheron.core.units.Parsed;
+import amberheron.core.units.QuantityField;
+import amberheron.core.units.Unit;
+import amberheron.io.csv.SensorCsv;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+
+/** The life of the sensor that is checked: what was noted of it, and when it is due. */
+final class SensorLeaf implements Leaf {
+    /** More of the latest than these are not shown; all of them count. */
+    private static final int SHOWN = 6;
+
+    private final Session session;
+    private final AirFields fields;
+    private final Cells notes = new Cells(14, 2);
+    private final ComboBox<Kind> kind = new ComboBox<>();
+    private final TextField value = new TextField();
+    private final Label refused = Parts.text("", "wrong");
+    private final Cells outlook = new Cells(18, 4);
+    private final Label shortened = Parts.text("", "soft");
+    private final LifeDrawing drawing;
+    private final Button add;
+    private final Button forget;
+    private final Node node;
+
+    SensorLeaf(Session session) {
+        this.session = session;
+        fields = new AirFields(session);
+        drawing = new LifeDrawing(session);
+        TextEntry sensor = new TextEntry(session, "Sensor", AirField.SENSOR.address().key(), "number or mark on it", 1,
+                j -> j.air().sensor(), (j, v) -> j.withAir(j.air().withSensor(v)));
+        fields.with(sensor::refresh);
+        kind.getItems().setAll(Kind.values());
+        kind.setConverter(Parts.named(Kind::words));
+        kind.setValue(Kind.GAIN);
+        kind.setId("air.note.kind");
+        kind.setAccessibleText("What is noted");
+        kind.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(kind, Priority.ALWAYS);
+        value.setId("air.note.value");
+        value.setAccessibleText("Its value");
+        value.setPrefColumnCount(5);
+        value.setPromptText("0.99");
+        value.setOnAction(e -> note());
+        add = Parts.button("Note it", "air.note.add", this::note, "quiet");
+        forget = Parts.button("Take back", "air.note.forget",
+                () -> session.sensors().of(number()).notes().reversed().stream().findFirst()
+                        .ifPresent(n -> session.sensors().forget(number(), n)),
+                "quiet");
+        FlowPane files = new FlowPane(8, 6, forget,
+                Parts.button("All to CSV", "air.sensors.write", this::write, "quiet"),
+                Parts.button("From CSV…", "air.sensors.read", this::read, "quiet"));
+        node = new Columns(300,
+                Parts.stacked(Parts.noted("Gain over hours", new Label("band: 90 in 100"), drawing),
+                        Parts.card("Outlook", outlook, shortened, Parts.text(
+                                "How fast sensors age is from memory, until readings tell.", "soft"))),
+                Parts.stacked(Parts.card("The sensor", sensor, new HBox(8, kind), new HBox(8, value, add), refused),
+                        Parts.card("Noted so far", notes, files)));
+    }
+
+    private String number() {
+        return session.job().air().sensor();
+    }
+
+    /** What cannot be used stays as typed, with the reason. */
+    private void note() {
+        Kind what = kind.getValue();
+        if (value.getText().isBlank() || number().isBlank()) {
+            return;
+        }
+        QuantityField field = QuantityField.of(what.words(), Unit.ONE, what.min(), what.max());
+        refused.setText("");
+        switch (Figures.parse(session, field, value.getText())) {
+            case Parsed.Value v -> {
+                session.sensors().note(number(),
+                        new SensorNote(session.today(), what, v.si(), session.job().id()));
+                value.clear();
+            }
+            case Parsed.Bad bad -> refused.setText(bad.message());
+        }
+        Parts.show(refused, !refused.getText().isEmpty());
+    }
+
+    private void write() {
+        Path file = session.home().resolve("lists").resolve("sensors.csv");
+        session.inBackground("Writing the sensor book", () -> {
+            List<SensorLife> all = session.sensors().all();
+            SensorCsv.write(file, all);
+            return all.size();
+        }, n -> n + " sensors written to " + file + ".");
+    }
+
+    private void read() {
+        Parts.browse(node, "Sensor book (CSV)", file -> session.inBackground("Reading the sensor book",
+                () -> session.sensors().take(SensorCsv.read(Path.of(file))), n -> {
+                    session.sensors().refresh();
+                    return n + " sensors taken up.";
+                }));
+    }
+
+    @Override
+    public Node node() {
+        return node;
+    }
+
+    @Override
+    public void refresh() {
+        SensorLife life = session.sensors().of(number());
+        boolean named = !number().isBlank();
+        add.setDisable(!named);
+        value.setDisable(!named);
+        forget.setDisable(life.notes().isEmpty());
+        notes.write(() -> notes(life, named));
+        outlook.write(() -> outlook(life));
+        List<String> says = SensorOutlook.shortened(life).stream().map(m -> Figures.text(session, m)).toList();
+        shortened.setText(String.join("\n", says));
+        Parts.show(shortened, !says.isEmpty());
+        Parts.show(refused, !refused.getText().isEmpty());
+        drawing.refresh();
+        fields.refresh();
+    }
+
+    private void notes(SensorLife life, boolean named) {
+        if (life.notes().isEmpty()) {
+            notes.line(0, 0, named ? "Nothing yet: note what it shows as found." : "Give the sensor its number first.",
+                    "soft");
+            return;
+        }
+        List<SensorNote> latest = life.notes().reversed().stream().limit(SHOWN).toList();
+        for (int i = 0; i < latest.size(); i++) {
+            SensorNote note = latest.get(i);
+            notes.line(0, i, note.date().toString(), "soft");
+            notes.line(1, i, Figures.text(session, new Measure(note.value(), Dimension.NUMBER,
+                    note.kind() == Kind.GAIN || note.kind() == Kind.RESPONSE ? 3 : 0)), "figure");
+            notes.line(2, i, note.kind().key().replace('-', ' '), "plain");
+        }
+    }
+
+    private void outlook(SensorLife life) {
+        if (life.of(Kind.GAIN).findAny().isEmpty()) {
+            outlook.line(0, 0, "No gain was noted yet: nothing can be told.", "soft");
+            return;
+        }
+        SensorOutlook ahead = SensorOutlook.of(life, session.today());
+        int row = 0;
+        row(row++, "run", Figures.text(session, new Measure(ahead.hours(), Dimension.NUMBER, 0)) + " h", "");
+        row(row++, "gain now", part(ahead.gain().at(ahead.hours())),
+                "± " + part(2 * ahead.gain().doubtAt(ahead.hours())) + ", of new");
+        row(row++, "since calibrated", part(ahead.drift().mean()),
+                "at most " + Figures.mixture(session, ahead.costs()) + " at 1.2 λ");
+        row(row++, "calibrate by", ahead.recalibrate().toString(), "the gain has then changed 1 %");
+        Optional<SensorOutlook.Due> due = ahead.replace();
+        row(row++, "replace about", due.map(d -> d.likely().toString()).orElse("not in sight"), due.map(d -> {
+            var late = d.late();
+            return "90 in 100: " + d.early() + " to " + (late == null ? "never" : late);
+        }).orElse(""));
+    }
+
+    private void row(int row, String name, String figure, String note) {
+        outlook.line(0, row, name, "column-head");
+        outlook.line(1, row, figure, "figure");
+        outlook.line(2, row, note, "soft");
+    }
+
+    private String part(double value) {
+        return Figures.text(session, new Measure(value, Dimension.FRACTION, 1));
+    }
+}

@@ -1,0 +1,118 @@
+package amberheron.core.freeair;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import amberheron.core.freeair.SensorNote.Kind;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.ejml.simple.SimpleMatrix;
+import org.junit.jupiter.api.Test;
+
+class SensorLifeTest {
+    private static final LocalDate DAY = LocalDate.of(2026, 1, 1);
+
+    private static SensorNote note(int day, Kind kind, double value) {
+        return new SensorNote(DAY.plusDays(day), kind, value, "J");
+    }
+
+    private static SensorLife life(SensorNote... notes) {
+        return new SensorLife("V-1", List.of(notes));
+    }
+
+    /** The textbook's closed form, all readings at once and by another library's matrices. */
+    @Test
+    void theTrendIsTheBayesianRegressionOfTheBook() {
+        List<Trend.Point> points = List.of(new Trend.Point(100, 0.99), new Trend.Point(700, 0.975),
+                new Trend.Point(1500, 0.93));
+        double noise = 0.005;
+        Trend found = Trend.belief(1, 0.02, -4e-5, 2e-5).after(points, noise);
+        SimpleMatrix x = new SimpleMatrix(3, 2);
+        SimpleMatrix y = new SimpleMatrix(3, 1);
+        for (int i = 0; i < 3; i++) {
+            x.set(i, 0, 1);
+            x.set(i, 1, points.get(i).hours());
+            y.set(i, 0, points.get(i).value());
+        }
+        SimpleMatrix prior = SimpleMatrix.diag(1 / (0.02 * 0.02), 1 / (2e-5 * 2e-5));
+        SimpleMatrix covariance = prior.plus(x.transpose().mult(x).divide(noise * noise)).invert();
+        SimpleMatrix mean = covariance.mult(prior.mult(new SimpleMatrix(new double[][]{{1}, {-4e-5}}))
+                .plus(x.transpose().mult(y).divide(noise * noise)));
+        assertThat(found.start()).isCloseTo(mean.get(0, 0), within(1e-9));
+        assertThat(found.slope()).isCloseTo(mean.get(1, 0), within(1e-12));
+        assertThat(found.slopeVariance()).isCloseTo(covariance.get(1, 1), within(1e-16));
+        assertThat(found.covariance()).isCloseTo(covariance.get(0, 1), within(1e-12));
+    }
+
+    @Test
+    void hoursAreThoseNotedAndBetweenThemTheLine() {
+        SensorLife life = life(note(0, Kind.HOURS, 100), note(100, Kind.HOURS, 300));
+        assertThat(life.hoursAt(DAY.plusDays(50))).isCloseTo(200, within(1e-9));
+        assertThat(life.hoursAt(DAY.plusDays(150))).isCloseTo(400, within(1e-9));
+        assertThat(life.hoursADay()).isCloseTo(2, within(1e-9));
+        assertThat(life(note(0, Kind.GAIN, 1)).hoursAt(DAY.plusDays(10))).as("as usual").isCloseTo(8, within(1e-9));
+    }
+
+    @Test
+    void whatASensorHadToStandMakesItOldSooner() {
+        SensorNote[] sound = {note(0, Kind.HOURS, 0), note(200, Kind.HOURS, 200), note(200, Kind.GAIN, 0.99)};
+        LocalDate usual = SensorOutlook.of(life(sound), DAY.plusDays(200)).replace().orElseThrow().likely();
+        SensorLife leaded = life(sound).with(note(150, Kind.LEADED, 6));
+        assertThat(SensorOutlook.of(leaded, DAY.plusDays(200)).replace().orElseThrow().likely()).isBefore(usual);
+        assertThat(SensorOutlook.shortened(leaded)).singleElement().asString()
+                .contains("Leaded fuel: ages 90 % faster");
+        assertThat(SensorOutlook.shortened(life(sound))).isEmpty();
+    }
+
+    @Test
+    void aReadingTodayLeavesNoDriftAndMonthsLeaveSome() {
+        SensorLife life = life(note(0, Kind.HOURS, 0), note(200, Kind.HOURS, 400), note(200, Kind.GAIN, 0.99));
+        assertThat(SensorOutlook.of(life, DAY.plusDays(200)).costs()).isZero();
+        SensorOutlook later = SensorOutlook.of(life, DAY.plusDays(380));
+        assertThat(later.drift().mean()).as("2 h a day for 180 days").isBetween(-0.025, -0.008);
+        assertThat(later.costs()).isGreaterThan(0.002);
+        assertThat(later.recalibrate()).isBeforeOrEqualTo(DAY.plusDays(400));
+    }
+
+    @Test
+    void aNoteOfTheSameDayKindAndJobIsReplaced() {
+        SensorLife life = life(note(0, Kind.GAIN, 1)).with(note(0, Kind.GAIN, 0.98)).with(note(0, Kind.SHOCK, 1));
+        assertThat(life.notes()).containsExactlyInAnyOrder(note(0, Kind.GAIN, 0.98), note(0, Kind.SHOCK, 1));
+        assertThatThrownBy(() -> note(0, Kind.GAIN, 7)).hasMessageContaining("expected 0.05 to 2");
+    }
+
+    /** Of simulated lives the band for the day of replacement holds the true day 88 to 92 times of 100. */
+    @Test
+    void theBandOfTheDayOfReplacementHoldsTheTruth() {
+        Random random = new Random(11);
+        int lives = 3000;
+        long held = IntStream.range(0, lives).filter(i -> holds(random)).count();
+        assertThat(100.0 * held / lives).isBetween(88.0, 92.0);
+    }
+
+    private static boolean holds(Random random) {
+        double start = 1 + 0.02 * random.nextGaussian();
+        double loss;
+        do {
+            loss = 4e-5 + 2e-5 * random.nextGaussian();
+        } while (loss < 5e-6);
+        double end = (start - SensorOutlook.LEAST_GAIN) / loss;
+        int readings = 2 + random.nextInt(6);
+        double last = end * (0.1 + 0.6 * random.nextDouble());
+        List<SensorNote> notes = new ArrayList<>();
+        for (int i = 0; i < readings; i++) {
+            int day = (int) Math.round(last * (i + random.nextDouble()) / readings);
+            notes.add(note(day, Kind.HOURS, day));
+            notes.add(note(day, Kind.GAIN, start - loss * day + 0.005 * random.nextGaussian()));
+        }
+        SensorOutlook.Due due = SensorOutlook.of(new SensorLife("V", notes), DAY.plusDays((long) last)).replace()
+                .orElseThrow();
+        LocalDate truth = DAY.plusDays(Math.min(Math.round(end), 36_000));
+        LocalDate late = due.late();
+        return !truth.isBefore(due.early()) && (late == null || !truth.isAfter(late));
+    }
+}
