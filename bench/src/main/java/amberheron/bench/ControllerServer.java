@@ -7,9 +7,11 @@ import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.OutputStream;
 import java.net.InetAddress;
+import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.CopyOnWriteArrayList;
@@ -24,12 +26,14 @@ public final class ControllerServer implements AutoCloseable {
     /** Time of the controller between two lines, s. */
     private static final double STEP = 0.1;
     private static final int LONGEST_KEY = 40;
+    private static final int WAITING = 8;
 
     private final SimulatedController controller;
     private final ServerSocket waiting;
     private final double speed;
     private final String introduction;
     private final List<OutputStream> listeners = new CopyOnWriteArrayList<>();
+    private final Thread door;
     private volatile boolean closed;
 
     /**
@@ -43,9 +47,17 @@ public final class ControllerServer implements AutoCloseable {
         this.controller = controller;
         this.speed = speed;
         this.introduction = ControllerLink.SIMULATED + " controller, " + name + "\n";
-        this.waiting = new ServerSocket(port, 8, InetAddress.getLoopbackAddress());
+        this.waiting = new ServerSocket();
+        // Begun again at the port it just had, where old lines may still linger.
+        waiting.setReuseAddress(true);
+        try {
+            waiting.bind(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), WAITING);
+        } catch (IOException e) {
+            waiting.close();
+            throw e;
+        }
         Thread.ofPlatform().daemon().name("simulated controller").start(this::live);
-        Thread.ofPlatform().daemon().name("simulated controller's door").start(this::welcome);
+        this.door = Thread.ofPlatform().daemon().name("simulated controller's door").start(this::welcome);
     }
 
     /** The port it waits at. */
@@ -162,6 +174,12 @@ public final class ControllerServer implements AutoCloseable {
     public void close() throws IOException {
         closed = true;
         waiting.close();
+        try {
+            // The port is free only once nobody waits at it.
+            door.join(Duration.ofSeconds(1));
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
         for (OutputStream to : listeners) {
             to.close();
         }

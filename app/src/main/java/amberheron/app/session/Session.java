@@ -734,6 +734,8 @@ public final class Session implements AutoCloseable {
     @Override
     public void close() {
         leave();
+        // Whoever still asks finds nothing open to change.
+        document = null;
         tasks.close();
         left.values().forEach(Saver::close);
         threads.end().run();

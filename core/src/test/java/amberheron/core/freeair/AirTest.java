@@ -3,6 +3,7 @@ package amberheron.core.freeair;
 import java.time.LocalDate;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import amberheron.core.controller.School;
 import amberheron.core.finding.Finding;
@@ -36,6 +37,19 @@ class AirTest {
     void pressureAtFifteenHundredMetres() {
         assertThat(Air.pressureAt(1500) / 100).isCloseTo(845.6, within(0.05));
         assertThat(Air.heightAt(Air.pressureAt(1500))).isCloseTo(1500, within(1e-6));
+    }
+
+    /** Table 35 of IAPWS R7-97(2012), industrial formulation of the properties of water: 300 K, 3.53658941 kPa. */
+    @Test
+    void saturationIsThatOfTheSteamTables() {
+        assertThat(new Air(300, 1, Air.SEA_LEVEL).saturation()).isCloseTo(3536.58941, withinPercentage(0.3));
+    }
+
+    /** U.S. Standard Atmosphere 1976, table I. */
+    @ParameterizedTest
+    @CsvSource({"0, 101325", "1000, 89876", "2000, 79501", "3000, 70121"})
+    void pressureIsThatOfTheStandardAtmosphere(double height, double pascal) {
+        assertThat(Air.pressureAt(height)).isCloseTo(pascal, withinPercentage(0.03));
     }
 
     @Test
