@@ -70,7 +70,7 @@ public record AirTrial(ControllerSheet sheet, AirFault fault, boolean good, bool
         Coach coach = coached(made, sheet);
         FreeAirCheck check = new FreeAirCheck(sheet,
                 new AirOfDay(air.temperature(), air.humidity(), null, air.pressure(), null),
-                EnumSet.allOf(Condition.class), null, null, null, null, coach.now(), null, "");
+                EnumSet.allOf(Condition.class), null, null, null, null, coach.now(), null, "", null);
         FreeAirCheck open = check;
         check = coach.result().map(r -> open.recorded(r, LocalDate.EPOCH)).orElse(open);
         Verdict verdict = Verdict.worst(AirRules.judge(check, null, 1).stream()

@@ -149,6 +149,9 @@ class ReviewSaysTest {
         changed("pull-up, no points", j -> j.withPoints(List.of()).withWiring(j.wiring().withSignals(
                 j.wiring().signals().with(ReaderKind.LOGGER, h -> h.withPullUpOhms(30_000.0).withPullUpVolts(5.0)))));
         changed("air not checked", j -> j.withAir(j.air().withShownOxygen(null, null)));
+        changed("air checked months ago", j -> j.withAir(j.air().withDate(DAY.minusMonths(2))));
+        changed("air checked months ago, and the sensor's life tells that it ages fast", j -> j.withAir(
+                j.air().withDate(DAY.minusMonths(2)).withAgeing(0.02)));
         changed("air off", j -> j.withAir(j.air().withShownOxygen(0.19, DAY)));
         changed("air's weather not known", j -> j.withAir(j.air().withToday(j.air().today().withHumidity(null))));
         changed("no law", j -> j.withLaw(null));

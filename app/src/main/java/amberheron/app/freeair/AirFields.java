@@ -46,6 +46,11 @@ final class AirFields {
         return reading == null ? check.date() : session.today();
     }
 
+    /** A reading by hand, with its day and with what the sensor's own life tells of its ageing. */
+    FreeAirCheck read(FreeAirCheck check) {
+        return check.withAgeing(AirModel.ageing(session, check));
+    }
+
     void with(Runnable refresh) {
         refreshers.add(refresh);
     }

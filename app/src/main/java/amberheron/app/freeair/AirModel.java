@@ -26,6 +26,7 @@ import amberheron.core.freeair.Condition;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.freeair.Instruction;
 import amberheron.core.freeair.SensorNote;
+import amberheron.core.freeair.SensorOutlook;
 import amberheron.core.freeair.ShouldShow;
 import amberheron.core.job.Job;
 import amberheron.core.job.Stale;
@@ -116,6 +117,11 @@ public final class AirModel implements StationModel {
         });
     }
 
+    /** How fast the sensor ages by its own life; null where too little is known of it. */
+    static @Nullable Double ageing(Session session, FreeAirCheck check) {
+        return SensorOutlook.inAMonth(session.sensors().of(check.sensor()), session.today()).orElse(null);
+    }
+
     /** What a check finds of the sensor itself: with one trimmed at the factory nothing was set, so it is the cell's gain. */
     private static Optional<SensorNote> asFound(Session session, Coach.Result found) {
         FreeAirCheck check = session.job().air();
@@ -149,7 +155,7 @@ public final class AirModel implements StationModel {
                 ? session.read(desk.name(), result.simulated(), session.now())
                 : session.typed();
         Address reading = (result.oxygen() == null ? AirField.MIXTURE : AirField.SHOWN).address();
-        return job.withAir(air.recorded(result, session.today()))
+        return job.withAir(air.recorded(result, session.today()).withAgeing(ageing(session, air)))
                 .withEntries(job.entries().entered(reading, origin).entered(AirField.SETTLED.address(), origin));
     }
 

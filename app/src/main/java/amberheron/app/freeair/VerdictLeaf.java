@@ -42,9 +42,9 @@ final class VerdictLeaf implements Leaf {
         fields = new AirFields(session);
         findings = new FindingsTable(session);
         EntryField shown = fields.quantity("It shows", PERCENT, 0, 30, 2, AirField.SHOWN, FreeAirCheck::shownOxygen,
-                (c, v) -> c.withShownOxygen(v, fields.day(c, v)));
+                (c, v) -> fields.read(c.withShownOxygen(v, fields.day(c, v))));
         EntryField mixture = fields.quantity("or as a mixture", LAMBDA, 0.3, 20, 3, AirField.MIXTURE,
-                FreeAirCheck::shownLambda, (c, v) -> c.withShownLambda(v, fields.day(c, v)));
+                FreeAirCheck::shownLambda, (c, v) -> fields.read(c.withShownLambda(v, fields.day(c, v))));
         EntryField settled = fields.quantity("Steady for", SECOND, 0, 3600, 0, AirField.SETTLED,
                 FreeAirCheck::settled, FreeAirCheck::withSettled);
         node = new Columns(300,

@@ -16,6 +16,9 @@ import static amberheron.core.finding.Message.plain;
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
 import amberheron.app.session.Figures;
+import amberheron.app.session.ControllerDesk;
+import amberheron.core.controller.Report;
+import amberheron.core.controller.State;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.bench.Bench;
@@ -124,7 +127,7 @@ public final class ScaleModel implements StationModel {
     }
 
     /**
-     * Adds a point as typed.
+     * Adds a point as typed; without volts it is what the controller on the desk says just now.
      *
      * @return what is wrong with it; empty when it was added
      */
@@ -132,6 +135,9 @@ public final class ScaleModel implements StationModel {
         Reader reader = session.job().reader();
         if (reader == null) {
             return "Choose a reader first.";
+        }
+        if (typedVolts.isBlank() && session.controller().connected()) {
+            return addFromController(session, reader, typedShown);
         }
         if (VOLTS.parse(typedVolts, 1) instanceof Parsed.Bad bad) {
             return bad.message();
@@ -143,6 +149,48 @@ public final class ScaleModel implements StationModel {
         add(session, new CheckPoint(((Parsed.Value) VOLTS.parse(typedVolts, 1)).si(), null,
                 ((Parsed.Value) shown).si(), "", session.typed()));
         return "";
+    }
+
+    private static String addFromController(Session session, Reader reader, String typedShown) {
+        ControllerDesk desk = session.controller();
+        OutputLaw law = session.job().law();
+        Optional<Report> live = desk.live();
+        if (law == null || live.isEmpty()) {
+            return law == null
+                    ? "Choose the output law first."
+                    : "The controller says nothing just now: look at the link, or enter the volts.";
+        }
+        State state = live.get().state();
+        Double lambda = live.get().lambda();
+        if (state != null && !state.counts()) {
+            return "The controller says “" + state.words() + "”: what it shows is no measurement yet.";
+        }
+        if (lambda == null && live.get().volts() == null) {
+            return "The controller sends neither mixture nor volts: enter the volts.";
+        }
+        Parsed shown = shownField(reader).parse(typedShown, 1);
+        if (shown instanceof Parsed.Bad bad) {
+            return bad.message();
+        }
+        add(session, new CheckPoint(live.get().volts(), lambda == null ? null : law.scale().fromLambda(lambda),
+                ((Parsed.Value) shown).si(), "", session.read(desk.name(), desk.simulated(), session.now())));
+        return "";
+    }
+
+    /** What stands in the empty field for the volts: what the controller says, else what to apply next. */
+    static String hint(Session session) {
+        ControllerDesk desk = session.controller();
+        if (desk.connected()) {
+            Optional<Report> live = desk.live();
+            Double lambda = live.map(Report::lambda).orElse(null);
+            Double volts = live.map(Report::volts).orElse(null);
+            return live.isEmpty()
+                    ? "nothing heard"
+                    : volts != null
+                            ? UnitChoice.digits(volts, 3) + " V, live"
+                            : lambda == null ? "no mixture sent" : UnitChoice.digits(lambda, 3) + " λ, live";
+        }
+        return nextVolts(session).map(v -> UnitChoice.digits(v, 2) + " V next").orElse("volts");
     }
 
     private static QuantityField shownField(Reader reader) {

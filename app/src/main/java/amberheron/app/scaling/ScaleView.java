@@ -204,8 +204,7 @@ public final class ScaleView implements StationView {
         showCauses();
         band.setText("band ± " + Figures.mixture(session, Tolerance.LAMBDA));
         plot.refresh();
-        String draftVolts = ScaleModel.nextVolts(session).map(v -> UnitChoice.digits(v, 2) + " V next").orElse("volts");
-        volts.setPromptText(draftVolts);
+        volts.setPromptText(ScaleModel.hint(session));
     }
 
     private void writeSetting() {

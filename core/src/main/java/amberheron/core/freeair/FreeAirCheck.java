@@ -21,20 +21,24 @@ import org.jspecify.annotations.Nullable;
  * @param coaching how far a calibration is
  * @param date the day it was done
  * @param sensor number or mark of the sensor that was checked; may be empty
+ * @param ageing the most this sensor's gain changes in a month, as its own life told on that day, part of it; null where
+ *        too little was known of it
  */
 public record FreeAirCheck(@Nullable ControllerSheet controller, AirOfDay today, Set<Condition> conditions,
         @Nullable Double shownOxygen, @Nullable Double shownLambda, @Nullable Double settled,
-        @Nullable Steadiness steadiness, Coaching coaching, @Nullable LocalDate date, String sensor) {
+        @Nullable Steadiness steadiness, Coaching coaching, @Nullable LocalDate date, String sensor,
+        @Nullable Double ageing) {
     /** Nothing is known. */
     public static final FreeAirCheck NONE = new FreeAirCheck(null, AirOfDay.UNMEASURED, Set.of(), null, null, null,
             null,
-            Coaching.NONE, null, "");
+            Coaching.NONE, null, "", null);
 
     public FreeAirCheck {
         conditions = Set.copyOf(conditions);
         Sane.PART.check("shownOxygen", shownOxygen);
         Sane.MIXTURE.check("shownLambda", shownLambda);
         Sane.TIME.check("settled", settled);
+        Sane.PART.check("ageing", ageing);
     }
 
     /** Where what the controller shows was entered, as oxygen before as a mixture; empty until it was. */
@@ -46,59 +50,64 @@ public record FreeAirCheck(@Nullable ControllerSheet controller, AirOfDay today,
 
     /** The same with nothing read: the rest stands. */
     public FreeAirCheck unread() {
-        return new FreeAirCheck(controller, today, conditions, null, null, null, null, coaching, null, sensor);
+        return new FreeAirCheck(controller, today, conditions, null, null, null, null, coaching, null, sensor, null);
     }
 
     /** The same with what a coach found on a day. */
     public FreeAirCheck recorded(Coach.Result found, LocalDate day) {
         return new FreeAirCheck(controller, today, conditions, found.oxygen(), found.lambda(),
-                found.steadiness().seconds(), found.steadiness(), coaching, day, sensor);
+                found.steadiness().seconds(), found.steadiness(), coaching, day, sensor, ageing);
     }
 
     public FreeAirCheck withController(@Nullable ControllerSheet value) {
         return new FreeAirCheck(value, today, conditions, shownOxygen, shownLambda, settled, steadiness, coaching, date,
-                sensor);
+                sensor, ageing);
     }
 
     public FreeAirCheck withToday(AirOfDay value) {
         return new FreeAirCheck(controller, value, conditions, shownOxygen, shownLambda, settled, steadiness, coaching,
-                date, sensor);
+                date, sensor, ageing);
     }
 
     public FreeAirCheck withConditions(Set<Condition> value) {
         return new FreeAirCheck(controller, today, value, shownOxygen, shownLambda, settled, steadiness, coaching, date,
-                sensor);
+                sensor, ageing);
     }
 
     public FreeAirCheck withDate(@Nullable LocalDate value) {
         return new FreeAirCheck(controller, today, conditions, shownOxygen, shownLambda, settled, steadiness, coaching,
-                value, sensor);
+                value, sensor, ageing);
     }
 
     /** What was typed by hand; how steady another reading was says nothing of it. */
     public FreeAirCheck withShownOxygen(@Nullable Double value, @Nullable LocalDate day) {
         return new FreeAirCheck(controller, today, conditions, value, shownLambda, settled, null, coaching, day,
-                sensor);
+                sensor, ageing);
     }
 
     /** What was typed by hand; how steady another reading was says nothing of it. */
     public FreeAirCheck withShownLambda(@Nullable Double value, @Nullable LocalDate day) {
         return new FreeAirCheck(controller, today, conditions, shownOxygen, value, settled, null, coaching, day,
-                sensor);
+                sensor, ageing);
     }
 
     public FreeAirCheck withSensor(String value) {
         return new FreeAirCheck(controller, today, conditions, shownOxygen, shownLambda, settled, steadiness, coaching,
-                date, value);
+                date, value, ageing);
     }
 
     public FreeAirCheck withSettled(@Nullable Double value) {
         return new FreeAirCheck(controller, today, conditions, shownOxygen, shownLambda, value, steadiness, coaching,
-                date, sensor);
+                date, sensor, ageing);
     }
 
     public FreeAirCheck withCoaching(Coaching value) {
         return new FreeAirCheck(controller, today, conditions, shownOxygen, shownLambda, settled, steadiness, value,
-                date, sensor);
+                date, sensor, ageing);
+    }
+
+    public FreeAirCheck withAgeing(@Nullable Double value) {
+        return new FreeAirCheck(controller, today, conditions, shownOxygen, shownLambda, settled, steadiness, coaching,
+                date, sensor, value);
     }
 }

@@ -42,6 +42,7 @@ public record SensorOutlook(Trend gain, Trend response, double hours, double hou
     private static final double PER_KEY_ON = 0.01;
     private static final double PER_SHOCK = 0.3;
     private static final double MOST_HASTE = 10;
+    private static final double DAYS = 30.4;
     private static final double EARLY = 0.05;
     private static final double HALF = 0.5;
     private static final double LATE = 0.95;
@@ -84,6 +85,19 @@ public record SensorOutlook(Trend gain, Trend response, double hours, double hou
         return Math.min(MOST_HASTE, 1 + PER_LEADED * life.last(Kind.LEADED).orElse(0.0)
                 + PER_OILY * life.last(Kind.OILY).orElse(0.0) + PER_KEY_ON * life.last(Kind.KEY_ON).orElse(0.0)
                 + PER_SHOCK * life.last(Kind.SHOCK).orElse(0.0));
+    }
+
+    /**
+     * The most its gain changes in a month of this car, as a part of it; empty until it was read twice: before that it
+     * is any sensor.
+     */
+    public static Optional<Double> inAMonth(SensorLife life, LocalDate today) {
+        if (life.of(Kind.GAIN).count() < 2) {
+            return Optional.empty();
+        }
+        SensorOutlook ahead = of(life, today);
+        double inAnHour = Math.abs(ahead.gain.slope()) + 2 * Math.sqrt(Math.max(0, ahead.gain.slopeVariance()));
+        return Optional.of(Math.min(1, inAnHour * ahead.hoursADay * DAYS));
     }
 
     /** When it is to be replaced, by whichever of gain and response is past its limit first; empty where never. */

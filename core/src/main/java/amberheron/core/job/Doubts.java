@@ -29,7 +29,7 @@ final class Doubts {
     private static final double SENSOR = 0.005;
     /** A sensor that was never checked in air, part of λ − 1. */
     private static final double UNCHECKED = 0.05;
-    /** What a sensor's gain loses in a month of use, part of λ − 1. */
+    /** What any sensor's gain loses in a month of use, part of λ − 1, until its own life tells. */
     private static final double MONTHLY = 0.002;
     /** Pressure that a pipe in order adds at full load after the turbine, bar. */
     private static final double BACK_PRESSURE = 0.1;
@@ -69,8 +69,10 @@ final class Doubts {
                 airCounts ? air(job.air()) : UNCHECKED));
         LocalDate checked = job.air().date();
         if (airCounts && checked != null && today != null) {
+            Double own = job.air().ageing();
+            double monthly = own == null ? MONTHLY : own;
             double months = Math.max(0, ChronoUnit.DAYS.between(checked, today) / DAYS);
-            doubts.add(new Uncertainty(Contributor.AGE, Entry.SENSOR_GAIN, Shape.EVEN, Math.min(1, MONTHLY * months)));
+            doubts.add(new Uncertainty(Contributor.AGE, Entry.SENSOR_GAIN, Shape.EVEN, Math.min(1, monthly * months)));
         }
         doubts.add(new Uncertainty(Contributor.PRESSURE, Entry.SENSOR_GAIN, Shape.EVEN,
                 ExhaustGas.pumpCurrentRatio(1 + BACK_PRESSURE, 1, PRESSURE_CONSTANT) - 1));

@@ -78,6 +78,17 @@ class SensorLifeTest {
         assertThat(later.recalibrate()).isBeforeOrEqualTo(DAY.plusDays(400));
     }
 
+    /** Read twice, a sensor's own life tells how fast it ages; before that it is any sensor. */
+    @Test
+    void itsOwnLifeTellsHowFastItAges() {
+        SensorLife once = life(note(0, Kind.HOURS, 0), note(0, Kind.GAIN, 1));
+        assertThat(SensorOutlook.inAMonth(once, DAY)).isEmpty();
+        SensorLife slow = once.with(note(400, Kind.HOURS, 400)).with(note(400, Kind.GAIN, 0.999));
+        SensorLife fast = once.with(note(400, Kind.HOURS, 400)).with(note(400, Kind.GAIN, 0.95));
+        assertThat(SensorOutlook.inAMonth(slow, DAY.plusDays(400)).orElseThrow()).isLessThan(0.0015);
+        assertThat(SensorOutlook.inAMonth(fast, DAY.plusDays(400)).orElseThrow()).isGreaterThan(0.0025);
+    }
+
     @Test
     void aNoteOfTheSameDayKindAndJobIsReplaced() {
         SensorLife life = life(note(0, Kind.GAIN, 1)).with(note(0, Kind.GAIN, 0.98)).with(note(0, Kind.SHOCK, 1));

@@ -26,7 +26,7 @@ final class AirJson {
                 today, conditions(at), at.numberOrNull("shownOxygen"), at.numberOrNull("shownLambda"),
                 at.numberOrNull("settled"), at.objectOrNone("steadiness").map(AirJson::steadiness).orElse(null),
                 at.objectOrNone("coaching").map(AirJson::coaching).orElse(Coaching.NONE), at.date("date"),
-                at.text("sensor", "")));
+                at.text("sensor", ""), at.numberOrNull("ageing")));
     }
 
     private static Set<Condition> conditions(Cursor at) {
@@ -77,6 +77,7 @@ final class AirJson {
             out.putObject("coaching").put("step", Cursor.id(coaching.step())).put("since", coaching.since().toString())
                     .put("trouble", Cursor.id(coaching.trouble())).put("from", Cursor.idOrNull(coaching.from()));
         }
-        return out.put("date", JobJson.text(air.date())).put("sensor", air.sensor());
+        return out.put("date", JobJson.text(air.date())).put("sensor", air.sensor())
+                .put("ageing", air.ageing());
     }
 }

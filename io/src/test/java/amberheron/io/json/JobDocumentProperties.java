@@ -106,7 +106,8 @@ class JobDocumentProperties {
                         : new Coaching(any(random, CoachStep.values()),
                                 Instant.EPOCH.plusSeconds(random.nextInt(1 << 30)),
                                 any(random, Coaching.Trouble.values()), perhaps(random, CoachStep.values())),
-                random.nextBoolean() ? null : LocalDate.of(2026, 1 + random.nextInt(12), 1), words(random));
+                random.nextBoolean() ? null : LocalDate.of(2026, 1 + random.nextInt(12), 1), words(random),
+                maybe(random, 0.02));
     }
 
     private static Harness harness(Random random) {
