@@ -60,6 +60,7 @@ final class CoachLeaf implements Leaf {
     private final ComboBox<Sign> signs = new ComboBox<>();
     private boolean refreshing;
     private final Label shows = Parts.line("", "figure");
+    private final Label meaning = Parts.text("", "soft");
     private final Label steadiness = Parts.text("", "soft");
     private final TextField watch = new TextField();
     private final Label refused = Parts.text("", "wrong");
@@ -108,7 +109,7 @@ final class CoachLeaf implements Leaf {
                 signs.requestFocus();
             }
         });
-        seen = Parts.card("What is seen", signs, shows,
+        seen = Parts.card("What is seen", signs, meaning, shows,
                 new HBox(8, watch, Parts.button("Read", "air.read", this::watched, "quiet")), refused, steadiness);
         node = new Columns(300,
                 Parts.card("Step by step", steps, clock, trouble, now, expect, otherwise, why, conditions,
@@ -285,6 +286,8 @@ final class CoachLeaf implements Leaf {
                     .orElse(null));
             refreshing = false;
         }
+        State told = coach.state();
+        say(meaning, told == null ? Message.NONE : Instruction.meaning(told));
         Optional<Report> live = desk.live();
         shows.setText(live.map(r -> said(r, coach)).orElse(desk.connected() ? "nothing heard" : ""));
         Parts.show(shows, desk.connected());

@@ -45,12 +45,4 @@ public enum State {
     public boolean counts() {
         return counts;
     }
-
-    /** Whether something is wrong that goes on until somebody mends it. */
-    public boolean wrong() {
-        return switch (this) {
-            case HOT, NO_SENSOR, HEATER, LOW_SUPPLY, FAULT -> true;
-            case WARMING, LEARNING, READY, COLD -> false;
-        };
-    }
 }

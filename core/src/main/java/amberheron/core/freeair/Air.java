@@ -36,11 +36,6 @@ public record Air(double temperature, double humidity, double pressure) {
         return SEA_LEVEL * Math.pow(1 - LAPSE * height, EXPONENT);
     }
 
-    /** The height with this usual pressure, m. ICAO Doc 7488. */
-    public static double heightAt(double pressure) {
-        return (1 - Math.pow(pressure / SEA_LEVEL, 1 / EXPONENT)) / LAPSE;
-    }
-
     /** Saturation vapour pressure at this temperature, Pa. Alduchov and Eskridge 1996. */
     public double saturation() {
         double celsius = temperature - 273.15;
