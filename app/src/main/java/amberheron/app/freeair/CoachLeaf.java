@@ -69,6 +69,8 @@ final class CoachLeaf implements Leaf {
     private final ComboBox<AirFault> fault = new ComboBox<>();
     private final Label display = Parts.text("", "strong");
     private final FlowPane keys = new FlowPane(6, 6);
+    private final VBox toConnect = new VBox(8);
+    private Button away = new Button();
     private final VBox seen;
     private final Node node;
 
@@ -155,9 +157,14 @@ final class CoachLeaf implements Leaf {
         }
         HBox.setHgrow(format, Priority.ALWAYS);
         format.setMaxWidth(Double.MAX_VALUE);
-        return new Node[]{display, address,
+        toConnect.getChildren().setAll(address,
                 new HBox(8, format, Parts.button("Connect", "air.connect", this::connect, "quiet")),
-                new HBox(8, fault, Parts.button("Simulate", "air.simulate", this::simulate, "quiet")), keys};
+                new HBox(8, fault, Parts.button("Simulate", "air.simulate", this::simulate, "quiet")));
+        away = Parts.button("Put it away", "air.away", () -> {
+            session.controller().close();
+            session.tell("Nothing is listened to any more.");
+        }, "quiet");
+        return new Node[]{display, toConnect, keys, away};
     }
 
     private void connect() {
@@ -244,6 +251,8 @@ final class CoachLeaf implements Leaf {
         ControllerDesk desk = session.controller();
         display.setText(desk.shown());
         Parts.show(keys, desk.hasKeys());
+        Parts.show(toConnect, !desk.connected());
+        Parts.show(away, desk.connected());
         if (coach.isEmpty()) {
             nothing();
         } else {
