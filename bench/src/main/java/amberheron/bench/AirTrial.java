@@ -1,9 +1,7 @@
 package amberheron.bench;
 
 import amberheron.core.controller.ControllerSheet;
-import amberheron.core.controller.Report;
 import amberheron.core.controller.School;
-import amberheron.core.controller.State;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.freeair.Air;
@@ -68,11 +66,10 @@ public record AirTrial(ControllerSheet sheet, AirFault fault, boolean good, bool
         SimulatedController made = new SimulatedController(sheet, air, fault, 1500 * random.nextDouble(),
                 random.nextLong());
         Coach coach = coached(made, sheet);
-        FreeAirCheck check = new FreeAirCheck(sheet,
-                new AirOfDay(air.temperature(), air.humidity(), null, air.pressure(), null),
-                EnumSet.allOf(Condition.class), null, null, null, null, coach.now(), null, "", null);
-        FreeAirCheck open = check;
-        check = coach.result().map(r -> open.recorded(r, LocalDate.EPOCH)).orElse(open);
+        FreeAirCheck before = FreeAirCheck.NONE.withController(sheet)
+                .withToday(new AirOfDay(air.temperature(), air.humidity(), null, air.pressure(), null))
+                .withConditions(coach.conditions()).withCoaching(coach.now());
+        FreeAirCheck check = coach.result().map(r -> before.recorded(r, LocalDate.EPOCH)).orElse(before);
         Verdict verdict = Verdict.worst(AirRules.judge(check, null, 1).stream()
                 .filter(f -> f.check().is(AirCheck.SHOWN) || f.check().is(AirCheck.TOP)
                         || f.check().is(AirCheck.SETTLED))
@@ -103,15 +100,8 @@ public record AirTrial(ControllerSheet sheet, AirFault fault, boolean good, bool
             made.step(STEP);
             now = now.plusMillis((long) (STEP * 1000));
             if (made.powered()) {
-                Report report = made.report();
-                State state = report.state();
-                coach = state == null ? coach : coach.on(new CoachEvent.Sees(state), now);
-                Double oxygen = report.oxygen();
-                Double lambda = report.lambda();
-                if (oxygen != null) {
-                    coach = coach.on(new CoachEvent.Shows(oxygen, null, true), now);
-                } else if (lambda != null && !sheet.inAir().oxygen()) {
-                    coach = coach.on(new CoachEvent.Shows(null, lambda, true), now);
+                for (CoachEvent told : CoachEvent.of(sheet, made.report(), true)) {
+                    coach = coach.on(told, now);
                 }
             }
             boolean mark = step == CoachStep.TURN && made.atMark();

@@ -188,20 +188,6 @@ public final class ControllerLink implements AutoCloseable {
                 .orElseGet(() -> new Heard(h.report(), h.at(), h.lines(), h.bad() + 1, h.fault()));
     }
 
-    /** Says something to it, such as a stand-in's key; nothing is said while there is no link. */
-    public void say(String words) {
-        Open to = open;
-        if (to == null) {
-            return;
-        }
-        try {
-            to.out().write((words + "\n").getBytes(StandardCharsets.UTF_8));
-            to.out().flush();
-        } catch (IOException e) {
-            heard = failed(e.getMessage() == null ? "the connection broke" : e.getMessage());
-        }
-    }
-
     /** Not waited for: a line that does not answer is left at once. */
     @Override
     public void close() {

@@ -32,8 +32,6 @@ public final class SimulatedController {
     /** Fumes drift past in so many seconds. */
     private static final double DRIFTING = 8;
     private static final double TOP = 1.52;
-    private static final double LEAST_CONSTANT = 0.35;
-    private static final double CONSTANT_SPREAD = 0.1;
     private static final double BAR = 1e5;
 
     private final ControllerSheet sheet;
@@ -77,7 +75,7 @@ public final class SimulatedController {
         this.cellGain = spread * Math.max(0.3, 1 - LOST_IN_1000_H * age / 1000);
         this.lag = FRESH_LAG * (1 + SLOWER_IN_1000_H * age / 1000);
         this.temperature = air.temperature();
-        this.pressureConstant = LEAST_CONSTANT + CONSTANT_SPREAD * random.nextDouble();
+        this.pressureConstant = random.nextDouble(ExhaustGas.LEAST_PRESSURE_CONSTANT, ExhaustGas.PRESSURE_CONSTANT);
         this.smoke = 0.03 + 0.05 * random.nextDouble();
         this.cracked = 0.006 + 0.014 * random.nextDouble();
         this.wrong = fault == AirFault.WRONG_CALIBRATION
@@ -132,7 +130,7 @@ public final class SimulatedController {
     /** Lets time go on, s; less than a second at a time. */
     public void step(double seconds) {
         time += seconds;
-        boolean open = !plugged || fault == AirFault.NO_SENSOR;
+        boolean open = open();
         double supply = supply();
         boolean heats = powered && !open && fault != AirFault.OPEN_HEATER && supply >= LEAST_SUPPLY;
         double reach = (fault == AirFault.COLD ? 0.82 : 1.12) * AIM;
@@ -164,6 +162,11 @@ public final class SimulatedController {
         }
     }
 
+    /** Whether it misses its sensor. */
+    private boolean open() {
+        return !plugged || fault == AirFault.NO_SENSOR;
+    }
+
     private double supply() {
         return !powered ? 0 : fault == AirFault.LOW_SUPPLY ? 9.8 : SOUND_SUPPLY;
     }
@@ -174,8 +177,7 @@ public final class SimulatedController {
     }
 
     private State state() {
-        boolean open = !plugged || fault == AirFault.NO_SENSOR;
-        if (open) {
+        if (open()) {
             return poweredFor > MISSES_AFTER ? State.NO_SENSOR : State.WARMING;
         }
         if (supply() < LEAST_SUPPLY) {

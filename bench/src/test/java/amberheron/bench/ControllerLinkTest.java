@@ -1,5 +1,6 @@
 package amberheron.bench;
 
+import java.net.InetAddress;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -73,7 +74,9 @@ class ControllerLinkTest {
             assertThat(link.simulated()).isTrue();
             Double oxygen = link.heard().live(Instant.now()).orElseThrow().oxygen();
             assertThat(oxygen).isNotNull().isCloseTo(AIR.oxygen(), within(0.003));
-            link.say("off");
+            try (Socket keys = new Socket(InetAddress.getLoopbackAddress(), server.port())) {
+                keys.getOutputStream().write("off\n".getBytes(StandardCharsets.UTF_8));
+            }
             until(() -> link.heard().live(Instant.now()).isEmpty());
             assertThat(link.heard().report()).as("what was said stands, as something old").isNotNull();
         }

@@ -1,5 +1,6 @@
 package amberheron.app.demo;
 
+import amberheron.core.freeair.SensorLife;
 import amberheron.core.job.Waiting;
 import amberheron.core.harness.Route;
 import amberheron.core.harness.Harness;
@@ -94,7 +95,7 @@ public final class DemoBook {
         book.add(JobDocument.of(harbourVan(catalogue, home, today)));
         book.add(JobDocument.of(utility(catalogue, today)));
         book.add(JobDocument.of(sidecar(catalogue, today)));
-        life(today).forEach(n -> book.sensors().note("V-07", n));
+        book.sensors().note(List.of(new SensorLife("V-07", life(today))));
         book.prefer("job", "SB-016");
         book.prefer(ShopHabits.DEMO, "yes");
         book.prefer(DAY, today.toString());

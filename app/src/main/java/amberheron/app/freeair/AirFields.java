@@ -46,7 +46,7 @@ final class AirFields {
         return reading == null ? check.date() : session.today();
     }
 
-    /** A reading by hand, with its day and with what the sensor's own life tells of its ageing. */
+    /** A reading by hand, with what the sensor's own life tells of its ageing on that day. */
     FreeAirCheck read(FreeAirCheck check) {
         return check.withAgeing(AirModel.ageing(session, check));
     }

@@ -11,7 +11,6 @@ import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.Report;
-import amberheron.core.controller.State;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Origin;
@@ -46,6 +45,11 @@ import org.jspecify.annotations.Nullable;
 
 /** What the Air station says, and the coach of the open job. */
 public final class AirModel implements StationModel {
+    /** The list of what lamp and display can do. */
+    static final String SIGN = "air.sign";
+    /** The field for what is read while it is watched. */
+    static final String WATCH = "air.watch";
+
     private @Nullable Coach coach;
     /** The coaching that the job was given last: when the job has another, somebody took something back. */
     private Coaching kept = Coaching.NONE;
@@ -187,27 +191,13 @@ public final class AirModel implements StationModel {
     }
 
     private void hear(Session session, Report said) {
-        State state = said.state();
-        if (state != null) {
-            happens(session, new CoachEvent.Sees(state));
-        }
-        Double oxygen = said.oxygen();
-        Double lambda = said.lambda();
-        boolean simulated = session.controller().simulated();
-        boolean byOxygen = coach(session).filter(c -> c.sheet().inAir().oxygen()).isPresent();
-        if (byOxygen && oxygen != null) {
-            happens(session, new CoachEvent.Shows(oxygen, null, simulated));
-        } else if (!byOxygen && lambda != null) {
-            happens(session, new CoachEvent.Shows(null, lambda, simulated));
-        }
+        coach(session).map(Coach::sheet).ifPresent(sheet -> CoachEvent
+                .of(sheet, said, session.controller().simulated()).forEach(e -> happens(session, e)));
     }
 
     /** What a person reads off the display while it is watched, oxygen or lambda as the controller shows. */
     void watched(Session session, double value) {
-        boolean byOxygen = coach(session).filter(c -> c.sheet().inAir().oxygen()).isPresent();
-        happens(session, byOxygen
-                ? new CoachEvent.Shows(value, null, false)
-                : new CoachEvent.Shows(null, value, false));
+        coach(session).ifPresent(c -> happens(session, CoachEvent.Shows.of(c.sheet(), value, false)));
     }
 
     /** The coach's clock: what a step still takes, else how long it has lasted; empty while nothing is under way. */
@@ -354,11 +344,6 @@ public final class AirModel implements StationModel {
         return new Said(says.trouble().isEmpty() ? says.now() : Message.of("{0} {1}", says.trouble(), says.now()),
                 action, says.expect().isEmpty() ? says.why() : says.expect());
     }
-
-    /** The list of what lamp and display can do. */
-    static final String SIGN = "air.sign";
-    /** The field for what is read while it is watched. */
-    static final String WATCH = "air.watch";
 
     private Action act(Session session, String words, CoachEvent event) {
         return new Action(words, () -> {

@@ -322,7 +322,7 @@ final class CoachLeaf implements Leaf {
 
     private String said(Report report, Coach coach) {
         State state = report.state();
-        Double value = coach.sheet().inAir().oxygen() ? report.oxygen() : report.lambda();
+        Double value = coach.sheet().inAir().of(report);
         return (state == null ? "" : state.words()) + (value == null ? "" : " · " + figure(value, coach));
     }
 

@@ -168,23 +168,17 @@ final class SensorLeaf implements Leaf {
         }
         SensorOutlook ahead = SensorOutlook.of(life, session.today());
         int row = 0;
-        row(row++, "run", Figures.text(session, new Measure(ahead.hours(), Dimension.NUMBER, 0)) + " h", "");
-        row(row++, "gain now", part(ahead.gain().at(ahead.hours())),
+        outlook.row(row++, "run", Figures.text(session, new Measure(ahead.hours(), Dimension.NUMBER, 0)) + " h", "");
+        outlook.row(row++, "gain now", part(ahead.gain().at(ahead.hours())),
                 "± " + part(2 * ahead.gain().doubtAt(ahead.hours())) + ", of new");
-        row(row++, "since calibrated", part(ahead.drift().mean()),
+        outlook.row(row++, "since calibrated", part(ahead.drift().mean()),
                 "at most " + Figures.mixture(session, ahead.costs()) + " at 1.2 λ");
-        row(row++, "calibrate by", ahead.recalibrate().toString(), "the gain has then changed 1 %");
+        outlook.row(row++, "calibrate by", ahead.recalibrate().toString(), "the gain has then changed 1 %");
         Optional<SensorOutlook.Due> due = ahead.replace();
-        row(row++, "replace about", due.map(d -> d.likely().toString()).orElse("not in sight"), due.map(d -> {
+        outlook.row(row++, "replace about", due.map(d -> d.likely().toString()).orElse("not in sight"), due.map(d -> {
             var late = d.late();
             return "90 in 100: " + d.early() + " to " + (late == null ? "never" : late);
         }).orElse(""));
-    }
-
-    private void row(int row, String name, String figure, String note) {
-        outlook.line(0, row, name, "column-head");
-        outlook.line(1, row, figure, "figure");
-        outlook.line(2, row, note, "soft");
     }
 
     private String part(double value) {

@@ -1,5 +1,7 @@
 package amberheron.app.freeair;
 
+import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.finding.Finding;
 import static amberheron.core.units.Unit.CELSIUS;
 import static amberheron.core.units.Unit.HECTOPASCAL;
 import static amberheron.core.units.Unit.METRE;
@@ -15,8 +17,6 @@ import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.InAir;
-import amberheron.core.controller.School;
-import amberheron.core.freeair.Air;
 import amberheron.core.freeair.AirCheck;
 import amberheron.core.freeair.AirField;
 import amberheron.core.freeair.AirOfDay;
@@ -28,13 +28,9 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import org.jspecify.annotations.Nullable;
 
 /** The air of the day, the controller that is to learn it, and what that costs later. */
 final class TodayLeaf implements Leaf {
-    /** Mixtures at which the cost of the air is shown. */
-    private static final List<Double> SHOWN_AT = List.of(CostOfAir.RICH, 1.0, CostOfAir.LEAN);
-
     private final Session session;
     private final AirFields fields;
     private final FindingsTable findings;
@@ -88,18 +84,19 @@ final class TodayLeaf implements Leaf {
 
     @Override
     public void refresh() {
-        findings.refresh(AirModel.findings(session, AirLeaf.TODAY), "");
-        go.setText(AirModel.findings(session, AirLeaf.TODAY).stream().filter(f -> f.check().is(AirCheck.AIR))
+        List<Finding> found = AirModel.findings(session, AirLeaf.TODAY);
+        findings.refresh(found, "");
+        go.setText(found.stream().filter(f -> f.check().is(AirCheck.AIR))
                 .findFirst().map(f -> Figures.text(session, f.consequence())).orElse(""));
-        ControllerSheet controller = session.job().air().controller();
+        FreeAirCheck check = session.job().air();
+        ControllerSheet controller = check.controller();
         procedure.setText(controller == null ? "Choose it as its paper says." : controller.school().procedure());
         does.setText(controller == null ? "" : does(controller));
         Parts.show(does, controller != null);
-        AirOfDay today = session.job().air().today();
-        Optional<Air> air = today.air();
-        oxygen.setText(air.map(a -> AirModel.oxygen(session, a)).orElse("—"));
+        AirOfDay today = check.today();
+        oxygen.setText(today.air().map(a -> AirModel.oxygen(session, a)).orElse("—"));
         where.setText(today.drivenHeight() == null ? "what it costs here" : "what it costs where it is driven");
-        costs.write(() -> costs(air, today, controller));
+        costs.write(() -> costs(CostOfAir.of(check)));
         fields.refresh();
     }
 
@@ -119,20 +116,17 @@ final class TodayLeaf implements Leaf {
                         : "; until then " + Figures.mixture(session, placeholder) + ", a placeholder.");
     }
 
-    private void costs(Optional<Air> measured, AirOfDay today,
-            @Nullable ControllerSheet sheet) {
-        if (measured.isEmpty()) {
+    private void costs(Optional<CostOfAir> known) {
+        if (known.isEmpty()) {
             costs.line(0, 0, "Enter the air to see what it costs.", "soft");
             return;
         }
-        Air air = measured.get();
-        School school = sheet == null ? School.CLEAR_THEN_LEARN : sheet.school();
-        CostOfAir cost = CostOfAir.of(air, school, today.driven().orElse(air.pressure()));
+        CostOfAir cost = known.get();
         costs.line(0, 0, "true", "column-head");
         costs.line(1, 0, "shown later", "column-head");
         costs.line(2, 0, "off by", "column-head");
-        for (int i = 0; i < SHOWN_AT.size(); i++) {
-            double lambda = SHOWN_AT.get(i);
+        for (int i = 0; i < CostOfAir.QUOTED.size(); i++) {
+            double lambda = CostOfAir.QUOTED.get(i);
             costs.line(0, i + 1, Figures.mixture(session, lambda), "figure");
             costs.line(1, i + 1, Figures.mixture(session, cost.shown(lambda)), "figure");
             costs.line(2, i + 1, Figures.difference(session, cost.at(lambda)), "figure");

@@ -76,27 +76,21 @@ final class VerdictLeaf implements Leaf {
         Steadiness steady = check.steadiness();
         int row = 0;
         if (shown != null && should.isPresent()) {
-            row(row++, "shown", part(shown, 2), "");
-            row(row++, "should be", part(should.get().oxygen(), 2), should.get().learned()
+            compared.row(row++, "shown", part(shown, 2), "");
+            compared.row(row++, "should be", part(should.get().oxygen(), 2), should.get().learned()
                     ? "its own idea of air"
                     : "this air, known to ± " + part(should.get().doubt(), 1) + " of it");
-            row(row++, "off by", part(should.get().off(shown), 2), "");
+            compared.row(row++, "off by", part(should.get().off(shown), 2), "");
         }
         if (steady != null) {
-            row(row++, "readings", String.valueOf(steady.count()),
+            compared.row(row++, "readings", String.valueOf(steady.count()),
                     "over " + Figures.text(session, new Measure(steady.seconds(), Dimension.DURATION, 0)));
-            row(row++, "drift", part(steady.drift(), 2), "± " + part(steady.driftDoubt(), 2) + " in a minute");
-            row(row++, "scatter", part(steady.scatter(), 2), steady.wild() + " wild");
+            compared.row(row++, "drift", part(steady.drift(), 2), "± " + part(steady.driftDoubt(), 2) + " in a minute");
+            compared.row(row++, "scatter", part(steady.scatter(), 2), steady.wild() + " wild");
         }
         if (row == 0) {
             compared.line(0, 0, "Nothing was read in air yet.", "soft");
         }
-    }
-
-    private void row(int row, String name, String figure, String note) {
-        compared.line(0, row, name, "column-head");
-        compared.line(1, row, figure, "figure");
-        compared.line(2, row, note, "soft");
     }
 
     private String part(double value, int decimals) {

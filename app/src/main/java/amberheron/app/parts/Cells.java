@@ -57,6 +57,13 @@ public final class Cells extends GridPane {
         return label;
     }
 
+    /** A figure with its name before it and a note behind. */
+    public void row(int row, String name, String figure, String note) {
+        line(0, row, name, "column-head");
+        line(1, row, figure, "figure");
+        line(2, row, note, "soft");
+    }
+
     /** Words that go over more lines where they must. */
     public Label words(int column, int row, String words, String... styles) {
         Label label = line(column, row, words, styles);

@@ -50,6 +50,11 @@ public record InAir(Kind kind, @Nullable Double value) {
         }
     }
 
+    /** What a line of the stream says in this quantity; null where it does not. */
+    public @Nullable Double of(Report report) {
+        return oxygen() ? report.oxygen() : report.lambda();
+    }
+
     /** Whether it shows oxygen in air, rather than a mixture. */
     public boolean oxygen() {
         return kind != Kind.TOP;

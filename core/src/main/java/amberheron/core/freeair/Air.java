@@ -20,10 +20,6 @@ public record Air(double temperature, double humidity, double pressure) {
     private static final double EXPONENT = 5.25588;
     /** The part of the pressure that vapour can take at most before this is no air any more. */
     private static final double MOST_VAPOUR = 0.9;
-    /** Constant of the sensor's pressure dependence, bar: the greater of those that are told, from memory. */
-    private static final double PRESSURE_CONSTANT = 0.45;
-    /** The smaller of those. */
-    private static final double LEAST_PRESSURE_CONSTANT = 0.35;
     private static final double BAR = 1e5;
 
     /** Air at a height above the sea, m, at that height's usual pressure. */
@@ -68,7 +64,7 @@ public record Air(double temperature, double humidity, double pressure) {
 
     /** How many times more current the sensor gives at one pressure than at another, Pa, from the same gas. */
     public static double gainBetween(double learned, double driven) {
-        return gainBetween(learned, driven, PRESSURE_CONSTANT);
+        return gainBetween(learned, driven, ExhaustGas.PRESSURE_CONSTANT);
     }
 
     private static double gainBetween(double learned, double driven, double k) {
@@ -86,7 +82,8 @@ public record Air(double temperature, double humidity, double pressure) {
     /** How far the constants that are told differ in that, as a part of it. */
     public double doubtOfFactoryTrim() {
         return Math
-                .abs(gainBetween(SEA_LEVEL, pressure, LEAST_PRESSURE_CONSTANT) / gainBetween(SEA_LEVEL, pressure) - 1);
+                .abs(gainBetween(SEA_LEVEL, pressure, ExhaustGas.LEAST_PRESSURE_CONSTANT)
+                        / gainBetween(SEA_LEVEL, pressure) - 1);
     }
 
     /**

@@ -36,9 +36,9 @@ public record AirOfDay(@Nullable Double temperature, @Nullable Double humidity, 
         return pressure != null ? Optional.of(pressure) : Optional.ofNullable(height).map(Air::pressureAt);
     }
 
-    /** The pressure where the car is driven, Pa; empty where that is here. */
+    /** The pressure where the car is driven, Pa: here where nothing else is said; empty while that is not known. */
     public Optional<Double> driven() {
-        return Optional.ofNullable(drivenHeight).map(Air::pressureAt);
+        return drivenHeight == null ? here() : Optional.of(Air.pressureAt(drivenHeight));
     }
 
     /** The air, once all of it is known. */

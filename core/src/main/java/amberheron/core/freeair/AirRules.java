@@ -44,7 +44,7 @@ public final class AirRules {
     public static List<Finding> judge(FreeAirCheck check, @Nullable Double topOfLaw, double tolerance) {
         List<Finding> findings = new ArrayList<>();
         ControllerSheet controller = check.controller();
-        findings.add(costOfAir(check.today(), controller, tolerance));
+        findings.add(costOfAir(check, tolerance));
         if (controller == null) {
             findings.add(new Finding(AirCheck.CONTROLLER, "What this controller does", Verdict.UNKNOWN, null, null,
                     "Choose the controller: what is right in air is not the same for all.", null, "",
@@ -83,24 +83,22 @@ public final class AirRules {
         return asks;
     }
 
-    private static Finding costOfAir(AirOfDay today, @Nullable ControllerSheet controller, double tolerance) {
-        Optional<Air> measured = today.air();
-        if (measured.isEmpty()) {
+    private static Finding costOfAir(FreeAirCheck check, double tolerance) {
+        Optional<CostOfAir> known = CostOfAir.of(check);
+        if (known.isEmpty()) {
             return new Finding(AirCheck.AIR, "Oxygen in this air", Verdict.UNKNOWN, null, null,
                     "Enter temperature, humidity and height.", null, "20.948 % · (1 − RH·es/p)", AIR)
-                    .asking(unmeasured(today));
+                    .asking(unmeasured(check.today()));
         }
-        Air air = measured.get();
-        // Until it is known which, the one that this air can harm.
-        School school = controller == null ? School.CLEAR_THEN_LEARN : controller.school();
-        double driven = today.driven().orElse(air.pressure());
-        CostOfAir cost = CostOfAir.of(air, school, driven);
+        CostOfAir cost = known.get();
+        Air air = check.today().air().orElseThrow();
+        School school = CostOfAir.school(check);
         boolean small = cost.within(tolerance);
         Message consequence = small
                 ? Message.plain(school.learns()
                         ? "Costs less than the trade's tolerance, all of it away from λ 1."
                         : "It learns nothing from this air: it costs nothing.")
-                : tooDear(air, school, driven, tolerance);
+                : tooDear(air, school, check.today().driven().orElseThrow(), tolerance);
         return new Finding(AirCheck.AIR, "Oxygen in this air", small ? Verdict.PASS : Verdict.WARN,
                 new Measure(air.oxygen(), Dimension.FRACTION, 2), null, consequence, cost.worst(),
                 Message.of("20.948 % · (1 − {0} · {1} hPa / {2} hPa); gain off by {3}, cost at {4} and {5}",
@@ -184,7 +182,7 @@ public final class AirRules {
                                         : controller.school().learns()
                                                 ? "The gain does not fit this sensor: calibrate again in clean moving air."
                                                 : "The gain does not fit this sensor: look for fumes, then change the sensor."),
-                Air.shown(CostOfAir.LEAN, 1 + off) - CostOfAir.LEAN,
+                new CostOfAir(1 + off).at(CostOfAir.LEAN),
                 learned
                         ? Message.of("{0} shown / {1}, its own idea of air, − 1",
                                 new Measure(shown, Dimension.FRACTION, 2),

@@ -148,20 +148,21 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
     }
 
     private Coach again(Instant at) {
-        Coach fresh = at(new Coaching(CONDITIONS, at, Trouble.NONE, null), at, null, List.of());
         // The sensor may have been anywhere since.
-        return new Coach(sheet, powered, demo, now.step() == CONDITIONS ? conditions : Set.of(), fresh.now, at, null,
+        Set<Condition> still = now.step() == CONDITIONS ? conditions : Set.of();
+        return new Coach(sheet, powered, demo, still, new Coaching(CONDITIONS, at, Trouble.NONE, null), at, null,
                 List.of());
     }
 
     private Coach said(CoachEvent.Said said, Instant at) {
         Set<Condition> more = EnumSet.noneOf(Condition.class);
         more.addAll(conditions);
-        boolean changed = said.so() ? more.add(said.condition()) : more.remove(said.condition());
-        Coach known = new Coach(sheet, powered, demo, more, now, at, state, series);
-        return changed && !said.so() && now.step().underWay()
-                ? known.at(new Coaching(CONDITIONS, at, Trouble.CONDITION, now.step()), at, null, List.of())
-                : known;
+        if (said.so()) {
+            more.add(said.condition());
+        } else {
+            more.remove(said.condition());
+        }
+        return knowing(powered, more, at);
     }
 
     /** Whether all is so that has to be before the controller is touched. */
@@ -268,7 +269,7 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
 
     /** How steady what is shown has been; empty while there is too little of it. */
     public Optional<Steadiness> steadiness() {
-        if (series.size() < 3 || watched() == 0) {
+        if (series.size() < Steadiness.FEWEST || watched() == 0) {
             return Optional.empty();
         }
         Instant from = series.getFirst().at();

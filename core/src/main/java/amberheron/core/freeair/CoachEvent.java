@@ -1,10 +1,28 @@
 package amberheron.core.freeair;
 
+import amberheron.core.controller.ControllerSheet;
+import amberheron.core.controller.Report;
+import java.util.ArrayList;
+import java.util.List;
 import amberheron.core.controller.State;
 import org.jspecify.annotations.Nullable;
 
 /** What happens while a sensor is calibrated: said by the person, or sent by the controller. */
 public sealed interface CoachEvent {
+    /** What a line of the controller's stream tells: its state, and what it shows in the quantity that it shows in air. */
+    static List<CoachEvent> of(ControllerSheet sheet, Report said, boolean simulated) {
+        List<CoachEvent> events = new ArrayList<>();
+        State state = said.state();
+        if (state != null) {
+            events.add(new Sees(state));
+        }
+        Double shown = sheet.inAir().of(said);
+        if (shown != null) {
+            events.add(Shows.of(sheet, shown, simulated));
+        }
+        return events;
+    }
+
     /** A condition was looked at. */
     record Said(Condition condition, boolean so) implements CoachEvent {
     }
@@ -29,6 +47,11 @@ public sealed interface CoachEvent {
             if ((oxygen == null) == (lambda == null)) {
                 throw new IllegalArgumentException("a reading: expected either oxygen or a mixture");
             }
+        }
+
+        /** A number in the quantity that a controller shows in air. */
+        public static Shows of(ControllerSheet sheet, double shown, boolean simulated) {
+            return sheet.inAir().oxygen() ? new Shows(shown, null, simulated) : new Shows(null, shown, simulated);
         }
 
         double value() {

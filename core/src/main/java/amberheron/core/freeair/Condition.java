@@ -20,11 +20,6 @@ public enum Condition implements Property {
         this.words = words;
     }
 
-    /** The word in files. */
-    public String key() {
-        return key;
-    }
-
     @Override
     public String path() {
         return "air.condition." + key;

@@ -1,5 +1,7 @@
 package amberheron.core.freeair;
 
+import java.util.List;
+import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.School;
 import java.util.Optional;
 
@@ -13,6 +15,8 @@ public record CostOfAir(double gain) {
     public static final double RICH = 0.8;
     /** A lean one. */
     public static final double LEAN = 1.2;
+    /** All at which it is shown; at the one between nothing changes. */
+    public static final List<Double> QUOTED = List.of(RICH, 1.0, LEAN);
 
     /**
      * Of this air.
@@ -22,6 +26,17 @@ public record CostOfAir(double gain) {
      */
     public static CostOfAir of(Air air, School school, double driven) {
         return new CostOfAir(school.learns() ? air.gain(driven) : Air.gainBetween(Air.SEA_LEVEL, driven));
+    }
+
+    /** Of the air of a check, where the car is driven; empty while the air is not known. */
+    public static Optional<CostOfAir> of(FreeAirCheck check) {
+        return check.today().air().map(a -> of(a, school(check), check.today().driven().orElseThrow()));
+    }
+
+    /** The school of a check's controller; until it is known which, the one that air can harm. */
+    static School school(FreeAirCheck check) {
+        ControllerSheet controller = check.controller();
+        return controller == null ? School.CLEAR_THEN_LEARN : controller.school();
     }
 
     /** The lambda shown for a true one. */

@@ -1,5 +1,7 @@
 package amberheron.core.freeair;
 
+import java.util.Arrays;
+import java.util.Optional;
 import static amberheron.core.units.Phrase.say;
 
 import java.time.LocalDate;
@@ -40,6 +42,11 @@ public record SensorNote(LocalDate date, Kind kind, double value, String job) {
             this.words = words;
             this.min = min;
             this.max = max;
+        }
+
+        /** The kind of a word in files; empty for one that is none. */
+        public static Optional<Kind> of(String key) {
+            return Arrays.stream(values()).filter(k -> k.key.equals(key)).findFirst();
         }
 
         /** The word in files. */

@@ -132,7 +132,7 @@ public record SensorOutlook(Trend gain, Trend response, double hours, double hou
 
     /** What its age costs at a lean mixture now, λ, at most. */
     public double costs() {
-        return Math.abs(Air.shown(CostOfAir.LEAN, 1 + drift.most()) - CostOfAir.LEAN);
+        return Math.abs(new CostOfAir(1 + drift.most()).at(CostOfAir.LEAN));
     }
 
     /** What shortens its life, a line each; empty where nothing was noted. */

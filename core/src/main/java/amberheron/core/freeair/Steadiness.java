@@ -26,7 +26,7 @@ public record Steadiness(int count, double seconds, double drift, double driftDo
     /** Fewer readings, as they are typed, are judged by their range alone. */
     private static final int SERIES = 10;
     /** The fewest that say anything. */
-    private static final int FEWEST = 3;
+    static final int FEWEST = 3;
     private static final double MINUTE = 60;
     /** One less the probability that the interval of the drift holds it. */
     private static final double SIGNIFICANCE = 0.05;

@@ -33,8 +33,6 @@ final class Doubts {
     private static final double MONTHLY = 0.002;
     /** Pressure that a pipe in order adds at full load after the turbine, bar. */
     private static final double BACK_PRESSURE = 0.1;
-    /** Constant of the sensor's pressure dependence, bar; the greater of those that are told. */
-    private static final double PRESSURE_CONSTANT = 0.45;
     /** Air that a joint nobody has tested may let in, mass per mass of exhaust. */
     private static final double UNTESTED = 0.005;
     /** What a shop's meter and its clips are off by, V. */
@@ -75,7 +73,7 @@ final class Doubts {
             doubts.add(new Uncertainty(Contributor.AGE, Entry.SENSOR_GAIN, Shape.EVEN, Math.min(1, monthly * months)));
         }
         doubts.add(new Uncertainty(Contributor.PRESSURE, Entry.SENSOR_GAIN, Shape.EVEN,
-                ExhaustGas.pumpCurrentRatio(1 + BACK_PRESSURE, 1, PRESSURE_CONSTANT) - 1));
+                ExhaustGas.pumpCurrentRatio(1 + BACK_PRESSURE, 1, ExhaustGas.PRESSURE_CONSTANT) - 1));
         if (!Boolean.TRUE.equals(job.placing().fitted().airtight())) {
             doubts.add(new Uncertainty(Contributor.LEAK, Entry.SHOWN, Shape.EVEN,
                     UNTESTED * (1 + job.stoich()) / job.stoich()));
@@ -129,7 +127,7 @@ final class Doubts {
             // At the top of its range says that it is not far off, and no more.
             return UNCHECKED;
         }
-        double gain = CostOfAir.of(air, controller.school(), check.today().driven().orElse(air.pressure())).gain();
+        double gain = CostOfAir.of(check).orElseThrow().gain();
         double off = shown == null ? 0 : ShouldShow.of(check).map(s -> Math.abs(s.off(shown))).orElse(0.0);
         return Math.abs(gain - 1) + off + AirDoubt.ofDisplay(air)
                 + AirDoubt.ofHumidity(air) + AirDoubt.ofTemperature(air)

@@ -6,6 +6,11 @@ import static amberheron.core.units.Phrase.say;
 public final class ExhaustGas {
     private static final double NITROGEN_PER_OXYGEN = 3.773;
 
+    /** A sensor's constant of pressure, bar: the greater of those that are told, from memory. */
+    public static final double PRESSURE_CONSTANT = 0.45;
+    /** The smaller of those. */
+    public static final double LEAST_PRESSURE_CONSTANT = 0.35;
+
     private ExhaustGas() {
     }
 

@@ -33,7 +33,6 @@ public final class PlaceRules {
 
     /** Absolute pressure taken before a turbine on boost, bar; stated with the finding. */
     private static final double PRESSURE_BEFORE_TURBINE = 2.0;
-    private static final double PUMP_CONSTANT = 0.45;
     /** Mixture at which the cost of a skewed pump current is quoted: the free-air side, where it acts most. */
     private static final double LEAN_CRUISE = 1.2;
 
@@ -222,13 +221,14 @@ public final class PlaceRules {
                     null, "measured along the pipe's centre line", PRACTICE);
         }
         if (distance < 0 && turbine) {
-            double ratio = ExhaustGas.pumpCurrentRatio(PRESSURE_BEFORE_TURBINE, 1, PUMP_CONSTANT);
+            double ratio = ExhaustGas.pumpCurrentRatio(PRESSURE_BEFORE_TURBINE, 1, ExhaustGas.PRESSURE_CONSTANT);
             double cost = (ratio - 1) * (LEAN_CRUISE - 1);
             return new Finding(PlaceCheck.DISTANCE, subject, Verdict.FAIL, length(distance), limit,
                     "Before the turbine the exhaust pressure skews the pump current: never here.", cost,
                     Message.of(
                             "Ip(p)/Ip(1 bar) = (p/(k+p))·((k+1)/1) = {0} at {1} bar absolute, k = {2}; cost at {3}",
-                            number(ratio, 2), number(PRESSURE_BEFORE_TURBINE, 1), number(PUMP_CONSTANT, 2),
+                            number(ratio, 2), number(PRESSURE_BEFORE_TURBINE, 1),
+                            number(ExhaustGas.PRESSURE_CONSTANT, 2),
                             new Measure(LEAN_CRUISE, Dimension.MIXTURE, 1)),
                     Source.memory("sensor pressure constant k = 0.35 to 0.45 bar"));
         }

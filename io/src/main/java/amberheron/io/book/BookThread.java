@@ -99,7 +99,7 @@ public final class BookThread implements Book {
 
     @Override
     public CompletableFuture<Void> note(List<SensorLife> lives) {
-        return tell(() -> lives.forEach(l -> l.notes().forEach(n -> book.sensors().note(l.number(), n))));
+        return tell(() -> book.sensors().note(lives));
     }
 
     @Override

@@ -1,9 +1,9 @@
 package amberheron.io.book;
 
+import org.jdbi.v3.core.statement.PreparedBatch;
 import amberheron.core.freeair.SensorLife;
 import amberheron.core.freeair.SensorNote;
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -19,8 +19,7 @@ public final class SensorNotes {
     private record Row(String noted, String kind, String job, double value) {
         /** The note; empty where a newer version noted what this one does not know. */
         Optional<SensorNote> note() {
-            return Arrays.stream(SensorNote.Kind.values()).filter(k -> k.key().equals(kind)).findFirst()
-                    .map(k -> new SensorNote(LocalDate.parse(noted), k, value, job));
+            return SensorNote.Kind.of(kind).map(k -> new SensorNote(LocalDate.parse(noted), k, value, job));
         }
     }
 
@@ -42,14 +41,23 @@ public final class SensorNotes {
         return new SensorLife(number, rows.stream().flatMap(r -> r.note().stream()).toList());
     }
 
-    /** Notes something; what was noted of the same day, kind and job is replaced. */
-    public void note(String number, SensorNote note) {
+    /** Notes something of sensors, all of it or nothing; what was noted of the same day, kind and job is replaced. */
+    public void note(List<SensorLife> lives) {
         book.requireSound();
-        book.with(h -> h.createUpdate("insert into sensor_note (number, noted, kind, job, value) "
-                + "values (:number, :noted, :kind, :job, :value) "
-                + "on conflict (number, noted, kind, job) do update set value = excluded.value")
-                .bind("number", number).bind("noted", note.date().toString()).bind("kind", note.kind().key())
-                .bind("job", note.job()).bind("value", note.value()).execute());
+        book.with(h -> h.inTransaction(t -> {
+            PreparedBatch rows = t.prepareBatch("insert into sensor_note (number, noted, kind, job, value) "
+                    + "values (:number, :noted, :kind, :job, :value) "
+                    + "on conflict (number, noted, kind, job) do update set value = excluded.value");
+            lives.forEach(l -> l.notes()
+                    .forEach(n -> rows.bind("number", l.number()).bind("noted", n.date().toString())
+                            .bind("kind", n.kind().key()).bind("job", n.job()).bind("value", n.value()).add()));
+            return rows.execute();
+        }));
+    }
+
+    /** Notes one thing. */
+    public void note(String number, SensorNote note) {
+        note(List.of(new SensorLife(number, List.of(note))));
     }
 
     /** Takes a note back. */

@@ -64,8 +64,7 @@ public final class SensorCsv {
                 throw row.fault("column value: found nothing, expected a number");
             }
             String kind = row.text("kind").strip();
-            SensorNote.Kind known = Arrays.stream(SensorNote.Kind.values()).filter(k -> k.key().equals(kind))
-                    .findFirst()
+            SensorNote.Kind known = SensorNote.Kind.of(kind)
                     .orElseThrow(() -> row.fault("column kind: found “" + kind + "”, expected one of "
                             + Arrays.stream(SensorNote.Kind.values()).map(SensorNote.Kind::key)
                                     .collect(Collectors.joining(", "))));

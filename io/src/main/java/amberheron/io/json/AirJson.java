@@ -7,10 +7,6 @@ import amberheron.core.freeair.Condition;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.freeair.Steadiness;
 import java.time.Instant;
-import java.util.Arrays;
-import java.util.EnumSet;
-import java.util.Set;
-import java.util.stream.Collectors;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -23,20 +19,11 @@ final class AirJson {
         AirOfDay today = at.build(() -> new AirOfDay(at.numberOrNull("temperature"), at.numberOrNull("humidity"),
                 at.numberOrNull("height"), at.numberOrNull("pressure"), at.numberOrNull("drivenHeight")));
         return at.build(() -> new FreeAirCheck(at.objectOrNone("controller").map(ControllerJson::read).orElse(null),
-                today, conditions(at), at.numberOrNull("shownOxygen"), at.numberOrNull("shownLambda"),
+                today, at.choices("conditions", Condition.values()), at.numberOrNull("shownOxygen"),
+                at.numberOrNull("shownLambda"),
                 at.numberOrNull("settled"), at.objectOrNone("steadiness").map(AirJson::steadiness).orElse(null),
                 at.objectOrNone("coaching").map(AirJson::coaching).orElse(Coaching.NONE), at.date("date"),
                 at.text("sensor", ""), at.numberOrNull("ageing")));
-    }
-
-    private static Set<Condition> conditions(Cursor at) {
-        Set<Condition> so = EnumSet.noneOf(Condition.class);
-        for (String key : at.texts("conditions")) {
-            so.add(Arrays.stream(Condition.values()).filter(c -> c.key().equals(key)).findFirst()
-                    .orElseThrow(() -> at.fault("conditions", Arrays.stream(Condition.values()).map(Condition::key)
-                            .collect(Collectors.joining(", ", "one of ", "")))));
-        }
-        return so;
     }
 
     private static Steadiness steadiness(Cursor at) {
@@ -61,7 +48,7 @@ final class AirJson {
         out.put("temperature", today.temperature()).put("humidity", today.humidity()).put("height", today.height())
                 .put("pressure", today.pressure()).put("drivenHeight", today.drivenHeight());
         ArrayNode conditions = out.putArray("conditions");
-        air.conditions().stream().sorted().forEach(c -> conditions.add(c.key()));
+        air.conditions().stream().sorted().forEach(c -> conditions.add(Cursor.id(c)));
         out.put("shownOxygen", air.shownOxygen()).put("shownLambda", air.shownLambda()).put("settled", air.settled());
         Steadiness s = air.steadiness();
         if (s == null) {

@@ -1,5 +1,7 @@
 package amberheron.io.json;
 
+import java.util.LinkedHashSet;
+import java.util.Set;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.io.UnusableInput;
@@ -156,7 +158,17 @@ record Cursor(String file, String path, JsonNode node) {
     }
 
     <E> E choice(String field, E[] values, Function<E, String> id) {
-        String text = textOrNull(field);
+        return one(field, textOrNull(field), values, id);
+    }
+
+    /** Several of an enum, in the order they are written. */
+    <E extends Enum<E>> Set<E> choices(String field, E[] values) {
+        Set<E> some = new LinkedHashSet<>();
+        texts(field).forEach(text -> some.add(one(field, text, values, Cursor::id)));
+        return some;
+    }
+
+    private <E> E one(String field, @Nullable String text, E[] values, Function<E, String> id) {
         return Arrays.stream(values).filter(v -> id.apply(v).equals(text)).findFirst().orElseThrow(
                 () -> fault(field, Arrays.stream(values).map(id).collect(Collectors.joining(", ", "one of ", ""))));
     }

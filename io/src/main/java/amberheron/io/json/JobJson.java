@@ -14,13 +14,10 @@ import amberheron.core.job.Waiting;
 import amberheron.core.plan.Intake;
 import amberheron.core.scaling.CheckPoint;
 import java.time.LocalDate;
-import java.util.Arrays;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -90,13 +87,7 @@ final class JobJson {
     }
 
     private static Intake intake(Cursor at) {
-        Set<Intake.ReaderKind> readers = new LinkedHashSet<>();
-        for (String reader : at.texts("readers")) {
-            readers.add(Arrays.stream(Intake.ReaderKind.values()).filter(k -> Cursor.id(k).equals(reader)).findFirst()
-                    .orElseThrow(() -> at.fault("readers",
-                            Arrays.stream(Intake.ReaderKind.values()).map(Cursor::id)
-                                    .collect(Collectors.joining(", ", "one of ", "")))));
-        }
+        Set<Intake.ReaderKind> readers = at.choices("readers", Intake.ReaderKind.values());
         return at.build(() -> new Intake(at.text("vehicle"), at.numberOrNull("displacement"),
                 at.integerOrNull("cylinders"), at.integer("banks"),
                 at.choiceOrNull("fuelSystem", Intake.FuelSystem.values()),

@@ -5,7 +5,6 @@ import amberheron.core.freeair.ShouldShow;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.freeair.CostOfAir;
 import amberheron.core.freeair.Air;
-import amberheron.core.controller.School;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
@@ -137,18 +136,16 @@ public final class ResultJson {
         ObjectNode out = findingsOf(job.id(), findings);
         FreeAirCheck check = job.air();
         ControllerSheet controller = check.controller();
-        Optional<Air> air = check.today().air();
-        if (air.isEmpty()) {
+        Optional<CostOfAir> cost = CostOfAir.of(check);
+        if (cost.isEmpty()) {
             out.putNull("air");
         } else {
-            CostOfAir cost = CostOfAir.of(air.get(), controller == null ? School.CLEAR_THEN_LEARN : controller.school(),
-                    check.today().driven().orElse(air.get().pressure()));
-            ObjectNode today = out.putObject("air").put("oxygen", air.get().oxygen())
-                    .put("pressure", air.get().pressure()).put("gain", cost.gain());
+            Air air = check.today().air().orElseThrow();
+            ObjectNode today = out.putObject("air").put("oxygen", air.oxygen()).put("pressure", air.pressure())
+                    .put("gain", cost.get().gain());
             ArrayNode costs = today.putArray("costs");
-            for (double lambda : new double[]{CostOfAir.RICH, 1, CostOfAir.LEAN}) {
-                costs.addObject().put("lambda", lambda).put("shown", cost.shown(lambda));
-            }
+            CostOfAir.QUOTED.forEach(
+                    l -> costs.addObject().put("lambda", l).put("shown", cost.get().shown(l)));
         }
         Optional<ShouldShow> should = ShouldShow.of(check);
         if (should.isEmpty()) {
