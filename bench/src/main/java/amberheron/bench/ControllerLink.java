@@ -11,6 +11,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
@@ -77,6 +78,8 @@ public final class ControllerLink implements AutoCloseable {
     private volatile boolean simulated;
     private volatile boolean closed;
     private volatile @Nullable Open open;
+    private volatile BiConsumer<Report, Instant> listener = (said, at) -> {
+    };
 
     /**
      * A controller from what a person types: a serial port such as {@code /dev/ttyUSB0} or {@code COM3}, else an address on
@@ -112,6 +115,11 @@ public final class ControllerLink implements AutoCloseable {
     /** Whether it said that it is a stand-in. */
     public boolean simulated() {
         return simulated;
+    }
+
+    /** Tells each whole line to somebody, in place of who was told before, on the thread that reads. */
+    public void tell(BiConsumer<Report, Instant> who) {
+        listener = who;
     }
 
     /** What was heard so far; never waits. */
@@ -184,8 +192,11 @@ public final class ControllerLink implements AutoCloseable {
             return;
         }
         Heard h = heard;
-        heard = format.read(text).map(r -> new Heard(r, clock.instant(), h.lines() + 1, h.bad(), ""))
+        Optional<Report> said = format.read(text);
+        Instant at = clock.instant();
+        heard = said.map(r -> new Heard(r, at, h.lines() + 1, h.bad(), ""))
                 .orElseGet(() -> new Heard(h.report(), h.at(), h.lines(), h.bad() + 1, h.fault()));
+        said.ifPresent(r -> listener.accept(r, at));
     }
 
     /** Not waited for: a line that does not answer is left at once. */

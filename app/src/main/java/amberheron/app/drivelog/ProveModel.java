@@ -25,12 +25,21 @@ import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
 import amberheron.io.csv.LogCsv;
+import amberheron.app.session.ControllerDesk;
+import amberheron.io.csv.StreamRecorder;
+import amberheron.io.pack.HandOverPack;
 import java.nio.file.Path;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
 import java.util.List;
 import java.util.Optional;
 
 /** What the Prove station says. */
 public final class ProveModel implements StationModel {
+    private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss", Locale.ROOT)
+            .withZone(ZoneOffset.UTC);
+
     @Override
     public String subtitle() {
         return "The controller's own channel against the reader's, over a drive";
@@ -43,6 +52,24 @@ public final class ProveModel implements StationModel {
                 ? session.isOpen() ? "no log yet" : ""
                 : Figures.difference(session, proving.result().bias()) + " over "
                         + Figures.time((int) Math.ceil(proving.result().duration() / 60));
+    }
+
+    /** Begins to write down what the controller sends, or ends that; each log has a name of its own. */
+    static void record(Session session) {
+        ControllerDesk desk = session.controller();
+        Optional<StreamRecorder.Written> now = desk.recording();
+        if (now.isPresent()) {
+            desk.stopRecording();
+            session.tell(say("%,d lines are in %s.", now.get().rows(), now.get().file()));
+            return;
+        }
+        String kind = desk.simulated() ? "simulated" : "controller";
+        String name = HandOverPack.stem(session.job()) + "-" + kind + "-" + STAMP.format(session.now()) + ".csv";
+        try {
+            desk.record(session.home().resolve("logs").resolve(name));
+        } catch (UnusableInput e) {
+            session.tell(String.valueOf(e.getMessage()));
+        }
     }
 
     private record Taken(LogCsv.Log log, Job.Proving proving) {

@@ -3,6 +3,15 @@ package amberheron.app.drivelog;
 import amberheron.app.session.Figures;
 import javafx.scene.Node;
 import java.util.List;
+import java.util.Optional;
+import amberheron.app.session.ControllerDesk;
+import amberheron.io.TextFiles;
+import amberheron.io.csv.StreamRecorder;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.scene.control.Button;
+import javafx.util.Duration;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Columns;
@@ -27,6 +36,9 @@ public final class ProveView implements StationView {
     private final TextField file = new TextField();
     private final Label note = Parts.text("", "soft");
     private final Label stale = new Label();
+    private final Label written = Parts.text("", "soft");
+    private final Button record;
+    private final Timeline beat;
     private final Columns root;
     private final VBox drive;
 
@@ -44,11 +56,27 @@ public final class ProveView implements StationView {
                 file.requestFocus();
             }
         });
+        record = Parts.button("Record the stream", "prove.record", () -> {
+            ProveModel.record(session);
+            recorded();
+        }, "quiet");
         HBox ways = new HBox(8, Parts.button("Read it", "prove.read", () -> read(file.getText()), "quiet"),
-                Parts.button("Browse…", "prove.browse", () -> Parts.browse(file, "Proving log", this::read), "quiet"));
+                Parts.button("Browse…", "prove.browse", () -> Parts.browse(file, "Proving log", this::read), "quiet"),
+                record);
         ways.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         drive = Parts.card("Over the drive", plot);
-        root = new Columns(230, Parts.noted("Against the rules", stale, findings), Parts.card("Log", file, ways, note));
+        beat = new Timeline(new KeyFrame(Duration.seconds(1), e -> recorded()));
+        beat.setCycleCount(Animation.INDEFINITE);
+        root = new Columns(230, Parts.noted("Against the rules", stale, findings),
+                Parts.card("Log", file, ways, note, written));
+        // What is written down grows by itself; looked at only while the station is.
+        root.sceneProperty().addListener((o, before, scene) -> {
+            if (scene == null) {
+                beat.stop();
+            } else {
+                beat.play();
+            }
+        });
         root.setOnDragOver(e -> {
             if (e.getDragboard().hasFiles()) {
                 e.acceptTransferModes(TransferMode.COPY);
@@ -63,6 +91,17 @@ public final class ProveView implements StationView {
     private void read(String typed) {
         file.setText(typed);
         ProveModel.take(session, typed);
+    }
+
+    private void recorded() {
+        ControllerDesk desk = session.controller();
+        record.setDisable(!desk.connected());
+        Optional<StreamRecorder.Written> now = desk.recording();
+        record.setText(now.isPresent() ? "End the recording" : "Record the stream");
+        written.setText(now.map(w -> say("%,d lines in %s. ", w.rows(), TextFiles.name(w.file())) + w.fault())
+                .orElse(desk.connected()
+                        ? desk.shown()
+                        : "No controller is connected: that is done on Air, Coach."));
     }
 
     @Override
@@ -86,5 +125,6 @@ public final class ProveView implements StationView {
         findings.refresh(session.review().findings(Station.PROVE), "Read a log to judge it.");
         stale.setText(Figures.stale(session, Station.PROVE));
         plot.refresh();
+        recorded();
     }
 }

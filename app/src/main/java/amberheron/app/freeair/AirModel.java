@@ -114,7 +114,7 @@ public final class AirModel implements StationModel {
                 // Conditions alone do not begin anything.
                 Coaching keeps = moved ? now : kept;
                 kept = keeps;
-                found.flatMap(r -> asFound(session, r)).ifPresent(n -> session.sensors().note(
+                found.flatMap(r -> noted(session, r)).ifPresent(n -> session.sensors().note(
                         session.job().air().sensor(), n));
                 session.edit(what(event, now), j -> changed(session, j, after.conditions(), keeps, found));
             }
@@ -126,12 +126,24 @@ public final class AirModel implements StationModel {
         return SensorOutlook.inAMonth(session.sensors().of(check.sensor()), session.today()).orElse(null);
     }
 
-    /** What a check finds of the sensor itself: with one trimmed at the factory nothing was set, so it is the cell's gain. */
-    private static Optional<SensorNote> asFound(Session session, Coach.Result found) {
+    /** What goes into the sensor's book: that it was calibrated, else what a check found of it; none without its number. */
+    private static Optional<SensorNote> noted(Session session, Coach.Result found) {
         FreeAirCheck check = session.job().air();
         ControllerSheet sheet = check.controller();
+        if (sheet == null || check.sensor().isBlank()) {
+            return Optional.empty();
+        }
+        return sheet.school().learns()
+                ? Optional.of(new SensorNote(session.today(), SensorNote.Kind.CALIBRATED,
+                        1 + session.sensors().of(check.sensor()).last(SensorNote.Kind.CALIBRATED).orElse(0.0),
+                        session.job().id()))
+                : asFound(session, check, found);
+    }
+
+    /** With one trimmed at the factory nothing was set, so what it shows is the cell's gain. */
+    private static Optional<SensorNote> asFound(Session session, FreeAirCheck check, Coach.Result found) {
         Double oxygen = found.oxygen();
-        return sheet == null || sheet.school().learns() || oxygen == null || check.sensor().isBlank()
+        return oxygen == null
                 ? Optional.empty()
                 : ShouldShow.of(check).map(s -> oxygen / s.oxygen())
                         .filter(g -> g >= SensorNote.Kind.GAIN.min() && g <= SensorNote.Kind.GAIN.max())

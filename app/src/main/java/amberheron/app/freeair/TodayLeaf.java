@@ -36,6 +36,7 @@ final class TodayLeaf implements Leaf {
     private final FindingsTable findings;
     private final Label oxygen = Parts.line("", "big-figure");
     private final Cells costs = new Cells(18, 4);
+    private final Label usual = Parts.text("", "soft");
     private final Label go = Parts.text("", "strong");
     private final Label where = new Label();
     private final Label procedure = Parts.text("", "soft");
@@ -66,7 +67,7 @@ final class TodayLeaf implements Leaf {
                                         AirOfDay::drivenHeight, AirOfDay::withDrivenHeight))),
                 Parts.card("What this controller does", controller, procedure, does),
                 Parts.card("Wait or go", go, findings),
-                Parts.noted("Oxygen in this air", where, oxygen, costs));
+                Parts.noted("Oxygen in this air", where, oxygen, costs, usual));
     }
 
     /** The catalogue's, and the one that came with the job where that is another. */
@@ -96,7 +97,7 @@ final class TodayLeaf implements Leaf {
         AirOfDay today = check.today();
         oxygen.setText(today.air().map(a -> AirModel.oxygen(session, a)).orElse("—"));
         where.setText(today.drivenHeight() == null ? "what it costs here" : "what it costs where it is driven");
-        costs.write(() -> costs(CostOfAir.of(check)));
+        costs.write(() -> costs(check));
         fields.refresh();
     }
 
@@ -116,20 +117,27 @@ final class TodayLeaf implements Leaf {
                         : "; until then " + Figures.mixture(session, placeholder) + ", a placeholder.");
     }
 
-    private void costs(Optional<CostOfAir> known) {
+    private void costs(FreeAirCheck check) {
+        Optional<CostOfAir> known = CostOfAir.of(check);
         if (known.isEmpty()) {
             costs.line(0, 0, "Enter the air to see what it costs.", "soft");
             return;
         }
         CostOfAir cost = known.get();
+        CostOfAir another = CostOfAir.onAnotherDay(check).orElse(cost);
         costs.line(0, 0, "true", "column-head");
         costs.line(1, 0, "shown later", "column-head");
         costs.line(2, 0, "off by", "column-head");
+        costs.line(3, 0, "another day", "column-head");
         for (int i = 0; i < CostOfAir.QUOTED.size(); i++) {
             double lambda = CostOfAir.QUOTED.get(i);
             costs.line(0, i + 1, Figures.mixture(session, lambda), "figure");
             costs.line(1, i + 1, Figures.mixture(session, cost.shown(lambda)), "figure");
             costs.line(2, i + 1, Figures.difference(session, cost.at(lambda)), "figure");
+            costs.line(3, i + 1, Figures.difference(session, another.at(lambda)), "soft");
         }
+        usual.setText("Another day: off by so much when calibrated in air of "
+                + Figures.text(session, new Measure(CostOfAir.USUAL_TEMPERATURE, Dimension.TEMPERATURE, 0)) + ", "
+                + Figures.text(session, new Measure(CostOfAir.USUAL_HUMIDITY, Dimension.FRACTION, 0)) + ".");
     }
 }

@@ -9,7 +9,9 @@ import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.Report;
 import amberheron.core.controller.StreamFormat;
 import amberheron.core.freeair.Air;
+import amberheron.io.csv.StreamRecorder;
 import java.io.IOException;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
@@ -24,6 +26,7 @@ public final class ControllerDesk implements AutoCloseable {
     private final InstantSource clock;
     private @Nullable ControllerLink link;
     private @Nullable ControllerServer standIn;
+    private @Nullable StreamRecorder recorder;
 
     ControllerDesk(InstantSource clock) {
         this.clock = clock;
@@ -99,8 +102,41 @@ public final class ControllerDesk implements AutoCloseable {
                 : name() + " · old: " + Duration.between(at, clock.instant()).abs().toSeconds() + " s" + fault + bad;
     }
 
+    /**
+     * Writes down all that is heard from now on.
+     *
+     * @throws amberheron.io.UnusableInput when it cannot be written
+     */
+    public void record(Path file) {
+        stopRecording();
+        ControllerLink from = link;
+        if (from != null) {
+            StreamRecorder made = new StreamRecorder(file, clock.instant());
+            recorder = made;
+            from.tell((said, at) -> made.heard(said, name(), at));
+        }
+    }
+
+    /** Writes down no more. */
+    public void stopRecording() {
+        if (link != null) {
+            link.tell((said, at) -> {
+            });
+        }
+        if (recorder != null) {
+            recorder.close();
+            recorder = null;
+        }
+    }
+
+    /** How far the writing is; empty while nothing is written down. */
+    public Optional<StreamRecorder.Written> recording() {
+        return Optional.ofNullable(recorder).map(StreamRecorder::written);
+    }
+
     @Override
     public void close() {
+        stopRecording();
         if (link != null) {
             link.close();
             link = null;

@@ -1,6 +1,7 @@
 package amberheron.app.freeair;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import amberheron.app.Demo;
@@ -21,17 +22,21 @@ import amberheron.core.freeair.CoachStep;
 import amberheron.core.freeair.Coaching;
 import amberheron.core.freeair.Condition;
 import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.freeair.SensorNote;
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerSource;
+import amberheron.io.UnusableInput;
 import amberheron.io.book.BookThread;
 import amberheron.io.book.JobBook;
 import amberheron.io.catalogue.Catalogue;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -143,9 +148,10 @@ class AirModelTest {
 
     /** By F2, the lamp and the display alone, with no link. */
     @Test
-    void aWholeCalibrationByHandIsRecordedWithItsConditionsDayAndOrigin() {
+    void aWholeCalibrationByHandIsRecordedWithItsConditionsDayAndOriginAndInTheSensorsBook() {
         given("learner");
         powered();
+        session().edit("n", j -> j.withAir(j.air().withSensor("V-31")));
         while (check().conditions().size() < Condition.values().length) {
             f2();
         }
@@ -166,6 +172,8 @@ class AirModelTest {
         assertThat(step()).isEqualTo(CoachStep.READY);
         f2();
         assertThat(check().shownOxygen()).isEqualTo(0.207);
+        assertThat(session().sensors().of("V-31").notes()).containsExactly(
+                new SensorNote(LocalDate.parse("2026-05-01"), SensorNote.Kind.CALIBRATED, 1, "A-1"));
         assertThat(check().settled()).isEqualTo(60);
         assertThat(check().date()).isEqualTo("2026-05-01");
         assertThat(session().job().entries().origin(AirField.SHOWN.address()).kind()).isEqualTo(Origin.Kind.TYPED);
@@ -231,6 +239,27 @@ class AirModelTest {
         assertThat(session().controller().simulated()).isTrue();
         session().begin("A-2");
         assertThat(session().controller().connected()).as("the desk is cleared").isFalse();
+    }
+
+    /** What it sends is in the file as it comes, not once the log is ended; and no log is written over. */
+    @Test
+    void whatTheControllerSendsIsWrittenDownAsItComes() throws IOException {
+        Path file = home.resolve("logs").resolve("drive.csv");
+        session().controller().simulate(sheet("factory"), Air.atHeight(293.15, 0.5, 0), AirFault.NONE);
+        session().controller().key("on");
+        session().controller().record(file);
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(20);
+        while (session().controller().recording().orElseThrow().rows() < 5 && System.nanoTime() < end) {
+            LockSupport.parkNanos(1_000_000);
+        }
+        List<String> lines = Files.readAllLines(file);
+        assertThat(lines.getFirst()).isEqualTo("time,controller_lambda,oxygen,volts,supply,state,source");
+        assertThat(lines).hasSizeGreaterThan(5);
+        assertThat(lines.get(3)).contains(",warming,simulated controller at ");
+        assertThatThrownBy(() -> session().controller().record(file)).isInstanceOf(UnusableInput.class)
+                .hasMessageContaining("drive.csv").hasMessageContaining("a name that is free");
+        session().begin("A-2");
+        assertThat(session().controller().recording()).as("the desk is cleared").isEmpty();
     }
 
     @Test

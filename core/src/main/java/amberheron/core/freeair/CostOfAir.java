@@ -18,6 +18,10 @@ public record CostOfAir(double gain) {
     /** All at which it is shown; at the one between nothing changes. */
     public static final List<Double> QUOTED = List.of(RICH, 1.0, LEAN);
 
+    /** Air of a usual day: K, and relative humidity. What is usual is common practice, no published source. */
+    public static final double USUAL_TEMPERATURE = 293.15;
+    public static final double USUAL_HUMIDITY = 0.5;
+
     /**
      * Of this air.
      *
@@ -31,6 +35,12 @@ public record CostOfAir(double gain) {
     /** Of the air of a check, where the car is driven; empty while the air is not known. */
     public static Optional<CostOfAir> of(FreeAirCheck check) {
         return check.today().air().map(a -> of(a, school(check), check.today().driven().orElseThrow()));
+    }
+
+    /** The same on another day of usual air, at the pressure of this one; empty while the air is not known. */
+    public static Optional<CostOfAir> onAnotherDay(FreeAirCheck check) {
+        return check.today().air().map(a -> of(new Air(USUAL_TEMPERATURE, USUAL_HUMIDITY, a.pressure()), school(check),
+                check.today().driven().orElseThrow()));
     }
 
     /** The school of a check's controller; until it is known which, the one that air can harm. */

@@ -48,6 +48,12 @@ public record SensorLife(String number, List<SensorNote> notes) {
         return of(kind).reduce((a, b) -> b).map(SensorNote::value);
     }
 
+    /** The day it was calibrated last: a gain as found is read when it is; empty until it was. */
+    public Optional<LocalDate> calibrated() {
+        return notes.stream().filter(n -> n.kind() == Kind.CALIBRATED || n.kind() == Kind.GAIN)
+                .reduce((a, b) -> b).map(SensorNote::date);
+    }
+
     /** Hours in a day, by the first and last hours noted, else as usual. */
     public double hoursADay() {
         List<SensorNote> hours = of(Kind.HOURS).toList();

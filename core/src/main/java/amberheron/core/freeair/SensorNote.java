@@ -30,7 +30,9 @@ public record SensorNote(LocalDate date, Kind kind, double value, String job) {
         /** Times the key was on, cold, without a start, so far. */
         KEY_ON("key-on", "times key on without a start so far", 0, 1_000_000),
         /** Times water hit it hot, or it fell, so far. */
-        SHOCK("shock", "times water or a blow hit it so far", 0, 10_000);
+        SHOCK("shock", "times water or a blow hit it so far", 0, 10_000),
+        /** Times it was calibrated in free air so far, as the coach recorded it. */
+        CALIBRATED("calibrated", "times calibrated so far", 1, 10_000);
 
         private final String key;
         private final String words;

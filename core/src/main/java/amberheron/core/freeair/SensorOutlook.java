@@ -71,7 +71,7 @@ public record SensorOutlook(Trend gain, Trend response, double hours, double hou
         Trend response = Trend.belief(RESPONSE_NEW, RESPONSE_SPREAD, SLOWER * haste, SLOWER_SPREAD * haste)
                 .after(points(life, Kind.RESPONSE), RESPONSE_NOISE);
         double hours = life.hoursAt(today);
-        double since = hours - life.of(Kind.GAIN).reduce((a, b) -> b).map(n -> life.hoursAt(n.date())).orElse(hours);
+        double since = hours - life.calibrated().map(life::hoursAt).orElse(hours);
         return new SensorOutlook(gain, response, hours, life.hoursADay(),
                 new Drift(gain.slope() * since, Math.sqrt(Math.max(0, gain.slopeVariance())) * since), today);
     }

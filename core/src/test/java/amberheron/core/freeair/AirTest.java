@@ -58,6 +58,9 @@ class AirTest {
         assertThat(damp.shown(1)).isEqualTo(1);
         assertThat(damp.at(1.2)).as("by the whole model, not a straight line").isCloseTo(0.0126, within(5e-5));
         assertThat(damp.at(0.8)).isCloseTo(-0.2 * 0.0525, within(5e-5));
+        FreeAirCheck today = FreeAirCheck.NONE.withToday(AirOfDay.of(308.15, 0.9, 1500).withDrivenHeight(1500.0));
+        assertThat(CostOfAir.onAnotherDay(today).orElseThrow().gain()).as("20 °C, 50 % at the same height")
+                .isCloseTo(0.2095 / Air.atHeight(293.15, 0.5, 1500).oxygen(), within(2e-4));
     }
 
     /** Learned at 1500 m, driven at the sea, dry: P(p) = p/(k + p) with k = 0.45 bar, from memory. */

@@ -89,6 +89,15 @@ class SensorLifeTest {
         assertThat(SensorOutlook.inAMonth(fast, DAY.plusDays(400)).orElseThrow()).isGreaterThan(0.0025);
     }
 
+    /** What it lost before it was calibrated costs nothing any more. */
+    @Test
+    void theDriftCountsFromTheLastCalibration() {
+        SensorLife read = life(note(0, Kind.GAIN, 1), note(0, Kind.HOURS, 0), note(400, Kind.HOURS, 400));
+        SensorLife calibrated = read.with(note(300, Kind.CALIBRATED, 1));
+        assertThat(SensorOutlook.of(calibrated, DAY.plusDays(400)).drift().mean())
+                .isCloseTo(SensorOutlook.of(read, DAY.plusDays(400)).drift().mean() / 4, within(1e-12));
+    }
+
     @Test
     void aNoteOfTheSameDayKindAndJobIsReplaced() {
         SensorLife life = life(note(0, Kind.GAIN, 1)).with(note(0, Kind.GAIN, 0.98)).with(note(0, Kind.SHOCK, 1));

@@ -21,7 +21,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 
 /**
- * The sensor book as CSV: {@code sensor}, {@code date}, {@code kind}, {@code value} and, where it is known, {@code job}.
+ * Calibrations and the rest of the sensor book as CSV: {@code sensor}, {@code date}, {@code kind}, {@code value} and, where it is known, {@code job}.
  *
  * <pre>
  * sensor,date,kind,value,job
@@ -30,7 +30,7 @@ import java.util.stream.Collectors;
  * </pre>
  *
  * Kinds: {@code gain} (free-air reading as found, of new), {@code response} (s), and what has come to so many by that day:
- * {@code hours}, {@code cold-starts}, {@code leaded} (tanks), {@code oily} (days), {@code key-on} (times), {@code shock} (times).
+ * {@code calibrated} (times), {@code hours}, {@code cold-starts}, {@code leaded} (tanks), {@code oily} (days), {@code key-on} (times), {@code shock} (times).
  */
 public final class SensorCsv {
     private static final long MOST_BYTES = 16L << 20;

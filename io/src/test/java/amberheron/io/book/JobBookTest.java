@@ -3,6 +3,8 @@ package amberheron.io.book;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import amberheron.core.freeair.CoachStep;
+import amberheron.core.freeair.Coaching;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobSummary;
 import amberheron.io.json.JobDocument;
@@ -67,11 +69,15 @@ class JobBookTest {
         }
     }
 
-    /** Kills a writing program at random moments: whatever it was told is saved must be there. */
+    /**
+     * Kills a program that calibrates at random moments: whatever it was told is saved must be there, and a calibration that
+     * was under way says where it was.
+     */
     @Test
     void nothingAcknowledgedIsLostByAKill() throws IOException, InterruptedException {
         Random random = new Random();
         long acknowledged = 0;
+        int midway = 0;
         for (int kill = 0; kill < KILLS; kill++) {
             Process writer = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                     "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xshare:auto", "--enable-native-access=ALL-UNNAMED",
@@ -95,10 +101,19 @@ class JobBookTest {
             try (JobBook book = JobBook.open(file())) {
                 JobBook.Kept kept = book.load("K").orElseThrow();
                 assertThat(kept.revision()).as("after kill %d", kill).isGreaterThanOrEqualTo(acknowledged);
-                assertThat(kept.document().job().intake().vehicle()).isEqualTo("entry " + kept.revision());
+                Job job = kept.document().job();
+                Coaching left = job.air().coaching();
+                assertThat(job.intake().vehicle()).isEqualTo("entry " + kept.revision() + " " + left.step());
+                Coaching opened = BookWriter.opened(job, left.since().plusSeconds(1)).now();
+                if (left.step().underWay()) {
+                    midway++;
+                    assertThat(opened).extracting(Coaching::step, Coaching::trouble, Coaching::from)
+                            .containsExactly(CoachStep.STOPPED, Coaching.Trouble.LEFT, left.step());
+                }
             }
         }
         assertThat(acknowledged).isGreaterThan(KILLS);
+        assertThat(midway).as("killed while a calibration was under way").isPositive();
     }
 
     /** The list of jobs is answered from columns that every save keeps; a job nobody has looked at says so. */
