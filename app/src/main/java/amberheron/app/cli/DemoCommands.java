@@ -150,7 +150,7 @@ final class DemoCommands {
                     review.diagnosis()
                             .ifPresent(d -> out.printf(Locale.ROOT,
                                     "  worst difference %+.4f λ; likeliest cause: %s (%.0f %%)%n",
-                                    d.worst().lambda(), d.best().cause().title(), 100 * d.best().probability()));
+                                    d.worst().lambda(), d.best().fault().title(), 100 * d.best().probability()));
                     out.println("  pack: " + pack);
                 }
                 out.printf(Locale.ROOT, "%d pictures in %s%n", pictures.size(), folder.resolve("pictures"));

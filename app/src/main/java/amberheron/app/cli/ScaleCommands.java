@@ -149,9 +149,10 @@ final class ScaleCommands {
                     diagnosis.withinTolerance() ? "Within tolerance" : "OUT OF TOLERANCE",
                     diagnosis.worst().lambda(), mixture(diagnosis.worst().atLambda(), fuel));
             diagnosis.causes().stream().filter(c -> c.probability() >= 0.001).forEach(
-                    c -> out.printf(Locale.ROOT, "  %5.1f %%  %-40s %s%n", 100 * c.probability(), c.cause().title(),
+                    c -> out.printf(Locale.ROOT, "  %5.1f %%  %-40s %s%n", 100 * c.probability(), c.fault().title(),
                             c.parameters()));
-            out.printf(Locale.ROOT, "%n%s %s%n", diagnosis.best().cause().meaning(), diagnosis.best().cause().remedy());
+            out.printf(Locale.ROOT, "%n%s %s%n", diagnosis.best().fault().meaning(),
+                    diagnosis.best().fault().remedy());
             ReaderSetting corrected = diagnosis.correctedSetting();
             if (corrected == null) {
                 out.println("No setting can make it show the truth while this cause stays.");

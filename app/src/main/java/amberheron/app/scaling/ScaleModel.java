@@ -28,6 +28,7 @@ import amberheron.core.job.Job;
 import amberheron.core.job.Station;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.Cause;
+import amberheron.core.scaling.Fault;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.OutputLaw;
@@ -299,7 +300,7 @@ public final class ScaleModel implements StationModel {
                     checked, caution);
         }
         Diagnosis d = diagnosis.get();
-        Cause cause = d.best().cause();
+        Fault fault = d.best().fault();
         Diagnosis.NextPoint next = d.nextPoint();
         if (!d.withinTolerance() && next != null) {
             return new Advice(apply, take,
@@ -311,8 +312,8 @@ public final class ScaleModel implements StationModel {
         if (!d.withinTolerance()) {
             Optional<Double> predicted = WireRules.shift(job.wiring(), job.intake().readers())
                     .filter(s -> s != 0);
-            if (cause == Cause.GROUND_SHIFT && predicted.isPresent()) {
-                return new Advice(session.review().groundCure().map(GroundCure::text).orElse(plain(cause.remedy())),
+            if (fault.causes().contains(Cause.GROUND_SHIFT) && predicted.isPresent()) {
+                return new Advice(session.review().groundCure().map(GroundCure::text).orElse(plain(fault.remedy())),
                         Action.go(session, Station.WIRE),
                         Message.of("The points say {0} mV; this job's shared ground wire predicts {1} mV. {2}",
                                 millivolts((Double) d.best().parameters().getOrDefault("volts", 0.0)),
@@ -320,11 +321,11 @@ public final class ScaleModel implements StationModel {
                         Message.NONE, checked, caution);
             }
             boolean settingHelps = d.correctedSetting() != null;
-            return new Advice(plain(cause.remedy()),
+            return new Advice(plain(fault.remedy()),
                     settingHelps
                             ? new Action("Use the corrected setting", () -> useCorrected(session))
                             : new Action("Take another reading", take.run()),
-                    Message.of("{0} {1}", plain(cause.meaning()), consequence(d)), Message.NONE, checked, caution);
+                    Message.of("{0} {1}", plain(fault.meaning()), consequence(d)), Message.NONE, checked, caution);
         }
         if (!d.settingHeld()) {
             return new Advice(plain(JobCheck.SETTING_HELD.words()),

@@ -313,9 +313,9 @@ public final class ScaleView implements StationView {
 
         void show(Diagnosis.Likelihood l) {
             bar.setProgress(l.probability());
-            bar.setAccessibleText(l.cause().title());
+            bar.setAccessibleText(l.fault().title());
             percent.setText(say("%.0f %%", 100 * l.probability()));
-            title.setText(l.cause().title() + parameters(l));
+            title.setText(l.fault().title() + parameters(l));
         }
     }
 

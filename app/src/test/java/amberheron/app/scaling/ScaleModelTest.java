@@ -143,7 +143,7 @@ class ScaleModelTest {
             }
             return stuck;
         });
-        assertThat(session().review().diagnosis().orElseThrow().best().cause()).isEqualTo(Cause.CONSTANT);
+        assertThat(session().review().diagnosis().orElseThrow().best().fault().cause()).isEqualTo(Cause.CONSTANT);
         assertThat(model.advice(session()).next().metric()).contains("Check the wire for open and short");
     }
 

@@ -475,7 +475,7 @@ public final class JobReview {
                             ? JobCheck.READER
                             : diagnosis == null || diagnosis.withinTolerance()
                                     ? pointsLack().orElse(JobCheck.CHECK_POINTS)
-                                    : diagnosis.best().cause());
+                                    : diagnosis.best().fault().cause());
             case PROVE -> List.of(prove.isEmpty() || isStale(Station.PROVE)
                     ? JobCheck.PROVING_LOG
                     : JobCheck.LOG_DATED);

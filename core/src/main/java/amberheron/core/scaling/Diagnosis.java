@@ -7,28 +7,43 @@ import org.jspecify.annotations.Nullable;
 /**
  * What the check points say about the chain.
  *
- * @param causes every cause with its probability, the likeliest first; probabilities add up to 1
+ * @param causes every fault with its probability, the likeliest first; probabilities add up to 1
  * @param withinTolerance whether every check point agrees within the trade's tolerance
  * @param worst the greatest difference among the points
- * @param correctedSetting what to type so that shown agrees with true while the cause stays; null when no setting can
+ * @param correctedSetting what to type so that shown agrees with true while the cause stays; null when no setting can keep
+ *        the tolerance over the law's range
  * @param settingHeld false where the reader shows the truth, but not by the setting that was noted for it
- * @param nextPoint the voltage that would best tell the two likeliest causes apart; null when none is needed or none can
+ * @param nextPoint the voltage that is expected to tell most; null when none is needed or none can
+ * @param misfit whether nothing explains the points
+ * @param cannotTell faults that the points do not part; empty when one of them is likely enough
+ * @param doubtful rows that look mistyped or exchanged, to be looked at again
  */
 public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleReport.Worst worst,
-        @Nullable ReaderSetting correctedSetting, boolean settingHeld, @Nullable NextPoint nextPoint) {
+        @Nullable ReaderSetting correctedSetting, boolean settingHeld, @Nullable NextPoint nextPoint, boolean misfit,
+        List<Fault> cannotTell, List<Doubtful> doubtful) {
     /**
-     * One cause.
+     * One fault.
      *
      * @param parameters fitted values by name; a law's id is the only text
-     * @param misfit root mean square of what the cause leaves unexplained, in units of the expected noise
-     * @param reading what the reader would show under this cause
+     * @param misfit root mean square of what the fault leaves unexplained, in units of the expected noise
+     * @param reading what the reader would show under this fault
      */
-    public record Likelihood(Cause cause, double probability, Map<String, Object> parameters, double misfit,
+    public record Likelihood(Fault fault, double probability, Map<String, Object> parameters, double misfit,
             ReadingModel reading) {
     }
 
     /** Apply these volts at the output next. */
-    public record NextPoint(double volts, Cause first, Cause second) {
+    public record NextPoint(double volts, Fault first, Fault second) {
+    }
+
+    /**
+     * A row that does not go with the others.
+     *
+     * @param row its place among the points, from 0
+     * @param expected what the others say it should show, in the reader's quantity
+     * @param exchangedWith the row whose reading it seems to have; null where none
+     */
+    public record Doubtful(int row, double expected, @Nullable Integer exchangedWith) {
     }
 
     /** What the reader shows for volts at the output and the true mixture behind them. */
@@ -38,7 +53,7 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
         double shown(double volts, double lambda);
     }
 
-    /** The likeliest cause. */
+    /** The likeliest fault. */
     public Likelihood best() {
         return causes.getFirst();
     }

@@ -1,158 +1,432 @@
 package amberheron.core.scaling;
 
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.function.DoubleUnaryOperator;
+import java.util.stream.IntStream;
 import org.hipparchus.exception.MathRuntimeException;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.RealVector;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
-import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresProblem;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
-import org.hipparchus.optim.nonlinear.vector.leastsquares.MultivariateJacobianFunction;
 import org.hipparchus.util.Pair;
-import org.jspecify.annotations.Nullable;
 
 /**
- * Fits a hypothesis to check points and weighs it by its marginal likelihood, Laplace's approximation about the best
- * fit. The noise scale is not taken for certain: with {@link #DEGREES} of prior belief in it, a misfit that no
- * hypothesis explains cannot make one of them certain (the likelihood is Student's t).
+ * Weighs hypotheses by how likely they make the check points, whatever the values of their parameters: the marginal
+ * likelihood. One parameter is integrated over numerically, several by Laplace's approximation about the best fit. How far
+ * meter and pin are off is not taken for certain: points that repeat tell it. A row may have been mistyped, so no row alone
+ * can rule a cause out.
  */
 final class Evidence {
-    /** How many points' worth of belief stand behind the expected noise. */
-    private static final double DEGREES = 4;
-    private static final double DIFFERENCE = 1e-6;
-    private static final int MOST_EVALUATIONS = 120;
+    /** What meter and pin may be off by together, V, and how much belief each has; a few mV is usual, from an audit. */
+    private static final double[] NOISE = {0.002, 0.0035, 0.005, 0.008, 0.04, 0.15};
+    private static final double[] BELIEF = {0.15, 0.35, 0.3, 0.15, 0.04, 0.01};
+    /** The one of them that is taken until the points tell. */
+    private static final int USUAL = 2;
+    /** How many of a hundred rows are mistyped; from memory. */
+    private static final double MISTYPED = 0.004;
+    /** Squared misfit of a row beyond which it counts as mistyped rather than as evidence. */
+    private static final double CAP = 20;
+    private static final int NODES = 61;
+    private static final int INNER = 25;
+    private static final double WIDTH = 5;
+    private static final int MINIMA = 3;
+    private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
+    private static final int MOST_EVALUATIONS = 60;
+    /** So many points tell which hypotheses are worth a look at all of them. */
+    private static final int FEW = 24;
+    /** A hypothesis so much less likely than the best, as a logarithm, is left as it is. */
+    private static final double HOPELESS = 40;
+    private static final double HALF_LOG_TAU = Math.log(2 * Math.PI) / 2;
 
-    private final double[] volts;
-    private final double[] lambda;
-    private final double[] shown;
-    private final double[] sigma;
+    private final Observations all;
+    private final Observations few;
+    private final DoubleUnaryOperator perVolt;
+    private final double step;
+    private final double span;
 
-    Evidence(double[] volts, double[] lambda, double[] shown, double[] sigma) {
-        this.volts = volts.clone();
-        this.lambda = lambda.clone();
-        this.shown = shown.clone();
-        this.sigma = sigma.clone();
+    /**
+     * What the hypotheses are weighed by.
+     *
+     * @param perVolt what a volt at the pin changes of what is shown, by the setting in force, for volts
+     * @param step of the converter, V
+     * @param span of what the reader can show
+     */
+    Evidence(Observations all, DoubleUnaryOperator perVolt, double step, double span) {
+        this.all = all;
+        this.few = all.thinned(FEW);
+        this.perVolt = perVolt;
+        this.step = step;
+        this.span = span;
     }
 
-    /** A fitted hypothesis; never compared. */
+    /**
+     * A fitted hypothesis; never compared.
+     *
+     * @param values the likeliest
+     * @param misfit root mean square of what is left, in units of the usual noise
+     * @param noise what meter and pin are off by, as the points tell, V
+     * @param samples values that stand for all that are likely, with their parts
+     */
     @SuppressWarnings("ArrayRecordComponent")
-    record Fit(Hypothesis hypothesis, double[] values, double chiSquare, double logEvidence) {
+    record Fit(Hypothesis hypothesis, double[] values, double misfit, double noise, double logEvidence,
+            List<Sample> samples) {
+        double shown(double volts, double lambda) {
+            return hypothesis.model().shown(volts, lambda, values);
+        }
     }
 
-    /** The best fit, or null when there are fewer points than parameters. */
-    @Nullable
-    Fit weigh(Hypothesis hypothesis) {
-        int count = hypothesis.parameters().size();
-        if (count > shown.length) {
-            return null;
+    /** Values of the parameters, and how much of the hypothesis' probability they stand for. */
+    @SuppressWarnings("ArrayRecordComponent")
+    record Sample(double[] values, double part) {
+    }
+
+    /** All of them, each weighed; those that some of the points rule out are not fitted to the rest. */
+    List<Fit> weigh(List<Hypothesis> hypotheses) {
+        List<Fit> rough = hypotheses.stream().map(h -> weigh(h, few)).toList();
+        if (few.size() == all.size()) {
+            return rough;
         }
-        double[] best = hypothesis.starts().getFirst();
-        double least = chiSquare(hypothesis, best);
-        for (double[] start : count == 0 ? List.<double[]>of() : hypothesis.starts()) {
-            double[] fitted = fit(hypothesis, start);
-            double chiSquare = chiSquare(hypothesis, fitted);
-            if (chiSquare < least) {
-                least = chiSquare;
-                best = fitted;
+        double best = rough.stream().mapToDouble(Fit::logEvidence).max().orElseThrow();
+        return rough.stream().filter(f -> f.logEvidence() > best - HOPELESS).map(f -> weigh(f.hypothesis(), all))
+                .toList();
+    }
+
+    private Fit weigh(Hypothesis h, Observations seen) {
+        return switch (h.parameters().size()) {
+            case 0 -> whole(h, seen, new double[0], new Scales(h, seen, new double[0]), 0, List.of());
+            case 1 -> one(h, seen);
+            default -> several(h, seen);
+        };
+    }
+
+    /** The noise levels weighed at the best fit, where the volume about it is known for the usual one. */
+    private Fit whole(Hypothesis h, Observations seen, double[] at, Scales scales, double logVolume,
+            List<Sample> samples) {
+        double[] levels = new double[NOISE.length];
+        double most = Double.NEGATIVE_INFINITY;
+        int likeliest = 0;
+        for (int k = 0; k < NOISE.length; k++) {
+            double wider = at.length == 0 ? 0 : at.length * Math.log(scales.mean(k) / scales.mean(USUAL));
+            levels[k] = Math.log(BELIEF[k]) + logLikelihood(h, seen, at, scales, k)
+                    + Math.min(0, logVolume + wider);
+            if (levels[k] > most) {
+                most = levels[k];
+                likeliest = k;
             }
-            if (least < 1e-6 * shown.length) {
+        }
+        double top = most;
+        double log = top + Math.log(Arrays.stream(levels).map(l -> Math.exp(l - top)).sum());
+        double square = 0;
+        for (int i = 0; i < seen.size(); i++) {
+            double r = residual(h, seen, i, at) / scales.at(USUAL, i);
+            square += r * r;
+        }
+        return new Fit(h, at, Math.sqrt(square / seen.size()), NOISE[likeliest], log,
+                samples.isEmpty() ? List.of(new Sample(at, 1)) : samples);
+    }
+
+    private static double residual(Hypothesis h, Observations seen, int i, double[] at) {
+        return seen.shown(i) - h.model().shown(seen.volts(i), seen.lambda(i), at);
+    }
+
+    private double logLikelihood(Hypothesis h, Observations seen, double[] at, Scales scales, int level) {
+        double sum = 0;
+        for (int i = 0; i < seen.size(); i++) {
+            sum += logDensity(residual(h, seen, i, at), scales.at(level, i));
+        }
+        return sum;
+    }
+
+    /** Of a row: as the model says, or mistyped and anywhere. */
+    private double logDensity(double residual, double sigma) {
+        double t = residual / sigma;
+        double log = Math.log(1 - MISTYPED) - t * t / 2 - Math.log(sigma) - HALF_LOG_TAU;
+        double odd = Math.log(MISTYPED / span);
+        return log > odd ? log + Math.log1p(Math.exp(odd - log)) : odd + Math.log1p(Math.exp(log - odd));
+    }
+
+    /** Whether a row is likelier mistyped than what a fit says. */
+    boolean mistyped(Fit fit, int i) {
+        Scales scales = new Scales(fit.hypothesis(), all, fit.values());
+        int level = Arrays.binarySearch(NOISE, fit.noise());
+        double t = residual(fit.hypothesis(), all, i, fit.values()) / scales.at(level, i);
+        return -t * t / 2 - Math.log(scales.at(level, i)) - HALF_LOG_TAU < Math.log(MISTYPED / span);
+    }
+
+    /** Standard deviation of what would be shown under a fit, for volts and mixture. */
+    double sigma(Fit fit, double volts, double perModelVolt) {
+        double own = perVolt.applyAsDouble(volts);
+        double e = fit.noise();
+        return Math.sqrt(display() + own * own * (step * step / 12 + e * e / 2) + perModelVolt * perModelVolt * e * e
+                / 2);
+    }
+
+    private double display() {
+        // A display without a last digit still has one.
+        double digit = Math.max(all.digit(), 1e-5 * span);
+        return digit * digit / 12;
+    }
+
+    /** Standard deviations of the readings: meter, pin, converter and display, through the slopes of model and setting. */
+    private final class Scales {
+        private final double[][] sigma;
+        private final double[] mean;
+
+        Scales(Hypothesis h, Observations seen, double[] at) {
+            sigma = new double[NOISE.length][seen.size()];
+            mean = new double[NOISE.length];
+            for (int i = 0; i < seen.size(); i++) {
+                double own = perVolt.applyAsDouble(seen.volts(i));
+                double model = slope(h, seen, i, at);
+                for (int k = 0; k < NOISE.length; k++) {
+                    double e = NOISE[k];
+                    double variance = display() + own * own * (step * step / 12 + e * e / 2)
+                            + model * model * seen.variance(i, e / Math.sqrt(2));
+                    sigma[k][i] = Math.sqrt(variance);
+                    mean[k] += sigma[k][i] / seen.size();
+                }
+            }
+        }
+
+        private double slope(Hypothesis h, Observations seen, int i, double[] at) {
+            double hair = 1e-4;
+            double v = seen.volts(i);
+            double l = seen.lambda(i);
+            return (h.model().shown(v + hair, l, at) - h.model().shown(v - hair, l, at)) / (2 * hair);
+        }
+
+        double at(int level, int i) {
+            return sigma[level][i];
+        }
+
+        double mean(int level) {
+            return mean[level];
+        }
+    }
+
+    /** Squared misfit, each row's held so that one alone does not decide, yet never flat. */
+    private static double loss(Hypothesis h, Observations seen, Scales scales, double... at) {
+        double sum = 0;
+        for (int i = 0; i < seen.size(); i++) {
+            double r = residual(h, seen, i, at) / scales.at(USUAL, i);
+            double q = r * r;
+            sum += q < 1e100 ? CAP * q / (CAP + q) : CAP;
+        }
+        return sum;
+    }
+
+    private Fit one(Hypothesis h, Observations seen) {
+        Hypothesis.Parameter p = h.parameters().getFirst();
+        double[] nodes = nodes(p);
+        Observations some = seen.thinned(FEW);
+        Scales first = new Scales(h, some, new double[]{p.centre()});
+        double[] losses = Arrays.stream(nodes).map(x -> loss(h, some, first, x)).toArray();
+        double best = Double.NaN;
+        double least = Double.POSITIVE_INFINITY;
+        for (int j : minima(losses)) {
+            double low = nodes[Math.max(0, j - 1)];
+            double high = nodes[Math.min(nodes.length - 1, j + 1)];
+            Scales near = new Scales(h, seen, new double[]{nodes[j]});
+            double x = descend(low, high, t -> loss(h, seen, near, t));
+            double l = loss(h, seen, new Scales(h, seen, new double[]{x}), x);
+            if (l < least) {
+                least = l;
+                best = x;
+            }
+        }
+        double at = best;
+        Scales scales = new Scales(h, seen, new double[]{at});
+        double wide = width(h, seen, scales, p, at);
+        double low = Math.max(p.low(), at - WIDTH * wide);
+        double high = Math.min(p.high(), at + WIDTH * wide);
+        double here = logLikelihood(h, seen, new double[]{at}, scales, USUAL);
+        double[] parts = new double[INNER];
+        double volume = 0;
+        double gap = (high - low) / (INNER - 1);
+        for (int j = 0; j < INNER; j++) {
+            double x = low + j * gap;
+            double end = j == 0 || j == INNER - 1 ? 0.5 : 1;
+            parts[j] = end * gap * p.density(x)
+                    * Math.exp(Math.min(50, logLikelihood(h, seen, new double[]{x}, scales, USUAL) - here));
+            volume += parts[j];
+        }
+        List<Sample> samples = new ArrayList<>();
+        if (volume > 0) {
+            double sum = volume;
+            IntStream.range(0, INNER).filter(j -> j % 4 == 2).forEach(j -> samples.add(
+                    new Sample(new double[]{low + j * gap}, Math.max(1e-12, around(parts, j) / sum))));
+        }
+        return whole(h, seen, new double[]{at}, scales, Math.log(Math.max(volume, 1e-300)), samples);
+    }
+
+    private static double around(double[] parts, int j) {
+        double sum = 0;
+        for (int k = Math.max(0, j - 2); k <= Math.min(parts.length - 1, j + 1); k++) {
+            sum += parts[k];
+        }
+        return sum;
+    }
+
+    /** Nodes over the whole range, and as many where the common ones lie. */
+    private static double[] nodes(Hypothesis.Parameter p) {
+        IntStream steps = IntStream.range(0, NODES);
+        double[] wide = steps.mapToDouble(i -> p.low() + (i + 0.5) / NODES * p.range()).toArray();
+        if (p.near() == 0) {
+            return wide;
+        }
+        double[] close = IntStream.range(0, NODES)
+                .mapToDouble(i -> p.centre() + (i - NODES / 2) * 6 * p.near() / NODES)
+                .filter(x -> x > p.low() && x < p.high()).toArray();
+        return IntStream.concat(IntStream.range(0, NODES), IntStream.range(NODES, NODES + close.length))
+                .mapToDouble(i -> i < NODES ? wide[i] : close[i - NODES]).sorted().toArray();
+    }
+
+    /** The deepest of the nodes that lie lower than their neighbours. */
+    private static int[] minima(double[] losses) {
+        return IntStream.range(0, losses.length)
+                .filter(i -> (i == 0 || losses[i] <= losses[i - 1])
+                        && (i == losses.length - 1 || losses[i] <= losses[i + 1]))
+                .boxed().sorted(Comparator.comparingDouble(i -> losses[i])).limit(MINIMA).mapToInt(i -> i).toArray();
+    }
+
+    /** Golden section between two bounds. */
+    private static double descend(double from, double to, DoubleUnaryOperator f) {
+        double low = from;
+        double high = to;
+        double a = high - GOLDEN * (high - low);
+        double b = low + GOLDEN * (high - low);
+        double fa = f.applyAsDouble(a);
+        double fb = f.applyAsDouble(b);
+        for (int i = 0; i < 28; i++) {
+            if (fa <= fb) {
+                high = b;
+                b = a;
+                fb = fa;
+                a = high - GOLDEN * (high - low);
+                fa = f.applyAsDouble(a);
+            } else {
+                low = a;
+                a = b;
+                fa = fb;
+                b = low + GOLDEN * (high - low);
+                fb = f.applyAsDouble(b);
+            }
+        }
+        return (low + high) / 2;
+    }
+
+    /** How far the parameter may move until the misfit has grown by one: its standard deviation. */
+    private static double width(Hypothesis h, Observations seen, Scales scales, Hypothesis.Parameter p, double at) {
+        double least = loss(h, seen, scales, at);
+        double wide = 0;
+        for (int side = -1; side <= 1; side += 2) {
+            double bound = side < 0 ? at - p.low() : p.high() - at;
+            double far = 1e-5 * p.range();
+            double more = loss(h, seen, scales, at + side * Math.min(far, bound)) - least;
+            while (more < 0.5 && far < bound) {
+                far = Math.min(2 * far, bound);
+                more = loss(h, seen, scales, at + side * far) - least;
+            }
+            wide = Math.max(wide, more <= 0 ? bound : Math.min(bound, far / Math.sqrt(Math.max(more, 1e-12))));
+        }
+        return Math.max(wide, 1e-9 * p.range());
+    }
+
+    private Fit several(Hypothesis h, Observations seen) {
+        double[] best = new double[0];
+        double least = Double.POSITIVE_INFINITY;
+        for (double[] start : starts(h)) {
+            double[] at = fit(h, seen, start);
+            double l = loss(h, seen, new Scales(h, seen, at), at);
+            if (l < least - 1e-9) {
+                least = l;
+                best = at;
+            }
+            if (least < seen.size()) {
                 break;
             }
         }
-        return new Fit(hypothesis, best, least, logLikelihood(least) + occam(hypothesis, best, least));
-    }
-
-    private double logLikelihood(double chiSquare) {
-        return -(DEGREES + shown.length) / 2 * Math.log1p(chiSquare / DEGREES);
-    }
-
-    /** What the freedom of its parameters costs a hypothesis: posterior over prior volume, never a gain. */
-    private double occam(Hypothesis hypothesis, double[] at, double chiSquare) {
-        int count = at.length;
-        if (count == 0) {
-            return 0;
-        }
-        double scale = (DEGREES + chiSquare) / (DEGREES + shown.length);
-        double[][] jacobian = jacobian(hypothesis, at);
+        Scales scales = new Scales(h, seen, best);
+        double[][] jacobian = jacobian(h, seen, scales, best);
+        int count = best.length;
         double[][] information = new double[count][count];
+        double density = 0;
         for (int j = 0; j < count; j++) {
             for (int k = 0; k < count; k++) {
                 for (double[] row : jacobian) {
-                    information[j][k] += row[j] * row[k] / scale;
+                    information[j][k] += row[j] * row[k];
                 }
             }
-            double range = hypothesis.parameters().get(j).range();
+            double range = h.parameters().get(j).range();
             information[j][j] += 12 / (range * range);
+            density += Math.log(Math.max(h.parameters().get(j).density(best[j]), 1e-300));
         }
         double determinant = new LUDecomposition(new Array2DRowRealMatrix(information, false)).getDeterminant();
-        double prior = hypothesis.parameters().stream().mapToDouble(p -> Math.log(p.range())).sum();
-        return Math.min(0, count / 2.0 * Math.log(2 * Math.PI) - Math.log(determinant) / 2 - prior);
+        return whole(h, seen, best, scales,
+                count * HALF_LOG_TAU - Math.log(Math.max(determinant, 1e-300)) / 2 + density, List.of());
     }
 
-    private double[] fit(Hypothesis hypothesis, double[] start) {
-        MultivariateJacobianFunction model = point -> {
-            double[] at = point.toArray();
-            return new Pair<>(new ArrayRealVector(scaled(hypothesis, at), false),
-                    new Array2DRowRealMatrix(jacobian(hypothesis, at), false));
-        };
-        double[] target = new double[shown.length];
-        for (int i = 0; i < target.length; i++) {
-            target[i] = shown[i] / sigma[i];
+    private static List<double[]> starts(Hypothesis h) {
+        List<double[]> starts = new ArrayList<>();
+        double[] middle = h.parameters().stream()
+                .mapToDouble(p -> p.near() > 0 ? p.centre() : (p.low() + p.high()) / 2).toArray();
+        starts.add(middle);
+        for (int j = 0; j < middle.length; j++) {
+            for (double part : new double[]{0.2, 0.8}) {
+                double[] other = middle.clone();
+                other[j] = h.parameters().get(j).low() + part * h.parameters().get(j).range();
+                starts.add(other);
+            }
         }
-        LeastSquaresProblem problem = new LeastSquaresBuilder().start(start).model(model).target(target)
-                .maxEvaluations(MOST_EVALUATIONS).maxIterations(MOST_EVALUATIONS).lazyEvaluation(false)
-                .parameterValidator(p -> held(hypothesis, p)).build();
+        return starts;
+    }
+
+    private double[] fit(Hypothesis h, Observations seen, double[] start) {
+        Scales scales = new Scales(h, seen, start);
+        double[] target = IntStream.range(0, seen.size()).mapToDouble(i -> seen.shown(i) / scales.at(USUAL, i))
+                .toArray();
         try {
-            return new LevenbergMarquardtOptimizer().optimize(problem).getPoint().toArray();
+            return new LevenbergMarquardtOptimizer().optimize(new LeastSquaresBuilder().start(start).model(point -> {
+                double[] at = point.toArray();
+                double[] out = IntStream.range(0, seen.size()).mapToDouble(
+                        i -> h.model().shown(seen.volts(i), seen.lambda(i), at) / scales.at(USUAL, i)).toArray();
+                return new Pair<RealVector, org.hipparchus.linear.RealMatrix>(new ArrayRealVector(out, false),
+                        new Array2DRowRealMatrix(jacobian(h, seen, scales, at), false));
+            }).target(target).maxEvaluations(MOST_EVALUATIONS).maxIterations(MOST_EVALUATIONS).lazyEvaluation(false)
+                    .parameterValidator(v -> held(h, v)).build()).getPoint().toArray();
         } catch (MathRuntimeException e) {
             // A start from which nothing converges (a flat reading, say) is left to the other starts.
             return start;
         }
     }
 
-    private static RealVector held(Hypothesis hypothesis, RealVector point) {
+    private static RealVector held(Hypothesis h, RealVector point) {
         RealVector held = point.copy();
         for (int i = 0; i < held.getDimension(); i++) {
-            Hypothesis.Parameter p = hypothesis.parameters().get(i);
+            Hypothesis.Parameter p = h.parameters().get(i);
             held.setEntry(i, Math.clamp(held.getEntry(i), p.low(), p.high()));
         }
         return held;
     }
 
-    private double[] scaled(Hypothesis hypothesis, double[] at) {
-        double[] out = new double[shown.length];
-        for (int i = 0; i < out.length; i++) {
-            out[i] = hypothesis.model().shown(volts[i], lambda[i], at) / sigma[i];
-        }
-        return out;
-    }
-
-    private double[][] jacobian(Hypothesis hypothesis, double[] at) {
-        double[][] jacobian = new double[shown.length][at.length];
+    private static double[][] jacobian(Hypothesis h, Observations seen, Scales scales, double[] at) {
+        double[][] jacobian = new double[seen.size()][at.length];
         for (int j = 0; j < at.length; j++) {
-            double step = DIFFERENCE * hypothesis.parameters().get(j).range();
+            double hair = 1e-6 * h.parameters().get(j).range();
             double[] up = at.clone();
             double[] down = at.clone();
-            up[j] += step;
-            down[j] -= step;
-            double[] above = scaled(hypothesis, up);
-            double[] below = scaled(hypothesis, down);
-            for (int i = 0; i < shown.length; i++) {
-                jacobian[i][j] = (above[i] - below[i]) / (2 * step);
+            up[j] += hair;
+            down[j] -= hair;
+            for (int i = 0; i < jacobian.length; i++) {
+                jacobian[i][j] = (h.model().shown(seen.volts(i), seen.lambda(i), up)
+                        - h.model().shown(seen.volts(i), seen.lambda(i), down)) / (2 * hair * scales.at(USUAL, i));
             }
         }
         return jacobian;
-    }
-
-    private double chiSquare(Hypothesis hypothesis, double[] at) {
-        double sum = 0;
-        double[] model = scaled(hypothesis, at);
-        for (int i = 0; i < model.length; i++) {
-            double r = shown[i] / sigma[i] - model[i];
-            sum += r * r;
-        }
-        return Double.isFinite(sum) ? sum : Double.MAX_VALUE;
     }
 }

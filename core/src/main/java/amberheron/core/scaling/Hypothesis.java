@@ -4,23 +4,42 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 
 /**
  * One way the chain may lie, as a model with few parameters and physical bounds.
  *
- * @param cause what it is called
+ * @param fault what it is called
  * @param prior weight before anything is measured
  * @param parameters the free parameters; may be empty
  * @param fixed what is known without fitting, reported with the parameters
- * @param starts where fits begin; one vector for each
  * @param model the reading for fitted parameters, smooth (not quantised)
+ * @param left what stays between output and pin when the right setting is typed
  */
-record Hypothesis(Cause cause, double prior, List<Parameter> parameters, Map<String, Object> fixed,
-        List<double[]> starts, Model model) {
-    /** A parameter, equally likely anywhere between its bounds. */
-    record Parameter(String name, double low, double high) {
+record Hypothesis(Fault fault, double prior, List<Parameter> parameters, Map<String, Object> fixed, Model model,
+        Function<double[], WireEffect> left) {
+    /**
+     * A parameter and what is believed of it before anything is measured.
+     *
+     * @param centre where the common ones lie
+     * @param near standard deviation of the common ones; 0 where all between the bounds are equally likely
+     * @param gross part that lies anywhere between the bounds
+     */
+    record Parameter(String name, double low, double high, double centre, double near, double gross) {
+        private static final double ROOT = Math.sqrt(2 * Math.PI);
+
+        /** Equally likely anywhere between its bounds. */
+        static Parameter even(String name, double low, double high) {
+            return new Parameter(name, low, high, low, 0, 1);
+        }
+
         double range() {
             return high - low;
+        }
+
+        double density(double at) {
+            double t = near == 0 ? 0 : (at - centre) / near;
+            return gross / range() + (near == 0 ? 0 : (1 - gross) * Math.exp(-t * t / 2) / (near * ROOT));
         }
     }
 
@@ -31,17 +50,9 @@ record Hypothesis(Cause cause, double prior, List<Parameter> parameters, Map<Str
     }
 
     /** A hypothesis with nothing to fit. */
-    static Hypothesis fixed(Cause cause, double prior, Map<String, Object> fixed, Diagnosis.ReadingModel model) {
-        return new Hypothesis(cause, prior, List.of(), fixed, List.of(new double[0]), (v, l, p) -> model.shown(v, l));
-    }
-
-    /** A hypothesis with one parameter, fitted from evenly spread starts. */
-    static Hypothesis single(Cause cause, double prior, Parameter parameter, Model model) {
-        List<double[]> starts = new java.util.ArrayList<>();
-        for (double part : new double[]{0.5, 0.1, 0.3, 0.7, 0.9}) {
-            starts.add(new double[]{parameter.low() + part * parameter.range()});
-        }
-        return new Hypothesis(cause, prior, List.of(parameter), Map.of(), starts, model);
+    static Hypothesis fixed(Fault fault, double prior, Map<String, Object> fixed, WireEffect left,
+            Diagnosis.ReadingModel model) {
+        return new Hypothesis(fault, prior, List.of(), fixed, (v, l, p) -> model.shown(v, l), p -> left);
     }
 
     Map<String, Object> named(double[] values) {

@@ -153,6 +153,12 @@ public final class OutputLaw {
         return Math.clamp(voltsOfValue.at(scale.fromLambda(lambda)), minVolts, maxVolts);
     }
 
+    /** How fast the mixture changes with the volts about here, λ/V. */
+    double slopeAt(double volts) {
+        double hair = 1e-4 * (highestVolts() - lowestVolts());
+        return (lambdaAt(volts + hair) - lambdaAt(volts - hair)) / (2 * hair);
+    }
+
     /** The lowest volts at which the law still tells mixtures apart, V. */
     public double lowestVolts() {
         return kind == Kind.TABLE ? Math.max(minVolts, points.getFirst().volts()) : minVolts;
@@ -187,17 +193,6 @@ public final class OutputLaw {
         }
         volts.add(highestVolts());
         return volts.stream().mapToDouble(Double::doubleValue).toArray();
-    }
-
-    /**
-     * The law as it looks at the far end of a wire that turns v into gain·v + shift.
-     *
-     * @param gain more than 0
-     * @param shift V
-     */
-    public OutputLaw seenThrough(double gain, double shift) {
-        List<Point> moved = points.stream().map(p -> new Point(gain * p.volts() + shift, p.value())).toList();
-        return new OutputLaw(id, name, kind, scale, moved, gain * minVolts + shift, gain * maxVolts + shift, source);
     }
 
     @Override

@@ -16,6 +16,11 @@ public record WireEffect(double gain, double shift, double ceiling) {
         return new WireEffect(gain, shift, Double.POSITIVE_INFINITY);
     }
 
+    /** The same, cut off above some volts at the pin. */
+    WireEffect under(double top) {
+        return new WireEffect(gain, shift, Math.min(ceiling, top));
+    }
+
     /** Volts at the reader's pin. */
     public double atPin(double output) {
         return Math.min(ceiling, gain * output + shift);

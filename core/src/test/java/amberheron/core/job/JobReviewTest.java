@@ -126,7 +126,7 @@ class JobReviewTest {
         }
         JobReview review = review(job);
         assertThat(review.state(Station.SCALE)).isEqualTo(LinkState.OUT_OF_TOLERANCE);
-        assertThat(review.diagnosis().orElseThrow().best().cause()).isEqualTo(Cause.GROUND_SHIFT);
+        assertThat(review.diagnosis().orElseThrow().best().fault().cause()).isEqualTo(Cause.GROUND_SHIFT);
         assertThat(review.chain().orElseThrow().shownLambda(0.9) - 0.9).isCloseTo(0.15 / 14.7, within(1e-3));
     }
 
@@ -148,8 +148,8 @@ class JobReviewTest {
             job = changes.get(random.nextInt(changes.size())).apply(job);
             JobReview fresh = new JobReview(job, shop);
             kept = new JobReview(job, shop, kept);
-            assertThat(kept.diagnosis().map(d -> d.best().cause()))
-                    .isEqualTo(fresh.diagnosis().map(d -> d.best().cause()));
+            assertThat(kept.diagnosis().map(d -> d.best().fault().cause()))
+                    .isEqualTo(fresh.diagnosis().map(d -> d.best().fault().cause()));
             assertThat(kept.scale().map(r -> r.worst())).isEqualTo(fresh.scale().map(r -> r.worst()));
             assertThat(kept.plan().steps()).isEqualTo(fresh.plan().steps());
             for (Station station : Station.values()) {

@@ -51,7 +51,7 @@ class DiagnosisTest {
     @Test
     void nothingWrong() {
         Diagnosis diagnosis = diagnose(DiagnosisTest::right);
-        assertThat(diagnosis.best().cause()).isEqualTo(Cause.NONE);
+        assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.NONE);
         assertThat(diagnosis.withinTolerance()).isTrue();
         assertThat(diagnosis.causes().stream().mapToDouble(Likelihood::probability).sum()).isCloseTo(1, within(1e-9));
     }
@@ -59,7 +59,7 @@ class DiagnosisTest {
     @Test
     void groundShift() {
         Diagnosis diagnosis = diagnose(v -> right(v + 0.075));
-        assertThat(diagnosis.best().cause()).isEqualTo(Cause.GROUND_SHIFT);
+        assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.GROUND_SHIFT);
         assertThat(parameter(diagnosis, "volts")).isCloseTo(0.075, within(0.004));
         SlopeOffset corrected = (SlopeOffset) requireNonNull(diagnosis.correctedSetting());
         assertThat(corrected.slope() * (2.5 + 0.075) + corrected.offset()).as("typed in, it shows the truth again")
@@ -71,11 +71,11 @@ class DiagnosisTest {
     void aReaderThatDoesNotHoldWhatWasNoted() {
         Reader noted = LOGGER.withSetting(new SlopeOffset(2, 10));
         Diagnosis right = Diagnostician.diagnose(LAW, noted, points(DiagnosisTest::right, 2, FIVE), KNOWN);
-        assertThat(right.best().cause()).isEqualTo(Cause.NONE);
+        assertThat(right.best().fault().cause()).isEqualTo(Cause.NONE);
         assertThat(right.withinTolerance()).isTrue();
         assertThat(right.settingHeld()).isFalse();
         Diagnosis held = Diagnostician.diagnose(LAW, noted, points(v -> 2 * v + 10, 2, FIVE), KNOWN);
-        assertThat(held.best().cause()).as("it shows what it was told").isNotEqualTo(Cause.WRONG_STOICH);
+        assertThat(held.best().fault().cause()).as("it shows what it was told").isNotEqualTo(Cause.WRONG_STOICH);
         assertThat(held.settingHeld()).isTrue();
         assertThat(diagnose(DiagnosisTest::right).settingHeld()).isTrue();
     }
@@ -85,7 +85,7 @@ class DiagnosisTest {
     void loadingIsAGain() {
         Diagnosis diagnosis = diagnose(
                 v -> right(InputLoading.effect(2200, 0, Double.POSITIVE_INFINITY, 54_000).atPin(v)));
-        assertThat(diagnosis.best().cause()).isEqualTo(Cause.GAIN);
+        assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.GAIN);
         assertThat(parameter(diagnosis, "factor")).isCloseTo(54 / 56.2, within(0.003));
     }
 
@@ -93,7 +93,7 @@ class DiagnosisTest {
     void pullUp() {
         Diagnosis diagnosis = diagnose(
                 v -> right(InputLoading.effect(2200, 5, 22_000, Double.POSITIVE_INFINITY).atPin(v)));
-        assertThat(diagnosis.best().cause()).isEqualTo(Cause.PULL_UP);
+        assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.PULL_UP);
         assertThat(parameter(diagnosis, "fraction")).isCloseTo(1 / 11.0, within(0.01));
         assertThat(parameter(diagnosis, "towardsVolts")).isCloseTo(5, within(0.3));
     }
@@ -101,42 +101,42 @@ class DiagnosisTest {
     @Test
     void anotherLawsSetting() {
         Diagnosis diagnosis = diagnose(v -> 2 * v + 10);
-        assertThat(diagnosis.best().cause()).isEqualTo(Cause.OTHER_LAW);
+        assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.OTHER_LAW);
         assertThat(diagnosis.best().parameters()).containsEntry("law", "two-v");
         assertThat(diagnosis.correctedSetting()).isEqualTo(SettingFinder.find(LAW, LOGGER).orElseThrow());
     }
 
     @Test
     void pointsSwapped() {
-        assertThat(diagnose(v -> 18 - (v - 0.5) * 2.375).best().cause()).isEqualTo(Cause.POINTS_SWAPPED);
+        assertThat(diagnose(v -> 18 - (v - 0.5) * 2.375).best().fault().cause()).isEqualTo(Cause.POINTS_SWAPPED);
     }
 
     /** The reader turns λ into AFR with the ratio of E85. */
     @Test
     void wrongStoichiometricRatio() {
         Diagnosis diagnosis = diagnose(v -> right(v) / 14.7 * 9.81);
-        assertThat(diagnosis.best().cause()).isEqualTo(Cause.WRONG_STOICH);
+        assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.WRONG_STOICH);
         assertThat(parameter(diagnosis, "stoich")).isCloseTo(9.81, within(0.05));
     }
 
     @Test
     void lambdaTakenForAfr() {
-        assertThat(diagnose(v -> right(v) / 14.7).best().cause()).isEqualTo(Cause.LAMBDA_AS_AFR);
+        assertThat(diagnose(v -> right(v) / 14.7).best().fault().cause()).isEqualTo(Cause.LAMBDA_AS_AFR);
         Reader lambda = Laws.reader(Form.SLOPE_OFFSET, MixtureScale.lambda(), 4, 10);
         List<CheckPoint> shownInAfr = points(DiagnosisTest::right, 3, FIVE);
-        assertThat(Diagnostician.diagnose(LAW, lambda, shownInAfr, KNOWN).best().cause())
+        assertThat(Diagnostician.diagnose(LAW, lambda, shownInAfr, KNOWN).best().fault().cause())
                 .isEqualTo(Cause.LAMBDA_AS_AFR);
     }
 
     @Test
     void voltsShownUnscaled() {
-        assertThat(diagnose(v -> v).best().cause()).isEqualTo(Cause.UNSCALED);
+        assertThat(diagnose(v -> v).best().fault().cause()).isEqualTo(Cause.UNSCALED);
     }
 
     @Test
     void inputRangeTooSmall() {
         Diagnosis diagnosis = diagnose(v -> right(Math.min(v, 3.3)));
-        assertThat(diagnosis.best().cause()).isEqualTo(Cause.CLIPPED);
+        assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.CLIPPED);
         assertThat(parameter(diagnosis, "maxVolts")).isCloseTo(3.3, within(0.05));
         assertThat(diagnosis.correctedSetting()).as("nothing typed brings back what was cut off").isNull();
     }
@@ -145,15 +145,15 @@ class DiagnosisTest {
     void narrowbandOnAWidebandInput() {
         Diagnosis diagnosis = Diagnostician.diagnose(LAW, LOGGER,
                 points(v -> right(LAW.lambdaAt(v) < 1 ? 0.9 : 0.02), 5, 0.5, 1.5, 2.5, 3.5, 4.5), KNOWN);
-        assertThat(diagnosis.best().cause()).isEqualTo(Cause.NARROWBAND);
+        assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.NARROWBAND);
         assertThat(diagnosis.correctedSetting()).isNull();
     }
 
     @Test
     void openShortedOrPlaceholderIsAConstant() {
-        assertThat(diagnose(v -> 14.7).best().cause()).isEqualTo(Cause.CONSTANT);
-        assertThat(diagnose(v -> right(0)).best().cause()).isEqualTo(Cause.CONSTANT);
-        assertThat(diagnose(v -> right(5)).best().cause()).as("shorted to the supply").isEqualTo(Cause.CONSTANT);
+        assertThat(diagnose(v -> 14.7).best().fault().cause()).isEqualTo(Cause.CONSTANT);
+        assertThat(diagnose(v -> right(0)).best().fault().cause()).isEqualTo(Cause.CONSTANT);
+        assertThat(diagnose(v -> right(5)).best().fault().cause()).as("shorted to the supply").isEqualTo(Cause.CONSTANT);
     }
 
     /** With no sensor many controllers put out their default: agreement there says nothing about the slope. */
@@ -171,7 +171,7 @@ class DiagnosisTest {
         double next = requireNonNull(before.nextPoint()).volts();
         List<CheckPoint> more = points(v -> right(v * 0.97), 7, 2.4, 2.5, 2.6, next);
         Diagnosis after = Diagnostician.diagnose(LAW, LOGGER, more, KNOWN);
-        assertThat(after.best().cause()).isEqualTo(Cause.GAIN);
+        assertThat(after.best().fault().cause()).isEqualTo(Cause.GAIN);
         assertThat(after.best().probability()).isGreaterThan(before.best().probability());
     }
 
@@ -180,7 +180,7 @@ class DiagnosisTest {
             @ForAll @IntRange(min = 1, max = 10_000) int seed) {
         Diagnosis diagnosis = Diagnostician.diagnose(LAW, LOGGER,
                 points(v -> right(v + shift), seed, 0.3, 1.2, 2.1, 3.3, 4.4), KNOWN);
-        assertThat(diagnosis.best().cause()).isEqualTo(Cause.GROUND_SHIFT);
+        assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.GROUND_SHIFT);
         assertThat(parameter(diagnosis, "volts")).isCloseTo(shift, within(0.008));
     }
 
@@ -188,7 +188,7 @@ class DiagnosisTest {
     @Test
     void aPointReadTwiceDoesNotRuleAShiftOut() {
         Diagnosis diagnosis = Diagnostician.diagnose(LAW, LOGGER, points(v -> right(v + 0.075), 7, 2.5, 2.5), KNOWN);
-        assertThat(diagnosis.causes()).extracting(Likelihood::cause).contains(Cause.GROUND_SHIFT, Cause.GAIN);
+        assertThat(diagnosis.causes()).extracting(l -> l.fault().cause()).contains(Cause.GROUND_SHIFT, Cause.GAIN);
     }
 
     @Test

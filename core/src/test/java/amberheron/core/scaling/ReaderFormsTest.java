@@ -104,16 +104,6 @@ class ReaderFormsTest {
         assertThat(LAW.richest()).isCloseTo(7.3125 / 14.7, within(1e-12));
     }
 
-    /** Law seen through a wire: what stood at v stands at gain·v + shift. */
-    @Test
-    void aLawSeenThroughAWireIsMovedNotBent() {
-        OutputLaw moved = LAW.seenThrough(0.96, 0.05);
-        for (double v = 0.2; v < 4.8; v += 0.4) {
-            assertThat(moved.lambdaAt(0.96 * v + 0.05)).isCloseTo(LAW.lambdaAt(v), within(1e-12));
-        }
-        assertThat(moved.maxVolts()).isCloseTo(4.85, within(1e-12));
-    }
-
     @Test
     void lawsAreEqualByWhatTheySay() {
         assertThat(Laws.afr("x", new Point(0, 10), new Point(5, 20)))

@@ -46,7 +46,7 @@ public final class ResultJson {
         ObjectNode out = Json.object();
         ArrayNode causes = out.putArray("causes");
         for (Diagnosis.Likelihood l : diagnosis.causes()) {
-            ObjectNode cause = causes.addObject().put("cause", l.cause().key()).put("probability", l.probability());
+            ObjectNode cause = causes.addObject().put("cause", l.fault().key()).put("probability", l.probability());
             ObjectNode parameters = cause.putObject("parameters");
             l.parameters().forEach((name, value) -> {
                 if (value instanceof Double number) {
@@ -56,6 +56,15 @@ public final class ResultJson {
                 }
             });
         }
+        out.put("misfit", diagnosis.misfit());
+        ArrayNode cannotTell = out.putArray("cannotTell");
+        if (!diagnosis.cannotTell().isEmpty()) {
+            ArrayNode together = cannotTell.addArray();
+            diagnosis.cannotTell().forEach(f -> together.add(f.key()));
+        }
+        ArrayNode doubtful = out.putArray("doubtful");
+        diagnosis.doubtful().forEach(d -> doubtful.addObject().put("row", d.row() + 1).put("expected", d.expected())
+                .put("exchangedWith", d.exchangedWith() == null ? null : d.exchangedWith() + 1));
         out.put("withinTolerance", diagnosis.withinTolerance());
         out.set("worstError", worst(diagnosis.worst()));
         ReaderSetting corrected = diagnosis.correctedSetting();

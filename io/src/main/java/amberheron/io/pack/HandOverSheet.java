@@ -311,7 +311,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         ReaderSetting corrected = d.correctedSetting();
         String verdict = d.withinTolerance() ? "within tolerance" : "out of tolerance";
         return say("%s, worst %s; likeliest: %s (%.0f %%)%s", verdict,
-                units.signed(mixture(d.worst().lambda()), stoich), d.best().cause().title(),
+                units.signed(mixture(d.worst().lambda()), stoich), d.best().fault().title(),
                 100 * d.best().probability(),
                 d.withinTolerance() || corrected != null ? "" : "; no setting can mend it")
                 + (simulated == 0 ? "" : "; " + simulated + " simulated points left out");

@@ -1,0 +1,50 @@
+package amberheron.core.scaling;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What is wrong in a chain: one link, or two at once.
+ *
+ * @param cause the link that lies, the one to mend first where there are two
+ * @param second the other one; null where there is none
+ */
+public record Fault(Cause cause, @Nullable Cause second) {
+    /** One link. */
+    public static Fault of(Cause cause) {
+        return new Fault(cause, null);
+    }
+
+    /** The name used in files: of two, joined in the order of the alphabet. */
+    public String key() {
+        return second == null
+                ? cause.key()
+                : cause.key().compareTo(second.key()) < 0
+                        ? cause.key() + "+" + second.key()
+                        : second.key() + "+" + cause.key();
+    }
+
+    /** The causes. */
+    public List<Cause> causes() {
+        return second == null ? List.of(cause) : List.of(cause, second);
+    }
+
+    /** A few words for a list. */
+    public String title() {
+        return second == null ? cause.title() : cause.title() + ", and " + lower(second.title());
+    }
+
+    /** What it is. */
+    public String meaning() {
+        return second == null ? cause.meaning() : cause.meaning() + " " + second.meaning();
+    }
+
+    /** What to do about it. */
+    public String remedy() {
+        return second == null ? cause.remedy() : cause.remedy() + " " + second.remedy();
+    }
+
+    private static String lower(String title) {
+        return Character.toLowerCase(title.charAt(0)) + title.substring(1);
+    }
+}

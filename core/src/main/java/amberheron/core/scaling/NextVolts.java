@@ -1,0 +1,114 @@
+package amberheron.core.scaling;
+
+import amberheron.core.scaling.Diagnosis.NextPoint;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Finds the voltage whose reading is expected to tell most of which fault it is: the mutual information between fault and
+ * reading, over all values of the parameters that the points leave likely.
+ */
+final class NextVolts {
+    private static final double STEP = 0.05;
+    /** A reading that tells less than this, in nats, is not worth taking. */
+    private static final double WORTH = 0.01;
+    /** What stands for a cause: its likeliest values only. */
+    private static final int MOST = 48;
+
+    private final OutputLaw law;
+    private final Evidence evidence;
+    private final List<Voice> voices = new ArrayList<>();
+
+    /** A fault with values of its parameters, and how likely the two are together. */
+    private record Voice(Fault fault, Evidence.Fit fit, double[] values, double probability) {
+        double shown(double volts, double lambda) {
+            return fit.hypothesis().model().shown(volts, lambda, values);
+        }
+    }
+
+    /** Of fits and how likely each is. */
+    NextVolts(OutputLaw law, Evidence evidence, Map<Evidence.Fit, Double> fits) {
+        this.law = law;
+        this.evidence = evidence;
+        fits.forEach((f, p) -> f.samples()
+                .forEach(s -> voices.add(new Voice(f.hypothesis().fault(), f, s.values(), p * s.part()))));
+        voices.sort(Comparator.comparingDouble(Voice::probability).reversed());
+        if (voices.size() > MOST) {
+            voices.subList(MOST, voices.size()).clear();
+        }
+    }
+
+    /** The voltage, and the two likeliest faults that it parts; null where none tells enough. */
+    @Nullable
+    NextPoint find(Fault first, List<Fault> others) {
+        double most = WORTH;
+        double best = Double.NaN;
+        double low = Math.ceil(law.lowestVolts() / STEP - 1e-9) * STEP;
+        double step = Math.max(STEP, (law.highestVolts() - low) / 100);
+        for (double v = low; v <= law.highestVolts() + 1e-9; v += step) {
+            double tells = tells(v);
+            if (tells > most * (1 + 1e-9)) {
+                most = tells;
+                best = v;
+            }
+        }
+        if (Double.isNaN(best)) {
+            return null;
+        }
+        double at = best;
+        Fault second = others.stream().filter(o -> apart(first, o, at)).findFirst().orElse(null);
+        return second == null ? null : new NextPoint(Math.round(best * 100) / 100.0, first, second);
+    }
+
+    /** Whether the likeliest values of two faults are shown three standard deviations apart there. */
+    private boolean apart(Fault a, Fault b, double volts) {
+        return voices.stream().filter(x -> x.fault().equals(a)).findFirst()
+                .flatMap(x -> voices.stream()
+                        .filter(y -> y.fault().equals(b) && distance(x, y, volts) > 3).findFirst())
+                .isPresent();
+    }
+
+    private double distance(Voice x, Voice y, double volts) {
+        double lambda = law.lambdaAt(volts);
+        return Math.abs(x.shown(volts, lambda) - y.shown(volts, lambda)) / evidence.sigma(x.fit(), volts, 0);
+    }
+
+    /** Mutual information between fault and reading at these volts, nats. */
+    private double tells(double volts) {
+        int n = voices.size();
+        double lambda = law.lambdaAt(volts);
+        double[] shown = new double[n];
+        double[] sigma = new double[n];
+        for (int i = 0; i < n; i++) {
+            Voice voice = voices.get(i);
+            shown[i] = voice.shown(volts, lambda);
+            double perVolt = (voice.shown(volts + 1e-3, lambda) - shown[i]) / 1e-3;
+            sigma[i] = evidence.sigma(voice.fit(), volts, perVolt);
+        }
+        double sum = 0;
+        double whole = 0;
+        for (int i = 0; i < n; i++) {
+            double all = 0;
+            double own = 0;
+            double ofFault = 0;
+            for (int j = 0; j < n; j++) {
+                // A reading that voice i would bring about, one standard deviation wide.
+                double t = (shown[i] - shown[j]) / Math.hypot(sigma[i], sigma[j]);
+                double density = voices.get(j).probability() * Math.exp(-t * t / 2) / sigma[j];
+                all += density;
+                if (voices.get(j).fault().equals(voices.get(i).fault())) {
+                    own += density;
+                    ofFault += voices.get(j).probability();
+                }
+            }
+            if (all > 0 && own > 0) {
+                sum += voices.get(i).probability() * Math.log(own / ofFault / all);
+            }
+            whole += voices.get(i).probability();
+        }
+        return sum / whole + Math.log(whole);
+    }
+}

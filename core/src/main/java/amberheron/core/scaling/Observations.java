@@ -1,0 +1,99 @@
+package amberheron.core.scaling;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.stream.IntStream;
+
+/**
+ * Check points as the diagnosis works with them: what was applied, what it means, what was shown, and how exactly each is
+ * known.
+ */
+final class Observations {
+    private final double[] volts;
+    private final double[] lambda;
+    private final double[] shown;
+    /** Standard deviation of the volts where the gauge told them; NaN where a meter did. */
+    private final double[] gauged;
+    /** Whether the gauge itself told the mixture, so that a meter's error does not move it. */
+    private final boolean[] told;
+    private final double digit;
+
+    private Observations(double[] volts, double[] lambda, double[] shown, double[] gauged, boolean[] told,
+            double digit) {
+        this.volts = volts;
+        this.lambda = lambda;
+        this.shown = shown;
+        this.gauged = gauged;
+        this.told = told;
+        this.digit = digit;
+    }
+
+    /** Of check points, one or more. */
+    static Observations of(OutputLaw law, List<CheckPoint> points) {
+        int n = points.size();
+        double step = CheckPoint
+                .lastDigit(points.stream().map(CheckPoint::truth).filter(Objects::nonNull).mapToDouble(t -> t));
+        double[] volts = points.stream().mapToDouble(p -> p.outputVolts(law)).toArray();
+        double[] gauged = new double[n];
+        boolean[] told = new boolean[n];
+        for (int i = 0; i < n; i++) {
+            double perVolt = Math.abs(law.scale().fromLambda(law.slopeAt(volts[i])));
+            gauged[i] = points.get(i).volts() != null ? Double.NaN : step / Math.sqrt(12) / Math.max(perVolt, 1e-9);
+            told[i] = points.get(i).truth() != null;
+        }
+        return new Observations(volts, points.stream().mapToDouble(p -> p.trueLambda(law)).toArray(),
+                points.stream().mapToDouble(CheckPoint::shown).toArray(), gauged, told,
+                CheckPoint.lastDigit(points.stream().mapToDouble(CheckPoint::shown)));
+    }
+
+    int size() {
+        return volts.length;
+    }
+
+    double volts(int i) {
+        return volts[i];
+    }
+
+    double lambda(int i) {
+        return lambda[i];
+    }
+
+    double shown(int i) {
+        return shown[i];
+    }
+
+    /** The last digit that the reader shows, in its own quantity. */
+    double digit() {
+        return digit;
+    }
+
+    /** Variance of the volts applied, V², for a meter that is off by so much. */
+    double variance(int i, double meter) {
+        return Double.isNaN(gauged[i]) ? meter * meter : gauged[i] * gauged[i];
+    }
+
+    /** Whether moving the volts moves the mixture that they stand for. */
+    boolean moves(int i) {
+        return !told[i];
+    }
+
+    /** At most so many of them, spread over their volts. */
+    Observations thinned(int most) {
+        if (size() <= most) {
+            return this;
+        }
+        int[] order = IntStream.range(0, size()).boxed().sorted((a, b) -> Double.compare(volts[a], volts[b]))
+                .mapToInt(i -> i).toArray();
+        int[] kept = IntStream.range(0, most).map(k -> order[(int) ((long) k * (size() - 1) / (most - 1))]).toArray();
+        boolean[] tells = new boolean[most];
+        for (int k = 0; k < most; k++) {
+            tells[k] = told[kept[k]];
+        }
+        return new Observations(picked(volts, kept), picked(lambda, kept), picked(shown, kept), picked(gauged, kept),
+                tells, digit);
+    }
+
+    private static double[] picked(double[] values, int[] kept) {
+        return IntStream.of(kept).mapToDouble(i -> values[i]).toArray();
+    }
+}

@@ -1,0 +1,307 @@
+package amberheron.core.scaling;
+
+import amberheron.core.mixture.MixtureScale;
+import amberheron.core.scaling.Diagnosis.ReadingModel;
+import amberheron.core.scaling.Hypothesis.Model;
+import amberheron.core.scaling.Hypothesis.Parameter;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
+import java.util.function.DoubleUnaryOperator;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Every way a chain may lie that check points can tell. Kinds of fault are equally likely before anything is measured: a
+ * choice, since nobody counted them. Two at once are rare.
+ */
+final class Suspects {
+    /** How likely it is that two links lie at once rather than one, all kinds together; from an audit of cases. */
+    private static final double BOTH = 0.03;
+    /** How unlikely an untouched chain is when the setting it was given is known to be wrong. */
+    private static final double UNLIKELY = 1e-3;
+    /** Another law that no catalogue holds. */
+    private static final double UNLISTED = 0.3;
+    /** Ratios that no fuel has. */
+    private static final double NO_FUEL = 0.3;
+    /**
+     * Ratios of fuels: petrol, light diesel, methane, propane, methanol, ethanol (Heywood, Internal Combustion Engine
+     * Fundamentals, table D.4), and petrol with 10, 25 and 85 % of ethanol by volume, blended by mass.
+     */
+    private static final List<Double> FUELS = List.of(14.6, 14.5, 17.2, 15.67, 6.47, 9.0, 14.1, 13.21, 9.81);
+    /** Supplies that inputs are pulled up to, V; common practice, no published source. */
+    private static final double[] RAILS = {3.3, 5, 12};
+    /** How sharp a switching output switches about λ 1, in λ; from memory. */
+    private static final double[] SWITCH = {0.004, 0.01, 0.02};
+    /** Shift, V: most are small, gross ones happen. */
+    private static final Parameter SHIFT = new Parameter("volts", -1.5, 1.5, 0, 0.15, 0.35);
+    /** Part of the volts that arrives: the same. */
+    private static final Parameter GAIN = new Parameter("factor", 0.4, 1.3, 1, 0.08, 0.35);
+
+    private final OutputLaw law;
+    private final Reader reader;
+    private final ReaderSetting right;
+    private final ReaderSetting set;
+    private final boolean settingIsRight;
+    private final Diagnostician.Surroundings surroundings;
+    private final Observations seen;
+
+    Suspects(OutputLaw law, Reader reader, ReaderSetting right, ReaderSetting set, boolean settingIsRight,
+            Diagnostician.Surroundings surroundings, Observations seen) {
+        this.law = law;
+        this.reader = reader;
+        this.right = right;
+        this.set = set;
+        this.settingIsRight = settingIsRight;
+        this.surroundings = surroundings;
+        this.seen = seen;
+    }
+
+    /** A way in which a setting is wrong: what is shown for volts at the pin. */
+    private record Mistake(Cause cause, double prior, Map<String, Object> fixed, DoubleUnaryOperator shown) {
+    }
+
+    /** What happens to the volts on their way, with one parameter. */
+    private record Way(Cause cause, Parameter parameter, Function<Double, WireEffect> effect) {
+    }
+
+    private static final List<Way> WAYS = List.of(
+            new Way(Cause.GROUND_SHIFT, SHIFT, p -> WireEffect.linear(1, p)),
+            new Way(Cause.GAIN, GAIN, p -> WireEffect.linear(p, 0)));
+
+    /** All of them. */
+    List<Hypothesis> all() {
+        List<Hypothesis> all = new ArrayList<>();
+        all.add(Hypothesis.fixed(Fault.of(Cause.NONE), settingIsRight ? 1 : UNLIKELY, Map.of(), WireEffect.NONE,
+                (v, l) -> shownBy(set, v)));
+        if (!settingIsRight) {
+            // What was noted need not be what the reader holds.
+            all.add(Hypothesis.fixed(Fault.of(Cause.NONE), 1, Map.of(), WireEffect.NONE, (v, l) -> shownBy(right, v)));
+        }
+        for (Way way : WAYS) {
+            all.add(on(way, Fault.of(way.cause()), 1, Map.of(), v -> shownBy(set, v)));
+        }
+        for (double rail : RAILS) {
+            all.add(new Hypothesis(Fault.of(Cause.PULL_UP), 1.0 / RAILS.length,
+                    List.of(Parameter.even("fraction", 0.005, 0.6)), Map.of("towardsVolts", rail),
+                    (v, l, p) -> shownBy(set, v + p[0] * (rail - v)),
+                    p -> WireEffect.linear(1 - p[0], p[0] * rail)));
+        }
+        all.addAll(flat());
+        for (double width : SWITCH) {
+            // About 0.9 V rich, near 0 V lean: common practice, no published source.
+            all.add(new Hypothesis(Fault.of(Cause.NARROWBAND), 1.0 / SWITCH.length,
+                    List.of(Parameter.even("richVolts", 0.6, 1.05), Parameter.even("leanVolts", 0, 0.3)),
+                    Map.of("width", width),
+                    (v, l, p) -> shownBy(set, p[1] + (p[0] - p[1]) / (1 + Math.exp((l - 1) / width))),
+                    p -> nothing()));
+        }
+        all.add(Hypothesis.fixed(Fault.of(Cause.UNSCALED), 1, Map.of(), WireEffect.NONE, (v, l) -> v));
+        List<Mistake> mistakes = mistakes();
+        mistakes.forEach(m -> all.add(Hypothesis.fixed(Fault.of(m.cause()), m.prior(), m.fixed(), WireEffect.NONE,
+                (v, l) -> m.shown().applyAsDouble(v))));
+        all.add(unlisted());
+        if (freeRatio() != null) {
+            all.add(new Hypothesis(Fault.of(Cause.WRONG_STOICH), NO_FUEL, List.of(Parameter.even("stoich", 5, 18)),
+                    Map.of(), freeRatio(), p -> WireEffect.NONE));
+        }
+        all.addAll(pairs(mistakes, all.stream().mapToDouble(Hypothesis::prior).sum()));
+        return all;
+    }
+
+    private static Hypothesis on(Way way, Fault fault, double prior, Map<String, Object> fixed,
+            DoubleUnaryOperator shown) {
+        return new Hypothesis(fault, prior, List.of(way.parameter()), fixed,
+                (v, l, p) -> shown.applyAsDouble(way.effect().apply(p[0]).atPin(v)), p -> way.effect().apply(p[0]));
+    }
+
+    /** Two links at once: a wrong setting, or none, with what happens on the way. */
+    private List<Hypothesis> pairs(List<Mistake> mistakes, double singles) {
+        List<Cause> causes = mistakes.stream().map(Mistake::cause).distinct().toList();
+        double each = BOTH * singles / (WAYS.size() * causes.size() + 1);
+        List<Hypothesis> pairs = new ArrayList<>();
+        for (Mistake m : mistakes) {
+            double share = m.prior()
+                    / mistakes.stream().filter(o -> o.cause() == m.cause()).mapToDouble(Mistake::prior).sum();
+            WAYS.forEach(w -> pairs.add(on(w, new Fault(m.cause(), w.cause()), each * share, m.fixed(), m.shown())));
+        }
+        pairs.add(new Hypothesis(new Fault(Cause.GROUND_SHIFT, Cause.GAIN), each, List.of(SHIFT, GAIN), Map.of(),
+                (v, l, p) -> shownBy(set, p[1] * v + p[0]), p -> WireEffect.linear(p[1], p[0])));
+        return pairs;
+    }
+
+    /** A way on which the mixture does not arrive. */
+    private WireEffect nothing() {
+        return WireEffect.NONE.under(law.lowestVolts());
+    }
+
+    private double shownBy(ReaderSetting setting, double pin) {
+        return setting.at(reader.input().clipped(pin));
+    }
+
+    private double asLambda(double pin) {
+        return reader.scale().toLambda(shownBy(right, pin));
+    }
+
+    /** Readings that stop following the mixture: everywhere, or above some volts. */
+    private List<Hypothesis> flat() {
+        List<Hypothesis> flat = new ArrayList<>();
+        double a = shownBy(set, law.lowestVolts());
+        double b = shownBy(set, law.highestVolts());
+        double margin = Math.abs(a - b) / 2;
+        // Open or shorted, it rests at an end of the input more often than anywhere between.
+        for (double end : new double[]{reader.input().minVolts(), reader.input().maxVolts()}) {
+            flat.add(Hypothesis.fixed(Fault.of(Cause.CONSTANT), 0.25, Map.of("shown", set.at(end)), nothing(),
+                    (v, l) -> set.at(end)));
+        }
+        flat.add(new Hypothesis(Fault.of(Cause.CONSTANT), 0.5,
+                List.of(Parameter.even("shown", Math.min(a, b) - margin, Math.max(a, b) + margin)), Map.of(),
+                (v, l, p) -> p[0], p -> nothing()));
+        double low = law.lowestVolts();
+        double high = law.highestVolts();
+        double top = Double.NEGATIVE_INFINITY;
+        double foot = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < seen.size(); i++) {
+            top = Math.clamp(seen.volts(i), Math.max(low, top), high);
+            foot = Math.clamp(seen.volts(i), low, Math.min(high, foot));
+        }
+        double whole = high - low;
+        if (foot > low) {
+            // Below all that was tested it leaves one reading.
+            flat.add(clipped((foot - low) / whole, low, foot));
+        }
+        if (top > foot) {
+            flat.add(clipped((top - foot) / whole, foot, top));
+        }
+        if (top < high) {
+            // Above what was tested it leaves no trace, so it is as likely as that is wide.
+            double from = top;
+            for (double part : new double[]{0.1, 0.3, 0.5, 0.7, 0.9}) {
+                double at = from + part * (high - from);
+                flat.add(Hypothesis.fixed(Fault.of(Cause.CLIPPED), (high - from) / whole / 5, Map.of("maxVolts", at),
+                        WireEffect.NONE.under(at), (v, l) -> shownBy(set, Math.min(v, at))));
+            }
+        }
+        return flat;
+    }
+
+    private Hypothesis clipped(double prior, double from, double to) {
+        return new Hypothesis(Fault.of(Cause.CLIPPED), prior, List.of(Parameter.even("maxVolts", from, to)), Map.of(),
+                (v, l, p) -> shownBy(set, Math.min(v, p[0])), p -> WireEffect.NONE.under(p[0]));
+    }
+
+    private List<Mistake> mistakes() {
+        List<Mistake> all = new ArrayList<>();
+        TreeSet<Double> mirrors = new TreeSet<>(Comparator.comparingLong(sum -> Math.round(sum * 1000)));
+        mirrors.add(law.points().getFirst().volts() + law.points().getLast().volts());
+        mirrors.add(law.lowestVolts() + law.highestVolts());
+        if (right instanceof ReaderSetting.TwoPoint t) {
+            mirrors.add(t.v1() + t.v2());
+        }
+        for (double sum : mirrors) {
+            // The line goes on beyond the two points, so the mirrored volts are not held to the input.
+            all.add(new Mistake(Cause.POINTS_SWAPPED, 1.0 / mirrors.size(), Map.of(),
+                    v -> right.at(sum - reader.input().clipped(v))));
+        }
+        boolean readsLambda = reader.scale() instanceof MixtureScale.Lambda;
+        List<Double> takenFor = readsLambda ? ratios() : List.of(1.0);
+        for (double stoich : takenFor) {
+            // An AFR reader shows λ whatever ratio was meant.
+            all.add(new Mistake(Cause.LAMBDA_AS_AFR, 1.0 / takenFor.size(), Map.of(), v -> asLambda(v) * stoich));
+        }
+        List<Double> wrong = ratios().stream().filter(r -> Math.abs(r / ownRatio() - 1) > Tolerance.LAMBDA).toList();
+        for (double stoich : freeRatio() == null ? List.<Double>of() : wrong) {
+            Model model = requireRatio();
+            all.add(new Mistake(Cause.WRONG_STOICH, (1 - NO_FUEL) / wrong.size(), Map.of("stoich", stoich),
+                    v -> model.shown(v, 1, new double[]{stoich})));
+        }
+        all.addAll(otherLaws());
+        return all;
+    }
+
+    private double ownRatio() {
+        return reader.scale() instanceof MixtureScale.Afr a
+                ? a.stoich()
+                : law.scale() instanceof MixtureScale.Afr b ? b.stoich() : 1;
+    }
+
+    /** What is shown with a ratio that does not belong there; null where no ratio is in the chain. */
+    private @Nullable Model freeRatio() {
+        if (reader.scale() instanceof MixtureScale.Afr) {
+            return (v, l, p) -> asLambda(v) * p[0];
+        }
+        return law.scale() instanceof MixtureScale.Afr afr ? (v, l, p) -> asLambda(v) * afr.stoich() / p[0] : null;
+    }
+
+    private Model requireRatio() {
+        Model model = freeRatio();
+        if (model == null) {
+            throw new IllegalStateException("no ratio in the chain");
+        }
+        return model;
+    }
+
+    /** Ratios that λ may have been turned into AFR with. */
+    private List<Double> ratios() {
+        TreeSet<Double> ratios = new TreeSet<>(Comparator.comparingLong(r -> Math.round(r * 100)));
+        ratios.add(14.7);
+        if (law.scale() instanceof MixtureScale.Afr afr) {
+            ratios.add(afr.stoich());
+        }
+        Double fuel = surroundings.fuelStoich();
+        if (fuel != null) {
+            ratios.add(fuel);
+        }
+        ratios.addAll(FUELS);
+        return List.copyOf(ratios);
+    }
+
+    private List<Mistake> otherLaws() {
+        Map<String, ReaderSetting> others = new LinkedHashMap<>();
+        for (OutputLaw other : surroundings.otherLaws()) {
+            SettingFinder.find(other, reader).filter(s -> differ(s, right))
+                    .ifPresent(s -> others.put(other.id(), s));
+        }
+        double low = Math.max(law.lowestVolts(), reader.input().minVolts());
+        double high = Math.min(law.highestVolts(), reader.input().maxVolts());
+        List<Mistake> all = new ArrayList<>();
+        others.forEach((id, s) -> {
+            double slope = reader.scale().toLambda(s.at(high) - s.at(low)) / (high - low);
+            all.add(new Mistake(Cause.OTHER_LAW, (1 - UNLISTED) / others.size(),
+                    Map.of("slope", slope, "offset", reader.scale().toLambda(s.at(low)) - slope * low, "law", id),
+                    v -> shownBy(s, v)));
+        });
+        return all;
+    }
+
+    /** Whether two settings part by more than the trade's tolerance anywhere that both are used. */
+    private boolean differ(ReaderSetting one, ReaderSetting other) {
+        double low = Math.max(law.lowestVolts(), reader.input().minVolts());
+        double high = Math.min(law.highestVolts(), reader.input().maxVolts());
+        for (int i = 0; i <= 20; i++) {
+            double v = low + (high - low) * i / 20;
+            if (Math.abs(reader.scale().toLambda(one.at(v) - other.at(v))) > Tolerance.LAMBDA) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** A straight law of which nobody has a list, by slope and offset. */
+    private Hypothesis unlisted() {
+        double low = law.lowestVolts();
+        double high = law.highestVolts();
+        // About λ 0.6 to 1.4 from end to end, either way seldom; common practice, no published source.
+        double steep = 0.8 / (high - low);
+        double start = 0.6 - low * steep;
+        return new Hypothesis(Fault.of(Cause.OTHER_LAW), UNLISTED,
+                List.of(new Parameter("slope", -2 * steep, 3 * steep, steep, 0.25 * steep, 0.3),
+                        new Parameter("offset", start - 1.5, start + 2, start, 0.12, 0.3)),
+                Map.of(),
+                (v, l, p) -> reader.scale().fromLambda(p[1] + p[0] * reader.input().clipped(v)),
+                p -> WireEffect.NONE);
+    }
+}
