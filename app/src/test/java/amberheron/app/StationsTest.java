@@ -251,7 +251,7 @@ class StationsTest extends WindowTest {
         assertThat(session.job().law()).isNotNull();
         find("reader table");
         assertThat(Objects.requireNonNull(session.job().reader()).id()).isEqualTo("ecu-table-8");
-        find("type the setting, check points");
+        find("type this into the reader");
         assertThat(shows("Type this into the reader")).isTrue();
     }
 

@@ -37,9 +37,11 @@ public record ScaleTrial(OutputLaw law, Reader reader, List<OutputLaw> catalogue
             "lambda-as-afr", "unscaled", "ground-shift", "gain", "pull-up", "clipped", "narrowband", "constant");
     /** Two at once. */
     public static final List<String> PAIRS = List.of("gain+ground-shift", "ground-shift+other-law", "gain+other-law",
-            "ground-shift+points-swapped", "ground-shift+wrong-stoich", "gain+wrong-stoich", "ground-shift+lambda-as-afr");
+            "ground-shift+points-swapped", "ground-shift+wrong-stoich", "gain+wrong-stoich",
+            "ground-shift+lambda-as-afr");
     static final double[] RATIOS = {14.7, 14.6, 14.5, 17.2, 15.67, 6.47, 9.0, 14.1, 9.81};
     static final double[] RAILS = {3.3, 5, 12};
+    private static final List<Reader.Form> FORMS = List.of(Reader.Form.values());
     private static final Source MADE = Source.practice("made up for a trial");
     private static final int MOST_POINTS = 10;
 
@@ -81,9 +83,11 @@ public record ScaleTrial(OutputLaw law, Reader reader, List<OutputLaw> catalogue
         ReaderSetting right = SettingFinder.find(law, reader).orElseThrow();
         Pin pin = (v, l) -> v;
         DoubleUnaryOperator setting = right::at;
-        for (String fault : kind.split("\\+")) {
-            Pin way = way(fault, law, reader, random);
-            DoubleUnaryOperator mistake = way == null ? mistake(fault, law, reader, right, catalogue, random) : null;
+        for (String fault : List.of(kind.split("\\+", -1))) {
+            Pin way = way(fault, law, reader, kind.contains("+"), random);
+            DoubleUnaryOperator mistake = way == null
+                    ? mistake(fault, law, reader, right, catalogue, kind.contains("+"), random)
+                    : null;
             pin = way == null ? pin : after(pin, way);
             setting = mistake == null ? setting : mistake;
             if (way == null && mistake == null) {
@@ -99,7 +103,7 @@ public record ScaleTrial(OutputLaw law, Reader reader, List<OutputLaw> catalogue
         return (v, l) -> then.at(first.at(v, l), l);
     }
 
-    private static OutputLaw law(String id, Random random) {
+    static OutputLaw law(String id, Random random) {
         double low = 0.6 * random.nextDouble();
         double high = 4.2 + 0.8 * random.nextDouble();
         double rich = 0.55 + 0.2 * random.nextDouble();
@@ -123,7 +127,7 @@ public record ScaleTrial(OutputLaw law, Reader reader, List<OutputLaw> catalogue
     private static Reader reader(Random random) {
         boolean lambda = random.nextBoolean();
         Integer bits = random.nextInt(3) == 0 ? null : Integer.valueOf(random.nextBoolean() ? 10 : 12);
-        return new Reader("r", "r", Reader.Form.values()[random.nextInt(Reader.Form.values().length)],
+        return new Reader("r", "r", FORMS.get(random.nextInt(FORMS.size())),
                 lambda ? MixtureScale.lambda() : MixtureScale.afr(14.7), lambda ? 4 : 3, new ReaderInput(0, 5, bits),
                 null, null, MADE);
     }
@@ -133,79 +137,76 @@ public record ScaleTrial(OutputLaw law, Reader reader, List<OutputLaw> catalogue
         return least * Math.pow(most / least, random.nextDouble());
     }
 
-    private static @Nullable Pin way(String fault, OutputLaw law, Reader reader, Random random) {
-        switch (fault) {
-            case "none" -> {
-                return (v, l) -> v;
-            }
+    private static @Nullable Pin way(String fault, OutputLaw law, Reader reader, boolean beside, Random random) {
+        return switch (fault) {
+            case "none" -> (v, l) -> v;
             case "ground-shift" -> {
-                double shift = scaled(0.02, 1, random) * (random.nextBoolean() ? 1 : -1);
-                return (v, l) -> v + shift;
+                double shift = scaled(beside ? 0.05 : 0.02, 1, random) * (random.nextBoolean() ? 1 : -1);
+                yield (v, l) -> v + shift;
             }
             case "gain" -> {
                 double factor = random.nextInt(4) > 0
-                        ? 1 - scaled(0.012, 0.45, random)
-                        : 1 + scaled(0.012, 0.2, random);
-                return (v, l) -> v * factor;
+                        ? 1 - scaled(beside ? 0.03 : 0.012, 0.45, random)
+                        : 1 + scaled(beside ? 0.03 : 0.012, 0.2, random);
+                yield (v, l) -> v * factor;
             }
             case "pull-up" -> {
                 double rail = RAILS[random.nextInt(RAILS.length)];
                 double part = scaled(0.01, 0.4, random);
-                return (v, l) -> v + part * (rail - v);
+                yield (v, l) -> v + part * (rail - v);
             }
             case "clipped" -> {
                 double top = law.lowestVolts() + random.nextDouble() * (law.highestVolts() - law.lowestVolts());
-                return (v, l) -> Math.min(v, top);
+                yield (v, l) -> Math.min(v, top);
             }
             case "narrowband" -> {
                 double rich = 0.75 + 0.2 * random.nextDouble();
                 double lean = 0.15 * random.nextDouble();
                 double width = 0.004 + 0.016 * random.nextDouble();
-                return (v, l) -> lean + (rich - lean) / (1 + Math.exp((l - 1) / width));
+                yield (v, l) -> lean + (rich - lean) / (1 + Math.exp((l - 1) / width));
             }
             case "constant" -> {
                 double rest = random.nextInt(3) == 0
                         ? 5 * random.nextInt(2)
                         : law.lowestVolts() + random.nextDouble() * (law.highestVolts() - law.lowestVolts());
-                return (v, l) -> reader.input().clipped(rest);
+                yield (v, l) -> reader.input().clipped(rest);
             }
-            default -> {
-                return null;
-            }
-        }
+            default -> null;
+        };
     }
 
     private static @Nullable DoubleUnaryOperator mistake(String fault, OutputLaw law, Reader reader,
-            ReaderSetting right, List<OutputLaw> catalogue, Random random) {
+            ReaderSetting right, List<OutputLaw> catalogue, boolean listed, Random random) {
         MixtureScale scale = reader.scale();
         double ratio = RATIOS[random.nextInt(RATIOS.length)];
-        switch (fault) {
+        return switch (fault) {
             case "other-law" -> {
-                OutputLaw other = random.nextInt(10) < 6 ? catalogue.get(random.nextInt(3)) : law("unlisted", random);
+                // With a second fault a law that nobody lists is another such law: that cannot be told by anybody.
+                OutputLaw other = listed || random.nextInt(10) < 6
+                        ? catalogue.get(random.nextInt(3))
+                        : law("unlisted", random);
                 ReaderSetting copied = SettingFinder.find(other, reader).orElseThrow();
-                return copied::at;
+                yield copied::at;
             }
             case "points-swapped" -> {
                 double sum = law.points().getFirst().volts() + law.points().getLast().volts();
-                return v -> right.at(sum - v);
+                yield v -> right.at(sum - v);
             }
             case "wrong-stoich" -> {
                 if (Math.abs(ratio / 14.7 - 1) < 0.02
-                        || scale instanceof MixtureScale.Lambda && law.scale() instanceof MixtureScale.Lambda) {
-                    return null;
+                        || (scale instanceof MixtureScale.Lambda && law.scale() instanceof MixtureScale.Lambda)) {
+                    yield null;
                 }
                 double factor = scale instanceof MixtureScale.Lambda ? 14.7 / ratio : ratio / 14.7;
-                return v -> right.at(v) * factor;
+                yield v -> right.at(v) * factor;
             }
             case "lambda-as-afr" -> {
                 double factor = scale instanceof MixtureScale.Lambda ? 14.7 : 1 / 14.7;
-                return v -> right.at(v) * factor;
+                yield v -> right.at(v) * factor;
             }
-            case "unscaled" -> {
-                return v -> v;
-            }
+            case "unscaled" -> v -> v;
             default -> throw new IllegalArgumentException(fault);
-        }
+        };
     }
 
     private static List<CheckPoint> points(OutputLaw law, Reader reader, Chain chain, double noise, Random random) {
@@ -217,7 +218,8 @@ public record ScaleTrial(OutputLaw law, Reader reader, List<OutputLaw> catalogue
         for (int i = 0; i < count; i++) {
             double volts = low + (high - low) * (i + random.nextDouble()) / count;
             double lambda = law.lambdaAt(volts);
-            double sensed = reader.input().sensed(chain.pin().at(volts, lambda) + noise / Math.sqrt(2) * random.nextGaussian());
+            double sensed = reader.input()
+                    .sensed(chain.pin().at(volts, lambda) + noise / Math.sqrt(2) * random.nextGaussian());
             double digit = reader.scale() instanceof MixtureScale.Lambda ? 1000 : 100;
             double gauged = law.scale() instanceof MixtureScale.Lambda ? 1000 : 100;
             double metered = Math.rint(1000 * (volts + noise / Math.sqrt(2) * random.nextGaussian())) / 1000;

@@ -13,6 +13,8 @@ import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -23,14 +25,17 @@ class ScpiMeterTest {
     private static final int PATIENCE = 300;
 
     /** An instrument that misbehaves: each connection is answered by the next of these, after a proper identity. */
-    private record Rude(ServerSocket listening, AtomicInteger calls) implements AutoCloseable {
+    private record Rude(ServerSocket listening, AtomicInteger calls, List<Socket> held) implements AutoCloseable {
         static Rude answering(String... answers) throws IOException {
             ServerSocket server = new ServerSocket(0, 4, InetAddress.getLoopbackAddress());
             AtomicInteger calls = new AtomicInteger();
+            // One that nobody holds is closed when memory is tidied up.
+            List<Socket> held = new CopyOnWriteArrayList<>();
             Thread thread = new Thread(() -> {
                 for (String answer : answers) {
                     try {
                         Socket caller = server.accept();
+                        held.add(caller);
                         calls.incrementAndGet();
                         caller.getInputStream().read(new byte[64]);
                         send(caller, "Maker,M-1,0,1\n");
@@ -46,7 +51,7 @@ class ScpiMeterTest {
             });
             thread.setDaemon(true);
             thread.start();
-            return new Rude(server, calls);
+            return new Rude(server, calls, held);
         }
 
         private static void send(Socket to, String words) throws IOException {
@@ -61,6 +66,9 @@ class ScpiMeterTest {
         @Override
         public void close() throws IOException {
             listening.close();
+            for (Socket socket : held) {
+                socket.close();
+            }
         }
     }
 

@@ -15,7 +15,12 @@ import amberheron.core.placement.PlaceSchools;
 import amberheron.core.placement.PlaceSearch;
 import amberheron.core.placement.Segment;
 import amberheron.core.placement.Site;
+import amberheron.bench.ScaleOracle;
+import amberheron.bench.ScaleTrial;
+import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.Diagnostician;
+import amberheron.core.scaling.ReaderSetting;
+import amberheron.core.scaling.Tolerance;
 import amberheron.io.UnusableInput;
 import amberheron.io.catalogue.Catalogue;
 import java.io.BufferedReader;
@@ -57,6 +62,10 @@ final class Benchmark implements Callable<Integer> {
     private static final int SEARCHES = 60;
     private static final int STARTS = 7;
     private static final int TRIALS = 1000;
+    /** Chains of each kind of fault, and how many of them are compared with the best that could be said. */
+    private static final int CHAINS = 300;
+    private static final int COMPARED = 40;
+    private static final int BINS = 10;
     private static final int LIVES = 2000;
     private static final int DAY_LINES = 8_640_000;
 
@@ -101,6 +110,7 @@ final class Benchmark implements Callable<Integer> {
         report(out, "diagnosis of one check set, warm", diagnosis, "aim: under 5 ms");
         report(out, "search of a whole run, 1 mm by 1°, warm", search, "aim: under 50 ms");
         trials(out);
+        chains(out);
         lives(out);
         stream(out);
         List<String> flags = new ArrayList<>(ManagementFactory.getRuntimeMXBean().getInputArguments());
@@ -159,6 +169,66 @@ final class Benchmark implements Callable<Integer> {
         out.printf(Locale.ROOT, "%-46s %8d          cannot be seen there%n",
                 "the same on displays that end at their top",
                 hidden);
+    }
+
+    /** Blind trials of chains: one fault of each kind as often, then two at once. */
+    private static void chains(PrintWriter out) {
+        int cases = CHAINS * ScaleTrial.SINGLE.size();
+        int right = 0;
+        int sure = 0;
+        int sureAndWrong = 0;
+        int accused = 0;
+        int offered = 0;
+        int wronglyOffered = 0;
+        int single = 0;
+        int best = 0;
+        int compared = 0;
+        double[] said = new double[BINS];
+        int[] was = new int[BINS];
+        for (String kind : ScaleTrial.SINGLE) {
+            for (int i = 0; i < CHAINS; i++) {
+                ScaleTrial trial = ScaleTrial.of(kind, i);
+                Diagnosis diagnosis = trial.diagnosed();
+                boolean named = diagnosis.best().fault().key().equals(kind);
+                double probability = diagnosis.best().probability();
+                right += named ? 1 : 0;
+                sure += probability > Diagnosis.SURE ? 1 : 0;
+                sureAndWrong += !named && probability > Diagnosis.SURE ? 1 : 0;
+                accused += !named && probability > Diagnosis.SURE && kind.equals("none") ? 1 : 0;
+                int bin = Math.min(BINS - 1, (int) (probability * BINS));
+                said[bin] += probability;
+                was[bin] += named ? 1 : 0;
+                ReaderSetting typed = diagnosis.correctedSetting();
+                offered += typed != null ? 1 : 0;
+                wronglyOffered += typed != null && trial.worstWith(typed) > Tolerance.LAMBDA ? 1 : 0;
+                if (i < COMPARED) {
+                    compared++;
+                    single += diagnosis.causes().stream().map(Diagnosis.Likelihood::fault)
+                            .filter(f -> f.second() == null).findFirst().filter(f -> f.key().equals(kind)).isPresent()
+                                    ? 1
+                                    : 0;
+                    best += ScaleOracle.best(trial).equals(kind) ? 1 : 0;
+                }
+            }
+        }
+        double apart = IntStream.range(0, BINS).mapToDouble(b -> Math.abs(said[b] - was[b])).sum() / cases;
+        out.printf(Locale.ROOT, "%-46s %7.2f %%          of %d, %d sure%n", "chains: first cause right",
+                100.0 * right / cases, cases, sure);
+        out.printf(Locale.ROOT, "%-46s %7.2f %%          %.2f %% by one that knows how they are made, of %d%n",
+                "the same among single causes", 100.0 * single / compared, 100.0 * best / compared, compared);
+        out.printf(Locale.ROOT, "%-46s %7.2f %%          aim: at most 1 %%%n", "wrong where more than 90 % sure",
+                100.0 * sureAndWrong / cases);
+        out.printf(Locale.ROOT, "%-46s %9.4f        aim: at most 0.02%n", "expected calibration error", apart);
+        out.printf(Locale.ROOT, "%-46s %8d          of %d, aim: 1 of 1,000%n", "sound chains accused", accused, CHAINS);
+        out.printf(Locale.ROOT, "%-46s %8d          of %d offered%n", "settings that do not keep the tolerance",
+                wronglyOffered, offered);
+        int pairs = CHAINS / 2 * ScaleTrial.PAIRS.size();
+        long deceived = ScaleTrial.PAIRS.stream().mapToLong(kind -> IntStream.range(0, CHAINS / 2).filter(i -> {
+            Diagnosis d = ScaleTrial.of(kind, i).diagnosed();
+            return !d.best().fault().key().equals(kind) && d.best().probability() > Diagnosis.SURE;
+        }).count()).sum();
+        out.printf(Locale.ROOT, "%-46s %7.2f %%          of %d, aim: at most 3 %%%n",
+                "two at once: wrong where more than 90 % sure", 100.0 * deceived / pairs, pairs);
     }
 
     /** Simulated lives of sensors, their ageing drawn otherwise than the outlook believes: skewed, a few much faster. */

@@ -22,7 +22,7 @@ final class ErrorPlot extends Drawing {
     private final Session session;
 
     ErrorPlot(Session session) {
-        super(150);
+        super(126);
         this.session = session;
     }
 

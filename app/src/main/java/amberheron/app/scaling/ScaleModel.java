@@ -26,7 +26,14 @@ import amberheron.bench.SimulatedBench;
 import amberheron.core.finding.Source;
 import amberheron.core.job.Job;
 import amberheron.core.job.Station;
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.mixture.MixtureScale;
+import amberheron.io.csv.CheckPointCsv;
+import amberheron.io.pack.HandOverPack;
+import java.nio.file.Path;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import amberheron.core.scaling.Cause;
 import amberheron.core.scaling.Fault;
 import amberheron.core.scaling.CheckPoint;
@@ -52,6 +59,10 @@ import java.util.Optional;
 
 /** What the Scale station says. */
 public final class ScaleModel implements StationModel {
+    static final String CHECK = "scale.leaf.check";
+    static final String LAW = "scale.leaf.law";
+    static final String TYPE = "scale.leaf.type";
+    static final String LINK = "scale.leaf.link";
     private static final int WANTED = 4;
     static final QuantityField VOLTS = QuantityField.of("Applied", Unit.VOLT, 0, 5);
 
@@ -82,7 +93,9 @@ public final class ScaleModel implements StationModel {
         if (law == null) {
             return Optional.empty();
         }
-        Optional<Double> splits = session.review().diagnosis().map(Diagnosis::nextPoint).map(n -> n.volts());
+        Optional<Double> splits = session.review().diagnosis()
+                .filter(d -> !d.withinTolerance() || session.review().points().size() >= WANTED)
+                .map(Diagnosis::nextPoint).map(n -> n.volts());
         if (splits.isPresent()) {
             return splits;
         }
@@ -128,31 +141,57 @@ public final class ScaleModel implements StationModel {
     }
 
     /**
-     * Adds a point as typed; without volts it is what the controller on the desk says just now.
+     * A check point as it is typed.
+     *
+     * @param gauge what the controller's own gauge shows, in its own quantity
+     */
+    record Typed(String volts, String gauge, String shown, CheckPoint.@Nullable Engine engine) {
+        Typed(String volts, String shown) {
+            this(volts, "", shown, null);
+        }
+    }
+
+    /**
+     * Adds a point as typed; without volts or gauge it is what the controller on the desk says just now.
      *
      * @return what is wrong with it; empty when it was added
      */
-    String add(Session session, String typedVolts, String typedShown) {
+    String add(Session session, Typed typed) {
         Reader reader = session.job().reader();
-        if (reader == null) {
-            return "Choose a reader first.";
+        OutputLaw law = session.job().law();
+        if (reader == null || law == null) {
+            return reader == null ? "Choose a reader first." : "Choose the output law first.";
         }
-        if (typedVolts.isBlank() && session.controller().connected()) {
-            return addFromController(session, reader, typedShown);
+        boolean gauged = !typed.gauge().isBlank();
+        if (typed.volts().isBlank() && !gauged && session.controller().connected()) {
+            return addFromController(session, reader, typed);
         }
-        if (VOLTS.parse(typedVolts, 1) instanceof Parsed.Bad bad) {
+        Parsed volts = typed.volts().isBlank() && gauged ? new Parsed.Value(Double.NaN) : VOLTS.parse(typed.volts(), 1);
+        if (volts instanceof Parsed.Bad bad) {
             return bad.message();
         }
-        Parsed shown = shownField(reader).parse(typedShown, 1);
+        MixtureScale own = Objects.requireNonNullElse(session.job().gauge(), law.scale());
+        Parsed truth = gauged ? gaugeField(own).parse(typed.gauge(), 1) : new Parsed.Value(Double.NaN);
+        if (truth instanceof Parsed.Bad bad) {
+            return bad.message();
+        }
+        Parsed shown = shownField(reader).parse(typed.shown(), 1);
         if (shown instanceof Parsed.Bad bad) {
             return bad.message();
         }
-        add(session, new CheckPoint(((Parsed.Value) VOLTS.parse(typedVolts, 1)).si(), null,
-                ((Parsed.Value) shown).si(), "", session.typed()));
+        double applied = ((Parsed.Value) volts).si();
+        double told = law.scale().fromLambda(own.toLambda(((Parsed.Value) truth).si()));
+        add(session, new CheckPoint(Double.isNaN(applied) ? null : Double.valueOf(applied),
+                Double.isNaN(told) ? null : Double.valueOf(told), ((Parsed.Value) shown).si(), "", session.typed(),
+                typed.engine()));
         return "";
     }
 
-    private static String addFromController(Session session, Reader reader, String typedShown) {
+    private static QuantityField gaugeField(MixtureScale scale) {
+        return QuantityField.of("Gauge, in " + scale.label(), Unit.ONE, scale.fromLambda(0.3), scale.fromLambda(3));
+    }
+
+    private static String addFromController(Session session, Reader reader, Typed typed) {
         ControllerDesk desk = session.controller();
         OutputLaw law = session.job().law();
         Optional<Report> live = desk.live();
@@ -169,12 +208,13 @@ public final class ScaleModel implements StationModel {
         if (lambda == null && live.get().volts() == null) {
             return "The controller sends neither mixture nor volts: enter the volts.";
         }
-        Parsed shown = shownField(reader).parse(typedShown, 1);
+        Parsed shown = shownField(reader).parse(typed.shown(), 1);
         if (shown instanceof Parsed.Bad bad) {
             return bad.message();
         }
         add(session, new CheckPoint(live.get().volts(), lambda == null ? null : law.scale().fromLambda(lambda),
-                ((Parsed.Value) shown).si(), "", session.read(desk.name(), desk.simulated(), session.now())));
+                ((Parsed.Value) shown).si(), "", session.read(desk.name(), desk.simulated(), session.now()),
+                typed.engine()));
         return "";
     }
 
@@ -206,12 +246,44 @@ public final class ScaleModel implements StationModel {
         });
     }
 
+    /** The job with what its reader holds; null for the best there is. Points taken with another setting say nothing of it. */
+    static Job holding(Job job, @Nullable ReaderSetting setting) {
+        Reader reader = job.reader();
+        return reader == null ? job : job.withReader(reader.withSetting(setting)).withPoints(List.of());
+    }
+
+    /** Writes the check points into a file of their own. */
+    void write(Session session) {
+        Path file = session.home().resolve("lists").resolve(HandOverPack.stem(session.job()) + "-points.csv");
+        List<CheckPoint> points = session.job().points();
+        session.inBackground("Writing the check points", () -> {
+            CheckPointCsv.write(file, points);
+            return points.size();
+        }, n -> say("%d check points written to %s.", n, file));
+    }
+
+    /** Takes check points from a file into the job that it was read for. */
+    void read(Session session, String typed) {
+        String job = session.job().id();
+        session.inBackground("Reading check points", () -> CheckPointCsv.read(Path.of(typed)), points -> {
+            if (!session.job().id().equals(job)) {
+                return say("They were read for %s, which is no longer open: read them again there.", job);
+            }
+            session.edit("check points from a file", j -> {
+                List<CheckPoint> all = new ArrayList<>(j.points());
+                all.addAll(points);
+                return j.withPoints(all);
+            });
+            return say("%d check points taken up.", points.size());
+        });
+    }
+
     /** Types the setting that makes shown agree with true while the cause stays, and starts the check anew. */
     void useCorrected(Session session) {
         ReaderSetting corrected = session.review().diagnosis().map(Diagnosis::correctedSetting).orElse(null);
         Reader reader = session.job().reader();
         if (corrected != null && reader != null) {
-            session.edit("corrected setting", j -> j.withReader(reader.withSetting(corrected)).withPoints(List.of()));
+            session.edit("corrected setting", j -> holding(j, corrected));
             session.tell(
                     "The reader's setting is now the corrected one. Its check points were for the old setting and are put away: Ctrl+Z brings both back.");
         }
@@ -219,8 +291,84 @@ public final class ScaleModel implements StationModel {
 
     @Override
     public Map<String, String> leaves() {
-        return Map.of("type the setting, check points, causes", "scale.leaf.check", "output law and reader",
-                "scale.leaf.law");
+        return Map.of("check points, what the reader shows", CHECK, "output law and reader", LAW,
+                "type this into the reader", TYPE, "which link lies, likely causes", LINK);
+    }
+
+    /** The likeliest fault and how likely it is. */
+    static String likeliest(Session session, Diagnosis d) {
+        return Figures.text(session, Message.of("{0}: {1}.", plain(d.best().fault().title() + parameters(d.best())),
+                new Measure(d.best().probability(), Dimension.FRACTION, 0)));
+    }
+
+    /** What the points do not tell, and what would; empty where they tell enough. */
+    static String doubt(Session session, Diagnosis d) {
+        List<String> says = new ArrayList<>();
+        if (!d.cannotTell().isEmpty()) {
+            says.add("The points do not part: "
+                    + String.join("; ", d.cannotTell().stream().map(f -> lower(f.title())).toList()) + ".");
+        }
+        Diagnosis.NextPoint next = d.nextPoint();
+        if (next != null) {
+            says.add(Figures.text(session, Message.of("Most telling next: {0}, parts {1} from {2}.",
+                    new Measure(next.volts(), Dimension.VOLTAGE, 2), plain(lower(next.first().title())),
+                    plain(lower(next.second().title())))));
+        }
+        return String.join(" ", says);
+    }
+
+    /** What has to be looked at again; empty where nothing has. */
+    static String asks(Session session, Diagnosis d) {
+        Reader reader = session.job().reader();
+        List<CheckPoint> counted = session.review().points();
+        List<String> says = new ArrayList<>();
+        if (d.misfit()) {
+            says.add("Nothing known explains these points: read them again, and look for a fault that moves.");
+        }
+        if (d.misfit() || reader == null) {
+            return String.join(" ", says);
+        }
+        for (Diagnosis.Doubtful row : d.doubtful()) {
+            int place = session.job().points().indexOf(counted.get(row.row())) + 1;
+            Integer with = row.exchangedWith();
+            says.add(say("Row %d does not go with the others, which say %s: %s.", place,
+                    inReader(reader, row.expected()),
+                    with == null
+                            ? "was it mistyped?"
+                            : say("exchanged with row %d?",
+                                    session.job().points().indexOf(counted.get(with)) + 1)));
+        }
+        return String.join(" ", says);
+    }
+
+    /** Why no setting is offered. */
+    static String notByTyping(Diagnosis d) {
+        return d.best().probability() >= Diagnosis.SURE && !d.misfit()
+                ? "It cannot be reached by typing: the link itself has to be mended."
+                : "No setting is offered until the points tell what it is.";
+    }
+
+    /** The fitted values of a fault in a few words. */
+    static String parameters(Diagnosis.Likelihood l) {
+        return String.join(",", l.parameters().entrySet().stream()
+                .map(e -> e.getValue() instanceof Double value
+                        ? parameter(e.getKey(), value)
+                        : e.getKey().equals("law") ? ": " + e.getValue() : " while it runs")
+                .filter(w -> !w.isEmpty()).toList());
+    }
+
+    private static String parameter(String name, double value) {
+        return switch (name) {
+            case "volts" -> say(" %+.0f mV", 1000 * value);
+            case "factor" -> say(" × %.3f", value);
+            case "stoich" -> say(" %.2f", value);
+            case "maxVolts" -> say(" above %.2f V", value);
+            case "fraction" -> say(" %.1f %%", 100 * value);
+            case "towardsVolts" -> say(" towards %.1f V", value);
+            case "slope" -> say(" %.3f λ per V", value);
+            case "offset" -> say(" from %.3f λ", value);
+            default -> "";
+        };
     }
 
     @Override
@@ -302,7 +450,7 @@ public final class ScaleModel implements StationModel {
         Diagnosis d = diagnosis.get();
         Fault fault = d.best().fault();
         Diagnosis.NextPoint next = d.nextPoint();
-        if (!d.withinTolerance() && next != null) {
+        if (!d.withinTolerance() && next != null && d.best().probability() < Diagnosis.SURE) {
             return new Advice(apply, take,
                     Message.of("{0} ({1}) and {2} explain the points nearly as well; at {3} they part.",
                             plain(next.first().title()), new Measure(d.best().probability(), Dimension.FRACTION, 0),
@@ -312,7 +460,7 @@ public final class ScaleModel implements StationModel {
         if (!d.withinTolerance()) {
             Optional<Double> predicted = WireRules.shift(job.wiring(), job.intake().readers())
                     .filter(s -> s != 0);
-            if (fault.causes().contains(Cause.GROUND_SHIFT) && predicted.isPresent()) {
+            if (fault.cause() == Cause.GROUND_SHIFT && predicted.isPresent()) {
                 return new Advice(session.review().groundCure().map(GroundCure::text).orElse(plain(fault.remedy())),
                         Action.go(session, Station.WIRE),
                         Message.of("The points say {0} mV; this job's shared ground wire predicts {1} mV. {2}",

@@ -115,7 +115,11 @@ class CommandLineTest {
         assertThat(json.get("causes").get(0).get("parameters").get("volts").doubleValue()).isCloseTo(0.075,
                 within(0.004));
         assertThat(json.get("withinTolerance").booleanValue()).isFalse();
-        assertThat(json.get("correctedSetting").get("slope").doubleValue()).isCloseTo(2.375, within(1e-9));
+        JsonNode typed = json.get("correctedSetting");
+        for (double v = 0; v <= 5; v += 0.5) {
+            assertThat(typed.get("slope").doubleValue() * Math.min(5, v + 0.075) + typed.get("offset").doubleValue())
+                    .as("with it, at %s V", v).isCloseTo(2.375 * v + 7.3125, within(0.1));
+        }
         assertThat(json.propertyNames()).contains("worstError", "nextPoint");
         double sum = 0;
         for (JsonNode cause : json.get("causes")) {

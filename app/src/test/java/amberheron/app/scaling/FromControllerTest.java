@@ -49,16 +49,17 @@ class FromControllerTest {
             try (ControllerServer server = new ControllerServer(made, "made up", 0, 20)) {
                 session.controller().connect("127.0.0.1:" + server.port(), StreamFormat.OWN);
                 until(() -> session.controller().live().isPresent());
-                assertThat(model.add(session, "", "13.2")).contains("warming up").contains("no measurement");
+                assertThat(model.add(session, new ScaleModel.Typed("", "13.2"))).contains("warming up")
+                        .contains("no measurement");
                 until(() -> session.controller().live().map(Report::state).equals(Optional.of(State.READY)));
                 assertThat(ScaleModel.hint(session)).endsWith("λ, live");
-                assertThat(model.add(session, "", "13.2")).isEmpty();
+                assertThat(model.add(session, new ScaleModel.Typed("", "13.2"))).isEmpty();
                 CheckPoint point = session.job().points().getLast();
                 assertThat(point.origin().kind()).isEqualTo(Origin.Kind.SIMULATED);
                 assertThat(point.truth()).isNotNull();
                 server.key("off");
                 until(() -> session.controller().live().isEmpty());
-                assertThat(model.add(session, "", "13.2")).contains("says nothing just now");
+                assertThat(model.add(session, new ScaleModel.Typed("", "13.2"))).contains("says nothing just now");
             }
             assertThat(session.job().points()).hasSize(before + 1);
         }

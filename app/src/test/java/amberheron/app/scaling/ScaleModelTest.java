@@ -89,14 +89,14 @@ class ScaleModelTest {
     void aPointThatCannotBeUsedIsRefusedWithTheReason(String volts, @org.jspecify.annotations.Nullable String shown,
             String says) {
         int before = session().job().points().size();
-        assertThat(model.add(session(), volts, shown == null ? "" : shown)).contains(says);
+        assertThat(model.add(session(), new ScaleModel.Typed(volts, shown == null ? "" : shown))).contains(says);
         assertThat(session().job().points()).hasSize(before);
     }
 
     @Test
     void aTypedPointCountsLikeATakenOne() {
         clear();
-        assertThat(model.add(session(), "500 mV", "11.15")).isEmpty();
+        assertThat(model.add(session(), new ScaleModel.Typed("500 mV", "11.15"))).isEmpty();
         assertThat(session().job().points()).singleElement().satisfies(p -> {
             assertThat(p.volts()).isEqualTo(0.5);
             assertThat(p.shown()).isEqualTo(11.15);

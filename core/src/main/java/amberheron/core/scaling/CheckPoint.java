@@ -15,12 +15,35 @@ import org.jspecify.annotations.Nullable;
  * @param shown what the reader shows, in the reader's quantity
  * @param note free words; may be empty
  * @param origin where the readings came from
+ * @param engine whether the engine ran meanwhile; null when that was not said
  */
-public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double shown, String note,
-        Origin origin) {
+public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double shown, String note, Origin origin,
+        @Nullable Engine engine) {
+    /** What heater and alternator do to the grounds is seen by whether the engine runs. */
+    public enum Engine {
+        OFF("engine off"),
+        RUNNING("engine running");
+
+        private final String words;
+
+        Engine(String words) {
+            this.words = words;
+        }
+
+        /** The words on screen and sheet. */
+        public String words() {
+            return words;
+        }
+    }
+
+    /** A point of which nobody said whether the engine ran. */
+    public CheckPoint(@Nullable Double volts, @Nullable Double truth, double shown, String note, Origin origin) {
+        this(volts, truth, shown, note, origin, null);
+    }
+
     /** A point whose origin was not written down. */
     public CheckPoint(@Nullable Double volts, @Nullable Double truth, double shown, String note) {
-        this(volts, truth, shown, note, Origin.UNRECORDED);
+        this(volts, truth, shown, note, Origin.UNRECORDED, null);
     }
 
     public CheckPoint {

@@ -16,11 +16,15 @@ import org.jspecify.annotations.Nullable;
  * @param nextPoint the voltage that is expected to tell most; null when none is needed or none can
  * @param misfit whether nothing explains the points
  * @param cannotTell faults that the points do not part; empty when one of them is likely enough
+ * @param runningShift what the engine adds while it runs; null without points of both kinds
  * @param doubtful rows that look mistyped or exchanged, to be looked at again
  */
 public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleReport.Worst worst,
         @Nullable ReaderSetting correctedSetting, boolean settingHeld, @Nullable NextPoint nextPoint, boolean misfit,
-        List<Fault> cannotTell, List<Doubtful> doubtful) {
+        List<Fault> cannotTell, List<Doubtful> doubtful, @Nullable RunningShift runningShift) {
+    /** From this probability on the likeliest fault is named alone. */
+    public static final double SURE = 0.9;
+
     /**
      * One fault.
      *
@@ -44,6 +48,16 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
      * @param exchangedWith the row whose reading it seems to have; null where none
      */
     public record Doubtful(int row, double expected, @Nullable Integer exchangedWith) {
+    }
+
+    /**
+     * How much more volts seem to arrive with the engine running than with it off: the difference of two sets of readings,
+     * whatever else is wrong.
+     *
+     * @param volts V
+     * @param doubt what that is known to (k = 2), V
+     */
+    public record RunningShift(double volts, double doubt) {
     }
 
     /** What the reader shows for volts at the output and the true mixture behind them. */

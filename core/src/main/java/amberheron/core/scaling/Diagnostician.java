@@ -3,6 +3,7 @@ package amberheron.core.scaling;
 import amberheron.core.scaling.Diagnosis.Doubtful;
 import amberheron.core.scaling.Diagnosis.Likelihood;
 import amberheron.core.scaling.Diagnosis.NextPoint;
+import amberheron.core.scaling.Diagnosis.RunningShift;
 import amberheron.core.scaling.ScaleReport.Worst;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -11,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.IntStream;
+import org.hipparchus.stat.descriptive.StreamingStatistics;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -18,12 +20,10 @@ import org.jspecify.annotations.Nullable;
  * the check points, whatever the values of its parameters.
  */
 public final class Diagnostician {
-    /** Above this probability the likeliest fault is named alone. */
-    static final double SURE = 0.9;
     /** Below this one a fault is not named beside the likeliest. */
     private static final double WORTH_NAMING = 0.05;
-    /** What the points leave likelier than this has to be mended too by what is typed. */
-    private static final double NOT_UNLIKELY = 0.02;
+    /** What the points leave less likely than this is not asked whether it is mended by what is typed. */
+    private static final double NOT_UNLIKELY = 0.005;
     /** A root mean square misfit beyond which nothing explains the points: 0.4 % of right calls, from an audit. */
     private static final double MISFIT = 3;
     /** Readings this many times their noise off are not what was noted. */
@@ -51,9 +51,10 @@ public final class Diagnostician {
     private Diagnostician(OutputLaw law, Reader reader, ReaderSetting right, Surroundings surroundings) {
         this.law = law;
         this.reader = reader;
-        this.right = right;
-        this.set = Objects.requireNonNullElse(reader.setting(), right);
-        this.settingIsRight = set.equals(right) || !differs(set);
+        // An equation is looked up thousands of times.
+        this.right = SettingFinder.plainest(right, reader.input());
+        this.set = SettingFinder.plainest(Objects.requireNonNullElse(reader.setting(), right), reader.input());
+        this.settingIsRight = !differs(set);
         this.surroundings = surroundings;
     }
 
@@ -89,9 +90,10 @@ public final class Diagnostician {
                         * evidence.sigma(speaks, seen.volts(i), perVolt(seen.volts(i))));
         List<Doubtful> doubtful = doubtful(evidence, speaks, seen);
         double unexplained = speaks.misfit();
-        return new Diagnosis(causes, agrees, worst, corrected(speaks), noted || !agrees || settingIsRight,
+        return new Diagnosis(causes, agrees, worst, corrected(speaks, probabilities),
+                noted || !agrees || settingIsRight,
                 next(evidence, probabilities, causes), unexplained > MISFIT && doubtful.size() * 3 > seen.size(),
-                cannotTell(causes), doubtful);
+                cannotTell(causes), doubtful, runningShift(seen));
     }
 
     private Worst worst(List<CheckPoint> points) {
@@ -136,12 +138,12 @@ public final class Diagnostician {
     private static List<Fault> cannotTell(List<Likelihood> causes) {
         List<Fault> named = causes.stream().filter(c -> c.probability() >= WORTH_NAMING).map(Likelihood::fault)
                 .toList();
-        return causes.getFirst().probability() >= SURE || named.size() < 2 ? List.of() : named;
+        return causes.getFirst().probability() >= Diagnosis.SURE || named.size() < 2 ? List.of() : named;
     }
 
     /** Rows that the likeliest fault does not explain while it explains the others. */
     private List<Doubtful> doubtful(Evidence evidence, Evidence.Fit fit, Observations seen) {
-        List<Integer> odd = IntStream.range(0, seen.size()).filter(i -> evidence.mistyped(fit, i)).boxed().toList();
+        List<Integer> odd = evidence.mistyped(fit);
         List<Doubtful> doubtful = new ArrayList<>();
         for (int i : odd) {
             double expected = fit.shown(seen.volts(i), seen.lambda(i));
@@ -150,6 +152,25 @@ public final class Diagnostician {
                     .filter(j -> j != i && Math.abs(seen.shown(j) - expected) <= near).findFirst().orElse(null)));
         }
         return List.copyOf(doubtful);
+    }
+
+    /** Mean volts by which the two sets of readings are off, each as its own slope says. */
+    private @Nullable RunningShift runningShift(Observations seen) {
+        StreamingStatistics on = new StreamingStatistics();
+        StreamingStatistics off = new StreamingStatistics();
+        for (int i = 0; i < seen.size(); i++) {
+            double volts = (seen.shown(i) - shownBy(set, seen.volts(i))) / perVolt(seen.volts(i));
+            if (Double.isFinite(volts)) {
+                (seen.running(i) ? on : off).addValue(volts);
+            }
+        }
+        if (on.getN() == 0 || off.getN() == 0) {
+            return null;
+        }
+        double noise = Evidence.USUAL_NOISE * Evidence.USUAL_NOISE;
+        double variance = Math.max(noise, on.getN() > 1 ? on.getVariance() : noise) / on.getN()
+                + Math.max(noise, off.getN() > 1 ? off.getVariance() : noise) / off.getN();
+        return new RunningShift(on.getMean() - off.getMean(), 2 * Math.sqrt(variance));
     }
 
     private double shownBy(ReaderSetting setting, double pin) {
@@ -172,16 +193,46 @@ public final class Diagnostician {
         return false;
     }
 
-    /** What to type while what is wrong on the way stays: only what keeps the tolerance over all that the law tells. */
-    private @Nullable ReaderSetting corrected(Evidence.Fit best) {
-        return SettingFinder.find(law, best.hypothesis().left().apply(best.values()), reader)
-                .filter(s -> best.samples().stream().filter(v -> v.part() >= NOT_UNLIKELY)
-                        .allMatch(v -> keeps(s, best.hypothesis().left().apply(v.values()))))
+    /**
+     * What to type while what is wrong on the way stays: only what keeps the tolerance over all that the law tells, whatever
+     * of all that the points leave likely is true.
+     */
+    private @Nullable ReaderSetting corrected(Evidence.Fit best, Map<Evidence.Fit, Double> fits) {
+        ReaderSetting typed = SettingFinder.find(law, best.hypothesis().left().apply(best.values()), reader)
                 .orElse(null);
+        if (typed == null) {
+            return null;
+        }
+        ReaderSetting plain = SettingFinder.plainest(typed, reader.input());
+        double kept = 0;
+        double all = 0;
+        for (Map.Entry<Evidence.Fit, Double> e : fits.entrySet()) {
+            if (e.getValue() >= NOT_UNLIKELY) {
+                all += e.getValue();
+                kept += keeps(plain, e.getKey().hypothesis().left().apply(e.getKey().values())) ? e.getValue() : 0;
+            }
+        }
+        boolean sound = best.hypothesis().fault().equals(Fault.of(Cause.NONE));
+        return kept > (sound ? 0.5 : Diagnosis.SURE) * all ? typed : null;
     }
 
     private boolean keeps(ReaderSetting typed, WireEffect left) {
-        return Math.abs(Scaling.worst(new SignalChain(law, left, reader, typed)).lambda()) <= Tolerance.LAMBDA;
+        return SettingFinder.targets(law, left, reader)
+                .map(t -> reader.scale().toLambda(SettingFinder.furthest(typed, t)
+                        + reader.input().step() / 2 * steepest(typed, t)) <= Tolerance.LAMBDA)
+                .orElse(false);
+    }
+
+    private static double steepest(ReaderSetting typed, List<OutputLaw.Point> targets) {
+        double steepest = 0;
+        for (int i = 1; i < targets.size(); i++) {
+            double wide = targets.get(i).volts() - targets.get(i - 1).volts();
+            if (wide > 0) {
+                steepest = Math.max(steepest,
+                        Math.abs(typed.at(targets.get(i).volts()) - typed.at(targets.get(i - 1).volts())) / wide);
+            }
+        }
+        return steepest;
     }
 
     private @Nullable NextPoint next(Evidence evidence, Map<Evidence.Fit, Double> fits, List<Likelihood> causes) {

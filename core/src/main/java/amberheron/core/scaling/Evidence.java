@@ -27,12 +27,13 @@ final class Evidence {
     private static final double[] BELIEF = {0.15, 0.35, 0.3, 0.15, 0.04, 0.01};
     /** The one of them that is taken until the points tell. */
     private static final int USUAL = 2;
+    static final double USUAL_NOISE = NOISE[USUAL];
     /** How many of a hundred rows are mistyped; from memory. */
     private static final double MISTYPED = 0.004;
     /** Squared misfit of a row beyond which it counts as mistyped rather than as evidence. */
     private static final double CAP = 20;
-    private static final int NODES = 61;
-    private static final int INNER = 25;
+    private static final int NODES = 41;
+    private static final int INNER = 21;
     private static final double WIDTH = 5;
     private static final int MINIMA = 3;
     private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
@@ -41,6 +42,8 @@ final class Evidence {
     private static final int FEW = 24;
     /** A hypothesis so much less likely than the best, as a logarithm, is left as it is. */
     private static final double HOPELESS = 40;
+    /** Of two parts of a sum, as logarithms, the lesser is left out when it is so much less. */
+    private static final double NEGLIGIBLE = 25;
     private static final double HALF_LOG_TAU = Math.log(2 * Math.PI) / 2;
 
     private final Observations all;
@@ -48,6 +51,8 @@ final class Evidence {
     private final DoubleUnaryOperator perVolt;
     private final double step;
     private final double span;
+    /** The least misfit that any hypothesis left so far: one that leaves much more needs no close look. */
+    private double leastOfAll = Double.POSITIVE_INFINITY;
 
     /**
      * What the hypotheses are weighed by.
@@ -87,11 +92,13 @@ final class Evidence {
 
     /** All of them, each weighed; those that some of the points rule out are not fitted to the rest. */
     List<Fit> weigh(List<Hypothesis> hypotheses) {
+        leastOfAll = Double.POSITIVE_INFINITY;
         List<Fit> rough = hypotheses.stream().map(h -> weigh(h, few)).toList();
         if (few.size() == all.size()) {
             return rough;
         }
         double best = rough.stream().mapToDouble(Fit::logEvidence).max().orElseThrow();
+        leastOfAll = Double.POSITIVE_INFINITY;
         return rough.stream().filter(f -> f.logEvidence() > best - HOPELESS).map(f -> weigh(f.hypothesis(), all))
                 .toList();
     }
@@ -131,7 +138,7 @@ final class Evidence {
     }
 
     private static double residual(Hypothesis h, Observations seen, int i, double[] at) {
-        return seen.shown(i) - h.model().shown(seen.volts(i), seen.lambda(i), at);
+        return seen.shown(i) - h.model().shown(seen.volts(i), seen.lambda(i), seen.running(i), at);
     }
 
     private double logLikelihood(Hypothesis h, Observations seen, double[] at, Scales scales, int level) {
@@ -147,15 +154,21 @@ final class Evidence {
         double t = residual / sigma;
         double log = Math.log(1 - MISTYPED) - t * t / 2 - Math.log(sigma) - HALF_LOG_TAU;
         double odd = Math.log(MISTYPED / span);
-        return log > odd ? log + Math.log1p(Math.exp(odd - log)) : odd + Math.log1p(Math.exp(log - odd));
+        double apart = log - odd;
+        return Math.abs(apart) > NEGLIGIBLE
+                ? Math.max(log, odd)
+                : Math.max(log, odd) + Math.log1p(Math.exp(-Math.abs(apart)));
     }
 
-    /** Whether a row is likelier mistyped than what a fit says. */
-    boolean mistyped(Fit fit, int i) {
+    /** The rows that are likelier mistyped than what a fit says. */
+    List<Integer> mistyped(Fit fit) {
         Scales scales = new Scales(fit.hypothesis(), all, fit.values());
         int level = Arrays.binarySearch(NOISE, fit.noise());
-        double t = residual(fit.hypothesis(), all, i, fit.values()) / scales.at(level, i);
-        return -t * t / 2 - Math.log(scales.at(level, i)) - HALF_LOG_TAU < Math.log(MISTYPED / span);
+        double odd = Math.log(MISTYPED / span);
+        return IntStream.range(0, all.size()).filter(i -> {
+            double t = residual(fit.hypothesis(), all, i, fit.values()) / scales.at(level, i);
+            return -t * t / 2 - Math.log(scales.at(level, i)) - HALF_LOG_TAU < odd;
+        }).boxed().toList();
     }
 
     /** Standard deviation of what would be shown under a fit, for volts and mixture. */
@@ -197,7 +210,8 @@ final class Evidence {
             double hair = 1e-4;
             double v = seen.volts(i);
             double l = seen.lambda(i);
-            return (h.model().shown(v + hair, l, at) - h.model().shown(v - hair, l, at)) / (2 * hair);
+            boolean runs = seen.running(i);
+            return (h.model().shown(v + hair, l, runs, at) - h.model().shown(v - hair, l, runs, at)) / (2 * hair);
         }
 
         double at(int level, int i) {
@@ -229,8 +243,8 @@ final class Evidence {
         double best = Double.NaN;
         double least = Double.POSITIVE_INFINITY;
         for (int j : minima(losses)) {
-            double low = nodes[Math.max(0, j - 1)];
-            double high = nodes[Math.min(nodes.length - 1, j + 1)];
+            double low = j == 0 ? p.low() : nodes[j - 1];
+            double high = j == nodes.length - 1 ? p.high() : nodes[j + 1];
             Scales near = new Scales(h, seen, new double[]{nodes[j]});
             double x = descend(low, high, t -> loss(h, seen, near, t));
             double l = loss(h, seen, new Scales(h, seen, new double[]{x}), x);
@@ -241,6 +255,10 @@ final class Evidence {
         }
         double at = best;
         Scales scales = new Scales(h, seen, new double[]{at});
+        if (least > leastOfAll + 2 * HOPELESS) {
+            return whole(h, seen, new double[]{at}, scales, 0, List.of());
+        }
+        leastOfAll = Math.min(least, leastOfAll);
         double wide = width(h, seen, scales, p, at);
         double low = Math.max(p.low(), at - WIDTH * wide);
         double high = Math.min(p.high(), at + WIDTH * wide);
@@ -302,7 +320,7 @@ final class Evidence {
         double b = low + GOLDEN * (high - low);
         double fa = f.applyAsDouble(a);
         double fb = f.applyAsDouble(b);
-        for (int i = 0; i < 28; i++) {
+        for (int i = 0; i < 22; i++) {
             if (fa <= fb) {
                 high = b;
                 b = a;
@@ -343,11 +361,12 @@ final class Evidence {
         for (double[] start : starts(h)) {
             double[] at = fit(h, seen, start);
             double l = loss(h, seen, new Scales(h, seen, at), at);
-            if (l < least - 1e-9) {
+            boolean again = Math.abs(l - least) < 1e-6 * (1 + least);
+            if (l < least) {
                 least = l;
                 best = at;
             }
-            if (least < seen.size()) {
+            if (again || least < seen.size()) {
                 break;
             }
         }
@@ -376,12 +395,8 @@ final class Evidence {
         double[] middle = h.parameters().stream()
                 .mapToDouble(p -> p.near() > 0 ? p.centre() : (p.low() + p.high()) / 2).toArray();
         starts.add(middle);
-        for (int j = 0; j < middle.length; j++) {
-            for (double part : new double[]{0.2, 0.8}) {
-                double[] other = middle.clone();
-                other[j] = h.parameters().get(j).low() + part * h.parameters().get(j).range();
-                starts.add(other);
-            }
+        for (double part : new double[]{0.2, 0.8}) {
+            starts.add(h.parameters().stream().mapToDouble(p -> p.low() + part * p.range()).toArray());
         }
         return starts;
     }
@@ -394,7 +409,8 @@ final class Evidence {
             return new LevenbergMarquardtOptimizer().optimize(new LeastSquaresBuilder().start(start).model(point -> {
                 double[] at = point.toArray();
                 double[] out = IntStream.range(0, seen.size()).mapToDouble(
-                        i -> h.model().shown(seen.volts(i), seen.lambda(i), at) / scales.at(USUAL, i)).toArray();
+                        i -> h.model().shown(seen.volts(i), seen.lambda(i), seen.running(i), at) / scales.at(USUAL, i))
+                        .toArray();
                 return new Pair<RealVector, org.hipparchus.linear.RealMatrix>(new ArrayRealVector(out, false),
                         new Array2DRowRealMatrix(jacobian(h, seen, scales, at), false));
             }).target(target).maxEvaluations(MOST_EVALUATIONS).maxIterations(MOST_EVALUATIONS).lazyEvaluation(false)
@@ -423,8 +439,9 @@ final class Evidence {
             up[j] += hair;
             down[j] -= hair;
             for (int i = 0; i < jacobian.length; i++) {
-                jacobian[i][j] = (h.model().shown(seen.volts(i), seen.lambda(i), up)
-                        - h.model().shown(seen.volts(i), seen.lambda(i), down)) / (2 * hair * scales.at(USUAL, i));
+                jacobian[i][j] = (h.model().shown(seen.volts(i), seen.lambda(i), seen.running(i), up)
+                        - h.model().shown(seen.volts(i), seen.lambda(i), seen.running(i), down))
+                        / (2 * hair * scales.at(USUAL, i));
             }
         }
         return jacobian;

@@ -10,11 +10,13 @@ import java.util.function.DoubleUnaryOperator;
 import java.util.function.UnaryOperator;
 
 /**
- * An equation in the variable {@code v}, as typed into a reader: numbers, {@code v}, {@code + - * / ^}, brackets.
+ * An equation in the variable {@code v}, as people type it: numbers with a point or a comma, {@code v} or {@code V},
+ * {@code + - * / ^} and their signs in print, {@code sqrt}, brackets; {@code 2.5v} is {@code 2.5*v}.
  * Small on purpose: a fault must be reported by its place in the text, since a bracket left out is one of the trade's
  * mistakes.
  */
 public final class Expression {
+    private static final String ROOT = "sqrt";
     /** No honest equation is longer; also bounds the depth of nesting. */
     private static final int MOST_CHARACTERS = 400;
     /** No reader shows more. */
@@ -82,12 +84,26 @@ public final class Expression {
             while (true) {
                 if (take('*') || take('·') || take('×')) {
                     left = both(left, signed(), (a, b) -> a * b, Span::times);
-                } else if (take('/')) {
+                } else if (take('/') || take('÷')) {
                     left = both(left, signed(), (a, b) -> a / b, (a, b) -> a.times(b.inverse()));
+                    if (beginsFactor()) {
+                        throw missing("an operator between the two: after a division it could belong above or below");
+                    }
+                } else if (beginsFactor()) {
+                    // As people write it: 2.5v, 2(v + 1).
+                    left = both(left, power(), (a, b) -> a * b, Span::times);
                 } else {
                     return left;
                 }
             }
+        }
+
+        /** Whether what follows can only be multiplied with what stands before it. */
+        private boolean beginsFactor() {
+            skipSpace();
+            return at < text.length()
+                    && (text.charAt(at) == '(' || text.charAt(at) == '√' || (text.charAt(at) | 0x20) == 'v'
+                            || text.regionMatches(true, at, ROOT, 0, ROOT.length()));
         }
 
         private Term signed() {
@@ -105,13 +121,22 @@ public final class Expression {
 
         private Term atom() {
             if (take('(')) {
+                int opened = at - 1;
                 Term inner = sum();
                 if (!take(')')) {
-                    throw fault("“)”");
+                    throw fault("“)” for the “(” at character " + (opened + 1));
                 }
                 return inner;
             }
+            if (take('√') || takeWord(ROOT)) {
+                Term of = atom();
+                return Term.of(v -> Math.sqrt(of.at(v)), x -> of.over(x).root());
+            }
             if (take('v') || take('V')) {
+                skipSpace();
+                if (at < text.length() && Character.isDigit(text.charAt(at))) {
+                    throw missing("an operator: v*" + text.charAt(at) + " or v^" + text.charAt(at));
+                }
                 return Term.of(v -> v, x -> x);
             }
             double number = number();
@@ -121,7 +146,8 @@ public final class Expression {
         private double number() {
             skipSpace();
             int start = at;
-            while (at < text.length() && (Character.isDigit(text.charAt(at)) || text.charAt(at) == '.')) {
+            while (at < text.length()
+                    && (Character.isDigit(text.charAt(at)) || text.charAt(at) == '.' || decimalComma())) {
                 at++;
             }
             if (at > start && at + 1 < text.length() && (text.charAt(at) | 0x20) == 'e') {
@@ -134,15 +160,35 @@ public final class Expression {
                 }
             }
             try {
-                return Double.parseDouble(text.substring(start, at));
+                return Double.parseDouble(text.substring(start, at).replace(',', '.'));
             } catch (NumberFormatException e) {
                 at = start;
                 throw fault("a number, v or “(”");
             }
         }
 
+        private boolean decimalComma() {
+            return text.charAt(at) == ',' && at > 0 && Character.isDigit(text.charAt(at - 1)) && at + 1 < text.length()
+                    && Character.isDigit(text.charAt(at + 1));
+        }
+
+        private boolean takeWord(String word) {
+            skipSpace();
+            boolean here = text.regionMatches(true, at, word, 0, word.length());
+            at += here ? word.length() : 0;
+            return here;
+        }
+
+        private IllegalArgumentException missing(String what) {
+            return new IllegalArgumentException(
+                    say("expression “%s”, character %d: expected %s, found none", text, at + 1, what));
+        }
+
         void expectEnd() {
             skipSpace();
+            if (at < text.length() && text.charAt(at) == ')') {
+                throw missing("the “(” that this “)” closes");
+            }
             if (at < text.length()) {
                 throw fault("an operator (+ - * / ^) or the end");
             }
@@ -165,9 +211,9 @@ public final class Expression {
 
         private IllegalArgumentException fault(String expected) {
             String found = at < text.length() ? "“" + text.charAt(at) + "”" : "the end";
-            String hint = at < text.length() && text.charAt(at) == ',' ? "; write decimals with a point" : "";
-            return new IllegalArgumentException(say("expression “%s”, character %d: found %s, expected %s%s", text,
-                    at + 1, found, expected, hint));
+            return new IllegalArgumentException(
+                    say("expression “%s”, character %d: found %s, expected %s", text, at + 1,
+                            found, expected));
         }
 
         private static Term both(Term a, Term b, DoubleBinaryOperator op, BinaryOperator<Span> spans) {
@@ -218,6 +264,10 @@ public final class Expression {
 
         Span inverse() {
             return low <= 0 && high >= 0 ? ANYTHING : hull(1 / low, 1 / high);
+        }
+
+        Span root() {
+            return low < 0 ? ANYTHING : known(Math.sqrt(low), Math.sqrt(high));
         }
 
         Span power(Span exponent) {

@@ -46,7 +46,26 @@ record Hypothesis(Fault fault, double prior, List<Parameter> parameters, Map<Str
     /** What the reader shows. */
     @FunctionalInterface
     interface Model {
+        /** With the engine running, where that makes a difference. */
         double shown(double volts, double lambda, double[] parameters);
+
+        /** With the engine as it was. */
+        default double shown(double volts, double lambda, boolean running, double[] parameters) {
+            return shown(volts, lambda, parameters);
+        }
+    }
+
+    /** Something on the way that is there only while the engine runs. */
+    record WhileRunning(Model running, Model standing) implements Model {
+        @Override
+        public double shown(double volts, double lambda, double[] parameters) {
+            return running.shown(volts, lambda, parameters);
+        }
+
+        @Override
+        public double shown(double volts, double lambda, boolean runs, double[] parameters) {
+            return runs ? running.shown(volts, lambda, parameters) : standing.shown(volts, lambda, parameters);
+        }
     }
 
     /** A hypothesis with nothing to fit. */

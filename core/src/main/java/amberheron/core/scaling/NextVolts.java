@@ -14,15 +14,20 @@ import org.jspecify.annotations.Nullable;
 final class NextVolts {
     private static final double STEP = 0.05;
     /** A reading that tells less than this, in nats, is not worth taking. */
-    private static final double WORTH = 0.01;
+    private static final double WORTH = 0.02;
     /** What stands for a cause: its likeliest values only. */
-    private static final int MOST = 48;
+    private static final int MOST = 24;
+    private static final int STEPS = 40;
 
     private final OutputLaw law;
     private final Evidence evidence;
     private final List<Voice> voices = new ArrayList<>();
+    /** Which fault each voice speaks for, as a number, and how likely it is. */
+    private final int[] kind;
+    private final double[] part;
 
-    /** A fault with values of its parameters, and how likely the two are together. */
+    /** A fault with values of its parameters, and how likely the two are together; never compared. */
+    @SuppressWarnings("ArrayRecordComponent")
     private record Voice(Fault fault, Evidence.Fit fit, double[] values, double probability) {
         double shown(double volts, double lambda) {
             return fit.hypothesis().model().shown(volts, lambda, values);
@@ -39,6 +44,9 @@ final class NextVolts {
         if (voices.size() > MOST) {
             voices.subList(MOST, voices.size()).clear();
         }
+        List<Fault> faults = voices.stream().map(Voice::fault).distinct().toList();
+        kind = voices.stream().mapToInt(v -> faults.indexOf(v.fault())).toArray();
+        part = voices.stream().mapToDouble(Voice::probability).toArray();
     }
 
     /** The voltage, and the two likeliest faults that it parts; null where none tells enough. */
@@ -47,7 +55,7 @@ final class NextVolts {
         double most = WORTH;
         double best = Double.NaN;
         double low = Math.ceil(law.lowestVolts() / STEP - 1e-9) * STEP;
-        double step = Math.max(STEP, (law.highestVolts() - low) / 100);
+        double step = Math.max(STEP, (law.highestVolts() - low) / STEPS);
         for (double v = low; v <= law.highestVolts() + 1e-9; v += step) {
             double tells = tells(v);
             if (tells > most * (1 + 1e-9)) {
@@ -82,11 +90,13 @@ final class NextVolts {
         double lambda = law.lambdaAt(volts);
         double[] shown = new double[n];
         double[] sigma = new double[n];
+        double[] variance = new double[n];
         for (int i = 0; i < n; i++) {
             Voice voice = voices.get(i);
             shown[i] = voice.shown(volts, lambda);
             double perVolt = (voice.shown(volts + 1e-3, lambda) - shown[i]) / 1e-3;
             sigma[i] = evidence.sigma(voice.fit(), volts, perVolt);
+            variance[i] = sigma[i] * sigma[i];
         }
         double sum = 0;
         double whole = 0;
@@ -96,18 +106,18 @@ final class NextVolts {
             double ofFault = 0;
             for (int j = 0; j < n; j++) {
                 // A reading that voice i would bring about, one standard deviation wide.
-                double t = (shown[i] - shown[j]) / Math.hypot(sigma[i], sigma[j]);
-                double density = voices.get(j).probability() * Math.exp(-t * t / 2) / sigma[j];
+                double apart = shown[i] - shown[j];
+                double density = part[j] * Math.exp(-apart * apart / (2 * (variance[i] + variance[j]))) / sigma[j];
                 all += density;
-                if (voices.get(j).fault().equals(voices.get(i).fault())) {
+                if (kind[j] == kind[i]) {
                     own += density;
-                    ofFault += voices.get(j).probability();
+                    ofFault += part[j];
                 }
             }
             if (all > 0 && own > 0) {
-                sum += voices.get(i).probability() * Math.log(own / ofFault / all);
+                sum += part[i] * Math.log(own / ofFault / all);
             }
-            whole += voices.get(i).probability();
+            whole += part[i];
         }
         return sum / whole + Math.log(whole);
     }

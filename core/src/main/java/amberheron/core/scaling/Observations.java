@@ -16,15 +16,18 @@ final class Observations {
     private final double[] gauged;
     /** Whether the gauge itself told the mixture, so that a meter's error does not move it. */
     private final boolean[] told;
+    /** Whether the engine ran. */
+    private final boolean[] running;
     private final double digit;
 
     private Observations(double[] volts, double[] lambda, double[] shown, double[] gauged, boolean[] told,
-            double digit) {
+            boolean[] running, double digit) {
         this.volts = volts;
         this.lambda = lambda;
         this.shown = shown;
         this.gauged = gauged;
         this.told = told;
+        this.running = running;
         this.digit = digit;
     }
 
@@ -36,13 +39,15 @@ final class Observations {
         double[] volts = points.stream().mapToDouble(p -> p.outputVolts(law)).toArray();
         double[] gauged = new double[n];
         boolean[] told = new boolean[n];
+        boolean[] running = new boolean[n];
         for (int i = 0; i < n; i++) {
             double perVolt = Math.abs(law.scale().fromLambda(law.slopeAt(volts[i])));
             gauged[i] = points.get(i).volts() != null ? Double.NaN : step / Math.sqrt(12) / Math.max(perVolt, 1e-9);
             told[i] = points.get(i).truth() != null;
+            running[i] = points.get(i).engine() == CheckPoint.Engine.RUNNING;
         }
         return new Observations(volts, points.stream().mapToDouble(p -> p.trueLambda(law)).toArray(),
-                points.stream().mapToDouble(CheckPoint::shown).toArray(), gauged, told,
+                points.stream().mapToDouble(CheckPoint::shown).toArray(), gauged, told, running,
                 CheckPoint.lastDigit(points.stream().mapToDouble(CheckPoint::shown)));
     }
 
@@ -62,6 +67,22 @@ final class Observations {
         return shown[i];
     }
 
+    /** Whether the engine ran. */
+    boolean running(int i) {
+        return running[i];
+    }
+
+    /** Whether some were read with the engine running and some not. */
+    boolean bothWays() {
+        boolean ran = false;
+        boolean stood = false;
+        for (boolean r : running) {
+            ran |= r;
+            stood |= !r;
+        }
+        return ran && stood;
+    }
+
     /** The last digit that the reader shows, in its own quantity. */
     double digit() {
         return digit;
@@ -70,11 +91,6 @@ final class Observations {
     /** Variance of the volts applied, V², for a meter that is off by so much. */
     double variance(int i, double meter) {
         return Double.isNaN(gauged[i]) ? meter * meter : gauged[i] * gauged[i];
-    }
-
-    /** Whether moving the volts moves the mixture that they stand for. */
-    boolean moves(int i) {
-        return !told[i];
     }
 
     /** At most so many of them, spread over their volts. */
@@ -86,11 +102,13 @@ final class Observations {
                 .mapToInt(i -> i).toArray();
         int[] kept = IntStream.range(0, most).map(k -> order[(int) ((long) k * (size() - 1) / (most - 1))]).toArray();
         boolean[] tells = new boolean[most];
+        boolean[] ran = new boolean[most];
         for (int k = 0; k < most; k++) {
             tells[k] = told[kept[k]];
+            ran[k] = running[kept[k]];
         }
         return new Observations(picked(volts, kept), picked(lambda, kept), picked(shown, kept), picked(gauged, kept),
-                tells, digit);
+                tells, ran, digit);
     }
 
     private static double[] picked(double[] values, int[] kept) {

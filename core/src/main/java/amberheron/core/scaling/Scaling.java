@@ -125,7 +125,9 @@ public final class Scaling {
         ReaderInput unquantised = new ReaderInput(Math.min(reader.input().minVolts(), law.minVolts()),
                 Math.max(reader.input().maxVolts(), law.maxVolts()), null);
         lines.add(new BudgetLine(
-                say("setting: rounded to %d decimals, as %s", reader.decimals(), reader.form().words()),
+                reader.setting() == null
+                        ? say("setting: rounded to %d decimals, as %s", reader.decimals(), reader.form().words())
+                        : "setting: as it was noted",
                 Math.abs(worst(new SignalChain(law, WireEffect.NONE, withInput(reader, unquantised), chain.setting()))
                         .lambda())));
         double perVolt = steepest(chain);

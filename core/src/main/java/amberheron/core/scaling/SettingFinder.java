@@ -5,7 +5,6 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.core.scaling.OutputLaw.Point;
 import amberheron.core.scaling.ReaderSetting.Equation;
 import amberheron.core.scaling.ReaderSetting.SlopeOffset;
-import amberheron.core.scaling.ReaderSetting.Table;
 import amberheron.core.scaling.ReaderSetting.TwoPoint;
 import java.math.BigDecimal;
 import java.math.MathContext;
@@ -22,7 +21,12 @@ import java.util.TreeSet;
  */
 public final class SettingFinder {
     /** A choice that people recognise is kept where the best is not better by more than this part. */
-    private static final double AS_GOOD = 1.05;
+    private static final double AS_GOOD = 1.02;
+    private static final double SAME = 1e-9;
+    /** What law and input share that is less than this, V, is nothing. */
+    private static final double LEAST = 1e-6;
+    /** A digit that is more than this part of what is to be shown is coarse. */
+    private static final double COARSE = 0.02;
     /** Slopes that are tried to each side of the best one. */
     private static final int SLOPES = 40;
     /** Typeable volts that are tried at each end for two points. */
@@ -36,14 +40,40 @@ public final class SettingFinder {
         return find(law, WireEffect.NONE, reader);
     }
 
-    /** The same, for volts that do not arrive at the pin as they left. */
+    /**
+     * The same, for volts that do not arrive at the pin as they left. What the input cuts off is left out, unless a setting
+     * that shares the loss keeps the tolerance over everything and one that does not share it does not.
+     */
     static Optional<ReaderSetting> find(OutputLaw law, WireEffect wire, Reader reader) {
-        return targets(law, wire, reader).map(targets -> switch (reader.form()) {
+        List<Point> all = targets(law, wire, reader).orElse(List.of());
+        List<Point> arriving = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            double volts = all.get(i).volts();
+            boolean cutBelow = i + 1 < all.size() && all.get(i + 1).volts() == volts;
+            boolean cutAbove = i > 0 && all.get(i - 1).volts() == volts && volts == all.getLast().volts();
+            if (!(cutBelow && volts == all.getFirst().volts()) && !cutAbove) {
+                arriving.add(all.get(i));
+            }
+        }
+        if (all.isEmpty()) {
+            return Optional.empty();
+        }
+        double tolerance = reader.scale().fromLambda(Tolerance.LAMBDA);
+        ReaderSetting exact = fit(arriving, law, wire, reader);
+        if (arriving.size() == all.size() || furthest(exact, all) <= tolerance) {
+            return Optional.of(exact);
+        }
+        ReaderSetting sharing = fit(all, law, wire, reader);
+        return Optional.of(furthest(sharing, all) <= tolerance ? sharing : exact);
+    }
+
+    private static ReaderSetting fit(List<Point> targets, OutputLaw law, WireEffect wire, Reader reader) {
+        return switch (reader.form()) {
             case SLOPE_OFFSET -> line(targets, reader.decimals());
             case EXPRESSION -> equation(line(targets, reader.decimals()), reader.decimals());
             case TWO_POINT -> twoPoint(law, wire, reader, targets);
             case TABLE -> TableFitter.fit(targets, reader);
-        });
+        };
     }
 
     /** What is wrong when {@link #find} finds nothing. */
@@ -58,7 +88,7 @@ public final class SettingFinder {
      * What is to be shown, by volts at the pin as far as the input sees them: the law's corners, and what the input's ends
      * stand for. Between them the law is straight. Where the input cuts the law off, one voltage stands for two targets.
      */
-    private static Optional<List<Point>> targets(OutputLaw law, WireEffect wire, Reader reader) {
+    static Optional<List<Point>> targets(OutputLaw law, WireEffect wire, Reader reader) {
         ReaderInput input = reader.input();
         double bottom = input.minVolts();
         double top = Math.min(input.maxVolts(), wire.ceiling());
@@ -66,7 +96,7 @@ public final class SettingFinder {
         for (double v : law.breakpoints()) {
             outputs.add(v);
         }
-        if (!(Math.max(bottom, wire.atPin(outputs.first())) < Math.min(top, wire.atPin(outputs.last())))) {
+        if (!(Math.max(bottom, wire.atPin(outputs.first())) + LEAST < Math.min(top, wire.atPin(outputs.last())))) {
             return Optional.empty();
         }
         for (double pin : new double[]{bottom, top}) {
@@ -75,8 +105,13 @@ public final class SettingFinder {
                 outputs.add(output);
             }
         }
-        return Optional.of(outputs.stream().map(v -> new Point(Math.clamp(wire.atPin(v), bottom, top),
+        return Optional.of(outputs.stream().map(v -> new Point(seen(wire.atPin(v), bottom, top),
                 reader.scale().fromLambda(law.lambdaAt(v)))).toList());
+    }
+
+    /** Volts held to the input's range; what differs from an end by rounding only is that end. */
+    private static double seen(double pin, double bottom, double top) {
+        return pin > top - SAME ? top : pin < bottom + SAME ? bottom : pin;
     }
 
     /** Of the typeable slopes about the best one, that which with its own best offset errs least. */
@@ -206,7 +241,8 @@ public final class SettingFinder {
             for (int j = 0; j < ENDS; j++) {
                 double from = first + i * digit;
                 double to = high - j * digit;
-                if (from < to - (high - low) / 3 && roundsTo(line, from, to, decimals) < least) {
+                if (from < to - (high - low) / 3
+                        && (digit > COARSE * (high - low) || roundsTo(line, from, to, decimals) < least)) {
                     for (TwoPoint other : through(line, from, to, decimals)) {
                         double error = furthest(other, targets);
                         if (error < least) {
@@ -245,12 +281,35 @@ public final class SettingFinder {
             return List.of();
         }
         double digit = Math.pow(10, -decimals);
-        double q1 = round(line.at(v1), decimals);
-        double q2 = round(line.at(v2), decimals);
-        double r1 = round(q1 + Math.copySign(digit, line.at(v1) - q1), decimals);
-        double r2 = round(q2 + Math.copySign(digit, line.at(v2) - q2), decimals);
-        return List.of(new TwoPoint(v1, q1, v2, q2), new TwoPoint(v1, r1, v2, q2), new TwoPoint(v1, q1, v2, r2),
-                new TwoPoint(v1, r1, v2, r2));
+        // Where a digit is much of the whole, one further off may go better with the other end.
+        int reach = digit > COARSE * Math.abs(line.at(to) - line.at(from)) ? 2 : 1;
+        double q1 = Math.floor(line.at(v1) / digit + 1e-9) * digit;
+        double q2 = Math.floor(line.at(v2) / digit + 1e-9) * digit;
+        List<TwoPoint> points = new ArrayList<>();
+        for (int i = 1 - reach; i <= reach; i++) {
+            for (int j = 1 - reach; j <= reach; j++) {
+                points.add(new TwoPoint(v1, round(q1 + i * digit, decimals), v2, round(q2 + j * digit, decimals)));
+            }
+        }
+        return points;
+    }
+
+    /** The same setting in the plainest form that gives the same numbers over the input's range. */
+    static ReaderSetting plainest(ReaderSetting setting, ReaderInput input) {
+        if (!(setting instanceof Equation)) {
+            return setting;
+        }
+        double low = input.minVolts();
+        double span = input.maxVolts() - low;
+        double slope = (setting.at(low + span) - setting.at(low)) / span;
+        SlopeOffset line = new SlopeOffset(slope, setting.at(low) - slope * low);
+        double near = 1e-12 * (1 + Math.abs(line.at(low)) + Math.abs(line.at(low + span)));
+        for (double part : new double[]{0.03, 0.11, 0.29, 0.41, 0.5, 0.67, 0.83, 0.94}) {
+            if (!(Math.abs(setting.at(low + part * span) - line.at(low + part * span)) <= near)) {
+                return setting;
+            }
+        }
+        return line;
     }
 
     static double furthest(ReaderSetting setting, List<Point> targets) {
@@ -263,6 +322,13 @@ public final class SettingFinder {
 
     /** Rounds half up, after dropping the noise of binary fractions in the last digits. */
     static double round(double value, int decimals) {
+        double scale = Math.pow(10, decimals);
+        double digits = value * scale;
+        double part = Math.abs(digits - Math.floor(digits) - 0.5);
+        if (part > 1e-6 && Math.abs(digits) < 1e9) {
+            // Far from a tie nothing has to be dropped.
+            return Math.rint(digits) / scale;
+        }
         return new BigDecimal(value, new MathContext(13)).setScale(decimals, RoundingMode.HALF_UP).doubleValue();
     }
 

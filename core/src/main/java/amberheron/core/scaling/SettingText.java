@@ -1,16 +1,28 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.mixture.MixtureScale;
+import amberheron.core.units.Sane;
 import amberheron.core.units.UnitChoice;
+import java.util.ArrayList;
 import java.util.List;
 
 /** A setting as a person types it: one line for each entry the reader asks for. */
 public final class SettingText {
+    private static final String EQUATION = "equation";
+    private static final int MOST_ROWS = 1000;
+
     private SettingText() {
     }
 
     /** What the reader asks for, and what to type there. */
     public record Line(String ask, String type) {
+        /** The number alone, or the whole equation: what goes into the box. */
+        public String bare() {
+            int unit = type.lastIndexOf(' ');
+            return unit < 0 || ask.equals(EQUATION) ? type : type.substring(0, unit);
+        }
     }
 
     /** The lines, in the order they are typed, with the digits the reader accepts. */
@@ -22,11 +34,73 @@ public final class SettingText {
             case ReaderSetting.TwoPoint t -> List.of(
                     new Line("at " + plain(t.v1(), d) + " V", plain(t.q1(), d) + quantity(reader)),
                     new Line("at " + plain(t.v2(), d) + " V", plain(t.q2(), d) + quantity(reader)));
-            case ReaderSetting.Equation e -> List.of(new Line("equation", e.expression().text()));
+            case ReaderSetting.Equation e -> List.of(new Line(EQUATION, e.expression().text()));
             case ReaderSetting.Table t -> t.rows().stream()
                     .map(r -> new Line("at " + plain(r.volts(), d) + " V", plain(r.value(), d) + quantity(reader)))
                     .toList();
         };
+    }
+
+    /**
+     * What a reader holds, read off its own boxes: slope and offset, two pairs of volts and number, rows of pairs, or the
+     * equation. Numbers with a point or a comma, apart by spaces, semicolons or new lines.
+     *
+     * @throws IllegalArgumentException with what was found and what the reader's form asks for
+     */
+    public static ReaderSetting parse(String text, Reader reader) {
+        if (reader.form() == Reader.Form.EXPRESSION) {
+            return new ReaderSetting.Equation(Expression.parse(text.strip()));
+        }
+        double[] numbers = numbers(text);
+        int rows = reader.maxRows() == null ? MOST_ROWS : reader.maxRows();
+        boolean fits = switch (reader.form()) {
+            case SLOPE_OFFSET -> numbers.length == 2;
+            case TWO_POINT -> numbers.length == 4;
+            default -> numbers.length >= 4 && numbers.length % 2 == 0 && numbers.length <= 2 * rows;
+        };
+        if (!fits) {
+            throw new IllegalArgumentException(say("setting: found %d numbers, expected %s", numbers.length,
+                    asks(reader)));
+        }
+        return switch (reader.form()) {
+            case SLOPE_OFFSET -> new ReaderSetting.SlopeOffset(numbers[0], numbers[1]);
+            case TWO_POINT -> new ReaderSetting.TwoPoint(numbers[0], numbers[1], numbers[2], numbers[3]);
+            default -> {
+                List<OutputLaw.Point> points = new ArrayList<>();
+                for (int i = 0; i < numbers.length; i += 2) {
+                    points.add(new OutputLaw.Point(numbers[i], numbers[i + 1]));
+                }
+                yield new ReaderSetting.Table(points);
+            }
+        };
+    }
+
+    /** What is read off a reader of this form, in the order in which it is typed. */
+    public static String asks(Reader reader) {
+        return switch (reader.form()) {
+            case SLOPE_OFFSET -> "slope and offset, such as 2.000; 9.000";
+            case TWO_POINT -> "volts and number twice, such as 0.5 10; 4.5 18";
+            case EXPRESSION -> "the equation, such as 2*v + 9";
+            case TABLE -> say("%s of volts and number, such as 0.5 10; 2.5 14; 4.5 18",
+                    reader.maxRows() == null ? "rows" : say("up to %d rows", reader.maxRows()));
+        };
+    }
+
+    private static double[] numbers(String text) {
+        String[] words = text.strip().replace('−', '-').replaceAll("(?<=\\d),(?=\\d)", ".").split("[\\s;,]+", -1);
+        double[] numbers = new double[words.length];
+        for (int i = 0; i < words.length; i++) {
+            try {
+                numbers[i] = Double.parseDouble(words[i]);
+            } catch (NumberFormatException e) {
+                throw new IllegalArgumentException(say("setting: found “%s”, expected a number", words[i]));
+            }
+            if (!(Math.abs(numbers[i]) <= Sane.SHOWN.max())) {
+                throw new IllegalArgumentException(
+                        say("setting: found %s, expected a number that can be typed", words[i]));
+            }
+        }
+        return numbers;
     }
 
     /** The quantity with the ratio it is meant with, since an AFR says nothing without it. */

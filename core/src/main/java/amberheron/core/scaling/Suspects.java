@@ -1,7 +1,6 @@
 package amberheron.core.scaling;
 
 import amberheron.core.mixture.MixtureScale;
-import amberheron.core.scaling.Diagnosis.ReadingModel;
 import amberheron.core.scaling.Hypothesis.Model;
 import amberheron.core.scaling.Hypothesis.Parameter;
 import java.util.ArrayList;
@@ -83,6 +82,12 @@ final class Suspects {
         }
         for (Way way : WAYS) {
             all.add(on(way, Fault.of(way.cause()), 1, Map.of(), v -> shownBy(set, v)));
+        }
+        if (seen.bothWays()) {
+            // Heater and alternator move the grounds only while it runs.
+            all.add(new Hypothesis(Fault.of(Cause.GROUND_SHIFT), 1, List.of(SHIFT), Map.of("engine", "running"),
+                    new Hypothesis.WhileRunning((v, l, p) -> shownBy(set, v + p[0]), (v, l, p) -> shownBy(set, v)),
+                    p -> WireEffect.linear(1, p[0])));
         }
         for (double rail : RAILS) {
             all.add(new Hypothesis(Fault.of(Cause.PULL_UP), 1.0 / RAILS.length,
@@ -263,7 +268,7 @@ final class Suspects {
         Map<String, ReaderSetting> others = new LinkedHashMap<>();
         for (OutputLaw other : surroundings.otherLaws()) {
             SettingFinder.find(other, reader).filter(s -> differ(s, right))
-                    .ifPresent(s -> others.put(other.id(), s));
+                    .ifPresent(s -> others.put(other.id(), SettingFinder.plainest(s, reader.input())));
         }
         double low = Math.max(law.lowestVolts(), reader.input().minVolts());
         double high = Math.min(law.highestVolts(), reader.input().maxVolts());

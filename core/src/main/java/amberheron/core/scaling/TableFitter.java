@@ -14,12 +14,18 @@ import org.jspecify.annotations.Nullable;
  * can be reached with the rows there are is found by halving.
  */
 final class TableFitter {
-    private static final int GRID = 64;
-    private static final int HALVINGS = 26;
+    private static final int GRID = 32;
+    /** Halvings of the error on the even grid, and about the rows found; those gain no more than this part. */
+    private static final int COARSE = 12;
+    private static final int CLOSE = 8;
+    private static final double BETTER = 0.6;
+    /** How often the grid is made finer about the rows found, and into how many parts. */
+    private static final int FINER = 3;
+    private static final int FINE = 12;
 
     private final List<Point> targets;
     private final int decimals;
-    private final double[] grid;
+    private double[] grid;
 
     private TableFitter(List<Point> targets, int decimals) {
         this.targets = targets;
@@ -35,8 +41,16 @@ final class TableFitter {
         if (most == null || corners.rows().size() <= most) {
             return fitter.fewest(corners);
         }
-        List<Point> rows = fitter.free(most);
-        return fitter.polished(fitter.table(rows));
+        double all = targets.stream().mapToDouble(Point::value).max().orElseThrow()
+                - targets.stream().mapToDouble(Point::value).min().orElseThrow();
+        // The ends alone keep an error of the whole span.
+        List<Point> ends = List.of(corners.rows().getFirst(), corners.rows().getLast());
+        Free best = fitter.free(most, 0, new Free(ends, all), COARSE);
+        for (int i = 0; i < FINER; i++) {
+            fitter.finer(best.rows(), Math.pow(FINE / 4.0, -i));
+            best = fitter.free(most, BETTER * best.error(), best, CLOSE);
+        }
+        return fitter.polished(fitter.table(best.rows()));
     }
 
     /** Typeable volts where a row may stand: the corners, and a fine grid between. */
@@ -57,27 +71,45 @@ final class TableFitter {
         return grid.stream().mapToDouble(v -> v).toArray();
     }
 
+    /** A grid that is fine where the rows are, and a step and a half of the even grid wide there. */
+    private void finer(List<Point> rows, double part) {
+        double low = targets.getFirst().volts();
+        double high = targets.getLast().volts();
+        double step = part * (high - low) / GRID;
+        TreeSet<Double> fine = new TreeSet<>();
+        fine.add(grid[0]);
+        fine.add(grid[grid.length - 1]);
+        for (Point row : rows) {
+            for (int i = -FINE / 2; i <= FINE / 2; i++) {
+                double volts = SettingFinder.round(row.volts() + 3.0 * i / FINE * step, decimals);
+                if (volts > grid[0] && volts < grid[grid.length - 1]) {
+                    fine.add(volts);
+                }
+            }
+        }
+        grid = fine.stream().mapToDouble(v -> v).toArray();
+    }
+
     /** What is to be shown at volts: the law, straight between targets; the middle where one voltage stands for two. */
     private double wanted(double volts) {
-        Point before = targets.getFirst();
-        for (Point t : targets) {
-            if (t.volts() == volts) {
-                double other = targets.stream().filter(p -> p.volts() == volts).reduce((a, b) -> b).orElse(t).value();
-                return (t.value() + other) / 2;
-            }
-            if (t.volts() > volts) {
-                return before == t
-                        ? t.value()
-                        : before.value() + (volts - before.volts()) * (t.value() - before.value())
-                                / (t.volts() - before.volts());
-            }
-            before = t;
+        double[] same = targets.stream().filter(t -> t.volts() == volts).mapToDouble(Point::value).toArray();
+        if (same.length > 0) {
+            return (same[0] + same[same.length - 1]) / 2;
         }
-        return before.value();
+        for (int i = 1; i < targets.size(); i++) {
+            Point before = targets.get(i - 1);
+            Point after = targets.get(i);
+            if (volts > before.volts() && volts < after.volts()) {
+                return before.value() + (volts - before.volts()) * (after.value() - before.value())
+                        / (after.volts() - before.volts());
+            }
+        }
+        return volts < targets.getFirst().volts() ? targets.getFirst().value() : targets.getLast().value();
     }
 
     private Table table(List<Point> rows) {
-        return new Table(rows.stream().map(r -> new Point(r.volts(), SettingFinder.round(r.value(), decimals))).toList());
+        return new Table(
+                rows.stream().map(r -> new Point(r.volts(), SettingFinder.round(r.value(), decimals))).toList());
     }
 
     /** A row for each corner of the law. */
@@ -132,165 +164,159 @@ final class TableFitter {
         return best;
     }
 
-    /** Values that can be reached at a row, and from which row before. */
-    private record Reached(double low, double high, int from) {
+    /** Values that can be reached at a row, from which row before it and which of that one's. */
+    private record Reached(double low, double high, int row, int part) {
     }
 
-    private List<Point> free(int most) {
-        double low = 0;
-        double high = targets.stream().mapToDouble(Point::value).max().orElseThrow()
-                - targets.stream().mapToDouble(Point::value).min().orElseThrow();
-        List<Point> rows = reach(high, most);
-        for (int i = 0; i < HALVINGS; i++) {
-            double middle = (low + high) / 2;
+    /** Rows and the least error that they keep. */
+    private record Free(List<Point> rows, double error) {
+    }
+
+    /** The least error by halving, where one is known that is kept, and one below which nothing is looked for. */
+    private Free free(int most, double floor, Free known, int halvings) {
+        double low = floor;
+        Free best = known;
+        for (int i = 0; i < halvings; i++) {
+            double middle = (low + best.error()) / 2;
             List<Point> found = reach(middle, most);
             if (found == null) {
                 low = middle;
             } else {
-                high = middle;
-                rows = found;
+                best = new Free(found, middle);
             }
         }
-        return rows == null ? corners().rows() : rows;
+        return best;
     }
 
     /** Rows that keep an error, at most so many; null when there are none. */
     private @Nullable List<Point> reach(double error, int most) {
         int n = grid.length;
-        Reached[][] reached = new Reached[most][n];
-        reached[0][0] = within(grid[0], error, -1);
+        double[][] tube = new double[n][];
+        for (int j = 0; j < n; j++) {
+            tube[j] = tube(grid[j], error);
+        }
+        List<List<List<Reached>>> reached = new ArrayList<>();
+        reached.add(new ArrayList<>());
+        for (int j = 0; j < n; j++) {
+            reached.getFirst().add(j == 0 && tube[0][0] <= tube[0][1]
+                    ? List.of(new Reached(tube[0][0], tube[0][1], -1, -1))
+                    : List.of());
+        }
         for (int k = 1; k < most; k++) {
-            for (int j = 1; j < n; j++) {
-                for (int i = k - 1; i < j; i++) {
-                    Reached before = reached[k - 1][i];
-                    if (before != null) {
-                        Reached now = through(before, i, j, error);
-                        Reached known = reached[k][j];
-                        if (now != null && (known == null || now.high() - now.low() > known.high() - known.low())) {
-                            reached[k][j] = now;
+            List<List<Reached>> now = new ArrayList<>();
+            for (int j = 0; j < n; j++) {
+                List<Reached> parts = new ArrayList<>();
+                for (int i = 0; i < j; i++) {
+                    List<Reached> before = reached.get(k - 1).get(i);
+                    for (int part = 0; part < before.size(); part++) {
+                        Reached line = through(before.get(part), i, part, j, tube[j], error);
+                        if (line != null) {
+                            keep(parts, line);
                         }
                     }
                 }
+                now.add(parts);
             }
-            if (reached[k][n - 1] != null) {
+            reached.add(now);
+            if (!now.get(n - 1).isEmpty()) {
                 return rows(reached, k, error);
             }
         }
         return null;
     }
 
-    private @Nullable Reached within(double volts, double error, int from) {
+    /** Parts that lie within another are left out. */
+    private static void keep(List<Reached> parts, Reached line) {
+        for (Reached known : parts) {
+            if (known.low() <= line.low() && known.high() >= line.high()) {
+                return;
+            }
+        }
+        parts.removeIf(known -> line.low() <= known.low() && line.high() >= known.high());
+        parts.add(line);
+    }
+
+    /** What may be shown at volts, lowest and highest. */
+    private double[] tube(double volts, double error) {
         double low = Double.NEGATIVE_INFINITY;
         double high = Double.POSITIVE_INFINITY;
-        boolean target = false;
         for (Point t : targets) {
             if (t.volts() == volts) {
                 low = Math.max(low, t.value() - error);
                 high = Math.min(high, t.value() + error);
-                target = true;
             }
         }
-        if (!target) {
-            low = wanted(volts) - error;
-            high = wanted(volts) + error;
-        }
-        return low <= high ? new Reached(low, high, from) : null;
+        return low == Double.NEGATIVE_INFINITY
+                ? new double[]{wanted(volts) - error, wanted(volts) + error}
+                : new double[]{low, high};
     }
 
-    /** The values at row j that a straight line from some value at row i reaches inside the tube. */
-    private @Nullable Reached through(Reached before, int i, int j, double error) {
-        Reached here = within(grid[j], error, i);
-        if (here == null) {
+    /** The values at row j that straight lines from row i reach inside the tube: a polygon, cut by each corner between. */
+    private @Nullable Reached through(Reached before, int i, int part, int j, double[] tube, double error) {
+        if (tube[0] > tube[1]) {
             return null;
         }
-        // From each end of what was reached, the steepest and flattest lines that keep the tube at the corners between.
-        double high = extreme(before, i, j, error, 1);
-        double low = extreme(before, i, j, error, -1);
-        double from = Math.max(low, here.low());
-        double to = Math.min(high, here.high());
-        return from <= to + 1e-12 ? new Reached(from, Math.max(from, to), i) : null;
-    }
-
-    /**
-     * The highest (side 1) or lowest (−1) value at row j: a linear program in two variables, the values at both rows. Its
-     * best corner is where a line leaves the box of row i or touches the tube, so those are tried.
-     */
-    private double extreme(Reached before, int i, int j, double error, int side) {
-        double a = grid[i];
-        double b = grid[j];
-        double[] starts = {before.low(), before.high()};
-        double best = Double.NEGATIVE_INFINITY;
-        List<double[]> bounds = new ArrayList<>();
+        List<double[]> polygon = List.of(new double[]{before.low(), tube[0]}, new double[]{before.high(), tube[0]},
+                new double[]{before.high(), tube[1]}, new double[]{before.low(), tube[1]});
         for (Point t : targets) {
-            if (t.volts() > a && t.volts() < b) {
-                bounds.add(new double[]{(t.volts() - a) / (b - a), t.value() - error, t.value() + error});
+            if (t.volts() > grid[i] && t.volts() < grid[j]) {
+                double along = (t.volts() - grid[i]) / (grid[j] - grid[i]);
+                polygon = cut(polygon, along, t.value() + error, 1);
+                polygon = cut(polygon, along, t.value() - error, -1);
             }
         }
-        if (bounds.isEmpty()) {
-            return side * Double.MAX_VALUE;
+        double low = Double.POSITIVE_INFINITY;
+        double high = Double.NEGATIVE_INFINITY;
+        for (double[] corner : polygon) {
+            low = Math.min(low, corner[1]);
+            high = Math.max(high, corner[1]);
         }
-        // Along the box of row i the highest value at j is the least of straight lines in the value at i: concave.
-        double low = starts[0];
-        double high = starts[1];
-        for (int step = 0; step < 40 && high - low > 1e-12; step++) {
-            double third = (high - low) / 3;
-            if (side * value(bounds, low + third, side) < side * value(bounds, high - third, side)) {
-                low += third;
-            } else {
-                high -= third;
-            }
-        }
-        for (double start : new double[]{starts[0], starts[1], (low + high) / 2}) {
-            double at = value(bounds, start, side);
-            if (feasible(bounds, start)) {
-                best = Math.max(best, side * at);
-            }
-        }
-        return side * best;
+        return low <= high ? new Reached(low, high, i, part) : null;
     }
 
-    private static double value(List<double[]> bounds, double start, int side) {
-        double best = Double.POSITIVE_INFINITY;
-        for (double[] t : bounds) {
-            double limit = side > 0 ? t[2] : t[1];
-            best = Math.min(best, side * (start + (limit - start) / t[0]));
+    /** The part of a polygon of values at both rows where the line between them stays below (side 1) or above a limit. */
+    private static List<double[]> cut(List<double[]> polygon, double along, double limit, int side) {
+        List<double[]> left = new ArrayList<>(polygon.size() + 1);
+        for (int i = 0; i < polygon.size(); i++) {
+            double[] a = polygon.get(i);
+            double[] b = polygon.get((i + 1) % polygon.size());
+            double over = side * ((1 - along) * a[0] + along * a[1] - limit);
+            double next = side * ((1 - along) * b[0] + along * b[1] - limit);
+            if (over <= 0) {
+                left.add(a);
+            }
+            if (over < 0 != next < 0 && over != next) {
+                double t = over / (over - next);
+                left.add(new double[]{a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1])});
+            }
         }
-        return side * best;
-    }
-
-    private static boolean feasible(List<double[]> bounds, double start) {
-        return value(bounds, start, 1) >= value(bounds, start, -1) - 1e-12;
+        return left;
     }
 
     /** Back from the end: at each row a value from which the next one can be met. */
-    private List<Point> rows(Reached[][] reached, int last, double error) {
+    private List<Point> rows(List<List<List<Reached>>> reached, int last, double error) {
         List<Point> rows = new ArrayList<>();
         int j = grid.length - 1;
-        Reached end = reached[last][j];
-        double value = (end.low() + end.high()) / 2;
+        Reached here = reached.get(last).get(j).getFirst();
+        double value = (here.low() + here.high()) / 2;
         rows.add(new Point(grid[j], value));
         for (int k = last; k > 0; k--) {
-            int i = reached[k][j].from();
-            double[] from = backwards(reached[k - 1][i], i, j, value, error);
-            value = (from[0] + from[1]) / 2;
+            int i = here.row();
+            Reached before = reached.get(k - 1).get(i).get(here.part());
+            double low = before.low();
+            double high = before.high();
+            for (Point t : targets) {
+                if (t.volts() > grid[i] && t.volts() < grid[j]) {
+                    double along = (t.volts() - grid[i]) / (grid[j] - grid[i]);
+                    low = Math.max(low, (t.value() - error - along * value) / (1 - along));
+                    high = Math.min(high, (t.value() + error - along * value) / (1 - along));
+                }
+            }
+            value = (low + high) / 2;
             rows.addFirst(new Point(grid[i], value));
+            here = before;
             j = i;
         }
         return rows;
-    }
-
-    private double[] backwards(Reached box, int i, int j, double value, double error) {
-        double low = box.low();
-        double high = box.high();
-        double a = grid[i];
-        double b = grid[j];
-        for (Point t : targets) {
-            if (t.volts() > a && t.volts() < b) {
-                double part = (t.volts() - a) / (b - a);
-                low = Math.max(low, (t.value() - error - part * value) / (1 - part));
-                high = Math.min(high, (t.value() + error - part * value) / (1 - part));
-            }
-        }
-        return new double[]{Math.min(low, high), Math.max(low, high)};
     }
 }

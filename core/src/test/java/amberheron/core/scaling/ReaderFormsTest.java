@@ -15,6 +15,7 @@ import amberheron.core.scaling.SettingText.Line;
 import java.util.List;
 import java.math.BigDecimal;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -158,5 +159,32 @@ class ReaderFormsTest {
             "7.35 + 3.01*v"})
     void aSoundEquationIsNotDoubted(String text) {
         assertThat(Expression.parse(text).breaks(0, 5)).isEmpty();
+    }
+
+    /** What is typed and read off again is the same setting, in every form. */
+    @ParameterizedTest
+    @EnumSource(Form.class)
+    void whatAReaderHoldsIsReadOffItsBoxes(Form form) {
+        Reader reader = reader(form, 3);
+        ReaderSetting typed = SettingFinder.find(LAW, reader).orElseThrow();
+        String boxes = switch (typed) {
+            case Equation e -> e.expression().text();
+            case SlopeOffset s -> s.slope() + "; " + s.offset();
+            case TwoPoint t -> t.v1() + " " + t.q1() + "\n" + t.v2() + " " + t.q2();
+            case Table t -> t.rows().stream().map(r -> r.volts() + " " + r.value()).collect(Collectors.joining("; "));
+        };
+        assertThat(SettingText.parse(boxes, reader)).isEqualTo(typed);
+        assertThat(SettingText.parse(boxes.replace('.', ','), reader).at(2.2)).isEqualTo(typed.at(2.2));
+    }
+
+    @Test
+    void whatCannotBeReadOffIsSaid() {
+        assertThatThrownBy(() -> SettingText.parse("2", reader(Form.SLOPE_OFFSET, 2)))
+                .hasMessageContaining("found 1 numbers, expected slope and offset");
+        assertThatThrownBy(() -> SettingText.parse("2; nine", reader(Form.SLOPE_OFFSET, 2)))
+                .hasMessageContaining("“nine”");
+        assertThatThrownBy(() -> SettingText.parse("4 18; 1 8", reader(Form.TABLE, 2))).hasMessageContaining("rising");
+        assertThatThrownBy(() -> SettingText.parse("1e99; 0", reader(Form.SLOPE_OFFSET, 2)))
+                .hasMessageContaining("can be typed");
     }
 }

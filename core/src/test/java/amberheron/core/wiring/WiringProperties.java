@@ -58,7 +58,8 @@ class WiringProperties {
     void aMetersNoiseChangesNothing(@ForAll long seed) {
         Random random = new Random(seed);
         PowerSource source = source("A", random);
-        boolean edge = List.of(PowerSource.DEAD, PowerSource.WEAK, PowerSource.WEAK_RUNNING, PowerSource.CRANKING)
+        boolean edge = List.of(PowerSource.DEAD, PowerSource.WEAK, PowerSource.WEAK_RUNNING, PowerSource.CRANKING,
+                PowerSource.COIL)
                 .stream()
                 .anyMatch(limit -> source.volts().values().stream().anyMatch(v -> Math.abs(v.volts() - limit) < 0.02))
                 || source.disturbance().filter(d -> Math.abs(d - PowerSource.DISTURBED) < 0.04).isPresent();

@@ -73,7 +73,8 @@ final class JobJson {
         out.set("reader", reader == null ? out.nullNode() : ReaderJson.write(reader));
         ArrayNode points = out.putArray("points");
         job.points().forEach(p -> points.addObject().put("volts", p.volts()).put("true", p.truth())
-                .put("shown", p.shown()).put("note", p.note()).set("origin", OriginJson.write(p.origin())));
+                .put("shown", p.shown()).put("note", p.note()).put("engine", Cursor.idOrNull(p.engine()))
+                .set("origin", OriginJson.write(p.origin())));
         var proving = job.proving();
         out.set("proving", proving == null ? out.nullNode() : write(proving));
         out.putObject("handOver").put("notDone", job.handOver().notDone()).put("date", text(job.handOver().date()));
@@ -128,7 +129,8 @@ final class JobJson {
 
     private static CheckPoint point(Cursor at) {
         return at.build(() -> new CheckPoint(at.numberOrNull("volts"), at.numberOrNull("true"), at.number("shown"),
-                at.text("note", ""), OriginJson.read(at.objectOrNone("origin"))));
+                at.text("note", ""), OriginJson.read(at.objectOrNone("origin")),
+                at.choiceOrNull("engine", CheckPoint.Engine.values())));
     }
 
     private static Job.Proving proving(Cursor at) {

@@ -65,6 +65,10 @@ public final class ResultJson {
         ArrayNode doubtful = out.putArray("doubtful");
         diagnosis.doubtful().forEach(d -> doubtful.addObject().put("row", d.row() + 1).put("expected", d.expected())
                 .put("exchangedWith", d.exchangedWith() == null ? null : d.exchangedWith() + 1));
+        Diagnosis.RunningShift running = diagnosis.runningShift();
+        if (running != null) {
+            out.putObject("runningShift").put("volts", running.volts()).put("doubt", running.doubt());
+        }
         out.put("withinTolerance", diagnosis.withinTolerance());
         out.set("worstError", worst(diagnosis.worst()));
         ReaderSetting corrected = diagnosis.correctedSetting();

@@ -10,9 +10,11 @@ import amberheron.core.harness.Wire;
 import amberheron.core.harness.WireColour;
 import amberheron.core.harness.Work;
 import amberheron.core.mixture.MixtureScale;
+import amberheron.core.finding.Origin;
 import amberheron.core.scaling.CheckPoint;
 import java.io.IOException;
 import java.nio.file.Files;
+import java.time.Instant;
 import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -36,11 +38,36 @@ class CsvTest {
                 .containsExactly(new CheckPoint(null, 14.7, 14.8, ""));
     }
 
+    /** Simulated ones stay simulated, and a spreadsheet runs nothing of a note. */
+    @Test
+    void checkPointsAreWrittenAndReadBack() {
+        List<CheckPoint> points = List.of(
+                new CheckPoint(0.5, null, 8.65, "=cold", new Origin(Origin.Kind.SIMULATED, "simulated bench",
+                        Instant.parse("2026-03-02T00:00:00Z"), ""), CheckPoint.Engine.OFF),
+                new CheckPoint(null, 14.7, 14.71, "", Origin.UNRECORDED, null));
+        assertThat(CheckPointCsv.write(points)).contains("'=cold");
+        assertThat(CheckPointCsv.parse("p", CheckPointCsv.write(points))).isEqualTo(points);
+    }
+
+    @Test
+    void checkPointsSayWhenByWhatAndWithTheEngineRunning() {
+        assertThat(CheckPointCsv.parse("p", """
+                volts,shown,engine,date,instrument
+                0.5,8.65,off,2026-03-02,meter 4
+                4.5,18.15,Running,,
+                """)).containsExactly(
+                new CheckPoint(0.5, null, 8.65, "", new Origin(Origin.Kind.INSTRUMENT, "meter 4",
+                        Instant.parse("2026-03-02T00:00:00Z"), ""), CheckPoint.Engine.OFF),
+                new CheckPoint(4.5, null, 18.15, "", Origin.UNRECORDED, CheckPoint.Engine.RUNNING));
+    }
+
     @ParameterizedTest
     @CsvSource(delimiter = '|', value = {"volts,seen\\n1,2|line 1|expected shown",
             "volts,shown\\n1,|line 2|column shown: found nothing",
             "volts,shown\\n1,2\\n,3|line 3|neither volts nor true",
-            "volts,shown\\n1,lots|line 2|“lots”", "volts,shown\\n1,NaN|line 2|NaN",
+            "volts,shown,engine\\n1,2,idle|line 2|expected off or running",
+            "volts,shown,date\\n1,2,monday|line 2|a day such as", "volts,shown\\n1,lots|line 2|“lots”",
+            "volts,shown\\n1,NaN|line 2|NaN",
             "volts,shown\\n0x1p3,2|line 2|0x1p3",
             "volts,shown\\n|p|no row", "volts,shown\\n\"1,2|after line|open quote",
             "volts,volts,shown\\n1,2,3|line 1|twice"})

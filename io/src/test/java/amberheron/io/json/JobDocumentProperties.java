@@ -235,7 +235,7 @@ class JobDocumentProperties {
             ReaderSetting setting = SettingFinder.find(law, reader).orElse(null);
             job = job.withLaw(law).withReader(random.nextBoolean() ? reader : reader.withSetting(setting))
                     .withPoint(new CheckPoint(maybe(random, 5), 14.7, random.nextDouble() * 20, words(random),
-                            origin(random)))
+                            origin(random), perhaps(random, CheckPoint.Engine.values())))
                     .withProving(new Job.Proving(words(random), "ab12", origin(random),
                             LogComparison.of(List.of(new Sample(0, 1, 1.01), new Sample(0.5, 0.9, 0.91)))));
         }

@@ -1,0 +1,217 @@
+package amberheron.app.scaling;
+
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.app.parts.Choice;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.Leaf;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Figures;
+import amberheron.app.session.Session;
+import amberheron.core.finding.Message;
+import amberheron.core.mixture.MixtureScale;
+import amberheron.core.scaling.LawText;
+import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.Reader;
+import amberheron.core.scaling.ReaderInput;
+import amberheron.core.scaling.ScaleField;
+import amberheron.core.scaling.SettingText;
+import amberheron.core.units.Parsed;
+import amberheron.core.units.QuantityField;
+import amberheron.core.units.Unit;
+import amberheron.core.units.UnitChoice;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import org.jspecify.annotations.Nullable;
+
+/** What the controller puts out, as its sheet says, and what reads it. */
+final class LawLeaf implements Leaf {
+    private static final QuantityField RAIL = QuantityField.of("Rail", Unit.VOLT, -15, 30);
+    private static final String USUAL_LOW = "0";
+    private static final String USUAL_HIGH = "5";
+
+    private final Session session;
+    private final Choice<OutputLaw> law;
+    private final Choice<Gauge> gauge;
+    private final Choice<Reader> reader;
+    private final Label reads = Parts.text("", "plain");
+    private final TextField sheet = new TextField();
+    private final TextField low = new TextField(USUAL_LOW);
+    private final TextField high = new TextField(USUAL_HIGH);
+    private final Choice<Quantity> quantity;
+    private final Label understood = Parts.text("", "soft");
+    private final Button take;
+    private final Label takes = Parts.text("", "soft");
+    private Quantity said = Quantity.TOLD;
+    private final Node node;
+
+    /** What the numbers of a sheet are. */
+    private enum Quantity {
+        TOLD("λ or AFR"),
+        LAMBDA("λ"),
+        AFR("AFR");
+
+        private final String words;
+
+        Quantity(String words) {
+            this.words = words;
+        }
+
+        private String words() {
+            return words;
+        }
+    }
+
+    LawLeaf(Session session) {
+        this.session = session;
+        law = new Choice<>(session, "From the catalogue", ScaleField.LAW.path(), session.catalogue().laws(),
+                l -> l.name() + " " + (l.scale() instanceof MixtureScale.Lambda ? "λ" : "AFR"),
+                () -> session.job().law(), l -> session.edit("law " + l.name(), j -> j.withLaw(l)));
+        reader = new Choice<>(session, "Reader", ScaleField.READER.path(), session.catalogue().readers(), Reader::name,
+                () -> known(session.job().reader()), r -> session.edit("reader " + r.name(), j -> j.withReader(r)));
+        List<Gauge> gauges = gauges(session);
+        gauge = Choice.list(session, "Controller's own gauge shows", ScaleField.GAUGE.path(), gauges, Gauge::words,
+                () -> gauges.stream().filter(g -> Objects.equals(g.scale(), session.job().gauge())).findFirst()
+                        .orElseGet(() -> named(session.job().gauge())),
+                g -> session.edit("gauge " + g.words(), j -> j.withGauge(g.scale())));
+        quantity = Choice.list(session, "Its numbers are", "scale.sheet.quantity", List.of(Quantity.values()),
+                Quantity::words, () -> said, q -> {
+                    said = q;
+                    read();
+                }).inTable();
+        field(sheet, "scale.sheet", "2.2v + 9, or 0.4 V = 0.62; 4.6 V = 1.38", "The law as its sheet writes it");
+        field(low, "scale.sheet.low", USUAL_LOW, "Lower rail, V");
+        field(high, "scale.sheet.high", USUAL_HIGH, "Upper rail, V");
+        low.setPrefColumnCount(4);
+        high.setPrefColumnCount(4);
+        take = Parts.button("Take this law", "scale.sheet.take", this::take, "quiet");
+        HBox.setHgrow(sheet, Priority.ALWAYS);
+        HBox.setHgrow(quantity, Priority.ALWAYS);
+        HBox rails = new HBox(8, Parts.line("rails, V", "field-name"), low, high, Parts.spring(), take);
+        rails.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        node = Columns.even(300, Parts.card("Output law", law, reads), Parts.stacked(
+                Parts.card("What reads it", reader, takes, gauge),
+                Parts.card("Or the law as its sheet writes it", new HBox(8, sheet, quantity), rails, understood)));
+    }
+
+    private void field(TextField field, String id, String prompt, String name) {
+        field.setId(id);
+        field.setPromptText(prompt);
+        field.setAccessibleText(name);
+        field.textProperty().addListener((o, before, now) -> read());
+        field.setOnAction(e -> take());
+    }
+
+    /** What the sheet's text means, or why it means nothing; both as one types. */
+    private void read() {
+        Optional<OutputLaw> law = Optional.empty();
+        String says = "";
+        if (!sheet.getText().isBlank()) {
+            try {
+                OutputLaw read = typed();
+                law = Optional.of(read);
+                says = words(read);
+            } catch (IllegalArgumentException e) {
+                says = String.valueOf(e.getMessage());
+            }
+        }
+        understood.setText(says);
+        Parts.styles(understood, law.isPresent() || says.isEmpty() ? "soft" : "fault");
+        Parts.show(understood, !says.isEmpty());
+        take.setDisable(law.isEmpty());
+    }
+
+    private OutputLaw typed() {
+        return LawText.parse(sheet.getText(), rail(low), rail(high), switch (said) {
+            case TOLD -> Optional.empty();
+            case LAMBDA -> Optional.of(MixtureScale.lambda());
+            case AFR -> Optional.of(MixtureScale.afr(session.job().stoich()));
+        });
+    }
+
+    private static double rail(TextField field) {
+        return switch (RAIL.parse(field.getText(), 1)) {
+            case Parsed.Value v -> v.si();
+            case Parsed.Bad bad -> throw new IllegalArgumentException(bad.message());
+        };
+    }
+
+    private void take() {
+        if (!take.isDisabled()) {
+            OutputLaw read = typed();
+            session.edit("law " + read.name(), j -> j.withLaw(read));
+            sheet.clear();
+        }
+    }
+
+    private String words(OutputLaw law) {
+        return Figures.text(session, Message.joined(" ", LawText.says(law)));
+    }
+
+    @Override
+    public Node node() {
+        return node;
+    }
+
+    @Override
+    public void refresh() {
+        law.refresh();
+        gauge.refresh();
+        reader.refresh();
+        quantity.refresh();
+        OutputLaw used = session.job().law();
+        boolean listed = used != null && session.catalogue().laws().contains(used);
+        reads.setText(used == null ? "" : (listed ? "" : used.name() + ". ") + words(used));
+        Parts.show(reads, used != null);
+        Reader read = session.job().reader();
+        takes.setText(read == null ? "" : takes(read));
+        Parts.show(takes, read != null);
+        read();
+    }
+
+    /** What a reader takes and sees, in words. */
+    private static String takes(Reader reader) {
+        ReaderInput input = reader.input();
+        Integer rows = reader.maxRows();
+        Integer bits = input.bits();
+        return say("It takes %s in %s with %d decimals%s, and sees %s V to %s V%s.", reader.form().words(),
+                SettingText.quantity(reader.scale()), reader.decimals(),
+                rows == null ? "" : say(", at most %d rows", rows),
+                UnitChoice.digits(input.minVolts(), 1), UnitChoice.digits(input.maxVolts(), 1),
+                bits == null ? "" : say(" in %,d steps", input.topCount()));
+    }
+
+    /** What a gauge may show; null for the quantity of the output. */
+    private record Gauge(@Nullable MixtureScale scale, String words) {
+    }
+
+    /** λ, and the ratio of every fuel: a gauge made for one goes on showing its ratio with another in the tank. */
+    private static List<Gauge> gauges(Session session) {
+        return Stream.concat(Stream.of(new Gauge(null, "the quantity of its output"), named(MixtureScale.lambda())),
+                session.catalogue().fuels().stream().map(f -> MixtureScale.afr(f.stoich())).distinct()
+                        .sorted(Comparator.comparingDouble(s -> -s.fromLambda(1))).map(LawLeaf::named))
+                .toList();
+    }
+
+    private static Gauge named(@Nullable MixtureScale scale) {
+        return new Gauge(scale, scale instanceof MixtureScale.Afr afr
+                ? say("AFR, %.2f at λ 1", afr.stoich())
+                : "λ");
+    }
+
+    /** The reader as the catalogue lists it: one that was given a setting is still that reader. */
+    private @Nullable Reader known(@Nullable Reader used) {
+        return used == null
+                ? null
+                : session.catalogue().readers().stream().filter(r -> r.id().equals(used.id())).findFirst().orElse(used);
+    }
+}

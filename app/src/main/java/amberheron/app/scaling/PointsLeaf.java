@@ -1,0 +1,192 @@
+package amberheron.app.scaling;
+
+import amberheron.app.parts.Cells;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.Leaf;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Figures;
+import amberheron.app.session.Session;
+import amberheron.core.job.Station;
+import amberheron.core.scaling.CheckPoint;
+import amberheron.core.scaling.CheckPoint.Engine;
+import amberheron.core.scaling.Diagnosis;
+import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.Reader;
+import amberheron.core.scaling.SettingText;
+import amberheron.core.scaling.Tolerance;
+import amberheron.core.units.UnitChoice;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.HPos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import org.jspecify.annotations.Nullable;
+
+/** What was applied and what the reader showed, against what it should; and what that says so far. */
+final class PointsLeaf implements Leaf {
+    private final Session session;
+    private final ScaleModel model;
+    private final ErrorPlot plot;
+    private final Label band = new Label();
+    private final Label note = new Label();
+    private final Cells points = new Cells(12, 0);
+    private final TextField volts = new TextField();
+    private final TextField gauge = new TextField();
+    private final TextField shown = new TextField();
+    private final ToggleButton running = new ToggleButton("Engine running");
+    private final Label fault = Parts.text("", "fault");
+    private final Label typed = Parts.text("", "plain");
+    private final Label says = Parts.text("", "plain");
+    private final Label doubt = Parts.text("", "hint");
+    private final Label asks = Parts.text("", "wrong");
+    private final Button which;
+    private final Node pinned;
+    private final Node node;
+
+    PointsLeaf(Session session, ScaleModel model) {
+        this.session = session;
+        this.model = model;
+        plot = new ErrorPlot(session);
+        pinned = Parts.noted("Shown − true", band, plot);
+        for (int i = 0; i < 4; i++) {
+            ColumnConstraints column = new ColumnConstraints();
+            column.setHgrow(Priority.ALWAYS);
+            column.setHalignment(HPos.RIGHT);
+            points.getColumnConstraints().add(column);
+        }
+        field(volts, "scale.volts", "volts applied", "Volts applied at the controller's output");
+        field(gauge, "scale.true", "or gauge", "What the controller's own gauge shows");
+        field(shown, "scale.shown", "reader shows", "What the reader shows");
+        volts.setOnAction(e -> (volts.getText().isBlank() ? gauge : shown).requestFocus());
+        gauge.setOnAction(e -> shown.requestFocus());
+        shown.setOnAction(e -> add());
+        running.setId("scale.running");
+        running.setAccessibleText("Engine running while this is read");
+        running.setMinWidth(Region.USE_PREF_SIZE);
+        Parts.show(fault, false);
+        Button add = Parts.button("Add", "scale.add", this::add, "quiet");
+        add.setMinWidth(Region.USE_PREF_SIZE);
+        which = Parts.button("Which link", "scale.which", () -> session.focus("scale.leaf.link"), "quiet");
+        node = new Columns(250, Parts.noted("Check points", note, points, new HBox(8, volts, gauge, shown),
+                new HBox(8, running, Parts.spring(), add), fault),
+                Parts.card("So far", typed, says, doubt, asks,
+                        new FlowPane(8, 6, which,
+                                Parts.button("To CSV", "scale.points.write", () -> model.write(session), "quiet"),
+                                Parts.button("From CSV…", "scale.points.read",
+                                        () -> Parts.browse(which, "Check points (CSV)",
+                                                f -> model.read(session, f)),
+                                        "quiet"))));
+    }
+
+    private void field(TextField field, String id, String prompt, String name) {
+        field.setId(id);
+        field.setPromptText(prompt);
+        field.setAccessibleText(name);
+        HBox.setHgrow(field, Priority.ALWAYS);
+        Parts.undoFrom(field, session, () -> field.getText().isEmpty());
+    }
+
+    private void add() {
+        String wrong = model.add(session, new ScaleModel.Typed(volts.getText(), gauge.getText(), shown.getText(),
+                running.isSelected() ? Engine.RUNNING : Engine.OFF));
+        fault.setText(wrong);
+        Parts.show(fault, !wrong.isEmpty());
+        if (wrong.isEmpty()) {
+            volts.clear();
+            gauge.clear();
+            shown.clear();
+            volts.requestFocus();
+        }
+    }
+
+    @Override
+    public Node node() {
+        return node;
+    }
+
+    @Override
+    public List<Node> pinned() {
+        return List.of(pinned);
+    }
+
+    @Override
+    public void refresh() {
+        String stale = Figures.stale(session, Station.SCALE);
+        note.setText(stale.isEmpty() ? "engine off, then running" : stale);
+        points.write(this::write);
+        band.setText("band ± " + Figures.mixture(session, Tolerance.LAMBDA));
+        plot.refresh();
+        volts.setPromptText(ScaleModel.hint(session));
+        Reader read = session.job().reader();
+        write(typed, read == null
+                ? ""
+                : session.review().scale().map(r -> "Typed: " + String.join(", ", SettingText.of(r.setting(), read)
+                        .stream().limit(3).map(l -> l.ask() + " " + l.type()).toList())
+                        + (SettingText.of(r.setting(), read).size() > 3 ? " …" : "")).orElse(""));
+        Optional<Diagnosis> diagnosis = session.review().diagnosis();
+        write(says, diagnosis.map(d -> ScaleModel.likeliest(session, d)).orElse("Nothing was checked yet."));
+        write(doubt, diagnosis.map(d -> ScaleModel.doubt(session, d)).orElse(""));
+        write(asks, diagnosis.map(d -> ScaleModel.asks(session, d)).orElse(""));
+        Parts.show(which, diagnosis.isPresent());
+    }
+
+    private static void write(Label label, String words) {
+        label.setText(words);
+        Parts.show(label, !words.isEmpty());
+    }
+
+    private void write() {
+        OutputLaw used = session.job().law();
+        Reader read = session.job().reader();
+        List<CheckPoint> taken = session.job().points();
+        if (used == null || read == null || taken.isEmpty()) {
+            GridPane.setColumnSpan(
+                    points.line(0, 0, "None yet. Apply volts, type them and what the reader shows.", "soft"), 5);
+            return;
+        }
+        String[] heads = {"applied", "true", "shown", "off by"};
+        for (int i = 0; i < heads.length; i++) {
+            GridPane.setColumnSpan(points.line(i, 0, heads[i], "column-head"), 1);
+        }
+        for (int i = 0; i < taken.size(); i++) {
+            row(i + 1, taken.get(i), used, read);
+        }
+    }
+
+    private void row(int row, CheckPoint p, OutputLaw used, Reader read) {
+        double off = p.error(used, read);
+        boolean counts = session.review().points().contains(p);
+        boolean kept = Math.abs(off) <= Tolerance.LAMBDA + 1e-12;
+        String ink = counts ? "plain" : "soft";
+        points.line(0, row, UnitChoice.digits(p.outputVolts(used), 2) + " V", "figure", ink);
+        points.line(1, row, Figures.mixture(session, p.trueLambda(used)), "figure", ink);
+        points.line(2, row, ScaleModel.inReader(read, p.shown()), "figure", ink);
+        points.line(3, row, (kept ? "" : "▲ ") + Figures.difference(session, off), "figure",
+                !counts ? "soft" : kept ? "agreed" : "wrong");
+        points.put(4, row, () -> {
+            Button remove = Parts.button("×", "scale.remove." + (row - 1), () -> model.remove(session, row - 1),
+                    "icon");
+            remove.setAccessibleText("Remove check point " + row);
+            return remove;
+        });
+        points.line(5, row, how(p), "soft");
+    }
+
+    /** Whether the engine ran, and where it came from where that has to be said. */
+    private String how(CheckPoint p) {
+        @Nullable
+        Engine engine = p.engine();
+        String origin = ScaleModel.origin(session, p);
+        String words = engine == null ? "" : engine == Engine.OFF ? "off" : "running";
+        return words.isEmpty() || origin.isEmpty() ? words + origin : words + ", " + origin;
+    }
+}
