@@ -9,6 +9,8 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class ScaleTrialTest {
+    private static final int EACH = 8;
+
     /** Thousands are run by the benchmark; here enough that a diagnosis which names the wrong link is found out. */
     @Test
     void strangersAreNamedRightlyAndNoWrongSettingIsOffered() {
@@ -16,7 +18,7 @@ class ScaleTrialTest {
         int sureAndWrong = 0;
         List<String> offered = new ArrayList<>();
         for (String kind : ScaleTrial.SINGLE) {
-            for (int i = 0; i < 12; i++) {
+            for (int i = 0; i < EACH; i++) {
                 ScaleTrial trial = ScaleTrial.of(kind, 10_000 + i);
                 Diagnosis diagnosis = trial.diagnosed();
                 boolean named = diagnosis.best().fault().key().equals(kind);
@@ -28,7 +30,7 @@ class ScaleTrialTest {
                 }
             }
         }
-        assertThat(right).isGreaterThanOrEqualTo(12 * ScaleTrial.SINGLE.size() - 8);
+        assertThat(right).isGreaterThanOrEqualTo(EACH * ScaleTrial.SINGLE.size() - 6);
         assertThat(sureAndWrong).isLessThanOrEqualTo(2);
         assertThat(offered).isEmpty();
     }
@@ -41,7 +43,7 @@ class ScaleTrialTest {
 
     @Test
     void twoAtOnceAreSeldomTakenForOneWithCertainty() {
-        long deceived = ScaleTrial.PAIRS.stream().mapToLong(kind -> java.util.stream.IntStream.range(0, 6)
+        long deceived = ScaleTrial.PAIRS.stream().mapToLong(kind -> java.util.stream.IntStream.range(0, 4)
                 .filter(i -> {
                     Diagnosis diagnosis = ScaleTrial.of(kind, 500 + i).diagnosed();
                     return !diagnosis.best().fault().key().equals(kind) && diagnosis.best().probability() > 0.9;

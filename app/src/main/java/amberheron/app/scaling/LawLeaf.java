@@ -109,6 +109,7 @@ final class LawLeaf implements Leaf {
         field.setAccessibleText(name);
         field.textProperty().addListener((o, before, now) -> read());
         field.setOnAction(e -> take());
+        Parts.undoFrom(field, session, () -> sheet.getText().isEmpty());
     }
 
     /** What the sheet's text means, or why it means nothing; both as one types. */

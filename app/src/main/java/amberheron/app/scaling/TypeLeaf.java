@@ -57,6 +57,7 @@ final class TypeLeaf implements Leaf {
         held.setId("scale.held");
         held.setAccessibleText("What the reader holds, as its boxes show it");
         held.setOnAction(e -> note());
+        Parts.undoFrom(held, session, () -> held.getText().isEmpty());
         HBox.setHgrow(held, Priority.ALWAYS);
         Button take = Parts.button("Note it", "scale.held.note", this::note, "quiet");
         take.setMinWidth(Region.USE_PREF_SIZE);

@@ -1,13 +1,15 @@
 package amberheron.io.book;
 
 import amberheron.core.controller.ControllerSheet;
+import amberheron.core.controller.InAir;
+import amberheron.core.controller.School;
 import amberheron.core.controller.State;
+import amberheron.core.finding.Source;
 import amberheron.core.freeair.Coach;
 import amberheron.core.freeair.CoachEvent;
 import amberheron.core.freeair.Condition;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.job.Job;
-import amberheron.io.catalogue.Catalogue;
 import amberheron.io.json.JobDocument;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -48,7 +50,8 @@ final class BookWriter {
     }
 
     private static ControllerSheet sheet() {
-        return Catalogue.shipped().controllers().stream().filter(c -> c.school().learns()).findFirst().orElseThrow();
+        return new ControllerSheet("made-up", "made up", School.CLEAR_THEN_LEARN, 40, 1.0,
+                new InAir(InAir.Kind.LEARNED, 0.207), List.of(), List.of(), Source.practice("made up"));
     }
 
     /** The coach as the program finds it when it is started again. */
