@@ -6,6 +6,7 @@ import amberheron.core.mixture.Fuel;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.Diagnostician;
+import amberheron.core.scaling.Fault;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ReaderSetting;
@@ -128,7 +129,7 @@ final class ScaleCommands {
 
     @Command(name = "diagnose", mixinStandardHelpOptions = true, description = "Which link lies, from check points.")
     static final class Diagnose extends OfChain {
-        @Option(names = "--points", required = true, paramLabel = "CSV", description = "columns volts and/or true, shown, note")
+        @Option(names = "--points", required = true, paramLabel = "CSV", description = "columns volts and/or true, shown; engine, date, instrument, note")
         private Path points = Path.of("");
 
         Diagnose(HeronCommand.Surroundings surroundings) {
@@ -153,9 +154,26 @@ final class ScaleCommands {
                             c.parameters()));
             out.printf(Locale.ROOT, "%n%s %s%n", diagnosis.best().fault().meaning(),
                     diagnosis.best().fault().remedy());
+            if (diagnosis.misfit()) {
+                out.println("Nothing known explains these points: read them again, and look for a fault that moves.");
+            }
+            if (!diagnosis.cannotTell().isEmpty()) {
+                out.println("The points do not part: "
+                        + String.join(", ", diagnosis.cannotTell().stream().map(Fault::key).toList()) + ".");
+            }
+            diagnosis.doubtful().forEach(d -> out.printf(Locale.ROOT,
+                    "Row %d does not go with the others, which say %.3f: %s%n", d.row() + 1, d.expected(),
+                    d.exchangedWith() == null
+                            ? "was it mistyped?"
+                            : say("exchanged with row %d?", d.exchangedWith() + 1)));
+            Diagnosis.RunningShift running = diagnosis.runningShift();
+            if (running != null) {
+                out.printf(Locale.ROOT, "With the engine running %+.0f mV ± %.0f mV arrive.%n", 1000 * running.volts(),
+                        1000 * running.doubt());
+            }
             ReaderSetting corrected = diagnosis.correctedSetting();
             if (corrected == null) {
-                out.println("No setting can make it show the truth while this cause stays.");
+                out.println(diagnosis.notByTyping());
             } else if (!diagnosis.withinTolerance()) {
                 out.println("While it stays, type:");
                 SettingText.of(corrected, reader).forEach(l -> out.println("  " + l.ask() + "  →  " + l.type()));

@@ -73,11 +73,13 @@ public final class Pictures {
         }));
         files.add(snap(session, scene, folder.resolve("scale-dark.png"), () -> {
             press(scene, KeyCode.ESCAPE);
+            session.focus("scale.leaf.link");
             session.dark(true);
         }));
         Runnable arm = key(scene, "F11");
         files.add(snap(session, scene, folder.resolve("arms-length.png"), () -> {
             session.dark(false);
+            session.focus("scale.leaf.check");
             arm.run();
         }));
         onScreen(() -> {

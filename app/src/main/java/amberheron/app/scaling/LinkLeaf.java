@@ -52,9 +52,11 @@ final class LinkLeaf implements Leaf {
         corrected = Parts.button("Use corrected setting", "scale.corrected", () -> model.useCorrected(session),
                 "quiet");
         pinned = Parts.noted("Shown − true, as each fault would show it",
-                new Label("points hollow, engine running filled"),
+                new Label("filled: engine running"),
                 drawing);
-        node = Columns.even(300, Parts.card("How likely", causes, correction, corrected),
+        node = Columns.even(300, Parts.card("How likely", causes, correction, corrected,
+                Parts.text("Kinds of fault count as equally likely beforehand, two at once as rare: our choice.",
+                        "soft")),
                 Parts.card("What it means", meaning, remedy, doubt, asks, running));
     }
 
@@ -111,7 +113,7 @@ final class LinkLeaf implements Leaf {
         write(correction, !off
                 ? ""
                 : typed == null
-                        ? ScaleModel.notByTyping(diagnosis)
+                        ? diagnosis.notByTyping()
                         : (diagnosis.best().parameters().containsKey("engine")
                                 ? "Corrected, for the engine running: "
                                 : "Corrected: ") + String.join(", ",

@@ -341,13 +341,6 @@ public final class ScaleModel implements StationModel {
         return String.join(" ", says);
     }
 
-    /** Why no setting is offered. */
-    static String notByTyping(Diagnosis d) {
-        return d.best().probability() >= Diagnosis.SURE && !d.misfit()
-                ? "It cannot be reached by typing: the link itself has to be mended."
-                : "No setting is offered until the points tell what it is.";
-    }
-
     /** The fitted values of a fault in a few words. */
     static String parameters(Diagnosis.Likelihood l) {
         return String.join(",", l.parameters().entrySet().stream()

@@ -67,6 +67,13 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
         double shown(double volts, double lambda);
     }
 
+    /** Why no setting is offered, where none is. */
+    public String notByTyping() {
+        return best().probability() >= SURE && !misfit
+                ? "It cannot be reached by typing: the link itself has to be mended."
+                : "No setting is offered until the points tell what it is.";
+    }
+
     /** The likeliest fault. */
     public Likelihood best() {
         return causes.getFirst();

@@ -10,7 +10,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
 import java.util.function.DoubleUnaryOperator;
-import java.util.function.Function;
+import java.util.function.DoubleBinaryOperator;
+import java.util.function.DoubleFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -64,12 +65,12 @@ final class Suspects {
     }
 
     /** What happens to the volts on their way, with one parameter. */
-    private record Way(Cause cause, Parameter parameter, Function<Double, WireEffect> effect) {
+    private record Way(Cause cause, Parameter parameter, DoubleBinaryOperator pin, DoubleFunction<WireEffect> effect) {
     }
 
     private static final List<Way> WAYS = List.of(
-            new Way(Cause.GROUND_SHIFT, SHIFT, p -> WireEffect.linear(1, p)),
-            new Way(Cause.GAIN, GAIN, p -> WireEffect.linear(p, 0)));
+            new Way(Cause.GROUND_SHIFT, SHIFT, Double::sum, p -> WireEffect.linear(1, p)),
+            new Way(Cause.GAIN, GAIN, (v, p) -> v * p, p -> WireEffect.linear(p, 0)));
 
     /** All of them. */
     List<Hypothesis> all() {
@@ -120,7 +121,7 @@ final class Suspects {
     private static Hypothesis on(Way way, Fault fault, double prior, Map<String, Object> fixed,
             DoubleUnaryOperator shown) {
         return new Hypothesis(fault, prior, List.of(way.parameter()), fixed,
-                (v, l, p) -> shown.applyAsDouble(way.effect().apply(p[0]).atPin(v)), p -> way.effect().apply(p[0]));
+                (v, l, p) -> shown.applyAsDouble(way.pin().applyAsDouble(v, p[0])), p -> way.effect().apply(p[0]));
     }
 
     /** Two links at once: a wrong setting, or none, with what happens on the way. */

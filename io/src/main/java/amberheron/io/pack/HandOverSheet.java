@@ -297,6 +297,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
                     units.text(mixture(p.trueLambda(law)), job.stoich()),
                     units.text(mixture(reader.scale().toLambda(p.shown())), job.stoich()),
                     units.signed(mixture(p.error(law, reader)), job.stoich())
+                            + (p.engine() == CheckPoint.Engine.RUNNING ? " · engine running" : "")
                             + (p.origin().real() ? "" : " · simulated")));
         }
         return List.copyOf(points);
@@ -313,7 +314,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         return say("%s, worst %s; likeliest: %s (%.0f %%)%s", verdict,
                 units.signed(mixture(d.worst().lambda()), stoich), d.best().fault().title(),
                 100 * d.best().probability(),
-                d.withinTolerance() || corrected != null ? "" : "; no setting can mend it")
+                d.withinTolerance() || corrected != null ? "" : ". " + d.notByTyping())
                 + (simulated == 0 ? "" : "; " + simulated + " simulated points left out");
     }
 
