@@ -1,25 +1,19 @@
 package amberheron.app.scaling;
 
-import amberheron.app.parts.Drawing;
-import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
-import amberheron.core.scaling.Tolerance;
 import amberheron.core.units.UnitChoice;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.shape.Circle;
-import javafx.scene.shape.Rectangle;
 
 /** What the likeliest faults would show over the volts, the points between them, and where they part most. */
-final class CauseDrawing extends Drawing {
+final class CauseDrawing extends DifferencePlot {
     /** So many faults can be told apart by their strokes. */
     static final List<String> STROKES = List.of("cause-first", "cause-second", "cause-third");
-    private static final double MARGIN = 58;
-    private static final double FOOT = 22;
     private static final int SAMPLES = 160;
     /** Faults that are hardly likely are not drawn. */
     private static final double WORTH = 0.01;
@@ -29,7 +23,7 @@ final class CauseDrawing extends Drawing {
     private final Session session;
 
     CauseDrawing(Session session) {
-        super(150);
+        super(session, 150);
         this.session = session;
     }
 
@@ -52,29 +46,22 @@ final class CauseDrawing extends Drawing {
         double high = law.highestVolts();
         double[] xs = new double[SAMPLES];
         double[][] off = new double[faults.size()][SAMPLES];
-        double most = 2.2 * Tolerance.LAMBDA;
+        double most = LEAST;
         for (int i = 0; i < SAMPLES; i++) {
             double volts = low + (high - low) * (i + 0.5) / SAMPLES;
             double lambda = law.lambdaAt(volts);
-            xs[i] = MARGIN + (width - MARGIN - 8) * (i + 0.5) / SAMPLES;
+            xs[i] = x((i + 0.5) / SAMPLES);
             for (int k = 0; k < off.length; k++) {
                 off[k][i] = reader.scale().toLambda(faults.get(k).reading().shown(volts, lambda)) - lambda;
-                most = Math.max(most, 1.15 * Math.min(MOST, Math.abs(off[k][i])));
+                most = Math.max(most, ROOM * Math.min(MOST, Math.abs(off[k][i])));
             }
         }
         for (CheckPoint p : session.review().points()) {
-            most = Math.max(most, 1.15 * Math.min(MOST, Math.abs(p.error(law, reader))));
+            most = Math.max(most, ROOM * Math.min(MOST, Math.abs(p.error(law, reader))));
         }
-        double middle = (height - FOOT) / 2;
-        double scale = (middle - 6) / most;
-        double band = Math.max(1, Tolerance.LAMBDA * scale);
-        add(new Rectangle(MARGIN, middle - band, width - MARGIN - 8, 2 * band), "plot-band");
-        line(MARGIN, middle, width - 8, middle, "plot-zero");
-        text("0", MARGIN - 6, middle + 4, 1, "drawing-text");
-        text(Figures.difference(session, most / 1.15), MARGIN - 6, 14, 1, "drawing-text");
-        text(Figures.difference(session, -most / 1.15), MARGIN - 6, height - FOOT - 2, 1, "drawing-text");
-        text(UnitChoice.digits(low, 2) + " V", MARGIN, height - 5, 0, "drawing-text");
-        text(UnitChoice.digits(high, 2) + " V", width - 8, height - 5, 1, "drawing-text");
+        frame(most, UnitChoice.digits(low, 2) + " V", UnitChoice.digits(high, 2) + " V");
+        double middle = middle();
+        double scale = scale(most);
         for (int k = off.length - 1; k >= 0; k--) {
             double[] ys = new double[SAMPLES];
             for (int i = 0; i < SAMPLES; i++) {
@@ -84,13 +71,13 @@ final class CauseDrawing extends Drawing {
         }
         Diagnosis.NextPoint next = diagnosis.get().nextPoint();
         if (next != null) {
-            double x = MARGIN + (width - MARGIN - 8) * (next.volts() - low) / (high - low);
+            double x = x((next.volts() - low) / (high - low));
             line(x, 4, x, height - FOOT, "plot-next");
             text("next " + UnitChoice.digits(next.volts(), 2) + " V", x + (x > width - 100 ? -5 : 5), 14,
                     x > width - 100 ? 1 : 0, "drawing-text");
         }
         for (CheckPoint p : session.review().points()) {
-            double x = MARGIN + (width - MARGIN - 8) * (p.outputVolts(law) - low) / (high - low);
+            double x = x((p.outputVolts(law) - low) / (high - low));
             double y = middle - Math.clamp(p.error(law, reader), -most, most) * scale;
             add(new Circle(x, y, 4.5), p.engine() == CheckPoint.Engine.RUNNING ? "plot-point-running" : "plot-point");
         }

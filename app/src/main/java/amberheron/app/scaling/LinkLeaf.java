@@ -96,8 +96,8 @@ final class LinkLeaf implements Leaf {
         }
         write(meaning, diagnosis.best().fault().meaning());
         write(remedy, diagnosis.withinTolerance() ? "" : diagnosis.best().fault().remedy());
-        write(doubt, ScaleModel.doubt(session, diagnosis));
-        write(asks, ScaleModel.asks(session, diagnosis));
+        write(doubt, ScaleWords.doubt(session, diagnosis));
+        write(asks, ScaleWords.asks(session, diagnosis));
         Diagnosis.RunningShift shift = diagnosis.runningShift();
         write(running, shift == null
                 ? ""
@@ -147,7 +147,7 @@ final class LinkLeaf implements Leaf {
             bar.setProgress(l.probability());
             bar.setAccessibleText(l.fault().title());
             percent.setText(say("%.0f %%", 100 * l.probability()));
-            title.setText(l.fault().title() + ScaleModel.parameters(l));
+            title.setText(l.fault().title() + ScaleWords.parameters(l));
             stroke.getStyleClass().setAll(style);
             Parts.show(stroke, !style.isEmpty());
         }

@@ -133,9 +133,9 @@ final class PointsLeaf implements Leaf {
                         .stream().limit(3).map(l -> l.ask() + " " + l.type()).toList())
                         + (SettingText.of(r.setting(), read).size() > 3 ? " …" : "")).orElse(""));
         Optional<Diagnosis> diagnosis = session.review().diagnosis();
-        write(says, diagnosis.map(d -> ScaleModel.likeliest(session, d)).orElse("Nothing was checked yet."));
-        write(doubt, diagnosis.map(d -> ScaleModel.doubt(session, d)).orElse(""));
-        write(asks, diagnosis.map(d -> ScaleModel.asks(session, d)).orElse(""));
+        write(says, diagnosis.map(d -> ScaleWords.likeliest(session, d)).orElse("Nothing was checked yet."));
+        write(doubt, diagnosis.map(d -> ScaleWords.doubt(session, d)).orElse(""));
+        write(asks, diagnosis.map(d -> ScaleWords.asks(session, d)).orElse(""));
         Parts.show(which, diagnosis.isPresent());
     }
 
@@ -169,7 +169,7 @@ final class PointsLeaf implements Leaf {
         String ink = counts ? "plain" : "soft";
         points.line(0, row, UnitChoice.digits(p.outputVolts(used), 2) + " V", "figure", ink);
         points.line(1, row, Figures.mixture(session, p.trueLambda(used)), "figure", ink);
-        points.line(2, row, ScaleModel.inReader(read, p.shown()), "figure", ink);
+        points.line(2, row, ScaleWords.inReader(read, p.shown()), "figure", ink);
         points.line(3, row, (kept ? "" : "▲ ") + Figures.difference(session, off), "figure",
                 !counts ? "soft" : kept ? "agreed" : "wrong");
         points.put(4, row, () -> {
@@ -185,7 +185,7 @@ final class PointsLeaf implements Leaf {
     private String how(CheckPoint p) {
         @Nullable
         Engine engine = p.engine();
-        String origin = ScaleModel.origin(session, p);
+        String origin = ScaleWords.origin(session, p);
         String words = engine == null ? "" : engine == Engine.OFF ? "off" : "running";
         return words.isEmpty() || origin.isEmpty() ? words + origin : words + ", " + origin;
     }

@@ -295,88 +295,9 @@ public final class ScaleModel implements StationModel {
                 "type this into the reader", TYPE, "which link lies, likely causes", LINK);
     }
 
-    /** The likeliest fault and how likely it is. */
-    static String likeliest(Session session, Diagnosis d) {
-        return Figures.text(session, Message.of("{0}: {1}.", plain(d.best().fault().title() + parameters(d.best())),
-                new Measure(d.best().probability(), Dimension.FRACTION, 0)));
-    }
-
-    /** What the points do not tell, and what would; empty where they tell enough. */
-    static String doubt(Session session, Diagnosis d) {
-        List<String> says = new ArrayList<>();
-        if (!d.cannotTell().isEmpty()) {
-            says.add("The points do not part: "
-                    + String.join("; ", d.cannotTell().stream().map(f -> lower(f.title())).toList()) + ".");
-        }
-        Diagnosis.NextPoint next = d.nextPoint();
-        if (next != null) {
-            says.add(Figures.text(session, Message.of("Most telling next: {0}, parts {1} from {2}.",
-                    new Measure(next.volts(), Dimension.VOLTAGE, 2), plain(lower(next.first().title())),
-                    plain(lower(next.second().title())))));
-        }
-        return String.join(" ", says);
-    }
-
-    /** What has to be looked at again; empty where nothing has. */
-    static String asks(Session session, Diagnosis d) {
-        Reader reader = session.job().reader();
-        List<CheckPoint> counted = session.review().points();
-        List<String> says = new ArrayList<>();
-        if (d.misfit()) {
-            says.add("Nothing known explains these points: read them again, and look for a fault that moves.");
-        }
-        if (d.misfit() || reader == null) {
-            return String.join(" ", says);
-        }
-        for (Diagnosis.Doubtful row : d.doubtful()) {
-            int place = session.job().points().indexOf(counted.get(row.row())) + 1;
-            Integer with = row.exchangedWith();
-            says.add(say("Row %d does not go with the others, which say %s: %s.", place,
-                    inReader(reader, row.expected()),
-                    with == null
-                            ? "was it mistyped?"
-                            : say("exchanged with row %d?",
-                                    session.job().points().indexOf(counted.get(with)) + 1)));
-        }
-        return String.join(" ", says);
-    }
-
-    /** The fitted values of a fault in a few words. */
-    static String parameters(Diagnosis.Likelihood l) {
-        return String.join(",", l.parameters().entrySet().stream()
-                .map(e -> e.getValue() instanceof Double value
-                        ? parameter(e.getKey(), value)
-                        : e.getKey().equals("law") ? ": " + e.getValue() : " while it runs")
-                .filter(w -> !w.isEmpty()).toList());
-    }
-
-    private static String parameter(String name, double value) {
-        return switch (name) {
-            case "volts" -> say(" %+.0f mV", 1000 * value);
-            case "factor" -> say(" × %.3f", value);
-            case "stoich" -> say(" %.2f", value);
-            case "maxVolts" -> say(" above %.2f V", value);
-            case "fraction" -> say(" %.1f %%", 100 * value);
-            case "towardsVolts" -> say(" towards %.1f V", value);
-            case "slope" -> say(" %.3f λ per V", value);
-            case "offset" -> say(" from %.3f λ", value);
-            default -> "";
-        };
-    }
-
     @Override
     public List<Deed> deeds() {
         return List.of(new Deed("Take a reading from the simulated bench", "", this::take));
-    }
-
-    /** Where a point came from, where that has to be said. */
-    static String origin(Session session, CheckPoint point) {
-        if (Stale.since(session.review().job(), point).isPresent()) {
-            return "stale, " + Figures.age(session, point.origin().taken());
-        }
-        return point.origin().real()
-                ? ""
-                : session.shop().demo() ? "simulated" : "simulated: counts for nothing";
     }
 
     @Override
@@ -447,7 +368,7 @@ public final class ScaleModel implements StationModel {
             return new Advice(apply, take,
                     Message.of("{0} ({1}) and {2} explain the points nearly as well; at {3} they part.",
                             plain(next.first().title()), new Measure(d.best().probability(), Dimension.FRACTION, 0),
-                            plain(lower(next.second().title())), volts),
+                            plain(ScaleWords.lower(next.second().title())), volts),
                     Message.NONE, checked, caution);
         }
         if (!d.withinTolerance()) {
@@ -495,10 +416,6 @@ public final class ScaleModel implements StationModel {
                 caution);
     }
 
-    private static String lower(String title) {
-        return title.startsWith("λ") ? title : Character.toLowerCase(title.charAt(0)) + title.substring(1);
-    }
-
     private static Measure millivolts(double volts) {
         return new Measure(1000 * volts, Dimension.NUMBER, 0);
     }
@@ -512,11 +429,5 @@ public final class ScaleModel implements StationModel {
                 : "It shows {0} at {1}: trusted, the engine would be fed about {2} too little fuel.",
                 Figures.leanOrRich(off), new Measure(d.worst().atLambda(), Dimension.MIXTURE, 3),
                 new Measure(part, Dimension.FRACTION, 1));
-    }
-
-    /** A reader's own number for a mixture, with its quantity. */
-    static String inReader(Reader reader, double shown) {
-        return UnitChoice.digits(shown, reader.scale() instanceof MixtureScale.Lambda ? 3 : 2)
-                + " " + reader.scale().label();
     }
 }

@@ -169,7 +169,7 @@ final class TypeLeaf implements Leaf {
             table.line(0, row, Figures.mixture(session, r.lambda()), "figure");
             table.line(1, row, UnitChoice.digits(r.volts(), 3), "figure");
             table.line(2, row, counts == null ? "—" : counts.toString(), "figure", "soft");
-            table.line(3, row, ScaleModel.inReader(read, r.shown()), "figure");
+            table.line(3, row, ScaleWords.inReader(read, r.shown()), "figure");
             table.line(4, row, Figures.difference(session, read.scale().toLambda(r.shown()) - r.lambda()), "figure",
                     "soft");
             row++;

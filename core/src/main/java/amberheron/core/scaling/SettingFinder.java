@@ -193,26 +193,28 @@ public final class SettingFinder {
         return (b.value() - a.value()) / (b.volts() - a.volts());
     }
 
-    private static double spread(List<Point> targets, double slope) {
-        double high = Double.NEGATIVE_INFINITY;
-        double low = Double.POSITIVE_INFINITY;
-        for (Point p : targets) {
-            double y = p.value() - slope * p.volts();
-            high = Math.max(high, y);
-            low = Math.min(low, y);
+    /** The lowest and highest of y − slope·x over the targets. */
+    private record Offsets(double low, double high) {
+        static Offsets of(List<Point> targets, double slope) {
+            double low = Double.POSITIVE_INFINITY;
+            double high = Double.NEGATIVE_INFINITY;
+            for (Point p : targets) {
+                double y = p.value() - slope * p.volts();
+                low = Math.min(low, y);
+                high = Math.max(high, y);
+            }
+            return new Offsets(low, high);
         }
-        return high - low;
+    }
+
+    private static double spread(List<Point> targets, double slope) {
+        Offsets offsets = Offsets.of(targets, slope);
+        return offsets.high() - offsets.low();
     }
 
     private static double middleOffset(List<Point> targets, double slope) {
-        double high = Double.NEGATIVE_INFINITY;
-        double low = Double.POSITIVE_INFINITY;
-        for (Point p : targets) {
-            double y = p.value() - slope * p.volts();
-            high = Math.max(high, y);
-            low = Math.min(low, y);
-        }
-        return (high + low) / 2;
+        Offsets offsets = Offsets.of(targets, slope);
+        return (offsets.high() + offsets.low()) / 2;
     }
 
     private static Equation equation(SlopeOffset line, int decimals) {

@@ -1,0 +1,113 @@
+package amberheron.app.scaling;
+
+import static amberheron.core.finding.Message.plain;
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.app.session.Figures;
+import amberheron.app.session.Session;
+import amberheron.core.finding.Message;
+import amberheron.core.job.Stale;
+import amberheron.core.mixture.MixtureScale;
+import amberheron.core.scaling.CheckPoint;
+import amberheron.core.scaling.Diagnosis;
+import amberheron.core.scaling.Reader;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import amberheron.core.units.UnitChoice;
+import java.util.ArrayList;
+import java.util.List;
+
+/** What is said of check points and their diagnosis, on every leaf the same. */
+final class ScaleWords {
+    private ScaleWords() {
+    }
+
+    /** The likeliest fault and how likely it is. */
+    static String likeliest(Session session, Diagnosis d) {
+        return Figures.text(session, Message.of("{0}: {1}.", plain(d.best().fault().title() + parameters(d.best())),
+                new Measure(d.best().probability(), Dimension.FRACTION, 0)));
+    }
+
+    /** What the points do not tell, and what would; empty where they tell enough. */
+    static String doubt(Session session, Diagnosis d) {
+        List<String> says = new ArrayList<>();
+        if (!d.cannotTell().isEmpty()) {
+            says.add("The points do not part: "
+                    + String.join("; ", d.cannotTell().stream().map(f -> lower(f.title())).toList()) + ".");
+        }
+        Diagnosis.NextPoint next = d.nextPoint();
+        if (next != null) {
+            says.add(Figures.text(session, Message.of("Most telling next: {0}, parts {1} from {2}.",
+                    new Measure(next.volts(), Dimension.VOLTAGE, 2), plain(lower(next.first().title())),
+                    plain(lower(next.second().title())))));
+        }
+        return String.join(" ", says);
+    }
+
+    /** What has to be looked at again; empty where nothing has. */
+    static String asks(Session session, Diagnosis d) {
+        Reader reader = session.job().reader();
+        List<CheckPoint> counted = session.review().points();
+        List<String> says = new ArrayList<>();
+        if (d.misfit()) {
+            says.add("Nothing known explains these points: read them again, and look for a fault that moves.");
+        }
+        if (d.misfit() || reader == null) {
+            return String.join(" ", says);
+        }
+        for (Diagnosis.Doubtful row : d.doubtful()) {
+            int place = session.job().points().indexOf(counted.get(row.row())) + 1;
+            Integer with = row.exchangedWith();
+            says.add(say("Row %d does not go with the others, which say %s: %s.", place,
+                    inReader(reader, row.expected()),
+                    with == null
+                            ? "was it mistyped?"
+                            : say("exchanged with row %d?",
+                                    session.job().points().indexOf(counted.get(with)) + 1)));
+        }
+        return String.join(" ", says);
+    }
+
+    /** The fitted values of a fault in a few words. */
+    static String parameters(Diagnosis.Likelihood l) {
+        return String.join(",", l.parameters().entrySet().stream()
+                .map(e -> e.getValue() instanceof Double value
+                        ? parameter(e.getKey(), value)
+                        : e.getKey().equals("law") ? ": " + e.getValue() : " while it runs")
+                .filter(w -> !w.isEmpty()).toList());
+    }
+
+    private static String parameter(String name, double value) {
+        return switch (name) {
+            case "volts" -> say(" %+.0f mV", 1000 * value);
+            case "factor" -> say(" × %.3f", value);
+            case "stoich" -> say(" %.2f", value);
+            case "maxVolts" -> say(" above %.2f V", value);
+            case "fraction" -> say(" %.1f %%", 100 * value);
+            case "towardsVolts" -> say(" towards %.1f V", value);
+            case "slope" -> say(" %.3f λ per V", value);
+            case "offset" -> say(" from %.3f λ", value);
+            default -> "";
+        };
+    }
+
+    /** Where a point came from, where that has to be said. */
+    static String origin(Session session, CheckPoint point) {
+        if (Stale.since(session.review().job(), point).isPresent()) {
+            return "stale, " + Figures.age(session, point.origin().taken());
+        }
+        return point.origin().real()
+                ? ""
+                : session.shop().demo() ? "simulated" : "simulated: counts for nothing";
+    }
+
+    static String lower(String title) {
+        return title.startsWith("λ") ? title : Character.toLowerCase(title.charAt(0)) + title.substring(1);
+    }
+
+    /** A reader's own number for a mixture, with its quantity. */
+    static String inReader(Reader reader, double shown) {
+        return UnitChoice.digits(shown, reader.scale() instanceof MixtureScale.Lambda ? 3 : 2)
+                + " " + reader.scale().label();
+    }
+}
