@@ -21,6 +21,8 @@ import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.Diagnostician;
 import amberheron.core.scaling.Expression;
+import amberheron.core.scaling.LawText;
+import amberheron.core.scaling.SettingText;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.Scaling;
@@ -50,6 +52,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Random;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
@@ -277,6 +280,7 @@ class FuzzTest {
     /** What people type: understood or refused, never an error. */
     @Test
     void whateverIsTypedIsUnderstoodOrRefused() {
+        Catalogue catalogue = Catalogue.shipped();
         String alphabet = "0123456789.,:/-+−eE vV()^*·×°λΩµ\"'mnkMcinftawg\u0000\uD800٣[]";
         for (int i = 0; i < TRIES * 10; i++) {
             StringBuilder typed = new StringBuilder();
@@ -292,6 +296,8 @@ class FuzzTest {
                 }
             }
             refusedOrNot(() -> Expression.parse(text).breaks(0, 5));
+            refusedOrNot(() -> LawText.says(LawText.parse(text, 0, 5, Optional.empty())));
+            catalogue.readers().forEach(r -> refusedOrNot(() -> r.withSetting(SettingText.parse(text, r))));
             refusedOrNot(() -> JobNumber.of(text));
             refusedOrNot(() -> ScpiMeter.at(text, 1).close());
             assertThat(JobNumber.stem(text)).doesNotContain("/").isNotEqualTo("..").isNotEqualTo(".");

@@ -98,7 +98,9 @@ public final class LawText {
     private static List<Point> equation(String text, double low, double high) {
         Expression expression = Expression.parse(LEFT.matcher(text).replaceFirst("").strip());
         expression.breaks(low, high).ifPresent(v -> {
-            throw new IllegalArgumentException(say("law: “%s” gives no number at %.4g V", text.strip(), v));
+            throw new IllegalArgumentException(
+                    say("law: “%s” gives no number at %.4g V, expected one everywhere from rail to rail",
+                            text.strip(), v));
         });
         List<Point> points = new ArrayList<>();
         double first = expression.at(low);
