@@ -104,6 +104,20 @@ public final class TextFiles {
     }
 
     /**
+     * Puts a text in place whole, its folder made where there is none.
+     *
+     * @throws UnusableInput when it cannot be written
+     */
+    public static void write(Path file, String text) {
+        try {
+            replace(file, text.getBytes(StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            throw new UnusableInput(name(file), "",
+                    "it cannot be written (" + reason(e) + "), expected a folder that can be written to");
+        }
+    }
+
+    /**
      * A path as typed.
      *
      * @throws UnusableInput when it cannot be one

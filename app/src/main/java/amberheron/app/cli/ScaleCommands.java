@@ -155,17 +155,13 @@ final class ScaleCommands {
             out.printf(Locale.ROOT, "%n%s %s%n", diagnosis.best().fault().meaning(),
                     diagnosis.best().fault().remedy());
             if (diagnosis.misfit()) {
-                out.println("Nothing known explains these points: read them again, and look for a fault that moves.");
+                out.println(Diagnosis.MISFIT);
             }
             if (!diagnosis.cannotTell().isEmpty()) {
                 out.println("The points do not part: "
                         + String.join(", ", diagnosis.cannotTell().stream().map(Fault::key).toList()) + ".");
             }
-            diagnosis.doubtful().forEach(d -> out.printf(Locale.ROOT,
-                    "Row %d does not go with the others, which say %.3f: %s%n", d.row() + 1, d.expected(),
-                    d.exchangedWith() == null
-                            ? "was it mistyped?"
-                            : say("exchanged with row %d?", d.exchangedWith() + 1)));
+            diagnosis.doubtful().forEach(d -> out.println(d.asks(i -> i + 1, say("%.3f", d.expected()))));
             Diagnosis.RunningShift running = diagnosis.runningShift();
             if (running != null) {
                 out.printf(Locale.ROOT, "With the engine running %+.0f mV ± %.0f mV arrive.%n", 1000 * running.volts(),

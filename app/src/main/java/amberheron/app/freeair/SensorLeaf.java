@@ -138,8 +138,7 @@ final class SensorLeaf implements Leaf {
         notes.write(() -> notes(life, named));
         outlook.write(() -> outlook(life));
         List<String> says = SensorOutlook.shortened(life).stream().map(m -> Figures.text(session, m)).toList();
-        shortened.setText(String.join("\n", says));
-        Parts.show(shortened, !says.isEmpty());
+        Parts.say(shortened, String.join("\n", says));
         Parts.show(refused, !refused.getText().isEmpty());
         drawing.refresh();
         fields.refresh();

@@ -229,6 +229,12 @@ public final class Parts {
         node.setManaged(on);
     }
 
+    /** Words that take no room while there are none. */
+    public static void say(Label label, String words) {
+        label.setText(words);
+        show(label, !words.isEmpty());
+    }
+
     /** A converter for choices that are only ever picked, not typed. */
     public static <T> javafx.util.StringConverter<T> named(Function<T, String> name) {
         return new javafx.util.StringConverter<>() {

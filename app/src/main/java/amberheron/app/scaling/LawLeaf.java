@@ -125,9 +125,8 @@ final class LawLeaf implements Leaf {
                 says = String.valueOf(e.getMessage());
             }
         }
-        understood.setText(says);
+        Parts.say(understood, says);
         Parts.styles(understood, law.isPresent() || says.isEmpty() ? "soft" : "fault");
-        Parts.show(understood, !says.isEmpty());
         take.setDisable(law.isEmpty());
     }
 
@@ -171,11 +170,9 @@ final class LawLeaf implements Leaf {
         quantity.refresh();
         OutputLaw used = session.job().law();
         boolean listed = used != null && session.catalogue().laws().contains(used);
-        reads.setText(used == null ? "" : (listed ? "" : used.name() + ". ") + words(used));
-        Parts.show(reads, used != null);
+        Parts.say(reads, used == null ? "" : (listed ? "" : used.name() + ". ") + words(used));
         Reader read = session.job().reader();
-        takes.setText(read == null ? "" : takes(read));
-        Parts.show(takes, read != null);
+        Parts.say(takes, read == null ? "" : takes(read));
         read();
     }
 

@@ -78,7 +78,7 @@ final class LinkLeaf implements Leaf {
         if (known.isEmpty() || read == null) {
             Parts.fill(causes, "", () -> List.of(Parts.text("Two check points or more tell faults apart.", "soft")));
             for (Label label : List.of(meaning, remedy, doubt, asks, running, correction)) {
-                write(label, "");
+                Parts.say(label, "");
             }
             Parts.show(corrected, false);
             return;
@@ -94,12 +94,12 @@ final class LinkLeaf implements Leaf {
         for (int i = 0; i < likely.size(); i++) {
             rows.get(i).show(likely.get(i), i < drawn ? CauseDrawing.STROKES.get(i) : "");
         }
-        write(meaning, diagnosis.best().fault().meaning());
-        write(remedy, diagnosis.withinTolerance() ? "" : diagnosis.best().fault().remedy());
-        write(doubt, ScaleWords.doubt(session, diagnosis));
-        write(asks, ScaleWords.asks(session, diagnosis));
+        Parts.say(meaning, diagnosis.best().fault().meaning());
+        Parts.say(remedy, diagnosis.withinTolerance() ? "" : diagnosis.best().fault().remedy());
+        Parts.say(doubt, ScaleWords.doubt(session, diagnosis));
+        Parts.say(asks, ScaleWords.asks(session, diagnosis));
         Diagnosis.RunningShift shift = diagnosis.runningShift();
-        write(running, shift == null
+        Parts.say(running, shift == null
                 ? ""
                 : Figures.text(session,
                         Message.of("With the engine running {0} ± {1} mV more arrive than with it off: {2}",
@@ -110,7 +110,7 @@ final class LinkLeaf implements Leaf {
                                         : "no more than the readings scatter."))));
         var typed = diagnosis.correctedSetting();
         boolean off = !diagnosis.withinTolerance();
-        write(correction, !off
+        Parts.say(correction, !off
                 ? ""
                 : typed == null
                         ? diagnosis.notByTyping()
@@ -120,11 +120,6 @@ final class LinkLeaf implements Leaf {
                                         SettingText.of(typed, read).stream()
                                                 .map(l -> l.ask() + " → " + l.type()).toList()));
         Parts.show(corrected, off && typed != null);
-    }
-
-    private static void write(Label label, String words) {
-        label.setText(words);
-        Parts.show(label, !words.isEmpty());
     }
 
     /** A fault and how likely it is, with the stroke that it is drawn in. */

@@ -98,8 +98,7 @@ final class PointsLeaf implements Leaf {
     private void add() {
         String wrong = model.add(session, new ScaleModel.Typed(volts.getText(), gauge.getText(), shown.getText(),
                 running.isSelected() ? Engine.RUNNING : Engine.OFF));
-        fault.setText(wrong);
-        Parts.show(fault, !wrong.isEmpty());
+        Parts.say(fault, wrong);
         if (wrong.isEmpty()) {
             volts.clear();
             gauge.clear();
@@ -127,21 +126,16 @@ final class PointsLeaf implements Leaf {
         plot.refresh();
         volts.setPromptText(ScaleModel.hint(session));
         Reader read = session.job().reader();
-        write(typed, read == null
+        Parts.say(typed, read == null
                 ? ""
                 : session.review().scale().map(r -> "Typed: " + String.join(", ", SettingText.of(r.setting(), read)
                         .stream().limit(3).map(l -> l.ask() + " " + l.type()).toList())
                         + (SettingText.of(r.setting(), read).size() > 3 ? " …" : "")).orElse(""));
         Optional<Diagnosis> diagnosis = session.review().diagnosis();
-        write(says, diagnosis.map(d -> ScaleWords.likeliest(session, d)).orElse("Nothing was checked yet."));
-        write(doubt, diagnosis.map(d -> ScaleWords.doubt(session, d)).orElse(""));
-        write(asks, diagnosis.map(d -> ScaleWords.asks(session, d)).orElse(""));
+        Parts.say(says, diagnosis.map(d -> ScaleWords.likeliest(session, d)).orElse("Nothing was checked yet."));
+        Parts.say(doubt, diagnosis.map(d -> ScaleWords.doubt(session, d)).orElse(""));
+        Parts.say(asks, diagnosis.map(d -> ScaleWords.asks(session, d)).orElse(""));
         Parts.show(which, diagnosis.isPresent());
-    }
-
-    private static void write(Label label, String words) {
-        label.setText(words);
-        Parts.show(label, !words.isEmpty());
     }
 
     private void write() {

@@ -47,6 +47,7 @@ import amberheron.core.scaling.Tolerance;
 import amberheron.core.scaling.WireEffect;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import amberheron.core.units.Phrase;
 import amberheron.core.units.Parsed;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
@@ -368,7 +369,7 @@ public final class ScaleModel implements StationModel {
             return new Advice(apply, take,
                     Message.of("{0} ({1}) and {2} explain the points nearly as well; at {3} they part.",
                             plain(next.first().title()), new Measure(d.best().probability(), Dimension.FRACTION, 0),
-                            plain(ScaleWords.lower(next.second().title())), volts),
+                            plain(Phrase.small(next.second().title())), volts),
                     Message.NONE, checked, caution);
         }
         if (!d.withinTolerance()) {

@@ -13,6 +13,7 @@ import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.Reader;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import amberheron.core.units.Phrase;
 import amberheron.core.units.UnitChoice;
 import java.util.ArrayList;
 import java.util.List;
@@ -33,13 +34,13 @@ final class ScaleWords {
         List<String> says = new ArrayList<>();
         if (!d.cannotTell().isEmpty()) {
             says.add("The points do not part: "
-                    + String.join("; ", d.cannotTell().stream().map(f -> lower(f.title())).toList()) + ".");
+                    + String.join("; ", d.cannotTell().stream().map(f -> Phrase.small(f.title())).toList()) + ".");
         }
         Diagnosis.NextPoint next = d.nextPoint();
         if (next != null) {
             says.add(Figures.text(session, Message.of("Most telling next: {0}, parts {1} from {2}.",
-                    new Measure(next.volts(), Dimension.VOLTAGE, 2), plain(lower(next.first().title())),
-                    plain(lower(next.second().title())))));
+                    new Measure(next.volts(), Dimension.VOLTAGE, 2), plain(Phrase.small(next.first().title())),
+                    plain(Phrase.small(next.second().title())))));
         }
         return String.join(" ", says);
     }
@@ -47,25 +48,14 @@ final class ScaleWords {
     /** What has to be looked at again; empty where nothing has. */
     static String asks(Session session, Diagnosis d) {
         Reader reader = session.job().reader();
-        List<CheckPoint> counted = session.review().points();
-        List<String> says = new ArrayList<>();
-        if (d.misfit()) {
-            says.add("Nothing known explains these points: read them again, and look for a fault that moves.");
-        }
         if (d.misfit() || reader == null) {
-            return String.join(" ", says);
+            return d.misfit() ? Diagnosis.MISFIT : "";
         }
-        for (Diagnosis.Doubtful row : d.doubtful()) {
-            int place = session.job().points().indexOf(counted.get(row.row())) + 1;
-            Integer with = row.exchangedWith();
-            says.add(say("Row %d does not go with the others, which say %s: %s.", place,
-                    inReader(reader, row.expected()),
-                    with == null
-                            ? "was it mistyped?"
-                            : say("exchanged with row %d?",
-                                    session.job().points().indexOf(counted.get(with)) + 1)));
-        }
-        return String.join(" ", says);
+        List<CheckPoint> counted = session.review().points();
+        return String.join(" ", d.doubtful().stream()
+                .map(row -> row.asks(i -> session.job().points().indexOf(counted.get(i)) + 1,
+                        inReader(reader, row.expected())))
+                .toList());
     }
 
     /** The fitted values of a fault in a few words. */
@@ -99,10 +89,6 @@ final class ScaleWords {
         return point.origin().real()
                 ? ""
                 : session.shop().demo() ? "simulated" : "simulated: counts for nothing";
-    }
-
-    static String lower(String title) {
-        return title.startsWith("λ") ? title : Character.toLowerCase(title.charAt(0)) + title.substring(1);
     }
 
     /** A reader's own number for a mixture, with its quantity. */

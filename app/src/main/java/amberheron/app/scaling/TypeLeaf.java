@@ -9,7 +9,6 @@ import amberheron.app.parts.Parts;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.scaling.Reader;
-import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.ScaleReport;
 import amberheron.core.scaling.SettingText;
 import amberheron.core.scaling.Tolerance;
@@ -73,18 +72,16 @@ final class TypeLeaf implements Leaf {
     private void note() {
         Reader read = session.job().reader();
         String text = held.getText();
-        wrong.setText("");
+        Parts.say(wrong, "");
         if (read != null && !text.isBlank()) {
             try {
-                ReaderSetting setting = SettingText.parse(text, read);
-                Reader holding = read.withSetting(setting);
+                Reader holding = read.withSetting(SettingText.parse(text, read));
                 session.edit("what the reader holds", j -> ScaleModel.holding(j, holding.setting()));
                 held.clear();
             } catch (IllegalArgumentException e) {
-                wrong.setText(String.valueOf(e.getMessage()));
+                Parts.say(wrong, String.valueOf(e.getMessage()));
             }
         }
-        Parts.show(wrong, !wrong.getText().isEmpty());
     }
 
     @Override

@@ -1,7 +1,10 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.util.List;
 import java.util.Map;
+import java.util.function.IntUnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -22,6 +25,8 @@ import org.jspecify.annotations.Nullable;
 public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleReport.Worst worst,
         @Nullable ReaderSetting correctedSetting, boolean settingHeld, @Nullable NextPoint nextPoint, boolean misfit,
         List<Fault> cannotTell, List<Doubtful> doubtful, @Nullable RunningShift runningShift) {
+    /** What is said where nothing explains the points. */
+    public static final String MISFIT = "Nothing known explains these points: read them again, and look for a fault that moves.";
     /** From this probability on the likeliest fault is named alone. */
     public static final double SURE = 0.9;
 
@@ -48,6 +53,18 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
      * @param exchangedWith the row whose reading it seems to have; null where none
      */
     public record Doubtful(int row, double expected, @Nullable Integer exchangedWith) {
+        /**
+         * What is asked about it.
+         *
+         * @param place what a place among the points is called, such as its number in a list
+         * @param shown what it should show, as it is said
+         */
+        public String asks(IntUnaryOperator place, String shown) {
+            return say("Row %d does not go with the others, which say %s: %s", place.applyAsInt(row), shown,
+                    exchangedWith == null
+                            ? "was it mistyped?"
+                            : say("exchanged with row %d?", place.applyAsInt(exchangedWith)));
+        }
     }
 
     /**

@@ -2,7 +2,6 @@ package amberheron.core.scaling;
 
 import amberheron.core.scaling.Diagnosis.Doubtful;
 import amberheron.core.scaling.Diagnosis.Likelihood;
-import amberheron.core.scaling.Diagnosis.NextPoint;
 import amberheron.core.scaling.Diagnosis.RunningShift;
 import amberheron.core.scaling.ScaleReport.Worst;
 import java.util.ArrayList;
@@ -11,7 +10,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.DoubleStream;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.hipparchus.stat.descriptive.StreamingStatistics;
 import org.jspecify.annotations.Nullable;
 
@@ -54,7 +56,7 @@ public final class Diagnostician {
         // An equation is looked up thousands of times.
         this.right = SettingFinder.plainest(right, reader.input());
         this.set = SettingFinder.plainest(Objects.requireNonNullElse(reader.setting(), right), reader.input());
-        this.settingIsRight = !differs(set);
+        this.settingIsRight = !reader.parts(set, this.right, DoubleStream.of(law.breakpoints()));
         this.surroundings = surroundings;
     }
 
@@ -76,24 +78,20 @@ public final class Diagnostician {
         Observations seen = Observations.of(law, points);
         double span = Math.abs(reader.scale().fromLambda(law.leanest() - law.richest()));
         Evidence evidence = new Evidence(seen, this::perVolt, reader.input().step(), 2 * span);
-        List<Evidence.Fit> fits = evidence
-                .weigh(new Suspects(law, reader, right, set, settingIsRight, surroundings, seen).all());
-        Map<Evidence.Fit, Double> probabilities = probabilities(fits);
-        List<Likelihood> causes = likelihoods(probabilities);
-        Evidence.Fit speaks = probabilities.entrySet().stream()
-                .filter(e -> e.getKey().hypothesis().fault().equals(causes.getFirst().fault()))
-                .max(Map.Entry.comparingByValue()).orElseThrow().getKey();
+        List<Weighed> fits = weighed(evidence
+                .weigh(new Suspects(law, reader, right, set, settingIsRight, surroundings, seen).all()));
+        List<Likelihood> causes = likelihoods(fits);
+        Evidence.Fit speaks = likeliest(fits.stream().filter(f -> f.fault().equals(causes.getFirst().fault())));
         Worst worst = worst(points);
         boolean agrees = Math.abs(worst.lambda()) <= Tolerance.LAMBDA + 1e-12;
         boolean noted = IntStream.range(0, seen.size())
-                .allMatch(i -> Math.abs(seen.shown(i) - shownBy(set, seen.volts(i))) <= TELLING
+                .allMatch(i -> Math.abs(seen.shown(i) - reader.shows(set, seen.volts(i))) <= TELLING
                         * evidence.sigma(speaks, seen.volts(i), perVolt(seen.volts(i))));
         List<Doubtful> doubtful = doubtful(evidence, speaks, seen);
-        double unexplained = speaks.misfit();
-        return new Diagnosis(causes, agrees, worst, corrected(speaks, probabilities),
-                noted || !agrees || settingIsRight,
-                next(evidence, probabilities, causes), unexplained > MISFIT && doubtful.size() * 3 > seen.size(),
-                cannotTell(causes), doubtful, runningShift(seen));
+        return new Diagnosis(causes, agrees, worst, corrected(speaks, fits), noted || !agrees || settingIsRight,
+                new NextVolts(law, evidence, fits).find(causes.stream().map(Likelihood::fault).toList()),
+                speaks.misfit() > MISFIT && doubtful.size() * 3 > seen.size(), cannotTell(causes), doubtful,
+                runningShift(seen));
     }
 
     private Worst worst(List<CheckPoint> points) {
@@ -107,12 +105,22 @@ public final class Diagnostician {
         return worst;
     }
 
-    private static Map<Evidence.Fit, Double> probabilities(List<Evidence.Fit> fits) {
+    /** A fit, and how likely it is among all. */
+    record Weighed(Evidence.Fit fit, double probability) {
+        Fault fault() {
+            return fit.hypothesis().fault();
+        }
+    }
+
+    private static List<Weighed> weighed(List<Evidence.Fit> fits) {
         double top = fits.stream().mapToDouble(Evidence.Fit::logEvidence).max().orElseThrow();
         double total = fits.stream().mapToDouble(f -> weight(f, top)).sum();
-        Map<Evidence.Fit, Double> probabilities = new LinkedHashMap<>();
-        fits.forEach(f -> probabilities.put(f, weight(f, top) / total));
-        return probabilities;
+        return fits.stream().map(f -> new Weighed(f, weight(f, top) / total)).toList();
+    }
+
+    /** The likeliest of several. */
+    private static Evidence.Fit likeliest(Stream<Weighed> forms) {
+        return forms.max(Comparator.comparingDouble(Weighed::probability)).orElseThrow().fit();
     }
 
     private static double weight(Evidence.Fit fit, double top) {
@@ -120,14 +128,13 @@ public final class Diagnostician {
     }
 
     /** Several forms of one fault add up; the likeliest form speaks for it. */
-    private static List<Likelihood> likelihoods(Map<Evidence.Fit, Double> probabilities) {
-        Map<Fault, List<Map.Entry<Evidence.Fit, Double>>> byFault = new LinkedHashMap<>();
-        probabilities.entrySet().forEach(
-                e -> byFault.computeIfAbsent(e.getKey().hypothesis().fault(), c -> new ArrayList<>()).add(e));
+    private static List<Likelihood> likelihoods(List<Weighed> fits) {
+        Map<Fault, List<Weighed>> byFault = fits.stream()
+                .collect(Collectors.groupingBy(Weighed::fault, LinkedHashMap::new, Collectors.toList()));
         List<Likelihood> causes = new ArrayList<>();
         byFault.forEach((fault, forms) -> {
-            Evidence.Fit best = forms.stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
-            causes.add(new Likelihood(fault, forms.stream().mapToDouble(Map.Entry::getValue).sum(),
+            Evidence.Fit best = likeliest(forms.stream());
+            causes.add(new Likelihood(fault, forms.stream().mapToDouble(Weighed::probability).sum(),
                     best.hypothesis().named(best.values()), best.misfit(), best::shown));
         });
         causes.sort(Comparator.comparingDouble(Likelihood::probability).reversed());
@@ -159,7 +166,7 @@ public final class Diagnostician {
         StreamingStatistics on = new StreamingStatistics();
         StreamingStatistics off = new StreamingStatistics();
         for (int i = 0; i < seen.size(); i++) {
-            double volts = (seen.shown(i) - shownBy(set, seen.volts(i))) / perVolt(seen.volts(i));
+            double volts = (seen.shown(i) - reader.shows(set, seen.volts(i))) / perVolt(seen.volts(i));
             if (Double.isFinite(volts)) {
                 (seen.running(i) ? on : off).addValue(volts);
             }
@@ -173,10 +180,6 @@ public final class Diagnostician {
         return new RunningShift(on.getMean() - off.getMean(), 2 * Math.sqrt(variance));
     }
 
-    private double shownBy(ReaderSetting setting, double pin) {
-        return setting.at(reader.input().clipped(pin));
-    }
-
     /** What a volt changes of what is shown, by the setting in force. */
     private double perVolt(double volts) {
         double hair = 1e-3 * (reader.input().maxVolts() - reader.input().minVolts());
@@ -184,20 +187,11 @@ public final class Diagnostician {
         return (set.at(at + hair) - set.at(at - hair)) / (2 * hair);
     }
 
-    private boolean differs(ReaderSetting other) {
-        for (double v : law.breakpoints()) {
-            if (Math.abs(reader.scale().toLambda(shownBy(other, v) - shownBy(right, v))) > Tolerance.LAMBDA) {
-                return true;
-            }
-        }
-        return false;
-    }
-
     /**
      * What to type while what is wrong on the way stays: only what keeps the tolerance over all that the law tells, whatever
      * of all that the points leave likely is true.
      */
-    private @Nullable ReaderSetting corrected(Evidence.Fit best, Map<Evidence.Fit, Double> fits) {
+    private @Nullable ReaderSetting corrected(Evidence.Fit best, List<Weighed> fits) {
         ReaderSetting typed = SettingFinder.find(law, best.hypothesis().left().apply(best.values()), reader)
                 .orElse(null);
         if (typed == null) {
@@ -206,10 +200,10 @@ public final class Diagnostician {
         ReaderSetting plain = SettingFinder.plainest(typed, reader.input());
         double kept = 0;
         double all = 0;
-        for (Map.Entry<Evidence.Fit, Double> e : fits.entrySet()) {
-            if (e.getValue() >= NOT_UNLIKELY) {
-                all += e.getValue();
-                kept += keeps(plain, e.getKey().hypothesis().left().apply(e.getKey().values())) ? e.getValue() : 0;
+        for (Weighed w : fits) {
+            if (w.probability() >= NOT_UNLIKELY) {
+                all += w.probability();
+                kept += keeps(plain, w.fit().hypothesis().left().apply(w.fit().values())) ? w.probability() : 0;
             }
         }
         boolean sound = best.hypothesis().fault().equals(Fault.of(Cause.NONE));
@@ -233,10 +227,5 @@ public final class Diagnostician {
             }
         }
         return steepest;
-    }
-
-    private @Nullable NextPoint next(Evidence evidence, Map<Evidence.Fit, Double> fits, List<Likelihood> causes) {
-        return new NextVolts(law, evidence, fits).find(causes.getFirst().fault(),
-                causes.stream().skip(1).map(Likelihood::fault).toList());
     }
 }

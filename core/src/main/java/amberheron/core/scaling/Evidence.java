@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import org.hipparchus.exception.MathRuntimeException;
 import org.hipparchus.linear.Array2DRowRealMatrix;
@@ -151,8 +152,7 @@ final class Evidence {
 
     /** Of a row: as the model says, or mistyped and anywhere. */
     private double logDensity(double residual, double sigma) {
-        double t = residual / sigma;
-        double log = Math.log(1 - MISTYPED) - t * t / 2 - Math.log(sigma) - HALF_LOG_TAU;
+        double log = Math.log(1 - MISTYPED) + logNormal(residual, sigma);
         double odd = Math.log(MISTYPED / span);
         double apart = log - odd;
         return Math.abs(apart) > NEGLIGIBLE
@@ -160,23 +160,30 @@ final class Evidence {
                 : Math.max(log, odd) + Math.log1p(Math.exp(-Math.abs(apart)));
     }
 
+    private static double logNormal(double residual, double sigma) {
+        double t = residual / sigma;
+        return -t * t / 2 - Math.log(sigma) - HALF_LOG_TAU;
+    }
+
     /** The rows that are likelier mistyped than what a fit says. */
     List<Integer> mistyped(Fit fit) {
         Scales scales = new Scales(fit.hypothesis(), all, fit.values());
         int level = Arrays.binarySearch(NOISE, fit.noise());
         double odd = Math.log(MISTYPED / span);
-        return IntStream.range(0, all.size()).filter(i -> {
-            double t = residual(fit.hypothesis(), all, i, fit.values()) / scales.at(level, i);
-            return -t * t / 2 - Math.log(scales.at(level, i)) - HALF_LOG_TAU < odd;
-        }).boxed().toList();
+        return IntStream.range(0, all.size()).filter(
+                i -> logNormal(residual(fit.hypothesis(), all, i, fit.values()), scales.at(level, i)) < odd).boxed()
+                .toList();
     }
 
     /** Standard deviation of what would be shown under a fit, for volts and mixture. */
     double sigma(Fit fit, double volts, double perModelVolt) {
-        double own = perVolt.applyAsDouble(volts);
         double e = fit.noise();
-        return Math.sqrt(display() + own * own * (step * step / 12 + e * e / 2) + perModelVolt * perModelVolt * e * e
-                / 2);
+        return Math.sqrt(variance(perVolt.applyAsDouble(volts), perModelVolt, e, e * e / 2));
+    }
+
+    /** Of a reading: display, converter and pin through the setting's slope, the volts applied through the model's. */
+    private double variance(double own, double model, double noise, double applied) {
+        return display() + own * own * (step * step / 12 + noise * noise / 2) + model * model * applied;
     }
 
     private double display() {
@@ -198,9 +205,7 @@ final class Evidence {
                 double model = slope(h, seen, i, at);
                 for (int k = 0; k < NOISE.length; k++) {
                     double e = NOISE[k];
-                    double variance = display() + own * own * (step * step / 12 + e * e / 2)
-                            + model * model * seen.variance(i, e / Math.sqrt(2));
-                    sigma[k][i] = Math.sqrt(variance);
+                    sigma[k][i] = Math.sqrt(variance(own, model, e, seen.variance(i, e / Math.sqrt(2))));
                     mean[k] += sigma[k][i] / seen.size();
                 }
             }
@@ -237,9 +242,8 @@ final class Evidence {
     private Fit one(Hypothesis h, Observations seen) {
         Hypothesis.Parameter p = h.parameters().getFirst();
         double[] nodes = nodes(p);
-        Observations some = seen.thinned(FEW);
-        Scales first = new Scales(h, some, new double[]{p.centre()});
-        double[] losses = Arrays.stream(nodes).map(x -> loss(h, some, first, x)).toArray();
+        Scales first = new Scales(h, few, new double[]{p.centre()});
+        double[] losses = Arrays.stream(nodes).map(x -> loss(h, few, first, x)).toArray();
         double best = Double.NaN;
         double least = Double.POSITIVE_INFINITY;
         for (int j : minima(losses)) {
@@ -292,16 +296,14 @@ final class Evidence {
 
     /** Nodes over the whole range, and as many where the common ones lie. */
     private static double[] nodes(Hypothesis.Parameter p) {
-        IntStream steps = IntStream.range(0, NODES);
-        double[] wide = steps.mapToDouble(i -> p.low() + (i + 0.5) / NODES * p.range()).toArray();
+        double[] wide = IntStream.range(0, NODES).mapToDouble(i -> p.low() + (i + 0.5) / NODES * p.range()).toArray();
         if (p.near() == 0) {
             return wide;
         }
-        double[] close = IntStream.range(0, NODES)
+        DoubleStream close = IntStream.range(0, NODES)
                 .mapToDouble(i -> p.centre() + (i - NODES / 2) * 6 * p.near() / NODES)
-                .filter(x -> x > p.low() && x < p.high()).toArray();
-        return IntStream.concat(IntStream.range(0, NODES), IntStream.range(NODES, NODES + close.length))
-                .mapToDouble(i -> i < NODES ? wide[i] : close[i - NODES]).sorted().toArray();
+                .filter(x -> x > p.low() && x < p.high());
+        return DoubleStream.concat(Arrays.stream(wide), close).sorted().toArray();
     }
 
     /** The deepest of the nodes that lie lower than their neighbours. */

@@ -1,5 +1,6 @@
 package amberheron.core.scaling;
 
+import amberheron.core.units.Phrase;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -31,7 +32,7 @@ public record Fault(Cause cause, @Nullable Cause second) {
 
     /** A few words for a list. */
     public String title() {
-        return second == null ? cause.title() : cause.title() + ", and " + lower(second.title());
+        return second == null ? cause.title() : cause.title() + ", and " + Phrase.small(second.title());
     }
 
     /** What it is. */
@@ -42,9 +43,5 @@ public record Fault(Cause cause, @Nullable Cause second) {
     /** What to do about it. */
     public String remedy() {
         return second == null ? cause.remedy() : cause.remedy() + " " + second.remedy();
-    }
-
-    private static String lower(String title) {
-        return Character.toLowerCase(title.charAt(0)) + title.substring(1);
     }
 }

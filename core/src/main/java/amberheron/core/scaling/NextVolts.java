@@ -4,7 +4,6 @@ import amberheron.core.scaling.Diagnosis.NextPoint;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -35,11 +34,11 @@ final class NextVolts {
     }
 
     /** Of fits and how likely each is. */
-    NextVolts(OutputLaw law, Evidence evidence, Map<Evidence.Fit, Double> fits) {
+    NextVolts(OutputLaw law, Evidence evidence, List<Diagnostician.Weighed> fits) {
         this.law = law;
         this.evidence = evidence;
-        fits.forEach((f, p) -> f.samples()
-                .forEach(s -> voices.add(new Voice(f.hypothesis().fault(), f, s.values(), p * s.part()))));
+        fits.forEach(w -> w.fit().samples().forEach(
+                s -> voices.add(new Voice(w.fault(), w.fit(), s.values(), w.probability() * s.part()))));
         voices.sort(Comparator.comparingDouble(Voice::probability).reversed());
         if (voices.size() > MOST) {
             voices.subList(MOST, voices.size()).clear();
@@ -51,7 +50,7 @@ final class NextVolts {
 
     /** The voltage, and the two likeliest faults that it parts; null where none tells enough. */
     @Nullable
-    NextPoint find(Fault first, List<Fault> others) {
+    NextPoint find(List<Fault> likeliestFirst) {
         double most = WORTH;
         double best = Double.NaN;
         double low = Math.ceil(law.lowestVolts() / STEP - 1e-9) * STEP;
@@ -67,7 +66,8 @@ final class NextVolts {
             return null;
         }
         double at = best;
-        Fault second = others.stream().filter(o -> apart(first, o, at)).findFirst().orElse(null);
+        Fault first = likeliestFirst.getFirst();
+        Fault second = likeliestFirst.stream().skip(1).filter(o -> apart(first, o, at)).findFirst().orElse(null);
         return second == null ? null : new NextPoint(Math.round(best * 100) / 100.0, first, second);
     }
 

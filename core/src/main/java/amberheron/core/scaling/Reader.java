@@ -5,6 +5,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.units.Sane;
+import java.util.stream.DoubleStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -71,6 +72,17 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
         }
         Sane.SHOWN.check(say("setting: what it shows at %s V", input.minVolts()), setting.at(input.minVolts()));
         Sane.SHOWN.check(say("setting: what it shows at %s V", input.maxVolts()), setting.at(input.maxVolts()));
+    }
+
+    /** What it shows by a setting for volts at its pin, its converter's steps left out. */
+    double shows(ReaderSetting told, double pin) {
+        return told.at(input.clipped(pin));
+    }
+
+    /** Whether two settings show more than the trade's tolerance apart at any of these volts at the pin. */
+    boolean parts(ReaderSetting one, ReaderSetting other, DoubleStream pins) {
+        return pins.anyMatch(
+                v -> Math.abs(scale.toLambda(shows(one, v) - shows(other, v))) > Tolerance.LAMBDA);
     }
 
     public Reader withSetting(@Nullable ReaderSetting value) {

@@ -12,6 +12,7 @@ import java.util.TreeSet;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.DoubleBinaryOperator;
 import java.util.function.DoubleFunction;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -25,6 +26,8 @@ final class Suspects {
     private static final double UNLIKELY = 1e-3;
     /** Another law that no catalogue holds. */
     private static final double UNLISTED = 0.3;
+    /** Volts at which another law's setting is compared, over what both are used for. */
+    private static final int LOOKED_AT = 20;
     /** Ratios that no fuel has. */
     private static final double NO_FUEL = 0.3;
     /**
@@ -76,24 +79,26 @@ final class Suspects {
     List<Hypothesis> all() {
         List<Hypothesis> all = new ArrayList<>();
         all.add(Hypothesis.fixed(Fault.of(Cause.NONE), settingIsRight ? 1 : UNLIKELY, Map.of(), WireEffect.NONE,
-                (v, l) -> shownBy(set, v)));
+                (v, l) -> reader.shows(set, v)));
         if (!settingIsRight) {
             // What was noted need not be what the reader holds.
-            all.add(Hypothesis.fixed(Fault.of(Cause.NONE), 1, Map.of(), WireEffect.NONE, (v, l) -> shownBy(right, v)));
+            all.add(Hypothesis.fixed(Fault.of(Cause.NONE), 1, Map.of(), WireEffect.NONE,
+                    (v, l) -> reader.shows(right, v)));
         }
         for (Way way : WAYS) {
-            all.add(on(way, Fault.of(way.cause()), 1, Map.of(), v -> shownBy(set, v)));
+            all.add(on(way, Fault.of(way.cause()), 1, Map.of(), v -> reader.shows(set, v)));
         }
         if (seen.bothWays()) {
             // Heater and alternator move the grounds only while it runs.
             all.add(new Hypothesis(Fault.of(Cause.GROUND_SHIFT), 1, List.of(SHIFT), Map.of("engine", "running"),
-                    new Hypothesis.WhileRunning((v, l, p) -> shownBy(set, v + p[0]), (v, l, p) -> shownBy(set, v)),
+                    new Hypothesis.WhileRunning((v, l, p) -> reader.shows(set, v + p[0]),
+                            (v, l, p) -> reader.shows(set, v)),
                     p -> WireEffect.linear(1, p[0])));
         }
         for (double rail : RAILS) {
             all.add(new Hypothesis(Fault.of(Cause.PULL_UP), 1.0 / RAILS.length,
                     List.of(Parameter.even("fraction", 0.005, 0.6)), Map.of("towardsVolts", rail),
-                    (v, l, p) -> shownBy(set, v + p[0] * (rail - v)),
+                    (v, l, p) -> reader.shows(set, v + p[0] * (rail - v)),
                     p -> WireEffect.linear(1 - p[0], p[0] * rail)));
         }
         all.addAll(flat());
@@ -102,7 +107,7 @@ final class Suspects {
             all.add(new Hypothesis(Fault.of(Cause.NARROWBAND), 1.0 / SWITCH.length,
                     List.of(Parameter.even("richVolts", 0.6, 1.05), Parameter.even("leanVolts", 0, 0.3)),
                     Map.of("width", width),
-                    (v, l, p) -> shownBy(set, p[1] + (p[0] - p[1]) / (1 + Math.exp((l - 1) / width))),
+                    (v, l, p) -> reader.shows(set, p[1] + (p[0] - p[1]) / (1 + Math.exp((l - 1) / width))),
                     p -> nothing()));
         }
         all.add(Hypothesis.fixed(Fault.of(Cause.UNSCALED), 1, Map.of(), WireEffect.NONE, (v, l) -> v));
@@ -110,9 +115,10 @@ final class Suspects {
         mistakes.forEach(m -> all.add(Hypothesis.fixed(Fault.of(m.cause()), m.prior(), m.fixed(), WireEffect.NONE,
                 (v, l) -> m.shown().applyAsDouble(v))));
         all.add(unlisted());
-        if (freeRatio() != null) {
+        Model free = freeRatio();
+        if (free != null) {
             all.add(new Hypothesis(Fault.of(Cause.WRONG_STOICH), NO_FUEL, List.of(Parameter.even("stoich", 5, 18)),
-                    Map.of(), freeRatio(), p -> WireEffect.NONE));
+                    Map.of(), free, p -> WireEffect.NONE));
         }
         all.addAll(pairs(mistakes, all.stream().mapToDouble(Hypothesis::prior).sum()));
         return all;
@@ -135,7 +141,7 @@ final class Suspects {
             WAYS.forEach(w -> pairs.add(on(w, new Fault(m.cause(), w.cause()), each * share, m.fixed(), m.shown())));
         }
         pairs.add(new Hypothesis(new Fault(Cause.GROUND_SHIFT, Cause.GAIN), each, List.of(SHIFT, GAIN), Map.of(),
-                (v, l, p) -> shownBy(set, p[1] * v + p[0]), p -> WireEffect.linear(p[1], p[0])));
+                (v, l, p) -> reader.shows(set, p[1] * v + p[0]), p -> WireEffect.linear(p[1], p[0])));
         return pairs;
     }
 
@@ -144,19 +150,15 @@ final class Suspects {
         return WireEffect.NONE.under(law.lowestVolts());
     }
 
-    private double shownBy(ReaderSetting setting, double pin) {
-        return setting.at(reader.input().clipped(pin));
-    }
-
     private double asLambda(double pin) {
-        return reader.scale().toLambda(shownBy(right, pin));
+        return reader.scale().toLambda(reader.shows(right, pin));
     }
 
     /** Readings that stop following the mixture: everywhere, or above some volts. */
     private List<Hypothesis> flat() {
         List<Hypothesis> flat = new ArrayList<>();
-        double a = shownBy(set, law.lowestVolts());
-        double b = shownBy(set, law.highestVolts());
+        double a = reader.shows(set, law.lowestVolts());
+        double b = reader.shows(set, law.highestVolts());
         double margin = Math.abs(a - b) / 2;
         // Open or shorted, it rests at an end of the input more often than anywhere between.
         for (double end : new double[]{reader.input().minVolts(), reader.input().maxVolts()}) {
@@ -188,7 +190,7 @@ final class Suspects {
             for (double part : new double[]{0.1, 0.3, 0.5, 0.7, 0.9}) {
                 double at = from + part * (high - from);
                 flat.add(Hypothesis.fixed(Fault.of(Cause.CLIPPED), (high - from) / whole / 5, Map.of("maxVolts", at),
-                        WireEffect.NONE.under(at), (v, l) -> shownBy(set, Math.min(v, at))));
+                        WireEffect.NONE.under(at), (v, l) -> reader.shows(set, Math.min(v, at))));
             }
         }
         return flat;
@@ -196,7 +198,7 @@ final class Suspects {
 
     private Hypothesis clipped(double prior, double from, double to) {
         return new Hypothesis(Fault.of(Cause.CLIPPED), prior, List.of(Parameter.even("maxVolts", from, to)), Map.of(),
-                (v, l, p) -> shownBy(set, Math.min(v, p[0])), p -> WireEffect.NONE.under(p[0]));
+                (v, l, p) -> reader.shows(set, Math.min(v, p[0])), p -> WireEffect.NONE.under(p[0]));
     }
 
     private List<Mistake> mistakes() {
@@ -218,14 +220,19 @@ final class Suspects {
             // An AFR reader shows λ whatever ratio was meant.
             all.add(new Mistake(Cause.LAMBDA_AS_AFR, 1.0 / takenFor.size(), Map.of(), v -> asLambda(v) * stoich));
         }
-        List<Double> wrong = ratios().stream().filter(r -> Math.abs(r / ownRatio() - 1) > Tolerance.LAMBDA).toList();
-        for (double stoich : freeRatio() == null ? List.<Double>of() : wrong) {
-            Model model = requireRatio();
-            all.add(new Mistake(Cause.WRONG_STOICH, (1 - NO_FUEL) / wrong.size(), Map.of("stoich", stoich),
-                    v -> model.shown(v, 1, new double[]{stoich})));
+        Model free = freeRatio();
+        if (free != null) {
+            all.addAll(otherRatios(free));
         }
         all.addAll(otherLaws());
         return all;
+    }
+
+    /** The ratios of other fuels in place of the one that belongs there. */
+    private List<Mistake> otherRatios(Model free) {
+        List<Double> wrong = ratios().stream().filter(r -> Math.abs(r / ownRatio() - 1) > Tolerance.LAMBDA).toList();
+        return wrong.stream().map(r -> new Mistake(Cause.WRONG_STOICH, (1 - NO_FUEL) / wrong.size(),
+                Map.of("stoich", r), v -> free.shown(v, 1, new double[]{r}))).toList();
     }
 
     private double ownRatio() {
@@ -240,14 +247,6 @@ final class Suspects {
             return (v, l, p) -> asLambda(v) * p[0];
         }
         return law.scale() instanceof MixtureScale.Afr afr ? (v, l, p) -> asLambda(v) * afr.stoich() / p[0] : null;
-    }
-
-    private Model requireRatio() {
-        Model model = freeRatio();
-        if (model == null) {
-            throw new IllegalStateException("no ratio in the chain");
-        }
-        return model;
     }
 
     /** Ratios that λ may have been turned into AFR with. */
@@ -266,34 +265,23 @@ final class Suspects {
     }
 
     private List<Mistake> otherLaws() {
-        Map<String, ReaderSetting> others = new LinkedHashMap<>();
-        for (OutputLaw other : surroundings.otherLaws()) {
-            SettingFinder.find(other, reader).filter(s -> differ(s, right))
-                    .ifPresent(s -> others.put(other.id(), SettingFinder.plainest(s, reader.input())));
-        }
         double low = Math.max(law.lowestVolts(), reader.input().minVolts());
         double high = Math.min(law.highestVolts(), reader.input().maxVolts());
+        Map<String, ReaderSetting> others = new LinkedHashMap<>();
+        for (OutputLaw other : surroundings.otherLaws()) {
+            SettingFinder.find(other, reader)
+                    .filter(s -> reader.parts(s, right,
+                            IntStream.rangeClosed(0, LOOKED_AT).mapToDouble(i -> low + (high - low) * i / LOOKED_AT)))
+                    .ifPresent(s -> others.put(other.id(), SettingFinder.plainest(s, reader.input())));
+        }
         List<Mistake> all = new ArrayList<>();
         others.forEach((id, s) -> {
             double slope = reader.scale().toLambda(s.at(high) - s.at(low)) / (high - low);
             all.add(new Mistake(Cause.OTHER_LAW, (1 - UNLISTED) / others.size(),
                     Map.of("slope", slope, "offset", reader.scale().toLambda(s.at(low)) - slope * low, "law", id),
-                    v -> shownBy(s, v)));
+                    v -> reader.shows(s, v)));
         });
         return all;
-    }
-
-    /** Whether two settings part by more than the trade's tolerance anywhere that both are used. */
-    private boolean differ(ReaderSetting one, ReaderSetting other) {
-        double low = Math.max(law.lowestVolts(), reader.input().minVolts());
-        double high = Math.min(law.highestVolts(), reader.input().maxVolts());
-        for (int i = 0; i <= 20; i++) {
-            double v = low + (high - low) * i / 20;
-            if (Math.abs(reader.scale().toLambda(one.at(v) - other.at(v))) > Tolerance.LAMBDA) {
-                return true;
-            }
-        }
-        return false;
     }
 
     /** A straight law of which nobody has a list, by slope and offset. */

@@ -20,4 +20,9 @@ public final class Phrase {
     public static String capital(String words) {
         return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
+
+    /** Words as they stand within a sentence; not empty. */
+    public static String small(String words) {
+        return Character.toLowerCase(words.charAt(0)) + words.substring(1);
+    }
 }

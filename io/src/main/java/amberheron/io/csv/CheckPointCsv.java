@@ -8,7 +8,6 @@ import de.siegmar.fastcsv.writer.LineDelimiter;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.time.Instant;
 import amberheron.core.finding.Origin;
 import java.nio.file.Path;
@@ -84,13 +83,7 @@ public final class CheckPointCsv {
      * @throws UnusableInput when it cannot be written
      */
     public static void write(Path file, List<CheckPoint> points) {
-        try {
-            Files.createDirectories(file.toAbsolutePath().getParent());
-            Files.writeString(file, write(points));
-        } catch (IOException e) {
-            throw new UnusableInput(TextFiles.name(file), "",
-                    "it cannot be written (" + e.getMessage() + "), expected a folder that can be written to");
-        }
+        TextFiles.write(file, write(points));
     }
 
     /** What is written reads back the same, but for the hour at which it was taken. */

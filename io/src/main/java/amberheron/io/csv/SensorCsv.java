@@ -9,7 +9,6 @@ import de.siegmar.fastcsv.writer.LineDelimiter;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
@@ -90,13 +89,7 @@ public final class SensorCsv {
      * @throws UnusableInput when it cannot be written
      */
     public static void write(Path file, Collection<SensorLife> lives) {
-        try {
-            Files.createDirectories(file.toAbsolutePath().getParent());
-            Files.writeString(file, write(lives));
-        } catch (IOException e) {
-            throw new UnusableInput(TextFiles.name(file), "",
-                    "it cannot be written (" + e.getMessage() + "), expected a folder that can be written to");
-        }
+        TextFiles.write(file, write(lives));
     }
 
     /** What is written reads back the same. */

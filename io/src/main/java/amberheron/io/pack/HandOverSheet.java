@@ -297,7 +297,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
                     units.text(mixture(p.trueLambda(law)), job.stoich()),
                     units.text(mixture(reader.scale().toLambda(p.shown())), job.stoich()),
                     units.signed(mixture(p.error(law, reader)), job.stoich())
-                            + (p.engine() == CheckPoint.Engine.RUNNING ? " · engine running" : "")
+                            + (p.engine() == CheckPoint.Engine.RUNNING ? " · " + CheckPoint.Engine.RUNNING.words() : "")
                             + (p.origin().real() ? "" : " · simulated")));
         }
         return List.copyOf(points);
