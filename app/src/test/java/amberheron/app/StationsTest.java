@@ -332,7 +332,7 @@ class StationsTest extends WindowTest {
         hands.push(KeyCode.F11);
         assertThat(text("arm.next")).isEqualTo(next);
         assertThat(((Label) byId("arm.next")).getFont().getSize()).isGreaterThan(2 * usual);
-        assertThat(text("arm.figure")).isEqualTo("shows 0.010 λ lean at 0.986 λ");
+        assertThat(text("arm.figure")).isEqualTo("shows 0.010 λ lean at 0.816 λ");
         assertThat(((Label) byId("arm.figure")).getFont().getSize()).isGreaterThan(4 * usual);
         assertThat(byId("rule").isVisible()).as("one thing at a time").isFalse();
         hands.push(KeyCode.F11).push(KeyCode.CONTROL, KeyCode.D);

@@ -213,7 +213,7 @@ public final class DemoBook {
                 .withAir(coached(catalogue, "learner", AirOfDay.of(291.15, 0.62, 4), today.minusDays(8), "V-07"))
                 .withLaw(law).withReader(reader.withSetting(setting));
         job = job.withEntries(job.entries().entered(AirField.SHOWN.address(), simulated(today.minusDays(8))));
-        job = withPoints(job, today.minusDays(8), setting, 0.5, 1.5, 2.75, 4.25);
+        job = withPoints(job, today.minusDays(8), setting, new double[]{0.25, 2.75, 4.75}, 1.5, 4.25);
         Path log = home.resolve("logs").resolve("SB-014-drive.csv");
         write(log, driveLog(new SignalChain(law, WireEffect.NONE, reader, setting), 300));
         job = job.withProving(ProveModel.proving(ProveModel.read(job, log), simulated(today.minusDays(7))))
@@ -299,21 +299,25 @@ public final class DemoBook {
                 .withAir(coached(catalogue, "factory", AirOfDay.of(294.15, 0.55, 4), today.minusDays(1), ""))
                 .withLaw(law).withReader(reader);
         job = job.withEntries(job.entries().entered(AirField.SHOWN.address(), simulated(today.minusDays(1))));
-        job = withPoints(job, today.minusDays(1), SettingFinder.find(law, reader).orElseThrow(), 0.5, 1.5, 2.75, 4.25);
+        job = withPoints(job, today.minusDays(1), SettingFinder.find(law, reader).orElseThrow(),
+                new double[]{0.5, 2.75},
+                1.5, 4.25);
         return job.withDone(Set.of("leaks", "display", "source", "place", "run", "splice", "battery", "feed", "free",
                 "tight", "on", "air", "sensor", "connect", "ground", "route", "scale"));
     }
 
-    private static Job withPoints(Job job, LocalDate day, ReaderSetting setting, double... volts) {
+    private static Job withPoints(Job job, LocalDate day, ReaderSetting setting, double[] off, double... running) {
         SimulatedBench bench = new SimulatedBench(
                 new SignalChain(java.util.Objects.requireNonNull(job.law()),
                         WireRules.effect(job.wiring(), job.intake().readers()),
                         java.util.Objects.requireNonNull(job.reader()), setting),
                 job.id().hashCode());
         Job with = job;
-        for (double v : volts) {
-            var reading = bench.take(v);
-            with = with.withPoint(new CheckPoint(reading.volts(), null, reading.shown(), "", simulated(day)));
+        for (int i = 0; i < off.length + running.length; i++) {
+            boolean ran = i >= off.length;
+            var reading = bench.take(ran ? running[i - off.length] : off[i]);
+            with = with.withPoint(new CheckPoint(reading.volts(), null, reading.shown(), "", simulated(day),
+                    ran ? CheckPoint.Engine.RUNNING : CheckPoint.Engine.OFF));
         }
         return with;
     }

@@ -43,6 +43,7 @@ final class PointsLeaf implements Leaf {
     private final TextField gauge = new TextField();
     private final TextField shown = new TextField();
     private final ToggleButton running = new ToggleButton("Engine running");
+    private @Nullable Engine proposed;
     private final Label fault = Parts.text("", "fault");
     private final Label typed = Parts.text("", "plain");
     private final Label says = Parts.text("", "plain");
@@ -122,6 +123,12 @@ final class PointsLeaf implements Leaf {
         String stale = Figures.stale(session, Station.SCALE);
         note.setText(stale.isEmpty() ? "engine off, then running" : stale);
         points.write(this::write);
+        Engine next = ScaleModel.nextEngine(session);
+        // What is asked for next is proposed once; what the installer then says stands.
+        if (next != proposed) {
+            proposed = next;
+            running.setSelected(next == Engine.RUNNING);
+        }
         band.setText("band ± " + Figures.mixture(session, Tolerance.LAMBDA));
         plot.refresh();
         volts.setPromptText(ScaleModel.hint(session));

@@ -88,27 +88,43 @@ public final class ScaleModel implements StationModel {
                 : session.isOpen() ? "no law and reader yet" : "";
     }
 
-    /** The law's slope turns tolerance into volts; the check points that would say most, spread over the range. */
+    /** Whether the engine is to run for the next check point: first it stands, until those points are spread over the range. */
+    static CheckPoint.Engine nextEngine(Session session) {
+        List<JobCheck> lacks = session.review().lacks();
+        return lacks.contains(JobCheck.LAW) || lacks.contains(JobCheck.ENGINE_OFF)
+                ? CheckPoint.Engine.OFF
+                : CheckPoint.Engine.RUNNING;
+    }
+
+    /** The check points that would say most, spread over the range: first among those of this state of the engine. */
     static Optional<Double> nextVolts(Session session) {
         OutputLaw law = session.job().law();
         if (law == null) {
             return Optional.empty();
         }
+        List<CheckPoint> points = session.review().points();
         Optional<Double> splits = session.review().diagnosis()
-                .filter(d -> !d.withinTolerance() || session.review().points().size() >= WANTED)
-                .map(Diagnosis::nextPoint).map(n -> n.volts());
-        if (splits.isPresent()) {
+                .filter(d -> !d.withinTolerance() || points.size() >= WANTED).map(Diagnosis::nextPoint)
+                .map(n -> n.volts());
+        CheckPoint.Engine engine = nextEngine(session);
+        List<Double> taken = points.stream().map(p -> p.outputVolts(law)).toList();
+        List<Double> alike = points.stream().filter(p -> p.engine() == engine).map(p -> p.outputVolts(law)).toList();
+        boolean lies = session.review().diagnosis().filter(d -> !d.withinTolerance()).isPresent();
+        if (splits.isPresent() && (lies || session.review().lacks().isEmpty())) {
             return splits;
         }
-        List<Double> taken = session.review().points().stream().map(p -> p.outputVolts(law)).toList();
         double low = Math.max(0, law.lowestVolts());
         double high = Math.min(5, law.highestVolts());
         List<Double> spread = new ArrayList<>();
         for (double part : new double[]{0.1, 0.9, 0.5, 0.3, 0.7}) {
             spread.add(Math.round(20 * (low + part * (high - low))) / 20.0);
         }
-        return spread.stream().max(Comparator.comparingDouble(v -> taken.stream().mapToDouble(t -> Math.abs(t - v))
-                .min().orElse(spread.size() - spread.indexOf(v))));
+        return spread.stream().max(Comparator.comparingDouble(
+                v -> apart(v, alike, high - low) + apart(v, taken, high - low) / 8 - 1e-6 * spread.indexOf(v)));
+    }
+
+    private static double apart(double volts, List<Double> taken, double most) {
+        return taken.stream().mapToDouble(t -> Math.abs(t - volts)).min().orElse(most);
     }
 
     /**
@@ -133,7 +149,7 @@ public final class ScaleModel implements StationModel {
         if (bench.isPresent() && volts.isPresent()) {
             Bench.Reading reading = bench.get().take(volts.get());
             add(session, new CheckPoint(reading.volts(), null, reading.shown(), "",
-                    session.read(bench.get().name(), true, session.now())));
+                    session.read(bench.get().name(), true, session.now()), nextEngine(session)));
         }
     }
 
@@ -306,8 +322,9 @@ public final class ScaleModel implements StationModel {
         Job job = session.job();
         OutputLaw law = job.law();
         Reader reader = job.reader();
-        Message caution = plain(
-                "The bench supply must not exceed 5 V: many inputs are damaged above it. Meter's black lead on the controller's own signal ground.");
+        boolean runs = nextEngine(session) == CheckPoint.Engine.RUNNING;
+        Message caution = plain((runs ? "Carbon monoxide: run it outside or extract. " : "")
+                + "Above 5 V many inputs are damaged. Black lead on the controller's own signal ground.");
         List<Source> checked = new ArrayList<>();
         if (law != null) {
             checked.add(law.source());
@@ -339,7 +356,9 @@ public final class ScaleModel implements StationModel {
         Optional<Diagnosis> diagnosis = session.review().diagnosis();
         Message volts = nextVolts(session).map(v -> Message.of("{0}", new Measure(v, Dimension.VOLTAGE, 2)))
                 .orElse(Message.NONE);
-        Message apply = Message.of("Apply {0} and note what the reader shows.", volts);
+        Message apply = Message.of(runs
+                ? "Engine running: apply {0} and note what the reader shows."
+                : "Engine off: apply {0} and note what the reader shows.", volts);
         Action take = session.shop().demo()
                 ? new Action("Take a reading (simulated bench)", () -> take(session))
                 : new Action("Type what you read", () -> session.seek(ScaleField.POINTS.address()));
@@ -354,8 +373,8 @@ public final class ScaleModel implements StationModel {
         }
         Optional<Stale> stale = session.review().stale(Station.SCALE);
         if (diagnosis.isEmpty()) {
-            return new Advice(Message.of("Type the setting, then apply {0} and note what the reader shows.", volts),
-                    take,
+            return new Advice(
+                    Message.of("Type the setting; engine off, apply {0} and note what the reader shows.", volts), take,
                     stale.isPresent()
                             ? stale.get().text()
                             : plain("Agreement at one point proves nothing about slope: two or more, spread over the range."),
@@ -403,7 +422,9 @@ public final class ScaleModel implements StationModel {
             return new Advice(apply, take,
                     plain(counted == 1
                             ? "One agreeing point proves nothing about slope: many controllers put out 14.7 with no sensor at all."
-                            : "Agrees so far; once more with the engine running, since heater and alternator move the grounds."),
+                            : runs
+                                    ? "Agrees with the engine off; heater and alternator move the grounds once it runs."
+                                    : "Agrees so far."),
                     Message.NONE, checked, caution);
         }
         if (!session.review().state(Station.SCALE).done()) {

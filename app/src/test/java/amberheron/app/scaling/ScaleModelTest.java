@@ -1,5 +1,7 @@
 package amberheron.app.scaling;
 
+import static amberheron.core.scaling.CheckPoint.Engine.OFF;
+import static amberheron.core.scaling.CheckPoint.Engine.RUNNING;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.app.Demo;
@@ -58,13 +60,13 @@ class ScaleModelTest {
         assertThat(model.advice(session()).next().metric()).startsWith("Choose what reads the volts");
         session().edit("reader", j -> j.withReader(session().catalogue().reader("gauge")));
         assertThat(model.advice(session()).next().metric()).isEqualTo(
-                "Type the setting, then apply 0.50 V and note what the reader shows.");
+                "Type the setting; engine off, apply 0.50 V and note what the reader shows.");
         assertThat(model.figure(session())).isEqualTo("set, nothing checked yet");
     }
 
-    /** Each next point lies well away from those taken; two at one place would prove nothing about slope. */
+    /** With the engine off and then with it running, each next point lies well away from those taken so. */
     @Test
-    void readingsAreSpreadOverTheRange() {
+    void readingsAreSpreadOverTheRangeInBothStatesOfTheEngine() {
         clear();
         session().edit("apart", j -> j.withWiring(j.wiring().withGround(j.wiring().ground().withTwoWires(true))));
         List<Double> volts = new ArrayList<>();
@@ -72,11 +74,10 @@ class ScaleModelTest {
             model.take(session());
             volts.add(Objects.requireNonNull(session().job().points().getLast().volts()));
         }
-        for (int i = 0; i < volts.size(); i++) {
-            for (int k = 0; k < i; k++) {
-                assertThat(Math.abs(volts.get(i) - volts.get(k))).isGreaterThan(0.8);
-            }
-        }
+        assertThat(session().job().points()).extracting(CheckPoint::engine).containsExactly(OFF, OFF, RUNNING, RUNNING);
+        assertThat(Math.abs(volts.get(1) - volts.get(0))).isGreaterThan(3);
+        assertThat(Math.abs(volts.get(3) - volts.get(2))).isGreaterThan(1.7);
+        assertThat(volts.stream().map(v -> Math.round(2 * v)).distinct().count()).isGreaterThan(2);
         assertThat(session().job().points())
                 .allMatch(p -> p.origin().instrument().equals("simulated bench") && !p.origin().real());
         assertThat(model.advice(session()).next().metric()).isEqualTo("Wire it next.");
@@ -130,7 +131,8 @@ class ScaleModelTest {
         session().edit("near", j -> j.withPoints(List.of(new CheckPoint(2.4, null, 14.95, ""),
                 new CheckPoint(2.6, null, 15.35, ""))));
         Advice advice = model.advice(session());
-        assertThat(advice.next().metric()).matches("Apply \\d\\.\\d\\d V and note what the reader shows\\.");
+        assertThat(advice.next().metric())
+                .matches("Engine (off|running): apply \\d\\.\\d\\d V and note what the reader shows\\.");
         assertThat(advice.why().metric()).contains("explain the points nearly as well").contains("they part");
     }
 

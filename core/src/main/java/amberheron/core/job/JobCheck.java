@@ -18,6 +18,9 @@ public enum JobCheck implements CheckId {
     SETTING_HELD("setting-held",
             "The reader shows the truth, but not by the setting noted here: read it back and note what it holds."),
     SPREAD("spread", "Take check points over more of the range: agreement in one place says nothing of the slope."),
+    ENGINE_OFF("engine-off", "Take check points with the engine off too, over a third of the range or more."),
+    ENGINE_RUNNING("engine-running",
+            "Take check points with the engine running too, over a third of the range or more: heater and alternator move the grounds."),
     LOG_DATED("log-dated", "Nobody wrote down when the log was read: read it again."),
     OTHER_LINKS("other-links", "Prove the links before it first.");
 

@@ -38,6 +38,7 @@ import amberheron.core.scaling.WireEffect;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.WireRules;
 import amberheron.core.wiring.Wiring;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -342,30 +343,44 @@ public final class JobReview {
         if (diagnosis != null && !diagnosis.withinTolerance()) {
             return LinkState.OUT_OF_TOLERANCE;
         }
-        Optional<JobCheck> lacks = pointsLack();
-        return lacks.isEmpty()
+        return lacks().isEmpty()
                 ? LinkState.PROVEN
                 : isStale(Station.SCALE) ? LinkState.STALE : LinkState.BEGUN;
     }
 
-    /** What the check points that count still lack before they prove the setting. */
-    private Optional<JobCheck> pointsLack() {
+    /** What the check points that count still lack before they prove the setting, in the order in which it is mended. */
+    public List<JobCheck> lacks() {
         OutputLaw law = job.law();
-        if (law == null || diagnosis == null || points.size() < 2) {
-            return Optional.of(JobCheck.CHECK_POINTS);
+        if (law == null) {
+            return List.of(JobCheck.LAW);
         }
-        if (!diagnosis.settingHeld()) {
-            return Optional.of(JobCheck.SETTING_HELD);
+        List<JobCheck> lacks = new ArrayList<>();
+        if (diagnosis == null || points.size() < 2) {
+            lacks.add(JobCheck.CHECK_POINTS);
+        } else if (!diagnosis.settingHeld()) {
+            lacks.add(JobCheck.SETTING_HELD);
         }
         List<CheckPoint> dated = points.stream().filter(p -> proves(p.origin())).toList();
-        if (dated.size() < 2) {
-            return Optional.of(JobCheck.DATED);
+        if (dated.size() < Math.min(2, points.size())) {
+            lacks.add(JobCheck.DATED);
         }
-        DoubleSummaryStatistics volts = dated.stream().mapToDouble(p -> p.outputVolts(law)).summaryStatistics();
-        // Agreement in one place says nothing of the slope.
-        return volts.getMax() - volts.getMin() < SPREAD * (law.highestVolts() - law.lowestVolts())
-                ? Optional.of(JobCheck.SPREAD)
-                : Optional.empty();
+        if (!spread(law, dated, p -> true)) {
+            lacks.add(JobCheck.SPREAD);
+        }
+        if (!spread(law, dated, p -> p.engine() == CheckPoint.Engine.OFF)) {
+            lacks.add(JobCheck.ENGINE_OFF);
+        }
+        if (!spread(law, dated, p -> p.engine() == CheckPoint.Engine.RUNNING)) {
+            lacks.add(JobCheck.ENGINE_RUNNING);
+        }
+        return List.copyOf(lacks);
+    }
+
+    /** Agreement in one place says nothing of the slope. */
+    private static boolean spread(OutputLaw law, List<CheckPoint> points, Predicate<CheckPoint> which) {
+        DoubleSummaryStatistics volts = points.stream().filter(which).mapToDouble(p -> p.outputVolts(law))
+                .summaryStatistics();
+        return volts.getMax() - volts.getMin() >= SPREAD * (law.highestVolts() - law.lowestVolts());
     }
 
     /** The job reviewed. */
@@ -474,7 +489,7 @@ public final class JobReview {
                     : job.reader() == null
                             ? JobCheck.READER
                             : diagnosis == null || diagnosis.withinTolerance()
-                                    ? pointsLack().orElse(JobCheck.CHECK_POINTS)
+                                    ? lacks().getFirst()
                                     : diagnosis.best().fault().cause());
             case PROVE -> List.of(prove.isEmpty() || isStale(Station.PROVE)
                     ? JobCheck.PROVING_LOG

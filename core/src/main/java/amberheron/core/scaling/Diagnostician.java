@@ -84,7 +84,8 @@ public final class Diagnostician {
         Evidence.Fit speaks = likeliest(fits.stream().filter(f -> f.fault().equals(causes.getFirst().fault())));
         Worst worst = worst(points);
         boolean agrees = Math.abs(worst.lambda()) <= Tolerance.LAMBDA + 1e-12;
-        boolean noted = IntStream.range(0, seen.size())
+        // What the engine adds while it runs is not the setting's.
+        boolean noted = IntStream.range(0, seen.size()).filter(i -> !seen.running(i) || !seen.bothWays())
                 .allMatch(i -> Math.abs(seen.shown(i) - reader.shows(set, seen.volts(i))) <= TELLING
                         * evidence.sigma(speaks, seen.volts(i), perVolt(seen.volts(i))));
         List<Doubtful> doubtful = doubtful(evidence, speaks, seen);
@@ -153,7 +154,7 @@ public final class Diagnostician {
         List<Integer> odd = evidence.mistyped(fit);
         List<Doubtful> doubtful = new ArrayList<>();
         for (int i : odd) {
-            double expected = fit.shown(seen.volts(i), seen.lambda(i));
+            double expected = fit.shown(seen, i);
             double near = TELLING * evidence.sigma(fit, seen.volts(i), perVolt(seen.volts(i)));
             doubtful.add(new Doubtful(i, expected, odd.stream()
                     .filter(j -> j != i && Math.abs(seen.shown(j) - expected) <= near).findFirst().orElse(null)));

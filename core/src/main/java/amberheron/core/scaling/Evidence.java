@@ -84,6 +84,11 @@ final class Evidence {
         double shown(double volts, double lambda) {
             return hypothesis.model().shown(volts, lambda, values);
         }
+
+        /** What it explains the reading of a row by: with the engine running where it ran. */
+        double shown(Observations seen, int row) {
+            return hypothesis.model().shown(seen.volts(row), seen.lambda(row), seen.running(row), values);
+        }
     }
 
     /** Values of the parameters, and how much of the hypothesis' probability they stand for. */

@@ -3,6 +3,8 @@ package amberheron.core.job;
 import amberheron.core.wiring.WireField;
 import amberheron.core.trust.Trust;
 import static org.assertj.core.api.Assertions.assertThat;
+import static amberheron.core.scaling.CheckPoint.Engine.OFF;
+import static amberheron.core.scaling.CheckPoint.Engine.RUNNING;
 import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.drivelog.LogComparison;
@@ -29,10 +31,12 @@ import amberheron.core.wiring.GroundPlan;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 
 /** Nothing is called proven that rests on a missing, undated, simulated, stale or narrow reading. */
@@ -52,8 +56,14 @@ class ProvenTest {
         return new Origin(kind, "", THEN, "X");
     }
 
-    private static CheckPoint point(double volts, Origin origin) {
-        return new CheckPoint(volts, null, 2 * volts + 10, "", origin);
+    private static CheckPoint point(double volts, Origin origin, CheckPoint.@Nullable Engine engine) {
+        return new CheckPoint(volts, null, 2 * volts + 10, "", origin, engine);
+    }
+
+    /** The same volts with the engine off and with it running. */
+    private static Job pointed(Job job, Origin origin, double... volts) {
+        return job.withPoints(Arrays.stream(CheckPoint.Engine.values())
+                .flatMap(e -> Arrays.stream(volts).mapToObj(v -> point(v, origin, e))).toList());
     }
 
     private static Job grounded() {
@@ -63,7 +73,7 @@ class ProvenTest {
     }
 
     private static Job scaled(Origin origin) {
-        return grounded().withPoint(point(1, origin)).withPoint(point(4, origin));
+        return pointed(grounded(), origin, 1, 4);
     }
 
     private static JobReview review(Job job) {
@@ -86,7 +96,7 @@ class ProvenTest {
     void pointsProveTheScaleOnlyWhenDatedRealAndSpread() {
         Origin typed = origin(Origin.Kind.TYPED);
         assertThat(scale(scaled(typed))).isEqualTo(LinkState.PROVEN);
-        Job alike = grounded().withPoint(point(2.35, typed)).withPoint(point(2.35, typed));
+        Job alike = pointed(grounded(), typed, 2.35, 2.35);
         assertThat(scale(alike)).as("twice 14.7").isEqualTo(LinkState.BEGUN);
         assertThat(because(alike, Station.SCALE)).containsExactly("spread");
         assertThat(scale(scaled(Origin.UNRECORDED))).isEqualTo(LinkState.BEGUN);
@@ -94,13 +104,26 @@ class ProvenTest {
         assertThat(scale(scaled(origin(Origin.Kind.SIMULATED)))).isEqualTo(LinkState.BEGUN);
     }
 
+    /** Heater and alternator move the grounds: what was only read with the engine off says nothing of the road. */
+    @Test
+    void pointsWithTheEngineOffAndRunningAreBothWantedEachSpread() {
+        Origin typed = origin(Origin.Kind.TYPED);
+        Job off = grounded().withPoint(point(1, typed, OFF)).withPoint(point(4, typed, OFF));
+        assertThat(because(off, Station.SCALE)).containsExactly("engine-running");
+        Job narrow = off.withPoint(point(1, typed, RUNNING)).withPoint(point(2, typed, RUNNING));
+        assertThat(because(narrow, Station.SCALE)).containsExactly("engine-running");
+        assertThat(scale(narrow.withPoint(point(3, typed, RUNNING)))).isEqualTo(LinkState.PROVEN);
+        assertThat(because(grounded().withPoint(point(1, typed, null)).withPoint(point(4, typed, null)), Station.SCALE))
+                .as("nobody said").containsExactly("engine-off");
+    }
+
     /** A third of the law's 5 V, from both sides of the limit. */
     @Test
     void theSpreadThatIsWantedIsAThirdOfTheLaw() {
         Origin typed = origin(Origin.Kind.TYPED);
-        assertThat(scale(grounded().withPoint(point(1, typed)).withPoint(point(2.67, typed))))
+        assertThat(scale(pointed(grounded(), typed, 1, 2.67)))
                 .isEqualTo(LinkState.PROVEN);
-        assertThat(scale(grounded().withPoint(point(1, typed)).withPoint(point(2.66, typed))))
+        assertThat(scale(pointed(grounded(), typed, 1, 2.66)))
                 .isEqualTo(LinkState.BEGUN);
     }
 
@@ -116,8 +139,7 @@ class ProvenTest {
         assertThat(review.chain().orElseThrow().basis()).isNotEqualTo(ChainNow.Basis.MEASURED);
         assertThat(review.stale().getFirst().text().metric())
                 .isEqualTo("The check points: the grounds changed since. Take the check points again.");
-        Job again = moved.withPoint(new CheckPoint(1.0, null, 12, "", new Origin(Origin.Kind.TYPED, "", LATER, "X")))
-                .withPoint(new CheckPoint(4.0, null, 18, "", new Origin(Origin.Kind.TYPED, "", LATER, "X")));
+        Job again = pointed(moved, new Origin(Origin.Kind.TYPED, "", LATER, "X"), 1, 4);
         assertThat(scale(again)).as("taken again").isEqualTo(LinkState.PROVEN);
         assertThat(scale(before)).as("taken back").isEqualTo(LinkState.PROVEN);
     }
@@ -249,7 +271,7 @@ class ProvenTest {
         Trust predicted = review(shared).trust().orElseThrow();
         assertThat(predicted.worst().u()).isGreaterThan(0.01);
         Origin typed = origin(Origin.Kind.TYPED);
-        Trust checked = review(shared.withPoint(point(1, typed)).withPoint(point(4, typed))).trust().orElseThrow();
+        Trust checked = review(pointed(shared, typed, 1, 4)).trust().orElseThrow();
         assertThat(checked.at().get(1).u()).isLessThan(predicted.at().get(1).u());
         Job lying = shared.withPoint(new CheckPoint(1.0, null, 12.4, "", typed))
                 .withPoint(new CheckPoint(4.0, null, 18.4, "", typed));

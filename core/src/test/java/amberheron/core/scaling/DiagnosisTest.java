@@ -4,8 +4,11 @@ import static java.util.Objects.requireNonNull;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.tuple;
+import static amberheron.core.scaling.CheckPoint.Engine.OFF;
+import static amberheron.core.scaling.CheckPoint.Engine.RUNNING;
 import static org.assertj.core.api.Assertions.within;
 
+import amberheron.core.finding.Origin;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.Diagnosis.Likelihood;
 import amberheron.core.scaling.Diagnostician.Surroundings;
@@ -109,6 +112,23 @@ class DiagnosisTest {
         assertThat(diagnosis.doubtful().getFirst().expected()).isCloseTo(right(1.9), within(0.02));
         assertThat(diagnosis.misfit()).isFalse();
         assertThat(diagnosis.withinTolerance()).as("nothing is dropped silently").isFalse();
+    }
+
+    /** What a row should have shown is said of the engine as it was then, and what the engine adds is not the setting's. */
+    @Test
+    void aMistypedRowWithTheEngineRunningIsExpectedWhereTheEnginePutsIt() {
+        List<CheckPoint> points = new ArrayList<>();
+        for (double v : new double[]{0.5, 1.5, 2.5, 3.5, 4.5}) {
+            points.add(new CheckPoint(v, null, Math.round(100 * right(v)) / 100.0, "", Origin.UNRECORDED, OFF));
+            points.add(new CheckPoint(v, null, Math.round(100 * right(v - 0.2)) / 100.0, "", Origin.UNRECORDED,
+                    RUNNING));
+        }
+        points.set(2, new CheckPoint(1.5, null, 17.11, "", Origin.UNRECORDED, OFF));
+        Diagnosis diagnosis = Diagnostician.diagnose(LAW, LOGGER, points, KNOWN);
+        assertThat(diagnosis.best().parameters()).containsEntry("engine", "running");
+        assertThat(diagnosis.doubtful()).extracting(Diagnosis.Doubtful::row).containsExactly(2);
+        assertThat(diagnosis.doubtful().getFirst().expected()).isCloseTo(right(1.5), within(0.03));
+        assertThat(diagnosis.settingHeld()).isTrue();
     }
 
     @Test
