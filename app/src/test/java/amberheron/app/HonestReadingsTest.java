@@ -67,8 +67,8 @@ class HonestReadingsTest {
             assertThat(session.review().diagnosis()).isEmpty();
             assertThat(new ScaleModel().figure(session)).isEqualTo("set, nothing checked yet");
             HandOverSheet sheet = HandOverSheet.of(session.review(), session.units());
-            assertThat(sheet.points()).allMatch(p -> p.off().endsWith("simulated"));
-            assertThat(sheet.pointsNote()).contains("prove nothing");
+            assertThat(sheet.told().getFirst().points()).allMatch(p -> p.off().endsWith("simulated"));
+            assertThat(sheet.told().getFirst().pointsNote()).contains("prove nothing");
         }
         try (Session demo = Demo.session(home.resolve("demo"))) {
             demo.open("SB-014");

@@ -3,7 +3,10 @@ package amberheron.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import amberheron.core.display.Told;
 import amberheron.core.finding.Origin;
+import amberheron.core.job.LinkState;
+import amberheron.core.job.Station;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.CheckPoint.Engine;
@@ -106,5 +109,49 @@ class ScaleLeavesTest extends WindowTest {
         assertThat(shows("Row 2 does not go with the others, which say 12.00 AFR: was it mistyped?")).isTrue();
         assertThat(List.of(session.job().points().size())).as("it stays until somebody takes it away")
                 .containsExactly(5);
+    }
+
+    /** Each reader has its own setting, points and state, whichever is looked at; F2 leads to the one that is open. */
+    @Test
+    void anotherReaderOnTheSameControllerIsProvenByItself() {
+        String first = Objects.requireNonNull(session.job().reader()).name();
+        int points = session.job().points().size();
+        hands.interact(() -> session.focus("scale.leaf.law"));
+        hands.clickOn(byId("scale.output.more"));
+        assertThat(session.job().reader()).isNull();
+        assertThat(session.job().law()).as("of the same controller").isNotNull();
+        hands.interact(() -> session.focus("scale.reader"));
+        hands.write("S").push(KeyCode.ENTER);
+        assertThat(session.job().outputs().all()).hasSize(2);
+        given(point(0.5, 20, Engine.OFF));
+        assertThat(session.review().own(Station.SCALE)).isEqualTo(LinkState.OUT_OF_TOLERANCE);
+        hands.clickOn(byId("scale.output"));
+        assertThat(Objects.requireNonNull(session.job().reader()).name()).isEqualTo(first);
+        assertThat(session.job().points()).hasSize(points);
+        given();
+        assertThat(session.review().own(Station.SCALE)).isEqualTo(LinkState.BEGUN);
+        assertThat(session.review().state(Station.SCALE)).as("the other lies").isEqualTo(LinkState.OUT_OF_TOLERANCE);
+        hands.clickOn(byId("scale.output"));
+        assertThat(session.job().points()).hasSize(1);
+        hands.interact(() -> session.focus("scale.leaf.law"));
+        hands.clickOn(byId("scale.output.less"));
+        assertThat(session.job().outputs().all()).hasSize(1);
+        hands.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(session.job().outputs().all()).as("taken back").hasSize(2);
+    }
+
+    /** What the display is told is typed in its own quantity, judged at once, and noted in one key. */
+    @Test
+    void theDisplayIsToldAndWhatItWasToldIsJudged() {
+        hands.interact(() -> session.focus("scale.leaf.display"));
+        assertThat(shows("15.7 AFR")).as("without the load only the limit at which to stop").isTrue();
+        hands.interact(() -> session.focus("scale.display.told.lean"));
+        hands.push(KeyCode.CONTROL, KeyCode.A).write("15.2").push(KeyCode.ENTER);
+        assertThat(Objects.requireNonNull(session.job().display().told().get(Told.LEAN)))
+                .isCloseTo(15.2 / 14.7, within(1e-9));
+        hands.clickOn(byId("scale.display.all"));
+        assertThat(session.job().display().told()).containsEntry(Told.PULSES, 1.0).containsEntry(Told.RICH_DELAY, 5.0);
+        assertThat(session.job().displaySetUp(session.shop().schools()).first()).isEmpty();
+        assertThat(shows("It was told everything as it should be.")).isTrue();
     }
 }

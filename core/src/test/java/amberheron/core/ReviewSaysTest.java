@@ -10,6 +10,7 @@ import amberheron.core.freeair.AirField;
 import amberheron.core.freeair.Controllers;
 import amberheron.core.job.Changes;
 import amberheron.core.job.Job;
+import amberheron.core.job.Output;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.JobSummary;
 import amberheron.core.job.Progress;
@@ -71,8 +72,9 @@ class ReviewSaysTest {
                         .withChosen("A").withProbe(new Probe(0.085, 1.0, 1.0))
                         .withFitted(new AsFitted(0.6, Math.toRadians(50), 0, 0, DAY, true, List.of())))
                 .withAir(Controllers.check(Controllers.LEARNS, 0.2068, null, 90.0, DAY, "V-1"))
-                .withLaw(RulesSayTest.LAW).withReader(READER).withPoint(point(1)).withPoint(point(4))
-                .withProving(new Job.Proving("drive.csv", "ab", TYPED,
+                .withLaw(RulesSayTest.LAW).withReader(READER)
+                .withPoints(List.of(point(1), point(4), running(1), running(4)))
+                .withProving(new Output.Proving("drive.csv", "ab", TYPED,
                         RulesSayTest.log(600, 120, 1, 0.001, 0.002, 0.2)))
                 .withHandOver(new Job.HandOver("", DAY));
         return job.withEntries(job.entries().entered(AirField.SHOWN.address(), TYPED)).withDone(
@@ -80,7 +82,11 @@ class ReviewSaysTest {
     }
 
     private static CheckPoint point(double volts) {
-        return new CheckPoint(volts, null, 2 * volts + 10, "", TYPED);
+        return new CheckPoint(volts, null, 2 * volts + 10, "", TYPED, CheckPoint.Engine.OFF);
+    }
+
+    private static CheckPoint running(double volts) {
+        return new CheckPoint(volts, null, 2 * volts + 10, "", TYPED, CheckPoint.Engine.RUNNING);
     }
 
     private void reviewed(String title, Job job) {
@@ -166,12 +172,15 @@ class ReviewSaysTest {
                 new CheckPoint(2.5, null, 15.4, "", TYPED), new CheckPoint(4.0, null, 18.4, "", TYPED))));
         changed("another setting noted", j -> j.withReader(
                 READER.withSetting(new ReaderSetting.SlopeOffset(2.375, 7.3125))));
+        changed("engine never ran", j -> j.withPoints(List.of(point(1), point(4))));
+        changed("a second reader, never checked", j -> j.withOutputs(
+                j.outputs().oneMore().with(j.outputs().oneMore().atHand().withReader(READER)).facing("1")));
         changed("no drive", j -> j.withProving(null));
-        changed("drive undated", j -> j.withProving(new Job.Proving("d", "ab", Origin.UNRECORDED,
+        changed("drive undated", j -> j.withProving(new Output.Proving("d", "ab", Origin.UNRECORDED,
                 RulesSayTest.log(600, 120, 1, 0.001, 0.002, 0.2))));
-        changed("drive simulated", j -> j.withProving(new Job.Proving("d", "ab",
+        changed("drive simulated", j -> j.withProving(new Output.Proving("d", "ab",
                 new Origin(Origin.Kind.SIMULATED, "", THEN, "X"), RulesSayTest.log(600, 120, 1, 0.001, 0.002, 0.2))));
-        changed("drive lean", j -> j.withProving(new Job.Proving("d", "ab", TYPED,
+        changed("drive lean", j -> j.withProving(new Output.Proving("d", "ab", TYPED,
                 RulesSayTest.log(600, 120, 1, 0.02, 0.002, 0.2))));
         changed("read by a link", j -> j.withLaw(null).withReader(null).withPoints(List.of()).withIntake(
                 j.intake().withReaders(Set.of(ReaderKind.SOFTWARE)).withLink(Intake.Link.CAN)));

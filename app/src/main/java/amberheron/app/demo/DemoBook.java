@@ -28,6 +28,9 @@ import amberheron.core.freeair.CoachStep;
 import amberheron.core.freeair.Coaching;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.freeair.SensorNote;
+import amberheron.core.display.Display;
+import amberheron.core.display.PickUp;
+import amberheron.core.display.Told;
 import amberheron.core.job.Job;
 import amberheron.core.job.Progress;
 import amberheron.core.placement.AsFitted;
@@ -217,6 +220,10 @@ public final class DemoBook {
         Path log = home.resolve("logs").resolve("SB-014-drive.csv");
         write(log, driveLog(new SignalChain(law, WireEffect.NONE, reader, setting), 300));
         job = job.withProving(ProveModel.proving(ProveModel.read(job, log), simulated(today.minusDays(7))))
+                .withDisplay(Display.UNTOLD.withPickUp(PickUp.ONE_COIL).withKnowsLoad(true)
+                        .withDimmer(Display.Dimmer.LAMPS).withTold(Told.LEAN, 0.86).withTold(Told.LEAN_DELAY, 0.5)
+                        .withTold(Told.RICH, 0.70).withTold(Told.RICH_DELAY, 5.0).withTold(Told.FILTER, 0.2)
+                        .withTold(Told.PULSES, 1.5))
                 .withHandOver(new Job.HandOver("Catalyst heat shield not refitted: a new one is on order.",
                         today.minusDays(7)));
         return job.withDone(JobPlan.of(intake).steps().stream().map(Step::id).collect(Collectors.toSet()));
@@ -297,7 +304,9 @@ public final class DemoBook {
                                 .of(source(today, "A", "tail lamp relay, brown", 0.01, 12.6, 8.9, 13.9, 13.8, 13.7)
                                         .withHostFuse(7.5).withHostLoad(1.0))))
                 .withAir(coached(catalogue, "factory", AirOfDay.of(294.15, 0.55, 4), today.minusDays(1), ""))
-                .withLaw(law).withReader(reader);
+                .withLaw(law).withReader(reader)
+                .withDisplay(Display.UNTOLD.withPickUp(PickUp.PAIR_COIL).withKnowsLoad(false)
+                        .withDimmer(Display.Dimmer.GROUND).withTold(Told.LEAN, 1.2).withTold(Told.PULSES, 2.0));
         job = job.withEntries(job.entries().entered(AirField.SHOWN.address(), simulated(today.minusDays(1))));
         job = withPoints(job, today.minusDays(1), SettingFinder.find(law, reader).orElseThrow(),
                 new double[]{0.5, 2.75},

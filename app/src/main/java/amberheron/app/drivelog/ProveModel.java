@@ -16,10 +16,12 @@ import amberheron.app.session.Advice.Action;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
+import amberheron.app.scaling.OutputSwitch;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.job.Job;
+import amberheron.core.job.Output;
 import amberheron.core.job.Station;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.OutputLaw;
@@ -47,7 +49,7 @@ public final class ProveModel implements StationModel {
 
     @Override
     public String figure(Session session) {
-        Job.Proving proving = session.job().proving();
+        Output.Proving proving = session.job().proving();
         return proving == null
                 ? session.isOpen() ? "no log yet" : ""
                 : Figures.difference(session, proving.result().bias()) + " over "
@@ -72,7 +74,7 @@ public final class ProveModel implements StationModel {
         }
     }
 
-    private record Taken(LogCsv.Log log, Job.Proving proving) {
+    private record Taken(LogCsv.Log log, Output.Proving proving) {
     }
 
     /** Reads and compares a log off the screen's thread, and keeps what it says with the job it was read for. */
@@ -108,8 +110,8 @@ public final class ProveModel implements StationModel {
     }
 
     /** The log compared, as it is kept with the job. */
-    public static Job.Proving proving(LogCsv.Log log, Origin origin) {
-        return new Job.Proving(log.file(), log.digest(), origin, LogComparison.of(log.samples()));
+    public static Output.Proving proving(LogCsv.Log log, Origin origin) {
+        return new Output.Proving(log.file(), log.digest(), origin, LogComparison.of(log.samples()));
     }
 
     @Override
@@ -118,7 +120,20 @@ public final class ProveModel implements StationModel {
         var checked = Advice.sources(findings);
         Message caution = plain(
                 "Never watch a gauge while driving: log on a closed road or a dynamometer. Lean under load destroys engines: 15.7 on petrol under acceleration means stop.");
-        Job.Proving proving = session.job().proving();
+        Optional<Action> other = OutputSwitch.other(session, Station.PROVE);
+        if (other.isPresent()) {
+            return new Advice(plain(other.get().label() + "."), other.get(),
+                    plain(session.job().outputs().atHand().logged()
+                            ? "This one agrees on the road; every reader is driven by itself."
+                            : "What this one shows cannot be logged."),
+                    Message.NONE, checked, caution);
+        }
+        Output.Proving proving = session.job().proving();
+        if (!session.job().outputs().atHand().logged() && proving == null) {
+            Onward onward = Onward.from(session);
+            return new Advice(onward.next(), onward.action(), plain("What this reader shows cannot be logged."),
+                    Message.NONE, checked, caution);
+        }
         if (proving == null) {
             return new Advice(plain("Drive with the log running, then read it here."),
                     new Action("Name the log", () -> session.seek(LogField.FILE.address())),

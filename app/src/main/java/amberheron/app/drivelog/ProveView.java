@@ -19,7 +19,8 @@ import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
 import amberheron.app.parts.StationView;
-import amberheron.core.job.Job;
+import amberheron.app.scaling.OutputSwitch;
+import amberheron.core.job.Output;
 import amberheron.core.job.Station;
 import javafx.scene.Parent;
 import javafx.scene.control.Label;
@@ -41,10 +42,12 @@ public final class ProveView implements StationView {
     private final Timeline beat;
     private final Columns root;
     private final VBox drive;
+    private final OutputSwitch output;
 
     /** The view on a session. */
     public ProveView(Session session) {
         this.session = session;
+        output = new OutputSwitch(session);
         findings = new FindingsTable(session);
         plot = new TracePlot(session);
         file.setId("prove.file");
@@ -110,13 +113,19 @@ public final class ProveView implements StationView {
     }
 
     @Override
+    public List<Node> besideTitle() {
+        return List.of(output.node());
+    }
+
+    @Override
     public List<Node> pinned() {
         return List.of(drive);
     }
 
     @Override
     public void refresh() {
-        Job.Proving proving = session.job().proving();
+        output.refresh();
+        Output.Proving proving = session.job().proving();
         Parts.show(drive, proving != null);
         note.setText(proving == null
                 ? "A CSV with the columns time, controller and reader."

@@ -7,7 +7,7 @@ import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
-import amberheron.core.job.Job;
+import amberheron.core.job.Output;
 import amberheron.core.scaling.Tolerance;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
@@ -28,7 +28,7 @@ final class TracePlot extends Drawing {
 
     @Override
     protected void draw(double width, double height) {
-        Job.Proving proving = session.job().proving();
+        Output.Proving proving = session.job().proving();
         if (proving == null) {
             text("No log read yet.", 4, 30, 0, "drawing-text", "soft-text");
             return;

@@ -18,7 +18,7 @@ import javafx.scene.layout.VBox;
 public final class HandOverView implements StationView {
     private final Session session;
     private final HandOverModel model;
-    private final Cells facts = new Cells(12, 4);
+    private final Cells facts = new Cells(12, 1);
     private final VBox setting = new VBox(8);
     private final Label note = Parts.text("", "soft");
     private final Label points = Parts.text("", "soft");
@@ -57,11 +57,11 @@ public final class HandOverView implements StationView {
                 facts.words(1, i, now.facts().get(i).value());
             }
         });
-        Parts.fill(setting, now.setting(), () -> now.setting().stream()
+        Parts.fill(setting, now.told().getFirst().setting(), () -> now.told().getFirst().setting().stream()
                 .map(l -> Parts.text(l.ask() + "   " + l.type(), "figure")).toList());
-        note.setText("Setting: " + now.settingNote() + ".");
-        points.setText("Check points: " + now.pointsNote() + ".");
-        proving.setText("Proving drive: " + now.proving() + ".");
+        note.setText("Setting: " + now.told().getFirst().settingNote() + ".");
+        points.setText("Check points: " + now.told().getFirst().pointsNote() + ".");
+        proving.setText("Proving drive: " + now.told().getFirst().proving() + ".");
         where.setText(say("The sheet as HTML and PDF, and the job as JSON, go to packs/%s beside the book.",
                 model.folder(session).getFileName()));
         notDone.refresh();

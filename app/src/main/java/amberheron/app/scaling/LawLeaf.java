@@ -25,8 +25,10 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
@@ -51,6 +53,9 @@ final class LawLeaf implements Leaf {
     private final Label understood = Parts.text("", "soft");
     private final Button take;
     private final Label takes = Parts.text("", "soft");
+    private final CheckBox logged = new CheckBox("can be logged");
+    private final Button more;
+    private final Button less;
     private Quantity said = Quantity.TOLD;
     private final Node node;
 
@@ -94,12 +99,22 @@ final class LawLeaf implements Leaf {
         low.setPrefColumnCount(4);
         high.setPrefColumnCount(4);
         take = Parts.button("Take this law", "scale.sheet.take", this::take, "quiet");
+        more = Parts.button("Another reader", "scale.output.more",
+                () -> session.edit("another reader", j -> j.withOutputs(j.outputs().oneMore())), "quiet");
+        less = Parts.button("Take it off", "scale.output.less",
+                () -> session.edit("reader taken off", j -> j.withOutputs(j.outputs().oneLess())), "quiet");
+        logged.setId("scale.output.logged");
+        logged.setAccessibleText("What this reader shows can be logged");
+        logged.setOnAction(e -> session.edit("what can be logged", j -> j.withOutputs(
+                j.outputs().with(j.outputs().atHand().withLogged(logged.isSelected())))));
+        HBox outputs = new HBox(8, more, less, Parts.spring(), logged);
+        outputs.setAlignment(Pos.CENTER_LEFT);
         HBox.setHgrow(sheet, Priority.ALWAYS);
         HBox.setHgrow(quantity, Priority.ALWAYS);
         HBox rails = new HBox(8, Parts.line("rails, V", "field-name"), low, high, Parts.spring(), take);
-        rails.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        rails.setAlignment(Pos.CENTER_LEFT);
         node = Columns.even(300, Parts.card("Output law", law, reads), Parts.stacked(
-                Parts.card("What reads it", reader, takes, gauge),
+                Parts.card("What reads it", reader, takes, outputs, gauge),
                 Parts.card("Or the law as its sheet writes it", new HBox(8, sheet, quantity), rails, understood)));
     }
 
@@ -173,6 +188,8 @@ final class LawLeaf implements Leaf {
         Parts.say(reads, used == null ? "" : (listed ? "" : used.name() + ". ") + words(used));
         Reader read = session.job().reader();
         Parts.say(takes, read == null ? "" : takes(read));
+        logged.setSelected(session.job().outputs().atHand().logged());
+        Parts.show(less, !session.job().outputs().putBy().isEmpty());
         read();
     }
 

@@ -64,6 +64,7 @@ public final class ScaleModel implements StationModel {
     static final String LAW = "scale.leaf.law";
     static final String TYPE = "scale.leaf.type";
     static final String LINK = "scale.leaf.link";
+    static final String DISPLAY = "scale.leaf.display";
     private static final int WANTED = 4;
     static final QuantityField VOLTS = QuantityField.of("Applied", Unit.VOLT, 0, 5);
 
@@ -75,6 +76,10 @@ public final class ScaleModel implements StationModel {
     @Override
     public String figure(Session session) {
         Optional<Diagnosis> diagnosis = session.review().diagnosis();
+        if (session.isOpen() && session.review().state(Station.SCALE) == LinkState.OUT_OF_TOLERANCE
+                && session.review().own(Station.SCALE) != LinkState.OUT_OF_TOLERANCE) {
+            return "another reader is out of tolerance";
+        }
         if (diagnosis.isPresent()) {
             ScaleReport.Worst worst = diagnosis.get().worst();
             return diagnosis.get().withinTolerance()
@@ -309,7 +314,8 @@ public final class ScaleModel implements StationModel {
     @Override
     public Map<String, String> leaves() {
         return Map.of("check points, what the reader shows", CHECK, "output law and reader", LAW,
-                "type this into the reader", TYPE, "which link lies, likely causes", LINK);
+                "type this into the reader", TYPE, "which link lies, likely causes", LINK,
+                "display set-up, alarms, pulses", DISPLAY);
     }
 
     @Override
@@ -426,6 +432,13 @@ public final class ScaleModel implements StationModel {
                                     ? "Agrees with the engine off; heater and alternator move the grounds once it runs."
                                     : "Agrees so far."),
                     Message.NONE, checked, caution);
+        }
+        Optional<Action> other = OutputSwitch.other(session, Station.SCALE);
+        if (other.isPresent()) {
+            return new Advice(plain(other.get().label() + "."), other.get(),
+                    plain("This one agrees; every reader of the controller is checked by itself."), Message.NONE,
+                    checked,
+                    caution);
         }
         if (!session.review().state(Station.SCALE).done()) {
             return new Advice(apply, take, session.review().because(Station.SCALE).stream()

@@ -10,13 +10,16 @@ import javafx.scene.Parent;
 /** Law and reader, what to type, the check points, and which link lies. */
 public final class ScaleView implements StationView {
     private final Leaves leaves;
+    private final OutputSwitch output;
 
     /** The view on a session. */
     public ScaleView(Session session, ScaleModel model) {
+        output = new OutputSwitch(session);
         leaves = new Leaves(session).with("Check points", ScaleModel.CHECK, () -> new PointsLeaf(session, model))
                 .with("Law and reader", ScaleModel.LAW, () -> new LawLeaf(session))
                 .with("Type this", ScaleModel.TYPE, () -> new TypeLeaf(session))
-                .with("Which link", ScaleModel.LINK, () -> new LinkLeaf(session, model));
+                .with("Which link", ScaleModel.LINK, () -> new LinkLeaf(session, model))
+                .with("Display", ScaleModel.DISPLAY, () -> new DisplayLeaf(session));
     }
 
     @Override
@@ -26,7 +29,7 @@ public final class ScaleView implements StationView {
 
     @Override
     public List<Node> besideTitle() {
-        return List.of(leaves.tabs());
+        return List.of(output.node(), leaves.tabs());
     }
 
     @Override
@@ -36,6 +39,7 @@ public final class ScaleView implements StationView {
 
     @Override
     public void refresh() {
+        output.refresh();
         leaves.refresh();
     }
 }

@@ -2,7 +2,6 @@ package amberheron.app.wiring;
 
 import amberheron.app.parts.Leaf;
 import amberheron.core.wiring.WireField;
-import static amberheron.core.units.Phrase.say;
 
 import static amberheron.core.units.Unit.KILOOHM;
 import static amberheron.core.units.Unit.OHM;
@@ -16,7 +15,6 @@ import amberheron.app.session.Session;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.Hookup;
-import amberheron.core.wiring.SignalRules;
 import amberheron.core.wiring.Wiring;
 import java.util.List;
 import java.util.Optional;
@@ -44,7 +42,6 @@ final class SignalLeaf implements Leaf {
     private final VBox connect = new VBox(6);
     private final Label connectNote = new Label();
     private final Label unjudged = Parts.text("", "soft");
-    private final Label pulses = Parts.text("");
     private final Node node;
 
     SignalLeaf(Session session, WireModel model) {
@@ -73,7 +70,8 @@ final class SignalLeaf implements Leaf {
         node = new Columns(300, Parts.card("Readers of this job", readers, one, output),
                 Parts.card("Against the rules", findings),
                 Parts.noted("Connect", connectNote, connect),
-                Parts.card("Wires beside the signal", pulses,
+                Parts.card("Wires beside the signal",
+                        Parts.text("Engine-speed pulses: how many the display is told stands at Scale, Display."),
                         Parts.text("Dimmer: to the instrument lamps, or to ground when it is not used."),
                         Parts.text("Alarm outputs switch to ground and carry a lamp, not a pump: by a relay."),
                         Parts.text("A narrowband sensor and a wideband one never share an input.")));
@@ -130,12 +128,6 @@ final class SignalLeaf implements Leaf {
                 ? List.of(Parts.text("Say how the signal gets there.", "soft"))
                 : hookup.refusal().map(r -> List.<Node>of(Parts.text("Not so: " + r, "wrong")))
                         .orElseGet(() -> hookup.needs().stream().<Node>map(n -> Parts.text("·  " + n)).toList()));
-        Integer cylinders = session.job().intake().cylinders();
-        pulses.setText("Engine-speed pulses: 2 per turn is a common setting"
-                + (cylinders == null
-                        ? ", right for a four-stroke of four cylinders with one coil."
-                        : say("; a four-stroke of %d fires %.1f times a turn through one coil.", cylinders,
-                                SignalRules.pulsesPerTurn(cylinders))));
         fields.refresh();
     }
 }

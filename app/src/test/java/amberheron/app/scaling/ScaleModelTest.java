@@ -11,6 +11,7 @@ import amberheron.app.session.Session;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
 import amberheron.core.job.Job;
+import amberheron.core.job.Output;
 import amberheron.core.job.Station;
 import amberheron.core.scaling.Cause;
 import amberheron.core.finding.Origin;
@@ -167,7 +168,7 @@ class ScaleModelTest {
             off.add(new Sample(i, 1, 1.02));
         }
         session().edit("log",
-                j -> j.withProving(new Job.Proving("x.csv", "00", session().typed(), LogComparison.of(off))));
+                j -> j.withProving(new Output.Proving("x.csv", "00", session().typed(), LogComparison.of(off))));
         ProveModel prove = new ProveModel();
         Advice advice = prove.advice(session());
         assertThat(advice.next().metric()).startsWith("Go back to Scale");

@@ -23,16 +23,42 @@ public record Changes(Map<RestsOn, Instant> at) {
         at = Collections.unmodifiableMap(copy);
     }
 
-    /** A changed job with what its readings rest on noted. */
+    /** A changed job with what its readings rest on noted: what was changed of an output stands with that output. */
     public static Job noted(Job before, Job after, Instant when) {
-        Map<RestsOn, Instant> more = new EnumMap<>(RestsOn.class);
-        more.putAll(after.changes().at);
+        Output now = after.outputs().atHand();
+        boolean same = before.outputs().atHand().id().equals(now.id());
+        Changes own = now.changes();
+        Changes shared = after.changes();
         for (RestsOn basis : RestsOn.values()) {
             if (basis.changed(before, after)) {
-                more.put(basis, when);
+                if (!basis.ofAnOutput()) {
+                    shared = shared.with(basis, when);
+                } else if (same) {
+                    own = own.with(basis, when);
+                }
             }
         }
-        return after.withChanges(new Changes(more));
+        return after.withChanges(shared).withOutputs(after.outputs().with(now.withChanges(own)));
+    }
+
+    private Changes with(RestsOn basis, Instant when) {
+        return and(new Changes(Map.of(basis, when)));
+    }
+
+    /** These and others; of one that is in both, the others'. */
+    public Changes and(Changes others) {
+        Map<RestsOn, Instant> more = new EnumMap<>(RestsOn.class);
+        more.putAll(at);
+        more.putAll(others.at);
+        return new Changes(more);
+    }
+
+    /** Those of outputs, or those of the whole job. */
+    public Changes of(boolean outputs) {
+        Map<RestsOn, Instant> some = new EnumMap<>(RestsOn.class);
+        some.putAll(at);
+        some.keySet().removeIf(b -> b.ofAnOutput() != outputs);
+        return new Changes(some);
     }
 
     /**

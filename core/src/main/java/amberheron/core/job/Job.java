@@ -1,10 +1,10 @@
 package amberheron.core.job;
 
+import amberheron.core.display.Display;
+import amberheron.core.display.DisplaySetUp;
 import amberheron.core.harness.Route;
-import amberheron.core.finding.Origin;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.parts.Address;
-import amberheron.core.drivelog.LogComparison;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.placement.Candidate;
@@ -18,8 +18,10 @@ import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
 import amberheron.core.wiring.Wiring;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -34,29 +36,16 @@ import org.jspecify.annotations.Nullable;
  * @param placing the places considered and the one taken
  * @param wiring power, ground, fuse
  * @param air the free-air check
- * @param law the controller's output law; null until chosen
  * @param gauge what the controller's own gauge shows; null for the quantity of its output
- * @param reader what reads it; null until chosen
- * @param points check points, in the order taken
- * @param proving the proving log compared; null until read
+ * @param display the display as it is connected, and what it was told
+ * @param outputs the controller's analog outputs with their readers
  * @param handOver what the next person is told
  * @param entries what is known of the entering of its values
- * @param changes when what its readings rest on last changed
+ * @param changes when what all its readings rest on last changed; what only an output's do stands with it
  */
 public record Job(String id, Intake intake, Progress progress, Placing placing, Wiring wiring, FreeAirCheck air,
-        @Nullable OutputLaw law, @Nullable MixtureScale gauge, @Nullable Reader reader, List<CheckPoint> points,
-        @Nullable Proving proving,
-        HandOver handOver, Entries entries, Changes changes) {
-    /**
-     * A proving log and what it said.
-     *
-     * @param file name of the log file, without folders
-     * @param digest SHA-256 of its bytes, hexadecimal
-     * @param origin where it came from and when it was read
-     */
-    public record Proving(String file, String digest, Origin origin, LogComparison result) {
-    }
-
+        @Nullable MixtureScale gauge, Display display,
+        Outputs outputs, HandOver handOver, Entries entries, Changes changes) {
     /**
      * What is written on the sheet by hand.
      *
@@ -66,16 +55,37 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     public record HandOver(String notDone, @Nullable LocalDate date) {
     }
 
-    public Job {
-        points = List.copyOf(points);
-    }
-
     /** A job of which only the number is known. */
     public static Job empty(String id) {
         return new Job(id, Intake.BLANK, Progress.NONE, Placing.NONE,
                 Wiring.UNMEASURED,
-                FreeAirCheck.NONE, null, null, null, List.of(), null, new HandOver("", null), Entries.NONE,
+                FreeAirCheck.NONE, null, Display.UNTOLD, Outputs.ONE, new HandOver("", null), Entries.NONE,
                 Changes.NONE);
+    }
+
+    /** The law of the output at hand; null until chosen. */
+    public @Nullable OutputLaw law() {
+        return outputs.atHand().law();
+    }
+
+    /** What reads the output at hand; null until chosen. */
+    public @Nullable Reader reader() {
+        return outputs.atHand().reader();
+    }
+
+    /** Check points of the output at hand, in the order taken. */
+    public List<CheckPoint> points() {
+        return outputs.atHand().points();
+    }
+
+    /** The proving log of the output at hand; null until read. */
+    public Output.@Nullable Proving proving() {
+        return outputs.atHand().proving();
+    }
+
+    /** What of these changed last after a moment: null where that was not recorded, and nothing can be said of it. */
+    Optional<RestsOn> changed(@Nullable Instant taken, Collection<RestsOn> restsOn) {
+        return changes.and(outputs.atHand().changes()).since(taken, restsOn);
     }
 
     /** Ids of the steps ticked. */
@@ -121,13 +131,27 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
                 .flatMap(c -> PlaceRules.dry(site(schools), c));
     }
 
+    /** What the display is to be told for this engine, the sensor where it was put. */
+    public DisplaySetUp displaySetUp(PlaceSchools schools) {
+        Double transport = chosenPlace().flatMap(c -> placing.fitted().place(intake.exhaust(), c))
+                .flatMap(c -> PlaceRules.delayAtFullLoad(site(schools), c)).orElse(null);
+        return DisplaySetUp.of(new DisplaySetUp.Engine(intake.exhaust().turbine(), intake.cylinders(), transport),
+                display);
+    }
+
+    /** What the controller's own gauge shows: the quantity of its output, where nothing else was said; λ without a law. */
+    public MixtureScale shownByGauge() {
+        OutputLaw law = law();
+        return gauge != null ? gauge : law == null ? MixtureScale.lambda() : law.scale();
+    }
+
     public Job withIntake(Intake value) {
-        return new Job(id, value, progress, placing, wiring, air, law, gauge, reader, points, proving, handOver,
+        return new Job(id, value, progress, placing, wiring, air, gauge, display, outputs, handOver,
                 entries, changes);
     }
 
     public Job withProgress(Progress value) {
-        return new Job(id, intake, value, placing, wiring, air, law, gauge, reader, points, proving, handOver, entries,
+        return new Job(id, intake, value, placing, wiring, air, gauge, display, outputs, handOver, entries,
                 changes);
     }
 
@@ -136,64 +160,71 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     }
 
     public Job withPlacing(Placing value) {
-        return new Job(id, intake, progress, value, wiring, air, law, gauge, reader, points, proving, handOver, entries,
+        return new Job(id, intake, progress, value, wiring, air, gauge, display, outputs, handOver, entries,
                 changes);
     }
 
     public Job withWiring(Wiring value) {
-        return new Job(id, intake, progress, placing, value, air, law, gauge, reader, points, proving, handOver,
+        return new Job(id, intake, progress, placing, value, air, gauge, display, outputs, handOver,
                 entries, changes);
     }
 
     public Job withAir(FreeAirCheck value) {
-        return new Job(id, intake, progress, placing, wiring, value, law, gauge, reader, points, proving, handOver,
-                entries, changes);
-    }
-
-    public Job withLaw(@Nullable OutputLaw value) {
-        return new Job(id, intake, progress, placing, wiring, air, value, gauge, reader, points, proving, handOver,
+        return new Job(id, intake, progress, placing, wiring, value, gauge, display, outputs, handOver,
                 entries, changes);
     }
 
     public Job withGauge(@Nullable MixtureScale value) {
-        return new Job(id, intake, progress, placing, wiring, air, law, value, reader, points, proving, handOver,
-                entries, changes);
+        return new Job(id, intake, progress, placing, wiring, air, value, display, outputs, handOver, entries, changes);
+    }
+
+    public Job withDisplay(Display value) {
+        return new Job(id, intake, progress, placing, wiring, air, gauge, value, outputs, handOver, entries, changes);
+    }
+
+    public Job withOutputs(Outputs value) {
+        return new Job(id, intake, progress, placing, wiring, air, gauge, display, value, handOver, entries, changes);
+    }
+
+    private Job with(Output value) {
+        return withOutputs(outputs.with(value));
+    }
+
+    public Job withLaw(@Nullable OutputLaw value) {
+        return with(outputs.atHand().withLaw(value));
     }
 
     public Job withReader(@Nullable Reader value) {
-        return new Job(id, intake, progress, placing, wiring, air, law, gauge, value, points, proving, handOver,
-                entries, changes);
+        return with(outputs.atHand().withReader(value));
     }
 
     public Job withPoints(List<CheckPoint> value) {
-        return new Job(id, intake, progress, placing, wiring, air, law, gauge, reader, value, proving, handOver,
-                entries, changes);
+        return with(outputs.atHand().withPoints(value));
     }
 
     /** Adds a check point at the end. */
     public Job withPoint(CheckPoint point) {
-        List<CheckPoint> more = new ArrayList<>(points);
+        List<CheckPoint> more = new ArrayList<>(points());
         more.add(point);
         return withPoints(more);
     }
 
-    public Job withProving(@Nullable Proving value) {
-        return new Job(id, intake, progress, placing, wiring, air, law, gauge, reader, points, value, handOver, entries,
-                changes);
+    public Job withProving(Output.@Nullable Proving value) {
+        return with(outputs.atHand().withProving(value));
     }
 
     public Job withHandOver(HandOver value) {
-        return new Job(id, intake, progress, placing, wiring, air, law, gauge, reader, points, proving, value, entries,
+        return new Job(id, intake, progress, placing, wiring, air, gauge, display, outputs, value, entries,
                 changes);
     }
 
     public Job withEntries(Entries value) {
-        return new Job(id, intake, progress, placing, wiring, air, law, gauge, reader, points, proving, handOver,
+        return new Job(id, intake, progress, placing, wiring, air, gauge, display, outputs, handOver,
                 value, changes);
     }
 
     public Job withChanges(Changes value) {
-        return new Job(id, intake, progress, placing, wiring, air, law, gauge, reader, points, proving, handOver,
+        return new Job(id, intake, progress, placing, wiring, air, gauge, display, outputs, handOver,
                 entries, value);
     }
 

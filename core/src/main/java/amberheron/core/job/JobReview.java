@@ -85,6 +85,9 @@ public final class JobReview {
     private final @Nullable Diagnosis diagnosis;
     private final @Nullable List<Uncertainty> doubts;
     private @Nullable Trust trust;
+    private final List<JobReview> putBy;
+    /** How the links of the output at hand stand. */
+    private final Map<Station, LinkState> own = new EnumMap<>(Station.class);
     private final Map<Station, LinkState> states = new EnumMap<>(Station.class);
 
     /**
@@ -141,7 +144,7 @@ public final class JobReview {
         this.air = before != null && sameLaw && kept.test(r -> r.airCheck)
                 ? before.air
                 : AirRules.judge(airCheck, law == null ? null : law.leanest(), Tolerance.LAMBDA);
-        Job.Proving proving = job.proving();
+        Output.Proving proving = job.proving();
         this.prove = before != null && kept.test(r -> r.job.proving())
                 ? before.prove
                 : proving == null
@@ -164,7 +167,57 @@ public final class JobReview {
         this.trust = before != null && sameChain && kept.test(r -> r.scale) && kept.test(r -> r.doubts)
                 ? before.trust
                 : null;
+        this.putBy = job.outputs().putBy().stream().map(o -> {
+            JobReview earlier = before == null ? null : before.ofOutput(o.id()).orElse(null);
+            return new JobReview(job.withOutputs(new Outputs(o, List.of())), shop, earlier);
+        }).toList();
         judgeLinks();
+    }
+
+    /** The review of one output alone; empty where there is none of this id. */
+    public Optional<JobReview> ofOutput(String id) {
+        return job.outputs().atHand().id().equals(id)
+                ? Optional.of(this)
+                : putBy.stream().filter(r -> r.job.outputs().atHand().id().equals(id)).findFirst();
+    }
+
+    /** The reviews of the outputs that are put by, each alone. */
+    public List<JobReview> putBy() {
+        return putBy;
+    }
+
+    /** The output that is put by and keeps a link from being proven, while the one at hand does not; empty where none does. */
+    public Optional<Output> waiting(Station station) {
+        return !own(station).done()
+                ? Optional.empty()
+                : putBy.stream().filter(r -> !r.own(station).done()).map(r -> r.job.outputs().atHand())
+                        .min(Comparator.comparing(Output::id));
+    }
+
+    /**
+     * How scale or drive stands of the output at hand alone.
+     *
+     * @throws IllegalArgumentException for a station that all outputs share
+     */
+    public LinkState own(Station station) {
+        LinkState state = own.get(station);
+        if (state == null) {
+            throw new IllegalArgumentException("no output has a " + station.key() + " of its own");
+        }
+        return state;
+    }
+
+    /** An output that fails makes the link fail, one that is left open leaves it open. */
+    private LinkState together(Station station) {
+        List<LinkState> all = Stream.concat(Stream.of(this), putBy.stream())
+                .map(r -> r.own(station)).toList();
+        return all.contains(LinkState.OUT_OF_TOLERANCE)
+                ? LinkState.OUT_OF_TOLERANCE
+                : all.contains(LinkState.STALE)
+                        ? LinkState.STALE
+                        : all.stream().distinct().count() == 1
+                                ? all.getFirst()
+                                : all.stream().allMatch(LinkState::done) ? LinkState.PROVEN : LinkState.BEGUN;
     }
 
     /** What is in doubt; null while it cannot be told, and for a chain that lies: it is mended before it is trusted. */
@@ -249,8 +302,10 @@ public final class JobReview {
         states.put(Station.PLACE, placeState());
         states.put(Station.WIRE, isStale(Station.WIRE) && stateOf(wire).done() ? LinkState.STALE : stateOf(wire));
         states.put(Station.AIR, isStale(Station.AIR) ? LinkState.STALE : stateOf(air));
-        states.put(Station.SCALE, scaleState());
-        states.put(Station.PROVE, proveState());
+        own.put(Station.SCALE, scaleState());
+        own.put(Station.PROVE, proveState());
+        states.put(Station.SCALE, together(Station.SCALE));
+        states.put(Station.PROVE, together(Station.PROVE));
         states.put(Station.PLAN, planState());
         boolean proven = states.values().stream().allMatch(LinkState::done);
         boolean dated = job.handOver().date() != null;
@@ -308,6 +363,9 @@ public final class JobReview {
     }
 
     private LinkState proveState() {
+        if (!job.outputs().atHand().logged()) {
+            return LinkState.NOT_NEEDED;
+        }
         if (isStale(Station.PROVE)) {
             return LinkState.STALE;
         }
@@ -386,6 +444,11 @@ public final class JobReview {
     /** The job reviewed. */
     public Job job() {
         return job;
+    }
+
+    /** The shop it was reviewed for. */
+    public Shop shop() {
+        return shop;
     }
 
     /** The wiring as it counts: without what a stand-in made up, but in the demo. */
@@ -476,6 +539,12 @@ public final class JobReview {
                 .sorted(Comparator.comparing(Finding::verdict).reversed()).map(Finding::check).toList();
         if (!checks.isEmpty()) {
             return checks;
+        }
+        Optional<Output> other = station == Station.SCALE || station == Station.PROVE
+                ? waiting(station)
+                : Optional.empty();
+        if (other.isPresent()) {
+            return ofOutput(other.get().id()).orElseThrow().because(station);
         }
         List<? extends CheckId> open = switch (station) {
             case PLAN -> job.intake().condition().stops()

@@ -61,6 +61,11 @@ public enum RestsOn {
         return words;
     }
 
+    /** Whether it is a matter of one output rather than of the whole job. */
+    boolean ofAnOutput() {
+        return this == LAW || this == SETTING;
+    }
+
     /** Whether it differs between two states of a job; what is said for the first time has not changed. */
     boolean changed(Job before, Job after) {
         List<Object> was = of.apply(before);

@@ -25,19 +25,19 @@ public record Stale(Reading reading, String changed) {
     static List<Stale> of(Job job, Shop shop) {
         List<Stale> found = new ArrayList<>();
         job.air().reading()
-                .flatMap(shown -> job.changes()
-                        .since(taken(job, shown), Reading.FREE_AIR.restsOn()).map(Stale::changed)
+                .flatMap(shown -> job
+                        .changed(taken(job, shown), Reading.FREE_AIR.restsOn()).map(Stale::changed)
                         .or(() -> age(job, shop)))
                 .ifPresent(why -> found.add(new Stale(Reading.FREE_AIR, why)));
         if (job.wiring().ground().drop() != null) {
-            job.changes().since(job.entries().origin(WireField.MEASURED.address()).taken(),
+            job.changed(job.entries().origin(WireField.MEASURED.address()).taken(),
                     Reading.GROUND_SHIFT.restsOn())
                     .ifPresent(r -> found.add(new Stale(Reading.GROUND_SHIFT, changed(r))));
         }
         job.points().stream().flatMap(p -> since(job, p).stream()).findFirst()
                 .ifPresent(r -> found.add(new Stale(Reading.CHECK_POINTS, changed(r))));
         Optional.ofNullable(job.proving())
-                .flatMap(p -> job.changes().since(p.origin().taken(), Reading.DRIVE.restsOn()))
+                .flatMap(p -> job.changed(p.origin().taken(), Reading.DRIVE.restsOn()))
                 .ifPresent(r -> found.add(new Stale(Reading.DRIVE, changed(r))));
         return List.copyOf(found);
     }
@@ -49,7 +49,7 @@ public record Stale(Reading reading, String changed) {
             // Read off the gauge, in the quantity of the law.
             restsOn.add(RestsOn.LAW);
         }
-        return job.changes().since(point.origin().taken(), restsOn);
+        return job.changed(point.origin().taken(), restsOn);
     }
 
     private static String changed(RestsOn what) {

@@ -130,6 +130,14 @@ public final class PlaceRules {
                 : Optional.ofNullable(AlongRun.of(site, site.exhaust().run(place.line()), distance).dry());
     }
 
+    /** Delay of the gas at full load at a place, s; empty while run or engine are not measured. */
+    public static Optional<Double> delayAtFullLoad(Site site, Candidate place) {
+        Double distance = place.distance();
+        return distance == null
+                ? Optional.empty()
+                : Optional.ofNullable(AlongRun.of(site, site.exhaust().run(place.line()), distance).fullLoad());
+    }
+
     /** What is left to each neighbour beside a place, m, in the order of the exhaust's list; empty without a clock position. */
     static double[] roomLeft(Site site, Candidate place, double standOut) {
         double radius = radius(site.exhaust().run(place.line()), Objects.requireNonNull(place.distance()));

@@ -168,9 +168,4 @@ public final class SignalRules {
                 judged == null ? null : cost, working, MILLMAN).of(reader, subject)
                 .asking(WireField.SIGNAL_INPUT.of(reader), WireField.SIGNAL_OUTPUT.of(reader)));
     }
-
-    /** Engine-speed pulses in one turn of a four-stroke of so many cylinders whose sparks all come from one coil. */
-    public static double pulsesPerTurn(int cylinders) {
-        return cylinders / 2.0;
-    }
 }

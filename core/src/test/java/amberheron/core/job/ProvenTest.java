@@ -191,8 +191,36 @@ class ProvenTest {
                 .containsExactly("the output law changed since");
     }
 
+    /** Which output is looked at changes nothing; each stands by its own points, and what one is told leaves the other's alone. */
+    @Test
+    void everyReaderHasToBeProven() {
+        Origin typed = origin(Origin.Kind.TYPED);
+        Job one = scaled(typed).withProving(driven(log(400, 1)).proving());
+        Job two = edited(one, j -> j.withOutputs(j.outputs().oneMore()).withReader(LOGGER));
+        assertThat(two.law()).as("the same controller").isEqualTo(LAW);
+        for (String id : List.of("1", "2")) {
+            Job facing = edited(two, j -> j.withOutputs(j.outputs().facing(id)));
+            assertThat(scale(facing)).as("%s in view", id).isEqualTo(LinkState.BEGUN);
+            assertThat(because(facing, Station.SCALE)).startsWith("check-points");
+            assertThat(review(facing).state(Station.PROVE)).isEqualTo(LinkState.BEGUN);
+            assertThat(review(facing).stale()).isEmpty();
+        }
+        Job other = edited(pointed(two, new Origin(Origin.Kind.TYPED, "", LATER, "X"), 1, 4),
+                j -> j.withOutputs(j.outputs().with(j.outputs().atHand().withLogged(false))));
+        assertThat(scale(other)).isEqualTo(LinkState.PROVEN);
+        assertThat(review(other).state(Station.PROVE)).as("nobody can log the second").isEqualTo(LinkState.PROVEN);
+        Job told = Changes.noted(other,
+                other.withReader(LOGGER.withSetting(new ReaderSetting.SlopeOffset(2.0, 10.0))), LATER.plusSeconds(60));
+        assertThat(scale(told)).isEqualTo(LinkState.STALE);
+        Job back = told.withOutputs(told.outputs().facing("1"));
+        assertThat(review(back).stale()).as("of the first nothing changed").isEmpty();
+        assertThat(scale(back)).isEqualTo(LinkState.STALE);
+        assertThat(review(back).waiting(Station.SCALE)).map(Output::id).contains("2");
+        assertThat(scale(back.withOutputs(back.outputs().facing("2").oneLess()))).isEqualTo(LinkState.PROVEN);
+    }
+
     private static Job driven(LogComparison log) {
-        return grounded().withProving(new Job.Proving("drive.csv", "ab", origin(Origin.Kind.TYPED), log));
+        return grounded().withProving(new Output.Proving("drive.csv", "ab", origin(Origin.Kind.TYPED), log));
     }
 
     private static LogComparison log(int samples, double gain) {
@@ -220,7 +248,7 @@ class ProvenTest {
             still.add(new Sample(i, 1, 1));
         }
         assertThat(verdict(driven(LogComparison.of(still)), "gain")).isEqualTo(Verdict.UNKNOWN);
-        Job undated = grounded().withProving(new Job.Proving("d", "ab", Origin.UNRECORDED, log(120, 1)));
+        Job undated = grounded().withProving(new Output.Proving("d", "ab", Origin.UNRECORDED, log(120, 1)));
         assertThat(review(undated).state(Station.PROVE)).isEqualTo(LinkState.BEGUN);
         assertThat(because(undated, Station.PROVE)).containsExactly("log-dated");
     }

@@ -185,9 +185,4 @@ class SignalTest {
                         org.assertj.core.groups.Tuple.tuple(Work.ANALOG, Device.ECU),
                         org.assertj.core.groups.Tuple.tuple(Work.ANALOG_MINUS, Device.ECU));
     }
-
-    @Test
-    void aFourStrokeOfFourFiresTwiceATurn() {
-        assertThat(SignalRules.pulsesPerTurn(4)).isEqualTo(2);
-    }
 }

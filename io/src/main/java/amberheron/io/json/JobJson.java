@@ -8,7 +8,12 @@ import amberheron.core.job.Entries;
 import amberheron.core.finding.Origin;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
+import amberheron.core.display.Display;
+import amberheron.core.display.PickUp;
+import amberheron.core.display.Told;
 import amberheron.core.job.Job;
+import amberheron.core.job.Output;
+import amberheron.core.job.Outputs;
 import amberheron.core.job.Progress;
 import amberheron.core.job.Waiting;
 import amberheron.core.plan.Intake;
@@ -31,7 +36,7 @@ final class JobJson {
 
     /** Whether a field holds a map with free keys rather than an object with known fields. */
     static boolean isMap(String field) {
-        return Set.of("drafts", "origins", "changes", "gauge").contains(field);
+        return Set.of("drafts", "origins", "changes", "gauge", "told").contains(field);
     }
 
     static Job read(String file, ObjectNode tree) {
@@ -46,12 +51,55 @@ final class JobJson {
         return new Job(at.text("id"), intake(at.object("intake")), progress(at.object("progress")),
                 PlacingJson.read(at.object("placing")),
                 WiringJson.read(at.object("wiring")), AirJson.read(at.object("air")),
-                at.objectOrNone("law").map(LawJson::read).orElse(null),
                 at.objectOrNone("gauge").map(QuantityJson::read).orElse(null),
+                at.objectOrNone("display").map(JobJson::display).orElse(Display.UNTOLD), outputs(at),
+                new Job.HandOver(handOver.text("notDone", ""), handOver.date("date")), entries(at),
+                changes(at).of(false));
+    }
+
+    /** The output at hand stands in the document itself, as the only one does; others are put by beside it. */
+    private static Outputs outputs(Cursor at) {
+        Cursor more = at.objectOrNone("outputs").orElse(null);
+        Output atHand = output(at, more == null ? "1" : more.text("atHand"), more == null || more.flag("logged"));
+        return more == null
+                ? new Outputs(atHand, List.of())
+                : more.build(() -> new Outputs(atHand,
+                        more.list("putBy").stream().map(o -> output(o, o.text("id"), o.flag("logged"))).toList()));
+    }
+
+    private static Output output(Cursor at, String id, boolean logged) {
+        return new Output(id, logged, at.objectOrNone("law").map(LawJson::read).orElse(null),
                 at.objectOrNone("reader").map(ReaderJson::read).orElse(null),
                 at.list("points").stream().map(JobJson::point).toList(),
-                at.objectOrNone("proving").map(JobJson::proving).orElse(null),
-                new Job.HandOver(handOver.text("notDone", ""), handOver.date("date")), entries(at), changes(at));
+                at.objectOrNone("proving").map(JobJson::proving).orElse(null), changes(at).of(true));
+    }
+
+    private static ObjectNode write(Outputs outputs) {
+        ObjectNode out = Json.object().put("atHand", outputs.atHand().id()).put("logged", outputs.atHand().logged());
+        ArrayNode putBy = out.putArray("putBy");
+        outputs.putBy().forEach(o -> {
+            ObjectNode one = putBy.addObject().put("id", o.id()).put("logged", o.logged());
+            write(one, o);
+            write(one.putObject("changes"), o.changes());
+        });
+        return out;
+    }
+
+    private static void write(ObjectNode out, Output output) {
+        var law = output.law();
+        out.set("law", law == null ? out.nullNode() : LawJson.write(law));
+        var reader = output.reader();
+        out.set("reader", reader == null ? out.nullNode() : ReaderJson.write(reader));
+        ArrayNode points = out.putArray("points");
+        output.points().forEach(p -> points.addObject().put("volts", p.volts()).put("true", p.truth())
+                .put("shown", p.shown()).put("note", p.note()).put("engine", Cursor.idOrNull(p.engine()))
+                .set("origin", OriginJson.write(p.origin())));
+        var proving = output.proving();
+        out.set("proving", proving == null ? out.nullNode() : write(proving));
+    }
+
+    private static void write(ObjectNode out, Changes changes) {
+        changes.at().forEach((basis, when) -> out.put(basis.key(), when.toString()));
     }
 
     static ObjectNode write(Job job) {
@@ -61,29 +109,45 @@ final class JobJson {
         out.set("placing", PlacingJson.write(job.placing()));
         out.set("wiring", WiringJson.write(job.wiring()));
         out.set("air", AirJson.write(job.air()));
-        var law = job.law();
-        out.set("law", law == null ? out.nullNode() : LawJson.write(law));
         var gauge = job.gauge();
         if (gauge == null) {
             out.putNull("gauge");
         } else {
             QuantityJson.write(out.putObject("gauge"), gauge);
         }
-        var reader = job.reader();
-        out.set("reader", reader == null ? out.nullNode() : ReaderJson.write(reader));
-        ArrayNode points = out.putArray("points");
-        job.points().forEach(p -> points.addObject().put("volts", p.volts()).put("true", p.truth())
-                .put("shown", p.shown()).put("note", p.note()).put("engine", Cursor.idOrNull(p.engine()))
-                .set("origin", OriginJson.write(p.origin())));
-        var proving = job.proving();
-        out.set("proving", proving == null ? out.nullNode() : write(proving));
+        out.set("display", write(job.display()));
+        write(out, job.outputs().atHand());
+        out.set("outputs", write(job.outputs()));
         out.putObject("handOver").put("notDone", job.handOver().notDone()).put("date", text(job.handOver().date()));
         ObjectNode drafts = out.putObject("drafts");
         job.entries().drafts().forEach(drafts::put);
-        ObjectNode changes = out.putObject("changes");
-        job.changes().at().forEach((basis, when) -> changes.put(basis.key(), when.toString()));
+        write(out.putObject("changes"), job.changes().and(job.outputs().atHand().changes()));
         ObjectNode origins = out.putObject("origins");
         job.entries().origins().forEach((field, origin) -> origins.set(field, OriginJson.write(origin)));
+        return out;
+    }
+
+    private static Display display(Cursor at) {
+        Map<Told, Double> told = new EnumMap<>(Told.class);
+        at.objectOrNone("told").ifPresent(t -> {
+            for (Told what : Told.values()) {
+                Double value = t.numberOrNull(what.key());
+                if (value != null) {
+                    told.put(what, value);
+                }
+            }
+        });
+        return at.build(() -> new Display(at.choiceOrNull("pickUp", PickUp.values()), at.integerOrNull("teeth"),
+                at.flag("twoStroke"), at.flagOrNull("knowsLoad"), at.choiceOrNull("dimmer", Display.Dimmer.values()),
+                told));
+    }
+
+    private static ObjectNode write(Display display) {
+        ObjectNode out = Json.object().put("pickUp", Cursor.idOrNull(display.pickUp())).put("teeth", display.teeth())
+                .put("twoStroke", display.twoStroke()).put("knowsLoad", display.knowsLoad())
+                .put("dimmer", Cursor.idOrNull(display.dimmer()));
+        ObjectNode told = out.putObject("told");
+        display.told().forEach((what, value) -> told.put(what.key(), value));
         return out;
     }
 
@@ -133,16 +197,16 @@ final class JobJson {
                 at.choiceOrNull("engine", CheckPoint.Engine.values())));
     }
 
-    private static Job.Proving proving(Cursor at) {
+    private static Output.Proving proving(Cursor at) {
         List<Sample> trace = at.list("trace").stream()
                 .map(s -> new Sample(s.numberAt(0), s.numberAt(1), s.numberAt(2))).toList();
-        return new Job.Proving(at.text("file"), at.text("digest"), OriginJson.read(at.objectOrNone("origin")),
+        return new Output.Proving(at.text("file"), at.text("digest"), OriginJson.read(at.objectOrNone("origin")),
                 new LogComparison(at.integer("samples"), at.number("duration"), at.number("bias"), at.number("spread"),
                         at.number("worst"), at.number("worstAt"), at.numberOrNull("richest"),
                         at.numberOrNull("leanest"), at.numberOrNull("gain"), trace));
     }
 
-    private static ObjectNode write(Job.Proving proving) {
+    private static ObjectNode write(Output.Proving proving) {
         LogComparison r = proving.result();
         ObjectNode out = Json.object().put("file", proving.file()).put("digest", proving.digest())
                 .put("samples", r.samples()).put("duration", r.duration()).put("bias", r.bias())

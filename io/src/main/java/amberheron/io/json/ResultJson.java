@@ -10,6 +10,7 @@ import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.harness.Chart;
 import amberheron.core.job.Job;
+import amberheron.core.job.Output;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.Station;
 import amberheron.core.placement.PlaceRanking;
@@ -91,6 +92,13 @@ public final class ResultJson {
             ArrayNode because = stations.putObject(Cursor.id(station)).put("state", Cursor.id(review.state(station)))
                     .putArray("because");
             review.because(station).forEach(c -> because.add(c.key()));
+        }
+        ArrayNode outputs = out.putArray("outputs");
+        for (Output output : review.job().outputs().all()) {
+            JobReview alone = review.ofOutput(output.id()).orElseThrow();
+            outputs.addObject().put("id", output.id()).put("reader", output.title())
+                    .put("scale", Cursor.id(alone.own(Station.SCALE)))
+                    .put("prove", Cursor.id(alone.own(Station.PROVE)));
         }
         review.next().ifPresentOrElse(
                 n -> out.putObject("next").put("station", Cursor.id(n.station())).put("text", n.text().metric()),

@@ -16,7 +16,10 @@ import amberheron.core.placement.Candidate;
 import amberheron.core.harness.Harness;
 import amberheron.core.harness.Joints;
 import amberheron.core.harness.Wire;
+import amberheron.core.display.Display;
+import amberheron.core.display.DisplaySetUp;
 import amberheron.core.job.Job;
+import amberheron.core.job.Output;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
@@ -42,8 +45,7 @@ import org.jspecify.annotations.Nullable;
 
 /** What the sheet says, every figure already in words. */
 public record HandOverSheet(String job, String vehicle, String fuel, String date, boolean proven, String standing,
-        List<Link> links, List<Fact> facts, List<Group> groups, List<SettingText.Line> setting, String settingNote,
-        List<Point> points, String pointsNote, String proving, @Nullable String plot, String notDone) {
+        List<Link> links, List<Fact> facts, List<Group> groups, List<ReaderSheet> told, String notDone) {
     /** Told in a line when they are kept; so are all of harness and signal. */
     private static final Set<CheckId> BRIEF = Set.of(WireCheck.HEATER, WireCheck.SIGNAL_FORM, WireCheck.SIGNAL_LOAD,
             WireCheck.SIGNAL_OVER, PlaceCheck.PIECE, PlaceCheck.ROOM, PlaceCheck.TOOLS, PlaceCheck.LEAD,
@@ -52,6 +54,27 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
 
     /** A station and how it stands. */
     public record Link(String title, String mark, String state) {
+    }
+
+    /**
+     * One reader: what it was told, how that was checked, and what the drive says of it.
+     *
+     * @param title its name where the controller has several readers; else empty
+     */
+    public record ReaderSheet(String title, List<SettingText.Line> setting, String settingNote, List<Point> points,
+            String pointsNote, String proving, @Nullable String plot) {
+        static ReaderSheet of(JobReview review, UnitChoice units) {
+            Job job = review.job();
+            var proving = job.proving();
+            return new ReaderSheet(job.outputs().atHand().title(), HandOverSheet.setting(review),
+                    HandOverSheet.settingNote(review, units, job.stoich()), HandOverSheet.points(job, units),
+                    HandOverSheet.pointsNote(review, units, job.stoich()), HandOverSheet.proving(job),
+                    proving == null ? null : ProvingPlot.svg(proving.result()));
+        }
+
+        ReaderSheet withTitle(String value) {
+            return new ReaderSheet(value, setting, settingNote, points, pointsNote, proving, plot);
+        }
     }
 
     /** A fact the next person needs. */
@@ -87,7 +110,9 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
                             review.stale().stream().map(s -> Wording.of(units, stoich).text(s.text())).toList());
         }
         var date = job.handOver().date();
-        var plot = job.proving() == null ? null : ProvingPlot.svg(job.proving().result());
+        boolean one = review.putBy().isEmpty();
+        List<ReaderSheet> told = job.outputs().all().stream().map(o -> review.ofOutput(o.id()).orElseThrow())
+                .map(r -> ReaderSheet.of(r, units)).map(t -> one ? t.withTitle("") : t).toList();
         return new HandOverSheet(job.id(), job.intake().vehicle(),
                 fuel == null
                         ? "fuel not said"
@@ -95,8 +120,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
                 date == null ? "not handed over yet" : date.toString(), unproven.isEmpty(), standing,
                 java.util.Arrays.stream(Station.values()).filter(s -> s != Station.HAND_OVER)
                         .map(s -> new Link(s.title(), mark(review.state(s)), review.state(s).words())).toList(),
-                facts(job, review), groups(review, units, stoich), setting(review), settingNote(review, units, stoich),
-                points(job, units), pointsNote(review, units, stoich), proving(job), plot, job.handOver().notDone());
+                facts(job, review), groups(review, units, stoich), told, job.handOver().notDone());
     }
 
     private static String mark(LinkState state) {
@@ -148,12 +172,36 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         }
         Reader reader = job.reader();
         if (reader != null) {
-            facts.add(new Fact("Reader", reader.name()));
+            facts.add(new Fact(review.putBy().isEmpty() ? "Reader" : "Readers", job.outputs().all().stream()
+                    .map(Output::title).collect(Collectors.joining("; "))));
         }
+        display(job, review).ifPresent(facts::add);
         review.trust().ifPresent(t -> facts.add(new Fact("Trust", String.join(", ", t.at().stream()
                 .map(a -> say("λ %.2f ± %.3f", a.lambda(), a.u())).toList())
                 + t.largest().map(l -> "; mostly " + l.by().words()).orElse(""))));
         return List.copyOf(facts);
+    }
+
+    /** What the display was told, in its own quantity, and what it was not told or told otherwise than it should be. */
+    private static Optional<Fact> display(Job job, JobReview review) {
+        Display display = job.display();
+        if (display.equals(Display.UNTOLD)) {
+            return Optional.empty();
+        }
+        List<String> says = new ArrayList<>();
+        List<String> not = new ArrayList<>();
+        for (DisplaySetUp.Line line : job.displaySetUp(review.shop().schools()).lines()) {
+            Double told = line.told();
+            String words = line.what().brief();
+            if (told == null) {
+                not.add(words);
+            } else {
+                says.add((line.verdict() == Verdict.WARN ? "▲ " : "") + words + " "
+                        + DisplaySetUp.text(line.what(), told, job.shownByGauge()));
+            }
+        }
+        return Optional.of(new Fact("Display", String.join(", ", says)
+                + (not.isEmpty() ? "" : (says.isEmpty() ? "" : "; ") + "not told: " + String.join(", ", not))));
     }
 
     /** How it was calibrated, what it showed then, and what was not looked at. */
@@ -319,9 +367,9 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
     }
 
     private static String proving(Job job) {
-        Job.Proving proving = job.proving();
+        Output.Proving proving = job.proving();
         return proving == null
-                ? "no proving log read"
+                ? job.outputs().atHand().logged() ? "no proving log read" : "cannot be logged: never seen on the road"
                 : say("%s, %d samples, %s; SHA-256 %s…", proving.file(),
                         proving.result().samples(), ProvingPlot.axes(proving.result()),
                         proving.digest().substring(0, Math.min(16, proving.digest().length())));

@@ -32,7 +32,11 @@ import amberheron.core.harness.Route;
 import amberheron.core.harness.Wire;
 import amberheron.core.harness.WireColour;
 import amberheron.core.harness.Work;
+import amberheron.core.display.Display;
+import amberheron.core.display.PickUp;
+import amberheron.core.display.Told;
 import amberheron.core.job.Job;
+import amberheron.core.job.Output;
 import amberheron.core.job.Progress;
 import amberheron.core.job.Waiting;
 import amberheron.core.placement.AsFitted;
@@ -227,8 +231,12 @@ class JobDocumentProperties {
                 .withEntries(Entries.NONE.drafted(PlaceField.PIECE_WALL.of("b"), words(random))
                         .entered(AirField.HEIGHT.address(), origin(random)))
                 .withHandOver(new Job.HandOver(words(random), LocalDate.of(2026, 2, 3)))
+                .withDisplay(new Display(perhaps(random, PickUp.values()), random.nextBoolean() ? null : 58,
+                        random.nextBoolean(), random.nextBoolean() ? null : random.nextBoolean(),
+                        perhaps(random, Display.Dimmer.values()),
+                        random.nextBoolean() ? Map.of() : Map.of(any(random, Told.values()), random.nextDouble())))
                 .withGauge(random.nextBoolean() ? null : MixtureScale.afr(1 + random.nextInt(30)))
-                .withChanges(new Changes(Map.of(any(random, RestsOn.values()), Instant.EPOCH)));
+                .withChanges(new Changes(Map.of(any(random, RestsOn.values()), Instant.EPOCH)).of(false));
         if (random.nextBoolean()) {
             var law = CATALOGUE.laws().get(random.nextInt(CATALOGUE.laws().size()));
             var reader = CATALOGUE.readers().get(random.nextInt(CATALOGUE.readers().size()));
@@ -236,10 +244,15 @@ class JobDocumentProperties {
             job = job.withLaw(law).withReader(random.nextBoolean() ? reader : reader.withSetting(setting))
                     .withPoint(new CheckPoint(maybe(random, 5), 14.7, random.nextDouble() * 20, words(random),
                             origin(random), perhaps(random, CheckPoint.Engine.values())))
-                    .withProving(new Job.Proving(words(random), "ab12", origin(random),
+                    .withProving(new Output.Proving(words(random), "ab12", origin(random),
                             LogComparison.of(List.of(new Sample(0, 1, 1.01), new Sample(0.5, 0.9, 0.91)))));
         }
-        return job;
+        return random.nextBoolean()
+                ? job
+                : job.withOutputs(job.outputs().oneMore()
+                        .with(job.outputs().oneMore().atHand().withLogged(random.nextBoolean())
+                                .withChanges(new Changes(Map.of(RestsOn.LAW, Instant.EPOCH))))
+                        .facing(random.nextBoolean() ? "1" : "2"));
     }
 
     private static Origin origin(Random random) {

@@ -16,6 +16,7 @@ import amberheron.core.harness.Route;
 import amberheron.core.harness.Wire;
 import amberheron.core.harness.Work;
 import amberheron.core.job.Job;
+import amberheron.core.job.Output;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.Shop;
 import amberheron.core.placement.AsFitted;
@@ -69,7 +70,8 @@ class HandOverPackTest {
                                 List.of(new Photo("bung.jpg", "ab")))))
                 .withLaw(CATALOGUE.law("straight-lambda")).withReader(CATALOGUE.reader("ecu-table-8"))
                 .withProving(
-                        new Job.Proving("drive.csv", "0123456789abcdef0123", Origin.UNRECORDED, LogComparison.of(log)))
+                        new Output.Proving("drive.csv", "0123456789abcdef0123", Origin.UNRECORDED,
+                                LogComparison.of(log)))
                 .withHandOver(new Job.HandOver("Shield not refitted.", java.time.LocalDate.of(2026, 5, 13)));
         for (double v = 0.5; v < 4.5; v += 0.5) {
             job = job.withPoint(new CheckPoint(v, null, 0.9, ""));

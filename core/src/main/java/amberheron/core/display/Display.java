@@ -1,0 +1,88 @@
+package amberheron.core.display;
+
+import static amberheron.core.units.Phrase.say;
+
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The display as it is connected, and what it was told. Everything not yet known is null.
+ *
+ * @param pickUp where the engine-speed pulses are taken
+ * @param teeth that pass in a turn, missing ones left out, 1 to 400
+ * @param twoStroke whether every cylinder fires in every turn
+ * @param knowsLoad whether it, or the ECU that sounds the alarm, knows throttle or pressure
+ * @param dimmer what its dimmer wire goes to
+ * @param told what it was told, mixtures as lambda, times in seconds
+ */
+public record Display(@Nullable PickUp pickUp, @Nullable Integer teeth, boolean twoStroke, @Nullable Boolean knowsLoad,
+        @Nullable Dimmer dimmer, Map<Told, Double> told) {
+    /** Nothing said yet. */
+    public static final Display UNTOLD = new Display(null, null, false, null, null, Map.of());
+
+    /** What the dimmer wire goes to. */
+    public enum Dimmer {
+        LAMPS("the instrument lamps"),
+        GROUND("ground, not used"),
+        NO_WIRE("it has none");
+
+        private final String words;
+
+        Dimmer(String words) {
+            this.words = words;
+        }
+
+        /** The trade's words. */
+        public String words() {
+            return words;
+        }
+    }
+
+    public Display {
+        if (teeth != null && (teeth < 1 || teeth > 400)) {
+            throw new IllegalArgumentException(say("teeth: found %d, expected 1 to 400", teeth));
+        }
+        Map<Told, Double> copy = new EnumMap<>(Told.class);
+        copy.putAll(told);
+        copy.forEach((what, value) -> {
+            if (!(value >= 0 && value <= 1000)) {
+                throw new IllegalArgumentException(say("told.%s: found %s, expected 0 to 1000", what.key(), value));
+            }
+        });
+        told = Collections.unmodifiableMap(copy);
+    }
+
+    public Display withPickUp(@Nullable PickUp value) {
+        return new Display(value, teeth, twoStroke, knowsLoad, dimmer, told);
+    }
+
+    public Display withTeeth(@Nullable Integer value) {
+        return new Display(pickUp, value, twoStroke, knowsLoad, dimmer, told);
+    }
+
+    public Display withTwoStroke(boolean value) {
+        return new Display(pickUp, teeth, value, knowsLoad, dimmer, told);
+    }
+
+    public Display withKnowsLoad(@Nullable Boolean value) {
+        return new Display(pickUp, teeth, twoStroke, value, dimmer, told);
+    }
+
+    public Display withDimmer(@Nullable Dimmer value) {
+        return new Display(pickUp, teeth, twoStroke, knowsLoad, value, told);
+    }
+
+    /** With a number noted that it was told; null takes the note away. */
+    public Display withTold(Told what, @Nullable Double value) {
+        Map<Told, Double> more = new EnumMap<>(Told.class);
+        more.putAll(told);
+        if (value == null) {
+            more.remove(what);
+        } else {
+            more.put(what, value);
+        }
+        return new Display(pickUp, teeth, twoStroke, knowsLoad, dimmer, more);
+    }
+}

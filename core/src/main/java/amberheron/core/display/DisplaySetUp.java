@@ -1,0 +1,173 @@
+package amberheron.core.display;
+
+import amberheron.core.finding.Message;
+import amberheron.core.finding.Source;
+import amberheron.core.finding.Verdict;
+import amberheron.core.mixture.MixtureScale;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import amberheron.core.units.UnitChoice;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a display is to be told for one engine, and how what it was told compares. Mixtures stand in lambda: an engine's
+ * limits lie at the same lambda whatever the fuel, and the display shows them in its own quantity.
+ *
+ * @param lines one for each number, in the order in which they are told
+ * @param bands where the bands meet, λ rising: too rich, power, cruise, lean
+ */
+public record DisplaySetUp(List<Line> lines, List<Double> bands) {
+    /** Petrol at full load without boost: about 12 with 14.7 at λ 1. */
+    public static final double FULL_LOAD = 12 / 14.7;
+    /** The same on boost. */
+    public static final double FULL_LOAD_BOOSTED = 0.78;
+    /** 15.7 with 14.7 at λ 1: stop. */
+    public static final double STOP = 15.7 / 14.7;
+    /** Richer than this an engine that is warm gains nothing and washes its oil off. */
+    public static final double TOO_RICH = 0.70;
+    /** How far above what is wanted at full load the alarm stands. */
+    private static final double MARGIN = 0.08;
+    /** What closed loop swings about λ 1: 0.4 with 14.7 at λ 1. */
+    private static final double SWING = 0.4 / 14.7;
+    /** A change of gear cuts the fuel for about so long, s. */
+    private static final double GEAR_CHANGE = 0.5;
+    /** The reading and the alarm together are to be no later than this, s. */
+    private static final double LATEST = 1.0;
+    private static final double LEAST_DELAY = 0.2;
+    /** What the sensor itself takes, s. */
+    private static final double SENSOR = 0.1;
+    private static final double RICH_DELAY = 5;
+    private static final double MOST_FILTER = 0.3;
+
+    private static final Source PRACTICE = Source
+            .practice("about 12 at full load and 15.7 is too lean on petrol; the margin of λ 0.08 is our own choice");
+    private static final Source MEMORY = Source.memory("boosted engines run richer, about λ 0.78; limits of richness");
+    private static final Source OWN = Source.memory("times are our own choice; the delay of the reading is worked out");
+    private static final Source FIRING = Source.derived("how often the place fires in one turn of the crankshaft");
+
+    public DisplaySetUp {
+        lines = List.copyOf(lines);
+        bands = List.copyOf(bands);
+    }
+
+    /**
+     * The engine, as far as the job knows it.
+     *
+     * @param cylinders null when not said
+     * @param transport from exhaust valve to sensor at full load, s; null while the place is not known
+     */
+    public record Engine(boolean boosted, @Nullable Integer cylinders, @Nullable Double transport) {
+    }
+
+    /**
+     * One number.
+     *
+     * @param ought what it should be told, λ, s or a number; null while that is not known
+     * @param told what it was told
+     * @param why in a sentence
+     */
+    public record Line(Told what, @Nullable Double ought, @Nullable Double told, Verdict verdict, Message why,
+            Source source) {
+    }
+
+    /** What to tell it. */
+    public static DisplaySetUp of(Engine engine, Display display) {
+        double wanted = engine.boosted() ? FULL_LOAD_BOOSTED : FULL_LOAD;
+        boolean load = Boolean.TRUE.equals(display.knowsLoad());
+        double lean = load ? wanted + MARGIN : STOP;
+        Double filter = display.told().get(Told.FILTER);
+        Double transport = engine.transport();
+        Double late = transport == null ? null : transport + SENSOR + (filter == null ? 0 : filter);
+        List<Line> lines = new ArrayList<>();
+        lines.add(line(display, Told.LEAN, lean, load
+                ? Message.of("Armed under load only: {0} above what full load wants.", mixture(MARGIN))
+                : Message.plain(display.knowsLoad() == null
+                        ? "Say whether it knows the load: without, only the limit at which to stop can be told."
+                        : "Without the load it can only be the limit at which to stop, and each lift-off sounds it."),
+                engine.boosted() && load ? MEMORY : PRACTICE));
+        lines.add(line(display, Told.LEAN_DELAY,
+                late == null ? null : Math.clamp(LATEST - late, LEAST_DELAY, GEAR_CHANGE), leanDelay(late), OWN));
+        lines.add(line(display, Told.RICH, TOO_RICH,
+                Message.plain("Armed once it is warm: a cold start and the choke are richer than that, and right."),
+                MEMORY));
+        lines.add(line(display, Told.RICH_DELAY, RICH_DELAY,
+                Message.plain("Too rich harms slowly: it need not sound at every pull."), OWN));
+        lines.add(line(display, Told.FILTER, MOST_FILTER, Message.plain(
+                "A calmer number is a later one: filter what the eye sees, never what is logged."), OWN));
+        if (display.pickUp() != PickUp.NONE) {
+            OptionalDouble pulses = display.pickUp() == null
+                    ? OptionalDouble.empty()
+                    : display.pickUp().perTurn(engine.cylinders(), display.twoStroke(), display.teeth());
+            lines.add(line(display, Told.PULSES, pulses.isPresent() ? pulses.getAsDouble() : null,
+                    pulses.isPresent()
+                            ? Message.plain(
+                                    "Check it at idle against the tachometer: twice or half tells which is wrong.")
+                            : Message.plain("Say where the pulses are taken, and from how many cylinders or teeth."),
+                    FIRING));
+        }
+        return new DisplaySetUp(lines, List.of(TOO_RICH, wanted + MARGIN, 1 + SWING));
+    }
+
+    private static Message leanDelay(@Nullable Double late) {
+        if (late == null) {
+            return Message.plain("Take a place first: how late the reading is depends on it.");
+        }
+        double told = Math.clamp(LATEST - late, LEAST_DELAY, GEAR_CHANGE);
+        return Message.of(late + LEAST_DELAY > LATEST
+                ? "The reading is {0} late by itself: the alarm comes {1} after the engine turns lean, too late to save it."
+                : "The reading is {0} late by itself, so it sounds {1} after the engine turns lean; a change of gear does not sound it.",
+                seconds(late), seconds(late + told));
+    }
+
+    private static Line line(Display display, Told what, @Nullable Double ought, Message why, Source source) {
+        Double told = display.told().get(what);
+        return new Line(what, ought, told,
+                ought == null || told == null
+                        ? Verdict.UNKNOWN
+                        : agrees(what, ought, told) ? Verdict.PASS : Verdict.WARN,
+                why, source);
+    }
+
+    /** As it should be, or where another side harms nobody, on that side. */
+    private static boolean agrees(Told what, double ought, double told) {
+        return switch (what) {
+            case LEAN -> told <= ought + 0.005 && told >= ought - MARGIN;
+            case RICH -> told >= ought - 0.02 && told <= ought + 0.05;
+            case LEAN_DELAY -> told <= ought + 0.1;
+            case RICH_DELAY -> told >= 1 && told <= 2 * ought;
+            case FILTER -> told <= ought + 1e-9;
+            case PULSES -> Math.abs(told - ought) <= 0.01 * ought;
+        };
+    }
+
+    /** The first number that was not told as it should be; empty where all were. */
+    public Optional<Line> first() {
+        return lines.stream().filter(l -> l.verdict() != Verdict.PASS).findFirst();
+    }
+
+    /** A number as it is told: a mixture in the display's own quantity. */
+    public static String text(Told what, double value, MixtureScale scale) {
+        return switch (what.kind()) {
+            case MIXTURE -> mixture(value, scale) + " " + scale.label();
+            case SECONDS -> UnitChoice.digits(value, 1) + " s";
+            case NUMBER -> UnitChoice.plain(Math.round(100 * value) / 100.0);
+        };
+    }
+
+    /** A mixture in the display's own quantity, with as many digits as displays have. */
+    public static String mixture(double lambda, MixtureScale scale) {
+        return UnitChoice.digits(scale.fromLambda(lambda), scale instanceof MixtureScale.Lambda ? 2 : 1);
+    }
+
+    private static Measure mixture(double lambda) {
+        return new Measure(lambda, Dimension.MIXTURE, 3);
+    }
+
+    private static Measure seconds(double seconds) {
+        return new Measure(seconds, Dimension.DURATION, 1);
+    }
+}

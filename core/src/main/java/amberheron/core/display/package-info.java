@@ -1,0 +1,7 @@
+/**
+ * What the display and the ECU are told besides the law: alarms, bands, engine-speed pulses, filter, dimmer.
+ */
+@NullMarked
+package amberheron.core.display;
+
+import org.jspecify.annotations.NullMarked;

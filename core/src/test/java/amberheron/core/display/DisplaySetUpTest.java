@@ -1,0 +1,91 @@
+package amberheron.core.display;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import amberheron.core.display.DisplaySetUp.Engine;
+import amberheron.core.finding.Verdict;
+import amberheron.core.mixture.MixtureScale;
+import java.util.Map;
+import java.util.Objects;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What a display is told follows from the engine, and is judged by which side of it does harm. */
+class DisplaySetUpTest {
+    private static final Engine NATURAL = new Engine(false, 4, 0.1);
+    private static final Display KNOWS = Display.UNTOLD.withKnowsLoad(true);
+
+    private static DisplaySetUp.Line line(Engine engine, Display display, Told what) {
+        return DisplaySetUp.of(engine, display).lines().stream().filter(l -> l.what() == what).findFirst()
+                .orElseThrow();
+    }
+
+    private static double ought(Engine engine, Display display, Told what) {
+        return Objects.requireNonNull(line(engine, display, what).ought());
+    }
+
+    private static Verdict told(Told what, double value) {
+        return line(NATURAL, KNOWS.withPickUp(PickUp.ONE_COIL).withTold(what, value), what).verdict();
+    }
+
+    /** Cylinders through one coil: 2 pulses per turn, the common setting, for a four-stroke of four. */
+    @ParameterizedTest
+    @CsvSource({"ONE_COIL, 4, false, , 2", "ONE_COIL, 3, false, , 1.5", "ONE_COIL, 2, true, , 2",
+            "PAIR_COIL, 4, false, , 1", "OWN_COIL, 8, false, , 0.5", "OWN_COIL, 1, true, , 1",
+            "WHEEL, 4, false, 58, 58"})
+    void pulsesFollowFromWhereTheyAreTaken(PickUp at, int cylinders, boolean twoStroke, Integer teeth, double perTurn) {
+        assertThat(at.perTurn(cylinders, twoStroke, teeth)).hasValue(perTurn);
+    }
+
+    @Test
+    void whatIsNotKnownIsNotTold() {
+        assertThat(line(new Engine(false, null, null), KNOWS.withPickUp(PickUp.ONE_COIL), Told.PULSES).ought())
+                .isNull();
+        assertThat(line(new Engine(false, 4, null), KNOWS, Told.LEAN_DELAY).ought()).isNull();
+        assertThat(DisplaySetUp.of(NATURAL, KNOWS.withPickUp(PickUp.NONE)).lines()).extracting(DisplaySetUp.Line::what)
+                .doesNotContain(Told.PULSES);
+    }
+
+    /** At cruise λ 1 is right and under load it is not: a display that does not know the load can only say stop. */
+    @Test
+    void theLeanAlarmOfADisplayThatDoesNotKnowTheLoadIsTheLimitAtWhichToStop() {
+        assertThat(MixtureScale.afr(14.7).fromLambda(ought(NATURAL, Display.UNTOLD, Told.LEAN)))
+                .isCloseTo(15.7, within(1e-9));
+        assertThat(ought(NATURAL, KNOWS, Told.LEAN)).isBetween(0.85, 0.95);
+        assertThat(ought(new Engine(true, 4, 0.1), KNOWS, Told.LEAN)).as("on boost it wants to be richer")
+                .isLessThan(ought(NATURAL, KNOWS, Told.LEAN));
+        assertThat(DisplaySetUp.text(Told.LEAN, 1, MixtureScale.afr(9.76))).isEqualTo("9.8 AFR");
+    }
+
+    /** Reading and alarm together within a second; a slow filter eats the delay up. */
+    @Test
+    void theDelayMakesUpForTheLatenessOfTheReading() {
+        assertThat(ought(NATURAL, KNOWS, Told.LEAN_DELAY)).isEqualTo(0.5);
+        assertThat(ought(new Engine(false, 4, 0.6), KNOWS, Told.LEAN_DELAY)).isCloseTo(0.3, within(1e-9));
+        assertThat(ought(NATURAL, KNOWS.withTold(Told.FILTER, 2.0), Told.LEAN_DELAY)).isEqualTo(0.2);
+        assertThat(line(NATURAL, KNOWS.withTold(Told.FILTER, 2.0), Told.LEAN_DELAY).why().metric())
+                .contains("too late to save it");
+    }
+
+    @Test
+    void onlyTheSideThatDoesHarmIsHeldAgainstIt() {
+        assertThat(told(Told.LEAN, 0.85)).isEqualTo(Verdict.PASS);
+        assertThat(told(Told.LEAN, 0.95)).isEqualTo(Verdict.WARN);
+        assertThat(told(Told.FILTER, 0.1)).isEqualTo(Verdict.PASS);
+        assertThat(told(Told.FILTER, 0.5)).isEqualTo(Verdict.WARN);
+        assertThat(told(Told.LEAN_DELAY, 3)).isEqualTo(Verdict.WARN);
+        assertThat(told(Told.PULSES, 1)).isEqualTo(Verdict.WARN);
+        assertThat(told(Told.PULSES, 2)).isEqualTo(Verdict.PASS);
+        assertThat(DisplaySetUp.of(NATURAL, KNOWS).first().orElseThrow().what()).isEqualTo(Told.LEAN);
+    }
+
+    @Test
+    void whatCannotBeIsRefused() {
+        assertThatThrownBy(() -> Display.UNTOLD.withTeeth(0)).hasMessageContaining("teeth: found 0, expected 1 to 400");
+        assertThatThrownBy(() -> new Display(null, null, false, null, null, Map.of(Told.LEAN, Double.NaN)))
+                .hasMessageContaining("told.lean");
+    }
+}
