@@ -152,10 +152,10 @@ class FuzzTest {
                 ? List.of(new CheckPoint(1.0, null, 12.1, ""), new CheckPoint(3.5, null, 16.9, ""))
                 : points;
         try {
-            Scaling.report(l, r).ifPresent(report -> sound(ResultJson.scale(report)));
+            Scaling.report(l, r).ifPresent(report -> sound(ResultJson.scale(report, r)));
             Diagnosis diagnosis = Diagnostician.diagnose(l, r, p,
                     new Diagnostician.Surroundings(catalogue.laws(), 14.7));
-            sound(ResultJson.diagnosis(diagnosis));
+            sound(ResultJson.diagnosis(diagnosis, r));
         } catch (IllegalArgumentException e) {
             // Each sound, but nothing in common: said by the commands.
             sound(String.valueOf(e.getMessage()));

@@ -41,7 +41,8 @@ public record ScaleTrial(OutputLaw law, Reader reader, List<OutputLaw> catalogue
             "ground-shift+lambda-as-afr");
     static final double[] RATIOS = {14.7, 14.6, 14.5, 17.2, 15.67, 6.47, 9.0, 14.1, 9.81};
     static final double[] RAILS = {3.3, 5, 12};
-    private static final List<Reader.Form> FORMS = List.of(Reader.Form.values());
+    private static final List<Reader.Form> FORMS = List.of(Reader.Form.SLOPE_OFFSET,
+            Reader.Form.TWO_POINT, Reader.Form.EXPRESSION, Reader.Form.TABLE);
     private static final Source MADE = Source.practice("made up for a trial");
     private static final int MOST_POINTS = 10;
 

@@ -103,7 +103,7 @@ final class ScaleCommands {
         Result work(Catalogue catalogue, OutputLaw law, Reader reader, @Nullable Fuel fuel) {
             ScaleReport report = Scaling.report(law, reader)
                     .orElseThrow(() -> SettingFinder.nothingShared(law, reader));
-            return new Result(ResultJson.scale(report), out -> text(out, reader, fuel, report),
+            return new Result(ResultJson.scale(report, reader), out -> text(out, reader, fuel, report),
                     report.withinTolerance());
         }
 
@@ -141,7 +141,7 @@ final class ScaleCommands {
             List<CheckPoint> taken = CheckPointCsv.read(points);
             Diagnosis diagnosis = Diagnostician.diagnose(law, reader, taken,
                     new Diagnostician.Surroundings(catalogue.laws(), fuel == null ? null : fuel.stoich()));
-            return new Result(ResultJson.diagnosis(diagnosis), out -> text(out, reader, fuel, diagnosis),
+            return new Result(ResultJson.diagnosis(diagnosis, reader), out -> text(out, reader, fuel, diagnosis),
                     diagnosis.withinTolerance());
         }
 

@@ -198,8 +198,10 @@ final class LawLeaf implements Leaf {
         ReaderInput input = reader.input();
         Integer rows = reader.maxRows();
         Integer bits = input.bits();
-        return say("It takes %s in %s with %d decimals%s, and sees %s V to %s V%s.", reader.form().words(),
-                SettingText.quantity(reader.scale()), reader.decimals(),
+        return say("It takes %s in %s with %s%s, and sees %s V to %s V%s.", reader.form().words(),
+                SettingText.quantity(reader.scale()), reader.whole() == null
+                        ? say("%d decimals", reader.decimals())
+                        : say("whole numbers, %d to 1", Math.round(Math.pow(10, reader.decimals()))),
                 rows == null ? "" : say(", at most %d rows", rows),
                 UnitChoice.digits(input.minVolts(), 1), UnitChoice.digits(input.maxVolts(), 1),
                 bits == null ? "" : say(" in %,d steps", input.topCount()));

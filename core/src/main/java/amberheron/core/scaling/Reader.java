@@ -18,17 +18,20 @@ import org.jspecify.annotations.Nullable;
  * @param decimals digits after the point that it accepts, 0 to 9
  * @param input its analog input
  * @param maxRows rows its table takes, 2 or more; null when there is no bound
+ * @param whole how it takes numbers as whole ones; null where they have a point
  * @param setting what it has been told; null when it is to be told the right thing
  * @param source where this description comes from
  */
 public record Reader(String id, String name, Form form, MixtureScale scale, int decimals, ReaderInput input,
-        @Nullable Integer maxRows, @Nullable ReaderSetting setting, Source source) {
+        @Nullable Integer maxRows, @Nullable Whole whole, @Nullable ReaderSetting setting, Source source) {
     /** The forms readers take a law in. */
     public enum Form {
         SLOPE_OFFSET("slope-offset", "slope and offset"),
         TWO_POINT("two-point", "two points"),
         EXPRESSION("expression", "an equation in v"),
-        TABLE("table", "a table");
+        TABLE("table", "a table"),
+        /** Like a table, its rows given by the counts of the converter rather than by volts. */
+        COUNTS("counts", "a table by counts");
 
         private final String id;
         private final String words;
@@ -49,7 +52,45 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
         }
     }
 
+    /**
+     * Numbers without a point: so many of the last digit.
+     *
+     * @param bits of the word that a negative number is written into as its two's complement, 8 to 32; null where it has a
+     *        sign
+     */
+    public record Whole(@Nullable Integer bits) {
+        public Whole {
+            if (bits != null && (bits < 8 || bits > 32)) {
+                throw new IllegalArgumentException(say("whole.bits: found %d, expected 8 to 32", bits));
+            }
+        }
+
+        /** Whether so many of the last digit can be written at all. */
+        boolean takes(long digits) {
+            return bits == null || (digits >= -(1L << (bits - 1)) && digits < 1L << (bits - 1));
+        }
+
+        /** As it is typed. */
+        long typed(long digits) {
+            return bits != null && digits < 0 ? digits + (1L << bits) : digits;
+        }
+
+        /** What was meant by what is typed. */
+        long meant(long typed) {
+            return bits != null && typed >= 1L << (bits - 1) ? typed - (1L << bits) : typed;
+        }
+    }
+
+    /** A reader whose numbers have a point. */
+    public Reader(String id, String name, Form form, MixtureScale scale, int decimals, ReaderInput input,
+            @Nullable Integer maxRows, @Nullable ReaderSetting setting, Source source) {
+        this(id, name, form, scale, decimals, input, maxRows, null, setting, source);
+    }
+
     public Reader {
+        if (form == Form.COUNTS && input.bits() == null) {
+            throw new IllegalArgumentException("input.bits: found none, expected the bits of the counts");
+        }
         if (decimals < 0 || decimals > 9) {
             throw new IllegalArgumentException(say("decimals: found %d, expected 0 to 9", decimals));
         }
@@ -74,6 +115,11 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
         Sane.SHOWN.check(say("setting: what it shows at %s V", input.maxVolts()), setting.at(input.maxVolts()));
     }
 
+    /** The nearest volts that a row of it can be given for. */
+    double typeable(double volts) {
+        return form == Form.COUNTS ? input.sensed(volts) : SettingFinder.round(volts, decimals);
+    }
+
     /** What it shows by a setting for volts at its pin, its converter's steps left out. */
     double shows(ReaderSetting told, double pin) {
         return told.at(input.clipped(pin));
@@ -86,6 +132,12 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
     }
 
     public Reader withSetting(@Nullable ReaderSetting value) {
-        return new Reader(id, name, form, scale, decimals, input, maxRows, value, source);
+        return new Reader(id, name, form, scale, decimals, input, maxRows, whole, value, source);
+    }
+
+    /** With another input; on one without steps rows by counts stand by their volts. */
+    Reader withInput(ReaderInput value) {
+        return new Reader(id, name, form == Form.COUNTS && value.bits() == null ? Form.TABLE : form, scale, decimals,
+                value, maxRows, whole, setting, source);
     }
 }

@@ -128,7 +128,7 @@ public final class Scaling {
                 reader.setting() == null
                         ? say("setting: rounded to %d decimals, as %s", reader.decimals(), reader.form().words())
                         : "setting: as it was noted",
-                Math.abs(worst(new SignalChain(law, WireEffect.NONE, withInput(reader, unquantised), chain.setting()))
+                Math.abs(worst(new SignalChain(law, WireEffect.NONE, reader.withInput(unquantised), chain.setting()))
                         .lambda())));
         double perVolt = steepest(chain);
         if (reader.input().bits() != null) {
@@ -153,15 +153,10 @@ public final class Scaling {
         return List.copyOf(lines);
     }
 
-    private static Reader withInput(Reader r, ReaderInput input) {
-        return new Reader(r.id(), r.name(), r.form(), r.scale(), r.decimals(), input, r.maxRows(), r.setting(),
-                r.source());
-    }
-
     /** The steepest the setting gets over the law's volts, λ/V. */
     private static double steepest(SignalChain chain) {
         double[] corners = telling(new SignalChain(chain.law(), chain.wire(),
-                withInput(chain.reader(), new ReaderInput(chain.reader().input().minVolts(),
+                chain.reader().withInput(new ReaderInput(chain.reader().input().minVolts(),
                         chain.reader().input().maxVolts(), null)),
                 chain.setting())).stream().mapToDouble(Double::doubleValue).toArray();
         double steepest = 0;

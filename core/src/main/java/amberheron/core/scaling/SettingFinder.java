@@ -72,7 +72,7 @@ public final class SettingFinder {
             case SLOPE_OFFSET -> line(targets, reader.decimals());
             case EXPRESSION -> equation(line(targets, reader.decimals()), reader.decimals());
             case TWO_POINT -> twoPoint(law, wire, reader, targets);
-            case TABLE -> TableFitter.fit(targets, reader);
+            case TABLE, COUNTS -> TableFitter.fit(targets, reader);
         };
     }
 

@@ -27,18 +27,32 @@ public final class SettingText {
 
     /** The lines, in the order they are typed, with the digits the reader accepts. */
     public static List<Line> of(ReaderSetting setting, Reader reader) {
-        int d = reader.decimals();
         return switch (setting) {
-            case ReaderSetting.SlopeOffset s -> List.of(new Line("slope per V", plain(s.slope(), d)),
-                    new Line("offset", plain(s.offset(), d)));
-            case ReaderSetting.TwoPoint t -> List.of(
-                    new Line("at " + plain(t.v1(), d) + " V", plain(t.q1(), d) + quantity(reader)),
-                    new Line("at " + plain(t.v2(), d) + " V", plain(t.q2(), d) + quantity(reader)));
+            case ReaderSetting.SlopeOffset s -> List.of(new Line("slope per V", number(s.slope(), reader)),
+                    new Line("offset", number(s.offset(), reader)));
+            case ReaderSetting.TwoPoint t -> List.of(row(t.v1(), t.q1(), reader), row(t.v2(), t.q2(), reader));
             case ReaderSetting.Equation e -> List.of(new Line(EQUATION, e.expression().text()));
-            case ReaderSetting.Table t -> t.rows().stream()
-                    .map(r -> new Line("at " + plain(r.volts(), d) + " V", plain(r.value(), d) + quantity(reader)))
-                    .toList();
+            case ReaderSetting.Table t -> t.rows().stream().map(r -> row(r.volts(), r.value(), reader)).toList();
         };
+    }
+
+    private static Line row(double volts, double value, Reader reader) {
+        String at = reader.form() == Reader.Form.COUNTS
+                ? "at count " + reader.input().counts(volts)
+                : "at " + number(volts, reader) + (reader.whole() == null ? " V" : "");
+        return new Line(at, number(value, reader) + (reader.whole() == null ? quantity(reader) : ""));
+    }
+
+    /** A number as the reader takes it; what does not fit its word is said rather than cut off. */
+    private static String number(double value, Reader reader) {
+        Reader.Whole whole = reader.whole();
+        if (whole == null) {
+            return UnitChoice.digits(value, reader.decimals());
+        }
+        long digits = Math.round(value * Math.pow(10, reader.decimals()));
+        return whole.takes(digits)
+                ? Long.toString(whole.typed(digits))
+                : say("%d, which does not fit into %d bits", digits, whole.bits());
     }
 
     /**
@@ -52,6 +66,12 @@ public final class SettingText {
             return new ReaderSetting.Equation(Expression.parse(text.strip()));
         }
         double[] numbers = numbers(text);
+        boolean counts = reader.form() == Reader.Form.COUNTS;
+        for (int i = 0; i < numbers.length; i++) {
+            numbers[i] = counts && i % 2 == 0
+                    ? reader.input().volts(Math.round(numbers[i]))
+                    : meant(numbers[i], reader);
+        }
         int rows = reader.maxRows() == null ? MOST_ROWS : reader.maxRows();
         boolean fits = switch (reader.form()) {
             case SLOPE_OFFSET -> numbers.length == 2;
@@ -75,12 +95,25 @@ public final class SettingText {
         };
     }
 
+    private static double meant(double typed, Reader reader) {
+        Reader.Whole whole = reader.whole();
+        if (whole == null) {
+            return typed;
+        }
+        if (typed != Math.rint(typed)) {
+            throw new IllegalArgumentException(say("setting: found %s, expected whole numbers", typed));
+        }
+        return whole.meant(Math.round(typed)) / Math.pow(10, reader.decimals());
+    }
+
     /** What is read off a reader of this form, in the order in which it is typed. */
     public static String asks(Reader reader) {
         return switch (reader.form()) {
             case SLOPE_OFFSET -> "slope and offset, such as 2.000; 9.000";
             case TWO_POINT -> "volts and number twice, such as 0.5 10; 4.5 18";
             case EXPRESSION -> "the equation, such as 2*v + 9";
+            case COUNTS -> say("%s of count and number, such as 100 10; 500 14; 900 18",
+                    reader.maxRows() == null ? "rows" : say("up to %d rows", reader.maxRows()));
             case TABLE -> say("%s of volts and number, such as 0.5 10; 2.5 14; 4.5 18",
                     reader.maxRows() == null ? "rows" : say("up to %d rows", reader.maxRows()));
         };
@@ -113,9 +146,5 @@ public final class SettingText {
 
     private static String quantity(Reader reader) {
         return " " + reader.scale().label();
-    }
-
-    private static String plain(double value, int decimals) {
-        return UnitChoice.digits(value, decimals);
     }
 }

@@ -5,6 +5,7 @@ import amberheron.core.scaling.ReaderSetting.Table;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
+import java.util.function.DoubleUnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -24,18 +25,20 @@ final class TableFitter {
     private static final int FINE = 12;
 
     private final List<Point> targets;
+    private final DoubleUnaryOperator typeable;
     private final int decimals;
     private double[] grid;
 
-    private TableFitter(List<Point> targets, int decimals) {
+    private TableFitter(List<Point> targets, Reader reader) {
         this.targets = targets;
-        this.decimals = decimals;
-        this.grid = grid(targets, decimals);
+        this.typeable = reader::typeable;
+        this.decimals = reader.decimals();
+        this.grid = grid(targets, typeable);
     }
 
     /** The rows for targets with volts rising. */
     static Table fit(List<Point> targets, Reader reader) {
-        TableFitter fitter = new TableFitter(targets, reader.decimals());
+        TableFitter fitter = new TableFitter(targets, reader);
         Integer most = reader.maxRows();
         Table corners = fitter.corners();
         if (most == null || corners.rows().size() <= most) {
@@ -54,13 +57,13 @@ final class TableFitter {
     }
 
     /** Typeable volts where a row may stand: the corners, and a fine grid between. */
-    private static double[] grid(List<Point> targets, int decimals) {
+    private static double[] grid(List<Point> targets, DoubleUnaryOperator typeable) {
         double low = targets.getFirst().volts();
         double high = targets.getLast().volts();
         TreeSet<Double> grid = new TreeSet<>();
-        targets.forEach(t -> grid.add(SettingFinder.round(t.volts(), decimals)));
+        targets.forEach(t -> grid.add(typeable.applyAsDouble(t.volts())));
         for (int i = 0; i <= GRID; i++) {
-            grid.add(SettingFinder.round(low + (high - low) * i / GRID, decimals));
+            grid.add(typeable.applyAsDouble(low + (high - low) * i / GRID));
         }
         if (grid.size() < 2) {
             // Too few digits to tell the ends apart: the volts are given as they are.
@@ -81,7 +84,7 @@ final class TableFitter {
         fine.add(grid[grid.length - 1]);
         for (Point row : rows) {
             for (int i = -FINE / 2; i <= FINE / 2; i++) {
-                double volts = SettingFinder.round(row.volts() + 3.0 * i / FINE * step, decimals);
+                double volts = typeable.applyAsDouble(row.volts() + 3.0 * i / FINE * step);
                 if (volts > grid[0] && volts < grid[grid.length - 1]) {
                     fine.add(volts);
                 }
@@ -115,7 +118,7 @@ final class TableFitter {
     /** A row for each corner of the law. */
     private Table corners() {
         TreeSet<Double> volts = new TreeSet<>();
-        targets.forEach(t -> volts.add(SettingFinder.round(t.volts(), decimals)));
+        targets.forEach(t -> volts.add(typeable.applyAsDouble(t.volts())));
         if (volts.size() < 2) {
             volts.clear();
             volts.add(grid[0]);

@@ -23,7 +23,9 @@ import tools.jackson.databind.node.ObjectNode;
  *
  * {@code form} and its {@code setting}: {@code slope-offset} {slope, offset}; {@code two-point} {v1, q1, v2, q2};
  * {@code expression} {text} in the variable {@code v}; {@code table} {rows: [[v, q], …]}, at most {@code maxRows}.
- * {@code setting} and {@code bits} may be absent. {@code id}, {@code name} and {@code source} may be given.
+ * {@code counts} is such a table by the counts of the input, {rows: [[count, q], …]}. {@code whole} says that numbers are
+ * typed without a point, and in how many bits negative ones are written as their two's complement.
+ * {@code setting}, {@code bits} and {@code whole} may be absent. {@code id}, {@code name} and {@code source} may be given.
  */
 public final class ReaderJson {
     private ReaderJson() {
@@ -39,21 +41,26 @@ public final class ReaderJson {
         Reader.Form form = at.choice("form", Reader.Form.values(), Reader.Form::id);
         Cursor input = at.object("input");
         Integer maxRows = at.integerOrNull("maxRows");
-        ReaderSetting setting = at.objectOrNone("setting").map(s -> setting(s, form, maxRows)).orElse(null);
+        ReaderInput sees = at.build(() -> new ReaderInput(input.number("minVolts"), input.number("maxVolts"),
+                input.integerOrNull("bits")));
+        ReaderSetting setting = at.objectOrNone("setting").map(s -> setting(s, form, maxRows, sees)).orElse(null);
+        Reader.Whole whole = at.objectOrNone("whole").map(w -> w.build(() -> new Reader.Whole(w.integerOrNull("bits"))))
+                .orElse(null);
         return at.build(() -> new Reader(at.text("id", at.file()), at.text("name", at.text("id", at.file())), form,
-                QuantityJson.read(at), at.integer("decimals"),
-                new ReaderInput(input.number("minVolts"), input.number("maxVolts"), input.integerOrNull("bits")),
-                maxRows, setting, SourceJson.read(at)));
+                QuantityJson.read(at), at.integer("decimals"), sees, maxRows, whole, setting, SourceJson.read(at)));
     }
 
-    private static ReaderSetting setting(Cursor s, Reader.Form form, @Nullable Integer maxRows) {
+    private static ReaderSetting setting(Cursor s, Reader.Form form, @Nullable Integer maxRows,
+            ReaderInput input) {
         return s.build(() -> switch (form) {
             case SLOPE_OFFSET -> new ReaderSetting.SlopeOffset(s.number("slope"), s.number("offset"));
             case TWO_POINT -> new ReaderSetting.TwoPoint(s.number("v1"), s.number("q1"), s.number("v2"),
                     s.number("q2"));
             case EXPRESSION -> new ReaderSetting.Equation(Expression.parse(s.text("text")));
-            case TABLE -> {
-                List<Point> rows = s.list("rows").stream().map(r -> new Point(r.numberAt(0), r.numberAt(1))).toList();
+            case TABLE, COUNTS -> {
+                List<Point> rows = s.list("rows").stream().map(r -> new Point(
+                        form == Reader.Form.COUNTS ? input.volts(Math.round(r.numberAt(0))) : r.numberAt(0),
+                        r.numberAt(1))).toList();
                 if (maxRows != null && rows.size() > maxRows) {
                     throw new IllegalArgumentException(
                             say("rows: found %d, expected at most %d (maxRows)", rows.size(), maxRows));
@@ -75,13 +82,20 @@ public final class ReaderJson {
         if (setting == null) {
             out.putNull("setting");
         } else {
-            out.set("setting", write(setting));
+            out.set("setting", write(setting, reader));
+        }
+        Reader.Whole whole = reader.whole();
+        if (whole == null) {
+            out.putNull("whole");
+        } else {
+            out.putObject("whole").put("bits", whole.bits());
         }
         SourceJson.write(out, reader.source());
         return out;
     }
 
-    static ObjectNode write(ReaderSetting setting) {
+    /** A setting in the form of its reader. */
+    static ObjectNode write(ReaderSetting setting, Reader reader) {
         ObjectNode out = Json.object();
         switch (setting) {
             case ReaderSetting.SlopeOffset s -> out.put("slope", s.slope()).put("offset", s.offset());
@@ -90,7 +104,14 @@ public final class ReaderJson {
             case ReaderSetting.Equation e -> out.put("text", e.expression().text());
             case ReaderSetting.Table t -> {
                 var rows = out.putArray("rows");
-                t.rows().forEach(r -> rows.addArray().add(r.volts()).add(r.value()));
+                t.rows().forEach(r -> {
+                    Long count = reader.form() == Reader.Form.COUNTS ? reader.input().counts(r.volts()) : null;
+                    if (count == null) {
+                        rows.addArray().add(r.volts()).add(r.value());
+                    } else {
+                        rows.addArray().add(count).add(r.value());
+                    }
+                });
             }
         }
         return out;

@@ -16,6 +16,7 @@ import amberheron.core.job.Station;
 import amberheron.core.placement.PlaceRanking;
 import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.ScaleReport;
 import amberheron.core.units.Measure;
@@ -30,9 +31,9 @@ public final class ResultJson {
     }
 
     /** What to type, the check table and the error budget. */
-    public static String scale(ScaleReport report) {
+    public static String scale(ScaleReport report, Reader reader) {
         ObjectNode out = Json.object();
-        out.set("setting", ReaderJson.write(report.setting()));
+        out.set("setting", ReaderJson.write(report.setting(), reader));
         out.set("worstError", worst(report.worst()));
         ArrayNode table = out.putArray("table");
         report.table().forEach(r -> table.addObject().put("lambda", r.lambda()).put("volts", r.volts())
@@ -43,7 +44,7 @@ public final class ResultJson {
     }
 
     /** Every cause with its probability, and what to do next. */
-    public static String diagnosis(Diagnosis diagnosis) {
+    public static String diagnosis(Diagnosis diagnosis, Reader reader) {
         ObjectNode out = Json.object();
         ArrayNode causes = out.putArray("causes");
         for (Diagnosis.Likelihood l : diagnosis.causes()) {
@@ -73,7 +74,7 @@ public final class ResultJson {
         out.put("withinTolerance", diagnosis.withinTolerance());
         out.set("worstError", worst(diagnosis.worst()));
         ReaderSetting corrected = diagnosis.correctedSetting();
-        out.set("correctedSetting", corrected == null ? out.nullNode() : ReaderJson.write(corrected));
+        out.set("correctedSetting", corrected == null ? out.nullNode() : ReaderJson.write(corrected, reader));
         Diagnosis.NextPoint next = diagnosis.nextPoint();
         if (next == null) {
             out.putNull("nextPoint");
