@@ -15,6 +15,7 @@ import amberheron.core.scaling.Scaling;
 import amberheron.core.scaling.SettingFinder;
 import amberheron.core.scaling.SettingText;
 import amberheron.core.scaling.Tolerance;
+import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.csv.CheckPointCsv;
@@ -138,11 +139,21 @@ final class ScaleCommands {
 
         @Override
         Result work(Catalogue catalogue, OutputLaw law, Reader reader, @Nullable Fuel fuel) {
-            List<CheckPoint> taken = CheckPointCsv.read(points);
+            List<CheckPoint> read = CheckPointCsv.read(points);
+            List<CheckPoint> taken = read.stream().filter(p -> p.meansInstead(law).isEmpty()).toList();
+            if (taken.isEmpty() && !read.isEmpty()) {
+                throw new UnusableInput(TextFiles.name(points), "",
+                        "every point lies beyond the law's rails, where volts mean no mixture; expected points between them");
+            }
             Diagnosis diagnosis = Diagnostician.diagnose(law, reader, taken,
                     new Diagnostician.Surroundings(catalogue.laws(), fuel == null ? null : fuel.stoich()));
-            return new Result(ResultJson.diagnosis(diagnosis, reader), out -> text(out, reader, fuel, diagnosis),
-                    diagnosis.withinTolerance());
+            return new Result(ResultJson.diagnosis(diagnosis, reader), out -> {
+                if (taken.size() < read.size()) {
+                    out.printf(Locale.ROOT, "%d of %d points mean no mixture and were left out.%n",
+                            read.size() - taken.size(), read.size());
+                }
+                text(out, reader, fuel, diagnosis);
+            }, diagnosis.withinTolerance());
         }
 
         private static void text(PrintWriter out, Reader reader, @Nullable Fuel fuel, Diagnosis diagnosis) {

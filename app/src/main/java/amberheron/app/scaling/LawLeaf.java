@@ -63,7 +63,8 @@ final class LawLeaf implements Leaf {
     private enum Quantity {
         TOLD("λ or AFR"),
         LAMBDA("λ"),
-        AFR("AFR");
+        AFR("AFR"),
+        OXYGEN("% of oxygen");
 
         private final String words;
 
@@ -146,11 +147,14 @@ final class LawLeaf implements Leaf {
     }
 
     private OutputLaw typed() {
-        return LawText.parse(sheet.getText(), rail(low), rail(high), switch (said) {
-            case TOLD -> Optional.empty();
-            case LAMBDA -> Optional.of(MixtureScale.lambda());
-            case AFR -> Optional.of(MixtureScale.afr(session.job().stoich()));
-        });
+        String text = sheet.getText();
+        return switch (said) {
+            case TOLD -> LawText.parse(text, rail(low), rail(high), Optional.empty());
+            case LAMBDA -> LawText.parse(text, rail(low), rail(high), Optional.of(MixtureScale.lambda()));
+            case AFR ->
+                LawText.parse(text, rail(low), rail(high), Optional.of(MixtureScale.afr(session.job().stoich())));
+            case OXYGEN -> LawText.parseOxygen(text, rail(low), rail(high));
+        };
     }
 
     private static double rail(TextField field) {

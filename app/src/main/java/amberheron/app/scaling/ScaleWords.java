@@ -17,6 +17,7 @@ import amberheron.core.units.Phrase;
 import amberheron.core.units.UnitChoice;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** What is said of check points and their diagnosis, on every leaf the same. */
 final class ScaleWords {
@@ -85,6 +86,10 @@ final class ScaleWords {
     static String origin(Session session, CheckPoint point) {
         if (Stale.since(session.review().job(), point).isPresent()) {
             return "stale, " + Figures.age(session, point.origin().taken());
+        }
+        Optional<String> instead = point.meansInstead(session.job().law());
+        if (instead.isPresent()) {
+            return "means “" + instead.get() + "”: counts for nothing";
         }
         return point.origin().real()
                 ? ""

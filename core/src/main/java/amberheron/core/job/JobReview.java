@@ -130,7 +130,7 @@ public final class JobReview {
                 : job.placing().findings(site);
         this.wiring = shop.demo() ? job.wiring() : job.wiring().real();
         this.points = job.points().stream().filter(p -> shop.demo() || p.origin().real())
-                .filter(p -> Stale.since(job, p).isEmpty()).toList();
+                .filter(p -> Stale.since(job, p).isEmpty()).filter(p -> p.meansInstead(law).isEmpty()).toList();
         this.stale = Stale.of(job, shop);
         boolean sameWire = kept.test(r -> r.wiring) && kept.test(r -> r.surroundings);
         this.wire = before != null && sameWire ? before.wire : WireRules.judge(wiring, surroundings);

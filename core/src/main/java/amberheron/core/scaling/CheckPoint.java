@@ -4,6 +4,7 @@ import amberheron.core.units.Sane;
 
 import amberheron.core.finding.Origin;
 import java.math.BigDecimal;
+import java.util.Optional;
 import java.util.stream.DoubleStream;
 import org.jspecify.annotations.Nullable;
 
@@ -61,6 +62,11 @@ public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double 
             return law.scale().toLambda(truth);
         }
         return volts == null ? Double.NaN : law.lambdaAt(volts);
+    }
+
+    /** What its volts mean that mean no mixture, such as “not ready”: then it proves nothing. */
+    public Optional<String> meansInstead(@Nullable OutputLaw law) {
+        return law == null || volts == null ? Optional.empty() : law.meansInstead(volts);
     }
 
     /** Volts at the output: measured, else what the law gives. */

@@ -4,6 +4,7 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
+import amberheron.core.mixture.ExhaustGas;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.OutputLaw.Kind;
 import amberheron.core.scaling.OutputLaw.Point;
@@ -11,6 +12,7 @@ import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.UnitChoice;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -35,7 +37,87 @@ public final class LawText {
     private static final Pattern BETWEEN = Pattern.compile("\\s*(?:;|,\\s|\\n|\\band\\b|\\s)\\s*");
     private static final Pattern LEFT = Pattern.compile("(?i)^\\s*(afr|λ|lambda|y)\\s*=");
 
+    /** What stands beyond the rails: {@code below 0.2 V not ready}. */
+    private static final Pattern BEYOND = Pattern.compile("(?i)[;,.]?\\s*(below|under|<|above|over|>)\\s*(" + NUMBER
+            + ")\\s*v?\\s*(?:it\\s+)?(?:means|is|:|=)?\\s*([a-z][a-z -]{2,40})");
+    /** Exhaust of pump petrol: hydrogen per carbon. */
+    private static final double HYDROGEN_PER_CARBON = 1.85;
+    /** Leaner than this so little of the oxygen is used that a law by oxygen tells nothing. */
+    private static final double LEANEST = 3;
+    private static final int OXYGEN_ROWS = 24;
+    /** No wideband law is as narrow and as low as a narrowband's. */
+    private static final double NARROW = 0.12;
+    private static final double NARROW_VOLTS = 1.1;
+
     private LawText() {
+    }
+
+    /**
+     * A law whose numbers are oxygen in the exhaust, per cent. It tells nothing richer than λ 1, where there is none; λ by
+     * the complete combustion of petrol (Heywood, ch. 4).
+     *
+     * @throws IllegalArgumentException as {@link #parse}, or where the oxygen does not rise above none
+     */
+    public static OutputLaw parseOxygen(String text, double minVolts, double maxVolts) {
+        Railed railed = Railed.of(text, minVolts, maxVolts);
+        List<Point> pairs = pairs(railed.text());
+        List<Point> points = pairs.isEmpty() ? equation(railed.text(), railed.min(), railed.max()) : pairs;
+        Polyline oxygen = new Polyline(points.stream().mapToDouble(Point::volts).sorted().toArray(),
+                points.stream().sorted(Comparator.comparingDouble(Point::volts)).mapToDouble(Point::value).toArray(),
+                points.size() > 2);
+        List<Point> rows = new ArrayList<>();
+        int most = OXYGEN_ROWS * 8;
+        for (int i = 0; i <= most; i++) {
+            double volts = railed.min() + (railed.max() - railed.min()) * i / most;
+            double part = oxygen.at(volts) / 100;
+            double lambda = part < 0 ? 0 : ExhaustGas.lambdaOf(part, HYDROGEN_PER_CARBON);
+            if (lambda >= 1 && lambda <= LEANEST && (rows.isEmpty() || rows.getLast().value() != lambda)) {
+                rows.add(new Point(volts, lambda));
+            }
+        }
+        if (rows.size() < 2) {
+            throw new IllegalArgumentException(
+                    "law: found no volts that mean 0 to 14 per cent of oxygen, expected a law such as 0 V = 0; 5 V = 21");
+        }
+        List<Point> kept = new ArrayList<>();
+        for (int i = 0; i < rows.size(); i += Math.max(1, rows.size() / OXYGEN_ROWS)) {
+            kept.add(rows.get(i));
+        }
+        if (!kept.getLast().equals(rows.getLast())) {
+            kept.add(rows.getLast());
+        }
+        return new OutputLaw("own", "From its sheet, oxygen in per cent: " + plain(text), Kind.TABLE,
+                MixtureScale.lambda(),
+                kept,
+                railed.min(), railed.max(), railed.beyond(),
+                Source.derived("oxygen of the controller's sheet as λ of petrol's exhaust; Heywood, ch. 4"));
+    }
+
+    private static String plain(String text) {
+        return text.strip().replaceAll("\\s+", " ");
+    }
+
+    /** A text without what it says of volts beyond the rails, and the rails as that puts them. */
+    private record Railed(String text, double min, double max, OutputLaw.Beyond beyond) {
+        static Railed of(String text, double min, double max) {
+            double low = min;
+            double high = max;
+            String below = "";
+            String above = "";
+            Matcher matcher = BEYOND.matcher(text);
+            while (matcher.find()) {
+                String side = matcher.group(1).toLowerCase(Locale.ROOT);
+                String words = matcher.group(3).strip();
+                if (side.equals("below") || side.equals("under") || side.equals("<")) {
+                    low = number(matcher.group(2));
+                    below = words;
+                } else {
+                    high = number(matcher.group(2));
+                    above = words;
+                }
+            }
+            return new Railed(BEYOND.matcher(text).replaceAll(""), low, high, new OutputLaw.Beyond(below, above));
+        }
     }
 
     /**
@@ -51,8 +133,9 @@ public final class LawText {
             throw new IllegalArgumentException(
                     say("law: %d characters found, expected at most %d", text.length(), MOST_CHARACTERS));
         }
-        List<Point> pairs = pairs(text);
-        List<Point> points = pairs.isEmpty() ? equation(text, minVolts, maxVolts) : pairs;
+        Railed railed = Railed.of(text, minVolts, maxVolts);
+        List<Point> pairs = pairs(railed.text());
+        List<Point> points = pairs.isEmpty() ? equation(railed.text(), railed.min(), railed.max()) : pairs;
         if (points.size() < 2) {
             throw new IllegalArgumentException(
                     "law: found one point, expected two or more, such as 0.4 V = 0.62, 4.6 V = 1.38");
@@ -63,9 +146,9 @@ public final class LawText {
         MixtureScale scale = said.orElseGet(() -> name.equals("afr") || (most > MOST_LAMBDA && !name.startsWith("l"))
                 ? MixtureScale.afr(PETROL)
                 : MixtureScale.lambda());
-        return new OutputLaw("own", "From its sheet: " + text.strip().replaceAll("\\s+", " "),
-                points.size() == 2 ? Kind.LINEAR : Kind.TABLE, scale, points, minVolts, maxVolts,
-                Source.practice("typed from the controller's sheet"));
+        return new OutputLaw("own", "From its sheet: " + plain(text),
+                points.size() == 2 ? Kind.LINEAR : Kind.TABLE, scale, points, railed.min(),
+                railed.max(), railed.beyond(), Source.practice("typed from the controller's sheet"));
     }
 
     private static List<Point> pairs(String text) {
@@ -127,7 +210,20 @@ public final class LawText {
         says.add(Message.of("It tells {0} to {1} between its rails at {2} and {3}.",
                 new Measure(law.richest(), Dimension.MIXTURE, 3), new Measure(law.leanest(), Dimension.MIXTURE, 3),
                 volts(law.minVolts()), volts(law.maxVolts())));
-        if (last.value() < first.value()) {
+        if (!law.beyond().below().isEmpty()) {
+            says.add(Message.of("Below {0} it means “{1}” and no mixture.", volts(law.minVolts()),
+                    Message.plain(law.beyond().below())));
+        }
+        if (!law.beyond().above().isEmpty()) {
+            says.add(Message.of("Above {0} it means “{1}” and no mixture.", volts(law.maxVolts()),
+                    Message.plain(law.beyond().above())));
+        }
+        boolean narrow = law.highestVolts() <= NARROW_VOLTS && law.leanest() - law.richest() <= NARROW;
+        if (narrow) {
+            says.add(Message.plain(
+                    "A simulated narrowband: it tells rich from lean about λ 1 and nothing more. For a stock ECU, never for tuning."));
+        }
+        if (last.value() < first.value() && !narrow) {
             says.add(Message.plain("It falls: more volts are richer. Is that what the sheet says?"));
         }
         if (first.volts() < law.minVolts() || last.volts() > law.maxVolts()) {

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 
 /**
  * A controller's analog output law: which volts mean which mixture. The output cannot leave its rails, so a mixture
@@ -26,6 +27,20 @@ public final class OutputLaw {
     public record Point(double volts, double value) {
     }
 
+    /**
+     * What volts beyond the rails mean instead of a mixture, in the sheet's words; empty where the sheet says nothing.
+     *
+     * @param below under the lower rail: not ready, say
+     * @param above over the upper rail
+     */
+    public record Beyond(String below, String above) {
+        /** The sheet says nothing. */
+        public static final Beyond NOTHING = new Beyond("", "");
+    }
+
+    /** A meter's and a converter's own error, V: what is that near to a rail still means a mixture. */
+    private static final double NEAR = 0.01;
+
     private final String id;
     private final String name;
     private final Kind kind;
@@ -33,6 +48,7 @@ public final class OutputLaw {
     private final List<Point> points;
     private final double minVolts;
     private final double maxVolts;
+    private final Beyond beyond;
     private final Source source;
     private final Polyline valueOfVolts;
     private final Polyline voltsOfValue;
@@ -45,10 +61,11 @@ public final class OutputLaw {
      * @param points two for a line, two or more for a table, volts all different, values strictly rising or falling
      * @param minVolts lower rail, V
      * @param maxVolts upper rail, V
+     * @param beyond what volts beyond the rails mean
      * @throws IllegalArgumentException when the points do not make a law that can be read backwards
      */
     public OutputLaw(String id, String name, Kind kind, MixtureScale scale, List<Point> points, double minVolts,
-            double maxVolts, Source source) {
+            double maxVolts, Beyond beyond, Source source) {
         Sane.SIGNAL.check("volts.min", minVolts);
         Sane.SIGNAL.check("volts.max", maxVolts);
         for (Point point : points) {
@@ -77,6 +94,7 @@ public final class OutputLaw {
         this.points = List.copyOf(sorted);
         this.minVolts = minVolts;
         this.maxVolts = maxVolts;
+        this.beyond = beyond;
         this.source = source;
         this.valueOfVolts = new Polyline(sorted.stream().mapToDouble(Point::volts).toArray(),
                 sorted.stream().mapToDouble(Point::value).toArray(), kind == Kind.TABLE);
@@ -90,6 +108,12 @@ public final class OutputLaw {
             throw new IllegalArgumentException(
                     say("points: at %s V the law means λ %s, expected more than 0 within its rails", volts, richest()));
         }
+    }
+
+    /** A law whose sheet says nothing of volts beyond the rails. */
+    public OutputLaw(String id, String name, Kind kind, MixtureScale scale, List<Point> points, double minVolts,
+            double maxVolts, Source source) {
+        this(id, name, kind, scale, points, minVolts, maxVolts, Beyond.NOTHING, source);
     }
 
     private static void requireMonotone(List<Point> sorted) {
@@ -137,6 +161,17 @@ public final class OutputLaw {
 
     public double maxVolts() {
         return maxVolts;
+    }
+
+    /** What volts beyond the rails mean. */
+    public Beyond beyond() {
+        return beyond;
+    }
+
+    /** What volts mean that mean no mixture, in the sheet's words; empty for those that do. */
+    public Optional<String> meansInstead(double volts) {
+        String words = volts < minVolts - NEAR ? beyond.below() : volts > maxVolts + NEAR ? beyond.above() : "";
+        return words.isEmpty() ? Optional.empty() : Optional.of(words);
     }
 
     public Source source() {
@@ -199,7 +234,7 @@ public final class OutputLaw {
     public boolean equals(Object o) {
         return o instanceof OutputLaw l && l.id.equals(id) && l.name.equals(name) && l.kind == kind
                 && l.scale.equals(scale) && l.points.equals(points) && l.minVolts == minVolts && l.maxVolts == maxVolts
-                && l.source.equals(source);
+                && l.beyond.equals(beyond) && l.source.equals(source);
     }
 
     @Override

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.finding.Message;
+import amberheron.core.mixture.ExhaustGas;
 import amberheron.core.mixture.MixtureScale;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -15,6 +16,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 class LawTextTest {
     private static OutputLaw law(String text) {
         return LawText.parse(text, 0, 5, Optional.empty());
+    }
+
+    private static String said(OutputLaw law) {
+        return Message.joined(" ", LawText.says(law)).metric();
     }
 
     /** One law in the words of different sheets. */
@@ -69,5 +74,41 @@ class LawTextTest {
             "5|values", "sqrt(v-1)+10|gives no number"})
     void whatCannotBeMeantIsPointedAt(String text, String says) {
         assertThatThrownBy(() -> law(text)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining(says);
+    }
+
+    /** What the sheet says of volts that mean no mixture moves the rail there, and such volts prove nothing. */
+    @Test
+    void voltsThatMeanNotReadyAreKeptApart() {
+        OutputLaw law = LawText.parse("0.4 V = 0.62; 4.6 V = 1.38; below 0.2 V not ready; above 4,8 V: fault", 0, 5,
+                Optional.empty());
+        assertThat(law.minVolts()).isEqualTo(0.2);
+        assertThat(law.maxVolts()).isEqualTo(4.8);
+        assertThat(law.meansInstead(0.1)).contains("not ready");
+        assertThat(law.meansInstead(4.9)).contains("fault");
+        assertThat(law.meansInstead(0.2)).isEmpty();
+        assertThat(said(law)).contains("Below 0.20 V it means “not ready” and no mixture.");
+        assertThat(LawText.parse("2v+10 ; under 0.3 warming up", 0, 5, Optional.empty()).meansInstead(0.1))
+                .contains("warming up");
+        assertThat(new CheckPoint(0.05, null, 14.7, "").meansInstead(law)).contains("not ready");
+        assertThat(LawText.parse("2v+10", 0, 5, Optional.empty()).meansInstead(-1)).as("the sheet says nothing")
+                .isEmpty();
+    }
+
+    /** Heywood's combustion the other way round: 5 % of oxygen is about λ 1.3 and none of it is λ 1 or richer. */
+    @Test
+    void aLawByOxygenTellsLambdaFromOneUpwards() {
+        OutputLaw law = LawText.parseOxygen("0 V = 0; 5 V = 25", 0, 5);
+        for (double percent : new double[]{0.5, 2, 5, 9, 13}) {
+            assertThat(law.lambdaAt(percent / 5)).isCloseTo(ExhaustGas.lambdaOf(percent / 100, 1.85), within(0.01));
+        }
+        assertThat(law.richest()).isCloseTo(1, within(1e-9));
+        assertThat(law.leanest()).isBetween(2.5, 3.0);
+        assertThatThrownBy(() -> LawText.parseOxygen("0 V = 30; 5 V = 60", 0, 5)).hasMessageContaining("of oxygen");
+    }
+
+    @Test
+    void aNarrowbandIsToldForWhatItIs() {
+        assertThat(said(LawText.parse("0.1 V = 1.03; 0.9 V = 0.97", 0, 1, Optional.empty())))
+                .contains("never for tuning").doesNotContain("Is that what the sheet says?");
     }
 }

@@ -15,6 +15,7 @@ import tools.jackson.databind.node.ObjectNode;
  * </pre>
  *
  * {@code kind}: {@code linear} (two points) or {@code table} (two or more, straight between, held outside).
+ * {@code volts} may say what {@code below} and {@code above} its rails mean instead of a mixture.
  * {@code quantity}: {@code afr}, then {@code stoich} too, or {@code lambda}. {@code id}, {@code name} and
  * {@code source} may be given.
  */
@@ -34,7 +35,8 @@ public final class LawJson {
         Cursor rails = at.object("volts");
         return at.build(() -> new OutputLaw(at.text("id", at.file()), at.text("name", at.text("id", at.file())),
                 at.choice("kind", OutputLaw.Kind.values()), QuantityJson.read(at), points, rails.number("min"),
-                rails.number("max"), SourceJson.read(at)));
+                rails.number("max"), new OutputLaw.Beyond(rails.text("below", ""), rails.text("above", "")),
+                SourceJson.read(at)));
     }
 
     static ObjectNode write(OutputLaw law) {
@@ -42,7 +44,10 @@ public final class LawJson {
         QuantityJson.write(out, law.scale());
         var points = out.putArray("points");
         law.points().forEach(p -> points.addObject().put("volts", p.volts()).put("value", p.value()));
-        out.putObject("volts").put("min", law.minVolts()).put("max", law.maxVolts());
+        ObjectNode volts = out.putObject("volts").put("min", law.minVolts()).put("max", law.maxVolts());
+        if (!law.beyond().equals(OutputLaw.Beyond.NOTHING)) {
+            volts.put("below", law.beyond().below()).put("above", law.beyond().above());
+        }
         SourceJson.write(out, law.source());
         return out;
     }
