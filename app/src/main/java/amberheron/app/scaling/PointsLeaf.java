@@ -48,6 +48,7 @@ final class PointsLeaf implements Leaf {
     private final Label typed = Parts.text("", "plain");
     private final Label says = Parts.text("", "plain");
     private final Label doubt = Parts.text("", "hint");
+    private final Label repeats = Parts.text("", "soft");
     private final Label asks = Parts.text("", "wrong");
     private final Button which;
     private final Node pinned;
@@ -79,7 +80,7 @@ final class PointsLeaf implements Leaf {
         which = Parts.button("Which link", "scale.which", () -> session.focus("scale.leaf.link"), "quiet");
         node = new Columns(250, Parts.noted("Check points", note, points, new HBox(8, volts, gauge, shown),
                 new HBox(8, running, Parts.spring(), add), fault),
-                Parts.card("So far", typed, says, doubt, asks,
+                Parts.card("So far", typed, says, doubt, repeats, asks,
                         new FlowPane(8, 6, which,
                                 Parts.button("To CSV", "scale.points.write", () -> model.write(session), "quiet"),
                                 Parts.button("From CSV…", "scale.points.read",
@@ -141,6 +142,7 @@ final class PointsLeaf implements Leaf {
         Optional<Diagnosis> diagnosis = session.review().diagnosis();
         Parts.say(says, diagnosis.map(d -> ScaleWords.likeliest(session, d)).orElse("Nothing was checked yet."));
         Parts.say(doubt, diagnosis.map(d -> ScaleWords.doubt(session, d)).orElse(""));
+        Parts.say(repeats, ScaleWords.repeats(session));
         Parts.say(asks, diagnosis.map(d -> ScaleWords.asks(session, d)).orElse(""));
         Parts.show(which, diagnosis.isPresent());
     }

@@ -42,6 +42,7 @@ import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.ScaleReport;
+import amberheron.core.scaling.Settled;
 import amberheron.core.scaling.SignalChain;
 import amberheron.core.scaling.Tolerance;
 import amberheron.core.scaling.WireEffect;
@@ -223,21 +224,34 @@ public final class ScaleModel implements StationModel {
                     : "The controller says nothing just now: look at the link, or enter the volts.";
         }
         State state = live.get().state();
-        Double lambda = live.get().lambda();
         if (state != null && !state.counts()) {
             return "The controller says “" + state.words() + "”: what it shows is no measurement yet.";
         }
-        if (lambda == null && live.get().volts() == null) {
+        if (live.get().lambda() == null && live.get().volts() == null) {
             return "The controller sends neither mixture nor volts: enter the volts.";
         }
+        Settled settled = Settled.of(desk.lately(), law).orElse(null);
+        if (settled == null || !settled.stands()) {
+            return settled == null
+                    ? say("Wait until it has stood for %.0f seconds.", Settled.LONG_ENOUGH)
+                    : say("It still moves, from %.3f to %.3f in the last %.0f seconds: hold it, then take it.",
+                            settled.least(), settled.most(), Settled.LONG_ENOUGH);
+        }
+        Double lambda = settled.lambda();
         Parsed shown = shownField(reader).parse(typed.shown(), 1);
         if (shown instanceof Parsed.Bad bad) {
             return bad.message();
         }
-        add(session, new CheckPoint(live.get().volts(), lambda == null ? null : law.scale().fromLambda(lambda),
-                ((Parsed.Value) shown).si(), "", session.read(desk.name(), desk.simulated(), session.now()),
+        add(session, new CheckPoint(rounded(settled.volts()),
+                lambda == null ? null : rounded(law.scale().fromLambda(lambda)), ((Parsed.Value) shown).si(), "",
+                session.read(desk.name(), desk.simulated(), session.now()),
                 typed.engine()));
         return "";
+    }
+
+    /** A mean has no more digits than tell anything: how exactly a reading is known is read off its last one. */
+    private static @Nullable Double rounded(@Nullable Double value) {
+        return value == null ? null : Double.valueOf(Math.round(1000 * value) / 1000.0);
     }
 
     /** What stands in the empty field for the volts: what the controller says, else what to apply next. */

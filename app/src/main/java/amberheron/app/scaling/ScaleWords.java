@@ -10,7 +10,9 @@ import amberheron.core.job.Stale;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.Diagnosis;
+import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
+import amberheron.core.scaling.Repeats;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Phrase;
@@ -44,6 +46,18 @@ final class ScaleWords {
                     plain(Phrase.small(next.second().title())))));
         }
         return String.join(" ", says);
+    }
+
+    /** What readings at the same volts scatter; empty where none was repeated. */
+    static String repeats(Session session) {
+        OutputLaw law = session.job().law();
+        Reader reader = session.job().reader();
+        return law == null || reader == null
+                ? ""
+                : Repeats.of(session.review().points(), law, reader).map(r -> Figures.text(session,
+                        Message.of("Repeated at {0} voltages: scatters {1}.", r.places(),
+                                new Measure(r.spread(), Dimension.MIXTURE, 4))))
+                        .orElse("");
     }
 
     /** What has to be looked at again; empty where nothing has. */

@@ -7,6 +7,8 @@ import amberheron.bench.ControllerServer;
 import amberheron.bench.SimulatedController;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.Report;
+import amberheron.core.controller.State;
+import amberheron.core.scaling.Settled;
 import amberheron.core.controller.StreamFormat;
 import amberheron.core.freeair.Air;
 import amberheron.io.csv.StreamRecorder;
@@ -15,6 +17,9 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -27,6 +32,8 @@ public final class ControllerDesk implements AutoCloseable {
     private @Nullable ControllerLink link;
     private @Nullable ControllerServer standIn;
     private @Nullable StreamRecorder recorder;
+    /** The last moments of what it said, the oldest first; written by the thread that reads. */
+    private final Deque<Settled.Moment> lately = new ArrayDeque<>();
 
     ControllerDesk(InstantSource clock) {
         this.clock = clock;
@@ -41,7 +48,38 @@ public final class ControllerDesk implements AutoCloseable {
     public void connect(String typed, StreamFormat format) {
         ControllerLink other = ControllerLink.at(typed, format, clock);
         close();
+        listen(other);
+    }
+
+    private void listen(ControllerLink other) {
+        synchronized (lately) {
+            lately.clear();
+        }
+        other.tell(this::remember);
         link = other;
+    }
+
+    /** Only what is a measurement counts; a placeholder ends what was measured before it. */
+    private void remember(Report said, Instant at) {
+        State state = said.state();
+        double seconds = at.toEpochMilli() / 1000.0;
+        synchronized (lately) {
+            if (state != null && !state.counts()) {
+                lately.clear();
+                return;
+            }
+            lately.addLast(new Settled.Moment(seconds, said.lambda(), said.volts()));
+            while (lately.size() > 1 && seconds - lately.getFirst().seconds() > Settled.LONG_ENOUGH) {
+                lately.removeFirst();
+            }
+        }
+    }
+
+    /** What it has said in the last moments, the oldest first. */
+    public List<Settled.Moment> lately() {
+        synchronized (lately) {
+            return List.copyOf(lately);
+        }
     }
 
     /** Puts a stand-in on the desk and listens to it as to a real one. */
@@ -50,7 +88,7 @@ public final class ControllerDesk implements AutoCloseable {
         ControllerServer made = new ControllerServer(new SimulatedController(sheet, air, fault, 0, 1), sheet.name(), 0,
                 1);
         standIn = made;
-        link = ControllerLink.at("127.0.0.1:" + made.port(), StreamFormat.OWN, clock);
+        listen(ControllerLink.at("127.0.0.1:" + made.port(), StreamFormat.OWN, clock));
     }
 
     /** Whether anything is listened to. */
@@ -113,15 +151,17 @@ public final class ControllerDesk implements AutoCloseable {
         if (from != null) {
             StreamRecorder made = new StreamRecorder(file, clock.instant());
             recorder = made;
-            from.tell((said, at) -> made.heard(said, name(), at));
+            from.tell((said, at) -> {
+                remember(said, at);
+                made.heard(said, name(), at);
+            });
         }
     }
 
     /** Writes down no more. */
     public void stopRecording() {
         if (link != null) {
-            link.tell((said, at) -> {
-            });
+            link.tell(this::remember);
         }
         if (recorder != null) {
             recorder.close();

@@ -53,7 +53,8 @@ class FromControllerTest {
                         .contains("no measurement");
                 until(() -> session.controller().live().map(Report::state).equals(Optional.of(State.READY)));
                 assertThat(ScaleModel.hint(session)).endsWith("λ, live");
-                assertThat(model.add(session, new ScaleModel.Typed("", "13.2"))).isEmpty();
+                assertThat(model.add(session, new ScaleModel.Typed("", "13.2"))).contains("until it has stood");
+                until(() -> model.add(session, new ScaleModel.Typed("", "13.2")).isEmpty());
                 CheckPoint point = session.job().points().getLast();
                 assertThat(point.origin().kind()).isEqualTo(Origin.Kind.SIMULATED);
                 assertThat(point.truth()).isNotNull();
