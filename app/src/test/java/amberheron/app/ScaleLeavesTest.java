@@ -15,6 +15,7 @@ import amberheron.core.scaling.ReaderSetting.SlopeOffset;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -153,5 +154,24 @@ class ScaleLeavesTest extends WindowTest {
         assertThat(session.job().display().told()).containsEntry(Told.PULSES, 1.0).containsEntry(Told.RICH_DELAY, 5.0);
         assertThat(session.job().displaySetUp(session.shop().schools()).first()).isEmpty();
         assertThat(shows("It was told everything as it should be.")).isTrue();
+    }
+
+    /** What was proven in one job is taken into the next in one pick, with its setting, and proves nothing there yet. */
+    @Test
+    void aPairOfLawAndReaderIsKeptAndTakenIntoTheNextJob() throws Exception {
+        find("job SB-014");
+        hands.push(KeyCode.ALT, KeyCode.DIGIT5);
+        hands.interact(() -> session.focus("scale.leaf.law"));
+        OutputLaw law = session.job().law();
+        hands.clickOn(byId("scale.pair.keep"));
+        hands.waitUntil(() -> !((ComboBox<?>) byId("scale.pair")).getItems().isEmpty());
+        find("job SB-016");
+        hands.push(KeyCode.ALT, KeyCode.DIGIT5);
+        hands.interact(() -> session.focus("scale.pair"));
+        hands.push(KeyCode.DOWN);
+        assertThat(session.job().law()).isEqualTo(law);
+        assertThat(Objects.requireNonNull(session.job().reader()).setting()).isNotNull();
+        assertThat(shows("Proven in SB-014")).isTrue();
+        assertThat(session.review().own(Station.SCALE)).isNotEqualTo(LinkState.PROVEN);
     }
 }

@@ -9,6 +9,7 @@ import amberheron.app.parts.Parts;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.finding.Message;
+import amberheron.core.job.Pair;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.LawText;
 import amberheron.core.scaling.OutputLaw;
@@ -29,10 +30,12 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.util.StringConverter;
 import org.jspecify.annotations.Nullable;
 
 /** What the controller puts out, as its sheet says, and what reads it. */
@@ -54,6 +57,9 @@ final class LawLeaf implements Leaf {
     private final Button take;
     private final Label takes = Parts.text("", "soft");
     private final CheckBox logged = new CheckBox("can be logged");
+    private final ScaleFiles files;
+    private final ComboBox<Pair> pairs = new ComboBox<>();
+    private final Label proof = Parts.text("", "soft");
     private final Button more;
     private final Button less;
     private Quantity said = Quantity.TOLD;
@@ -81,7 +87,7 @@ final class LawLeaf implements Leaf {
         this.session = session;
         law = new Choice<>(session, "From the catalogue", ScaleField.LAW.path(), session.catalogue().laws(),
                 l -> l.name() + " " + (l.scale() instanceof MixtureScale.Lambda ? "λ" : "AFR"),
-                () -> session.job().law(), l -> session.edit("law " + l.name(), j -> j.withLaw(l)));
+                () -> session.job().law(), l -> session.edit("law " + l.name(), j -> j.withLaw(l))).inTable();
         reader = new Choice<>(session, "Reader", ScaleField.READER.path(), session.catalogue().readers(), Reader::name,
                 () -> known(session.job().reader()), r -> session.edit("reader " + r.name(), j -> j.withReader(r)));
         List<Gauge> gauges = gauges(session);
@@ -108,15 +114,56 @@ final class LawLeaf implements Leaf {
         logged.setAccessibleText("What this reader shows can be logged");
         logged.setOnAction(e -> session.edit("what can be logged", j -> j.withOutputs(
                 j.outputs().with(j.outputs().atHand().withLogged(logged.isSelected())))));
+        files = new ScaleFiles(session);
+        pairs.setId("scale.pair");
+        pairs.setAccessibleText("A pair of law and reader that the shop keeps");
+        pairs.setPromptText("none kept yet");
+        pairs.setMaxWidth(Double.MAX_VALUE);
+        pairs.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(Pair pair) {
+                return pair == null ? "" : pair.title();
+            }
+
+            @Override
+            public Pair fromString(String words) {
+                throw new UnsupportedOperationException("picked, never typed");
+            }
+        });
+        pairs.setOnAction(e -> {
+            Pair picked = pairs.getValue();
+            Parts.say(proof, picked == null ? "" : files.words(picked));
+            if (picked != null) {
+                files.use(picked);
+            }
+        });
+        Parts.show(proof, false);
+        files.list(this::offer);
+        Button from = Parts.button("From a file…", "scale.files.read", () -> {
+        }, "quiet");
+        from.setOnAction(e -> Parts.browse(from, "Law, reader or pair (JSON, CSV)", files::read));
+        HBox keeping = new HBox(8, pairs, Parts.button("Keep this one", "scale.pair.keep",
+                () -> files.keep(() -> files.list(this::offer)), "quiet"));
+        HBox.setHgrow(pairs, Priority.ALWAYS);
+        HBox ways = new HBox(8, Parts.button("To files", "scale.files.write", files::write, "quiet"), from);
         HBox outputs = new HBox(8, more, less, Parts.spring(), logged);
         outputs.setAlignment(Pos.CENTER_LEFT);
         HBox.setHgrow(sheet, Priority.ALWAYS);
         HBox.setHgrow(quantity, Priority.ALWAYS);
         HBox rails = new HBox(8, Parts.line("rails, V", "field-name"), low, high, Parts.spring(), take);
         rails.setAlignment(Pos.CENTER_LEFT);
-        node = Columns.even(300, Parts.card("Output law", law, reads), Parts.stacked(
-                Parts.card("What reads it", reader, takes, outputs, gauge),
-                Parts.card("Or the law as its sheet writes it", new HBox(8, sheet, quantity), rails, understood)));
+        node = Columns.even(300,
+                Parts.stacked(Parts.card("Output law, from the catalogue", law, reads),
+                        Parts.card("Pairs that the shop keeps", keeping, proof, ways)),
+                Parts.stacked(
+                        Parts.card("What reads it", reader, takes, outputs, gauge),
+                        Parts.card("Or the law as its sheet writes it", new HBox(8, sheet, quantity), rails,
+                                understood)));
+    }
+
+    private void offer(List<Pair> kept) {
+        pairs.getItems().setAll(kept);
+        pairs.setPromptText(kept.isEmpty() ? "none kept yet" : "pick one to use it");
     }
 
     private void field(TextField field, String id, String prompt, String name) {

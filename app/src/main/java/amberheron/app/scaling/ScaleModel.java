@@ -79,7 +79,7 @@ public final class ScaleModel implements StationModel {
         Optional<Diagnosis> diagnosis = session.review().diagnosis();
         if (session.isOpen() && session.review().state(Station.SCALE) == LinkState.OUT_OF_TOLERANCE
                 && session.review().own(Station.SCALE) != LinkState.OUT_OF_TOLERANCE) {
-            return "another reader is out of tolerance";
+            return "another reader lies";
         }
         if (diagnosis.isPresent()) {
             ScaleReport.Worst worst = diagnosis.get().worst();

@@ -1,0 +1,139 @@
+package amberheron.app.scaling;
+
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.app.session.Figures;
+import amberheron.app.session.Session;
+import amberheron.core.finding.Message;
+import amberheron.core.job.Job;
+import amberheron.core.job.Pair;
+import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.Reader;
+import amberheron.core.scaling.SettingText;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import amberheron.io.TextFiles;
+import amberheron.io.UnusableInput;
+import amberheron.io.catalogue.Pairs;
+import amberheron.io.csv.LawCsv;
+import amberheron.io.json.ScaleFile;
+import amberheron.io.pack.HandOverPack;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.function.Consumer;
+
+/** Law, reader and pairs of them in files: kept for the next job, written out, read in. */
+final class ScaleFiles {
+    private final Session session;
+
+    ScaleFiles(Session session) {
+        this.session = session;
+    }
+
+    private Path folder() {
+        return session.home().resolve("pairs");
+    }
+
+    /** Looks up what the shop keeps, and gives it on the screen's thread. */
+    void list(Consumer<List<Pair>> then) {
+        Path folder = folder();
+        session.inBackground("Looking up the pairs", () -> Pairs.in(folder), kept -> {
+            then.accept(kept.pairs());
+            return kept.faults().isEmpty() ? "" : "Left out: " + String.join("; ", kept.faults());
+        });
+    }
+
+    /** Keeps the pair at hand for the next job, with its proof where it has one. */
+    void keep(Runnable then) {
+        Pair pair = Pair.of(session.review()).orElse(null);
+        if (pair == null) {
+            session.tell("Choose the law and the reader first.");
+            return;
+        }
+        Path folder = folder();
+        session.inBackground("Keeping the pair", () -> Pairs.keep(folder, pair), file -> {
+            then.run();
+            return say("%s is kept%s.", pair.title(), pair.proof() == null ? ", though not proven" : "");
+        });
+    }
+
+    /** Puts a pair to hand. */
+    void use(Pair pair) {
+        session.edit("pair " + pair.title(), pair::in);
+    }
+
+    /** What is known of a pair. */
+    String words(Pair pair) {
+        Pair.Proof proof = pair.proof();
+        return proof == null
+                ? "Never proven."
+                : Figures.text(session,
+                        Message.of(
+                                "Proven in {0} on {1}: {2} points, at worst {3}. This job's wires are others: check it here too.",
+                                Message.plain(proof.job()), Message.plain(proof.on().toString()), proof.points(),
+                                new Measure(Math.abs(proof.worst()), Dimension.MIXTURE, 4)));
+    }
+
+    /** Writes law, reader and what is typed into files of their own. */
+    void write() {
+        Job job = session.job();
+        OutputLaw law = job.law();
+        Reader reader = job.reader();
+        if (law == null || reader == null || session.review().scale().isEmpty()) {
+            session.tell("Choose the law and the reader first.");
+            return;
+        }
+        Reader told = reader.withSetting(session.review().scale().get().setting());
+        Path lists = session.home().resolve("lists");
+        String stem = HandOverPack.stem(job);
+        session.inBackground("Writing law and reader", () -> {
+            TextFiles.write(lists.resolve(stem + "-law.json"), ScaleFile.text(law));
+            TextFiles.write(lists.resolve(stem + "-law.csv"), LawCsv.write(law));
+            TextFiles.write(lists.resolve(stem + "-reader.json"), ScaleFile.text(told));
+            TextFiles.write(lists.resolve(stem + "-setting.csv"),
+                    LawCsv.write(session.review().scale().orElseThrow().setting(), told));
+            return stem;
+        }, s -> say("Law, reader and setting are in %s, as JSON and CSV.", lists));
+    }
+
+    /** Takes up what a file holds into the job that it was read for. */
+    void read(String typed) {
+        String job = session.job().id();
+        session.inBackground("Reading " + typed, () -> ScaleFile.read(Path.of(typed)), file -> {
+            if (!session.job().id().equals(job)) {
+                return say("It was read for %s, which is no longer open: read it again there.", job);
+            }
+            try {
+                return taken(file);
+            } catch (IllegalArgumentException | UnusableInput e) {
+                return String.valueOf(e.getMessage());
+            }
+        });
+    }
+
+    private String taken(ScaleFile file) {
+        return switch (file) {
+            case ScaleFile.OfPair of -> {
+                use(of.pair());
+                yield say("%s is taken.", of.pair().title());
+            }
+            case ScaleFile.OfLaw of -> {
+                session.edit("law " + of.law().name(), j -> j.withLaw(of.law()));
+                yield say("The law %s is taken.", of.law().name());
+            }
+            case ScaleFile.OfReader of -> {
+                session.edit("reader " + of.reader().name(), j -> j.withReader(of.reader()));
+                yield say("The reader %s is taken.", of.reader().name());
+            }
+            case ScaleFile.OfBoxes of -> {
+                Reader reader = session.job().reader();
+                if (reader == null) {
+                    yield "Choose the reader first, then read what it holds.";
+                }
+                Reader holding = reader.withSetting(SettingText.parse(of.typed(), reader));
+                session.edit("what the reader holds", j -> ScaleModel.holding(j, holding.setting()));
+                yield "What the reader holds is noted.";
+            }
+        };
+    }
+}
