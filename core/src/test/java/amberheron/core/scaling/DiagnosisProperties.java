@@ -66,7 +66,8 @@ class DiagnosisProperties {
                 .combine(Arbitraries.of(LAWS), Arbitraries.of(Form.values()), Arbitraries.of(true, false), bits,
                         Arbitraries.of(Readings.values()), Arbitraries.longs())
                 .as((law, form, lambda, b, readings, seed) -> new Bay(law, Laws.reader(form,
-                        lambda ? MixtureScale.lambda() : MixtureScale.afr(14.7), lambda ? 3 : 2, b), readings, seed));
+                        lambda ? MixtureScale.lambda() : MixtureScale.afr(14.7), lambda ? 3 : 2,
+                        b == null && form == Form.COUNTS ? Integer.valueOf(10) : b), readings, seed));
     }
 
     @Provide

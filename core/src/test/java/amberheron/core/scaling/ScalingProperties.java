@@ -49,7 +49,8 @@ class ScalingProperties {
                 Arbitraries.integers().between(2, 16).injectNull(0.5), Arbitraries.of(0.0, 0.7),
                 Arbitraries.of(5.0, 3.3, 10.0))
                 .as((form, scale, decimals, bits, rows, low, high) -> new Reader("any", "any", form, scale, decimals,
-                        new ReaderInput(low, high, bits), rows, null, Laws.WIDE.source()));
+                        new ReaderInput(low, high, bits == null && form == Form.COUNTS ? Integer.valueOf(12) : bits),
+                        rows, null, Laws.WIDE.source()));
     }
 
     /** Typing the setting that was found makes shown equal true within the error that was reported. */
