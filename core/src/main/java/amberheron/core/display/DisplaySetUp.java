@@ -32,7 +32,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
     /** How far above what is wanted at full load the alarm stands. */
     private static final double MARGIN = 0.08;
     /** What closed loop swings about λ 1: 0.4 with 14.7 at λ 1. */
-    private static final double SWING = 0.4 / 14.7;
+    public static final double SWING = 0.4 / 14.7;
     /** A change of gear cuts the fuel for about so long, s. */
     private static final double GEAR_CHANGE = 0.5;
     /** The reading and the alarm together are to be no later than this, s. */
@@ -74,11 +74,20 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
             Source source) {
     }
 
+    /** What an engine wants at full load, λ. */
+    public static double fullLoad(boolean boosted) {
+        return boosted ? FULL_LOAD_BOOSTED : FULL_LOAD;
+    }
+
+    /** Leaner than this at full load is too lean, λ: where an alarm stands that knows the load. */
+    public static double leanUnderLoad(boolean boosted) {
+        return fullLoad(boosted) + MARGIN;
+    }
+
     /** What to tell it. */
     public static DisplaySetUp of(Engine engine, Display display) {
-        double wanted = engine.boosted() ? FULL_LOAD_BOOSTED : FULL_LOAD;
         boolean load = Boolean.TRUE.equals(display.knowsLoad());
-        double lean = load ? wanted + MARGIN : STOP;
+        double lean = load ? leanUnderLoad(engine.boosted()) : STOP;
         Double filter = display.told().get(Told.FILTER);
         Double transport = engine.transport();
         Double late = transport == null ? null : transport + SENSOR + (filter == null ? 0 : filter);
@@ -109,7 +118,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
                             : Message.plain("Say where the pulses are taken, and from how many cylinders or teeth."),
                     FIRING));
         }
-        return new DisplaySetUp(lines, List.of(TOO_RICH, wanted + MARGIN, 1 + SWING));
+        return new DisplaySetUp(lines, List.of(TOO_RICH, leanUnderLoad(engine.boosted()), 1 + SWING));
     }
 
     private static Message leanDelay(@Nullable Double late) {

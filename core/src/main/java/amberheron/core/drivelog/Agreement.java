@@ -1,0 +1,227 @@
+package amberheron.core.drivelog;
+
+import java.util.Arrays;
+import java.util.Random;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Reader against controller over a drive: the straight line that the reader makes of what the controller shows, by robust
+ * regression over moments that stand, once the reader's lag is taken out. Intervals are by bootstrap over blocks, since
+ * neighbouring moments are alike.
+ *
+ * @param offset shown − true at λ 1, λ
+ * @param offsetLow lower end of its 95 % interval
+ * @param offsetHigh upper end
+ * @param gain what the reader makes of one λ more; null where the mixture never moved enough to tell
+ * @param gainLow lower end of its 95 % interval; null with it
+ * @param gainHigh upper end; null with it
+ * @param lag by how much the reader is late, s; null where nothing moved that could tell
+ * @param pairs moments that were compared
+ */
+public record Agreement(double offset, double offsetLow, double offsetHigh, @Nullable Double gain,
+        @Nullable Double gainLow, @Nullable Double gainHigh, @Nullable Double lag, int pairs) {
+    /** The mixture has to move this much before it says anything of the gain, λ. */
+    static final double RANGE = 0.1;
+    private static final double MOST_LAG = 3;
+    private static final double LEAST_LAG = -1;
+    /** Faster than this the mixture is on its way, λ/s. */
+    private static final double STANDS = 0.15;
+    private static final int MOST_MOMENTS = 400_000;
+    private static final int FITTED = 20_000;
+    private static final int DRAWS = 200;
+    private static final double BLOCK = 5;
+    private static final double HUBER = 1.345;
+    private static final double MAD = 1.4826;
+    /** A correlation less than this tells no lag. */
+    private static final double TELLING = 0.3;
+    private static final int FEWEST = 20;
+
+    /**
+     * Compares.
+     *
+     * @param low mixtures at or below are the controller's rail, λ
+     * @param high mixtures at or above are its other rail
+     * @return null where fewer moments than say anything can be compared
+     */
+    static @Nullable Agreement of(Drive drive, double low, double high) {
+        double step = drive.step();
+        if (step <= 0) {
+            return null;
+        }
+        OnClock clock = OnClock.of(drive, step, MOST_MOMENTS);
+        float[] told = clock.put(drive.time(), drive.controller(), 0);
+        float[] shown = clock.put(drive.time(), drive.reader(), 0);
+        Double lag = lag(told, shown, clock.step);
+        float[] late = lag == null ? shown : clock.put(drive.time(), drive.reader(), lag);
+        double[] x = new double[clock.size];
+        double[] y = new double[clock.size];
+        int[] block = new int[clock.size];
+        int n = 0;
+        int reach = Math.max(1, (int) Math.round(0.2 / clock.step));
+        for (int i = reach; i + reach < clock.size; i++) {
+            double moved = Math.abs(told[i + reach] - told[i - reach]) / (2 * reach * clock.step);
+            if (moved <= STANDS && told[i] > low && told[i] < high && late[i] > 0) {
+                x[n] = told[i] - 1;
+                y[n] = late[i] - told[i];
+                block[n++] = (int) (i * clock.step / BLOCK);
+            }
+        }
+        if (n < FEWEST) {
+            return null;
+        }
+        int by = Math.max(1, n / FITTED);
+        int few = n / by;
+        for (int i = 0; i < few; i++) {
+            x[i] = x[i * by];
+            y[i] = y[i * by];
+            block[i] = block[i * by];
+        }
+        x = Arrays.copyOf(x, few);
+        y = Arrays.copyOf(y, few);
+        double[] sorted = x.clone();
+        Arrays.sort(sorted);
+        boolean moved = sorted[(int) (0.98 * (few - 1))] - sorted[(int) (0.02 * (few - 1))] >= RANGE;
+        double[] line = huber(x, y, null, moved);
+        double[][] drawn = bootstrap(x, y, block, few, moved);
+        return new Agreement(line[0], quantile(drawn[0], 0.025), quantile(drawn[0], 0.975),
+                moved ? Double.valueOf(1 + line[1]) : null,
+                moved ? Double.valueOf(1 + quantile(drawn[1], 0.025)) : null,
+                moved ? Double.valueOf(1 + quantile(drawn[1], 0.975)) : null, lag, few);
+    }
+
+    private static double quantile(double[] values, double part) {
+        double[] sorted = values.clone();
+        Arrays.sort(sorted);
+        return sorted[(int) Math.round(part * (sorted.length - 1))];
+    }
+
+    private static double[][] bootstrap(double[] x, double[] y, int[] block, int n, boolean moved) {
+        int blocks = block[n - 1] + 1;
+        int[] from = new int[blocks + 1];
+        Arrays.fill(from, n);
+        for (int i = n - 1; i >= 0; i--) {
+            from[block[i]] = i;
+        }
+        for (int b = blocks - 1; b >= 0; b--) {
+            from[b] = Math.min(from[b], from[b + 1]);
+        }
+        // The same log has to say the same each time it is read.
+        Random random = new Random(1);
+        double[][] drawn = new double[2][DRAWS];
+        for (int d = 0; d < DRAWS; d++) {
+            double[] weight = new double[n];
+            for (int b = 0; b < blocks; b++) {
+                int drawnBlock = random.nextInt(blocks);
+                for (int i = from[drawnBlock]; i < from[drawnBlock + 1]; i++) {
+                    weight[i]++;
+                }
+            }
+            double[] line = huber(x, y, weight, moved);
+            drawn[0][d] = line[0];
+            drawn[1][d] = line[1];
+        }
+        return drawn;
+    }
+
+    /** Offset and slope of y over x that a few wild moments do not move; the slope only where x moved. */
+    private static double[] huber(double[] x, double[] y, double @Nullable [] weight, boolean sloped) {
+        int n = x.length;
+        double[] w = new double[n];
+        for (int i = 0; i < n; i++) {
+            w[i] = weight == null ? 1 : weight[i];
+        }
+        double[] line = {0, 0};
+        for (int round = 0; round < (weight == null ? 12 : 4); round++) {
+            double s = 0;
+            double sx = 0;
+            double sy = 0;
+            double sxx = 0;
+            double sxy = 0;
+            for (int i = 0; i < n; i++) {
+                s += w[i];
+                sx += w[i] * x[i];
+                sy += w[i] * y[i];
+                sxx += w[i] * x[i] * x[i];
+                sxy += w[i] * x[i] * y[i];
+            }
+            double spread = s * sxx - sx * sx;
+            if (s <= 0) {
+                return line;
+            }
+            line[1] = sloped && spread > 1e-12 ? (s * sxy - sx * sy) / spread : 0;
+            line[0] = (sy - line[1] * sx) / s;
+            double scale = HUBER * Math.max(1e-5, deviation(x, y, line));
+            for (int i = 0; i < n; i++) {
+                double off = Math.abs(y[i] - line[0] - line[1] * x[i]);
+                w[i] = (weight == null ? 1 : weight[i]) * (off <= scale ? 1 : scale / off);
+            }
+        }
+        return line;
+    }
+
+    private static double deviation(double[] x, double[] y, double[] line) {
+        int by = Math.max(1, x.length / 2000);
+        double[] off = new double[x.length / by];
+        for (int i = 0; i < off.length; i++) {
+            off[i] = Math.abs(y[i * by] - line[0] - line[1] * x[i * by]);
+        }
+        Arrays.sort(off);
+        return off.length == 0 ? 0 : MAD * off[off.length / 2];
+    }
+
+    /**
+     * How late the reader is: where the correlation of what both changed by is greatest, to a part of a moment by the
+     * parabola through its top. Changes rather than values, since both hold for long what they last said.
+     */
+    private static @Nullable Double lag(float[] told, float[] shown, double step) {
+        double[] a = changes(told, step);
+        double[] b = changes(shown, step);
+        int from = (int) Math.floor(LEAST_LAG / step);
+        int to = (int) Math.ceil(MOST_LAG / step);
+        double[] correlation = new double[to - from + 1];
+        int best = 0;
+        for (int k = from; k <= to; k++) {
+            double common = 0;
+            double first = 0;
+            double second = 0;
+            for (int i = Math.max(0, -k); i < a.length - Math.max(0, k); i++) {
+                double p = a[i];
+                double q = b[i + k];
+                if (!Double.isNaN(p) && !Double.isNaN(q)) {
+                    common += p * q;
+                    first += p * p;
+                    second += q * q;
+                }
+            }
+            correlation[k - from] = first > 0 && second > 0 ? common / Math.sqrt(first * second) : 0;
+            best = correlation[k - from] > correlation[best] ? k - from : best;
+        }
+        if (correlation[best] < TELLING || best == 0 || best == correlation.length - 1) {
+            return null;
+        }
+        double left = correlation[best - 1];
+        double right = correlation[best + 1];
+        double bend = left - 2 * correlation[best] + right;
+        double part = bend < 0 ? Math.clamp(0.5 * (left - right) / bend, -1, 1) : 0;
+        return (from + best + part) * step;
+    }
+
+    /** What a channel changed by, smoothed so that its noise does not rule; NaN where it is not known. */
+    private static double[] changes(float[] values, double step) {
+        int n = values.length;
+        int reach = Math.max(2, (int) Math.round(0.15 / step));
+        double[] out = new double[n];
+        Arrays.fill(out, Double.NaN);
+        for (int i = reach; i + reach < n; i++) {
+            double sum = 0;
+            double weights = 0;
+            for (int k = 1; k <= reach; k++) {
+                double weight = Math.sin(Math.PI * k / (reach + 1));
+                sum += weight * (values[i + k] - values[i - k]);
+                weights += weight * 2 * k;
+            }
+            out[i] = sum / (weights * step);
+        }
+        return out;
+    }
+}

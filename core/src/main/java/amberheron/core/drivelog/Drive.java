@@ -1,0 +1,59 @@
+package amberheron.core.drivelog;
+
+import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A drive as the log has it: one array for each channel, all as long as the times; NaN where nothing stood.
+ *
+ * @param time s, never falling
+ * @param controller what the controller itself showed, λ
+ * @param reader what the reader showed, λ
+ * @param engineSpeed 1/min; null where the log has none, as are the others
+ * @param speed m/s
+ * @param pressure absolute, Pa
+ * @param throttle part of full
+ * @param temperature of the coolant, K
+ * @param narrowband V
+ */
+@SuppressWarnings("ArrayRecordComponent") // ten million rows are never compared
+public record Drive(double[] time, float[] controller, float[] reader, float @Nullable [] engineSpeed,
+        float @Nullable [] speed, float @Nullable [] pressure, float @Nullable [] throttle,
+        float @Nullable [] temperature, float @Nullable [] narrowband) {
+    /** Longer without a row nothing is known of what was between, s. */
+    public static final double GAP = 1;
+
+    /** A log with its mixtures only. */
+    public static Drive of(double[] time, float[] controller, float[] reader) {
+        return new Drive(time, controller, reader, null, null, null, null, null, null);
+    }
+
+    int size() {
+        return time.length;
+    }
+
+    /** Whether the log has what the engine is asked for: pressure in the manifold, or throttle. */
+    boolean knowsLoad() {
+        return pressure != null || throttle != null;
+    }
+
+    /** The usual step from one row to the next, s. */
+    public double step() {
+        int n = Math.min(size() - 1, 20_000);
+        if (n < 1) {
+            return 0;
+        }
+        double[] steps = new double[n];
+        int found = 0;
+        // From all over the log, or a slow beginning would speak for it.
+        for (int k = 0; k < n; k++) {
+            int i = (int) ((long) k * (size() - 1) / n);
+            if (time[i + 1] > time[i]) {
+                steps[found++] = time[i + 1] - time[i];
+            }
+        }
+        double[] some = Arrays.copyOf(steps, found);
+        Arrays.sort(some);
+        return found == 0 ? 0 : some[found / 2];
+    }
+}

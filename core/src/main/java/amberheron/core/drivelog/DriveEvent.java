@@ -1,0 +1,31 @@
+package amberheron.core.drivelog;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Something in the drive that has to be acted on.
+ *
+ * @param from s of the log
+ * @param to s
+ * @param lambda the worst of it, as the controller showed
+ * @param load part of full meanwhile; null where the log does not tell
+ */
+public record DriveEvent(Kind kind, double from, double to, double lambda, @Nullable Double load) {
+    /** Kinds of it. */
+    public enum Kind {
+        LEAN("lean under load"),
+        LEAK("lean at idle and less with load: false air"),
+        LOST_SIGNAL("the reader's signal lost");
+
+        private final String words;
+
+        Kind(String words) {
+            this.words = words;
+        }
+
+        /** The trade's words. */
+        public String words() {
+            return words;
+        }
+    }
+}

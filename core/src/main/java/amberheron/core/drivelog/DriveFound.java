@@ -1,0 +1,90 @@
+package amberheron.core.drivelog;
+
+import amberheron.core.drivelog.Regime.Kind;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a drive says: how reader and controller agree, how the engine was run, and what has to be acted on.
+ *
+ * @param agreement null where too little could be compared
+ * @param lost rows in which the reader showed nothing while the controller did
+ * @param frozen rows in which it stood still while the controller moved
+ * @param regimes in the order driven
+ * @param notTold ways of running that the log cannot tell
+ * @param events in the order they came
+ */
+public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, List<Regime> regimes, Set<Kind> notTold,
+        List<DriveEvent> events) {
+    private static final double STUCK = 2;
+    private static final double MOVED = 0.03;
+
+    public DriveFound {
+        regimes = List.copyOf(regimes);
+        notTold = notTold.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(notTold));
+        events = List.copyOf(events);
+    }
+
+    /** Of a drive. */
+    public static DriveFound of(Drive drive, EngineAsked asked) {
+        List<Regime> regimes = new Regimes(drive, asked).find();
+        int lost = 0;
+        for (int i = 0; i < drive.size(); i++) {
+            lost += Events.isLost(drive, asked, i) ? 1 : 0;
+        }
+        return new DriveFound(Agreement.of(compared(drive, asked, regimes), asked.railLow(), asked.railHigh()), lost,
+                frozen(drive), regimes, Regimes.notTold(drive), new Events(drive, asked, regimes).find());
+    }
+
+    /** The drive without what says nothing: cold, fuel cut, signal lost. */
+    private static Drive compared(Drive drive, EngineAsked asked, List<Regime> regimes) {
+        float[] reader = drive.reader().clone();
+        int next = 0;
+        for (int i = 0; i < reader.length; i++) {
+            double now = drive.time()[i];
+            while (next < regimes.size() && regimes.get(next).to() < now) {
+                next++;
+            }
+            boolean silent = next < regimes.size() && now >= regimes.get(next).from()
+                    && !regimes.get(next).kind().says();
+            if (silent || Events.isLost(drive, asked, i)) {
+                reader[i] = Float.NaN;
+            }
+        }
+        return Drive.of(drive.time(), drive.controller(), reader);
+    }
+
+    private static int frozen(Drive drive) {
+        int frozen = 0;
+        int from = 0;
+        double[] t = drive.time();
+        for (int i = 1; i <= t.length; i++) {
+            if (i == t.length || drive.reader()[i] != drive.reader()[from]) {
+                if (t[i - 1] - t[from] >= STUCK) {
+                    float low = Float.POSITIVE_INFINITY;
+                    float high = Float.NEGATIVE_INFINITY;
+                    for (int k = from; k < i; k++) {
+                        low = Math.min(low, Float.isNaN(drive.controller()[k]) ? low : drive.controller()[k]);
+                        high = Math.max(high, Float.isNaN(drive.controller()[k]) ? high : drive.controller()[k]);
+                    }
+                    frozen += high - low > MOVED ? i - from : 0;
+                }
+                from = i;
+            }
+        }
+        return frozen;
+    }
+
+    /** Seconds in a way of running. */
+    public double seconds(Kind kind) {
+        return regimes.stream().filter(r -> r.kind() == kind).mapToDouble(Regime::seconds).sum();
+    }
+
+    /** Events of a kind. */
+    public List<DriveEvent> events(DriveEvent.Kind kind) {
+        return events.stream().filter(e -> e.kind() == kind).toList();
+    }
+}

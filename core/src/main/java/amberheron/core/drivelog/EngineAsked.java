@@ -1,0 +1,15 @@
+package amberheron.core.drivelog;
+
+/**
+ * What of the job the drive is judged by.
+ *
+ * @param boosted whether it has a turbine
+ * @param carburettor whether it has no closed loop to hold it at λ 1
+ * @param railLow mixtures at or below are the end of what the controller tells, λ
+ * @param railHigh mixtures at or above are the other end
+ * @param shownLow least that the reader can show, λ
+ * @param shownHigh most that it can show
+ */
+public record EngineAsked(boolean boosted, boolean carburettor, double railLow, double railHigh, double shownLow,
+        double shownHigh) {
+}

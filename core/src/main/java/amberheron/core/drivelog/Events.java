@@ -1,0 +1,141 @@
+package amberheron.core.drivelog;
+
+import amberheron.core.display.DisplaySetUp;
+import amberheron.core.drivelog.DriveEvent.Kind;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+
+/** Finds what has to be acted on, in the rows themselves: nothing is smoothed away. */
+final class Events {
+    /** Leaner for less long than a change of gear takes is none, s. */
+    private static final double LASTS = 0.3;
+    private static final double LOST = 0.5;
+    /** So much leaner than right an idle is that lets air in, λ. */
+    private static final double LEAKS = 0.04;
+    private static final double STANDARD = 101_325;
+
+    private final Drive drive;
+    private final EngineAsked asked;
+    private final List<Regime> regimes;
+
+    Events(Drive drive, EngineAsked asked, List<Regime> regimes) {
+        this.drive = drive;
+        this.asked = asked;
+        this.regimes = regimes;
+    }
+
+    List<DriveEvent> find() {
+        List<DriveEvent> found = new ArrayList<>();
+        for (Regime regime : regimes) {
+            if (regime.kind() == Regime.Kind.FULL_LOAD || regime.kind() == Regime.Kind.ACCELERATION) {
+                lean(regime, found);
+            }
+        }
+        leak().ifPresent(found::add);
+        lost(found);
+        found.sort(Comparator.comparingDouble(DriveEvent::from));
+        return List.copyOf(found);
+    }
+
+    private void lean(Regime regime, List<DriveEvent> found) {
+        double limit = regime.kind() == Regime.Kind.FULL_LOAD
+                ? DisplaySetUp.leanUnderLoad(asked.boosted())
+                : DisplaySetUp.STOP;
+        double[] t = drive.time();
+        int i = first(regime.from());
+        while (i < t.length && t[i] <= regime.to()) {
+            int from = i;
+            double worst = 0;
+            while (i < t.length && t[i] <= regime.to() && drive.controller()[i] > limit) {
+                worst = Math.max(worst, drive.controller()[i]);
+                i++;
+            }
+            if (i > from && t[i - 1] - t[from] >= LASTS) {
+                found.add(new DriveEvent(Kind.LEAN, t[from], t[i - 1], worst, load(from, i)));
+            }
+            i = Math.max(i, from + 1);
+        }
+    }
+
+    private int first(double time) {
+        int at = java.util.Arrays.binarySearch(drive.time(), time);
+        return at < 0 ? -at - 1 : at;
+    }
+
+    private @Nullable Double load(int from, int to) {
+        float[] throttle = drive.throttle();
+        float[] pressure = drive.pressure();
+        double most = Double.NaN;
+        for (int i = from; i < to; i++) {
+            double now = throttle != null ? throttle[i] : pressure != null ? pressure[i] / STANDARD : Double.NaN;
+            most = Double.isNaN(most) || now > most ? now : most;
+        }
+        return Double.isNaN(most) ? null : Double.valueOf(most);
+    }
+
+    /** Air through a hole is much of an idle's gas and little of a pull's. */
+    private java.util.Optional<DriveEvent> leak() {
+        List<Regime> idle = regimes.stream().filter(r -> r.kind() == Regime.Kind.IDLE).toList();
+        OptionalDouble idles = middle(idle);
+        OptionalDouble runs = middle(regimes.stream().filter(r -> r.kind() == Regime.Kind.CRUISE).toList());
+        if (idles.isEmpty() || idles.getAsDouble() < 1 + LEAKS
+                || (runs.isPresent() && runs.getAsDouble() - 1 > (idles.getAsDouble() - 1) / 2)) {
+            return java.util.Optional.empty();
+        }
+        return java.util.Optional.of(new DriveEvent(Kind.LEAK, idle.getFirst().from(), idle.getLast().to(),
+                idles.getAsDouble(), null));
+    }
+
+    private static OptionalDouble middle(List<Regime> regimes) {
+        double seconds = regimes.stream().mapToDouble(Regime::seconds).sum();
+        return seconds <= 0
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(regimes.stream().mapToDouble(r -> r.lambda() * r.seconds()).sum() / seconds);
+    }
+
+    private void lost(List<DriveEvent> found) {
+        double[] t = drive.time();
+        int i = 0;
+        while (i < t.length) {
+            int from = i;
+            while (i < t.length && isLost(drive, asked, i)) {
+                i++;
+            }
+            if (i > from && t[i - 1] - t[from] >= LOST) {
+                found.add(new DriveEvent(Kind.LOST_SIGNAL, t[from], t[i - 1], drive.controller()[from], null));
+            }
+            i = Math.max(i, from + 1);
+        }
+    }
+
+    /** Whether the reader shows nothing, or an end of what it can show, while the controller shows a mixture far from that. */
+    static boolean isLost(Drive drive, EngineAsked asked, int i) {
+        float told = drive.controller()[i];
+        float shown = drive.reader()[i];
+        if (Float.isNaN(told) || told <= asked.railLow() || told >= asked.railHigh()) {
+            return false;
+        }
+        if (Float.isNaN(shown)) {
+            // Channels of different rates leave holes; only what stays away is lost.
+            return missing(drive, i);
+        }
+        double end = 0.004;
+        return (shown <= asked.shownLow() + end || shown >= asked.shownHigh() - end) && Math.abs(shown - told) > 0.1;
+    }
+
+    private static boolean missing(Drive drive, int i) {
+        double[] t = drive.time();
+        int a = i;
+        while (a > 0 && Float.isNaN(drive.reader()[a]) && t[i] - t[a] < Drive.GAP) {
+            a--;
+        }
+        int b = i;
+        while (b < t.length - 1 && Float.isNaN(drive.reader()[b]) && t[b] - t[i] < Drive.GAP) {
+            b++;
+        }
+        return t[b] - t[a] >= LOST;
+    }
+}

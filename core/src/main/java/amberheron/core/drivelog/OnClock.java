@@ -1,0 +1,59 @@
+package amberheron.core.drivelog;
+
+import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A drive's channels on one even clock. Between rows a value is taken straight from the one to the next; where for longer
+ * than {@link Drive#GAP} nothing stood, nothing stands here either.
+ */
+final class OnClock {
+    final double start;
+    final double step;
+    final int size;
+
+    OnClock(double start, double step, int size) {
+        this.start = start;
+        this.step = step;
+        this.size = size;
+    }
+
+    /** Of a drive, at most so many moments. */
+    static OnClock of(Drive drive, double step, int most) {
+        double[] t = drive.time();
+        double span = t.length == 0 ? 0 : t[t.length - 1] - t[0];
+        double used = Math.max(step, span / most);
+        return new OnClock(t.length == 0 ? 0 : t[0], used, t.length == 0 ? 0 : (int) (span / used) + 1);
+    }
+
+    double at(int i) {
+        return start + i * step;
+    }
+
+    /** A channel on this clock, shifted: what it will say so much later. */
+    float[] put(double[] time, float @Nullable [] values, double later) {
+        float[] out = new float[size];
+        Arrays.fill(out, Float.NaN);
+        if (values == null) {
+            return out;
+        }
+        int next = 0;
+        int before = -1;
+        for (int i = 0; i < size; i++) {
+            double now = at(i) + later;
+            while (next < time.length && (time[next] < now || Float.isNaN(values[next]))) {
+                if (!Float.isNaN(values[next])) {
+                    before = next;
+                }
+                next++;
+            }
+            if (next < time.length && time[next] == now) {
+                out[i] = values[next];
+            } else if (before >= 0 && next < time.length && time[next] - time[before] <= Drive.GAP) {
+                double part = (now - time[before]) / (time[next] - time[before]);
+                out[i] = (float) (values[before] + part * (values[next] - values[before]));
+            }
+        }
+        return out;
+    }
+}

@@ -1,0 +1,320 @@
+package amberheron.io.log;
+
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.core.drivelog.ColumnFacts;
+import amberheron.io.TextFiles;
+import amberheron.io.UnusableInput;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.OutputStreamWriter;
+import java.io.Reader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Deque;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.function.DoubleConsumer;
+
+/** A log in a file: its shape, samples of its rows, and its columns, read in pieces on several threads. */
+public final class LogFile {
+    private static final int PIECE = 4 << 20;
+    private static final int BEGINNING = 256 << 10;
+    private static final int SAMPLE = 64 << 10;
+    private static final int SAMPLES = 6;
+    private static final int MOST_FAULTS = 20;
+    private static final double HALF_A_DAY = 43_200;
+    private static final double DAY = 86_400;
+
+    private final Path path;
+    private final LogShape shape;
+    private final List<List<String>> sample;
+
+    private LogFile(Path path, LogShape shape, List<List<String>> sample) {
+        this.path = path;
+        this.shape = shape;
+        this.sample = sample;
+    }
+
+    /**
+     * Finds out how a log is written, and takes rows from several places of it.
+     *
+     * @throws UnusableInput when it cannot be read or holds no rows of numbers
+     */
+    public static LogFile of(Path path) {
+        String name = TextFiles.name(path);
+        try (InputStream in = Files.newInputStream(path)) {
+            byte[] beginning = in.readNBytes(BEGINNING);
+            if (beginning.length == 0) {
+                throw new UnusableInput(name, "", "is empty, expected a header and rows");
+            }
+            LogShape shape = LogShape.of(name, beginning);
+            return new LogFile(path, shape, sample(path, shape, beginning));
+        } catch (IOException e) {
+            throw new UnusableInput(name, "", TextFiles.reason(e));
+        }
+    }
+
+    private static List<List<String>> sample(Path path, LogShape shape, byte[] beginning) throws IOException {
+        List<List<String>> rows = new ArrayList<>();
+        String text = new String(beginning, shape.charset());
+        rows(text.lines().skip(shape.firstLine() - 1L).toList(), shape, rows);
+        long size = Files.size(path);
+        boolean wide = shape.charset().name().startsWith("UTF-16");
+        for (int i = 1; i < SAMPLES && size > 4L * BEGINNING && !wide; i++) {
+            try (InputStream in = Files.newInputStream(path)) {
+                in.skipNBytes(size * i / SAMPLES);
+                List<String> lines = new String(in.readNBytes(SAMPLE), shape.charset()).lines().toList();
+                rows(lines.subList(Math.min(1, lines.size()), Math.max(1, lines.size() - 1)), shape, rows);
+            }
+        }
+        return List.copyOf(rows);
+    }
+
+    private static void rows(List<String> lines, LogShape shape, List<List<String>> into) {
+        lines.stream().filter(l -> !LogShape.comment(l)).map(l -> LogShape.row(l, shape.separator()))
+                .filter(r -> Math.abs(r.size() - shape.names().size()) <= 1).forEach(into::add);
+    }
+
+    /** How it is written. */
+    public LogShape shape() {
+        return shape;
+    }
+
+    /** Its name without folders. */
+    public String name() {
+        return TextFiles.name(path);
+    }
+
+    /** What is known of its columns from rows of several places. */
+    public List<ColumnFacts> columns() {
+        List<ColumnFacts> facts = new ArrayList<>();
+        for (int c = 0; c < shape.names().size(); c++) {
+            int at = c;
+            List<String> fields = sample.stream().filter(r -> at < r.size()).map(r -> r.get(at).strip())
+                    .filter(f -> !f.isEmpty()).toList();
+            boolean clock = !fields.isEmpty() && fields.stream().limit(50)
+                    .allMatch(f -> LogShape.CLOCK.matcher(f).matches());
+            double[] values = fields.stream().mapToDouble(f -> number(f, shape.decimalComma()))
+                    .filter(Double::isFinite).toArray();
+            facts.add(new ColumnFacts(c, shape.names().get(c), shape.units().get(c), clock, values, fields.size()));
+        }
+        return facts;
+    }
+
+    private static double number(String field, boolean comma) {
+        try {
+            return Double.parseDouble(comma ? field.replace(',', '.') : field);
+        } catch (NumberFormatException e) {
+            return Double.NaN;
+        }
+    }
+
+    /**
+     * Reads columns. Good rows are kept, each bad one is counted, and the first are said. Interrupting the thread stops it.
+     *
+     * @param timeFactor seconds in one of the time column's numbers; of no weight for a time of the clock
+     * @param progress is told how far it is, 0 to 1; may throw to stop
+     * @throws UnusableInput when it cannot be read, or was stopped
+     */
+    public LogColumns read(int timeColumn, double timeFactor, int[] columns, DoubleConsumer progress) {
+        RowParser parser = new RowParser(shape, timeColumn, timeFactor, columns);
+        MessageDigest digest = sha256();
+        Collected all = new Collected(columns.length);
+        // What is read ahead is bounded, or a slow parser would have the whole file in memory.
+        int ahead = Math.max(2, Runtime.getRuntime().availableProcessors());
+        Deque<Future<RowParser.Chunk>> waiting = new ArrayDeque<>();
+        boolean wide = shape.charset().name().startsWith("UTF-16");
+        try (ExecutorService workers = Executors.newFixedThreadPool(ahead, Thread.ofPlatform().daemon().factory());
+                InputStream raw = Files.newInputStream(path);
+                InputStream in = wide ? new Narrowed(raw, shape, digest) : raw) {
+            long size = Math.max(1, Files.size(path));
+            long done = 0;
+            byte[] rest = new byte[0];
+            boolean first = true;
+            try {
+                while (true) {
+                    byte[] piece = Arrays.copyOf(rest, rest.length + PIECE);
+                    int more = in.readNBytes(piece, rest.length, PIECE);
+                    if (!wide && more > 0) {
+                        digest.update(piece, rest.length, more);
+                    }
+                    int end = rest.length + more;
+                    boolean last = more < PIECE;
+                    int cut = last ? end : lastLine(piece, end);
+                    if (Thread.currentThread().isInterrupted()) {
+                        throw new UnusableInput(name(), "", "stopped before the end");
+                    }
+                    rest = Arrays.copyOfRange(piece, cut, end);
+                    int from = first ? skipped(piece, cut) : 0;
+                    first = false;
+                    waiting.addLast(workers.submit(() -> parser.parse(piece, cut, from)));
+                    if (waiting.size() > ahead) {
+                        all.add(waiting.removeFirst().get(), shape);
+                    }
+                    done += more;
+                    progress.accept(Math.min(1, (double) done / size));
+                    if (last) {
+                        break;
+                    }
+                }
+                while (!waiting.isEmpty()) {
+                    all.add(waiting.removeFirst().get(), shape);
+                }
+            } finally {
+                workers.shutdownNow();
+            }
+        } catch (IOException e) {
+            throw new UnusableInput(name(), "", TextFiles.reason(e));
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new UnusableInput(name(), "", "stopped before the end");
+        } catch (ExecutionException e) {
+            throw new IllegalStateException(e.getCause());
+        }
+        return all.columns(HexFormat.of().formatHex(digest.digest()));
+    }
+
+    private static MessageDigest sha256() {
+        try {
+            return MessageDigest.getInstance("SHA-256");
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static int lastLine(byte[] bytes, int end) {
+        int at = end;
+        while (at > 0 && bytes[at - 1] != '\n') {
+            at--;
+        }
+        return at == 0 ? end : at;
+    }
+
+    /** Where the first row of numbers begins. */
+    private int skipped(byte[] bytes, int end) {
+        int line = 1;
+        int at = 0;
+        while (at < end && line < shape.firstLine()) {
+            if (bytes[at++] == '\n') {
+                line++;
+            }
+        }
+        return at;
+    }
+
+    /** Text of two bytes a character, handed on as UTF-8; the sum is that of the file. */
+    private static final class Narrowed extends InputStream {
+        private final Reader reader;
+        private byte[] ready = new byte[0];
+        private int at;
+
+        Narrowed(InputStream raw, LogShape shape, MessageDigest digest) {
+            reader = new InputStreamReader(new java.security.DigestInputStream(raw, digest), shape.charset());
+        }
+
+        @Override
+        public int read() throws IOException {
+            byte[] one = new byte[1];
+            return read(one, 0, 1) < 0 ? -1 : one[0] & 0xff;
+        }
+
+        @Override
+        public int read(byte[] into, int offset, int length) throws IOException {
+            if (at == ready.length) {
+                char[] some = new char[1 << 16];
+                int n = reader.read(some);
+                if (n < 0) {
+                    return -1;
+                }
+                ByteArrayOutputStream out = new ByteArrayOutputStream();
+                try (OutputStreamWriter writer = new OutputStreamWriter(out, StandardCharsets.UTF_8)) {
+                    writer.write(some, 0, n);
+                }
+                ready = out.toByteArray();
+                at = 0;
+            }
+            int n = Math.min(length, ready.length - at);
+            System.arraycopy(ready, at, into, offset, n);
+            at += n;
+            return n;
+        }
+
+        @Override
+        public void close() throws IOException {
+            reader.close();
+        }
+    }
+
+    /** The pieces put one behind the other, times that fall left out. */
+    private static final class Collected {
+        private double[] time = new double[1 << 16];
+        private final List<float[]> columns = new ArrayList<>();
+        private int rows;
+        private int leftOut;
+        private long lines;
+        private double day;
+        private final List<String> faults = new ArrayList<>();
+
+        Collected(int wanted) {
+            for (int i = 0; i < wanted; i++) {
+                columns.add(new float[time.length]);
+            }
+        }
+
+        void add(RowParser.Chunk chunk, LogShape shape) {
+            if (rows + chunk.rows > time.length) {
+                int more = Math.max(rows + chunk.rows, (int) Math.min(Integer.MAX_VALUE - 16L, time.length * 3L / 2));
+                time = Arrays.copyOf(time, more);
+                columns.replaceAll(c -> Arrays.copyOf(c, more));
+            }
+            long before = lines + shape.firstLine();
+            for (RowParser.Fault fault : chunk.faults) {
+                if (faults.size() < MOST_FAULTS) {
+                    faults.add(say("line %d: %s", before + fault.line(), fault.why()));
+                }
+            }
+            leftOut += chunk.leftOut;
+            for (int i = 0; i < chunk.rows; i++) {
+                double now = chunk.time[i] + day;
+                double last = rows == 0 ? Double.NEGATIVE_INFINITY : time[rows - 1];
+                if (last - now > HALF_A_DAY && last - now < DAY) {
+                    // Past midnight the clock begins anew.
+                    day += DAY;
+                    now += DAY;
+                }
+                if (now < last) {
+                    leftOut++;
+                    if (faults.size() < MOST_FAULTS) {
+                        faults.add(
+                                say("after %.3f s: found the time %.3f s, expected times that do not fall", last, now));
+                    }
+                    continue;
+                }
+                time[rows] = now;
+                for (int c = 0; c < columns.size(); c++) {
+                    columns.get(c)[rows] = chunk.columns[c][i];
+                }
+                rows++;
+            }
+            lines += chunk.lines;
+        }
+
+        LogColumns columns(String digest) {
+            return new LogColumns(Arrays.copyOf(time, rows), columns.stream().map(c -> Arrays.copyOf(c, rows)).toList(),
+                    rows, leftOut, List.copyOf(faults), digest);
+        }
+    }
+}
