@@ -11,6 +11,7 @@ import static org.assertj.core.api.Assertions.fail;
 import amberheron.bench.ScpiMeter;
 import amberheron.core.finding.Finding;
 import amberheron.core.harness.WireColour;
+import amberheron.core.finding.Origin;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.JobSummary;
@@ -35,7 +36,7 @@ import amberheron.io.UnusableInput;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.csv.ChartCsv;
 import amberheron.io.csv.CheckPointCsv;
-import amberheron.io.csv.LogCsv;
+import amberheron.io.log.DriveLog;
 import amberheron.io.json.FuelJson;
 import amberheron.io.json.JobDocument;
 import amberheron.io.json.LawJson;
@@ -91,9 +92,9 @@ class FuzzTest {
         all.put("streams.json", this::catalogue);
         all.put("log.csv", file -> {
             Catalogue catalogue = Catalogue.shipped();
-            sound(LogCsv.read(file, catalogue.laws().getFirst().scale(), catalogue.readers().getFirst().scale())
-                    .samples()
-                    .toString());
+            Job job = Job.empty("F").withLaw(catalogue.laws().getFirst()).withReader(catalogue.readers().getFirst());
+            sound(DriveLog.read(job, file, Map.of(), part -> {
+            }).proving(job, Origin.UNRECORDED).toString());
         });
         return all;
     }

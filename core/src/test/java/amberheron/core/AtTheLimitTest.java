@@ -48,14 +48,14 @@ class AtTheLimitTest {
     void ofADrive(String check, double bias, double spread, double worst, double gain, double seconds, int samples,
             Verdict verdict) {
         LogComparison log = new LogComparison(samples, seconds, bias, spread, worst, 1, 0.9, 1.1, gain, List.of());
-        assertThat(verdict(LogRules.judge(log, TOLERANCE, MADE_UP), check)).isEqualTo(verdict);
+        assertThat(verdict(LogRules.judge(log, null, TOLERANCE, MADE_UP, false), check)).isEqualTo(verdict);
     }
 
     @ParameterizedTest
     @CsvSource({"1.0, 1.1, PASS", "1.0, 1.099, UNKNOWN", ", 1.1, UNKNOWN", "0.9, , UNKNOWN"})
     void ofTheMixtureADriveWentThrough(@Nullable Double richest, @Nullable Double leanest, Verdict verdict) {
         LogComparison log = new LogComparison(100, 60, 0, 0, 0, 1, richest, leanest, 1.0, List.of());
-        assertThat(verdict(LogRules.judge(log, TOLERANCE, MADE_UP), "gain")).isEqualTo(verdict);
+        assertThat(verdict(LogRules.judge(log, null, TOLERANCE, MADE_UP, false), "gain")).isEqualTo(verdict);
     }
 
     private static FreeAirCheck air(ControllerSheet controller, @Nullable Double oxygen, @Nullable Double lambda,

@@ -3,6 +3,7 @@ package amberheron.core;
 import static amberheron.core.units.Phrase.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import amberheron.core.drivelog.Drive;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.LogRules;
 import amberheron.core.drivelog.Sample;
@@ -388,20 +389,20 @@ class RulesSayTest {
     }
 
     static LogComparison log(int rows, double seconds, double gain, double bias, double noise, double range) {
-        return LogComparison.of(IntStream.range(0, rows).mapToObj(i -> {
+        return LogComparison.of(Drive.of(IntStream.range(0, rows).mapToObj(i -> {
             double lambda = 1 + range * Math.sin(i / 5.0);
             return new Sample(i * seconds / rows, lambda,
                     1 + gain * (lambda - 1) + bias + (i % 2 == 0 ? noise : -noise));
-        }).toList());
+        }).toList()));
     }
 
     private void driven(String title, LogComparison log) {
-        changed(title, LogRules.judge(log, Tolerance.LAMBDA, Tolerance.SOURCE));
+        changed(title, LogRules.judge(log, null, Tolerance.LAMBDA, Tolerance.SOURCE, false));
     }
 
     private void proveStation() {
         base("Prove, all sound",
-                LogRules.judge(log(600, 120, 1, 0.001, 0.002, 0.2), Tolerance.LAMBDA, Tolerance.SOURCE));
+                LogRules.judge(log(600, 120, 1, 0.001, 0.002, 0.2), null, Tolerance.LAMBDA, Tolerance.SOURCE, false));
         driven("lean", log(600, 120, 1, 0.01, 0.002, 0.2));
         driven("rich", log(600, 120, 1, -0.01, 0.002, 0.2));
         driven("noisy", log(600, 120, 1, 0, 0.03, 0.2));

@@ -7,13 +7,14 @@ import java.util.stream.Collectors;
 import amberheron.core.finding.Check;
 import static amberheron.core.units.Phrase.say;
 
-import amberheron.app.drivelog.ProveModel;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.harness.Chart;
 import amberheron.core.harness.Device;
 import amberheron.core.harness.WireColour;
 import amberheron.core.harness.Work;
+import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.Regime;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.LinkState;
@@ -27,7 +28,7 @@ import amberheron.io.UnusableInput;
 import amberheron.io.book.JobBook;
 import amberheron.io.book.ShopHabits;
 import amberheron.io.catalogue.Catalogue;
-import amberheron.io.csv.LogCsv;
+import amberheron.io.log.DriveLog;
 import amberheron.io.json.JobDocument;
 import amberheron.io.json.ResultJson;
 import amberheron.io.pack.HandOverPack;
@@ -38,6 +39,8 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Objects;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
@@ -58,7 +61,7 @@ final class JobCommands {
         @Parameters(index = "0", paramLabel = "JOB", description = "job document (.json)")
         private Path job = Path.of("");
         @Option(names = "--json", description = "one JSON document on standard output")
-        private boolean json;
+        boolean json;
         @Spec
         @SuppressWarnings("NullAway.Init") // set by picocli
         private CommandSpec spec;
@@ -245,19 +248,40 @@ final class JobCommands {
             super(surroundings);
         }
 
-        @Parameters(index = "1", paramLabel = "LOG.csv", description = "columns time, controller, reader")
+        @Parameters(index = "1", paramLabel = "LOG.csv", description = "a log of any make; its columns are recognised")
         private Path log = Path.of("");
+        @Option(names = "--map", paramLabel = "CHANNEL=COL,…", description = "what columns are, by name or number, such as time=1,controller=AFR")
+        private String map = "";
 
         @Override
         public Integer call() {
             Job job = document().job();
-            LogCsv.Log read = ProveModel.read(job, log);
+            DriveLog read = DriveLog.read(job, log, map.isBlank() ? Map.of() : DriveLog.map(map), part -> {
+            });
             read.faults().forEach(f -> err().println("heron: left out: " + f));
-            if (read.skipped() > read.faults().size()) {
-                err().printf(Locale.ROOT, "heron: left out: %d rows in all%n", read.skipped());
+            if (read.leftOut() > read.faults().size()) {
+                err().printf(Locale.ROOT, "heron: left out: %d rows in all%n", read.leftOut());
             }
-            Job proven = job.withProving(ProveModel.proving(read, Origin.UNRECORDED));
-            return report(proven, review(proven).findings(Station.PROVE), "");
+            Job proven = job.withProving(read.proving(job, Origin.UNRECORDED));
+            JobReview review = review(proven);
+            List<Finding> findings = review.findings(Station.PROVE);
+            if (json) {
+                out().print(ResultJson.prove(review, read));
+                out().flush();
+                return exit(findings);
+            }
+            read.recognition().uses().forEach(u -> out().printf(Locale.ROOT, "  %-12s %-24s %s (%s)%n",
+                    u.channel().key(), u.name(), u.quantity(), u.because()));
+            DriveFound found = Objects.requireNonNull(Objects.requireNonNull(proven.proving()).found());
+            for (Regime.Kind kind : Regime.Kind.values()) {
+                out().printf(Locale.ROOT, "  %-18s %s%n", kind.words(), found.notTold().contains(kind)
+                        ? "cannot be told: a channel is missing"
+                        : say("%.0f s", found.seconds(kind)));
+            }
+            review.onTheRoad().filter(d -> !d.withinTolerance()).ifPresent(d -> out().printf(Locale.ROOT,
+                    "Which link: %s (%.0f %%). %s%n", d.best().fault().title(), 100 * d.best().probability(),
+                    d.best().fault().remedy()));
+            return report(proven, findings, "");
         }
     }
 

@@ -13,7 +13,6 @@ import java.util.function.UnaryOperator;
 import java.time.temporal.ChronoUnit;
 import static amberheron.core.units.Phrase.say;
 
-import amberheron.app.drivelog.ProveModel;
 import amberheron.bench.AirFault;
 import amberheron.bench.AirTrial;
 import amberheron.bench.SimulatedBench;
@@ -68,12 +67,15 @@ import amberheron.io.UnusableInput;
 import amberheron.io.book.JobBook;
 import amberheron.io.book.ShopHabits;
 import amberheron.io.catalogue.Catalogue;
+import amberheron.io.log.DriveLog;
 import amberheron.io.json.JobDocument;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -219,7 +221,8 @@ public final class DemoBook {
         job = withPoints(job, today.minusDays(8), setting, new double[]{0.25, 2.75, 4.75}, 1.5, 4.25);
         Path log = home.resolve("logs").resolve("SB-014-drive.csv");
         write(log, driveLog(new SignalChain(law, WireEffect.NONE, reader, setting), 300));
-        job = job.withProving(ProveModel.proving(ProveModel.read(job, log), simulated(today.minusDays(7))))
+        job = job.withProving(DriveLog.read(job, log, Map.of(), part -> {
+        }).proving(job, simulated(today.minusDays(7))))
                 .withDisplay(Display.UNTOLD.withPickUp(PickUp.ONE_COIL).withKnowsLoad(true)
                         .withDimmer(Display.Dimmer.LAMPS).withTold(Told.LEAN, 0.86).withTold(Told.LEAN_DELAY, 0.5)
                         .withTold(Told.RICH, 0.70).withTold(Told.RICH_DELAY, 5.0).withTold(Told.FILTER, 0.2)

@@ -17,16 +17,13 @@ import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.app.scaling.OutputSwitch;
-import amberheron.core.drivelog.LogComparison;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.job.Job;
 import amberheron.core.job.Output;
 import amberheron.core.job.Station;
-import amberheron.core.mixture.MixtureScale;
-import amberheron.core.scaling.OutputLaw;
-import amberheron.core.scaling.Reader;
-import amberheron.io.csv.LogCsv;
+import amberheron.core.drivelog.LogChannel;
+import amberheron.io.log.DriveLog;
 import amberheron.app.session.ControllerDesk;
 import amberheron.io.csv.StreamRecorder;
 import amberheron.io.pack.HandOverPack;
@@ -35,6 +32,7 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** What the Prove station says. */
@@ -74,44 +72,34 @@ public final class ProveModel implements StationModel {
         }
     }
 
-    private record Taken(LogCsv.Log log, Output.Proving proving) {
+    private record Taken(DriveLog log, Output.Proving proving) {
     }
 
     /** Reads and compares a log off the screen's thread, and keeps what it says with the job it was read for. */
     static void take(Session session, String typed) {
         Job job = session.job();
         Origin origin = session.typed();
-        session.inBackground("Reading the log", () -> {
+        session.inBackground("Reading the log", progress -> {
             try {
-                LogCsv.Log log = read(job, Path.of(typed.strip()));
-                return new Taken(log, proving(log, origin));
+                DriveLog log = DriveLog.read(job, Path.of(typed.strip()), Map.of(), progress::at);
+                return new Taken(log, log.proving(job, origin));
             } catch (InvalidPathException e) {
                 throw new UnusableInput(typed, "", "is not a path, expected one such as /logs/drive.csv");
             }
         }, taken -> {
-            LogCsv.Log log = taken.log();
+            DriveLog log = taken.log();
             if (!session.job().id().equals(job.id())) {
                 return say("%s was read for %s, which is no longer open: read it again there.", log.file(), job.id());
             }
             session.edit("log " + log.file(), j -> j.withProving(taken.proving()));
-            return log.skipped() == 0
-                    ? ""
-                    : say("%d rows could not be used and were left out; the first: %s", log.skipped(),
+            String columns = String.join("; ", log.recognition().uses().stream()
+                    .filter(u -> u.channel() == LogChannel.CONTROLLER || u.channel() == LogChannel.READER)
+                    .map(u -> say("“%s” is %s in %s", u.name(), u.channel().words(), u.quantity())).toList()) + ".";
+            return log.leftOut() == 0
+                    ? columns
+                    : say("%s %d rows could not be used and were left out; the first: %s", columns, log.leftOut(),
                             log.faults().getFirst());
         });
-    }
-
-    /** Reads a log in the quantities of the job's law and reader; slow for a long one, so never on the screen's thread. */
-    public static LogCsv.Log read(Job job, Path file) {
-        OutputLaw law = job.law();
-        Reader reader = job.reader();
-        return LogCsv.read(file, law == null ? MixtureScale.lambda() : law.scale(),
-                reader == null ? MixtureScale.lambda() : reader.scale());
-    }
-
-    /** The log compared, as it is kept with the job. */
-    public static Output.Proving proving(LogCsv.Log log, Origin origin) {
-        return new Output.Proving(log.file(), log.digest(), origin, LogComparison.of(log.samples()));
     }
 
     @Override

@@ -483,8 +483,15 @@ public final class Session implements AutoCloseable {
      * @param then takes what came of it, on the screen's thread, and gives what to say
      */
     public <T> void inBackground(String what, Supplier<T> work, Function<T, String> then) {
+        inBackground(what, progress -> work.get(), then);
+    }
+
+    /**
+     * The same for work that says how far it is, and can be stopped.
+     */
+    public <T> void inBackground(String what, Function<Tasks.Progress, T> work, Function<T, String> then) {
         tell(what + "…");
-        tasks.start(what, progress -> work.get(), result -> tell(then.apply(result)),
+        tasks.start(what, work, result -> tell(then.apply(result)),
                 why -> tell(what + " failed: " + why));
     }
 

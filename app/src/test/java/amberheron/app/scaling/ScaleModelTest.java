@@ -8,6 +8,7 @@ import amberheron.app.Demo;
 import amberheron.app.drivelog.ProveModel;
 import amberheron.app.session.Advice;
 import amberheron.app.session.Session;
+import amberheron.core.drivelog.Drive;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
 import amberheron.core.job.Job;
@@ -168,7 +169,8 @@ class ScaleModelTest {
             off.add(new Sample(i, 1, 1.02));
         }
         session().edit("log",
-                j -> j.withProving(new Output.Proving("x.csv", "00", session().typed(), LogComparison.of(off))));
+                j -> j.withProving(
+                        new Output.Proving("x.csv", "00", session().typed(), LogComparison.of(Drive.of(off)), null)));
         ProveModel prove = new ProveModel();
         Advice advice = prove.advice(session());
         assertThat(advice.next().metric()).startsWith("Go back to Scale");

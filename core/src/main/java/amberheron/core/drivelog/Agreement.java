@@ -1,7 +1,10 @@
 package amberheron.core.drivelog;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Random;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -17,9 +20,27 @@ import org.jspecify.annotations.Nullable;
  * @param gainHigh upper end; null with it
  * @param lag by how much the reader is late, s; null where nothing moved that could tell
  * @param pairs moments that were compared
+ * @param bins what the reader made of each part of the mixtures that were driven, λ rising
  */
 public record Agreement(double offset, double offsetLow, double offsetHigh, @Nullable Double gain,
-        @Nullable Double gainLow, @Nullable Double gainHigh, @Nullable Double lag, int pairs) {
+        @Nullable Double gainLow, @Nullable Double gainHigh, @Nullable Double lag, int pairs, List<Bin> bins) {
+    /**
+     * A part of the mixtures.
+     *
+     * @param told mean of what the controller showed, λ
+     * @param shown middle of what the reader made of it, λ
+     * @param moments that were compared
+     */
+    public record Bin(double told, double shown, int moments) {
+    }
+
+    private static final double BIN = 0.04;
+    private static final int ENOUGH = 10;
+
+    public Agreement {
+        bins = List.copyOf(bins);
+    }
+
     /** The mixture has to move this much before it says anything of the gain, λ. */
     static final double RANGE = 0.1;
     private static final double MOST_LAG = 3;
@@ -86,7 +107,18 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         return new Agreement(line[0], quantile(drawn[0], 0.025), quantile(drawn[0], 0.975),
                 moved ? Double.valueOf(1 + line[1]) : null,
                 moved ? Double.valueOf(1 + quantile(drawn[1], 0.025)) : null,
-                moved ? Double.valueOf(1 + quantile(drawn[1], 0.975)) : null, lag, few);
+                moved ? Double.valueOf(1 + quantile(drawn[1], 0.975)) : null, lag, few, bins(x, y));
+    }
+
+    private static List<Bin> bins(double[] x, double[] y) {
+        TreeMap<Integer, List<Integer>> parts = new TreeMap<>();
+        for (int i = 0; i < x.length; i++) {
+            parts.computeIfAbsent((int) Math.floor(x[i] / BIN), k -> new ArrayList<>()).add(i);
+        }
+        return parts.values().stream().filter(p -> p.size() >= ENOUGH).map(p -> {
+            double told = 1 + p.stream().mapToDouble(i -> x[i]).average().orElseThrow();
+            return new Bin(told, told + quantile(p.stream().mapToDouble(i -> y[i]).toArray(), 0.5), p.size());
+        }).toList();
     }
 
     private static double quantile(double[] values, double part) {

@@ -34,15 +34,19 @@ public record ColumnFacts(int index, String name, String unit, boolean clock, do
         return quantile(0.05) >= low && quantile(0.95) <= high;
     }
 
-    /** Whether it only rises, but for the places where the sample jumps. */
-    boolean rises() {
+    /**
+     * Whether it only rises, but for so many places: where the sample jumps, or a row is bad.
+     *
+     * @param but part of the sample that may fall
+     */
+    boolean rises(double but) {
         int falls = 0;
         int rises = 0;
         for (int i = 1; i < values.length; i++) {
             falls += values[i] < values[i - 1] ? 1 : 0;
             rises += values[i] > values[i - 1] ? 1 : 0;
         }
-        return rises > 1 && falls <= values.length / 200;
+        return rises > 1 && falls <= Math.max(2, but * values.length);
     }
 
     /** The usual step from one number to the next. */

@@ -1,6 +1,7 @@
 package amberheron.core.drivelog;
 
 import java.util.Arrays;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -26,6 +27,18 @@ public record Drive(double[] time, float[] controller, float[] reader, float @Nu
     /** A log with its mixtures only. */
     public static Drive of(double[] time, float[] controller, float[] reader) {
         return new Drive(time, controller, reader, null, null, null, null, null, null);
+    }
+
+    /** A log with its mixtures only, from moments. */
+    public static Drive of(List<Sample> log) {
+        double[] time = log.stream().mapToDouble(Sample::time).toArray();
+        float[] controller = new float[time.length];
+        float[] reader = new float[time.length];
+        for (int i = 0; i < time.length; i++) {
+            controller[i] = (float) log.get(i).controller();
+            reader[i] = (float) log.get(i).reader();
+        }
+        return of(time, controller, reader);
     }
 
     int size() {

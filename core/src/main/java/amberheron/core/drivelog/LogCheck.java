@@ -8,7 +8,12 @@ public enum LogCheck implements CheckId {
     SPREAD("spread"),
     WORST("worst"),
     LENGTH("length"),
-    GAIN("gain");
+    GAIN("gain"),
+    LAG("lag"),
+    LOST("lost"),
+    FROZEN("frozen"),
+    LEAN("lean-under-load"),
+    LEAK("false-air");
 
     private final String key;
 

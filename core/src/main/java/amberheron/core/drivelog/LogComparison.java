@@ -1,10 +1,11 @@
 package amberheron.core.drivelog;
 
-import java.util.DoubleSummaryStatistics;
 import org.jspecify.annotations.Nullable;
 import amberheron.core.units.Sane;
 
 import java.util.ArrayList;
+import org.hipparchus.stat.descriptive.StreamingStatistics;
+import org.hipparchus.stat.regression.SimpleRegression;
 import java.util.List;
 
 /**
@@ -33,35 +34,90 @@ public record LogComparison(int samples, double duration, double bias, double sp
     }
 
     private static final int STRETCHES = 200;
+    /** No mixture of the road is more, λ. */
+    private static final double MOST = 20;
 
     /**
-     * Compares.
+     * Of a drive: the rows in which both channels show a mixture.
      *
-     * @param log one sample or more, times rising
+     * @throws IllegalArgumentException when there are none
      */
-    public static LogComparison of(List<Sample> log) {
-        if (log.isEmpty()) {
+    public static LogComparison of(Drive drive) {
+        List<Sample> both = new ArrayList<>();
+        int rows = 0;
+        for (int i = 0; i < drive.size(); i++) {
+            rows += both(drive, i) ? 1 : 0;
+        }
+        if (rows == 0) {
             throw new IllegalArgumentException("log: found no row with both channels, expected one or more");
         }
-        double mean = log.stream().mapToDouble(Sample::difference).average().orElseThrow();
-        double square = log.stream().mapToDouble(s -> (s.difference() - mean) * (s.difference() - mean)).sum();
-        Sample worst = log.getFirst();
-        for (Sample s : log) {
-            if (Math.abs(s.difference()) > Math.abs(worst.difference())) {
-                worst = s;
+        // Of a long log only what is drawn is kept: of each stretch the least and the greatest difference.
+        int stretch = Math.max(1, rows / (100 * STRETCHES));
+        Running running = new Running();
+        int least = -1;
+        int most = -1;
+        int seen = 0;
+        for (int i = 0; i < drive.size(); i++) {
+            if (!both(drive, i)) {
+                continue;
+            }
+            running.add(drive, i);
+            least = least < 0 || difference(drive, i) < difference(drive, least) ? i : least;
+            most = most < 0 || difference(drive, i) > difference(drive, most) ? i : most;
+            if (++seen % stretch == 0 || seen == rows) {
+                both.add(sample(drive, Math.min(least, most)));
+                if (least != most) {
+                    both.add(sample(drive, Math.max(least, most)));
+                }
+                least = -1;
+                most = -1;
             }
         }
-        double spread = log.size() < 2 ? 0 : Math.sqrt(square / (log.size() - 1));
-        DoubleSummaryStatistics mixture = log.stream().mapToDouble(Sample::controller).summaryStatistics();
-        return new LogComparison(log.size(), log.getLast().time() - log.getFirst().time(), mean, spread,
-                worst.difference(), worst.time(),
-                mixture.getMin(), mixture.getMax(), gain(log, mixture.getAverage(), mean), thinned(log));
+        return running.comparison(thinned(both));
     }
 
-    private static @Nullable Double gain(List<Sample> log, double middle, double bias) {
-        double square = log.stream().mapToDouble(s -> (s.controller() - middle) * (s.controller() - middle)).sum();
-        double common = log.stream().mapToDouble(s -> (s.controller() - middle) * (s.difference() - bias)).sum();
-        return square > 1e-12 ? 1 + common / square : null;
+    private static boolean both(Drive drive, int i) {
+        return drive.controller()[i] > 0 && drive.controller()[i] < MOST && drive.reader()[i] > 0
+                && drive.reader()[i] < MOST;
+    }
+
+    private static double difference(Drive drive, int i) {
+        return drive.reader()[i] - drive.controller()[i];
+    }
+
+    private static Sample sample(Drive drive, int i) {
+        return new Sample(drive.time()[i], drive.controller()[i], drive.reader()[i]);
+    }
+
+    /** Sums over rows, none of which is kept. */
+    private static final class Running {
+        private final SimpleRegression line = new SimpleRegression();
+        private final StreamingStatistics difference = new StreamingStatistics();
+        private final StreamingStatistics mixture = new StreamingStatistics();
+        private double first = Double.NaN;
+        private double last;
+        private double worst;
+        private double worstAt;
+
+        void add(Drive drive, int i) {
+            double off = difference(drive, i);
+            first = Double.isNaN(first) ? drive.time()[i] : first;
+            last = drive.time()[i];
+            difference.addValue(off);
+            mixture.addValue(drive.controller()[i]);
+            line.addData(drive.controller()[i], drive.reader()[i]);
+            if (difference.getN() == 1 || Math.abs(off) > Math.abs(worst) + 1e-6) {
+                worst = off;
+                worstAt = last;
+            }
+        }
+
+        LogComparison comparison(List<Sample> trace) {
+            boolean moved = line.getXSumSquares() > 1e-12;
+            return new LogComparison((int) difference.getN(), last - first, difference.getMean(),
+                    difference.getN() < 2 ? 0 : difference.getStandardDeviation(), worst, worstAt, mixture.getMin(),
+                    mixture.getMax(), moved ? Double.valueOf(line.getSlope()) : null, trace);
+        }
     }
 
     private static List<Sample> thinned(List<Sample> log) {

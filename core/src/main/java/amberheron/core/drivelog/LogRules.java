@@ -5,13 +5,16 @@ import amberheron.core.finding.Message;
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
+import amberheron.core.display.DisplaySetUp;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Finding.Limit;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** Judges a proving log. */
 public final class LogRules {
@@ -28,47 +31,113 @@ public final class LogRules {
     private static final double AWAY = 0.2;
     private static final Source OWN = Source.memory("length and range of a proving drive are our own choice");
 
+    /** Later than this a log shows the mixture of another engine speed, s. */
+    private static final double LATE = 0.5;
+    private static final Source PRACTICE = Source
+            .practice(
+                    "about 12 at full load on petrol, 15.7 under acceleration is too lean; the margin is our own choice");
+
     private LogRules() {
     }
 
     /**
      * Every check of the station.
      *
+     * @param found what the drive says besides; null where nobody looked
      * @param tolerance what the trade lets gauge and reader differ by, λ
      * @param toleranceSource where that comes from
+     * @param boosted whether the engine has a turbine
      */
-    public static List<Finding> judge(LogComparison log, double tolerance, Source toleranceSource) {
-        boolean level = Math.abs(log.bias()) <= tolerance;
+    public static List<Finding> judge(LogComparison log, @Nullable DriveFound found, double tolerance,
+            Source toleranceSource, boolean boosted) {
+        Agreement line = found == null ? null : found.agreement();
+        List<Finding> findings = new ArrayList<>();
+        findings.add(bias(log, line, tolerance, toleranceSource));
+        findings.add(gain(log, line, tolerance));
         boolean calm = log.spread() <= tolerance;
         boolean tame = Math.abs(log.worst()) <= TRANSIENT * tolerance;
-        int samples = log.samples();
-        return List.of(
-                new Finding(LogCheck.BIAS, "Bias, shown − true", level ? Verdict.PASS : Verdict.FAIL,
-                        difference(log.bias()),
-                        new Limit(AT_MOST, difference(tolerance)),
-                        level
-                                ? "Gauge and reader agree on the road."
-                                : log.bias() > 0
-                                        ? "The reader reads lean: the tuner would add fuel that is not wanted."
-                                        : "The reader reads rich: the tuner would take away fuel the engine needs.",
-                        log.bias(), Message.of("mean of {0} samples", samples), toleranceSource),
-                gain(log, tolerance),
-                new Finding(LogCheck.SPREAD, "Spread", calm ? Verdict.PASS : Verdict.WARN, difference(log.spread()),
-                        new Limit(AT_MOST, difference(tolerance)),
-                        calm
-                                ? "Quiet: no noise or lag worth naming."
-                                : "Noise or lag: look at the ground and the filter.",
-                        null, Message.of("standard deviation of {0} samples", samples),
-                        toleranceSource),
-                new Finding(LogCheck.WORST, "", tame ? Verdict.PASS : Verdict.WARN, difference(log.worst()),
-                        new Limit(AT_MOST, difference(TRANSIENT * tolerance)),
-                        tame
-                                ? "No moment stands out."
-                                : "One moment stands out: look at it in the plot before trusting the rest.",
-                        log.worst(), "largest magnitude of shown − true",
-                        Source.derived("three times the tolerance is our own choice: readers lag in transients"))
-                        .named(Message.of("Worst, at {0}", new Measure(log.worstAt(), Dimension.DURATION, 1))),
-                length(log));
+        findings.add(new Finding(LogCheck.SPREAD, "Spread", calm ? Verdict.PASS : Verdict.WARN,
+                difference(log.spread()), new Limit(AT_MOST, difference(tolerance)),
+                calm ? "Quiet: no noise or lag worth naming." : "Noise or lag: look at the ground and the filter.",
+                null, Message.of("standard deviation of {0} samples", log.samples()), toleranceSource));
+        findings.add(new Finding(LogCheck.WORST, "", tame ? Verdict.PASS : Verdict.WARN, difference(log.worst()),
+                new Limit(AT_MOST, difference(TRANSIENT * tolerance)),
+                tame
+                        ? "No moment stands out."
+                        : "One moment stands out: look at it in the plot before trusting the rest.",
+                log.worst(), "largest magnitude of shown − true",
+                Source.derived("three times the tolerance is our own choice: readers lag in transients"))
+                .named(Message.of("Worst, at {0}", new Measure(log.worstAt(), Dimension.DURATION, 1))));
+        findings.add(length(log));
+        if (found != null) {
+            besides(found, line, boosted, findings);
+        }
+        return List.copyOf(findings);
+    }
+
+    private static Finding bias(LogComparison log, @Nullable Agreement line, double tolerance, Source source) {
+        double off = line == null ? log.bias() : line.offset();
+        boolean level = Math.abs(off) <= tolerance;
+        return new Finding(LogCheck.BIAS, line == null ? "Bias, shown − true" : "Offset at λ 1, shown − true",
+                level ? Verdict.PASS : Verdict.FAIL, difference(off), new Limit(AT_MOST, difference(tolerance)),
+                level
+                        ? "Gauge and reader agree on the road."
+                        : off > 0
+                                ? "The reader reads lean: the tuner would add fuel that is not wanted."
+                                : "The reader reads rich: the tuner would take away fuel the engine needs.",
+                off,
+                line == null
+                        ? Message.of("mean of {0} samples", log.samples())
+                        : Message.of("robust line through {0} steady moments, lag taken out; 95 of 100: {1} to {2}",
+                                line.pairs(), difference(line.offsetLow()), difference(line.offsetHigh())),
+                source);
+    }
+
+    /** What is told of the signal and of the engine. */
+    private static void besides(DriveFound found, @Nullable Agreement line, boolean boosted, List<Finding> findings) {
+        Double lag = line == null ? null : line.lag();
+        if (lag != null) {
+            boolean prompt = Math.abs(lag) <= LATE;
+            findings.add(new Finding(LogCheck.LAG, "Lag of the reader", prompt ? Verdict.PASS : Verdict.WARN,
+                    new Measure(lag, Dimension.DURATION, 2),
+                    new Limit(AT_MOST, new Measure(LATE, Dimension.DURATION, 1)),
+                    prompt
+                            ? "The log shows the mixture of the moment."
+                            : "What is logged belongs to an engine speed already left: filter less, or shift the channel.",
+                    null, "where the changes of both go together best", OWN));
+        }
+        if (found.lost() > 0) {
+            findings.add(new Finding(LogCheck.LOST, "Rows without a signal", Verdict.WARN,
+                    new Measure(found.lost(), Dimension.NUMBER, 0), null,
+                    "The reader lost the signal: look at plug, pin and ground.", null,
+                    "nothing shown, or an end of what can be shown, while the controller shows a mixture", OWN));
+        }
+        if (found.frozen() > 0) {
+            findings.add(new Finding(LogCheck.FROZEN, "Rows that stood still", Verdict.WARN,
+                    new Measure(found.frozen(), Dimension.NUMBER, 0), null,
+                    "The reader stood still while the mixture moved: look at the link and the logger's rate.", null,
+                    "two seconds or more unchanged", OWN));
+        }
+        List<DriveEvent> lean = found.events(DriveEvent.Kind.LEAN);
+        if (!found.notTold().contains(Regime.Kind.FULL_LOAD) && found.seconds(Regime.Kind.FULL_LOAD) > 0) {
+            double limit = DisplaySetUp.leanUnderLoad(boosted);
+            double worst = lean.stream().mapToDouble(DriveEvent::lambda).max().orElse(0);
+            findings.add(new Finding(LogCheck.LEAN, "", lean.isEmpty() ? Verdict.PASS : Verdict.FAIL,
+                    lean.isEmpty() ? null : new Measure(worst, Dimension.MIXTURE, 3),
+                    new Limit(AT_MOST, new Measure(limit, Dimension.MIXTURE, 3)),
+                    lean.isEmpty()
+                            ? "Never lean under load for as long as a change of gear takes."
+                            : "Stop: lean under load destroys engines. Mend the fuelling before it is driven again.",
+                    null, "as the controller showed it, 0.3 s or longer", PRACTICE)
+                    .named(lean.isEmpty()
+                            ? Message.plain("Lean under load")
+                            : Message.of("Lean under load, {0} times, first at {1}", lean.size(),
+                                    new Measure(lean.getFirst().from(), Dimension.DURATION, 0))));
+        }
+        found.events(DriveEvent.Kind.LEAK).stream().findFirst().ifPresent(leak -> findings.add(
+                new Finding(LogCheck.LEAK, "Idle", Verdict.WARN, new Measure(leak.lambda(), Dimension.MIXTURE, 3), null,
+                        "Lean at idle and less with load, as false air makes it: test the joints before the sensor.",
+                        null, "middle of the idle against that of cruise", OWN)));
     }
 
     private static Finding length(LogComparison log) {
@@ -82,8 +151,8 @@ public final class LogRules {
     }
 
     /** A reader that is right at λ 1 and wrong away from it has no bias to speak of, and is not noisy either. */
-    private static Finding gain(LogComparison log, double tolerance) {
-        Double gain = log.gain();
+    private static Finding gain(LogComparison log, @Nullable Agreement line, double tolerance) {
+        Double gain = line == null ? log.gain() : line.gain();
         Double richest = log.richest();
         Double leanest = log.leanest();
         Limit limit = new Limit(AT_MOST, new Measure(tolerance / AWAY, Dimension.FRACTION, 1));
@@ -93,15 +162,22 @@ public final class LogRules {
                     .asking(LogField.FILE.address());
         }
         boolean kept = Math.abs(gain - 1) <= tolerance / AWAY;
+        Double low = line == null ? null : line.gainLow();
+        Double high = line == null ? null : line.gainHigh();
         return new Finding(LogCheck.GAIN, "Gain, shown per true", kept ? Verdict.PASS : Verdict.FAIL,
                 new Measure(gain - 1, Dimension.FRACTION, 1), limit,
                 kept
                         ? "As right away from λ 1 as at it."
                         : "Right in one place and wrong on both sides of it: the slope that was typed is not the law's.",
                 AWAY * (gain - 1),
-                Message.of("least squares from {0} to {1}; cost {2} from λ 1",
-                        new Measure(richest, Dimension.MIXTURE, 3),
-                        new Measure(leanest, Dimension.MIXTURE, 3), new Measure(AWAY, Dimension.MIXTURE, 1)),
+                low == null || high == null
+                        ? Message.of("least squares from {0} to {1}; cost {2} from λ 1",
+                                new Measure(richest, Dimension.MIXTURE, 3), new Measure(leanest, Dimension.MIXTURE, 3),
+                                new Measure(AWAY, Dimension.MIXTURE, 1))
+                        : Message.of("robust line; 95 of 100: {0} to {1}; cost {2} from λ 1",
+                                new Measure(low - 1, Dimension.FRACTION, 1),
+                                new Measure(high - 1, Dimension.FRACTION, 1),
+                                new Measure(AWAY, Dimension.MIXTURE, 1)),
                 OWN).asking(LogField.FILE.address());
     }
 

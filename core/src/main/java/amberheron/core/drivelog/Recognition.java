@@ -114,8 +114,9 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
         Optional<ColumnFacts> found = said != null
                 ? Optional.of(columns.get(said))
                 : columns.stream().filter(c -> !taken.contains(c.index()))
-                        .filter(c -> (c.clock() || c.rises()) && name.matcher(small(c.name())).matches()).findFirst()
-                        .or(() -> columns.stream().filter(c -> c.clock() || (c.numeric() && c.rises()
+                        .filter(c -> (c.clock() || c.rises(0.05)) && name.matcher(small(c.name())).matches())
+                        .findFirst()
+                        .or(() -> columns.stream().filter(c -> c.clock() || (c.numeric() && c.rises(0.005)
                                 && c.step() > 0)).findFirst());
         return found.map(c -> {
             String because = said != null

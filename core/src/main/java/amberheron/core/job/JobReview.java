@@ -15,6 +15,8 @@ import amberheron.core.scaling.Cause;
 import amberheron.core.finding.Message;
 import amberheron.core.finding.CheckId;
 import amberheron.core.finding.Check;
+import amberheron.core.drivelog.Agreement;
+import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.LogRules;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
@@ -146,10 +148,12 @@ public final class JobReview {
                 : AirRules.judge(airCheck, law == null ? null : law.leanest(), Tolerance.LAMBDA);
         Output.Proving proving = job.proving();
         this.prove = before != null && kept.test(r -> r.job.proving())
-                ? before.prove
-                : proving == null
-                        ? List.of()
-                        : LogRules.judge(proving.result(), Tolerance.LAMBDA, Tolerance.SOURCE);
+                && kept.test(r -> r.job.intake().exhaust().turbine())
+                        ? before.prove
+                        : proving == null
+                                ? List.of()
+                                : LogRules.judge(proving.result(), proving.found(), Tolerance.LAMBDA, Tolerance.SOURCE,
+                                        job.intake().exhaust().turbine());
         boolean sameChain = sameLaw && kept.test(r -> r.job.reader());
         if (law == null || reader == null) {
             this.scale = null;
@@ -577,6 +581,34 @@ public final class JobReview {
     /** What the check points say; empty until there are any. */
     public Optional<Diagnosis> diagnosis() {
         return Optional.ofNullable(diagnosis);
+    }
+
+    /**
+     * Which link lies on the road: the same causes as the check points', from what the reader made of each part of the
+     * mixtures that were driven. Empty without such a drive. Takes some milliseconds.
+     */
+    public Optional<Diagnosis> onTheRoad() {
+        OutputLaw law = job.law();
+        Reader reader = job.reader();
+        Output.Proving proving = job.proving();
+        DriveFound found = proving == null ? null : proving.found();
+        Agreement agreement = found == null ? null : found.agreement();
+        if (law == null || reader == null || agreement == null || agreement.bins().isEmpty()
+                || SettingFinder.find(law, reader).isEmpty()) {
+            return Optional.empty();
+        }
+        List<CheckPoint> points = agreement.bins().stream()
+                .map(b -> new CheckPoint(null, thousandths(law.scale().fromLambda(b.told())),
+                        thousandths(reader.scale().fromLambda(b.shown())), "", Origin.UNRECORDED,
+                        CheckPoint.Engine.RUNNING))
+                .toList();
+        return Optional.of(Diagnostician.diagnose(law, reader, points,
+                new Diagnostician.Surroundings(shop.laws(), job.stoich())));
+    }
+
+    /** A mean has no more digits than tell anything. */
+    private static double thousandths(double value) {
+        return Math.round(1000 * value) / 1000.0;
     }
 
     /** The chain as the job knows it; empty until law and reader are known. */

@@ -1,5 +1,6 @@
 package amberheron.core.job;
 
+import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.finding.Origin;
 import amberheron.core.scaling.CheckPoint;
@@ -27,8 +28,10 @@ public record Output(String id, boolean logged, @Nullable OutputLaw law, @Nullab
      * @param file name of the log file, without folders
      * @param digest SHA-256 of its bytes, hexadecimal
      * @param origin where it came from and when it was read
+     * @param found what the drive says besides; null in a document that does not say
      */
-    public record Proving(String file, String digest, Origin origin, LogComparison result) {
+    public record Proving(String file, String digest, Origin origin, LogComparison result,
+            @Nullable DriveFound found) {
     }
 
     public Output {

@@ -6,8 +6,6 @@ import amberheron.core.job.RestsOn;
 import amberheron.core.job.Changes;
 import amberheron.core.job.Entries;
 import amberheron.core.finding.Origin;
-import amberheron.core.drivelog.LogComparison;
-import amberheron.core.drivelog.Sample;
 import amberheron.core.display.Display;
 import amberheron.core.display.PickUp;
 import amberheron.core.display.Told;
@@ -71,7 +69,7 @@ final class JobJson {
         return new Output(id, logged, at.objectOrNone("law").map(LawJson::read).orElse(null),
                 at.objectOrNone("reader").map(ReaderJson::read).orElse(null),
                 at.list("points").stream().map(JobJson::point).toList(),
-                at.objectOrNone("proving").map(JobJson::proving).orElse(null), changes(at).of(true));
+                at.objectOrNone("proving").map(ProvingJson::read).orElse(null), changes(at).of(true));
     }
 
     private static ObjectNode write(Outputs outputs) {
@@ -95,7 +93,7 @@ final class JobJson {
                 .put("shown", p.shown()).put("note", p.note()).put("engine", Cursor.idOrNull(p.engine()))
                 .set("origin", OriginJson.write(p.origin())));
         var proving = output.proving();
-        out.set("proving", proving == null ? out.nullNode() : write(proving));
+        out.set("proving", proving == null ? out.nullNode() : ProvingJson.write(proving));
     }
 
     private static void write(ObjectNode out, Changes changes) {
@@ -195,27 +193,6 @@ final class JobJson {
         return at.build(() -> new CheckPoint(at.numberOrNull("volts"), at.numberOrNull("true"), at.number("shown"),
                 at.text("note", ""), OriginJson.read(at.objectOrNone("origin")),
                 at.choiceOrNull("engine", CheckPoint.Engine.values())));
-    }
-
-    private static Output.Proving proving(Cursor at) {
-        List<Sample> trace = at.list("trace").stream()
-                .map(s -> new Sample(s.numberAt(0), s.numberAt(1), s.numberAt(2))).toList();
-        return new Output.Proving(at.text("file"), at.text("digest"), OriginJson.read(at.objectOrNone("origin")),
-                new LogComparison(at.integer("samples"), at.number("duration"), at.number("bias"), at.number("spread"),
-                        at.number("worst"), at.number("worstAt"), at.numberOrNull("richest"),
-                        at.numberOrNull("leanest"), at.numberOrNull("gain"), trace));
-    }
-
-    private static ObjectNode write(Output.Proving proving) {
-        LogComparison r = proving.result();
-        ObjectNode out = Json.object().put("file", proving.file()).put("digest", proving.digest())
-                .put("samples", r.samples()).put("duration", r.duration()).put("bias", r.bias())
-                .put("spread", r.spread()).put("worst", r.worst()).put("worstAt", r.worstAt())
-                .put("richest", r.richest()).put("leanest", r.leanest()).put("gain", r.gain());
-        out.set("origin", OriginJson.write(proving.origin()));
-        ArrayNode trace = out.putArray("trace");
-        r.trace().forEach(s -> trace.addArray().add(s.time()).add(s.controller()).add(s.reader()));
-        return out;
     }
 
     private static Changes changes(Cursor at) {

@@ -9,6 +9,8 @@ import amberheron.core.controller.ControllerSheet;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.harness.Chart;
+import amberheron.core.drivelog.Agreement;
+import amberheron.core.drivelog.DriveFound;
 import amberheron.core.job.Job;
 import amberheron.core.job.Output;
 import amberheron.core.job.JobReview;
@@ -20,6 +22,7 @@ import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.ScaleReport;
 import amberheron.core.units.Measure;
+import amberheron.io.log.DriveLog;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ArrayNode;
@@ -46,18 +49,7 @@ public final class ResultJson {
     /** Every cause with its probability, and what to do next. */
     public static String diagnosis(Diagnosis diagnosis, Reader reader) {
         ObjectNode out = Json.object();
-        ArrayNode causes = out.putArray("causes");
-        for (Diagnosis.Likelihood l : diagnosis.causes()) {
-            ObjectNode cause = causes.addObject().put("cause", l.fault().key()).put("probability", l.probability());
-            ObjectNode parameters = cause.putObject("parameters");
-            l.parameters().forEach((name, value) -> {
-                if (value instanceof Double number) {
-                    parameters.put(name, number);
-                } else {
-                    parameters.put(name, value.toString());
-                }
-            });
-        }
+        out.set("causes", causes(diagnosis));
         out.put("misfit", diagnosis.misfit());
         ArrayNode cannotTell = out.putArray("cannotTell");
         if (!diagnosis.cannotTell().isEmpty()) {
@@ -82,6 +74,72 @@ public final class ResultJson {
             out.putObject("nextPoint").put("volts", next.volts()).putArray("splits").add(next.first().key())
                     .add(next.second().key());
         }
+        return Json.text(out);
+    }
+
+    private static ArrayNode causes(Diagnosis diagnosis) {
+        ArrayNode causes = Json.object().putArray("causes");
+        for (Diagnosis.Likelihood l : diagnosis.causes()) {
+            ObjectNode cause = causes.addObject().put("cause", l.fault().key()).put("probability", l.probability());
+            ObjectNode parameters = cause.putObject("parameters");
+            l.parameters().forEach((name, value) -> {
+                if (value instanceof Double number) {
+                    parameters.put(name, number);
+                } else {
+                    parameters.put(name, value.toString());
+                }
+            });
+        }
+        return causes;
+    }
+
+    /** What a log says: what its columns were taken for, how reader and controller agree, how it was driven. */
+    public static String prove(JobReview review, DriveLog log) {
+        ObjectNode out = findingsOf(review.job().id(), review.findings(Station.PROVE));
+        out.putObject("rows").put("used", log.drive().time().length).put("leftOut", log.leftOut());
+        ArrayNode columns = out.putArray("columns");
+        log.recognition().uses().forEach(u -> columns.addObject().put("channel", u.channel().key())
+                .put("column", u.column() + 1).put("name", u.name()).put("quantity", u.quantity())
+                .put("because", u.because()));
+        Output.Proving proving = review.job().proving();
+        DriveFound found = proving == null ? null : proving.found();
+        Agreement agreement = found == null ? null : found.agreement();
+        if (found == null || agreement == null) {
+            out.putNull("reader");
+        } else {
+            ObjectNode reader = out.putObject("reader").put("offset", agreement.offset());
+            reader.putArray("offsetInterval").add(agreement.offsetLow()).add(agreement.offsetHigh());
+            reader.put("gain", agreement.gain());
+            Double low = agreement.gainLow();
+            Double high = agreement.gainHigh();
+            if (low == null || high == null) {
+                reader.putNull("gainInterval");
+            } else {
+                reader.putArray("gainInterval").add(low.doubleValue()).add(high.doubleValue());
+            }
+            reader.put("lag", agreement.lag()).put("lost", found.lost()).put("frozen", found.frozen());
+        }
+        ArrayNode regimes = out.putArray("regimes");
+        ArrayNode events = out.putArray("events");
+        ArrayNode notTold = out.putArray("notTold");
+        if (found != null) {
+            found.regimes().forEach(r -> {
+                ObjectNode one = regimes.addObject().put("kind", Cursor.id(r.kind())).put("from", r.from())
+                        .put("to", r.to()).put("lambda", r.lambda());
+                Double low = r.low();
+                Double high = r.high();
+                if (low == null || high == null) {
+                    one.putNull("expected");
+                } else {
+                    one.putArray("expected").add(low.doubleValue()).add(high.doubleValue());
+                }
+                one.put("verdict", Cursor.id(r.verdict()));
+            });
+            found.events().forEach(e -> events.addObject().put("kind", Cursor.id(e.kind())).put("from", e.from())
+                    .put("to", e.to()).put("lambda", e.lambda()).put("load", e.load()));
+            found.notTold().forEach(k -> notTold.add(Cursor.id(k)));
+        }
+        review.onTheRoad().ifPresentOrElse(d -> out.set("causes", causes(d)), () -> out.putArray("causes"));
         return Json.text(out);
     }
 

@@ -94,14 +94,14 @@ final class RowParser {
                 stop++;
             }
             int last = stop > at && bytes[stop - 1] == '\r' ? stop - 1 : stop;
-            row(chunk, at, last);
+            row(chunk, at, last, stop == end);
             chunk.lines++;
             at = stop + 1;
         }
         return chunk;
     }
 
-    private void row(Chunk chunk, int from, int to) {
+    private void row(Chunk chunk, int from, int to, boolean cut) {
         byte[] b = chunk.bytes;
         int at = from;
         while (at < to && b[at] == ' ') {
@@ -149,6 +149,11 @@ final class RowParser {
                     start++;
                 }
             }
+        }
+        if (cut && column < kept.length) {
+            // The writer was stopped in the middle of it.
+            chunk.leftOut++;
+            return;
         }
         if (!Double.isFinite(time) || bad >= 0) {
             chunk.leftOut++;

@@ -2,34 +2,21 @@ package amberheron.io.csv;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.harness.Chart;
 import amberheron.core.harness.Device;
 import amberheron.core.harness.Wire;
 import amberheron.core.harness.WireColour;
 import amberheron.core.harness.Work;
-import amberheron.core.mixture.MixtureScale;
 import amberheron.core.finding.Origin;
 import amberheron.core.scaling.CheckPoint;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.time.Instant;
-import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class CsvTest {
-    @TempDir
-    private Path folder = Path.of("");
-
-    private Path file(String text) throws IOException {
-        return Files.writeString(folder.resolve("log.csv"), text);
-    }
-
     @Test
     void checkPointsByVoltsOrByTheGauge() {
         assertThat(CheckPointCsv.parse("p", "volts,shown,note\n0.5,8.65,\"bench, cold\"\n4.5,18.15\n")).containsExactly(
@@ -74,39 +61,6 @@ class CsvTest {
     void aPointThatCannotBeUsedIsNamedByLineAndColumn(String text, String place, String says) {
         assertThatThrownBy(() -> CheckPointCsv.parse("p", text.replace("\\n", "\n"))).hasMessageContainingAll(place,
                 says);
-    }
-
-    @Test
-    void aLogKeepsItsGoodRowsAndReportsTheBadOnes() throws IOException {
-        LogCsv.Log log = LogCsv.read(file("""
-                time,rpm,controller,reader_lambda
-                0.0,900,14.7,1.01
-                0.1,900,,1.01
-                0.2,900,14.7,oops
-                0.3,900,29.4,2.01
-                0.2,900,14.7,1.01
-                0.4,900,1470,1.01
-                """), MixtureScale.afr(14.7), MixtureScale.afr(14.7));
-        assertThat(log.samples()).hasSize(2);
-        assertThat(log.samples().get(1).controller()).as("AFR of the law, as lambda").isCloseTo(2, within(1e-12));
-        assertThat(log.samples().get(1).reader()).as("its own suffix says lambda").isEqualTo(2.01);
-        assertThat(log.skipped()).isEqualTo(4);
-        assertThat(log.faults()).anyMatch(f -> f.contains("line 3")).anyMatch(f -> f.contains("“oops”"))
-                .anyMatch(f -> f.contains("rising times")).anyMatch(f -> f.contains("0 to 20"));
-        assertThat(log.digest()).hasSize(64);
-    }
-
-    @Test
-    void aLogWithoutItsChannelsSaysWhichColumnsItFound() throws IOException {
-        Path log = file("t,lambda\n0,1\n");
-        assertThatThrownBy(() -> LogCsv.read(log, MixtureScale.lambda(), MixtureScale.lambda()))
-                .hasMessageContainingAll("log.csv", "[t, lambda]", "time, controller and reader");
-        Path empty = file("");
-        assertThatThrownBy(() -> LogCsv.read(empty, MixtureScale.lambda(), MixtureScale.lambda()))
-                .hasMessageContaining("is empty");
-        assertThatThrownBy(
-                () -> LogCsv.read(folder.resolve("none.csv"), MixtureScale.lambda(), MixtureScale.lambda()))
-                .hasMessageContainingAll("none.csv", "no such file");
     }
 
     @Test

@@ -19,7 +19,12 @@ import amberheron.core.job.Entries;
 import amberheron.core.placement.PlaceField;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import amberheron.core.drivelog.Drive;
+import amberheron.core.drivelog.Agreement;
+import amberheron.core.drivelog.DriveEvent;
+import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.LogComparison;
+import amberheron.core.drivelog.Regime;
 import amberheron.core.drivelog.Sample;
 import amberheron.core.finding.Photo;
 import amberheron.core.freeair.FreeAirCheck;
@@ -245,7 +250,8 @@ class JobDocumentProperties {
                     .withPoint(new CheckPoint(maybe(random, 5), 14.7, random.nextDouble() * 20, words(random),
                             origin(random), perhaps(random, CheckPoint.Engine.values())))
                     .withProving(new Output.Proving(words(random), "ab12", origin(random),
-                            LogComparison.of(List.of(new Sample(0, 1, 1.01), new Sample(0.5, 0.9, 0.91)))));
+                            LogComparison.of(Drive.of(List.of(new Sample(0, 1, 1.01), new Sample(0.5, 0.9, 0.91)))),
+                            random.nextBoolean() ? null : found(random)));
         }
         return random.nextBoolean()
                 ? job
@@ -253,6 +259,20 @@ class JobDocumentProperties {
                         .with(job.outputs().oneMore().atHand().withLogged(random.nextBoolean())
                                 .withChanges(new Changes(Map.of(RestsOn.LAW, Instant.EPOCH))))
                         .facing(random.nextBoolean() ? "1" : "2"));
+    }
+
+    private static DriveFound found(Random random) {
+        Agreement agreement = new Agreement(0.001, -0.001, 0.002, perhapsOne(random), 0.99, 1.01, perhapsOne(random),
+                100,
+                List.of(new Agreement.Bin(0.9, 0.901, 20)));
+        return new DriveFound(random.nextBoolean() ? null : agreement, random.nextInt(9), random.nextInt(9),
+                List.of(new Regime(any(random, Regime.Kind.values()), 1, 2.5, 0.9, perhapsOne(random), 1.02)),
+                Set.of(any(random, Regime.Kind.values())),
+                List.of(new DriveEvent(any(random, DriveEvent.Kind.values()), 3, 4, 1.1, perhapsOne(random))));
+    }
+
+    private static @Nullable Double perhapsOne(Random random) {
+        return random.nextBoolean() ? null : Double.valueOf(random.nextDouble());
     }
 
     private static Origin origin(Random random) {

@@ -4,6 +4,7 @@ import amberheron.core.finding.Origin;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import amberheron.core.drivelog.Drive;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
 import amberheron.core.finding.Photo;
@@ -71,7 +72,7 @@ class HandOverPackTest {
                 .withLaw(CATALOGUE.law("straight-lambda")).withReader(CATALOGUE.reader("ecu-table-8"))
                 .withProving(
                         new Output.Proving("drive.csv", "0123456789abcdef0123", Origin.UNRECORDED,
-                                LogComparison.of(log)))
+                                LogComparison.of(Drive.of(log)), null))
                 .withHandOver(new Job.HandOver("Shield not refitted.", java.time.LocalDate.of(2026, 5, 13)));
         for (double v = 0.5; v < 4.5; v += 0.5) {
             job = job.withPoint(new CheckPoint(v, null, 0.9, ""));

@@ -1,0 +1,93 @@
+package amberheron.io.json;
+
+import amberheron.core.drivelog.Agreement;
+import amberheron.core.drivelog.DriveEvent;
+import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.LogComparison;
+import amberheron.core.drivelog.Regime;
+import amberheron.core.drivelog.Sample;
+import amberheron.core.job.Output;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A proving log as it is kept with the job: what was compared, how the engine was run, what was found. */
+final class ProvingJson {
+    private ProvingJson() {
+    }
+
+    static Output.Proving read(Cursor at) {
+        List<Sample> trace = at.list("trace").stream()
+                .map(s -> new Sample(s.numberAt(0), s.numberAt(1), s.numberAt(2))).toList();
+        return new Output.Proving(at.text("file"), at.text("digest"), OriginJson.read(at.objectOrNone("origin")),
+                new LogComparison(at.integer("samples"), at.number("duration"), at.number("bias"), at.number("spread"),
+                        at.number("worst"), at.number("worstAt"), at.numberOrNull("richest"),
+                        at.numberOrNull("leanest"), at.numberOrNull("gain"), trace),
+                at.objectOrNone("found").map(ProvingJson::found).orElse(null));
+    }
+
+    static ObjectNode write(Output.Proving proving) {
+        LogComparison r = proving.result();
+        ObjectNode out = Json.object().put("file", proving.file()).put("digest", proving.digest())
+                .put("samples", r.samples()).put("duration", r.duration()).put("bias", r.bias())
+                .put("spread", r.spread()).put("worst", r.worst()).put("worstAt", r.worstAt())
+                .put("richest", r.richest()).put("leanest", r.leanest()).put("gain", r.gain());
+        out.set("origin", OriginJson.write(proving.origin()));
+        ArrayNode trace = out.putArray("trace");
+        r.trace().forEach(s -> trace.addArray().add(s.time()).add(s.controller()).add(s.reader()));
+        DriveFound found = proving.found();
+        out.set("found", found == null ? out.nullNode() : write(found));
+        return out;
+    }
+
+    private static DriveFound found(Cursor at) {
+        Set<Regime.Kind> notTold = EnumSet.noneOf(Regime.Kind.class);
+        notTold.addAll(at.choices("notTold", Regime.Kind.values()));
+        return at.build(() -> new DriveFound(at.objectOrNone("agreement").map(ProvingJson::agreement).orElse(null),
+                at.integer("lost"), at.integer("frozen"),
+                at.list("regimes").stream()
+                        .map(r -> new Regime(r.choice("kind", Regime.Kind.values()), r.number("from"), r.number("to"),
+                                r.number("lambda"), r.numberOrNull("low"), r.numberOrNull("high")))
+                        .toList(),
+                notTold,
+                at.list("events").stream()
+                        .map(e -> new DriveEvent(e.choice("kind", DriveEvent.Kind.values()), e.number("from"),
+                                e.number("to"), e.number("lambda"), e.numberOrNull("load")))
+                        .toList()));
+    }
+
+    private static Agreement agreement(Cursor at) {
+        return new Agreement(at.number("offset"), at.number("offsetLow"), at.number("offsetHigh"),
+                at.numberOrNull("gain"), at.numberOrNull("gainLow"), at.numberOrNull("gainHigh"),
+                at.numberOrNull("lag"), at.integer("pairs"),
+                at.list("bins").stream().map(b -> new Agreement.Bin(b.numberAt(0), b.numberAt(1), (int) b.numberAt(2)))
+                        .toList());
+    }
+
+    private static ObjectNode write(DriveFound found) {
+        ObjectNode out = Json.object();
+        Agreement agreement = found.agreement();
+        if (agreement == null) {
+            out.putNull("agreement");
+        } else {
+            ArrayNode bins = out.putObject("agreement").put("offset", agreement.offset())
+                    .put("offsetLow", agreement.offsetLow()).put("offsetHigh", agreement.offsetHigh())
+                    .put("gain", agreement.gain()).put("gainLow", agreement.gainLow())
+                    .put("gainHigh", agreement.gainHigh()).put("lag", agreement.lag()).put("pairs", agreement.pairs())
+                    .putArray("bins");
+            agreement.bins().forEach(b -> bins.addArray().add(b.told()).add(b.shown()).add(b.moments()));
+        }
+        out.put("lost", found.lost()).put("frozen", found.frozen());
+        ArrayNode regimes = out.putArray("regimes");
+        found.regimes().forEach(r -> regimes.addObject().put("kind", Cursor.id(r.kind())).put("from", r.from())
+                .put("to", r.to()).put("lambda", r.lambda()).put("low", r.low()).put("high", r.high()));
+        ArrayNode notTold = out.putArray("notTold");
+        found.notTold().forEach(k -> notTold.add(Cursor.id(k)));
+        ArrayNode events = out.putArray("events");
+        found.events().forEach(e -> events.addObject().put("kind", Cursor.id(e.kind())).put("from", e.from())
+                .put("to", e.to()).put("lambda", e.lambda()).put("load", e.load()));
+        return out;
+    }
+}

@@ -1,0 +1,188 @@
+package amberheron.io.log;
+
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.core.drivelog.ColumnUse;
+import amberheron.core.drivelog.Drive;
+import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.EngineAsked;
+import amberheron.core.drivelog.LogChannel;
+import amberheron.core.drivelog.LogComparison;
+import amberheron.core.drivelog.Recognition;
+import amberheron.core.finding.Origin;
+import amberheron.core.job.Job;
+import amberheron.core.job.Output;
+import amberheron.core.mixture.MixtureScale;
+import amberheron.core.plan.Intake;
+import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.Reader;
+import amberheron.core.scaling.ReaderSetting;
+import amberheron.core.scaling.SettingFinder;
+import amberheron.io.UnusableInput;
+import java.nio.file.Path;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.DoubleConsumer;
+import java.util.function.DoubleUnaryOperator;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A log read for a job: what its columns were taken for, the drive, and what could not be used.
+ *
+ * @param leftOut rows that could not be used
+ * @param faults the first of those, each with line and reason
+ * @param digest SHA-256 of the file's bytes, hexadecimal
+ */
+public record DriveLog(String file, Recognition recognition, Drive drive, int leftOut, List<String> faults,
+        String digest) {
+    /**
+     * Reads a log. Good rows are kept, each bad one is counted. Interrupting the thread stops it.
+     *
+     * @param said columns by channel, by name or by number from 1
+     * @param progress is told how far it is, 0 to 1; may throw to stop
+     * @throws UnusableInput when it cannot be read, or its columns cannot be told
+     */
+    public static DriveLog read(Job job, Path path, Map<LogChannel, String> said, DoubleConsumer progress) {
+        LogFile file = LogFile.of(path);
+        Recognition recognition = Recognition.of(file.columns(), known(job), named(file, said));
+        if (!recognition.asks().isEmpty()) {
+            throw new UnusableInput(file.name(), "", String.join(" ", recognition.asks()));
+        }
+        ColumnUse time = recognition.use(LogChannel.TIME).orElseThrow();
+        List<ColumnUse> others = recognition.uses().stream().filter(u -> u.channel() != LogChannel.TIME).toList();
+        LogColumns read = file.read(time.column(), time.si().applyAsDouble(1),
+                others.stream().mapToInt(ColumnUse::column).toArray(), progress);
+        Map<LogChannel, float[]> channels = new EnumMap<>(LogChannel.class);
+        for (int i = 0; i < others.size(); i++) {
+            channels.put(others.get(i).channel(), meant(read.columns().get(i), others.get(i).si()));
+        }
+        double[] seconds = read.time();
+        double start = seconds.length == 0 ? 0 : seconds[0];
+        if (start > 1e6) {
+            // Counted since some day of the past: of a drive only the time since it began says anything.
+            for (int i = 0; i < seconds.length; i++) {
+                seconds[i] -= start;
+            }
+        }
+        Drive drive = new Drive(seconds, needed(channels, LogChannel.CONTROLLER), needed(channels, LogChannel.READER),
+                channels.get(LogChannel.ENGINE_SPEED), channels.get(LogChannel.SPEED),
+                channels.get(LogChannel.PRESSURE), channels.get(LogChannel.THROTTLE),
+                channels.get(LogChannel.TEMPERATURE), channels.get(LogChannel.NARROWBAND));
+        DriveLog log = new DriveLog(file.name(), recognition, drive, read.leftOut(), read.faults(), read.digest());
+        if (!log.anything()) {
+            throw new UnusableInput(file.name(), "", "found no usable row"
+                    + (read.faults().isEmpty() ? "" : " (" + read.faults().getFirst() + ")")
+                    + ", expected one or more with a time and both mixtures");
+        }
+        return log;
+    }
+
+    private boolean anything() {
+        for (int i = 0; i < drive.time().length; i++) {
+            if (drive.controller()[i] > 0 && drive.reader()[i] > 0 && drive.controller()[i] < 20
+                    && drive.reader()[i] < 20) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static float[] needed(Map<LogChannel, float[]> channels, LogChannel channel) {
+        float[] found = channels.get(channel);
+        if (found == null) {
+            throw new IllegalStateException("no column for " + channel.key());
+        }
+        return found;
+    }
+
+    private static float[] meant(float[] values, DoubleUnaryOperator si) {
+        for (int i = 0; i < values.length; i++) {
+            if (!Float.isNaN(values[i])) {
+                values[i] = (float) si.applyAsDouble(values[i]);
+            }
+        }
+        return values;
+    }
+
+    private static Map<LogChannel, Integer> named(LogFile file, Map<LogChannel, String> said) {
+        Map<LogChannel, Integer> named = new EnumMap<>(LogChannel.class);
+        List<String> names = file.shape().names();
+        said.forEach((channel, name) -> {
+            int at = -1;
+            for (int i = 0; i < names.size() && at < 0; i++) {
+                at = names.get(i).strip().equalsIgnoreCase(name.strip()) ? i : -1;
+            }
+            if (at < 0 && name.strip().matches("\\d{1,3}") && Integer.parseInt(name.strip()) >= 1
+                    && Integer.parseInt(name.strip()) <= names.size()) {
+                at = Integer.parseInt(name.strip()) - 1;
+            }
+            if (at < 0) {
+                throw new UnusableInput(file.name(), "",
+                        say("%s: found no column “%s”, expected a number from 1 or one of %s", channel.key(), name,
+                                String.join(", ", names)));
+            }
+            named.put(channel, at);
+        });
+        return named;
+    }
+
+    /** Reads {@code time=COL,controller=COL}. */
+    public static Map<LogChannel, String> map(String typed) {
+        Map<LogChannel, String> said = new EnumMap<>(LogChannel.class);
+        for (String one : typed.split(",", -1)) {
+            int at = one.indexOf('=');
+            String key = at < 0 ? one : one.substring(0, at);
+            LogChannel channel = java.util.Arrays.stream(LogChannel.values())
+                    .filter(c -> c.key().equals(key.strip().toLowerCase(Locale.ROOT))).findFirst()
+                    .filter(c -> at > 0).orElseThrow(() -> new UnusableInput("--map", "",
+                            say("found “%s”, expected such as time=1,controller=AFR with one of %s", one,
+                                    String.join(", ",
+                                            java.util.Arrays.stream(LogChannel.values()).map(LogChannel::key)
+                                                    .toList()))));
+            said.put(channel, one.substring(at + 1));
+        }
+        return said;
+    }
+
+    private static Recognition.Known known(Job job) {
+        return new Recognition.Known(job.law(), job.gauge(), job.reader(), setting(job).orElse(null), job.stoich());
+    }
+
+    private static Optional<ReaderSetting> setting(Job job) {
+        OutputLaw law = job.law();
+        Reader reader = job.reader();
+        return reader == null
+                ? Optional.empty()
+                : Optional.ofNullable(reader.setting())
+                        .or(() -> law == null ? Optional.empty() : SettingFinder.find(law, reader));
+    }
+
+    /** What this drive proves, as it is kept with the job. */
+    public Output.Proving proving(Job job, Origin origin) {
+        return new Output.Proving(file, digest, origin, LogComparison.of(drive), DriveFound.of(drive, asked(job)));
+    }
+
+    /** What the drive is judged by. */
+    private static EngineAsked asked(Job job) {
+        OutputLaw law = job.law();
+        @Nullable
+        Reader reader = job.reader();
+        double low = law == null ? 0.5 : law.richest();
+        double high = law == null ? 1.5 : law.leanest();
+        double shownLow = low;
+        double shownHigh = high;
+        if (reader != null) {
+            MixtureScale scale = reader.scale();
+            double[] ends = setting(job).map(s -> new double[]{
+                    scale.toLambda(s.at(reader.input().minVolts())), scale.toLambda(s.at(reader.input().maxVolts()))})
+                    .orElse(new double[]{low, high});
+            shownLow = Math.min(ends[0], ends[1]);
+            shownHigh = Math.max(ends[0], ends[1]);
+        }
+        return new EngineAsked(job.intake().exhaust().turbine(),
+                job.intake().fuelSystem() == Intake.FuelSystem.CARBURETTOR, low, high, shownLow, shownHigh);
+    }
+}
