@@ -20,7 +20,8 @@ class DriveTrialTest {
     private static final int TRIALS = 12;
     private static final List<DriveTrial> DRIVES = IntStream.range(0, TRIALS)
             .mapToObj(i -> DriveTrial.of(i, 4, DriveTrial.drawn(new Random(1000 + i)))).toList();
-    private static final List<DriveFound> FOUND = DRIVES.stream().map(d -> DriveFound.of(d.drive(), DriveTrial.ASKED))
+    private static final List<DriveFound> FOUND = DRIVES.stream()
+            .map(d -> DriveFound.of(d.drive(), DriveTrial.ASKED, List.of()))
             .toList();
 
     private static Agreement agreement(int i) {
@@ -85,7 +86,7 @@ class DriveTrialTest {
     @Test
     void anEngineInOrderIsRightInEveryRegimeThatSaysAnything() {
         DriveFound found = DriveFound.of(DriveTrial.of(5, 3, new Fault(0, 1, 0.2, 0.001, 0, 0, 0)).drive(),
-                DriveTrial.ASKED);
+                DriveTrial.ASKED, List.of());
         assertThat(found.events()).isEmpty();
         assertThat(found.regimes()).filteredOn(r -> r.kind().says())
                 .allMatch(r -> r.verdict() == amberheron.core.finding.Verdict.PASS);

@@ -42,22 +42,40 @@ public final class TextFiles {
     public static byte[] bytes(Path file, long most) {
         String name = name(file);
         try {
-            if (Files.isDirectory(file)) {
-                throw new UnusableInput(name, "", "is a folder, expected a file");
-            }
-            if (Files.exists(file) && !Files.isRegularFile(file)) {
-                throw new UnusableInput(name, "", "is a device or a pipe, expected a file");
-            }
-            long size = Files.size(file);
+            long size = size(file);
             if (size > most) {
                 throw new UnusableInput(name, "", say("found %d bytes, expected at most %d", size, most));
             }
             return Files.readAllBytes(file);
-        } catch (NoSuchFileException e) {
-            throw new UnusableInput(name, "", "no such file at " + file + ", expected one that can be read");
         } catch (IOException e) {
-            throw new UnusableInput(name, "", "cannot be read: " + reason(e));
+            throw unreadable(file, e);
         }
+    }
+
+    /**
+     * The bytes of a file that can be read.
+     *
+     * @throws UnusableInput when it is missing, or no file
+     */
+    public static long size(Path file) {
+        if (Files.isDirectory(file)) {
+            throw new UnusableInput(name(file), "", "is a folder, expected a file");
+        }
+        if (Files.exists(file) && !Files.isRegularFile(file)) {
+            throw new UnusableInput(name(file), "", "is a device or a pipe, expected a file");
+        }
+        try {
+            return Files.size(file);
+        } catch (IOException e) {
+            throw unreadable(file, e);
+        }
+    }
+
+    /** What is said of a file that the system does not let us read. */
+    public static UnusableInput unreadable(Path file, IOException e) {
+        return e instanceof NoSuchFileException
+                ? new UnusableInput(name(file), "", "no such file at " + file + ", expected one that can be read")
+                : new UnusableInput(name(file), "", "cannot be read: " + reason(e));
     }
 
     /** Decodes UTF-8 strictly. */

@@ -17,7 +17,8 @@ import amberheron.bench.AirFault;
 import amberheron.bench.AirTrial;
 import amberheron.bench.SimulatedBench;
 import amberheron.bench.SimulatedController;
-import amberheron.bench.SimulatedDrive;
+import amberheron.bench.DriveTrial;
+import amberheron.core.drivelog.Drive;
 import amberheron.core.finding.Origin;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.freeair.AirField;
@@ -85,7 +86,8 @@ import java.util.stream.Collectors;
  * lies. Every reading comes from the simulated instruments.
  */
 public final class DemoBook {
-    private static final double TIME_STEP = 0.25;
+    /** Rows by which the reader is late. */
+    private static final int LATE = 2;
     private static final String DAY = "demo.day";
 
     private DemoBook() {
@@ -220,7 +222,7 @@ public final class DemoBook {
         job = job.withEntries(job.entries().entered(AirField.SHOWN.address(), simulated(today.minusDays(8))));
         job = withPoints(job, today.minusDays(8), setting, new double[]{0.25, 2.75, 4.75}, 1.5, 4.25);
         Path log = home.resolve("logs").resolve("SB-014-drive.csv");
-        write(log, driveLog(new SignalChain(law, WireEffect.NONE, reader, setting), 300));
+        write(log, driveLog(new SignalChain(law, WireEffect.NONE, reader, setting)));
         job = job.withProving(DriveLog.read(job, log, Map.of(), part -> {
         }).proving(job, simulated(today.minusDays(7))))
                 .withDisplay(Display.UNTOLD.withPickUp(PickUp.ONE_COIL).withKnowsLoad(true)
@@ -334,17 +336,26 @@ public final class DemoBook {
         return with;
     }
 
-    private static String driveLog(SignalChain chain, int seconds) {
-        SimulatedDrive drive = new SimulatedDrive();
+    /** A made-up drive: what the engine did, what the controller showed, and what the reader made of it a moment later. */
+    private static String driveLog(SignalChain chain) {
+        Drive drive = DriveTrial.of(14, 3, new DriveTrial.Fault(0, 1, 0, 0, 0, 0, 0)).drive();
         Random random = new Random(14);
-        StringBuilder csv = new StringBuilder("time,controller_lambda,reader_lambda\n");
-        for (double t = 0; t <= seconds; t += TIME_STEP) {
-            double lambda = drive.lambda(t + 5).orElseThrow();
-            double held = Math.clamp(lambda, chain.law().richest(), chain.law().leanest());
-            double shown = chain.reader().scale().toLambda(chain.shown(held)) + 0.0008 * random.nextGaussian();
-            csv.append(say("%.2f,%.3f,%.3f%n", t, held, shown));
+        StringBuilder csv = new StringBuilder(
+                "time s,engine speed rpm,road speed km/h,MAP kPa,throttle %,coolant °C,controller lambda,logger lambda\n");
+        for (int i = 0; i < drive.time().length; i++) {
+            double held = Math.clamp(drive.controller()[i], chain.law().richest(), chain.law().leanest());
+            double before = Math.clamp(drive.controller()[Math.max(0, i - LATE)], chain.law().richest(),
+                    chain.law().leanest());
+            double shown = chain.reader().scale().toLambda(chain.shown(before)) + 0.0008 * random.nextGaussian();
+            csv.append(say("%.2f,%.0f,%.1f,%.1f,%.1f,%.1f,%.3f,%.3f%n", drive.time()[i], at(drive.engineSpeed(), i),
+                    3.6 * at(drive.speed(), i), at(drive.pressure(), i) / 1000, 100 * at(drive.throttle(), i),
+                    at(drive.temperature(), i) - 273.15, held, shown));
         }
         return csv.toString().replace("\r", "");
+    }
+
+    private static double at(float @Nullable [] channel, int i) {
+        return channel == null ? 0 : channel[i];
     }
 
     private static void write(Path file, String text) {

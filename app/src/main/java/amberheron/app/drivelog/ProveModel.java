@@ -7,6 +7,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.io.UnusableInput;
 import java.nio.file.InvalidPathException;
 import amberheron.app.session.Onward;
+import amberheron.core.drivelog.LogCheck;
 import amberheron.core.drivelog.LogField;
 import amberheron.core.finding.Message;
 import static amberheron.core.finding.Message.plain;
@@ -37,6 +38,9 @@ import java.util.Optional;
 
 /** What the Prove station says. */
 public final class ProveModel implements StationModel {
+    static final String VERDICT = "prove.leaf.verdict";
+    static final String DRIVE = "prove.leaf.drive";
+    static final String CHANNELS = "prove.leaf.channels";
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss", Locale.ROOT)
             .withZone(ZoneOffset.UTC);
 
@@ -76,12 +80,13 @@ public final class ProveModel implements StationModel {
     }
 
     /** Reads and compares a log off the screen's thread, and keeps what it says with the job it was read for. */
-    static void take(Session session, String typed) {
+    static void take(Session session, String typed, String named) {
         Job job = session.job();
         Origin origin = session.typed();
         session.inBackground("Reading the log", progress -> {
             try {
-                DriveLog log = DriveLog.read(job, Path.of(typed.strip()), Map.of(), progress::at);
+                DriveLog log = DriveLog.read(job, Path.of(typed.strip()),
+                        named.isBlank() ? Map.of() : DriveLog.map(named), progress::at);
                 return new Taken(log, log.proving(job, origin));
             } catch (InvalidPathException e) {
                 throw new UnusableInput(typed, "", "is not a path, expected one such as /logs/drive.csv");
@@ -100,6 +105,12 @@ public final class ProveModel implements StationModel {
                     : say("%s %d rows could not be used and were left out; the first: %s", columns, log.leftOut(),
                             log.faults().getFirst());
         });
+    }
+
+    @Override
+    public Map<String, String> leaves() {
+        return Map.of("verdict of the proving drive", VERDICT, "how it was driven, regimes, events", DRIVE,
+                "log and its channels", CHANNELS);
     }
 
     @Override
@@ -133,6 +144,15 @@ public final class ProveModel implements StationModel {
             return new Advice(plain(stale.get().reading().again()),
                     new Action("Name the log", () -> session.seek(LogField.FILE.address())), stale.get().text(),
                     Message.NONE, checked, caution);
+        }
+        Optional<Finding> lean = findings.stream()
+                .filter(f -> f.check().is(LogCheck.LEAN) && f.verdict() == Verdict.FAIL).findFirst();
+        if (lean.isPresent()) {
+            // Before anything about the reader: the engine.
+            return new Advice(plain("Stop: mend the fuelling, then drive again."),
+                    new Action("Name the log", () -> session.seek(LogField.FILE.address())),
+                    Message.of("{0}. {1}", lean.get().subject(), lean.get().consequence()), Message.NONE, checked,
+                    caution);
         }
         Optional<Finding> worst = Figures.worst(findings);
         if (worst.isPresent() && worst.get().verdict() == Verdict.FAIL) {

@@ -34,7 +34,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
     /** What closed loop swings about λ 1: 0.4 with 14.7 at λ 1. */
     public static final double SWING = 0.4 / 14.7;
     /** A change of gear cuts the fuel for about so long, s. */
-    private static final double GEAR_CHANGE = 0.5;
+    public static final double GEAR_CHANGE = 0.5;
     /** The reading and the alarm together are to be no later than this, s. */
     private static final double LATEST = 1.0;
     private static final double LEAST_DELAY = 0.2;

@@ -16,41 +16,69 @@ import org.jspecify.annotations.Nullable;
  * @param regimes in the order driven
  * @param notTold ways of running that the log cannot tell
  * @param events in the order they came
+ * @param columns what the log's columns were taken for
  */
 public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, List<Regime> regimes, Set<Kind> notTold,
-        List<DriveEvent> events) {
+        List<DriveEvent> events, List<Column> columns) {
     private static final double STUCK = 2;
     private static final double MOVED = 0.03;
+    /** So long before and after a part that says nothing the mixture is on its way, s. */
+    public static final double BEFORE = 0.6;
+    public static final double AFTER = 1;
+
+    /**
+     * What a column was taken for.
+     *
+     * @param name its header
+     * @param quantity what its numbers are
+     * @param because why
+     */
+    public record Column(LogChannel channel, String name, String quantity, String because) {
+        static Column of(ColumnUse use) {
+            return new Column(use.channel(), use.name(), use.quantity(), use.because());
+        }
+    }
 
     public DriveFound {
+        columns = List.copyOf(columns);
         regimes = List.copyOf(regimes);
         notTold = notTold.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(notTold));
         events = List.copyOf(events);
     }
 
-    /** Of a drive. */
-    public static DriveFound of(Drive drive, EngineAsked asked) {
+    /** Of a drive, and of the columns it was read from. */
+    public static DriveFound of(Drive drive, EngineAsked asked, List<ColumnUse> columns) {
+        return in(drive, asked, columns).found();
+    }
+
+    /** What was found, and the part of the drive that it rests on. */
+    public record In(DriveFound found, Drive compared) {
+    }
+
+    /** The same, with the drive without what says nothing. */
+    public static In in(Drive drive, EngineAsked asked, List<ColumnUse> columns) {
         List<Regime> regimes = new Regimes(drive, asked).find();
         int lost = 0;
         for (int i = 0; i < drive.size(); i++) {
             lost += Events.isLost(drive, asked, i) ? 1 : 0;
         }
-        return new DriveFound(Agreement.of(compared(drive, asked, regimes), asked.railLow(), asked.railHigh()), lost,
-                frozen(drive), regimes, Regimes.notTold(drive), new Events(drive, asked, regimes).find());
+        Drive compared = compared(drive, asked, regimes);
+        return new In(new DriveFound(Agreement.of(compared, asked.railLow(), asked.railHigh()), lost, frozen(drive),
+                regimes, Regimes.notTold(drive), new Events(drive, asked, regimes).find(),
+                columns.stream().map(Column::of).toList()), compared);
     }
 
-    /** The drive without what says nothing: cold, fuel cut, signal lost. */
+    /** The drive without what says nothing: cold, fuel cut and the way into it and out of it, signal lost. */
     private static Drive compared(Drive drive, EngineAsked asked, List<Regime> regimes) {
         float[] reader = drive.reader().clone();
+        List<Regime> silent = regimes.stream().filter(r -> !r.kind().says()).toList();
         int next = 0;
         for (int i = 0; i < reader.length; i++) {
             double now = drive.time()[i];
-            while (next < regimes.size() && regimes.get(next).to() < now) {
+            while (next < silent.size() && silent.get(next).to() + AFTER < now) {
                 next++;
             }
-            boolean silent = next < regimes.size() && now >= regimes.get(next).from()
-                    && !regimes.get(next).kind().says();
-            if (silent || Events.isLost(drive, asked, i)) {
+            if ((next < silent.size() && now >= silent.get(next).from() - BEFORE) || Events.isLost(drive, asked, i)) {
                 reader[i] = Float.NaN;
             }
         }

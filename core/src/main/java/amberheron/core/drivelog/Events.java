@@ -3,15 +3,17 @@ package amberheron.core.drivelog;
 import amberheron.core.display.DisplaySetUp;
 import amberheron.core.drivelog.DriveEvent.Kind;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
 /** Finds what has to be acted on, in the rows themselves: nothing is smoothed away. */
 final class Events {
-    /** Leaner for less long than a change of gear takes is none, s. */
-    private static final double LASTS = 0.3;
+    /** Leaner for less long than a change of gear, or opening the throttle, takes is none, s. */
+    private static final double LASTS = DisplaySetUp.GEAR_CHANGE;
     private static final double LOST = 0.5;
     /** So much leaner than right an idle is that lets air in, λ. */
     private static final double LEAKS = 0.04;
@@ -61,7 +63,7 @@ final class Events {
     }
 
     private int first(double time) {
-        int at = java.util.Arrays.binarySearch(drive.time(), time);
+        int at = Arrays.binarySearch(drive.time(), time);
         return at < 0 ? -at - 1 : at;
     }
 
@@ -77,15 +79,15 @@ final class Events {
     }
 
     /** Air through a hole is much of an idle's gas and little of a pull's. */
-    private java.util.Optional<DriveEvent> leak() {
+    private Optional<DriveEvent> leak() {
         List<Regime> idle = regimes.stream().filter(r -> r.kind() == Regime.Kind.IDLE).toList();
         OptionalDouble idles = middle(idle);
         OptionalDouble runs = middle(regimes.stream().filter(r -> r.kind() == Regime.Kind.CRUISE).toList());
         if (idles.isEmpty() || idles.getAsDouble() < 1 + LEAKS
                 || (runs.isPresent() && runs.getAsDouble() - 1 > (idles.getAsDouble() - 1) / 2)) {
-            return java.util.Optional.empty();
+            return Optional.empty();
         }
-        return java.util.Optional.of(new DriveEvent(Kind.LEAK, idle.getFirst().from(), idle.getLast().to(),
+        return Optional.of(new DriveEvent(Kind.LEAK, idle.getFirst().from(), idle.getLast().to(),
                 idles.getAsDouble(), null));
     }
 

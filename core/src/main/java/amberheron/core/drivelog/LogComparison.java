@@ -43,6 +43,16 @@ public record LogComparison(int samples, double duration, double bias, double sp
      * @throws IllegalArgumentException when there are none
      */
     public static LogComparison of(Drive drive) {
+        return of(drive, drive);
+    }
+
+    /**
+     * The same, where only a part is compared; all of it is drawn.
+     *
+     * @param compared the drive without the parts that say nothing; where nothing is left of it, all is compared
+     * @throws IllegalArgumentException when no row has both
+     */
+    public static LogComparison of(Drive drive, Drive compared) {
         List<Sample> both = new ArrayList<>();
         int rows = 0;
         for (int i = 0; i < drive.size(); i++) {
@@ -61,7 +71,7 @@ public record LogComparison(int samples, double duration, double bias, double sp
             if (!both(drive, i)) {
                 continue;
             }
-            running.add(drive, i);
+            running.add(drive, i, both(compared, i));
             least = least < 0 || difference(drive, i) < difference(drive, least) ? i : least;
             most = most < 0 || difference(drive, i) > difference(drive, most) ? i : most;
             if (++seen % stretch == 0 || seen == rows) {
@@ -73,7 +83,7 @@ public record LogComparison(int samples, double duration, double bias, double sp
                 most = -1;
             }
         }
-        return running.comparison(thinned(both));
+        return running.difference.getN() == 0 ? of(drive, drive) : running.comparison(thinned(both));
     }
 
     private static boolean both(Drive drive, int i) {
@@ -99,10 +109,13 @@ public record LogComparison(int samples, double duration, double bias, double sp
         private double worst;
         private double worstAt;
 
-        void add(Drive drive, int i) {
+        void add(Drive drive, int i, boolean compared) {
             double off = difference(drive, i);
             first = Double.isNaN(first) ? drive.time()[i] : first;
             last = drive.time()[i];
+            if (!compared) {
+                return;
+            }
             difference.addValue(off);
             mixture.addValue(drive.controller()[i]);
             line.addData(drive.controller()[i], drive.reader()[i]);

@@ -128,7 +128,7 @@ public final class LogRules {
                     lean.isEmpty()
                             ? "Never lean under load for as long as a change of gear takes."
                             : "Stop: lean under load destroys engines. Mend the fuelling before it is driven again.",
-                    null, "as the controller showed it, 0.3 s or longer", PRACTICE)
+                    null, "as the controller showed it, for longer than a change of gear takes", PRACTICE)
                     .named(lean.isEmpty()
                             ? Message.plain("Lean under load")
                             : Message.of("Lean under load, {0} times, first at {1}", lean.size(),

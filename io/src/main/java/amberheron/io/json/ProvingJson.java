@@ -3,6 +3,7 @@ package amberheron.io.json;
 import amberheron.core.drivelog.Agreement;
 import amberheron.core.drivelog.DriveEvent;
 import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.LogChannel;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Regime;
 import amberheron.core.drivelog.Sample;
@@ -55,7 +56,10 @@ final class ProvingJson {
                 at.list("events").stream()
                         .map(e -> new DriveEvent(e.choice("kind", DriveEvent.Kind.values()), e.number("from"),
                                 e.number("to"), e.number("lambda"), e.numberOrNull("load")))
-                        .toList()));
+                        .toList(),
+                at.list("columns").stream().map(c -> new DriveFound.Column(
+                        c.choice("channel", LogChannel.values(), LogChannel::key), c.text("name"), c.text("quantity"),
+                        c.text("because"))).toList()));
     }
 
     private static Agreement agreement(Cursor at) {
@@ -88,6 +92,9 @@ final class ProvingJson {
         ArrayNode events = out.putArray("events");
         found.events().forEach(e -> events.addObject().put("kind", Cursor.id(e.kind())).put("from", e.from())
                 .put("to", e.to()).put("lambda", e.lambda()).put("load", e.load()));
+        ArrayNode columns = out.putArray("columns");
+        found.columns().forEach(c -> columns.addObject().put("channel", c.channel().key()).put("name", c.name())
+                .put("quantity", c.quantity()).put("because", c.because()));
         return out;
     }
 }

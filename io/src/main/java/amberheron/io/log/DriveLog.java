@@ -162,7 +162,8 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
 
     /** What this drive proves, as it is kept with the job. */
     public Output.Proving proving(Job job, Origin origin) {
-        return new Output.Proving(file, digest, origin, LogComparison.of(drive), DriveFound.of(drive, asked(job)));
+        DriveFound.In found = DriveFound.in(drive, asked(job), recognition.uses());
+        return new Output.Proving(file, digest, origin, LogComparison.of(drive, found.compared()), found.found());
     }
 
     /** What the drive is judged by. */

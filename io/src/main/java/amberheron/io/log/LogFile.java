@@ -55,6 +55,7 @@ public final class LogFile {
      */
     public static LogFile of(Path path) {
         String name = TextFiles.name(path);
+        TextFiles.size(path);
         try (InputStream in = Files.newInputStream(path)) {
             byte[] beginning = in.readNBytes(BEGINNING);
             if (beginning.length == 0) {
@@ -63,7 +64,7 @@ public final class LogFile {
             LogShape shape = LogShape.of(name, beginning);
             return new LogFile(path, shape, sample(path, shape, beginning));
         } catch (IOException e) {
-            throw new UnusableInput(name, "", TextFiles.reason(e));
+            throw TextFiles.unreadable(path, e);
         }
     }
 
@@ -71,7 +72,7 @@ public final class LogFile {
         List<List<String>> rows = new ArrayList<>();
         String text = new String(beginning, shape.charset());
         rows(text.lines().skip(shape.firstLine() - 1L).toList(), shape, rows);
-        long size = Files.size(path);
+        long size = TextFiles.size(path);
         boolean wide = shape.charset().name().startsWith("UTF-16");
         for (int i = 1; i < SAMPLES && size > 4L * BEGINNING && !wide; i++) {
             try (InputStream in = Files.newInputStream(path)) {
@@ -140,7 +141,7 @@ public final class LogFile {
         try (ExecutorService workers = Executors.newFixedThreadPool(ahead, Thread.ofPlatform().daemon().factory());
                 InputStream raw = Files.newInputStream(path);
                 InputStream in = wide ? new Narrowed(raw, shape, digest) : raw) {
-            long size = Math.max(1, Files.size(path));
+            long size = Math.max(1, TextFiles.size(path));
             long done = 0;
             byte[] rest = new byte[0];
             boolean first = true;
@@ -177,7 +178,7 @@ public final class LogFile {
                 workers.shutdownNow();
             }
         } catch (IOException e) {
-            throw new UnusableInput(name(), "", TextFiles.reason(e));
+            throw TextFiles.unreadable(path, e);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new UnusableInput(name(), "", "stopped before the end");

@@ -23,6 +23,7 @@ import amberheron.core.drivelog.Drive;
 import amberheron.core.drivelog.Agreement;
 import amberheron.core.drivelog.DriveEvent;
 import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.LogChannel;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Regime;
 import amberheron.core.drivelog.Sample;
@@ -268,7 +269,8 @@ class JobDocumentProperties {
         return new DriveFound(random.nextBoolean() ? null : agreement, random.nextInt(9), random.nextInt(9),
                 List.of(new Regime(any(random, Regime.Kind.values()), 1, 2.5, 0.9, perhapsOne(random), 1.02)),
                 Set.of(any(random, Regime.Kind.values())),
-                List.of(new DriveEvent(any(random, DriveEvent.Kind.values()), 3, 4, 1.1, perhapsOne(random))));
+                List.of(new DriveEvent(any(random, DriveEvent.Kind.values()), 3, 4, 1.1, perhapsOne(random))),
+                List.of(new DriveFound.Column(any(random, LogChannel.values()), words(random), "λ", "by its name")));
     }
 
     private static @Nullable Double perhapsOne(Random random) {

@@ -235,6 +235,12 @@ class DriveLogTest {
         assertThatThrownBy(() -> read(path)).isInstanceOf(UnusableInput.class).hasMessageContaining("none.csv");
     }
 
+    @Test
+    void whatIsNotThereOrNoFileIsSaid() {
+        assertThatThrownBy(() -> read(folder.resolve("gone.csv"))).hasMessageContaining("no such file");
+        assertThatThrownBy(() -> read(folder)).hasMessageContaining("is a folder");
+    }
+
     /** Read in pieces on several threads, and still row by row as it stands. */
     @Test
     void aLogOfManyPiecesIsReadInOrder() throws IOException {

@@ -1,0 +1,125 @@
+package amberheron.app.drivelog;
+
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.app.parts.Cells;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.Leaf;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.ControllerDesk;
+import amberheron.app.session.Session;
+import amberheron.core.drivelog.DriveFound;
+import amberheron.core.job.Output;
+import amberheron.io.TextFiles;
+import amberheron.io.csv.StreamRecorder;
+import java.util.List;
+import java.util.Optional;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.HBox;
+import javafx.util.Duration;
+
+/** The log that is read, and what its columns are taken for. */
+final class ChannelsLeaf implements Leaf {
+    private final Session session;
+    private final TextField file = new TextField();
+    private final TextField named = new TextField();
+    private final Label note = Parts.text("", "soft");
+    private final Label written = Parts.text("", "soft");
+    private final Cells columns = new Cells(14, 4);
+    private final Button record;
+    private final Columns node;
+
+    ChannelsLeaf(Session session) {
+        this.session = session;
+        file.setId("prove.file");
+        file.setPromptText("path of the log, or drop it here");
+        file.setAccessibleText("Log file");
+        file.setOnAction(e -> read(file.getText()));
+        named.setId("prove.columns");
+        named.setPromptText("if they cannot be told: reader=4");
+        named.setAccessibleText("Columns by name or number");
+        named.setOnAction(e -> read(file.getText()));
+        record = Parts.button("Record the stream", "prove.record", () -> {
+            ProveModel.record(session);
+            recorded();
+        }, "quiet");
+        HBox ways = new HBox(8, Parts.button("Read it", "prove.read", () -> read(file.getText()), "quiet"),
+                Parts.button("Browse…", "prove.browse", () -> Parts.browse(file, "Proving log", this::read), "quiet"),
+                record);
+        ways.setAlignment(Pos.CENTER_LEFT);
+        node = Columns.even(300, Parts.card("Log", file, ways, named, note, written),
+                Parts.card("What its columns are", columns));
+        Timeline beat = new Timeline(new KeyFrame(Duration.seconds(1), e -> recorded()));
+        beat.setCycleCount(Animation.INDEFINITE);
+        // What is written down grows by itself; looked at only while the leaf is.
+        node.sceneProperty().addListener((o, before, scene) -> {
+            if (scene == null) {
+                beat.stop();
+            } else {
+                beat.play();
+            }
+        });
+        node.setOnDragOver(e -> {
+            if (e.getDragboard().hasFiles()) {
+                e.acceptTransferModes(TransferMode.COPY);
+            }
+        });
+        node.setOnDragDropped(e -> {
+            e.getDragboard().getFiles().stream().findFirst().ifPresent(f -> read(f.toString()));
+            e.setDropCompleted(true);
+        });
+    }
+
+    private void read(String typed) {
+        file.setText(typed);
+        ProveModel.take(session, typed, named.getText());
+    }
+
+    private void recorded() {
+        ControllerDesk desk = session.controller();
+        record.setDisable(!desk.connected());
+        Optional<StreamRecorder.Written> now = desk.recording();
+        record.setText(now.isPresent() ? "End the recording" : "Record the stream");
+        written.setText(now.map(w -> say("%,d lines in %s. ", w.rows(), TextFiles.name(w.file())) + w.fault())
+                .orElse(desk.connected()
+                        ? desk.shown()
+                        : "No controller is connected: that is done on Air, Coach."));
+    }
+
+    @Override
+    public Node node() {
+        return node;
+    }
+
+    @Override
+    public void refresh() {
+        Output.Proving proving = session.job().proving();
+        note.setText(proving == null
+                ? "A log of any make, as text with a column for each channel. Its columns are recognised."
+                : proving.file() + say(" · %,d samples · SHA-256 %s…", proving.result().samples(),
+                        proving.digest().substring(0, Math.min(12, proving.digest().length()))));
+        DriveFound found = proving == null ? null : proving.found();
+        List<DriveFound.Column> taken = found == null ? List.of() : found.columns();
+        columns.write(() -> {
+            if (taken.isEmpty()) {
+                columns.words(0, 0, "No log was read yet.", "soft");
+                return;
+            }
+            int row = 0;
+            for (DriveFound.Column c : taken) {
+                columns.words(0, row, c.name(), "strong");
+                columns.words(1, row++, say("%s, in %s", c.channel().words(), c.quantity()), "plain");
+                columns.words(1, row++, c.because() + ".", "soft");
+            }
+        });
+        recorded();
+    }
+}

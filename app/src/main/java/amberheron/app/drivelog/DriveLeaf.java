@@ -1,0 +1,143 @@
+package amberheron.app.drivelog;
+
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.app.parts.Cells;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.Leaf;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Figures;
+import amberheron.app.session.Session;
+import amberheron.core.drivelog.DriveEvent;
+import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.Regime;
+import amberheron.core.finding.Verdict;
+import amberheron.core.job.Output;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import java.util.List;
+import java.util.Objects;
+import javafx.geometry.HPos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import org.jspecify.annotations.Nullable;
+
+/** How the engine was run, what it showed then and what it should; what has to be acted on. */
+final class DriveLeaf implements Leaf {
+    private static final double HEIGHT = 170;
+    private static final int EVENTS = 6;
+
+    private final Session session;
+    private final Cells regimes = new Cells(14, 3);
+    private final Cells events = new Cells(10, 3);
+    private final TracePlot plot;
+    private final Node pinned;
+    private final Label rule = Parts.text("", "soft");
+    private final Node node;
+
+    DriveLeaf(Session session) {
+        this.session = session;
+        for (HPos at : List.of(HPos.LEFT, HPos.RIGHT, HPos.RIGHT, HPos.RIGHT, HPos.LEFT)) {
+            ColumnConstraints column = new ColumnConstraints();
+            column.setHalignment(at);
+            regimes.getColumnConstraints().add(column);
+        }
+        plot = new TracePlot(session, HEIGHT);
+        pinned = Parts.card("Over the drive", plot);
+        node = Columns.wideLeft(230, Parts.card("How it was driven", regimes, rule),
+                Parts.card("To be acted on", events));
+    }
+
+    @Override
+    public Node node() {
+        return node;
+    }
+
+    @Override
+    public List<Node> pinned() {
+        return session.job().proving() == null ? List.of() : List.of(pinned);
+    }
+
+    @Override
+    public void refresh() {
+        plot.refresh();
+        Output.Proving proving = session.job().proving();
+        DriveFound found = proving == null ? null : proving.found();
+        regimes.write(() -> regimes(found));
+        events.write(() -> events(found));
+        Parts.say(rule, found == null
+                ? ""
+                : "Cold, and with the fuel cut, a mixture says nothing: those parts are left out of every figure. "
+                        + "The rules are common practice, no published source.");
+    }
+
+    private void regimes(@Nullable DriveFound found) {
+        if (found == null) {
+            regimes.words(0, 0, "Read a log first: Channels.", "soft");
+            return;
+        }
+        String[] heads = {"", "for", "showed", "should", ""};
+        for (int i = 0; i < heads.length; i++) {
+            regimes.line(i, 0, heads[i], "column-head");
+        }
+        int row = 1;
+        for (Regime.Kind kind : Regime.Kind.values()) {
+            List<Regime> all = found.regimes().stream().filter(r -> r.kind() == kind).toList();
+            boolean untold = found.notTold().contains(kind);
+            regimes.line(0, row, kind.words(), all.isEmpty() ? "soft" : "plain");
+            regimes.line(1, row, untold ? "a channel is missing" : say("%.0f s", found.seconds(kind)),
+                    untold ? "soft" : "figure");
+            if (!all.isEmpty()) {
+                double seconds = all.stream().mapToDouble(Regime::seconds).sum();
+                double middle = all.stream().mapToDouble(r -> r.lambda() * r.seconds()).sum() / seconds;
+                Regime first = all.getFirst();
+                Double low = first.low();
+                Double high = first.high();
+                Verdict worst = Objects.requireNonNull(Verdict.worst(all.stream().map(Regime::verdict).toList()));
+                regimes.line(2, row, Figures.mixture(session, middle), "figure");
+                regimes.line(3, row, low == null || high == null
+                        ? "says nothing"
+                        : Figures.mixture(session, low) + " to " + Figures.mixture(session, high), "figure", "soft");
+                regimes.line(4, row, mark(worst, all), worst == Verdict.PASS
+                        ? "agreed"
+                        : worst == Verdict.UNKNOWN ? "soft" : "wrong");
+            }
+            row++;
+        }
+    }
+
+    /** How many of the stretches are off, where not all are. */
+    private static String mark(Verdict worst, List<Regime> all) {
+        long off = all.stream().filter(r -> r.verdict() == Verdict.FAIL || r.verdict() == Verdict.WARN).count();
+        return switch (worst) {
+            case PASS -> "✓";
+            case UNKNOWN -> "";
+            case WARN -> say("! %d of %d", off, all.size());
+            case FAIL -> say("▲ %d of %d", off, all.size());
+        };
+    }
+
+    private void events(@Nullable DriveFound found) {
+        if (found == null || found.events().isEmpty()) {
+            events.words(0, 0, found == null ? "" : "Nothing was found that has to be acted on.", "soft");
+            return;
+        }
+        int row = 0;
+        for (DriveEvent event : found.events().stream().limit(EVENTS).toList()) {
+            Double load = event.load();
+            GridPane.setColumnSpan(events.words(0, row++,
+                    (event.kind() == DriveEvent.Kind.LEAN ? "▲ Stop: " : "! ") + event.kind().words(),
+                    event.kind() == DriveEvent.Kind.LEAN ? "wrong" : "strong"), 2);
+            events.line(0, row, say("at %.1f s for %.1f s", event.from(), event.to() - event.from()), "figure",
+                    "soft");
+            events.line(1, row++, Figures.mixture(session, event.lambda()) + (load == null
+                    ? ""
+                    : ", load " + Figures.text(session, new Measure(load, Dimension.FRACTION, 0))), "figure");
+        }
+        if (found.events().size() > EVENTS) {
+            events.line(0, row, say("and %d more", found.events().size() - EVENTS), "soft");
+        }
+    }
+}
