@@ -46,7 +46,7 @@ final class DriveLeaf implements Leaf {
         }
         plot = new TracePlot(session, HEIGHT);
         pinned = Parts.card("Over the drive", plot);
-        node = Columns.wideLeft(230, Parts.card("How it was driven", regimes, rule),
+        node = new Columns(330, Parts.card("How it was driven", regimes, rule),
                 Parts.card("To be acted on", events));
     }
 

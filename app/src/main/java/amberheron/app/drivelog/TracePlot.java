@@ -12,6 +12,8 @@ import amberheron.core.drivelog.Sample;
 import amberheron.core.job.Output;
 import amberheron.core.scaling.Tolerance;
 import java.util.List;
+import java.util.function.DoubleUnaryOperator;
+import java.util.Arrays;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Rectangle;
@@ -36,6 +38,7 @@ final class TracePlot extends Drawing {
             return;
         }
         LogComparison log = proving.result();
+        DriveFound found = proving.found();
         List<Sample> trace = log.trace();
         double from = trace.getFirst().time();
         double span = Math.max(1e-9, trace.getLast().time() - from);
@@ -52,18 +55,20 @@ final class TracePlot extends Drawing {
         line(MARGIN, 10, MARGIN + 26, 10, "trace-controller");
         text("controller", MARGIN + 32, 14, 0, "drawing-text");
         line(MARGIN + 112, 10, MARGIN + 138, 10, "trace-reader");
-        text("reader (dashed)", MARGIN + 144, 14, 0, "drawing-text");
+        text(found == null || found.agreement() == null || found.agreement().lag() == null
+                ? "reader (dashed)"
+                : "reader (dashed), lag out", MARGIN + 144, 14, 0, "drawing-text");
 
-        DriveFound found = proving.found();
-        if (found != null) {
-            for (Regime regime : found.regimes()) {
-                if (!regime.kind().says()) {
-                    double left = MARGIN + Math.max(0, regime.from() - from) / span * (width - MARGIN - RIGHT);
-                    double right = MARGIN + Math.min(span, regime.to() - from) / span * (width - MARGIN - RIGHT);
-                    silent(left, right, split - 12, height - 20);
-                }
-            }
-            text("hatched: says nothing", width - RIGHT, 14, 1, "drawing-text");
+        List<Regime> silent = found == null
+                ? List.of()
+                : found.regimes().stream().filter(r -> !r.kind().says()).toList();
+        for (Regime regime : silent) {
+            double left = Math.max(0, regime.from() - DriveFound.BEFORE - from) / span * (width - MARGIN - RIGHT);
+            double right = Math.min(span, regime.to() + DriveFound.AFTER - from) / span * (width - MARGIN - RIGHT);
+            hatch(MARGIN + left, MARGIN + right, split + 14, height - 20);
+        }
+        if (!silent.isEmpty()) {
+            text("hatched: says nothing", (MARGIN + width - RIGHT) / 2, height - 3, 0.5, "drawing-text");
         }
         double middle = (split + height - 20) / 2;
         double half = (height - 20 - split) / 2 - 4;
@@ -71,10 +76,14 @@ final class TracePlot extends Drawing {
         double band = Tolerance.LAMBDA / most * half;
         add(new Rectangle(MARGIN, middle - band, width - MARGIN - RIGHT, 2 * band), "plot-band");
         line(MARGIN, middle, width - RIGHT, middle, "plot-zero");
-        path(xs, ys(trace, Sample::difference, d -> middle - Math.clamp(d / most, -1, 1) * half), "plot-line");
+        difference(trace, silent, xs, d -> middle - Math.clamp(d / most, -1, 1) * half);
         text("shown − true", MARGIN, split + 8, 0, "drawing-text");
-        text(Figures.difference(session, Tolerance.LAMBDA), MARGIN - 6, middle - band + 4, 1, "drawing-text");
-        text(Figures.difference(session, -Tolerance.LAMBDA), MARGIN - 6, middle + band + 4, 1, "drawing-text");
+        if (band > 8) {
+            text(Figures.difference(session, Tolerance.LAMBDA), MARGIN - 6, middle - band + 4, 1, "drawing-text");
+            text(Figures.difference(session, -Tolerance.LAMBDA), MARGIN - 6, middle + band + 4, 1, "drawing-text");
+        } else {
+            text("± " + Figures.mixture(session, Tolerance.LAMBDA), MARGIN - 6, middle + 4, 1, "drawing-text");
+        }
         text("0 s", MARGIN, height - 3, 0, "drawing-text");
         text(say("%.0f s", span), width - RIGHT, height - 3, 1, "drawing-text");
         double worstX = MARGIN + (log.worstAt() - from) / span * (width - MARGIN - RIGHT);
@@ -82,15 +91,38 @@ final class TracePlot extends Drawing {
     }
 
     /** Slanting lines, so that it does not rest on a tint. */
-    private void silent(double left, double right, double top, double bottom) {
-        for (double x = left; x <= right; x += 7) {
-            line(x, bottom, Math.min(right, x + 6), Math.max(top, bottom - (bottom - top) / 4), "plot-silent");
-            line(x, top + (bottom - top) / 2, Math.min(right, x + 6), top + (bottom - top) / 4, "plot-silent");
+    private void hatch(double left, double right, double top, double bottom) {
+        double rise = (bottom - top) / 3;
+        for (double x = left; x < right; x += 8) {
+            double reach = Math.min(rise, 2 * (right - x));
+            line(x, bottom, x + reach / 2, bottom - reach, "plot-silent");
+            line(x, bottom - rise, x + reach / 2, bottom - rise - reach, "plot-silent");
+            line(x, bottom - 2 * rise, x + reach / 2, bottom - 2 * rise - reach, "plot-silent");
         }
     }
 
+    /** The difference, with holes where it says nothing. */
+    private void difference(List<Sample> trace, List<Regime> silent, double[] xs, DoubleUnaryOperator place) {
+        int start = 0;
+        for (int i = 0; i <= trace.size(); i++) {
+            boolean hole = i == trace.size() || within(silent, trace.get(i).time());
+            if (hole) {
+                if (i - start > 1) {
+                    path(Arrays.copyOfRange(xs, start, i), ys(trace.subList(start, i), Sample::difference, place),
+                            "plot-line");
+                }
+                start = i + 1;
+            }
+        }
+    }
+
+    private static boolean within(List<Regime> silent, double time) {
+        return silent.stream()
+                .anyMatch(r -> time >= r.from() - DriveFound.BEFORE && time <= r.to() + DriveFound.AFTER);
+    }
+
     private static double[] ys(List<Sample> trace, ToDoubleFunction<Sample> value,
-            java.util.function.DoubleUnaryOperator place) {
+            DoubleUnaryOperator place) {
         return trace.stream().mapToDouble(value).map(place).toArray();
     }
 }

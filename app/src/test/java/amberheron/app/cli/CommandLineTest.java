@@ -321,6 +321,17 @@ class CommandLineTest {
         Ran prove = run("prove", proven, at("logs/SB-014-drive.csv"), "--json");
         assertThat(prove.exit()).isZero();
         assertThat(prove.json().get("verdict").stringValue()).isEqualTo("pass");
+        assertThat(prove.json().get("reader").get("lag").asDouble()).isCloseTo(0.1, within(0.01));
+        assertThat(prove.json().get("reader").get("gainInterval").size()).isEqualTo(2);
+        assertThat(prove.json().get("rows").get("leftOut").asInt()).isZero();
+        assertThat(prove.json().get("columns").toString()).contains("\"channel\":\"rpm\"", "by its name");
+        assertThat(prove.json().get("regimes").toString()).contains("cold-start", "idle", "cruise", "acceleration",
+                "full-load", "lift-off");
+        assertThat(prove.json().get("events").size()).isZero();
+        assertThat(prove.json().get("causes").get(0).get("cause").stringValue()).isEqualTo("none");
+        Ran mapped = run("prove", proven, at("logs/SB-014-drive.csv"), "--map", "reader=nothing");
+        assertThat(mapped.exit()).isEqualTo(2);
+        assertThat(mapped.err()).contains("found no column “nothing”", "logger lambda");
         assertThat(run("pack", proven, "--out", at("pack")).exit()).isZero();
         assertThat(folder.resolve("pack/SB-014-hand-over.pdf")).isNotEmptyFile();
         assertThat(run("pack", lying, "--out", at("pack")).exit()).isEqualTo(1);

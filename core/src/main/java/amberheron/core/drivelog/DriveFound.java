@@ -51,21 +51,31 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
         return in(drive, asked, columns).found();
     }
 
-    /** What was found, and the part of the drive that it rests on. */
-    public record In(DriveFound found, Drive compared) {
+    /**
+     * What was found, and the drive that it rests on.
+     *
+     * @param drive with the reader's lag taken out
+     * @param compared the same without what says nothing
+     */
+    public record In(DriveFound found, Drive drive, Drive compared) {
     }
 
-    /** The same, with the drive without what says nothing. */
+    /** The same, with the drive that it rests on. */
     public static In in(Drive drive, EngineAsked asked, List<ColumnUse> columns) {
         List<Regime> regimes = new Regimes(drive, asked).find();
         int lost = 0;
         for (int i = 0; i < drive.size(); i++) {
             lost += Events.isLost(drive, asked, i) ? 1 : 0;
         }
-        Drive compared = compared(drive, asked, regimes);
-        return new In(new DriveFound(Agreement.of(compared, asked.railLow(), asked.railHigh()), lost, frozen(drive),
+        Agreement agreement = Agreement.of(compared(drive, asked, regimes), asked.railLow(), asked.railHigh());
+        Double lag = agreement == null ? null : agreement.lag();
+        Drive prompt = lag == null
+                ? drive
+                : Drive.of(drive.time(), drive.controller(), OnClock.later(drive.time(), drive.reader(), lag));
+        return new In(new DriveFound(agreement, lost, frozen(drive),
                 regimes, Regimes.notTold(drive), new Events(drive, asked, regimes).find(),
-                columns.stream().map(Column::of).toList()), compared);
+                columns.stream().map(Column::of).toList()), prompt,
+                compared(prompt, asked, regimes));
     }
 
     /** The drive without what says nothing: cold, fuel cut and the way into it and out of it, signal lost. */

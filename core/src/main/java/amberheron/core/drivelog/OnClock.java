@@ -1,6 +1,7 @@
 package amberheron.core.drivelog;
 
 import java.util.Arrays;
+import java.util.function.IntToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -32,6 +33,16 @@ final class OnClock {
 
     /** A channel on this clock, shifted: what it will say so much later. */
     float[] put(double[] time, float @Nullable [] values, double later) {
+        return put(time, values, later, size, this::at);
+    }
+
+    /** A channel on its own rows, shifted: what it will say so much later. */
+    static float[] later(double[] time, float[] values, double later) {
+        return put(time, values, later, time.length, i -> time[i]);
+    }
+
+    private static float[] put(double[] time, float @Nullable [] values, double later, int size,
+            IntToDoubleFunction at) {
         float[] out = new float[size];
         Arrays.fill(out, Float.NaN);
         if (values == null) {
@@ -40,7 +51,7 @@ final class OnClock {
         int next = 0;
         int before = -1;
         for (int i = 0; i < size; i++) {
-            double now = at(i) + later;
+            double now = at.applyAsDouble(i) + later;
             while (next < time.length && (time[next] < now || Float.isNaN(values[next]))) {
                 if (!Float.isNaN(values[next])) {
                     before = next;

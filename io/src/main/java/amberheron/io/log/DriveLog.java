@@ -163,7 +163,8 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
     /** What this drive proves, as it is kept with the job. */
     public Output.Proving proving(Job job, Origin origin) {
         DriveFound.In found = DriveFound.in(drive, asked(job), recognition.uses());
-        return new Output.Proving(file, digest, origin, LogComparison.of(drive, found.compared()), found.found());
+        return new Output.Proving(file, digest, origin, LogComparison.of(found.drive(), found.compared()),
+                found.found());
     }
 
     /** What the drive is judged by. */
