@@ -116,6 +116,7 @@ final class Benchmark implements Callable<Integer> {
         report(out, "search of a whole run, 1 mm by 1°, warm", search, "aim: under 50 ms");
         trials(out);
         chains(out);
+        DriveBenchmark.run(out);
         lives(out);
         stream(out);
         List<String> flags = new ArrayList<>(ManagementFactory.getRuntimeMXBean().getInputArguments());

@@ -242,7 +242,7 @@ final class JobCommands {
         }
     }
 
-    @Command(name = "prove", mixinStandardHelpOptions = true, description = "A proving log: bias, spread, worst.")
+    @Command(name = "prove", mixinStandardHelpOptions = true, description = "A proving log: agreement, lag, how the engine was run, what to act on, which link lies.")
     static final class Prove extends OfJob {
         Prove(HeronCommand.Surroundings surroundings) {
             super(surroundings);

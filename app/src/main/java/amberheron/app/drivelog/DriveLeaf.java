@@ -26,7 +26,7 @@ import org.jspecify.annotations.Nullable;
 
 /** How the engine was run, what it showed then and what it should; what has to be acted on. */
 final class DriveLeaf implements Leaf {
-    private static final double HEIGHT = 170;
+    private static final double HEIGHT = 150;
     private static final int EVENTS = 6;
 
     private final Session session;

@@ -13,4 +13,6 @@ import java.util.function.DoubleUnaryOperator;
  */
 public record ColumnUse(LogChannel channel, int column, String name, String quantity, String because,
         DoubleUnaryOperator si) {
+    /** Numbers that are in the right unit as they stand. */
+    public static final DoubleUnaryOperator AS_IT_STANDS = v -> v;
 }

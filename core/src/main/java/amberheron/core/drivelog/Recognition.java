@@ -177,15 +177,15 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
         double high = c.quantile(0.98);
         String because = named ? "named" : "by its name";
         return switch (channel) {
-            case ENGINE_SPEED -> use(channel, c, "1/min", because, v -> v);
+            case ENGINE_SPEED -> use(channel, c, "1/min", because, ColumnUse.AS_IT_STANDS);
             case SPEED -> unit.matches(".*mph.*")
                     ? use(channel, c, "mph", because, v -> v * MPH)
                     : unit.matches(".*\\bm/s\\b.*")
-                            ? use(channel, c, "m/s", because, v -> v)
+                            ? use(channel, c, "m/s", because, ColumnUse.AS_IT_STANDS)
                             : use(channel, c, "km/h", because, v -> v / 3.6);
             case PRESSURE -> pressure(c, unit, high, because);
             case THROTTLE -> high <= 1.05
-                    ? use(channel, c, "part of full", because + "; never above 1", v -> v)
+                    ? use(channel, c, "part of full", because + "; never above 1", ColumnUse.AS_IT_STANDS)
                     : high <= 5.2 && unit.contains("v")
                             ? use(channel, c, "V, from its least to its greatest", because,
                                     between(c.quantile(0.01), c.quantile(0.995)))
@@ -196,11 +196,11 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
             case TEMPERATURE -> unit.matches(".*(°f|\\bf\\b|fahr|degf).*") || (high > 135 && high < 260)
                     ? use(channel, c, "°F", because, v -> (v + 459.67) * 5 / 9)
                     : high > 260
-                            ? use(channel, c, "K", because + "; as hot as that only in kelvin", v -> v)
+                            ? use(channel, c, "K", because + "; as hot as that only in kelvin", ColumnUse.AS_IT_STANDS)
                             : use(channel, c, "°C", because, v -> v + KELVIN);
             default -> high > 1.5
                     ? use(channel, c, "mV", because, v -> v / 1000)
-                    : use(channel, c, "V", because, v -> v);
+                    : use(channel, c, "V", because, ColumnUse.AS_IT_STANDS);
         };
     }
 
@@ -220,7 +220,7 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
             return use(channel, c, "hPa", because, v -> v * 100);
         }
         if (high > 5000) {
-            return use(channel, c, "Pa", because, v -> v);
+            return use(channel, c, "Pa", because, ColumnUse.AS_IT_STANDS);
         }
         if (unit.matches(".*\\bbar\\b.*") || high < 6) {
             return use(channel, c, gauge ? "bar above the air" : "bar", because,
@@ -354,7 +354,8 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
             return all;
         }
         if (middle >= RICH && middle <= LEAN && !(saysAfr && middle > 2)) {
-            all.add(new Reading(c, "λ", saysLambda ? "by its name and its values" : "by its values, about 1", v -> v));
+            all.add(new Reading(c, "λ", saysLambda ? "by its name and its values" : "by its values, about 1",
+                    ColumnUse.AS_IT_STANDS));
         } else if (middle >= LEAST_AFR && middle <= MOST_AFR) {
             for (double ratio : ratios(known, controller)) {
                 all.add(new Reading(c, say("AFR, %.2f at λ 1", ratio),

@@ -99,7 +99,8 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
     }
 
     private static float[] meant(float[] values, DoubleUnaryOperator si) {
-        for (int i = 0; i < values.length; i++) {
+        boolean same = si.equals(ColumnUse.AS_IT_STANDS);
+        for (int i = 0; i < values.length && !same; i++) {
             if (!Float.isNaN(values[i])) {
                 values[i] = (float) si.applyAsDouble(values[i]);
             }

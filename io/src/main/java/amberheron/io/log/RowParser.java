@@ -89,26 +89,32 @@ final class RowParser {
         Chunk chunk = new Chunk(bytes, end, wanted);
         int at = from;
         while (at < end) {
-            int stop = at;
-            while (stop < end && bytes[stop] != '\n') {
-                stop++;
-            }
-            int last = stop > at && bytes[stop - 1] == '\r' ? stop - 1 : stop;
-            row(chunk, at, last, stop == end);
+            at = row(chunk, at);
             chunk.lines++;
-            at = stop + 1;
         }
         return chunk;
     }
 
-    private void row(Chunk chunk, int from, int to, boolean cut) {
-        byte[] b = chunk.bytes;
+    /** Where the next line begins. */
+    private static int next(byte[] b, int from, int end) {
         int at = from;
-        while (at < to && b[at] == ' ') {
+        while (at < end && b[at] != '\n') {
             at++;
         }
-        if (at == to || b[at] == '#' || b[at] == '%' || b[at] == '!' || b[at] == '*' || b[at] == '/') {
-            return;
+        return Math.min(end, at + 1);
+    }
+
+    /** Reads the line that begins here, in one pass over its bytes; gives where the next begins. */
+    private int row(Chunk chunk, int from) {
+        byte[] b = chunk.bytes;
+        int end = chunk.end;
+        int at = from;
+        while (at < end && b[at] == ' ') {
+            at++;
+        }
+        if (at == end || b[at] == '\n' || b[at] == '\r' || b[at] == '#' || b[at] == '%' || b[at] == '!' || b[at] == '*'
+                || b[at] == '/') {
+            return next(b, at, end);
         }
         if (chunk.rows == chunk.time.length) {
             chunk.grow();
@@ -121,15 +127,16 @@ final class RowParser {
         int column = 0;
         int start = separator == ' ' ? at : from;
         int bad = -1;
-        while (column < kept.length && start <= to) {
+        boolean more = true;
+        while (column < kept.length && more) {
             int stop = start;
-            if (stop < to && b[stop] == '"') {
+            if (stop < end && b[stop] == '"') {
                 stop++;
-                while (stop < to && b[stop] != '"') {
+                while (stop < end && b[stop] != '"' && b[stop] != '\n') {
                     stop++;
                 }
             }
-            while (stop < to && b[stop] != separator) {
+            while (stop < end && b[stop] != separator && b[stop] != '\n') {
                 stop++;
             }
             if (column == timeColumn) {
@@ -143,29 +150,30 @@ final class RowParser {
                 }
             }
             column++;
-            start = stop + 1;
+            more = stop < end && b[stop] != '\n';
+            start = more ? stop + 1 : stop;
             if (separator == ' ') {
-                while (start < to && b[start] == ' ') {
+                while (start < end && b[start] == ' ') {
                     start++;
                 }
             }
         }
-        if (cut && column < kept.length) {
+        int next = next(b, start, end);
+        if (column < kept.length && b[next - 1] != '\n') {
             // The writer was stopped in the middle of it.
             chunk.leftOut++;
-            return;
-        }
-        if (!Double.isFinite(time) || bad >= 0) {
+        } else if (!Double.isFinite(time) || bad >= 0) {
             chunk.leftOut++;
             if (chunk.faults.size() < MOST_FAULTS) {
                 int in = bad >= 0 ? bad : timeColumn;
                 chunk.faults.add(new Fault(chunk.lines, say("column %d: found “%s”, expected %s", in + 1,
-                        field(b, from, to, in), bad >= 0 ? "a number" : "a time")));
+                        field(b, from, next, in), bad >= 0 ? "a number" : "a time")));
             }
-            return;
+        } else {
+            chunk.time[row] = time;
+            chunk.rows++;
         }
-        chunk.time[row] = time;
-        chunk.rows++;
+        return next;
     }
 
     private String field(byte[] b, int from, int to, int column) {
@@ -179,10 +187,10 @@ final class RowParser {
     private double number(byte[] b, int from, int to) {
         int at = from;
         int end = to;
-        while (at < end && (b[at] == ' ' || b[at] == '"' || b[at] == '\t')) {
+        while (at < end && blank(b[at])) {
             at++;
         }
-        while (end > at && (b[end - 1] == ' ' || b[end - 1] == '"' || b[end - 1] == '\t')) {
+        while (end > at && blank(b[end - 1])) {
             end--;
         }
         if (at == end) {
@@ -227,6 +235,10 @@ final class RowParser {
             return Double.POSITIVE_INFINITY;
         }
         return negative ? -value : value;
+    }
+
+    private static boolean blank(byte b) {
+        return b == ' ' || b == '"' || b == '\t' || b == '\r';
     }
 
     private static double exponent(byte[] b, int from, int end) {
@@ -284,7 +296,7 @@ final class RowParser {
                 value = 0;
             } else if ((c == '.' || c == ',') && place == 0) {
                 place = 0.1;
-            } else if (c == '"' || c == ' ' || c == 'Z') {
+            } else if (c == '"' || c == ' ' || c == 'Z' || c == '\r') {
                 break;
             } else {
                 return Double.NaN;

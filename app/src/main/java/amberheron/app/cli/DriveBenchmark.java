@@ -1,0 +1,133 @@
+package amberheron.app.cli;
+
+import amberheron.bench.DriveTrial;
+import amberheron.core.drivelog.Agreement;
+import amberheron.core.drivelog.DriveEvent;
+import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.Regime;
+import amberheron.core.finding.Origin;
+import amberheron.core.job.Job;
+import amberheron.io.catalogue.Catalogue;
+import amberheron.io.log.DriveLog;
+import java.io.BufferedWriter;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Random;
+
+/** Drives of which everything is known, and how fast a long log is read. */
+final class DriveBenchmark {
+    private static final int DRIVES = 200;
+    private static final int ROWS = 2_000_000;
+    private static final int READS = 5;
+
+    private DriveBenchmark() {
+    }
+
+    static void run(PrintWriter out) {
+        drives(out);
+        try {
+            logs(out);
+        } catch (IOException e) {
+            out.println("logs: " + e.getMessage());
+        }
+    }
+
+    private static void drives(PrintWriter out) {
+        double[] offset = new double[DRIVES];
+        double[] gain = new double[DRIVES];
+        double[] lag = new double[DRIVES];
+        int inside = 0;
+        int lean = 0;
+        int missed = 0;
+        int madeUp = 0;
+        long right = 0;
+        long all = 0;
+        for (int i = 0; i < DRIVES; i++) {
+            DriveTrial trial = DriveTrial.of(i, 4, DriveTrial.drawn(new Random(1000 + i)));
+            DriveFound found = DriveFound.of(trial.drive(), DriveTrial.ASKED, List.of());
+            Agreement a = found.agreement();
+            Double g = a == null ? null : a.gain();
+            Double l = a == null ? null : a.lag();
+            offset[i] = a == null ? Double.NaN : Math.abs(a.offset() - trial.fault().offset());
+            gain[i] = g == null ? Double.NaN : Math.abs(g - trial.fault().gain());
+            lag[i] = l == null ? Double.NaN : Math.abs(l - trial.fault().lag());
+            inside += a != null && trial.fault().offset() >= a.offsetLow() && trial.fault().offset() <= a.offsetHigh()
+                    ? 1
+                    : 0;
+            List<DriveEvent> told = found.events(DriveEvent.Kind.LEAN);
+            lean += trial.lean().size();
+            missed += (int) trial.lean().stream().filter(
+                    t -> told.stream().noneMatch(e -> e.to() >= t[0] - 0.1 && e.from() <= t[1] + 0.5)).count();
+            madeUp += (int) told.stream().filter(
+                    e -> trial.lean().stream().noneMatch(t -> e.to() >= t[0] - 0.1 && e.from() <= t[1] + 0.5)).count();
+            all += trial.labelled();
+            right += right(trial, found);
+        }
+        out.printf(Locale.ROOT, "%-46s %9.4f λ      aim: 0.002, %.0f %% inside their interval of 95%n",
+                "drives: offset, worst of " + DRIVES, worst(offset), 100.0 * inside / DRIVES);
+        out.printf(Locale.ROOT, "%-46s %8.2f %%       aim: 1 %%%n", "gain, worst", 100 * worst(gain));
+        out.printf(Locale.ROOT, "%-46s %8.1f ms      aim: 5 ms%n", "lag, worst", 1000 * worst(lag));
+        out.printf(Locale.ROOT, "%-46s %8d          of %d, and %d made up%n", "lean pulls missed", missed, lean,
+                madeUp);
+        out.printf(Locale.ROOT, "%-46s %7.2f %%          aim: 95 %%%n", "way of running right", 100.0 * right / all);
+    }
+
+    private static long right(DriveTrial trial, DriveFound found) {
+        long right = 0;
+        for (int k = 0; k < trial.kinds().length; k++) {
+            Regime.Kind kind = trial.kinds()[k];
+            double now = trial.drive().time()[k];
+            right += kind != null && found.regimes().stream()
+                    .anyMatch(r -> r.kind() == kind && now >= r.from() - 0.06 && now <= r.to() + 0.06) ? 1 : 0;
+        }
+        return right;
+    }
+
+    private static double worst(double[] errors) {
+        return Arrays.stream(errors).max().orElse(Double.NaN);
+    }
+
+    private static void logs(PrintWriter out) throws IOException {
+        Path file = Files.createTempFile("drive", ".csv");
+        try {
+            try (BufferedWriter csv = Files.newBufferedWriter(file)) {
+                csv.write(
+                        "time,rpm,controller_lambda,reader_lambda,map kpa,tps,clt,battery,spark,pulse,gear,speed km/h\n");
+                for (int i = 0; i < ROWS; i++) {
+                    double lambda = 1 + 0.1 * Math.sin(i / 200.0);
+                    csv.write(String.format(Locale.ROOT, "%.2f,%d,%.3f,%.3f,%.1f,%.1f,%.1f,13.9,%.1f,%.2f,3,%.1f%n",
+                            i * 0.05, 2000 + i % 500, lambda, lambda + 0.002, 60 + i % 30 * 0.5, 20 + i % 10 * 0.3,
+                            85.0,
+                            20.0 + i % 5, 3.1, 80.0));
+                }
+            }
+            Job job = Job.empty("B").withLaw(Catalogue.shipped().laws().getFirst())
+                    .withReader(Catalogue.shipped().readers().getFirst());
+            double megabytes = Files.size(file) / 1e6;
+            double[] speed = new double[READS];
+            double[] judged = new double[READS];
+            for (int i = 0; i < READS; i++) {
+                long start = System.nanoTime();
+                DriveLog log = DriveLog.read(job, file, Map.of(), part -> {
+                });
+                long read = System.nanoTime();
+                log.proving(job, Origin.UNRECORDED);
+                speed[i] = megabytes / ((read - start) / 1e9);
+                judged[i] = (System.nanoTime() - read) / 1e9;
+            }
+            Arrays.sort(speed);
+            Arrays.sort(judged);
+            out.printf(Locale.ROOT, "%-46s %8.0f MB/s    %.0f MB, %,d rows of 12 columns; aim: 150%n", "a log read",
+                    speed[READS / 2], megabytes, ROWS);
+            out.printf(Locale.ROOT, "%-46s %8.2f s%n", "and judged in", judged[READS / 2]);
+        } finally {
+            Files.deleteIfExists(file);
+        }
+    }
+}
