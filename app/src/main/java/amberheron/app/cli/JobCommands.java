@@ -29,6 +29,7 @@ import amberheron.io.book.JobBook;
 import amberheron.io.book.ShopHabits;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.log.DriveLog;
+import amberheron.io.log.KnownColumns;
 import amberheron.io.json.JobDocument;
 import amberheron.io.json.ResultJson;
 import amberheron.io.pack.HandOverPack;
@@ -80,6 +81,10 @@ final class JobCommands {
 
         final PrintWriter err() {
             return spec.commandLine().getErr();
+        }
+
+        final Path home() {
+            return surroundings.home();
         }
 
         /** The shop whose home folder this is: the same laws and schools that the desktop judges by. */
@@ -256,7 +261,9 @@ final class JobCommands {
         @Override
         public Integer call() {
             Job job = document().job();
-            DriveLog read = DriveLog.read(job, log, map.isBlank() ? Map.of() : DriveLog.map(map), part -> {
+            // What the desktop was told of such a log holds here too.
+            String said = map.isBlank() ? KnownColumns.in(home()).of(log).orElse("") : map;
+            DriveLog read = DriveLog.read(job, log, said.isBlank() ? Map.of() : DriveLog.map(said), part -> {
             });
             read.faults().forEach(f -> err().println("heron: left out: " + f));
             if (read.leftOut() > read.faults().size()) {

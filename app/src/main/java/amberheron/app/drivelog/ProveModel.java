@@ -25,6 +25,7 @@ import amberheron.core.job.Output;
 import amberheron.core.job.Station;
 import amberheron.core.drivelog.LogChannel;
 import amberheron.io.log.DriveLog;
+import amberheron.io.log.KnownColumns;
 import amberheron.app.session.ControllerDesk;
 import amberheron.io.csv.StreamRecorder;
 import amberheron.io.pack.HandOverPack;
@@ -83,10 +84,16 @@ public final class ProveModel implements StationModel {
     static void take(Session session, String typed, String named) {
         Job job = session.job();
         Origin origin = session.typed();
+        Path home = session.home();
         session.inBackground("Reading the log", progress -> {
             try {
-                DriveLog log = DriveLog.read(job, Path.of(typed.strip()),
-                        named.isBlank() ? Map.of() : DriveLog.map(named), progress::at);
+                Path path = Path.of(typed.strip());
+                KnownColumns known = KnownColumns.in(home);
+                String said = named.isBlank() ? known.of(path).orElse("") : named;
+                DriveLog log = DriveLog.read(job, path, said.isBlank() ? Map.of() : DriveLog.map(said), progress::at);
+                if (!said.isBlank()) {
+                    known.remember(path, said);
+                }
                 return new Taken(log, log.proving(job, origin));
             } catch (InvalidPathException e) {
                 throw new UnusableInput(typed, "", "is not a path, expected one such as /logs/drive.csv");

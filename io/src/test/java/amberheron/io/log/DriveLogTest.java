@@ -202,6 +202,20 @@ class DriveLogTest {
         assertThatThrownBy(() -> DriveLog.map("colour=3")).hasMessageContaining("time, controller, reader");
     }
 
+    /** Said once, a header is known; another one is not. */
+    @Test
+    void whatWasSaidOfAHeaderIsRemembered() throws IOException {
+        Habit two = Habit.of("two", "time,lambda 1,lambda 2\n", i -> say("%.2f,%s,%s", i * 0.05, told(i), told(i)));
+        Path path = file(two);
+        KnownColumns.in(folder).remember(path, "controller=2,reader=3");
+        assertThat(KnownColumns.in(folder).of(path)).contains("controller=2,reader=3");
+        Path other = Files.writeString(folder.resolve("other.csv"), two.text().replace("lambda 2", "lambda 3"));
+        assertThat(KnownColumns.in(folder).of(other)).isEmpty();
+        Files.writeString(folder.resolve("log-columns.properties"), "a=\\u00zz");
+        assertThatThrownBy(() -> KnownColumns.in(folder).of(path)).isInstanceOf(UnusableInput.class)
+                .hasMessageContaining("mend it or put it aside");
+    }
+
     @Test
     void goodRowsAreKeptAndBadOnesSaidWithLineAndReason() throws IOException {
         String text = "time,rpm,controller,reader\n"
