@@ -39,9 +39,9 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
     private static final double MPH = 0.44704;
 
     private static final Pattern MIXTURE = Pattern.compile(
-            "lambda|λ|\\bafr\\b|afr|air.?fuel|\\ba/f\\b|wide.?band|\\bwb|\\bwbo2|uego|mixture|gemisch|m[eé]lange|\\bphi\\b|equivalence");
+            "lambda|λ|\\bafr\\b|afr|air.?fuel|\\ba/f\\b|wide.?band|\\bwb|mixture|gemisch|m[eé]lange|\\bphi\\b|equivalence");
     private static final Pattern OF_CONTROLLER = Pattern.compile(
-            "controller|contr|gauge|sensor|serial|direct|true|steuer|wide.?band|\\bwb|uego|ctrl");
+            "controller|contr|gauge|sensor|serial|direct|true|steuer|wide.?band|\\bwb|ctrl");
     private static final Pattern OF_READER = Pattern.compile(
             "reader|logger|shown|ecu|analog|\\bain|\\badc|input|\\blog\\b|anzeige|\\bdaq|in\\d");
     private static final Map<LogChannel, Pattern> NAMES = names();
@@ -351,6 +351,11 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
                 all.add(new Reading(c, factor == 1 ? "V through the law" : "mV through the law", "by its unit",
                         v -> law.lambdaAt(v * factor)));
             }
+            return all;
+        }
+        if (words.matches(".*(\\bphi\\b|equivalence).*") && middle > 1 / LEAN && middle < 1 / RICH) {
+            // Fuel per air rather than air per fuel: about 1 as λ is, and the other way round.
+            all.add(new Reading(c, "equivalence ratio, turned into λ", "by its name and its values", v -> 1 / v));
             return all;
         }
         if (middle >= RICH && middle <= LEAN && !(saysAfr && middle > 2)) {

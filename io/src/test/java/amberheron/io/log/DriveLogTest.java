@@ -110,6 +110,8 @@ class DriveLogTest {
                 Habit.of("quoted decimal commas", "time,controller,reader\n",
                         i -> say("\"%s\",\"%s\",\"%s\"", comma(say("%.2f", i * 0.05)), comma(told(i)),
                                 comma(told(i)))),
+                Habit.of("equivalence ratio at the reader, rich above 1", "time,controller lambda,reader equivalence\n",
+                        i -> say("%.2f,%s,%.4f", i * 0.05, told(i), 1 / lambda(i))),
                 Habit.of("bars", "time|controller|reader\n",
                         i -> say("%.2f|%s|%s", i * 0.05, told(i), told(i))),
                 Habit.of("blanks", "time controller reader\n",
