@@ -37,6 +37,7 @@ import amberheron.io.catalogue.Catalogue;
 import amberheron.io.csv.ChartCsv;
 import amberheron.io.csv.CheckPointCsv;
 import amberheron.io.log.DriveLog;
+import amberheron.io.log.LogFile;
 import amberheron.io.json.FuelJson;
 import amberheron.io.json.JobDocument;
 import amberheron.io.json.LawJson;
@@ -93,7 +94,7 @@ class FuzzTest {
         all.put("log.csv", file -> {
             Catalogue catalogue = Catalogue.shipped();
             Job job = Job.empty("F").withLaw(catalogue.laws().getFirst()).withReader(catalogue.readers().getFirst());
-            sound(DriveLog.read(job, file, Map.of(), part -> {
+            sound(DriveLog.read(job, LogFile.of(file), Map.of(), part -> {
             }).proving(job, Origin.UNRECORDED).toString());
         });
         return all;

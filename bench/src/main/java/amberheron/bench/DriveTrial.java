@@ -1,6 +1,7 @@
 package amberheron.bench;
 
 import amberheron.core.drivelog.Drive;
+import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.EngineAsked;
 import amberheron.core.drivelog.Regime.Kind;
 import java.util.ArrayList;
@@ -177,7 +178,19 @@ public record DriveTrial(Drive drive, @Nullable Kind[] kinds, List<double[]> lea
             }
         }
         return new DriveTrial(new Drive(time, columns[0], reader, columns[1], columns[2], columns[3], columns[4],
-                columns[5], null), m.kinds.toArray(new Kind[0]), List.copyOf(m.lean), lost, fault);
+                columns[5]), m.kinds.toArray(new Kind[0]), List.copyOf(m.lean), lost, fault);
+    }
+
+    /** Rows of those for which the way the engine was run was found, to half a step of the finder's clock. */
+    public long right(DriveFound found) {
+        long right = 0;
+        for (int k = 0; k < kinds.length; k++) {
+            Kind kind = kinds[k];
+            double now = drive.time()[k];
+            right += kind != null && found.regimes().stream()
+                    .anyMatch(r -> r.kind() == kind && now >= r.from() - 0.06 && now <= r.to() + 0.06) ? 1 : 0;
+        }
+        return right;
     }
 
     /** Rows of which is known how the engine was run. */

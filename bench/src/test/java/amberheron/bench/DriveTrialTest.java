@@ -72,12 +72,7 @@ class DriveTrialTest {
         for (int i = 0; i < TRIALS; i++) {
             DriveTrial trial = DRIVES.get(i);
             all += trial.labelled();
-            for (int k = 0; k < trial.kinds().length; k++) {
-                Kind kind = trial.kinds()[k];
-                double now = trial.drive().time()[k];
-                right += kind != null && FOUND.get(i).regimes().stream()
-                        .anyMatch(r -> r.kind() == kind && now >= r.from() - 0.06 && now <= r.to() + 0.06) ? 1 : 0;
-            }
+            right += trial.right(FOUND.get(i));
         }
         assertThat((double) right / all).isGreaterThan(0.95);
     }

@@ -4,11 +4,11 @@ import amberheron.bench.DriveTrial;
 import amberheron.core.drivelog.Agreement;
 import amberheron.core.drivelog.DriveEvent;
 import amberheron.core.drivelog.DriveFound;
-import amberheron.core.drivelog.Regime;
 import amberheron.core.finding.Origin;
 import amberheron.core.job.Job;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.log.DriveLog;
+import amberheron.io.log.LogFile;
 import java.io.BufferedWriter;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -62,12 +62,10 @@ final class DriveBenchmark {
                     : 0;
             List<DriveEvent> told = found.events(DriveEvent.Kind.LEAN);
             lean += trial.lean().size();
-            missed += (int) trial.lean().stream().filter(
-                    t -> told.stream().noneMatch(e -> e.to() >= t[0] - 0.1 && e.from() <= t[1] + 0.5)).count();
-            madeUp += (int) told.stream().filter(
-                    e -> trial.lean().stream().noneMatch(t -> e.to() >= t[0] - 0.1 && e.from() <= t[1] + 0.5)).count();
+            missed += (int) trial.lean().stream().filter(t -> told.stream().noneMatch(e -> same(e, t))).count();
+            madeUp += (int) told.stream().filter(e -> trial.lean().stream().noneMatch(t -> same(e, t))).count();
             all += trial.labelled();
-            right += right(trial, found);
+            right += trial.right(found);
         }
         out.printf(Locale.ROOT, "%-46s %9.4f λ      aim: 0.002, %.0f %% inside their interval of 95%n",
                 "drives: offset, worst of " + DRIVES, worst(offset), 100.0 * inside / DRIVES);
@@ -78,15 +76,8 @@ final class DriveBenchmark {
         out.printf(Locale.ROOT, "%-46s %7.2f %%          aim: 95 %%%n", "way of running right", 100.0 * right / all);
     }
 
-    private static long right(DriveTrial trial, DriveFound found) {
-        long right = 0;
-        for (int k = 0; k < trial.kinds().length; k++) {
-            Regime.Kind kind = trial.kinds()[k];
-            double now = trial.drive().time()[k];
-            right += kind != null && found.regimes().stream()
-                    .anyMatch(r -> r.kind() == kind && now >= r.from() - 0.06 && now <= r.to() + 0.06) ? 1 : 0;
-        }
-        return right;
+    private static boolean same(DriveEvent told, double[] made) {
+        return told.to() >= made[0] - 0.1 && told.from() <= made[1] + 0.5;
     }
 
     private static double worst(double[] errors) {
@@ -114,7 +105,7 @@ final class DriveBenchmark {
             double[] judged = new double[READS];
             for (int i = 0; i < READS; i++) {
                 long start = System.nanoTime();
-                DriveLog log = DriveLog.read(job, file, Map.of(), part -> {
+                DriveLog log = DriveLog.read(job, LogFile.of(file), Map.of(), part -> {
                 });
                 long read = System.nanoTime();
                 log.proving(job, Origin.UNRECORDED);

@@ -30,6 +30,7 @@ import amberheron.io.book.ShopHabits;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.log.DriveLog;
 import amberheron.io.log.KnownColumns;
+import amberheron.io.log.LogFile;
 import amberheron.io.json.JobDocument;
 import amberheron.io.json.ResultJson;
 import amberheron.io.pack.HandOverPack;
@@ -40,7 +41,6 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Objects;
 import java.util.concurrent.Callable;
@@ -261,9 +261,9 @@ final class JobCommands {
         @Override
         public Integer call() {
             Job job = document().job();
+            LogFile file = LogFile.of(log);
             // What the desktop was told of such a log holds here too.
-            String said = map.isBlank() ? KnownColumns.in(home()).of(log).orElse("") : map;
-            DriveLog read = DriveLog.read(job, log, said.isBlank() ? Map.of() : DriveLog.map(said), part -> {
+            DriveLog read = DriveLog.read(job, file, KnownColumns.in(home()).said(file, map), part -> {
             });
             read.faults().forEach(f -> err().println("heron: left out: " + f));
             if (read.leftOut() > read.faults().size()) {

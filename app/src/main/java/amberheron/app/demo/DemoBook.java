@@ -69,6 +69,7 @@ import amberheron.io.book.JobBook;
 import amberheron.io.book.ShopHabits;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.log.DriveLog;
+import amberheron.io.log.LogFile;
 import amberheron.io.json.JobDocument;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -223,7 +224,7 @@ public final class DemoBook {
         job = withPoints(job, today.minusDays(8), setting, new double[]{0.25, 2.75, 4.75}, 1.5, 4.25);
         Path log = home.resolve("logs").resolve("SB-014-drive.csv");
         write(log, driveLog(new SignalChain(law, WireEffect.NONE, reader, setting)));
-        job = job.withProving(DriveLog.read(job, log, Map.of(), part -> {
+        job = job.withProving(DriveLog.read(job, LogFile.of(log), Map.of(), part -> {
         }).proving(job, simulated(today.minusDays(7))))
                 .withDisplay(Display.UNTOLD.withPickUp(PickUp.ONE_COIL).withKnowsLoad(true)
                         .withDimmer(Display.Dimmer.LAMPS).withTold(Told.LEAN, 0.86).withTold(Told.LEAN_DELAY, 0.5)

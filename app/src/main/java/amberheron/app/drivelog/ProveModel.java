@@ -26,6 +26,7 @@ import amberheron.core.job.Station;
 import amberheron.core.drivelog.LogChannel;
 import amberheron.io.log.DriveLog;
 import amberheron.io.log.KnownColumns;
+import amberheron.io.log.LogFile;
 import amberheron.app.session.ControllerDesk;
 import amberheron.io.csv.StreamRecorder;
 import amberheron.io.pack.HandOverPack;
@@ -85,33 +86,30 @@ public final class ProveModel implements StationModel {
         Job job = session.job();
         Origin origin = session.typed();
         Path home = session.home();
-        session.inBackground("Reading the log", progress -> {
+        session.intoJob("Reading the log", progress -> {
             try {
-                Path path = Path.of(typed.strip());
+                LogFile file = LogFile.of(Path.of(typed.strip()));
                 KnownColumns known = KnownColumns.in(home);
-                String said = named.isBlank() ? known.of(path).orElse("") : named;
-                DriveLog log = DriveLog.read(job, path, said.isBlank() ? Map.of() : DriveLog.map(said), progress::at);
-                if (!said.isBlank()) {
-                    known.remember(path, said);
-                }
+                DriveLog log = DriveLog.read(job, file, known.said(file, named), progress::at);
+                known.remember(file, named);
                 return new Taken(log, log.proving(job, origin));
             } catch (InvalidPathException e) {
                 throw new UnusableInput(typed, "", "is not a path, expected one such as /logs/drive.csv");
             }
-        }, taken -> {
-            DriveLog log = taken.log();
-            if (!session.job().id().equals(job.id())) {
-                return say("%s was read for %s, which is no longer open: read it again there.", log.file(), job.id());
-            }
-            session.edit("log " + log.file(), j -> j.withProving(taken.proving()));
-            String columns = String.join("; ", log.recognition().uses().stream()
-                    .filter(u -> u.channel() == LogChannel.CONTROLLER || u.channel() == LogChannel.READER)
-                    .map(u -> say("“%s” is %s in %s", u.name(), u.channel().words(), u.quantity())).toList()) + ".";
-            return log.leftOut() == 0
-                    ? columns
-                    : say("%s %d rows could not be used and were left out; the first: %s", columns, log.leftOut(),
-                            log.faults().getFirst());
-        });
+        }, (id, taken) -> say("%s was read for %s, which is no longer open: read it again there.", taken.log().file(),
+                id), taken -> {
+                    DriveLog log = taken.log();
+                    session.edit("log " + log.file(), j -> j.withProving(taken.proving()));
+                    String columns = String.join("; ", log.recognition().uses().stream()
+                            .filter(u -> u.channel() == LogChannel.CONTROLLER || u.channel() == LogChannel.READER)
+                            .map(u -> say("“%s” is %s in %s", u.name(), u.channel().words(), u.quantity())).toList())
+                            + ".";
+                    return log.leftOut() == 0
+                            ? columns
+                            : say("%s %d rows could not be used and were left out; the first: %s", columns,
+                                    log.leftOut(),
+                                    log.faults().getFirst());
+                });
     }
 
     @Override

@@ -57,20 +57,18 @@ public final class PhotoCard extends VBox {
      */
     public static void attach(Session session, String typed, Function<Job, List<Photo>> read,
             BiFunction<Job, List<Photo>, Job> write) {
-        String job = session.job().id();
         Path folder = session.home().resolve("photos").resolve(HandOverPack.stem(session.job()));
-        session.inBackground("Attaching", () -> Photos.keep(typed, folder), photo -> {
-            if (!session.job().id().equals(job)) {
-                return photo.file() + " was kept, but " + job + " is no longer open; attach it there again.";
-            }
-            session.edit("photo " + photo.file(), j -> {
-                List<Photo> photos = new ArrayList<>(read.apply(j));
-                photos.removeIf(p -> p.file().equals(photo.file()));
-                photos.add(photo);
-                return write.apply(j, photos);
-            });
-            return photo.file() + " is kept in " + folder + ".";
-        });
+        session.intoJob("Attaching", progress -> Photos.keep(typed, folder),
+                (job, photo) -> photo.file() + " was kept, but " + job + " is no longer open; attach it there again.",
+                photo -> {
+                    session.edit("photo " + photo.file(), j -> {
+                        List<Photo> photos = new ArrayList<>(read.apply(j));
+                        photos.removeIf(p -> p.file().equals(photo.file()));
+                        photos.add(photo);
+                        return write.apply(j, photos);
+                    });
+                    return photo.file() + " is kept in " + folder + ".";
+                });
     }
 
     /** Shows what the job has now. */

@@ -9,6 +9,7 @@ import amberheron.core.job.Job;
 import amberheron.core.job.Pair;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
+import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.SettingText;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
@@ -83,7 +84,8 @@ final class ScaleFiles {
             session.tell("Choose the law and the reader first.");
             return;
         }
-        Reader told = reader.withSetting(session.review().scale().get().setting());
+        ReaderSetting setting = session.review().scale().get().setting();
+        Reader told = reader.withSetting(setting);
         Path lists = session.home().resolve("lists");
         String stem = HandOverPack.stem(job);
         session.inBackground("Writing law and reader", () -> {
@@ -91,24 +93,21 @@ final class ScaleFiles {
             TextFiles.write(lists.resolve(stem + "-law.csv"), LawCsv.write(law));
             TextFiles.write(lists.resolve(stem + "-reader.json"), ScaleFile.text(told));
             TextFiles.write(lists.resolve(stem + "-setting.csv"),
-                    LawCsv.write(session.review().scale().orElseThrow().setting(), told));
+                    LawCsv.write(setting, told));
             return stem;
         }, s -> say("Law, reader and setting are in %s, as JSON and CSV.", lists));
     }
 
     /** Takes up what a file holds into the job that it was read for. */
     void read(String typed) {
-        String job = session.job().id();
-        session.inBackground("Reading " + typed, () -> ScaleFile.read(Path.of(typed)), file -> {
-            if (!session.job().id().equals(job)) {
-                return say("It was read for %s, which is no longer open: read it again there.", job);
-            }
-            try {
-                return taken(file);
-            } catch (IllegalArgumentException | UnusableInput e) {
-                return String.valueOf(e.getMessage());
-            }
-        });
+        session.intoJob("Reading " + typed, progress -> ScaleFile.read(Path.of(typed)),
+                (job, file) -> say("It was read for %s, which is no longer open: read it again there.", job), file -> {
+                    try {
+                        return taken(file);
+                    } catch (IllegalArgumentException | UnusableInput e) {
+                        return String.valueOf(e.getMessage());
+                    }
+                });
     }
 
     private String taken(ScaleFile file) {

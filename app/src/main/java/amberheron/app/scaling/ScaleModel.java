@@ -109,16 +109,15 @@ public final class ScaleModel implements StationModel {
             return Optional.empty();
         }
         List<CheckPoint> points = session.review().points();
-        Optional<Double> splits = session.review().diagnosis()
-                .filter(d -> !d.withinTolerance() || points.size() >= WANTED).map(Diagnosis::nextPoint)
-                .map(n -> n.volts());
+        boolean enough = points.size() >= WANTED && session.review().lacks().isEmpty();
+        Optional<Double> splits = session.review().diagnosis().filter(d -> !d.withinTolerance() || enough)
+                .map(Diagnosis::nextPoint).map(n -> n.volts());
+        if (splits.isPresent()) {
+            return splits;
+        }
         CheckPoint.Engine engine = nextEngine(session);
         List<Double> taken = points.stream().map(p -> p.outputVolts(law)).toList();
         List<Double> alike = points.stream().filter(p -> p.engine() == engine).map(p -> p.outputVolts(law)).toList();
-        boolean lies = session.review().diagnosis().filter(d -> !d.withinTolerance()).isPresent();
-        if (splits.isPresent() && (lies || session.review().lacks().isEmpty())) {
-            return splits;
-        }
         double low = Math.max(0, law.lowestVolts());
         double high = Math.min(5, law.highestVolts());
         List<Double> spread = new ArrayList<>();
@@ -238,20 +237,17 @@ public final class ScaleModel implements StationModel {
                             settled.least(), settled.most(), Settled.LONG_ENOUGH);
         }
         Double lambda = settled.lambda();
+        Double volts = settled.volts();
         Parsed shown = shownField(reader).parse(typed.shown(), 1);
         if (shown instanceof Parsed.Bad bad) {
             return bad.message();
         }
-        add(session, new CheckPoint(rounded(settled.volts()),
-                lambda == null ? null : rounded(law.scale().fromLambda(lambda)), ((Parsed.Value) shown).si(), "",
+        add(session, new CheckPoint(volts == null ? null : Double.valueOf(CheckPoint.read(volts)),
+                lambda == null ? null : Double.valueOf(CheckPoint.read(law.scale().fromLambda(lambda))),
+                ((Parsed.Value) shown).si(), "",
                 session.read(desk.name(), desk.simulated(), session.now()),
                 typed.engine()));
         return "";
-    }
-
-    /** A mean has no more digits than tell anything: how exactly a reading is known is read off its last one. */
-    private static @Nullable Double rounded(@Nullable Double value) {
-        return value == null ? null : Double.valueOf(Math.round(1000 * value) / 1000.0);
     }
 
     /** What stands in the empty field for the volts: what the controller says, else what to apply next. */
@@ -300,18 +296,16 @@ public final class ScaleModel implements StationModel {
 
     /** Takes check points from a file into the job that it was read for. */
     void read(Session session, String typed) {
-        String job = session.job().id();
-        session.inBackground("Reading check points", () -> CheckPointCsv.read(Path.of(typed)), points -> {
-            if (!session.job().id().equals(job)) {
-                return say("They were read for %s, which is no longer open: read them again there.", job);
-            }
-            session.edit("check points from a file", j -> {
-                List<CheckPoint> all = new ArrayList<>(j.points());
-                all.addAll(points);
-                return j.withPoints(all);
-            });
-            return say("%d check points taken up.", points.size());
-        });
+        session.intoJob("Reading check points", progress -> CheckPointCsv.read(Path.of(typed)),
+                (job, points) -> say("They were read for %s, which is no longer open: read them again there.", job),
+                points -> {
+                    session.edit("check points from a file", j -> {
+                        List<CheckPoint> all = new ArrayList<>(j.points());
+                        all.addAll(points);
+                        return j.withPoints(all);
+                    });
+                    return say("%d check points taken up.", points.size());
+                });
     }
 
     /** Types the setting that makes shown agree with true while the cause stays, and starts the check anew. */

@@ -34,6 +34,7 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.Consumer;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
@@ -493,6 +494,18 @@ public final class Session implements AutoCloseable {
         tell(what + "…");
         tasks.start(what, work, result -> tell(then.apply(result)),
                 why -> tell(what + " failed: " + why));
+    }
+
+    /**
+     * The same for work whose result belongs into the job that is open now, and into no other that may be open by then.
+     *
+     * @param elsewhere what is said when it is not open any more, of its number and the result
+     */
+    public <T> void intoJob(String what, Function<Tasks.Progress, T> work, BiFunction<String, T, String> elsewhere,
+            Function<T, String> then) {
+        String id = job().id();
+        inBackground(what, work,
+                result -> job().id().equals(id) ? then.apply(result) : elsewhere.apply(id, result));
     }
 
     /** What was said last. */

@@ -172,14 +172,11 @@ public final class WireModel implements StationModel {
 
     /** Takes a chart from a CSV file, read off the screen's thread. */
     void importChart(Session session, String typed) {
-        String job = session.job().id();
-        session.inBackground("Reading the chart", () -> ChartCsv.read(TextFiles.path(typed)), read -> {
-            if (!session.job().id().equals(job)) {
-                return job + " is no longer open; import the chart there again.";
-            }
-            chart(session, "chart imported", c -> read);
-            return read.wires().size() + " wires read. What the chart had before comes back with Ctrl+Z.";
-        });
+        session.intoJob("Reading the chart", progress -> ChartCsv.read(TextFiles.path(typed)),
+                (job, read) -> job + " is no longer open; import the chart there again.", read -> {
+                    chart(session, "chart imported", c -> read);
+                    return read.wires().size() + " wires read. What the chart had before comes back with Ctrl+Z.";
+                });
     }
 
     /** Writes chart, strip and tags. */

@@ -22,9 +22,9 @@ import org.jspecify.annotations.Nullable;
  */
 public record DisplaySetUp(List<Line> lines, List<Double> bands) {
     /** Petrol at full load without boost: about 12 with 14.7 at λ 1. */
-    public static final double FULL_LOAD = 12 / 14.7;
+    private static final double FULL_LOAD = 12 / 14.7;
     /** The same on boost. */
-    public static final double FULL_LOAD_BOOSTED = 0.78;
+    private static final double FULL_LOAD_BOOSTED = 0.78;
     /** 15.7 with 14.7 at λ 1: stop. */
     public static final double STOP = 15.7 / 14.7;
     /** Richer than this an engine that is warm gains nothing and washes its oil off. */
@@ -75,13 +75,18 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
     }
 
     /** What an engine wants at full load, λ. */
-    public static double fullLoad(boolean boosted) {
+    private static double fullLoad(boolean boosted) {
         return boosted ? FULL_LOAD_BOOSTED : FULL_LOAD;
     }
 
     /** Leaner than this at full load is too lean, λ: where an alarm stands that knows the load. */
     public static double leanUnderLoad(boolean boosted) {
         return fullLoad(boosted) + MARGIN;
+    }
+
+    /** Richer than this at full load is too rich, λ. */
+    public static double richUnderLoad(boolean boosted) {
+        return fullLoad(boosted) - MARGIN;
     }
 
     /** What to tell it. */
@@ -99,7 +104,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
                         : "Without the load it can only be the limit at which to stop, and each lift-off sounds it."),
                 engine.boosted() && load ? MEMORY : PRACTICE));
         lines.add(line(display, Told.LEAN_DELAY,
-                late == null ? null : Math.clamp(LATEST - late, LEAST_DELAY, GEAR_CHANGE), leanDelay(late), OWN));
+                late == null ? null : delay(late), leanDelay(late), OWN));
         lines.add(line(display, Told.RICH, TOO_RICH,
                 Message.plain("Armed once it is warm: a cold start and the choke are richer than that, and right."),
                 MEMORY));
@@ -121,15 +126,19 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
         return new DisplaySetUp(lines, List.of(TOO_RICH, leanUnderLoad(engine.boosted()), 1 + SWING));
     }
 
+    /** What is left for the alarm once the reading has come, s, long enough for a change of gear where there is room. */
+    private static double delay(double late) {
+        return Math.clamp(LATEST - late, LEAST_DELAY, GEAR_CHANGE);
+    }
+
     private static Message leanDelay(@Nullable Double late) {
         if (late == null) {
             return Message.plain("Take a place first: how late the reading is depends on it.");
         }
-        double told = Math.clamp(LATEST - late, LEAST_DELAY, GEAR_CHANGE);
         return Message.of(late + LEAST_DELAY > LATEST
                 ? "The reading is {0} late by itself: the alarm comes {1} after the engine turns lean, too late to save it."
                 : "The reading is {0} late by itself, so it sounds {1} after the engine turns lean; a change of gear does not sound it.",
-                seconds(late), seconds(late + told));
+                seconds(late), seconds(late + delay(late)));
     }
 
     private static Line line(Display display, Told what, @Nullable Double ought, Message why, Source source) {

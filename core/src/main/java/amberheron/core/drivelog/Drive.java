@@ -15,18 +15,17 @@ import org.jspecify.annotations.Nullable;
  * @param pressure absolute, Pa
  * @param throttle part of full
  * @param temperature of the coolant, K
- * @param narrowband V
  */
 @SuppressWarnings("ArrayRecordComponent") // ten million rows are never compared
 public record Drive(double[] time, float[] controller, float[] reader, float @Nullable [] engineSpeed,
         float @Nullable [] speed, float @Nullable [] pressure, float @Nullable [] throttle,
-        float @Nullable [] temperature, float @Nullable [] narrowband) {
+        float @Nullable [] temperature) {
     /** Longer without a row nothing is known of what was between, s. */
     public static final double GAP = 1;
 
     /** A log with its mixtures only. */
     public static Drive of(double[] time, float[] controller, float[] reader) {
-        return new Drive(time, controller, reader, null, null, null, null, null, null);
+        return new Drive(time, controller, reader, null, null, null, null, null);
     }
 
     /** A log with its mixtures only, from moments. */

@@ -63,23 +63,27 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
     /** The same, with the drive that it rests on. */
     public static In in(Drive drive, EngineAsked asked, List<ColumnUse> columns) {
         List<Regime> regimes = new Regimes(drive, asked).find();
-        int lost = 0;
-        for (int i = 0; i < drive.size(); i++) {
-            lost += Events.isLost(drive, asked, i) ? 1 : 0;
-        }
-        Agreement agreement = Agreement.of(compared(drive, asked, regimes), asked.railLow(), asked.railHigh());
+        boolean[] lost = Events.lost(drive, asked);
+        Agreement agreement = Agreement.of(compared(drive, lost, regimes), asked.railLow(), asked.railHigh());
         Double lag = agreement == null ? null : agreement.lag();
         Drive prompt = lag == null
                 ? drive
                 : Drive.of(drive.time(), drive.controller(), OnClock.later(drive.time(), drive.reader(), lag));
-        return new In(new DriveFound(agreement, lost, frozen(drive),
-                regimes, Regimes.notTold(drive), new Events(drive, asked, regimes).find(),
-                columns.stream().map(Column::of).toList()), prompt,
-                compared(prompt, asked, regimes));
+        return new In(new DriveFound(agreement, count(lost), frozen(drive), regimes, Regimes.notTold(drive),
+                new Events(drive, asked, regimes, lost).find(), columns.stream().map(Column::of).toList()), prompt,
+                compared(prompt, lag == null ? lost : Events.lost(prompt, asked), regimes));
+    }
+
+    private static int count(boolean[] rows) {
+        int count = 0;
+        for (boolean row : rows) {
+            count += row ? 1 : 0;
+        }
+        return count;
     }
 
     /** The drive without what says nothing: cold, fuel cut and the way into it and out of it, signal lost. */
-    private static Drive compared(Drive drive, EngineAsked asked, List<Regime> regimes) {
+    private static Drive compared(Drive drive, boolean[] lost, List<Regime> regimes) {
         float[] reader = drive.reader().clone();
         List<Regime> silent = regimes.stream().filter(r -> !r.kind().says()).toList();
         int next = 0;
@@ -88,7 +92,7 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
             while (next < silent.size() && silent.get(next).to() + AFTER < now) {
                 next++;
             }
-            if ((next < silent.size() && now >= silent.get(next).from() - BEFORE) || Events.isLost(drive, asked, i)) {
+            if ((next < silent.size() && now >= silent.get(next).from() - BEFORE) || lost[i]) {
                 reader[i] = Float.NaN;
             }
         }

@@ -22,11 +22,18 @@ final class Events {
     private final Drive drive;
     private final EngineAsked asked;
     private final List<Regime> regimes;
+    private final boolean[] lost;
 
-    Events(Drive drive, EngineAsked asked, List<Regime> regimes) {
+    /**
+     * Of a drive.
+     *
+     * @param lost of each row, as {@link #lost(Drive, EngineAsked)} says
+     */
+    Events(Drive drive, EngineAsked asked, List<Regime> regimes, boolean[] lost) {
         this.drive = drive;
         this.asked = asked;
         this.regimes = regimes;
+        this.lost = lost;
     }
 
     List<DriveEvent> find() {
@@ -103,7 +110,7 @@ final class Events {
         int i = 0;
         while (i < t.length) {
             int from = i;
-            while (i < t.length && isLost(drive, asked, i)) {
+            while (i < t.length && lost[i]) {
                 i++;
             }
             if (i > from && t[i - 1] - t[from] >= LOST) {
@@ -113,8 +120,19 @@ final class Events {
         }
     }
 
-    /** Whether the reader shows nothing, or an end of what it can show, while the controller shows a mixture far from that. */
-    static boolean isLost(Drive drive, EngineAsked asked, int i) {
+    /**
+     * Of each row, whether the reader shows nothing, or an end of what it can show, while the controller shows a mixture far
+     * from that.
+     */
+    static boolean[] lost(Drive drive, EngineAsked asked) {
+        boolean[] lost = new boolean[drive.size()];
+        for (int i = 0; i < lost.length; i++) {
+            lost[i] = isLost(drive, asked, i);
+        }
+        return lost;
+    }
+
+    private static boolean isLost(Drive drive, EngineAsked asked, int i) {
         float told = drive.controller()[i];
         float shown = drive.reader()[i];
         if (Float.isNaN(told) || told <= asked.railLow() || told >= asked.railHigh()) {

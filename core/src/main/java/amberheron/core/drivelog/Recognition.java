@@ -5,7 +5,6 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
-import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.units.UnitChoice;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -70,7 +69,7 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
      * @param stoich of the fuel in the tank
      */
     public record Known(@Nullable OutputLaw law, @Nullable MixtureScale gauge, @Nullable Reader reader,
-            @Nullable ReaderSetting setting, double stoich) {
+            double stoich) {
     }
 
     public Recognition {

@@ -233,13 +233,12 @@ final class Regimes {
         float[] shown = present(Arrays.copyOfRange(lambda, from, to));
         double middle = shown.length == 0 ? Double.NaN : shown[shown.length / 2];
         boolean carburettor = asked.carburettor();
-        double wanted = DisplaySetUp.fullLoad(asked.boosted());
         Double low = switch (kind) {
             case COLD_START, LIFT_OFF -> null;
             case IDLE, CRUISE -> carburettor ? 0.85 : 1 - DisplaySetUp.SWING;
             case SWING -> 1 - DisplaySetUp.SWING;
             case ACCELERATION -> DisplaySetUp.TOO_RICH;
-            case FULL_LOAD -> wanted - 0.08;
+            case FULL_LOAD -> DisplaySetUp.richUnderLoad(asked.boosted());
         };
         Double high = switch (kind) {
             case COLD_START, LIFT_OFF -> null;

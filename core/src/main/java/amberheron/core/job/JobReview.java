@@ -87,6 +87,10 @@ public final class JobReview {
     private final @Nullable Diagnosis diagnosis;
     private final @Nullable List<Uncertainty> doubts;
     private @Nullable Trust trust;
+    /** Which link lies on the road, once it was asked for. */
+    private @Nullable Diagnosis road;
+    private boolean roadAsked;
+    private final List<JobCheck> lacks;
     private final List<JobReview> putBy;
     /** How the links of the output at hand stand. */
     private final Map<Station, LinkState> own = new EnumMap<>(Station.class);
@@ -155,6 +159,14 @@ public final class JobReview {
                                 : LogRules.judge(proving.result(), proving.found(), Tolerance.LAMBDA, Tolerance.SOURCE,
                                         job.intake().exhaust().turbine());
         boolean sameChain = sameLaw && kept.test(r -> r.job.reader());
+        boolean sameSuspects = kept.test(r -> r.shop.laws()) && kept.test(r -> r.job.stoich());
+        if (before != null && sameChain && sameSuspects && kept.test(r -> r.job.proving())) {
+            // Both or neither: it may be asked for on another thread just now.
+            synchronized (before) {
+                this.road = before.road;
+                this.roadAsked = before.roadAsked;
+            }
+        }
         if (law == null || reader == null) {
             this.scale = null;
             this.diagnosis = null;
@@ -162,11 +174,11 @@ public final class JobReview {
             this.scale = before != null && sameChain && kept.test(r -> r.onTheWay)
                     ? before.scale
                     : Scaling.report(law, reader, onTheWay).orElse(null);
-            this.diagnosis = before != null && sameChain && kept.test(r -> r.points)
-                    && kept.test(r -> r.shop.laws()) && kept.test(r -> r.job.stoich())
-                            ? before.diagnosis
-                            : diagnose(law, reader);
+            this.diagnosis = before != null && sameChain && kept.test(r -> r.points) && sameSuspects
+                    ? before.diagnosis
+                    : diagnose(law, reader, points);
         }
+        this.lacks = lacking();
         this.doubts = doubts();
         this.trust = before != null && sameChain && kept.test(r -> r.scale) && kept.test(r -> r.doubts)
                 ? before.trust
@@ -269,7 +281,7 @@ public final class JobReview {
         return !diagnosis.withinTolerance() || !diagnosis.settingHeld();
     }
 
-    private @Nullable Diagnosis diagnose(OutputLaw law, Reader reader) {
+    private @Nullable Diagnosis diagnose(OutputLaw law, Reader reader, List<CheckPoint> points) {
         return points.isEmpty() || SettingFinder.find(law, reader).isEmpty()
                 ? null
                 : Diagnostician.diagnose(law, reader, points,
@@ -405,13 +417,17 @@ public final class JobReview {
         if (diagnosis != null && !diagnosis.withinTolerance()) {
             return LinkState.OUT_OF_TOLERANCE;
         }
-        return lacks().isEmpty()
+        return lacks.isEmpty()
                 ? LinkState.PROVEN
                 : isStale(Station.SCALE) ? LinkState.STALE : LinkState.BEGUN;
     }
 
     /** What the check points that count still lack before they prove the setting, in the order in which it is mended. */
     public List<JobCheck> lacks() {
+        return lacks;
+    }
+
+    private List<JobCheck> lacking() {
         OutputLaw law = job.law();
         if (law == null) {
             return List.of(JobCheck.LAW);
@@ -562,7 +578,7 @@ public final class JobReview {
                     : job.reader() == null
                             ? JobCheck.READER
                             : diagnosis == null || diagnosis.withinTolerance()
-                                    ? lacks().getFirst()
+                                    ? lacks.getFirst()
                                     : diagnosis.best().fault().cause());
             case PROVE -> List.of(prove.isEmpty() || isStale(Station.PROVE)
                     ? JobCheck.PROVING_LOG
@@ -585,30 +601,29 @@ public final class JobReview {
 
     /**
      * Which link lies on the road: the same causes as the check points', from what the reader made of each part of the
-     * mixtures that were driven. Empty without such a drive. Takes some milliseconds.
+     * mixtures that were driven. Empty without such a drive. Takes some milliseconds, once.
      */
-    public Optional<Diagnosis> onTheRoad() {
+    public synchronized Optional<Diagnosis> onTheRoad() {
+        if (!roadAsked) {
+            road = roadDiagnosis();
+            roadAsked = true;
+        }
+        return Optional.ofNullable(road);
+    }
+
+    private @Nullable Diagnosis roadDiagnosis() {
         OutputLaw law = job.law();
         Reader reader = job.reader();
         Output.Proving proving = job.proving();
         DriveFound found = proving == null ? null : proving.found();
         Agreement agreement = found == null ? null : found.agreement();
-        if (law == null || reader == null || agreement == null || agreement.bins().isEmpty()
-                || SettingFinder.find(law, reader).isEmpty()) {
-            return Optional.empty();
-        }
-        List<CheckPoint> points = agreement.bins().stream()
-                .map(b -> new CheckPoint(null, thousandths(law.scale().fromLambda(b.told())),
-                        thousandths(reader.scale().fromLambda(b.shown())), "", Origin.UNRECORDED,
-                        CheckPoint.Engine.RUNNING))
-                .toList();
-        return Optional.of(Diagnostician.diagnose(law, reader, points,
-                new Diagnostician.Surroundings(shop.laws(), job.stoich())));
-    }
-
-    /** A mean has no more digits than tell anything. */
-    private static double thousandths(double value) {
-        return Math.round(1000 * value) / 1000.0;
+        return law == null || reader == null || agreement == null
+                ? null
+                : diagnose(law, reader, agreement.bins().stream()
+                        .map(b -> new CheckPoint(null, CheckPoint.read(law.scale().fromLambda(b.told())),
+                                CheckPoint.read(reader.scale().fromLambda(b.shown())), "", Origin.UNRECORDED,
+                                CheckPoint.Engine.RUNNING))
+                        .toList());
     }
 
     /** The chain as the job knows it; empty until law and reader are known. */

@@ -79,6 +79,11 @@ public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double 
         return reader.scale().toLambda(shown) - trueLambda(law);
     }
 
+    /** A mean as a reading: with no more digits than tell anything, since how exactly it is known is read off the last. */
+    public static double read(double mean) {
+        return Math.round(1000 * mean) / 1000.0;
+    }
+
     /**
      * The last digit a display was read with: that of the reading written with the most digits; 0 without readings.
      *

@@ -60,8 +60,7 @@ public final class LawText {
      */
     public static OutputLaw parseOxygen(String text, double minVolts, double maxVolts) {
         Railed railed = Railed.of(text, minVolts, maxVolts);
-        List<Point> pairs = pairs(railed.text());
-        List<Point> points = pairs.isEmpty() ? equation(railed.text(), railed.min(), railed.max()) : pairs;
+        List<Point> points = points(railed);
         Polyline oxygen = new Polyline(points.stream().mapToDouble(Point::volts).sorted().toArray(),
                 points.stream().sorted(Comparator.comparingDouble(Point::volts)).mapToDouble(Point::value).toArray(),
                 points.size() > 2);
@@ -100,6 +99,10 @@ public final class LawText {
     /** A text without what it says of volts beyond the rails, and the rails as that puts them. */
     private record Railed(String text, double min, double max, OutputLaw.Beyond beyond) {
         static Railed of(String text, double min, double max) {
+            if (text.length() > MOST_CHARACTERS) {
+                throw new IllegalArgumentException(
+                        say("law: %d characters found, expected at most %d", text.length(), MOST_CHARACTERS));
+            }
             double low = min;
             double high = max;
             String below = "";
@@ -129,17 +132,8 @@ public final class LawText {
      * @throws IllegalArgumentException with what was found, where, and what was expected
      */
     public static OutputLaw parse(String text, double minVolts, double maxVolts, Optional<MixtureScale> said) {
-        if (text.length() > MOST_CHARACTERS) {
-            throw new IllegalArgumentException(
-                    say("law: %d characters found, expected at most %d", text.length(), MOST_CHARACTERS));
-        }
         Railed railed = Railed.of(text, minVolts, maxVolts);
-        List<Point> pairs = pairs(railed.text());
-        List<Point> points = pairs.isEmpty() ? equation(railed.text(), railed.min(), railed.max()) : pairs;
-        if (points.size() < 2) {
-            throw new IllegalArgumentException(
-                    "law: found one point, expected two or more, such as 0.4 V = 0.62, 4.6 V = 1.38");
-        }
+        List<Point> points = points(railed);
         Matcher left = LEFT.matcher(text);
         String name = left.find() ? left.group(1).toLowerCase(Locale.ROOT) : "";
         double most = points.stream().mapToDouble(Point::value).max().orElseThrow();
@@ -149,6 +143,17 @@ public final class LawText {
         return new OutputLaw("own", "From its sheet: " + plain(text),
                 points.size() == 2 ? Kind.LINEAR : Kind.TABLE, scale, points, railed.min(),
                 railed.max(), railed.beyond(), Source.practice("typed from the controller's sheet"));
+    }
+
+    /** Points as they stand in pairs, or of the equation; two or more. */
+    private static List<Point> points(Railed railed) {
+        List<Point> pairs = pairs(railed.text());
+        List<Point> points = pairs.isEmpty() ? equation(railed.text(), railed.min(), railed.max()) : pairs;
+        if (points.size() < 2) {
+            throw new IllegalArgumentException(
+                    "law: found one point, expected two or more, such as 0.4 V = 0.62, 4.6 V = 1.38");
+        }
+        return points;
     }
 
     private static List<Point> pairs(String text) {

@@ -1,5 +1,10 @@
 package amberheron.io.csv;
 
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
 import java.util.regex.Pattern;
 
 /** Cells of a table that people open in a spreadsheet. */
@@ -17,6 +22,23 @@ public final class Cells {
             out[i] = RUN.matcher(cells[i]).find() ? "'" + cells[i] : cells[i];
         }
         return out;
+    }
+
+    /** Rows that are written one after the other. */
+    public interface Rows {
+        /** Writes them. */
+        void into(CsvWriter csv) throws IOException;
+    }
+
+    /** A table as text, its lines ending alike on every machine. */
+    public static String table(Rows rows) {
+        StringWriter out = new StringWriter();
+        try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
+            rows.into(csv);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toString();
     }
 
     /** What was meant by a cell that {@link #safe} wrote. */

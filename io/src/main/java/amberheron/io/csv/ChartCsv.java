@@ -10,11 +10,6 @@ import amberheron.core.harness.Work;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import amberheron.io.csv.CsvRows.Row;
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -115,8 +110,7 @@ public final class ChartCsv {
 
     /** A chart as it is read again. */
     public static String write(Chart chart) {
-        StringWriter text = new StringWriter();
-        try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(text)) {
+        return Cells.table(csv -> {
             csv.writeRecord("tag", "work", "from", "from pin", "colour", "extension", "to", "to pin", "to colour",
                     "told apart", "left", "ohms");
             for (Wire w : chart.wires()) {
@@ -129,10 +123,7 @@ public final class ChartCsv {
                         words(w.toColour()), w.toldApart() ? "yes" : "no", left == null ? "" : left.words(),
                         ohms == null ? "" : ohms.toString()));
             }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return text.toString();
+        });
     }
 
     private static String words(@Nullable WireColour colour) {

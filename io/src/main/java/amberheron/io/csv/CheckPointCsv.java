@@ -3,11 +3,6 @@ package amberheron.io.csv;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.time.Instant;
 import amberheron.core.finding.Origin;
 import java.nio.file.Path;
@@ -88,8 +83,7 @@ public final class CheckPointCsv {
 
     /** What is written reads back the same, but for the hour at which it was taken. */
     static String write(List<CheckPoint> points) {
-        StringWriter out = new StringWriter();
-        try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
+        return Cells.table(csv -> {
             csv.writeRecord("volts", "true", "shown", "engine", "date", "instrument", "note");
             for (CheckPoint p : points) {
                 CheckPoint.Engine engine = p.engine();
@@ -100,10 +94,7 @@ public final class CheckPointCsv {
                         taken == null ? "" : taken.atZone(ZoneOffset.UTC).toLocalDate().toString(),
                         p.origin().instrument(), p.note()));
             }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toString();
+        });
     }
 
     private static String cell(@Nullable Double value) {

@@ -10,11 +10,6 @@ import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.SettingText;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -91,7 +86,7 @@ public final class LawCsv {
                     .forEach(volts::add);
         }
         volts.add(law.highestVolts());
-        return text(csv -> {
+        return Cells.table(csv -> {
             boolean afr = law.scale() instanceof MixtureScale.Afr;
             csv.writeRecord(afr ? List.of("volts", "afr", "stoich") : List.of("volts", "lambda"));
             for (double v : volts) {
@@ -105,7 +100,7 @@ public final class LawCsv {
 
     /** What is typed into the reader, box by box. */
     public static String write(ReaderSetting setting, Reader reader) {
-        return text(csv -> {
+        return Cells.table(csv -> {
             csv.writeRecord("ask", "type");
             SettingText.of(setting, reader).forEach(l -> csv.writeRecord(Cells.safe(l.ask(), l.bare())));
         });
@@ -130,19 +125,5 @@ public final class LawCsv {
             }
         }, row -> typed.add(row.text("ask").replaceAll("[^0-9.,+-]+", " ").strip() + " " + row.text("type")));
         return typed.stream().map(String::strip).collect(Collectors.joining("; "));
-    }
-
-    private interface Rows {
-        void into(CsvWriter csv) throws IOException;
-    }
-
-    private static String text(Rows rows) {
-        StringWriter out = new StringWriter();
-        try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
-            rows.into(csv);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toString();
     }
 }

@@ -4,11 +4,6 @@ import amberheron.core.freeair.SensorLife;
 import amberheron.core.freeair.SensorNote;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
@@ -94,14 +89,10 @@ public final class SensorCsv {
 
     /** What is written reads back the same. */
     static String write(Collection<SensorLife> lives) {
-        StringWriter out = new StringWriter();
-        try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
+        return Cells.table(csv -> {
             csv.writeRecord("sensor", "date", "kind", "value", "job");
             lives.forEach(l -> l.notes().forEach(n -> csv.writeRecord(Cells.safe(l.number(), n.date().toString(),
                     n.kind().key(), String.valueOf(n.value()), n.job()))));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return out.toString();
+        });
     }
 }

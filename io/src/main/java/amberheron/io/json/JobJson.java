@@ -107,12 +107,7 @@ final class JobJson {
         out.set("placing", PlacingJson.write(job.placing()));
         out.set("wiring", WiringJson.write(job.wiring()));
         out.set("air", AirJson.write(job.air()));
-        var gauge = job.gauge();
-        if (gauge == null) {
-            out.putNull("gauge");
-        } else {
-            QuantityJson.write(out.putObject("gauge"), gauge);
-        }
+        QuantityJson.write(out, "gauge", job.gauge());
         out.set("display", write(job.display()));
         write(out, job.outputs().atHand());
         out.set("outputs", write(job.outputs()));

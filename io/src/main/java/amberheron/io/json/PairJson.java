@@ -1,12 +1,10 @@
 package amberheron.io.json;
 
 import amberheron.core.job.Pair;
-import amberheron.core.mixture.MixtureScale;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import java.nio.file.Path;
 import java.time.LocalDate;
-import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -54,13 +52,7 @@ public final class PairJson {
     public static String write(Pair pair) {
         ObjectNode out = Json.object().put("format", FORMAT);
         out.set("law", LawJson.write(pair.law()));
-        @Nullable
-        MixtureScale gauge = pair.gauge();
-        if (gauge == null) {
-            out.putNull("gauge");
-        } else {
-            QuantityJson.write(out.putObject("gauge"), gauge);
-        }
+        QuantityJson.write(out, "gauge", pair.gauge());
         out.set("reader", ReaderJson.write(pair.reader()));
         Pair.Proof proof = pair.proof();
         if (proof == null) {

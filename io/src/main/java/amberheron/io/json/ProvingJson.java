@@ -87,14 +87,19 @@ final class ProvingJson {
         ArrayNode regimes = out.putArray("regimes");
         found.regimes().forEach(r -> regimes.addObject().put("kind", Cursor.id(r.kind())).put("from", r.from())
                 .put("to", r.to()).put("lambda", r.lambda()).put("low", r.low()).put("high", r.high()));
+        besides(out, found);
+        ArrayNode columns = out.putArray("columns");
+        found.columns().forEach(c -> columns.addObject().put("channel", c.channel().key()).put("name", c.name())
+                .put("quantity", c.quantity()).put("because", c.because()));
+        return out;
+    }
+
+    /** What cannot be told and what has to be acted on, as document and result say it alike. */
+    static void besides(ObjectNode out, DriveFound found) {
         ArrayNode notTold = out.putArray("notTold");
         found.notTold().forEach(k -> notTold.add(Cursor.id(k)));
         ArrayNode events = out.putArray("events");
         found.events().forEach(e -> events.addObject().put("kind", Cursor.id(e.kind())).put("from", e.from())
                 .put("to", e.to()).put("lambda", e.lambda()).put("load", e.load()));
-        ArrayNode columns = out.putArray("columns");
-        found.columns().forEach(c -> columns.addObject().put("channel", c.channel().key()).put("name", c.name())
-                .put("quantity", c.quantity()).put("because", c.because()));
-        return out;
     }
 }

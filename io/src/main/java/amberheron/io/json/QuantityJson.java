@@ -1,6 +1,7 @@
 package amberheron.io.json;
 
 import amberheron.core.mixture.MixtureScale;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The quantity a number is in: {@code "quantity": "lambda"}, or {@code "afr"} with its {@code "stoich"}. */
@@ -20,6 +21,15 @@ final class QuantityJson {
                 yield at.build(() -> MixtureScale.afr(stoich));
             }
         };
+    }
+
+    /** As an object of its own; null where none was said. */
+    static void write(ObjectNode into, String field, @Nullable MixtureScale scale) {
+        if (scale == null) {
+            into.putNull(field);
+        } else {
+            write(into.putObject(field), scale);
+        }
     }
 
     static void write(ObjectNode into, MixtureScale scale) {

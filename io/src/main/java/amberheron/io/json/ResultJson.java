@@ -120,9 +120,10 @@ public final class ResultJson {
             reader.put("lag", agreement.lag()).put("lost", found.lost()).put("frozen", found.frozen());
         }
         ArrayNode regimes = out.putArray("regimes");
-        ArrayNode events = out.putArray("events");
-        ArrayNode notTold = out.putArray("notTold");
-        if (found != null) {
+        if (found == null) {
+            out.putArray("events");
+            out.putArray("notTold");
+        } else {
             found.regimes().forEach(r -> {
                 ObjectNode one = regimes.addObject().put("kind", Cursor.id(r.kind())).put("from", r.from())
                         .put("to", r.to()).put("lambda", r.lambda());
@@ -135,9 +136,7 @@ public final class ResultJson {
                 }
                 one.put("verdict", Cursor.id(r.verdict()));
             });
-            found.events().forEach(e -> events.addObject().put("kind", Cursor.id(e.kind())).put("from", e.from())
-                    .put("to", e.to()).put("lambda", e.lambda()).put("load", e.load()));
-            found.notTold().forEach(k -> notTold.add(Cursor.id(k)));
+            ProvingJson.besides(out, found);
         }
         review.onTheRoad().ifPresentOrElse(d -> out.set("causes", causes(d)), () -> out.putArray("causes"));
         return Json.text(out);

@@ -19,7 +19,7 @@ import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.SettingFinder;
 import amberheron.io.UnusableInput;
-import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -45,8 +45,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
      * @param progress is told how far it is, 0 to 1; may throw to stop
      * @throws UnusableInput when it cannot be read, or its columns cannot be told
      */
-    public static DriveLog read(Job job, Path path, Map<LogChannel, String> said, DoubleConsumer progress) {
-        LogFile file = LogFile.of(path);
+    public static DriveLog read(Job job, LogFile file, Map<LogChannel, String> said, DoubleConsumer progress) {
         Recognition recognition = Recognition.of(file.columns(), known(job), named(file, said));
         if (!recognition.asks().isEmpty()) {
             throw new UnusableInput(file.name(), "", String.join(" ", recognition.asks()));
@@ -70,7 +69,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
         Drive drive = new Drive(seconds, needed(channels, LogChannel.CONTROLLER), needed(channels, LogChannel.READER),
                 channels.get(LogChannel.ENGINE_SPEED), channels.get(LogChannel.SPEED),
                 channels.get(LogChannel.PRESSURE), channels.get(LogChannel.THROTTLE),
-                channels.get(LogChannel.TEMPERATURE), channels.get(LogChannel.NARROWBAND));
+                channels.get(LogChannel.TEMPERATURE));
         DriveLog log = new DriveLog(file.name(), recognition, drive, read.leftOut(), read.faults(), read.digest());
         if (!log.anything()) {
             throw new UnusableInput(file.name(), "", "found no usable row"
@@ -136,12 +135,12 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
         for (String one : typed.split(",", -1)) {
             int at = one.indexOf('=');
             String key = at < 0 ? one : one.substring(0, at);
-            LogChannel channel = java.util.Arrays.stream(LogChannel.values())
+            LogChannel channel = Arrays.stream(LogChannel.values())
                     .filter(c -> c.key().equals(key.strip().toLowerCase(Locale.ROOT))).findFirst()
                     .filter(c -> at > 0).orElseThrow(() -> new UnusableInput("--map", "",
                             say("found “%s”, expected such as time=1,controller=AFR with one of %s", one,
                                     String.join(", ",
-                                            java.util.Arrays.stream(LogChannel.values()).map(LogChannel::key)
+                                            Arrays.stream(LogChannel.values()).map(LogChannel::key)
                                                     .toList()))));
             said.put(channel, one.substring(at + 1));
         }
@@ -149,7 +148,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
     }
 
     private static Recognition.Known known(Job job) {
-        return new Recognition.Known(job.law(), job.gauge(), job.reader(), setting(job).orElse(null), job.stoich());
+        return new Recognition.Known(job.law(), job.gauge(), job.reader(), job.stoich());
     }
 
     private static Optional<ReaderSetting> setting(Job job) {

@@ -1,5 +1,6 @@
 package amberheron.io.log;
 
+import amberheron.core.drivelog.LogChannel;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import java.io.IOException;
@@ -9,7 +10,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Optional;
+import java.util.Map;
 import java.util.Properties;
 
 /** What was said of the columns of a header, remembered for the next log that has it. */
@@ -28,23 +29,27 @@ public final class KnownColumns {
     }
 
     /**
-     * What was said of the header that a log has; empty where nothing was.
+     * What is said of a log's columns: what a person says now, else what was said of its header before, else nothing.
      *
-     * @throws UnusableInput when the log, or what is remembered, cannot be read
+     * @param typed such as {@code controller=AFR,reader=4}; may be blank
+     * @throws UnusableInput when it is neither that nor blank, or what is remembered cannot be read
      */
-    public Optional<String> of(Path log) {
-        return Optional.ofNullable(all().getProperty(key(log)));
+    public Map<LogChannel, String> said(LogFile log, String typed) {
+        String said = typed.isBlank() ? all().getProperty(key(log), "") : typed;
+        return said.isBlank() ? Map.of() : DriveLog.map(said);
     }
 
     /**
-     * Remembers what was said for the header that a log has.
+     * Remembers what a person says of a log's columns for its header; nothing where nothing is said.
      *
-     * @param said such as {@code controller=AFR,reader=4}
      * @throws UnusableInput when it cannot be kept
      */
-    public void remember(Path log, String said) {
+    public void remember(LogFile log, String typed) {
+        if (typed.isBlank()) {
+            return;
+        }
         Properties all = all();
-        if (said.equals(all.put(key(log), said))) {
+        if (typed.equals(all.put(key(log), typed))) {
             return;
         }
         StringWriter text = new StringWriter();
@@ -56,8 +61,8 @@ public final class KnownColumns {
         TextFiles.write(file, text.toString());
     }
 
-    private static String key(Path log) {
-        return TextFiles.digest(LogFile.of(log).shape().header().getBytes(StandardCharsets.UTF_8));
+    private static String key(LogFile log) {
+        return TextFiles.digest(log.shape().header().getBytes(StandardCharsets.UTF_8));
     }
 
     private Properties all() {

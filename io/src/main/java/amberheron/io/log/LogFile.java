@@ -315,7 +315,7 @@ public final class LogFile {
 
         LogColumns columns(String digest) {
             return new LogColumns(Arrays.copyOf(time, rows), columns.stream().map(c -> Arrays.copyOf(c, rows)).toList(),
-                    rows, leftOut, List.copyOf(faults), digest);
+                    leftOut, List.copyOf(faults), digest);
         }
     }
 }

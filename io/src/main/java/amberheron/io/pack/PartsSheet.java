@@ -4,11 +4,6 @@ import amberheron.core.job.Job;
 import amberheron.core.plan.JobPlan;
 import amberheron.core.plan.Step;
 import amberheron.io.csv.Cells;
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
@@ -37,14 +32,10 @@ public record PartsSheet(String job, String vehicle, List<Line> lines) {
 
     /** The list as CSV: {@code kind,item,for,at hand}. */
     public String csv() {
-        StringWriter text = new StringWriter();
-        try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(text)) {
+        return Cells.table(csv -> {
             csv.writeRecord("kind", "item", "for", "at hand");
             lines.forEach(l -> csv.writeRecord(Cells.safe(l.kind(), l.name(), l.steps(), l.inHand() ? "yes" : "no")));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return text.toString();
+        });
     }
 
     /** Writes the list as PDF to print and as CSV. */

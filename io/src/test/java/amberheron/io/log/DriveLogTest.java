@@ -154,7 +154,7 @@ class DriveLogTest {
     }
 
     private static DriveLog read(Path path) {
-        return DriveLog.read(JOB, path, Map.of(), part -> {
+        return DriveLog.read(JOB, LogFile.of(path), Map.of(), part -> {
         });
     }
 
@@ -196,10 +196,10 @@ class DriveLogTest {
         Habit habit = Habit.of("two", "time,lambda 1,lambda 2,rpm\n",
                 i -> say("%.2f,%s,%s,900", i * 0.05, told(i), told(i)));
         Path path = file(habit);
-        DriveLog log = DriveLog.read(JOB, path, DriveLog.map("controller=lambda 1,reader=3"), part -> {
+        DriveLog log = DriveLog.read(JOB, LogFile.of(path), DriveLog.map("controller=lambda 1,reader=3"), part -> {
         });
         assertThat(log.recognition().use(LogChannel.READER).orElseThrow().column()).isEqualTo(2);
-        assertThatThrownBy(() -> DriveLog.read(JOB, path, DriveLog.map("controller=nothing"), part -> {
+        assertThatThrownBy(() -> DriveLog.read(JOB, LogFile.of(path), DriveLog.map("controller=nothing"), part -> {
         })).hasMessageContaining("found no column “nothing”").hasMessageContaining("lambda 1, lambda 2");
         assertThatThrownBy(() -> DriveLog.map("colour=3")).hasMessageContaining("time, controller, reader");
     }
@@ -209,12 +209,13 @@ class DriveLogTest {
     void whatWasSaidOfAHeaderIsRemembered() throws IOException {
         Habit two = Habit.of("two", "time,lambda 1,lambda 2\n", i -> say("%.2f,%s,%s", i * 0.05, told(i), told(i)));
         Path path = file(two);
-        KnownColumns.in(folder).remember(path, "controller=2,reader=3");
-        assertThat(KnownColumns.in(folder).of(path)).contains("controller=2,reader=3");
+        KnownColumns.in(folder).remember(LogFile.of(path), "controller=2,reader=3");
+        assertThat(KnownColumns.in(folder).said(LogFile.of(path), ""))
+                .isEqualTo(DriveLog.map("controller=2,reader=3"));
         Path other = Files.writeString(folder.resolve("other.csv"), two.text().replace("lambda 2", "lambda 3"));
-        assertThat(KnownColumns.in(folder).of(other)).isEmpty();
+        assertThat(KnownColumns.in(folder).said(LogFile.of(other), "")).isEmpty();
         Files.writeString(folder.resolve("log-columns.properties"), "a=\\u00zz");
-        assertThatThrownBy(() -> KnownColumns.in(folder).of(path)).isInstanceOf(UnusableInput.class)
+        assertThatThrownBy(() -> KnownColumns.in(folder).said(LogFile.of(path), "")).isInstanceOf(UnusableInput.class)
                 .hasMessageContaining("mend it or put it aside");
     }
 
@@ -238,7 +239,7 @@ class DriveLogTest {
         Job alcohol = JOB.withGauge(MixtureScale.afr(9.0));
         Habit habit = Habit.of("E85", "time,gauge afr,logger lambda\n",
                 i -> say("%.2f,%.2f,%s", i * 0.05, 9.0 * lambda(i), told(i)));
-        DriveLog log = DriveLog.read(alcohol, file(habit), Map.of(), part -> {
+        DriveLog log = DriveLog.read(alcohol, LogFile.of(file(habit)), Map.of(), part -> {
         });
         assertThat(log.drive().controller()[10]).isCloseTo((float) lambda(10), within(0.003f));
         assertThat(log.recognition().use(LogChannel.CONTROLLER).orElseThrow().quantity()).contains("9.00");
