@@ -31,7 +31,6 @@ public final class Stations {
                         List.of(new Picture("plan", "SB-015", ""))),
                 new StationPlug<>(Station.PLACE, new PlaceModel(), PlaceView::new,
                         List.of(new Picture("place-mark-out", "SB-014", "place.leaf.mark"),
-                                new Picture("place-as-fitted", "SB-015", "place.leaf.fitted"),
                                 new Picture("place", "SB-014", "place.leaf.choose"))),
                 new StationPlug<>(Station.WIRE, new WireModel(), WireView::new,
                         List.of(new Picture("wire-power", "SB-014", "wire.leaf.power"),
@@ -46,7 +45,8 @@ public final class Stations {
                                 new Picture("scale-display", "SB-016", "scale.leaf.display"))),
                 new StationPlug<>(Station.PROVE, new ProveModel(), (session, model) -> new ProveView(session),
                         List.of(new Picture("prove", "SB-014", "prove.leaf.verdict"),
-                                new Picture("prove-drive", "SB-014", "prove.leaf.drive"))),
+                                new Picture("prove-drive", "SB-014", "prove.leaf.drive"),
+                                new Picture("prove-trims", "SB-014", "prove.leaf.trims"))),
                 new StationPlug<>(Station.HAND_OVER, new HandOverModel(), HandOverView::new,
                         List.of(new Picture("hand-over", "SB-014", ""))));
     }

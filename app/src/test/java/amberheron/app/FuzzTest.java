@@ -95,7 +95,7 @@ class FuzzTest {
             Catalogue catalogue = Catalogue.shipped();
             Job job = Job.empty("F").withLaw(catalogue.laws().getFirst()).withReader(catalogue.readers().getFirst());
             sound(DriveLog.read(job, LogFile.of(file), Map.of(), part -> {
-            }).proving(job, Origin.UNRECORDED).toString());
+            }).proved(job, Origin.UNRECORDED).proving().toString());
         });
         return all;
     }

@@ -144,7 +144,7 @@ class SliceTest extends WindowTest {
         hands.push(KeyCode.CONTROL, KeyCode.A);
         type(home.resolve("logs/SB-014-drive.csv").toString());
         waitUntil(() -> session.job().proving() != null);
-        assertThat(shows("λ over 5 min")).isTrue();
+        assertThat(shows("λ over 18 min")).isTrue();
 
         // Hand over
         hands.push(KeyCode.ALT, KeyCode.DIGIT7);

@@ -298,7 +298,7 @@ class WholeJobTest {
 
     private Path log() throws IOException {
         StringBuilder rows = new StringBuilder("time,controller,reader\n");
-        for (int i = 0; i < 400; i++) {
+        for (int i = 0; i < 800; i++) {
             double afr = 14.7 + 2.5 * Math.sin(i / 15.0);
             rows.append(Phrase.say("%.2f,%.2f,%.1f%n", i * 0.25, afr, afr));
         }

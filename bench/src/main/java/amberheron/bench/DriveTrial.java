@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
 @SuppressWarnings("ArrayRecordComponent") // made to be looked into
 public record DriveTrial(Drive drive, @Nullable Kind[] kinds, List<double[]> lean, int lost, Fault fault) {
     /** What the controller of the trials tells. */
-    public static final EngineAsked ASKED = new EngineAsked(false, false, 0.62, 1.38, 0.5, 1.6);
+    public static final EngineAsked ASKED = new EngineAsked(false, false, 0.62, 1.38, 0.5, 1.6, 0);
     private static final double RATE = 20;
     private static final double LIFT = 1.38;
 
@@ -69,7 +69,7 @@ public record DriveTrial(Drive drive, @Nullable Kind[] kinds, List<double[]> lea
             made.lambda = 0.72 + 0.2 * i / (40 * RATE);
             step(made, 1150 - 200 * i / (40 * RATE), 0, 0, made.temperature < 333.15 ? Kind.COLD_START : null, random);
         }
-        made.temperature = 355;
+        made.temperature = 361;
         for (int round = 0; round < rounds; round++) {
             idle(made, 12 + random.nextInt(10), fault.leak(), random);
             pull(made, 0.45, 3 + random.nextInt(3), 0.95, null, random);
@@ -178,7 +178,7 @@ public record DriveTrial(Drive drive, @Nullable Kind[] kinds, List<double[]> lea
             }
         }
         return new DriveTrial(new Drive(time, columns[0], reader, columns[1], columns[2], columns[3], columns[4],
-                columns[5]), m.kinds.toArray(new Kind[0]), List.copyOf(m.lean), lost, fault);
+                columns[5], null, null), m.kinds.toArray(new Kind[0]), List.copyOf(m.lean), lost, fault);
     }
 
     /** Rows of those for which the way the engine was run was found, to half a step of the finder's clock. */

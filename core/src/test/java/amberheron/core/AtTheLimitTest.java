@@ -28,6 +28,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** Each rule at its limit: just kept on one side, just broken on the other. */
 class AtTheLimitTest {
+    private static final LogRules.Engine PLAIN = new LogRules.Engine(false, false, false, true);
     private static final double TOLERANCE = 1 / 128.0;
     private static final Source MADE_UP = Source.practice("made up for the test");
 
@@ -48,14 +49,14 @@ class AtTheLimitTest {
     void ofADrive(String check, double bias, double spread, double worst, double gain, double seconds, int samples,
             Verdict verdict) {
         LogComparison log = new LogComparison(samples, seconds, bias, spread, worst, 1, 0.9, 1.1, gain, List.of());
-        assertThat(verdict(LogRules.judge(log, null, TOLERANCE, MADE_UP, false), check)).isEqualTo(verdict);
+        assertThat(verdict(LogRules.judge(log, null, TOLERANCE, MADE_UP, PLAIN), check)).isEqualTo(verdict);
     }
 
     @ParameterizedTest
     @CsvSource({"1.0, 1.1, PASS", "1.0, 1.099, UNKNOWN", ", 1.1, UNKNOWN", "0.9, , UNKNOWN"})
     void ofTheMixtureADriveWentThrough(@Nullable Double richest, @Nullable Double leanest, Verdict verdict) {
         LogComparison log = new LogComparison(100, 60, 0, 0, 0, 1, richest, leanest, 1.0, List.of());
-        assertThat(verdict(LogRules.judge(log, null, TOLERANCE, MADE_UP, false), "gain")).isEqualTo(verdict);
+        assertThat(verdict(LogRules.judge(log, null, TOLERANCE, MADE_UP, PLAIN), "gain")).isEqualTo(verdict);
     }
 
     private static FreeAirCheck air(ControllerSheet controller, @Nullable Double oxygen, @Nullable Double lambda,

@@ -1,5 +1,6 @@
 package amberheron.core;
 
+import amberheron.core.drivelog.Drives;
 import java.util.ArrayList;
 import static amberheron.core.units.Phrase.say;
 
@@ -75,7 +76,7 @@ class ReviewSaysTest {
                 .withLaw(RulesSayTest.LAW).withReader(READER)
                 .withPoints(List.of(point(1), point(4), running(1), running(4)))
                 .withProving(new Output.Proving("drive.csv", "ab", TYPED,
-                        RulesSayTest.log(600, 120, 1, 0.001, 0.002, 0.2), null))
+                        RulesSayTest.log(600, 120, 1, 0.001, 0.002, 0.2), Drives.LONG))
                 .withHandOver(new Job.HandOver("", DAY));
         return job.withEntries(job.entries().entered(AirField.SHOWN.address(), TYPED)).withDone(
                 JobPlan.of(intake).steps().stream().map(Step::id).collect(Collectors.toSet()));
@@ -177,12 +178,12 @@ class ReviewSaysTest {
                 j.outputs().oneMore().with(j.outputs().oneMore().atHand().withReader(READER)).facing("1")));
         changed("no drive", j -> j.withProving(null));
         changed("drive undated", j -> j.withProving(new Output.Proving("d", "ab", Origin.UNRECORDED,
-                RulesSayTest.log(600, 120, 1, 0.001, 0.002, 0.2), null)));
+                RulesSayTest.log(600, 120, 1, 0.001, 0.002, 0.2), Drives.LONG)));
         changed("drive simulated", j -> j.withProving(new Output.Proving("d", "ab",
                 new Origin(Origin.Kind.SIMULATED, "", THEN, "X"), RulesSayTest.log(600, 120, 1, 0.001, 0.002, 0.2),
-                null)));
+                Drives.LONG)));
         changed("drive lean", j -> j.withProving(new Output.Proving("d", "ab", TYPED,
-                RulesSayTest.log(600, 120, 1, 0.02, 0.002, 0.2), null)));
+                RulesSayTest.log(600, 120, 1, 0.02, 0.002, 0.2), Drives.LONG)));
         changed("read by a link", j -> j.withLaw(null).withReader(null).withPoints(List.of()).withIntake(
                 j.intake().withReaders(Set.of(ReaderKind.SOFTWARE)).withLink(Intake.Link.CAN)));
         changed("not handed over", j -> j.withHandOver(new Job.HandOver("shield missing", null)));

@@ -1,5 +1,9 @@
 package amberheron.core;
 
+import amberheron.core.drivelog.Crossings;
+import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.Drives;
+import amberheron.core.drivelog.Held;
 import static amberheron.core.units.Phrase.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -75,6 +79,7 @@ import org.junit.jupiter.api.Test;
  * leaves the new text in {@code target} to be read and taken over.
  */
 class RulesSayTest {
+    private static final LogRules.Engine PLAIN = new LogRules.Engine(false, false, false, true);
     static final OutputLaw LAW = new OutputLaw("two-v", "2·V + 10", OutputLaw.Kind.LINEAR,
             MixtureScale.afr(14.7), List.of(new OutputLaw.Point(0, 10), new OutputLaw.Point(5, 20)), 0, 5,
             Source.practice("made up for the test"));
@@ -397,16 +402,21 @@ class RulesSayTest {
     }
 
     private void driven(String title, LogComparison log) {
-        changed(title, LogRules.judge(log, null, Tolerance.LAMBDA, Tolerance.SOURCE, false));
+        changed(title, LogRules.judge(log, Drives.LONG, Tolerance.LAMBDA, Tolerance.SOURCE, PLAIN));
     }
 
     private void proveStation() {
         base("Prove, all sound",
-                LogRules.judge(log(600, 120, 1, 0.001, 0.002, 0.2), null, Tolerance.LAMBDA, Tolerance.SOURCE, false));
+                LogRules.judge(log(600, 120, 1, 0.001, 0.002, 0.2), Drives.LONG, Tolerance.LAMBDA, Tolerance.SOURCE,
+                        PLAIN));
         driven("lean", log(600, 120, 1, 0.01, 0.002, 0.2));
         driven("rich", log(600, 120, 1, -0.01, 0.002, 0.2));
         driven("noisy", log(600, 120, 1, 0, 0.03, 0.2));
         driven("wrong slope", log(600, 120, 1.3, 0, 0.002, 0.2));
+        changed("hardly any full load", LogRules.judge(log(600, 120, 1, 0.001, 0.002, 0.2),
+                new DriveFound(null, 0, 0, List.of(), Set.of(), List.of(), List.of(), new Held(60, 1.9),
+                        new Crossings(40, 1.03, 0.006), null),
+                Tolerance.LAMBDA, Tolerance.SOURCE, new LogRules.Engine(true, true, false, true)));
         driven("short", log(600, 59, 1, 0, 0.002, 0.2));
         driven("few", log(99, 120, 1, 0, 0.002, 0.2));
         driven("never moved", log(600, 120, 1, 0, 0.002, 0.04));

@@ -2,8 +2,11 @@ package amberheron.app.cli;
 
 import amberheron.bench.DriveTrial;
 import amberheron.core.drivelog.Agreement;
+import amberheron.core.drivelog.Drive;
 import amberheron.core.drivelog.DriveEvent;
 import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.Envelope;
+import amberheron.core.drivelog.Traces;
 import amberheron.core.finding.Origin;
 import amberheron.core.job.Job;
 import amberheron.io.catalogue.Catalogue;
@@ -25,12 +28,16 @@ final class DriveBenchmark {
     private static final int DRIVES = 200;
     private static final int ROWS = 2_000_000;
     private static final int READS = 5;
+    private static final int PLOTTED = 10_000_000;
+    private static final int FRAMES = 300;
+    private static final int COLUMNS = 742;
 
     private DriveBenchmark() {
     }
 
     static void run(PrintWriter out) {
         drives(out);
+        plot(out);
         try {
             logs(out);
         } catch (IOException e) {
@@ -76,6 +83,42 @@ final class DriveBenchmark {
         out.printf(Locale.ROOT, "%-46s %7.2f %%          aim: 95 %%%n", "way of running right", 100.0 * right / all);
     }
 
+    /** What the plot looks up for one frame, at 10 M rows: the least and greatest of three traces in each column. */
+    private static void plot(PrintWriter out) {
+        double[] time = new double[PLOTTED];
+        float[] told = new float[PLOTTED];
+        float[] shown = new float[PLOTTED];
+        Random random = new Random(3);
+        for (int i = 0; i < PLOTTED; i++) {
+            time[i] = i * 0.05;
+            told[i] = 0.9f + 0.2f * random.nextFloat();
+            shown[i] = told[i] + 0.01f * random.nextFloat();
+        }
+        long start = System.nanoTime();
+        Traces traces = Traces.of(Drive.of(time, told, shown));
+        out.printf(Locale.ROOT, "%-46s %8.2f s%n", "10 M rows made ready for the plot",
+                (System.nanoTime() - start) / 1e9);
+        double[] frames = new double[FRAMES];
+        double seen = 0;
+        for (int f = 0; f < FRAMES; f++) {
+            double from = traces.end() * f / (2.0 * FRAMES);
+            double each = (traces.end() - from) / COLUMNS;
+            long begun = System.nanoTime();
+            int row = traces.row(from);
+            for (int c = 1; c <= COLUMNS; c++) {
+                int next = traces.row(from + c * each);
+                for (Envelope envelope : List.of(traces.controller(), traces.reader(), traces.difference())) {
+                    seen += envelope.most(row, next) - envelope.least(row, next);
+                }
+                row = next;
+            }
+            frames[f] = (System.nanoTime() - begun) / 1e6;
+        }
+        Arrays.sort(frames);
+        out.printf(Locale.ROOT, "%-46s %8.2f ms      aim: 8 with the drawing; 95 %%: %.2f (%.0f)%n",
+                "its columns for one frame", frames[FRAMES / 2], frames[FRAMES * 95 / 100], seen);
+    }
+
     private static boolean same(DriveEvent told, double[] made) {
         return told.to() >= made[0] - 0.1 && told.from() <= made[1] + 0.5;
     }
@@ -108,7 +151,7 @@ final class DriveBenchmark {
                 DriveLog log = DriveLog.read(job, LogFile.of(file), Map.of(), part -> {
                 });
                 long read = System.nanoTime();
-                log.proving(job, Origin.UNRECORDED);
+                log.proved(job, Origin.UNRECORDED);
                 speed[i] = megabytes / ((read - start) / 1e9);
                 judged[i] = (System.nanoTime() - read) / 1e9;
             }

@@ -28,6 +28,7 @@ import amberheron.io.UnusableInput;
 import amberheron.io.book.JobBook;
 import amberheron.io.book.ShopHabits;
 import amberheron.io.catalogue.Catalogue;
+import amberheron.io.csv.TrimCsv;
 import amberheron.io.log.DriveLog;
 import amberheron.io.log.KnownColumns;
 import amberheron.io.log.LogFile;
@@ -42,7 +43,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
-import java.util.Objects;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -257,21 +258,32 @@ final class JobCommands {
         private Path log = Path.of("");
         @Option(names = "--map", paramLabel = "CHANNEL=COL,…", description = "what columns are, by name or number, such as time=1,controller=AFR")
         private String map = "";
+        @Option(names = "--part", paramLabel = "FROM-TO", description = "only a part of it, in seconds, such as 60-300")
+        private String part = "";
+        @Option(names = "--trims", paramLabel = "CSV", description = "also write there what the drive advises of the fuelling")
+        private @Nullable Path trims;
 
         @Override
         public Integer call() {
             Job job = document().job();
             LogFile file = LogFile.of(log);
             // What the desktop was told of such a log holds here too.
-            DriveLog read = DriveLog.read(job, file, KnownColumns.in(home()).said(file, map), part -> {
+            Optional<DriveLog.Part> only = DriveLog.Part.of(part);
+            DriveLog all = DriveLog.read(job, file, KnownColumns.in(home()).said(file, map), done -> {
             });
+            DriveLog read = only.map(all::only).orElse(all);
             read.faults().forEach(f -> err().println("heron: left out: " + f));
             if (read.leftOut() > read.faults().size()) {
                 err().printf(Locale.ROOT, "heron: left out: %d rows in all%n", read.leftOut());
             }
-            Job proven = job.withProving(read.proving(job, Origin.UNRECORDED));
+            Job proven = job.withProving(read.proved(job, Origin.UNRECORDED).proving());
             JobReview review = review(proven);
             List<Finding> findings = review.findings(Station.PROVE);
+            if (trims != null) {
+                TextFiles.write(trims, TrimCsv.write(review.trims().orElseThrow(() -> new UnusableInput(file.name(), "",
+                        "tells nothing of the fuelling, expected a warm, settled drive with engine speed and load"))));
+                err().println("heron: written: " + trims);
+            }
             if (json) {
                 out().print(ResultJson.prove(review, read));
                 out().flush();

@@ -225,7 +225,7 @@ public final class DemoBook {
         Path log = home.resolve("logs").resolve("SB-014-drive.csv");
         write(log, driveLog(new SignalChain(law, WireEffect.NONE, reader, setting)));
         job = job.withProving(DriveLog.read(job, LogFile.of(log), Map.of(), part -> {
-        }).proving(job, simulated(today.minusDays(7))))
+        }).proved(job, simulated(today.minusDays(7))).proving())
                 .withDisplay(Display.UNTOLD.withPickUp(PickUp.ONE_COIL).withKnowsLoad(true)
                         .withDimmer(Display.Dimmer.LAMPS).withTold(Told.LEAN, 0.86).withTold(Told.LEAN_DELAY, 0.5)
                         .withTold(Told.RICH, 0.70).withTold(Told.RICH_DELAY, 5.0).withTold(Told.FILTER, 0.2)
@@ -339,20 +339,34 @@ public final class DemoBook {
 
     /** A made-up drive: what the engine did, what the controller showed, and what the reader made of it a moment later. */
     private static String driveLog(SignalChain chain) {
-        Drive drive = DriveTrial.of(14, 3, new DriveTrial.Fault(0, 1, 0, 0, 0, 0, 0)).drive();
+        Drive drive = DriveTrial.of(14, 14, new DriveTrial.Fault(0, 1, 0, 0, 0, 0, 0)).drive();
         Random random = new Random(14);
         StringBuilder csv = new StringBuilder(
-                "time s,engine speed rpm,road speed km/h,MAP kPa,throttle %,coolant °C,controller lambda,logger lambda\n");
+                "time s,engine speed rpm,road speed km/h,MAP kPa,throttle %,coolant °C,stock narrowband V,controller lambda,logger lambda\n");
         for (int i = 0; i < drive.time().length; i++) {
-            double held = Math.clamp(drive.controller()[i], chain.law().richest(), chain.law().leanest());
-            double before = Math.clamp(drive.controller()[Math.max(0, i - LATE)], chain.law().richest(),
+            double held = Math.clamp(fuelled(drive, i), chain.law().richest(), chain.law().leanest());
+            double before = Math.clamp(fuelled(drive, Math.max(0, i - LATE)), chain.law().richest(),
                     chain.law().leanest());
+            double narrowband = 0.45 - 0.4 * Math.tanh((held - 1) / 0.006) + 0.01 * random.nextGaussian();
             double shown = chain.reader().scale().toLambda(chain.shown(before)) + 0.0008 * random.nextGaussian();
-            csv.append(say("%.2f,%.0f,%.1f,%.1f,%.1f,%.1f,%.3f,%.3f%n", drive.time()[i], at(drive.engineSpeed(), i),
-                    3.6 * at(drive.speed(), i), at(drive.pressure(), i) / 1000, 100 * at(drive.throttle(), i),
-                    at(drive.temperature(), i) - 273.15, held, shown));
+            csv.append(
+                    say("%.2f,%.0f,%.1f,%.1f,%.1f,%.1f,%.3f,%.3f,%.3f%n", drive.time()[i], at(drive.engineSpeed(), i),
+                            3.6 * at(drive.speed(), i), at(drive.pressure(), i) / 1000, 100 * at(drive.throttle(), i),
+                            at(drive.temperature(), i) - 273.15, narrowband, held, shown));
         }
         return csv.toString().replace("\r", "");
+    }
+
+    /** The mixture, a little lean about one corner of the map and a little rich about another. */
+    private static double fuelled(Drive drive, int i) {
+        double lambda = drive.controller()[i];
+        boolean cut = lambda > 1.2;
+        double speed = at(drive.engineSpeed(), i);
+        double load = at(drive.pressure(), i) / 1000;
+        return cut
+                ? lambda
+                : lambda + 0.027 * Math.exp(-Math.pow((speed - 2760) / 60, 2) - Math.pow((load - 50) / 10, 2))
+                        - 0.04 * Math.exp(-Math.pow((speed - 3600) / 500, 2) - Math.pow((load - 66) / 12, 2));
     }
 
     private static double at(float @Nullable [] channel, int i) {

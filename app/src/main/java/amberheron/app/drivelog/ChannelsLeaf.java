@@ -23,22 +23,30 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.TransferMode;
+import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.HBox;
 import javafx.util.Duration;
 
 /** The log that is read, and what its columns are taken for. */
 final class ChannelsLeaf implements Leaf {
+    private static final double NAME = 124;
+
     private final Session session;
     private final TextField file = new TextField();
     private final TextField named = new TextField();
+    private final TextField part = new TextField();
+    private final TraceView view;
     private final Label note = Parts.text("", "soft");
     private final Label written = Parts.text("", "soft");
     private final Cells columns = new Cells(14, 4);
     private final Button record;
     private final Columns node;
 
-    ChannelsLeaf(Session session) {
+    ChannelsLeaf(Session session, TraceView view) {
         this.session = session;
+        this.view = view;
+        ColumnConstraints names = new ColumnConstraints(NAME);
+        columns.getColumnConstraints().add(names);
         file.setId("prove.file");
         file.setPromptText("path of the log, or drop it here");
         file.setAccessibleText("Log file");
@@ -47,15 +55,21 @@ final class ChannelsLeaf implements Leaf {
         named.setPromptText("if they cannot be told: reader=4");
         named.setAccessibleText("Columns by name or number");
         named.setOnAction(e -> read(file.getText()));
+        part.setId("prove.part");
+        part.setPromptText("or only a part, in seconds: 60-300");
+        part.setAccessibleText("Part of the log in seconds");
+        part.setOnAction(e -> read(file.getText()));
+        Button lay = Parts.button("Lay it over", "prove.lay",
+                () -> ProveModel.lay(session, view, file.getText(), named.getText()), "quiet");
         record = Parts.button("Record the stream", "prove.record", () -> {
             ProveModel.record(session);
             recorded();
         }, "quiet");
         HBox ways = new HBox(8, Parts.button("Read it", "prove.read", () -> read(file.getText()), "quiet"),
-                Parts.button("Browse…", "prove.browse", () -> Parts.browse(file, "Proving log", this::read), "quiet"),
-                record);
+                Parts.button("Browse…", "prove.browse", () -> Parts.browse(file, "Proving log", this::read), "quiet"));
         ways.setAlignment(Pos.CENTER_LEFT);
-        node = Columns.even(300, Parts.card("Log", file, ways, named, note, written),
+        HBox more = new HBox(8, record, lay);
+        node = Columns.even(300, Parts.card("Log", file, ways, named, part, more, note, written),
                 Parts.card("What its columns are", columns));
         Timeline beat = new Timeline(new KeyFrame(Duration.seconds(1), e -> recorded()));
         beat.setCycleCount(Animation.INDEFINITE);
@@ -80,7 +94,7 @@ final class ChannelsLeaf implements Leaf {
 
     private void read(String typed) {
         file.setText(typed);
-        ProveModel.take(session, typed, named.getText());
+        ProveModel.take(session, view, typed, named.getText(), part.getText());
     }
 
     private void recorded() {
@@ -115,9 +129,8 @@ final class ChannelsLeaf implements Leaf {
             }
             int row = 0;
             for (DriveFound.Column c : taken) {
-                columns.words(0, row, c.name(), "strong");
-                columns.words(1, row++, say("%s, in %s", c.channel().words(), c.quantity()), "plain");
-                columns.words(1, row++, c.because() + ".", "soft");
+                columns.line(0, row, c.name(), "strong");
+                columns.words(1, row++, say("%s, in %s; %s", c.channel().words(), c.quantity(), c.because()), "plain");
             }
         });
         recorded();

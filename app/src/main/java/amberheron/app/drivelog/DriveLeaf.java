@@ -37,14 +37,14 @@ final class DriveLeaf implements Leaf {
     private final Label rule = Parts.text("", "soft");
     private final Node node;
 
-    DriveLeaf(Session session) {
+    DriveLeaf(Session session, TraceView view) {
         this.session = session;
         for (HPos at : List.of(HPos.LEFT, HPos.RIGHT, HPos.RIGHT, HPos.RIGHT, HPos.LEFT)) {
             ColumnConstraints column = new ColumnConstraints();
             column.setHalignment(at);
             regimes.getColumnConstraints().add(column);
         }
-        plot = new TracePlot(session, HEIGHT);
+        plot = new TracePlot(session, view, HEIGHT);
         pinned = Parts.card("Over the drive", plot);
         node = new Columns(330, Parts.card("How it was driven", regimes, rule),
                 Parts.card("To be acted on", events));

@@ -42,6 +42,8 @@ import java.util.Optional;
 public final class ProveModel implements StationModel {
     static final String VERDICT = "prove.leaf.verdict";
     static final String DRIVE = "prove.leaf.drive";
+    static final String TRUTH = "prove.leaf.truth";
+    static final String TRIMS = "prove.leaf.trims";
     static final String CHANNELS = "prove.leaf.channels";
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss", Locale.ROOT)
             .withZone(ZoneOffset.UTC);
@@ -78,11 +80,11 @@ public final class ProveModel implements StationModel {
         }
     }
 
-    private record Taken(DriveLog log, Output.Proving proving) {
+    private record Taken(DriveLog log, DriveLog.Proved proved) {
     }
 
     /** Reads and compares a log off the screen's thread, and keeps what it says with the job it was read for. */
-    static void take(Session session, String typed, String named) {
+    static void take(Session session, TraceView view, String typed, String named, String part) {
         Job job = session.job();
         Origin origin = session.typed();
         Path home = session.home();
@@ -90,16 +92,19 @@ public final class ProveModel implements StationModel {
             try {
                 LogFile file = LogFile.of(Path.of(typed.strip()));
                 KnownColumns known = KnownColumns.in(home);
-                DriveLog log = DriveLog.read(job, file, known.said(file, named), progress::at);
+                Optional<DriveLog.Part> only = DriveLog.Part.of(part);
+                DriveLog all = DriveLog.read(job, file, known.said(file, named), progress::at);
+                DriveLog log = only.map(all::only).orElse(all);
                 known.remember(file, named);
-                return new Taken(log, log.proving(job, origin));
+                return new Taken(log, log.proved(job, origin));
             } catch (InvalidPathException e) {
                 throw new UnusableInput(typed, "", "is not a path, expected one such as /logs/drive.csv");
             }
         }, (id, taken) -> say("%s was read for %s, which is no longer open: read it again there.", taken.log().file(),
                 id), taken -> {
                     DriveLog log = taken.log();
-                    session.edit("log " + log.file(), j -> j.withProving(taken.proving()));
+                    session.edit("log " + log.file(), j -> j.withProving(taken.proved().proving()));
+                    view.hold(log.digest(), taken.proved().drive());
                     String columns = String.join("; ", log.recognition().uses().stream()
                             .filter(u -> u.channel() == LogChannel.CONTROLLER || u.channel() == LogChannel.READER)
                             .map(u -> say("“%s” is %s in %s", u.name(), u.channel().words(), u.quantity())).toList())
@@ -112,10 +117,29 @@ public final class ProveModel implements StationModel {
                 });
     }
 
+    /** Reads another log off the screen's thread, only to be laid over the drive that is looked at. */
+    static void lay(Session session, TraceView view, String typed, String named) {
+        Job job = session.job();
+        Path home = session.home();
+        session.intoJob("Reading the other log", progress -> {
+            try {
+                LogFile file = LogFile.of(Path.of(typed.strip()));
+                return DriveLog.read(job, file, KnownColumns.in(home).said(file, named), progress::at);
+            } catch (InvalidPathException e) {
+                throw new UnusableInput(typed, "", "is not a path, expected one such as /logs/drive.csv");
+            }
+        }, (id, log) -> say("%s was read for %s, which is no longer open.", log.file(), id), log -> {
+            view.lay(log.file(), log.drive());
+            return say("%s lies over the drive: its controller, from its first second. Nothing is judged by it.",
+                    log.file());
+        });
+    }
+
     @Override
     public Map<String, String> leaves() {
         return Map.of("verdict of the proving drive", VERDICT, "how it was driven, regimes, events", DRIVE,
-                "log and its channels", CHANNELS);
+                "truth: gas analyser, narrowband's steps, a change made on purpose", TRUTH,
+                "trims: what the drive advises of the fuelling", TRIMS, "log and its channels", CHANNELS);
     }
 
     @Override

@@ -16,9 +16,12 @@ public final class ProveView implements StationView {
     /** The view on a session. */
     public ProveView(Session session) {
         output = new OutputSwitch(session);
-        leaves = new Leaves(session).with("Verdict", ProveModel.VERDICT, () -> new VerdictLeaf(session))
-                .with("Drive", ProveModel.DRIVE, () -> new DriveLeaf(session))
-                .with("Channels", ProveModel.CHANNELS, () -> new ChannelsLeaf(session));
+        TraceView view = new TraceView(session);
+        leaves = new Leaves(session).with("Verdict", ProveModel.VERDICT, () -> new VerdictLeaf(session, view))
+                .with("Drive", ProveModel.DRIVE, () -> new DriveLeaf(session, view))
+                .with("Truth", ProveModel.TRUTH, () -> new TruthLeaf(session))
+                .with("Trims", ProveModel.TRIMS, () -> new TrimsLeaf(session))
+                .with("Channels", ProveModel.CHANNELS, () -> new ChannelsLeaf(session, view));
     }
 
     @Override

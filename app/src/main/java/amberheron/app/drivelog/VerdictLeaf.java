@@ -29,10 +29,10 @@ final class VerdictLeaf implements Leaf {
     private final Node pinned;
     private final Node node;
 
-    VerdictLeaf(Session session) {
+    VerdictLeaf(Session session, TraceView view) {
         this.session = session;
         findings = new FindingsTable(session);
-        plot = new TracePlot(session, HEIGHT);
+        plot = new TracePlot(session, view, HEIGHT);
         go = Parts.button("Look at it at Scale", "prove.scale", () -> {
             session.go(Station.SCALE);
             session.focus("scale.leaf.link");

@@ -9,6 +9,7 @@ import static amberheron.core.units.Phrase.say;
 import org.jspecify.annotations.Nullable;
 import java.util.HashMap;
 import java.util.Map;
+import amberheron.core.drivelog.DriveFound;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.mixture.Fuel;
@@ -40,6 +41,7 @@ public final class RuleModel {
     private final double from;
     private final double to;
     private final List<Scale> scales;
+    private final List<Witness> witnesses;
     private final Optional<ChainNow> chain;
     private final Optional<Trust> trust;
     /** Ticks are asked for again and again while a scale stays. */
@@ -67,6 +69,16 @@ public final class RuleModel {
 
     /** A tick: where along the rule from 0 to 1, and its number; empty for a minor one. */
     public record Tick(double place, String number) {
+    }
+
+    /**
+     * What somebody else said of the mixture.
+     *
+     * @param letter that stands for it
+     * @param truth the mixture, λ
+     * @param shown what the controller showed for it, λ
+     */
+    public record Witness(String letter, double truth, double shown) {
     }
 
     /** The rule for a job as it stands. */
@@ -120,6 +132,17 @@ public final class RuleModel {
                     List.of(now, inAfr, job.stoich())));
         }
         this.scales = List.copyOf(list);
+        List<Witness> said = new ArrayList<>();
+        Double gas = review.witnessed();
+        Double shown = job.roadTest().witness().shown();
+        if (gas != null) {
+            said.add(new Witness("G", gas, shown == null ? gas : shown));
+        }
+        DriveFound found = job.proving() == null ? null : job.proving().found();
+        if (found != null && found.crossings() != null) {
+            said.add(new Witness("N", 1, found.crossings().lambda()));
+        }
+        this.witnesses = List.copyOf(said);
     }
 
     private static double counts(ChainNow chain, double lambda) {
@@ -137,6 +160,11 @@ public final class RuleModel {
             double part = a.lambda() == b.lambda() ? 0 : (lambda - a.lambda()) / (b.lambda() - a.lambda());
             return OptionalDouble.of(Math.max(0, a.u() + part * (b.u() - a.u())));
         }).orElse(OptionalDouble.empty());
+    }
+
+    /** Who else said what the mixture is: gas analyser and narrowband. */
+    public List<Witness> witnesses() {
+        return witnesses;
     }
 
     /** The scales, from the exhaust to the number shown. */

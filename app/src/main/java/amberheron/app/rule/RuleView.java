@@ -8,6 +8,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.app.session.Figures;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
+import amberheron.core.scaling.Tolerance;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -263,7 +264,7 @@ public final class RuleView extends Pane {
         void draw(RuleModel.Scale scale, int most, double y, TextField value) {
             List<RuleModel.Tick> ticks = model.ticks(scale, most);
             List<Object> shows = List.of(getWidth(), left, right, y, folded, scale.id(), scale.name(), scale.told(),
-                    ticks);
+                    ticks, scale.id().equals("lambda") ? model.witnesses() : List.of());
             if (!shows.equals(shown)) {
                 shown = shows;
                 String style = scale.told() ? "told" : "true";
@@ -275,6 +276,16 @@ public final class RuleView extends Pane {
     }
 
     private void draw(Redraw drawn, RuleModel.Scale scale, double y, String style, List<RuleModel.Tick> ticks) {
+        if (scale.id().equals("lambda")) {
+            model.witnesses().forEach(w -> {
+                double at = Math.rint(x(w.truth()));
+                double off = Math.rint(x(w.shown()));
+                // From what it is to what the controller showed: no length where both agree.
+                drawn.add(new Rectangle(Math.min(at, off), Math.rint(y) - 16, Math.max(2, Math.abs(off - at)), 3),
+                        Math.abs(w.shown() - w.truth()) > Tolerance.LAMBDA ? "rule-gap" : "rule-witness");
+                drawn.add(new Text(at - 12, y - 6, w.letter()), "rule-number-told");
+            });
+        }
         // On whole pixels, as rectangles: strokes and pictures take several times as long to paint.
         double foot = Math.rint(y);
         drawn.add(new Rectangle(left, foot, room(), 1), "rule-tick-" + style);

@@ -39,7 +39,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
     private static final double LATEST = 1.0;
     private static final double LEAST_DELAY = 0.2;
     /** What the sensor itself takes, s. */
-    private static final double SENSOR = 0.1;
+    public static final double SENSOR = 0.1;
     private static final double RICH_DELAY = 5;
     private static final double MOST_FILTER = 0.3;
 
@@ -75,7 +75,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
     }
 
     /** What an engine wants at full load, λ. */
-    private static double fullLoad(boolean boosted) {
+    public static double fullLoad(boolean boosted) {
         return boosted ? FULL_LOAD_BOOSTED : FULL_LOAD;
     }
 

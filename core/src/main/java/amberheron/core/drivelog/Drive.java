@@ -15,17 +15,19 @@ import org.jspecify.annotations.Nullable;
  * @param pressure absolute, Pa
  * @param throttle part of full
  * @param temperature of the coolant, K
+ * @param airMass kg/s
+ * @param narrowband volts of the stock narrowband
  */
 @SuppressWarnings("ArrayRecordComponent") // ten million rows are never compared
 public record Drive(double[] time, float[] controller, float[] reader, float @Nullable [] engineSpeed,
         float @Nullable [] speed, float @Nullable [] pressure, float @Nullable [] throttle,
-        float @Nullable [] temperature) {
+        float @Nullable [] temperature, float @Nullable [] airMass, float @Nullable [] narrowband) {
     /** Longer without a row nothing is known of what was between, s. */
     public static final double GAP = 1;
 
     /** A log with its mixtures only. */
     public static Drive of(double[] time, float[] controller, float[] reader) {
-        return new Drive(time, controller, reader, null, null, null, null, null);
+        return new Drive(time, controller, reader, null, null, null, null, null, null, null);
     }
 
     /** A log with its mixtures only, from moments. */
@@ -40,7 +42,8 @@ public record Drive(double[] time, float[] controller, float[] reader, float @Nu
         return of(time, controller, reader);
     }
 
-    int size() {
+    /** How many rows. */
+    public int size() {
         return time.length;
     }
 
@@ -67,5 +70,31 @@ public record Drive(double[] time, float[] controller, float[] reader, float @Nu
         double[] some = Arrays.copyOf(steps, found);
         Arrays.sort(some);
         return found == 0 ? 0 : some[found / 2];
+    }
+
+    /**
+     * The part of it between two moments.
+     *
+     * @param from s of the log
+     * @param to s
+     */
+    public Drive within(double from, double to) {
+        int first = 0;
+        while (first < size() && time[first] < from) {
+            first++;
+        }
+        int last = size();
+        while (last > first && time[last - 1] > to) {
+            last--;
+        }
+        int a = first;
+        int b = last;
+        return new Drive(Arrays.copyOfRange(time, a, b), Arrays.copyOfRange(controller, a, b),
+                Arrays.copyOfRange(reader, a, b), part(engineSpeed, a, b), part(speed, a, b), part(pressure, a, b),
+                part(throttle, a, b), part(temperature, a, b), part(airMass, a, b), part(narrowband, a, b));
+    }
+
+    private static float @Nullable [] part(float @Nullable [] channel, int from, int to) {
+        return channel == null ? null : Arrays.copyOfRange(channel, from, to);
     }
 }

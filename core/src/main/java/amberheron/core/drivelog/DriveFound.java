@@ -17,9 +17,13 @@ import org.jspecify.annotations.Nullable;
  * @param notTold ways of running that the log cannot tell
  * @param events in the order they came
  * @param columns what the log's columns were taken for
+ * @param held how long it was at the mixtures that matter; null in a document that does not say
+ * @param crossings what the controller showed as the stock narrowband stepped; null where that cannot be told
+ * @param fuelling what it says of the fuelling; null where speed or load was not logged
  */
 public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, List<Regime> regimes, Set<Kind> notTold,
-        List<DriveEvent> events, List<Column> columns) {
+        List<DriveEvent> events, List<Column> columns, @Nullable Held held, @Nullable Crossings crossings,
+        @Nullable Fuelling fuelling) {
     private static final double STUCK = 2;
     private static final double MOVED = 0.03;
     /** So long before and after a part that says nothing the mixture is on its way, s. */
@@ -69,9 +73,11 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
         Drive prompt = lag == null
                 ? drive
                 : Drive.of(drive.time(), drive.controller(), OnClock.later(drive.time(), drive.reader(), lag));
+        Drive compared = compared(prompt, lag == null ? lost : Events.lost(prompt, asked), regimes);
         return new In(new DriveFound(agreement, count(lost), frozen(drive), regimes, Regimes.notTold(drive),
-                new Events(drive, asked, regimes, lost).find(), columns.stream().map(Column::of).toList()), prompt,
-                compared(prompt, lag == null ? lost : Events.lost(prompt, asked), regimes));
+                new Events(drive, asked, regimes, lost).find(), columns.stream().map(Column::of).toList(),
+                Held.of(compared, asked), Crossings.of(drive, regimes), Fuelling.of(drive, asked, regimes, lost)),
+                prompt, compared);
     }
 
     private static int count(boolean[] rows) {

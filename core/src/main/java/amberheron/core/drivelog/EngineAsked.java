@@ -9,7 +9,8 @@ package amberheron.core.drivelog;
  * @param railHigh mixtures at or above are the other end
  * @param shownLow least that the reader can show, λ
  * @param shownHigh most that it can show
+ * @param delay from the valve to the number, as it is worked out for the place, s
  */
 public record EngineAsked(boolean boosted, boolean carburettor, double railLow, double railHigh, double shownLow,
-        double shownHigh) {
+        double shownHigh, double delay) {
 }

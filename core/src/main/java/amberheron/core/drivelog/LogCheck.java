@@ -13,7 +13,12 @@ public enum LogCheck implements CheckId {
     LOST("lost"),
     FROZEN("frozen"),
     LEAN("lean-under-load"),
-    LEAK("false-air");
+    LEAK("false-air"),
+    HELD_CRUISING("time-at-cruise"),
+    HELD_UNDER_LOAD("time-under-load"),
+    CROSSINGS("narrowband-crossings"),
+    ANALYSER("gas-analyser"),
+    CHANGE("change-on-purpose");
 
     private final String key;
 

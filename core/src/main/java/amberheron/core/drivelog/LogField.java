@@ -4,7 +4,16 @@ import amberheron.core.parts.Property;
 
 /** What is entered of a proving drive. */
 public enum LogField implements Property {
-    FILE("prove.file", "the log");
+    FILE("prove.file", "the log"),
+    CARBON_DIOXIDE("prove.gas.co2", "CO2 in the tailpipe"),
+    CARBON_MONOXIDE("prove.gas.co", "CO in the tailpipe"),
+    HYDROCARBONS("prove.gas.hc", "HC in the tailpipe"),
+    OXYGEN("prove.gas.o2", "O2 in the tailpipe"),
+    NITRIC_OXIDE("prove.gas.no", "NO in the tailpipe"),
+    SHOWN("prove.gas.shown", "what the controller shows meanwhile"),
+    ACT("prove.change.act", "what was changed on purpose"),
+    BEFORE("prove.change.before", "what was shown before the change"),
+    AFTER("prove.change.after", "what was shown after it");
 
     private final String path;
     private final String words;

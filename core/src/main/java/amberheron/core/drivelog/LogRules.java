@@ -37,7 +37,22 @@ public final class LogRules {
             .practice(
                     "about 12 at full load on petrol, 15.7 under acceleration is too lean; the margin is our own choice");
 
+    /** Of steady running at least so long, and of a pull, s. */
+    private static final double CRUISED = 20;
+    private static final double LOADED = 2;
+
     private LogRules() {
+    }
+
+    /**
+     * What of the engine and of the sensor's place the drive is judged by.
+     *
+     * @param boosted whether it has a turbine
+     * @param afterMerge whether the sensor sees the gas of two banks
+     * @param nearOpenEnd whether the place is nearer to the open end than the rules want
+     * @param loadMatters whether any reader is used to look at full load
+     */
+    public record Engine(boolean boosted, boolean afterMerge, boolean nearOpenEnd, boolean loadMatters) {
     }
 
     /**
@@ -46,10 +61,10 @@ public final class LogRules {
      * @param found what the drive says besides; null where nobody looked
      * @param tolerance what the trade lets gauge and reader differ by, λ
      * @param toleranceSource where that comes from
-     * @param boosted whether the engine has a turbine
+     * @param engine what of the engine and of the sensor's place the drive is judged by
      */
     public static List<Finding> judge(LogComparison log, @Nullable DriveFound found, double tolerance,
-            Source toleranceSource, boolean boosted) {
+            Source toleranceSource, Engine engine) {
         Agreement line = found == null ? null : found.agreement();
         List<Finding> findings = new ArrayList<>();
         findings.add(bias(log, line, tolerance, toleranceSource));
@@ -69,10 +84,63 @@ public final class LogRules {
                 Source.derived("three times the tolerance is our own choice: readers lag in transients"))
                 .named(Message.of("Worst, at {0}", new Measure(log.worstAt(), Dimension.DURATION, 1))));
         findings.add(length(log));
+        held(found == null ? null : found.held(), engine, findings);
         if (found != null) {
-            besides(found, line, boosted, findings);
+            besides(found, line, engine, findings);
+            crossings(found.crossings(), engine, tolerance, findings);
         }
         return List.copyOf(findings);
+    }
+
+    /** Agreement for a moment, or at one mixture only, proves nothing of the rest. */
+    private static void held(@Nullable Held held, Engine engine, List<Finding> findings) {
+        findings.add(
+                lasting(LogCheck.HELD_CRUISING, "Compared at idle and cruise", held == null ? null : held.cruising(),
+                        CRUISED, "Drive on at idle and steady cruise, warm, with the log running."));
+        if (engine.loadMatters()) {
+            findings.add(lasting(LogCheck.HELD_UNDER_LOAD, "Compared at full load's mixture",
+                    held == null ? null : held.underLoad(), LOADED,
+                    "Log a pull at full load too: that is where a wrong number costs an engine."));
+        }
+    }
+
+    private static Finding lasting(LogCheck check, String subject, @Nullable Double seconds, double wanted,
+            String more) {
+        boolean enough = seconds != null && seconds >= wanted;
+        return new Finding(check, subject, enough ? Verdict.PASS : Verdict.UNKNOWN,
+                seconds == null ? null : new Measure(seconds, Dimension.DURATION, 0),
+                new Limit(AT_LEAST, new Measure(wanted, Dimension.DURATION, 0)),
+                seconds == null
+                        ? "This log was read before that was asked: read it again."
+                        : enough ? "Long enough there." : more,
+                null, "time in which both showed a mixture like that, without what says nothing", OWN)
+                .asking(LogField.FILE.address());
+    }
+
+    /** The one point of the drive that is true whatever the fuel. */
+    private static void crossings(@Nullable Crossings crossings, Engine engine, double tolerance,
+            List<Finding> findings) {
+        if (crossings == null) {
+            return;
+        }
+        double off = crossings.lambda() - 1;
+        double bound = tolerance + crossings.doubt();
+        boolean holds = Math.abs(off) <= bound;
+        findings.add(new Finding(LogCheck.CROSSINGS, "Controller at the narrowband's steps",
+                holds ? Verdict.PASS : Verdict.FAIL, difference(off), new Limit(AT_MOST, difference(bound)),
+                Message.plain(holds
+                        ? "At λ 1 the controller shows the truth: another sensor says so."
+                        : engine.afterMerge() && off > 0
+                                ? "The bank of the narrowband is held at λ 1 and the gas of both is leaner: the other bank runs lean, hidden after the merge. Look at each bank by itself."
+                                : engine.afterMerge()
+                                        ? "The bank of the narrowband is held at λ 1 and the gas of both is richer: the other bank runs rich. Look at each bank by itself."
+                                        : off > 0
+                                                ? "The controller itself shows lean: air leaks in between the two sensors, or its free-air calibration is off. Test the joints, then calibrate again."
+                                                : "The controller itself shows rich: calibrate it again in free air, and look at the sensor's age."),
+                off,
+                Message.of("{0} steps, both ways alike; the step itself is λ 1 within {1}", crossings.steps(),
+                        difference(crossings.doubt())),
+                Source.memory("a warm narrowband steps at λ 1 within about 0.002 to 0.005, whatever the fuel")));
     }
 
     private static Finding bias(LogComparison log, @Nullable Agreement line, double tolerance, Source source) {
@@ -94,7 +162,7 @@ public final class LogRules {
     }
 
     /** What is told of the signal and of the engine. */
-    private static void besides(DriveFound found, @Nullable Agreement line, boolean boosted, List<Finding> findings) {
+    private static void besides(DriveFound found, @Nullable Agreement line, Engine engine, List<Finding> findings) {
         Double lag = line == null ? null : line.lag();
         if (lag != null) {
             boolean prompt = Math.abs(lag) <= LATE;
@@ -120,7 +188,7 @@ public final class LogRules {
         }
         List<DriveEvent> lean = found.events(DriveEvent.Kind.LEAN);
         if (!found.notTold().contains(Regime.Kind.FULL_LOAD) && found.seconds(Regime.Kind.FULL_LOAD) > 0) {
-            double limit = DisplaySetUp.leanUnderLoad(boosted);
+            double limit = DisplaySetUp.leanUnderLoad(engine.boosted());
             double worst = lean.stream().mapToDouble(DriveEvent::lambda).max().orElse(0);
             findings.add(new Finding(LogCheck.LEAN, "", lean.isEmpty() ? Verdict.PASS : Verdict.FAIL,
                     lean.isEmpty() ? null : new Measure(worst, Dimension.MIXTURE, 3),
@@ -136,7 +204,9 @@ public final class LogRules {
         }
         found.events(DriveEvent.Kind.LEAK).stream().findFirst().ifPresent(leak -> findings.add(
                 new Finding(LogCheck.LEAK, "Idle", Verdict.WARN, new Measure(leak.lambda(), Dimension.MIXTURE, 3), null,
-                        "Lean at idle and less with load, as false air makes it: test the joints before the sensor.",
+                        engine.nearOpenEnd()
+                                ? "Lean at idle and less with load: the open end is near, so air is drawn back to the sensor between the pulses, or a joint before it leaks. Raise the idle: what is drawn back goes away."
+                                : "Lean at idle and less with load, as false air makes it: test the joints before the sensor.",
                         null, "middle of the idle against that of cruise", OWN)));
     }
 

@@ -39,13 +39,14 @@ import org.jspecify.annotations.Nullable;
  * @param gauge what the controller's own gauge shows; null for the quantity of its output
  * @param display the display as it is connected, and what it was told
  * @param outputs the controller's analog outputs with their readers
+ * @param roadTest what is noted of the drive besides its logs
  * @param handOver what the next person is told
  * @param entries what is known of the entering of its values
  * @param changes when what all its readings rest on last changed; what only an output's do stands with it
  */
 public record Job(String id, Intake intake, Progress progress, Placing placing, Wiring wiring, FreeAirCheck air,
         @Nullable MixtureScale gauge, Display display,
-        Outputs outputs, HandOver handOver, Entries entries, Changes changes) {
+        Outputs outputs, RoadTest roadTest, HandOver handOver, Entries entries, Changes changes) {
     /**
      * What is written on the sheet by hand.
      *
@@ -59,7 +60,8 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     public static Job empty(String id) {
         return new Job(id, Intake.BLANK, Progress.NONE, Placing.NONE,
                 Wiring.UNMEASURED,
-                FreeAirCheck.NONE, null, Display.UNTOLD, Outputs.ONE, new HandOver("", null), Entries.NONE,
+                FreeAirCheck.NONE, null, Display.UNTOLD, Outputs.ONE, RoadTest.NONE, new HandOver("", null),
+                Entries.NONE,
                 Changes.NONE);
     }
 
@@ -131,10 +133,15 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
                 .flatMap(c -> PlaceRules.dry(site(schools), c));
     }
 
+    /** Delay of the gas at full load at the place taken, s; empty while that is not known. */
+    public Optional<Double> transport(PlaceSchools schools) {
+        return chosenPlace().flatMap(c -> placing.fitted().place(intake.exhaust(), c))
+                .flatMap(c -> PlaceRules.delayAtFullLoad(site(schools), c));
+    }
+
     /** What the display is to be told for this engine, the sensor where it was put. */
     public DisplaySetUp displaySetUp(PlaceSchools schools) {
-        Double transport = chosenPlace().flatMap(c -> placing.fitted().place(intake.exhaust(), c))
-                .flatMap(c -> PlaceRules.delayAtFullLoad(site(schools), c)).orElse(null);
+        Double transport = transport(schools).orElse(null);
         return DisplaySetUp.of(new DisplaySetUp.Engine(intake.exhaust().turbine(), intake.cylinders(), transport),
                 display);
     }
@@ -146,12 +153,12 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     }
 
     public Job withIntake(Intake value) {
-        return new Job(id, value, progress, placing, wiring, air, gauge, display, outputs, handOver,
+        return new Job(id, value, progress, placing, wiring, air, gauge, display, outputs, roadTest, handOver,
                 entries, changes);
     }
 
     public Job withProgress(Progress value) {
-        return new Job(id, intake, value, placing, wiring, air, gauge, display, outputs, handOver, entries,
+        return new Job(id, intake, value, placing, wiring, air, gauge, display, outputs, roadTest, handOver, entries,
                 changes);
     }
 
@@ -160,30 +167,33 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     }
 
     public Job withPlacing(Placing value) {
-        return new Job(id, intake, progress, value, wiring, air, gauge, display, outputs, handOver, entries,
+        return new Job(id, intake, progress, value, wiring, air, gauge, display, outputs, roadTest, handOver, entries,
                 changes);
     }
 
     public Job withWiring(Wiring value) {
-        return new Job(id, intake, progress, placing, value, air, gauge, display, outputs, handOver,
+        return new Job(id, intake, progress, placing, value, air, gauge, display, outputs, roadTest, handOver,
                 entries, changes);
     }
 
     public Job withAir(FreeAirCheck value) {
-        return new Job(id, intake, progress, placing, wiring, value, gauge, display, outputs, handOver,
+        return new Job(id, intake, progress, placing, wiring, value, gauge, display, outputs, roadTest, handOver,
                 entries, changes);
     }
 
     public Job withGauge(@Nullable MixtureScale value) {
-        return new Job(id, intake, progress, placing, wiring, air, value, display, outputs, handOver, entries, changes);
+        return new Job(id, intake, progress, placing, wiring, air, value, display, outputs, roadTest, handOver, entries,
+                changes);
     }
 
     public Job withDisplay(Display value) {
-        return new Job(id, intake, progress, placing, wiring, air, gauge, value, outputs, handOver, entries, changes);
+        return new Job(id, intake, progress, placing, wiring, air, gauge, value, outputs, roadTest, handOver, entries,
+                changes);
     }
 
     public Job withOutputs(Outputs value) {
-        return new Job(id, intake, progress, placing, wiring, air, gauge, display, value, handOver, entries, changes);
+        return new Job(id, intake, progress, placing, wiring, air, gauge, display, value, roadTest, handOver, entries,
+                changes);
     }
 
     private Job with(Output value) {
@@ -213,18 +223,23 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
         return with(outputs.atHand().withProving(value));
     }
 
+    public Job withRoadTest(RoadTest value) {
+        return new Job(id, intake, progress, placing, wiring, air, gauge, display, outputs, value, handOver, entries,
+                changes);
+    }
+
     public Job withHandOver(HandOver value) {
-        return new Job(id, intake, progress, placing, wiring, air, gauge, display, outputs, value, entries,
+        return new Job(id, intake, progress, placing, wiring, air, gauge, display, outputs, roadTest, value, entries,
                 changes);
     }
 
     public Job withEntries(Entries value) {
-        return new Job(id, intake, progress, placing, wiring, air, gauge, display, outputs, handOver,
+        return new Job(id, intake, progress, placing, wiring, air, gauge, display, outputs, roadTest, handOver,
                 value, changes);
     }
 
     public Job withChanges(Changes value) {
-        return new Job(id, intake, progress, placing, wiring, air, gauge, display, outputs, handOver,
+        return new Job(id, intake, progress, placing, wiring, air, gauge, display, outputs, roadTest, handOver,
                 entries, value);
     }
 

@@ -17,7 +17,15 @@ import amberheron.core.finding.CheckId;
 import amberheron.core.finding.Check;
 import amberheron.core.drivelog.Agreement;
 import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.Fuelling;
 import amberheron.core.drivelog.LogRules;
+import amberheron.core.drivelog.WitnessRules;
+import amberheron.core.mixture.Composition;
+import amberheron.core.mixture.Fuel;
+import amberheron.core.mixture.GasAnalysis;
+import amberheron.core.placement.PlaceCheck;
+import amberheron.core.placement.PlaceRules;
+import amberheron.core.trim.TrimPlan;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.freeair.AirRules;
@@ -82,6 +90,7 @@ public final class JobReview {
     private final List<Finding> wire;
     private final List<Finding> air;
     private final List<Finding> prove;
+    private final LogRules.Engine driven;
     private final @Nullable Schedule schedule;
     private final @Nullable ScaleReport scale;
     private final @Nullable Diagnosis diagnosis;
@@ -151,13 +160,13 @@ public final class JobReview {
                 ? before.air
                 : AirRules.judge(airCheck, law == null ? null : law.leanest(), Tolerance.LAMBDA);
         Output.Proving proving = job.proving();
-        this.prove = before != null && kept.test(r -> r.job.proving())
-                && kept.test(r -> r.job.intake().exhaust().turbine())
-                        ? before.prove
-                        : proving == null
-                                ? List.of()
-                                : LogRules.judge(proving.result(), proving.found(), Tolerance.LAMBDA, Tolerance.SOURCE,
-                                        job.intake().exhaust().turbine());
+        this.driven = new LogRules.Engine(job.intake().exhaust().turbine(),
+                job.chosenPlace().filter(c -> PlaceRules.afterMerge(site, c)).isPresent(),
+                place.stream().anyMatch(f -> f.check().is(PlaceCheck.OPEN_END) && f.verdict() == Verdict.WARN),
+                !job.intake().readers().equals(Set.of(Intake.ReaderKind.STOCK_ECU)));
+        boolean sameDrive = kept.test(r -> r.job.proving()) && kept.test(r -> r.driven);
+        this.prove = before != null && sameDrive && kept.test(r -> r.job.roadTest().witness())
+                && kept.test(r -> r.job.intake().fuel()) ? before.prove : proved(proving);
         boolean sameChain = sameLaw && kept.test(r -> r.job.reader());
         boolean sameSuspects = kept.test(r -> r.shop.laws()) && kept.test(r -> r.job.stoich());
         if (before != null && sameChain && sameSuspects && kept.test(r -> r.job.proving())) {
@@ -378,6 +387,41 @@ public final class JobReview {
         return found == LinkState.PROVEN && !job.placing().fitted().begun() ? LinkState.BEGUN : found;
     }
 
+    /** What the log says, and what else says what the mixture is. */
+    private List<Finding> proved(Output.@Nullable Proving proving) {
+        List<Finding> findings = new ArrayList<>(proving == null
+                ? List.of()
+                : LogRules.judge(proving.result(), proving.found(), Tolerance.LAMBDA, Tolerance.SOURCE, driven));
+        findings.addAll(WitnessRules.judge(job.roadTest().witness(), composition(), Tolerance.LAMBDA));
+        return List.copyOf(findings);
+    }
+
+    /** The mixture that the gas analyser tells, λ; null while that cannot be told. */
+    public @Nullable Double witnessed() {
+        GasAnalysis gas = job.roadTest().witness().gas();
+        return gas.diluted() ? null : gas.lambda(composition());
+    }
+
+    private Composition composition() {
+        Fuel fuel = job.intake().fuel();
+        return fuel == null ? Composition.PETROL : fuel.composition();
+    }
+
+    /**
+     * What of the fuelling the drive makes sure enough to advise; empty without a drive that tells it. Nothing is advised
+     * while the number lies or the engine is in danger.
+     */
+    public Optional<TrimPlan> trims() {
+        Output.Proving proving = job.proving();
+        DriveFound found = proving == null ? null : proving.found();
+        Fuelling fuelling = found == null ? null : found.fuelling();
+        return fuelling == null
+                ? Optional.empty()
+                : TrimPlan.of(fuelling, job.roadTest().trims(), new TrimPlan.Asked(driven.boosted(),
+                        job.intake().fuelSystem() == Intake.FuelSystem.CARBURETTOR,
+                        prove.stream().filter(f -> f.verdict() == Verdict.FAIL).toList()));
+    }
+
     private LinkState proveState() {
         if (!job.outputs().atHand().logged()) {
             return LinkState.NOT_NEEDED;
@@ -386,7 +430,8 @@ public final class JobReview {
             return LinkState.STALE;
         }
         LinkState found = stateOf(prove);
-        return found == LinkState.PROVEN && !proves(Objects.requireNonNull(job.proving()).origin())
+        Output.Proving proving = job.proving();
+        return found == LinkState.PROVEN && (proving == null || !proves(proving.origin()))
                 ? LinkState.BEGUN
                 : found;
     }
@@ -580,7 +625,7 @@ public final class JobReview {
                             : diagnosis == null || diagnosis.withinTolerance()
                                     ? lacks.getFirst()
                                     : diagnosis.best().fault().cause());
-            case PROVE -> List.of(prove.isEmpty() || isStale(Station.PROVE)
+            case PROVE -> List.of(job.proving() == null || isStale(Station.PROVE)
                     ? JobCheck.PROVING_LOG
                     : JobCheck.LOG_DATED);
             case HAND_OVER -> List.of(job.handOver().date() == null ? JobCheck.HANDED_OVER : JobCheck.OTHER_LINKS);

@@ -11,10 +11,16 @@ import amberheron.core.finding.Source;
  * @param name what the pump or the trade calls it
  * @param stoich stoichiometric air-fuel ratio by mass
  * @param source where that ratio comes from
+ * @param composition what it is made of
  */
-public record Fuel(String id, String name, double stoich, Source source) {
+public record Fuel(String id, String name, double stoich, Source source, Composition composition) {
     public Fuel {
         Sane.STOICH.check("stoich", stoich);
+    }
+
+    /** A fuel of which no more is known than its ratio: taken to be made of what petrol is. */
+    public Fuel(String id, String name, double stoich, Source source) {
+        this(id, name, stoich, source, Composition.PETROL);
     }
 
     /** The AFR scale of this fuel. */

@@ -138,6 +138,14 @@ public final class PlaceRules {
                 : Optional.ofNullable(AlongRun.of(site, site.exhaust().run(place.line()), distance).fullLoad());
     }
 
+    /** Whether a place sees the gas of two banks that have pipes of their own before it. */
+    public static boolean afterMerge(Site site, Candidate place) {
+        Double distance = place.distance();
+        return site.banks() > 1 && site.exhaust().separateBanks() && distance != null
+                && site.exhaust().run(place.line()).at(distance).filter(p -> p.segment().line() == Line.ALL)
+                        .isPresent();
+    }
+
     /** What is left to each neighbour beside a place, m, in the order of the exhaust's list; empty without a clock position. */
     static double[] roomLeft(Site site, Candidate place, double standOut) {
         double radius = radius(site.exhaust().run(place.line()), Objects.requireNonNull(place.distance()));

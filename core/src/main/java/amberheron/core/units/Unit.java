@@ -32,6 +32,7 @@ public enum Unit {
     HECTOPASCAL(Dimension.PRESSURE, "hPa", 100, 0, "mbar", "hpa"),
     INCH_OF_MERCURY(Dimension.PRESSURE, "inHg", 3386.389, 0, "in hg"),
     PERCENT(Dimension.FRACTION, "%", 0.01, 0),
+    PART_PER_MILLION(Dimension.FRACTION, "ppm", 1e-6, 0),
     NEWTON_METRE(Dimension.TORQUE, "N·m", 1, 0, "nm", "n.m"),
     POUND_FOOT(Dimension.TORQUE, "lb·ft", 1.3558179483314, 0, "lbft", "lb.ft", "lb-ft", "ft-lb"),
     SECOND(Dimension.DURATION, "s", 1, 0, "sec"),

@@ -1,5 +1,6 @@
 package amberheron.core.job;
 
+import amberheron.core.drivelog.Drives;
 import amberheron.core.wiring.WireField;
 import amberheron.core.trust.Trust;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -221,7 +222,8 @@ class ProvenTest {
     }
 
     private static Job driven(LogComparison log) {
-        return grounded().withProving(new Output.Proving("drive.csv", "ab", origin(Origin.Kind.TYPED), log, null));
+        return grounded()
+                .withProving(new Output.Proving("drive.csv", "ab", origin(Origin.Kind.TYPED), log, Drives.LONG));
     }
 
     private static LogComparison log(int samples, double gain) {
@@ -249,7 +251,8 @@ class ProvenTest {
             still.add(new Sample(i, 1, 1));
         }
         assertThat(verdict(driven(LogComparison.of(Drive.of(still))), "gain")).isEqualTo(Verdict.UNKNOWN);
-        Job undated = grounded().withProving(new Output.Proving("d", "ab", Origin.UNRECORDED, log(120, 1), null));
+        Job undated = grounded()
+                .withProving(new Output.Proving("d", "ab", Origin.UNRECORDED, log(120, 1), Drives.LONG));
         assertThat(review(undated).state(Station.PROVE)).isEqualTo(LinkState.BEGUN);
         assertThat(because(undated, Station.PROVE)).containsExactly("log-dated");
     }

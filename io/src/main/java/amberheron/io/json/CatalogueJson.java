@@ -3,6 +3,7 @@ package amberheron.io.json;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.StreamFormat;
 import amberheron.core.finding.Source;
+import amberheron.core.mixture.Composition;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.mixture.Stoichiometry;
 import amberheron.core.scaling.OutputLaw;
@@ -13,6 +14,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 
 /**
  * Catalogue files. Each is an object with one list; what a later file names again by {@code id} replaces the earlier.
@@ -35,14 +37,36 @@ public final class CatalogueJson {
         List<Fuel> fuels = new ArrayList<>();
         Map<String, Cursor> earlier = new HashMap<>();
         Map<String, Double> ratios = new HashMap<>();
+        Map<String, Composition> made = new HashMap<>();
         for (Cursor at : new Cursor(name, "", Json.parse(name, text)).list("fuels")) {
             String id = at.text("id");
             double stoich = stoich(at, earlier, ratios);
             earlier.put(id, at);
             ratios.put(id, stoich);
-            fuels.add(at.build(() -> new Fuel(id, at.text("name"), stoich, SourceJson.read(at))));
+            Composition composition = composition(at, earlier, made);
+            made.put(id, composition);
+            fuels.add(at.build(() -> new Fuel(id, at.text("name"), stoich, SourceJson.read(at), composition)));
         }
         return fuels;
+    }
+
+    /** What it is made of; petrol's where it is not told. */
+    private static Composition composition(Cursor at, Map<String, Cursor> earlier, Map<String, Composition> made) {
+        if (at.objectOrNone("composition").isPresent()) {
+            Cursor c = at.object("composition");
+            return c.build(() -> new Composition(c.number("hydrogen") / c.number("carbon"),
+                    c.number("oxygen") / c.number("carbon")));
+        }
+        if (at.objectOrNone("blend").isPresent()) {
+            Cursor blend = at.object("blend");
+            String of = blend.text("of");
+            String in = blend.text("in");
+            return made.getOrDefault(of, Composition.PETROL).blended(blend.number("share"),
+                    Objects.requireNonNull(earlier.get(of)).number("density"),
+                    made.getOrDefault(in, Composition.PETROL),
+                    Objects.requireNonNull(earlier.get(in)).number("density"));
+        }
+        return FuelJson.read(at).composition();
     }
 
     private static double stoich(Cursor at, Map<String, Cursor> earlier, Map<String, Double> ratios) {
@@ -55,8 +79,8 @@ public final class CatalogueJson {
             String of = named(blend, "of", earlier);
             String in = named(blend, "in", earlier);
             return blend.build(() -> Stoichiometry.blend(blend.number("share"), ratios.getOrDefault(of, 0.0),
-                    java.util.Objects.requireNonNull(earlier.get(of)).number("density"), ratios.getOrDefault(in, 0.0),
-                    java.util.Objects.requireNonNull(earlier.get(in)).number("density")));
+                    Objects.requireNonNull(earlier.get(of)).number("density"), ratios.getOrDefault(in, 0.0),
+                    Objects.requireNonNull(earlier.get(in)).number("density")));
         }
         return FuelJson.read(at).stoich();
     }

@@ -147,6 +147,15 @@ record Cursor(String file, String path, JsonNode node) {
         }).toList();
     }
 
+    List<Double> numbers(String field) {
+        return list(field).stream().map(item -> {
+            if (!item.node.isNumber() || !Double.isFinite(item.node.asDouble(Double.NaN))) {
+                throw new UnusableInput(file, item.path, "found " + found(item.node) + ", expected a number");
+            }
+            return item.node.asDouble(Double.NaN);
+        }).toList();
+    }
+
     /** The number at an index of this list. */
     double numberAt(int index) {
         JsonNode value = node.get(index);

@@ -11,6 +11,7 @@ import amberheron.core.display.PickUp;
 import amberheron.core.display.Told;
 import amberheron.core.job.Job;
 import amberheron.core.job.Output;
+import amberheron.core.job.RoadTest;
 import amberheron.core.job.Outputs;
 import amberheron.core.job.Progress;
 import amberheron.core.job.Waiting;
@@ -51,6 +52,7 @@ final class JobJson {
                 WiringJson.read(at.object("wiring")), AirJson.read(at.object("air")),
                 at.objectOrNone("gauge").map(QuantityJson::read).orElse(null),
                 at.objectOrNone("display").map(JobJson::display).orElse(Display.UNTOLD), outputs(at),
+                at.objectOrNone("roadTest").map(RoadTestJson::read).orElse(RoadTest.NONE),
                 new Job.HandOver(handOver.text("notDone", ""), handOver.date("date")), entries(at),
                 changes(at).of(false));
     }
@@ -111,6 +113,7 @@ final class JobJson {
         out.set("display", write(job.display()));
         write(out, job.outputs().atHand());
         out.set("outputs", write(job.outputs()));
+        out.set("roadTest", RoadTestJson.write(job.roadTest()));
         out.putObject("handOver").put("notDone", job.handOver().notDone()).put("date", text(job.handOver().date()));
         ObjectNode drafts = out.putObject("drafts");
         job.entries().drafts().forEach(drafts::put);

@@ -1,16 +1,23 @@
 package amberheron.io.json;
 
 import amberheron.core.drivelog.Agreement;
+import amberheron.core.drivelog.Crossings;
 import amberheron.core.drivelog.DriveEvent;
 import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.Fuelling;
+import amberheron.core.drivelog.Held;
+import amberheron.core.drivelog.LoadAxis;
 import amberheron.core.drivelog.LogChannel;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Regime;
 import amberheron.core.drivelog.Sample;
 import amberheron.core.job.Output;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -59,7 +66,45 @@ final class ProvingJson {
                         .toList(),
                 at.list("columns").stream().map(c -> new DriveFound.Column(
                         c.choice("channel", LogChannel.values(), LogChannel::key), c.text("name"), c.text("quantity"),
-                        c.text("because"))).toList()));
+                        c.text("because"))).toList(),
+                at.objectOrNone("held").map(h -> new Held(h.number("cruising"), h.number("underLoad"))).orElse(null),
+                at.objectOrNone("crossings")
+                        .map(c -> new Crossings(c.integer("steps"), c.number("lambda"), c.number("doubt")))
+                        .orElse(null),
+                at.objectOrNone("fuelling").map(ProvingJson::fuelling).orElse(null)));
+    }
+
+    private static Fuelling fuelling(Cursor at) {
+        Map<Fuelling.Gate, Double> leftOut = new EnumMap<>(Fuelling.Gate.class);
+        at.objectOrNone("leftOut").ifPresent(o -> {
+            for (Fuelling.Gate gate : Fuelling.Gate.values()) {
+                Double seconds = o.numberOrNull(Cursor.id(gate));
+                if (seconds != null) {
+                    leftOut.put(gate, seconds);
+                }
+            }
+        });
+        return new Fuelling(at.choice("axis", LoadAxis.values()), at.list("spots").stream().map(s -> new Fuelling.Spot(
+                s.numberAt(0), s.numberAt(1), s.numberAt(2), (int) s.numberAt(3), s.numberAt(4), s.numberAt(5)))
+                .toList(), leftOut, at.numberOrNull("distance"));
+    }
+
+    private static void fuelling(ObjectNode out, @Nullable Fuelling fuelling) {
+        if (fuelling == null) {
+            out.putNull("fuelling");
+            return;
+        }
+        ObjectNode at = out.putObject("fuelling").put("axis", Cursor.id(fuelling.axis())).put("distance",
+                fuelling.distance());
+        ObjectNode leftOut = at.putObject("leftOut");
+        // Each is named, so that an earlier drive's do not stay.
+        for (Fuelling.Gate gate : Fuelling.Gate.values()) {
+            Double seconds = fuelling.leftOut().get(gate);
+            leftOut.put(Cursor.id(gate), seconds);
+        }
+        ArrayNode spots = at.putArray("spots");
+        fuelling.spots().forEach(s -> spots.addArray().add(s.speed()).add(s.load()).add(s.seconds())
+                .add(s.visits()).add(s.lambda()).add(s.spread()));
     }
 
     private static Agreement agreement(Cursor at) {
@@ -91,6 +136,20 @@ final class ProvingJson {
         ArrayNode columns = out.putArray("columns");
         found.columns().forEach(c -> columns.addObject().put("channel", c.channel().key()).put("name", c.name())
                 .put("quantity", c.quantity()).put("because", c.because()));
+        Held held = found.held();
+        if (held == null) {
+            out.putNull("held");
+        } else {
+            out.putObject("held").put("cruising", held.cruising()).put("underLoad", held.underLoad());
+        }
+        Crossings crossings = found.crossings();
+        if (crossings == null) {
+            out.putNull("crossings");
+        } else {
+            out.putObject("crossings").put("steps", crossings.steps()).put("lambda", crossings.lambda())
+                    .put("doubt", crossings.doubt());
+        }
+        fuelling(out, found.fuelling());
         return out;
     }
 

@@ -2,6 +2,7 @@ package amberheron.io.log;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.display.DisplaySetUp;
 import amberheron.core.drivelog.ColumnUse;
 import amberheron.core.drivelog.Drive;
 import amberheron.core.drivelog.DriveFound;
@@ -13,6 +14,7 @@ import amberheron.core.finding.Origin;
 import amberheron.core.job.Job;
 import amberheron.core.job.Output;
 import amberheron.core.mixture.MixtureScale;
+import amberheron.core.placement.PlaceSchools;
 import amberheron.core.plan.Intake;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
@@ -69,7 +71,8 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
         Drive drive = new Drive(seconds, needed(channels, LogChannel.CONTROLLER), needed(channels, LogChannel.READER),
                 channels.get(LogChannel.ENGINE_SPEED), channels.get(LogChannel.SPEED),
                 channels.get(LogChannel.PRESSURE), channels.get(LogChannel.THROTTLE),
-                channels.get(LogChannel.TEMPERATURE));
+                channels.get(LogChannel.TEMPERATURE), channels.get(LogChannel.AIR_MASS),
+                channels.get(LogChannel.NARROWBAND));
         DriveLog log = new DriveLog(file.name(), recognition, drive, read.leftOut(), read.faults(), read.digest());
         if (!log.anything()) {
             throw new UnusableInput(file.name(), "", "found no usable row"
@@ -160,11 +163,59 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
                         .or(() -> law == null ? Optional.empty() : SettingFinder.find(law, reader));
     }
 
-    /** What this drive proves, as it is kept with the job. */
-    public Output.Proving proving(Job job, Origin origin) {
+    /** A part of a log, in seconds of it. */
+    public record Part(double from, double to) {
+        /**
+         * Reads {@code 60-300}.
+         *
+         * @return empty where nothing is said
+         */
+        public static Optional<Part> of(String typed) {
+            String[] ends = typed.strip().replace("–", "-").replace(',', '.').split("\\s*-\\s*", -1);
+            try {
+                if (typed.isBlank()) {
+                    return Optional.empty();
+                }
+                Part part = new Part(Double.parseDouble(ends[0]), Double.parseDouble(ends[ends.length - 1]));
+                if (ends.length == 2 && part.to > part.from) {
+                    return Optional.of(part);
+                }
+            } catch (NumberFormatException e) {
+                // Said below.
+            }
+            throw new UnusableInput("part", "",
+                    say("found “%s”, expected from and to in seconds, such as 60-300", typed));
+        }
+    }
+
+    /**
+     * Only a part of it.
+     *
+     * @throws UnusableInput when nothing usable is in it
+     */
+    public DriveLog only(Part part) {
+        DriveLog log = new DriveLog(say("%s, %.0f to %.0f s", file, part.from(), part.to()), recognition,
+                drive.within(part.from(), part.to()), leftOut, faults, digest);
+        if (!log.anything()) {
+            throw new UnusableInput(file, "", say("found no usable row from %.0f to %.0f s, expected one or more",
+                    part.from(), part.to()));
+        }
+        return log;
+    }
+
+    /**
+     * What a drive proves, as it is kept with the job.
+     *
+     * @param drive every row, the reader's lag out
+     */
+    public record Proved(Output.Proving proving, Drive drive) {
+    }
+
+    /** What this drive proves. */
+    public Proved proved(Job job, Origin origin) {
         DriveFound.In found = DriveFound.in(drive, asked(job), recognition.uses());
-        return new Output.Proving(file, digest, origin, LogComparison.of(found.drive(), found.compared()),
-                found.found());
+        return new Proved(new Output.Proving(file, digest, origin,
+                LogComparison.of(found.drive(), found.compared()), found.found()), found.drive());
     }
 
     /** What the drive is judged by. */
@@ -185,6 +236,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
             shownHigh = Math.max(ends[0], ends[1]);
         }
         return new EngineAsked(job.intake().exhaust().turbine(),
-                job.intake().fuelSystem() == Intake.FuelSystem.CARBURETTOR, low, high, shownLow, shownHigh);
+                job.intake().fuelSystem() == Intake.FuelSystem.CARBURETTOR, low, high, shownLow, shownHigh,
+                job.transport(PlaceSchools.OURS).orElse(0.0) + DisplaySetUp.SENSOR);
     }
 }

@@ -3,6 +3,7 @@ package amberheron.io.csv;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import amberheron.core.drivelog.LoadAxis;
 import amberheron.core.harness.Chart;
 import amberheron.core.harness.Device;
 import amberheron.core.harness.Wire;
@@ -10,6 +11,10 @@ import amberheron.core.harness.WireColour;
 import amberheron.core.harness.Work;
 import amberheron.core.finding.Origin;
 import amberheron.core.scaling.CheckPoint;
+import amberheron.core.trim.TrimPlan;
+import amberheron.core.trim.TrimPlan.Cell;
+import amberheron.core.trim.TrimPlan.State;
+import amberheron.core.trim.TrimSheet;
 import java.time.Instant;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -46,6 +51,27 @@ class CsvTest {
                 new CheckPoint(0.5, null, 8.65, "", new Origin(Origin.Kind.INSTRUMENT, "meter 4",
                         Instant.parse("2026-03-02T00:00:00Z"), ""), CheckPoint.Engine.OFF),
                 new CheckPoint(4.5, null, 18.15, "", Origin.UNRECORDED, CheckPoint.Engine.RUNNING));
+    }
+
+    /** What was given comes back, what was not driven gives nothing, and a gap is not a nought. */
+    @Test
+    void trimsAreWrittenAndReadBack() {
+        TrimPlan plan = new TrimPlan(LoadAxis.PRESSURE, List.of(1000.0, 2500.0), List.of(33_333.0, 60_000.0), List.of(
+                new Cell(1000, 33_333, 12, 3, 1.04, 1.0, 0.04, 0.004, 0.97, 0.038, State.ADVISED),
+                new Cell(2500, 33_333, 0, 0, null, 1.0, null, null, 0, null, State.NOT_DRIVEN),
+                new Cell(1000, 60_000, 1, 1, 1.2, 1.0, 0.2, 0.02, 0.5, null, State.TOO_LITTLE),
+                new Cell(2500, 60_000, 9, 2, 0.7, 1.0, -0.3, 0.01, 0.9, -0.2, State.LIMIT)), List.of());
+        String text = TrimCsv.write(plan);
+        assertThat(text).contains("2500,33.333,kPa,0.0,0,,1.0000,,,,not driven");
+        TrimSheet sheet = TrimCsv.parse("t", text);
+        assertThat(sheet.speeds()).isEqualTo(plan.speeds());
+        assertThat(sheet.loads()).isEqualTo(plan.loads());
+        assertThat(sheet.told()).extracting(TrimSheet.Told::given).containsExactly(0.038, null, null, -0.2);
+        assertThatThrownBy(() -> TrimCsv.parse("t", "speed,load,unit,advice\n800,30,kPa,25\n900,30,kPa,1\n"))
+                .hasMessageContaining("line 2").hasMessageContaining("±20");
+        assertThatThrownBy(() -> TrimCsv.parse("t", "speed,load,unit\n800,30,psi\n"))
+                .hasMessageContaining("expected kPa");
+        assertThatThrownBy(() -> TrimCsv.parse("t", "speed,load\n800,30\n")).hasMessageContaining("unit");
     }
 
     @ParameterizedTest

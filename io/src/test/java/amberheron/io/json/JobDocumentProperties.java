@@ -21,7 +21,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.core.drivelog.Drive;
 import amberheron.core.drivelog.Agreement;
+import amberheron.core.drivelog.Crossings;
 import amberheron.core.drivelog.DriveEvent;
+import amberheron.core.drivelog.Fuelling;
+import amberheron.core.drivelog.Held;
+import amberheron.core.drivelog.LoadAxis;
+import amberheron.core.drivelog.Witness;
+import amberheron.core.job.RoadTest;
+import amberheron.core.mixture.GasAnalysis;
+import amberheron.core.trim.TrimSheet;
 import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.LogChannel;
 import amberheron.core.drivelog.LogComparison;
@@ -254,6 +262,7 @@ class JobDocumentProperties {
                             LogComparison.of(Drive.of(List.of(new Sample(0, 1, 1.01), new Sample(0.5, 0.9, 0.91)))),
                             random.nextBoolean() ? null : found(random)));
         }
+        job = job.withRoadTest(roadTest(random));
         return random.nextBoolean()
                 ? job
                 : job.withOutputs(job.outputs().oneMore()
@@ -270,7 +279,24 @@ class JobDocumentProperties {
                 List.of(new Regime(any(random, Regime.Kind.values()), 1, 2.5, 0.9, perhapsOne(random), 1.02)),
                 Set.of(any(random, Regime.Kind.values())),
                 List.of(new DriveEvent(any(random, DriveEvent.Kind.values()), 3, 4, 1.1, perhapsOne(random))),
-                List.of(new DriveFound.Column(any(random, LogChannel.values()), words(random), "λ", "by its name")));
+                List.of(new DriveFound.Column(any(random, LogChannel.values()), words(random), "λ", "by its name")),
+                random.nextBoolean() ? null : new Held(random.nextDouble(), 3.5),
+                random.nextBoolean() ? null : new Crossings(random.nextInt(99), 1.003, 0.007),
+                random.nextBoolean()
+                        ? null
+                        : new Fuelling(any(random, LoadAxis.values()),
+                                List.of(new Fuelling.Spot(2500, 52500, 4.5, 2, 0.987, 0.012)),
+                                Map.of(any(random, Fuelling.Gate.values()), 12.5), perhapsOne(random)));
+    }
+
+    private static RoadTest roadTest(Random random) {
+        return new RoadTest(new Witness(
+                new GasAnalysis(perhapsOne(random), perhapsOne(random), perhapsOne(random), perhapsOne(random), null),
+                perhapsOne(random), perhaps(random, Witness.Act.values()), perhapsOne(random), perhapsOne(random)),
+                random.nextBoolean()
+                        ? TrimSheet.NONE
+                        : new TrimSheet(List.of(800.0, 1234.5), List.of(0.1, 0.25),
+                                List.of(new TrimSheet.Told(800, 0.1, perhapsOne(random), perhapsOne(random)))));
     }
 
     private static @Nullable Double perhapsOne(Random random) {

@@ -1,0 +1,139 @@
+package amberheron.app.drivelog;
+
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.app.parts.Cells;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Leaf;
+import amberheron.app.parts.Parts;
+
+import amberheron.app.parts.TextEntry;
+import amberheron.app.session.Figures;
+import amberheron.app.session.Session;
+import amberheron.core.trim.TrimPlan;
+import amberheron.core.trim.TrimPlan.Cell;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** What of the fuelling the drive makes sure enough to advise: evidence before numbers. */
+final class TrimsLeaf implements Leaf {
+    private static final double HEIGHT = 216;
+    private static final double BIN = 200;
+
+    private final Session session;
+    private final TrimDrawing drawing;
+    private final Cells looked = new Cells(12, 3);
+    private final FindingsTable findings;
+    private final Label leftOut = Parts.text("", "soft");
+    private final Label scope = new Label();
+    private final TextEntry speeds;
+    private final TextEntry loads;
+    private final Node pinned;
+    private final Node node;
+    private int at = -1;
+    private Optional<TrimPlan> plan = Optional.empty();
+
+    TrimsLeaf(Session session) {
+        this.session = session;
+        drawing = new TrimDrawing(HEIGHT, this::look);
+        findings = new FindingsTable(session);
+        speeds = new TextEntry(session, "Speed bins, 1/min", "trims.speeds", "usual", 1,
+                j -> TrimModel.text(j.roadTest().trims().speeds(), 1),
+                (j, typed) -> TrimModel.speeds(session, j, typed));
+        loads = new TextEntry(session, "Load bins", "trims.loads", "usual", 1,
+                j -> TrimModel.text(j.roadTest().trims().loads(), TrimModel.axis(j).si()),
+                (j, typed) -> TrimModel.loads(session, j, typed));
+        HBox ways = new HBox(8,
+                Parts.button("Write the advice", "trims.write", () -> TrimModel.write(session), "quiet"),
+                Parts.button("Read a sheet…", "trims.read",
+                        () -> Parts.browse(drawing, "Bins, or a plan that was applied",
+                                t -> TrimModel.read(session, t)),
+                        "quiet"));
+        ways.setAlignment(Pos.CENTER_LEFT);
+        HBox.setHgrow(drawing, Priority.ALWAYS);
+        VBox beside = Parts.stacked(looked, leftOut);
+        beside.setMinWidth(BIN);
+        beside.setMaxWidth(BIN);
+        pinned = Parts.noted("How sure, and then how much", scope, new HBox(16, drawing, beside));
+        node = new Columns(300, Parts.card("Before it is applied", findings),
+                Parts.card("The shop's own bins", Parts.evenly(speeds, loads), ways));
+    }
+
+    private void look(int cell) {
+        at = cell;
+        looked.write(this::bin);
+    }
+
+    @Override
+    public Node node() {
+        return node;
+    }
+
+    @Override
+    public List<Node> pinned() {
+        return List.of(pinned);
+    }
+
+    @Override
+    public void refresh() {
+        plan = session.review().trims();
+        int cells = plan.map(p -> p.cells().size()).orElse(0);
+        if (at < 0 || at >= cells) {
+            at = plan.map(TrimModel::first).orElse(-1);
+        }
+        drawing.show(plan, at);
+        scope.setText(plan.isPresent() ? "disc: time there · ring: how sure · number: % of fuel" : "");
+        looked.write(this::bin);
+        findings.refresh(plan.map(TrimPlan::findings).orElse(List.of()),
+                "Advice needs a warm, settled drive with engine speed and load in its log.");
+        Parts.say(leftOut, TrimModel.leftOut(session.job()).entrySet().stream()
+                .map(e -> e.getKey().words() + " "
+                        + Figures.text(session, new Measure(e.getValue(), Dimension.DURATION, 0)))
+                .collect(Collectors.collectingAndThen(Collectors.joining(", "),
+                        t -> t.isEmpty() ? "" : "Left out: " + t + ".")));
+        speeds.refresh();
+        loads.refresh();
+    }
+
+    private void bin() {
+        TrimPlan p = plan.orElse(null);
+        if (p == null || at < 0) {
+            looked.words(0, 0, "Nothing was driven that tells of the fuelling.", "soft");
+            return;
+        }
+        Cell cell = p.cells().get(at);
+        GridRow row = new GridRow();
+        row.add("At", say("%.0f /min, %.0f %s", cell.speed(), p.axis().shown(cell.load()), p.axis().unit()));
+        row.add("Evidence", say("%.0f s in %d visits", cell.seconds(), cell.visits()));
+        Double shown = cell.lambda();
+        Double need = cell.need();
+        Double doubt = cell.doubt();
+        Double advice = cell.advice();
+        row.add("Showed", shown == null ? "—" : Figures.mixture(session, shown));
+        row.add("Wanted", Figures.mixture(session, cell.target()));
+        row.add("Asks for", need == null || doubt == null
+                ? "—"
+                : say("%+.1f %% ± %.1f %%", 100 * need, 200 * doubt));
+        row.add("Advice", advice == null ? cell.state().words() : say("%+.1f %% of fuel", 100 * advice));
+    }
+
+    /** Writes one row after the other. */
+    private final class GridRow {
+        private int row;
+
+        void add(String name, String figure) {
+            looked.line(0, row, name, "column-head");
+            looked.line(1, row++, figure, "figure");
+        }
+    }
+}

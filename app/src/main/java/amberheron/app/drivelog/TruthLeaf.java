@@ -1,0 +1,130 @@
+package amberheron.app.drivelog;
+
+import amberheron.app.parts.Choice;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.EntryField;
+import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Leaf;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Figures;
+import amberheron.app.session.Session;
+import amberheron.core.drivelog.Crossings;
+import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.LogCheck;
+import amberheron.core.drivelog.LogField;
+import amberheron.core.drivelog.Witness;
+import amberheron.core.drivelog.Witness.Act;
+import amberheron.core.job.Job;
+import amberheron.core.job.Output;
+import amberheron.core.job.Station;
+import amberheron.core.mixture.GasAnalysis;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import amberheron.core.units.QuantityField;
+import amberheron.core.units.Unit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import org.jspecify.annotations.Nullable;
+
+/** Whether the controller itself is right: what else says what the mixture is. */
+final class TruthLeaf implements Leaf {
+    private static final List<LogCheck> HERE = List.of(LogCheck.CROSSINGS, LogCheck.ANALYSER, LogCheck.CHANGE);
+
+    private final Session session;
+    private final List<EntryField> fields = new ArrayList<>();
+    private final Choice<Act> act;
+    private final FindingsTable findings;
+    private final Label gas = Parts.line("", "big-figure");
+    private final Label gasNote = Parts.text("", "soft");
+    private final Label steps = Parts.text("", "plain");
+    private final Node node;
+
+    TruthLeaf(Session session) {
+        this.session = session;
+        findings = new FindingsTable(session);
+        act = Choice.list(session, "What is changed on purpose", LogField.ACT.path(), List.of(Act.values()), Act::words,
+                () -> session.job().roadTest().witness().act(),
+                a -> session.edit(a.words(), j -> with(j, w -> w.withAct(a))));
+        node = new Columns(300,
+                Parts.card("Gas analyser, warm idle",
+                        Parts.evenly(
+                                gas("CO2", Unit.PERCENT, 25, 1, LogField.CARBON_DIOXIDE,
+                                        GasAnalysis::carbonDioxide, GasAnalysis::withCarbonDioxide),
+                                gas("CO", Unit.PERCENT, 15, 2, LogField.CARBON_MONOXIDE,
+                                        GasAnalysis::carbonMonoxide, GasAnalysis::withCarbonMonoxide),
+                                gas("O2", Unit.PERCENT, 21, 2, LogField.OXYGEN, GasAnalysis::oxygen,
+                                        GasAnalysis::withOxygen)),
+                        Parts.evenly(
+                                gas("HC, as hexane", Unit.PART_PER_MILLION, 30_000, 0, LogField.HYDROCARBONS,
+                                        GasAnalysis::hydrocarbons, GasAnalysis::withHydrocarbons),
+                                gas("NO, if read", Unit.PART_PER_MILLION, 5000, 0, LogField.NITRIC_OXIDE,
+                                        GasAnalysis::nitricOxide, GasAnalysis::withNitricOxide),
+                                mixture("Controller shows", LogField.SHOWN, Witness::shown, Witness::withShown)),
+                        gas, gasNote),
+                Parts.card("A change made on purpose", act,
+                        Parts.evenly(mixture("Shown before", LogField.BEFORE, Witness::before, Witness::withBefore),
+                                mixture("Shown after", LogField.AFTER, Witness::after, Witness::withAfter)),
+                        Parts.text(
+                                "Outdoors or with extraction: exhaust kills. Out of gear, brake on, clear of the fan. The number has to move the right way.",
+                                "soft")),
+                Parts.card("What they say", findings), Parts.card("The stock narrowband's steps", steps));
+    }
+
+    private static Job with(Job job, Function<Witness, Witness> change) {
+        return job.withRoadTest(job.roadTest().withWitness(change.apply(job.roadTest().witness())));
+    }
+
+    private EntryField gas(String name, Unit unit, double most, int decimals, LogField property,
+            Function<GasAnalysis, @Nullable Double> read,
+            BiFunction<GasAnalysis, @Nullable Double, GasAnalysis> write) {
+        return field(QuantityField.of(name, unit, 0, most), decimals, property, w -> read.apply(w.gas()),
+                (w, v) -> w.withGas(write.apply(w.gas(), v)));
+    }
+
+    private EntryField mixture(String name, LogField property, Function<Witness, @Nullable Double> read,
+            BiFunction<Witness, @Nullable Double, Witness> write) {
+        return field(QuantityField.of(name, Unit.LAMBDA, 0.5, 2), 3, property, read, write);
+    }
+
+    private EntryField field(QuantityField quantity, int decimals, LogField property,
+            Function<Witness, @Nullable Double> read, BiFunction<Witness, @Nullable Double, Witness> write) {
+        EntryField field = new EntryField(session, quantity, decimals, property::address,
+                j -> read.apply(j.roadTest().witness()), (j, v) -> with(j, w -> write.apply(w, v)));
+        fields.add(field);
+        return field;
+    }
+
+    @Override
+    public Node node() {
+        return node;
+    }
+
+    @Override
+    public void refresh() {
+        fields.forEach(EntryField::refresh);
+        act.refresh();
+        findings.refresh(session.review().findings(Station.PROVE).stream()
+                .filter(f -> HERE.stream().anyMatch(f.check()::is)).toList(),
+                "Nobody else was asked yet. Until then the controller's own number is taken for the truth.");
+        Double burnt = session.review().witnessed();
+        gas.setText(burnt == null ? "λ —" : Figures.text(session, new Measure(burnt, Dimension.MIXTURE, 3)));
+        gasNote.setText(burnt == null
+                ? "By Brettschneider's balance, once CO2, CO, O2 and HC are read before any catalyst or air pump."
+                : "By Brettschneider's balance, from memory; ± "
+                        + Figures.text(session, new Measure(GasAnalysis.DOUBT, Dimension.MIXTURE, 3))
+                        + ". It stands on the rule as G.");
+        Output.Proving proving = session.job().proving();
+        DriveFound found = proving == null ? null : proving.found();
+        Crossings crossings = found == null ? null : found.crossings();
+        steps.setText(crossings == null
+                ? "A log with the narrowband's volts, warm and in closed loop, gives a point that is λ 1 whatever the fuel."
+                : "It stepped " + crossings.steps() + " times; the controller then showed "
+                        + Figures.text(session, new Measure(crossings.lambda(), Dimension.MIXTURE, 3)) + " ± "
+                        + Figures.text(session, new Measure(crossings.doubt(), Dimension.MIXTURE, 3))
+                        + ". It stands on the rule as N.");
+    }
+}

@@ -1,0 +1,77 @@
+package amberheron.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import amberheron.core.drivelog.LogCheck;
+import amberheron.core.drivelog.Witness;
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Verdict;
+import amberheron.core.job.LinkState;
+import amberheron.core.job.Station;
+import amberheron.core.trim.TrimSheet;
+import amberheron.io.csv.TrimCsv;
+import java.util.List;
+import java.util.Objects;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** The leaves of the drive, worked by keys and clicks. */
+class ProveLeavesTest extends WindowTest {
+    @BeforeEach
+    void prove() {
+        find("job SB-014");
+        hands.push(KeyCode.ALT, KeyCode.DIGIT6);
+    }
+
+    private void enter(String field, String words) {
+        hands.interact(() -> session.focus(field));
+        type(words);
+    }
+
+    @Test
+    void theGasAnalyserIsTypedAndStandsAgainstTheController() {
+        assertThat(session.review().state(Station.PROVE)).isEqualTo(LinkState.PROVEN);
+        hands.clickOn(byId("prove.leaf.truth"));
+        enter("prove.gas.co2", "14,5");
+        assertThat(session.review().state(Station.PROVE)).as("begun, and not yet told").isEqualTo(LinkState.BEGUN);
+        enter("prove.gas.co", "0.4");
+        enter("prove.gas.hc", "120");
+        enter("prove.gas.o2", "0.6 %");
+        Witness witness = session.job().roadTest().witness();
+        assertThat(witness.gas().hydrocarbons()).isCloseTo(1.2e-4, within(1e-12));
+        String burnt = "%.3f".formatted(Objects.requireNonNull(session.review().witnessed())).replace(',', '.');
+        assertThat(shows(burnt + " λ")).isTrue();
+        enter("prove.gas.shown", burnt);
+        assertThat(session.review().state(Station.PROVE)).isEqualTo(LinkState.PROVEN);
+        enter("prove.gas.shown", "0.90");
+        assertThat(session.review().findings(Station.PROVE)).filteredOn(f -> f.check().is(LogCheck.ANALYSER))
+                .extracting(Finding::verdict).containsExactly(Verdict.FAIL);
+        assertThat(shows("The controller shows rich of what is burnt")).isTrue();
+        assertThat(session.review().trims().orElseThrow().released()).as("by a number that lies nothing is trimmed")
+                .isFalse();
+    }
+
+    @Test
+    void binsAreTypedLookedAtByKeysWrittenAndReadBack() throws Exception {
+        hands.clickOn(byId("prove.leaf.trims"));
+        enter("trims.speeds", "800 1500 2500 3500 4500");
+        enter("trims.loads", "35 50 70 100");
+        assertThat(session.job().roadTest().trims().loads()).containsExactly(35_000.0, 50_000.0, 70_000.0, 100_000.0);
+        enter("trims.speeds", "900 800");
+        assertThat(session.notice()).contains("rise");
+        assertThat(session.job().roadTest().trims().speeds()).hasSize(5);
+        hands.interact(() -> byId("trims.bins").requestFocus());
+        for (KeyCode key : List.of(KeyCode.LEFT, KeyCode.LEFT, KeyCode.LEFT, KeyCode.LEFT, KeyCode.DOWN, KeyCode.DOWN,
+                KeyCode.DOWN)) {
+            hands.push(key);
+        }
+        assertThat(shows("800 /min, 35 kPa")).isTrue();
+        hands.clickOn(byId("trims.write"));
+        hands.settle();
+        TrimSheet read = TrimCsv.read(home.resolve("lists").resolve("SB-014-trims.csv"));
+        assertThat(read.speeds()).isEqualTo(session.job().roadTest().trims().speeds());
+        assertThat(session.job().roadTest().trims().told()).anyMatch(t -> t.given() != null);
+    }
+}

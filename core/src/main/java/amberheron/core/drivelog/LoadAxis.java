@@ -1,0 +1,45 @@
+package amberheron.core.drivelog;
+
+/** By what a log tells the load. */
+public enum LoadAxis {
+    PRESSURE("manifold pressure", "kPa", 1000, 2500),
+    THROTTLE("throttle", "%", 0.01, 0.025),
+    AIR("air for each turn", "mg", 1e-6, 1e-5);
+
+    private final String words;
+    private final String unit;
+    private final double si;
+    private final double step;
+
+    LoadAxis(String words, String unit, double si, double step) {
+        this.words = words;
+        this.unit = unit;
+        this.si = si;
+        this.step = step;
+    }
+
+    /** The trade's words. */
+    public String words() {
+        return words;
+    }
+
+    /** What its numbers are written in. */
+    public String unit() {
+        return unit;
+    }
+
+    /** A load in that unit, from Pa, a part of full, or kg a turn. */
+    public double shown(double load) {
+        return load / si;
+    }
+
+    /** One of its unit, in SI. */
+    public double si() {
+        return si;
+    }
+
+    /** The finest step in which evidence is kept, in SI. */
+    public double step() {
+        return step;
+    }
+}

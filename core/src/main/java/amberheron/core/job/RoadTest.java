@@ -1,0 +1,23 @@
+package amberheron.core.job;
+
+import amberheron.core.drivelog.Witness;
+import amberheron.core.trim.TrimSheet;
+
+/**
+ * What is noted at the last station besides the log.
+ *
+ * @param witness what else says what the mixture is
+ * @param trims the shop's bins and what was given before
+ */
+public record RoadTest(Witness witness, TrimSheet trims) {
+    /** Nothing noted. */
+    public static final RoadTest NONE = new RoadTest(Witness.NONE, TrimSheet.NONE);
+
+    public RoadTest withWitness(Witness value) {
+        return new RoadTest(value, trims);
+    }
+
+    public RoadTest withTrims(TrimSheet value) {
+        return new RoadTest(witness, value);
+    }
+}

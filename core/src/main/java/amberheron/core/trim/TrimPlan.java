@@ -1,0 +1,311 @@
+package amberheron.core.trim;
+
+import static amberheron.core.finding.Finding.Relation.AT_LEAST;
+import static amberheron.core.finding.Finding.Relation.AT_MOST;
+
+import amberheron.core.display.DisplaySetUp;
+import amberheron.core.drivelog.Fuelling;
+import amberheron.core.drivelog.Fuelling.Spot;
+import amberheron.core.drivelog.LoadAxis;
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Finding.Limit;
+import amberheron.core.finding.Message;
+import amberheron.core.finding.Source;
+import amberheron.core.finding.Verdict;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Advice to the tuner: how much fuel each bin of speed and load wants, only as far as the drive makes it sure. What is
+ * little sure is drawn towards no change, neighbours speak for one another, nothing is advised beyond its limit, and a bin
+ * that asks for the limit twice is a fault to find.
+ *
+ * @param axis by what the load is told
+ * @param speeds middles of the bins, 1/min
+ * @param loads middles of the bins, SI of the axis
+ * @param cells every bin, load by load
+ * @param findings whether it may be used, and how far it is
+ */
+public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, List<Cell> cells,
+        List<Finding> findings) {
+    /** Nothing is advised beyond this, as a part of the fuel. */
+    public static final double LIMIT = 0.20;
+    /** Nearer than this it is done, as a part of the fuel. */
+    public static final double DONE = 0.02;
+    /** So far has to be driven, mixed, before any advice, m. */
+    public static final double FAR_ENOUGH = 16_000;
+    private static final double FEWEST_SECONDS = 2;
+    private static final int FEWEST_VISITS = 2;
+    private static final double LONG_SECONDS = 5;
+    /** How far off a bin is expected to be before it was driven, as a part of the fuel. */
+    private static final double EXPECTED = 0.05;
+    /** What one settled stay leaves open, λ. */
+    private static final double STAY = 0.01;
+    private static final double NEIGHBOUR = 0.25;
+    private static final Source PRACTICE = Source.practice(
+            "after about 16 km of mixed riding; at most ±20 %; a cell at its limit twice is a fault; done within 1 to 2 %");
+    private static final Source OWN = Source.memory("how much evidence is enough is our own choice");
+
+    /** How a bin stands. */
+    public enum State {
+        NOT_DRIVEN("not driven"),
+        TOO_LITTLE("too little to tell"),
+        ADVISED("advised"),
+        DONE("done"),
+        LIMIT("at the limit"),
+        FAULT("at the limit twice: find the fault");
+
+        private final String words;
+
+        State(String words) {
+            this.words = words;
+        }
+
+        /** The trade's words. */
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * A bin.
+     *
+     * @param speed its middle, 1/min
+     * @param load its middle, SI of the axis
+     * @param seconds of evidence
+     * @param visits how often it was come to anew
+     * @param lambda mean that was shown; null where nothing was
+     * @param target wanted, λ
+     * @param need fuel it lacks by that alone, as a part; null with it
+     * @param doubt standard error of the need; null with it
+     * @param sure weight of its own evidence, 0 to 1
+     * @param advice fuel to give, as a part; null where none is given
+     */
+    public record Cell(double speed, double load, double seconds, int visits, @Nullable Double lambda, double target,
+            @Nullable Double need, @Nullable Double doubt, double sure, @Nullable Double advice, State state) {
+    }
+
+    public TrimPlan {
+        speeds = List.copyOf(speeds);
+        loads = List.copyOf(loads);
+        cells = List.copyOf(cells);
+        findings = List.copyOf(findings);
+    }
+
+    /**
+     * The engine and its reader, as far as they are asked.
+     *
+     * @param boosted whether it has a turbine
+     * @param carburettor whether it cruises rich
+     * @param against what on the road speaks against any trimming: a reader that lies, an engine that is to be stopped
+     */
+    public record Asked(boolean boosted, boolean carburettor, List<Finding> against) {
+        public Asked {
+            against = List.copyOf(against);
+        }
+    }
+
+    /** Whether advice is given at all. */
+    public boolean released() {
+        return findings.stream().noneMatch(f -> f.verdict() == Verdict.FAIL && f.check().is(TrimCheck.HELD));
+    }
+
+    /** The sheet once this is handed out: its bins, and what it gave each; what was given before stays where it gives none. */
+    public TrimSheet given(TrimSheet before) {
+        List<TrimSheet.Told> told = new ArrayList<>();
+        for (Cell cell : cells) {
+            Optional<TrimSheet.Told> earlier = before.of(cell.speed(), cell.load());
+            Double target = earlier.map(TrimSheet.Told::target).orElse(null);
+            Double given = cell.advice() != null
+                    ? cell.advice()
+                    : earlier.map(TrimSheet.Told::given).orElse(null);
+            if (target != null || given != null) {
+                told.add(new TrimSheet.Told(cell.speed(), cell.load(), target, given));
+            }
+        }
+        return new TrimSheet(speeds, loads, told);
+    }
+
+    /** A bin by its place in the lists. */
+    public Cell cell(int speed, int load) {
+        return cells.get(load * speeds.size() + speed);
+    }
+
+    /** Plans; empty where the drive passed no gate. */
+    public static Optional<TrimPlan> of(Fuelling fuelling, TrimSheet sheet, Asked asked) {
+        if (fuelling.spots().isEmpty()) {
+            return Optional.empty();
+        }
+        double highest = fuelling.spots().stream().mapToDouble(Spot::load).max().orElseThrow();
+        List<Double> speeds = sheet.speedBins();
+        List<Double> loads = sheet.loadBins(fuelling.axis(), highest);
+        List<Cell> own = new ArrayList<>();
+        for (int y = 0; y < loads.size(); y++) {
+            for (int x = 0; x < speeds.size(); x++) {
+                own.add(evidence(fuelling, sheet, asked, speeds, loads, x, y, highest));
+            }
+        }
+        List<Finding> findings = new ArrayList<>();
+        held(asked, findings);
+        boolean released = findings.isEmpty();
+        List<Cell> cells = new ArrayList<>();
+        for (int i = 0; i < own.size(); i++) {
+            cells.add(advised(own, i, speeds.size(), sheet, released));
+        }
+        distance(fuelling, findings);
+        far(cells, findings);
+        return Optional.of(new TrimPlan(fuelling.axis(), speeds, loads, cells, findings));
+    }
+
+    private static boolean within(List<Double> middles, int i, double value) {
+        if (middles.size() == 1) {
+            return true;
+        }
+        double below = i > 0 ? middles.get(i) - middles.get(i - 1) : middles.get(1) - middles.get(0);
+        double above = i + 1 < middles.size() ? middles.get(i + 1) - middles.get(i) : below;
+        return value >= middles.get(i) - below / 2 && value < middles.get(i) + above / 2;
+    }
+
+    private static Cell evidence(Fuelling fuelling, TrimSheet sheet, Asked asked, List<Double> speeds,
+            List<Double> loads, int x, int y, double highest) {
+        double speed = speeds.get(x);
+        double load = loads.get(y);
+        List<Spot> in = fuelling.spots().stream()
+                .filter(s -> within(speeds, x, s.speed()) && within(loads, y, s.load())).toList();
+        double target = sheet.of(speed, load).map(TrimSheet.Told::target)
+                .orElseGet(() -> target(fuelling.axis(), load, highest, asked));
+        double seconds = in.stream().mapToDouble(Spot::seconds).sum();
+        if (seconds <= 0) {
+            return new Cell(speed, load, 0, 0, null, target, null, null, 0, null, State.NOT_DRIVEN);
+        }
+        // Fine steps that were passed in one go are one visit.
+        int visits = in.stream().mapToInt(Spot::visits).max().orElse(0);
+        double mean = weighed(in, seconds, Spot::lambda);
+        double scatter = Math.sqrt(weighed(in, seconds,
+                s -> s.spread() * s.spread() + (s.lambda() - mean) * (s.lambda() - mean)));
+        double stays = Math.max(1, visits + seconds / LONG_SECONDS);
+        double doubt = Math.hypot(scatter, STAY) / Math.sqrt(stays) / target;
+        double need = mean / target - 1;
+        double sure = EXPECTED * EXPECTED / (EXPECTED * EXPECTED + doubt * doubt);
+        boolean enough = seconds >= FEWEST_SECONDS && (visits >= FEWEST_VISITS || seconds >= LONG_SECONDS);
+        return new Cell(speed, load, seconds, visits, mean, target, need, doubt, sure, null,
+                enough ? State.ADVISED : State.TOO_LITTLE);
+    }
+
+    private static double weighed(List<Spot> spots, double seconds, ToDoubleFunction<Spot> of) {
+        return spots.stream().mapToDouble(s -> s.seconds() * of.applyAsDouble(s)).sum() / seconds;
+    }
+
+    /** Cruise at part load, full load at the top, straight between. */
+    private static double target(LoadAxis axis, double load, double highest, Asked asked) {
+        double full = DisplaySetUp.fullLoad(asked.boosted());
+        double cruise = asked.carburettor() ? 13 / 14.7 : 1;
+        double top = switch (axis) {
+            case PRESSURE -> 101_325;
+            case THROTTLE -> 1;
+            case AIR -> highest;
+        };
+        double part = Math.clamp((load / top - 0.6) / 0.3, 0, 1);
+        return cruise + part * (full - cruise);
+    }
+
+    private static Cell advised(List<Cell> all, int i, int wide, TrimSheet sheet, boolean released) {
+        Cell cell = all.get(i);
+        Double need = cell.need();
+        if (need == null || cell.state() == State.TOO_LITTLE) {
+            return cell;
+        }
+        boolean atLimit = Math.abs(need) >= LIMIT;
+        Double given = sheet.of(cell.speed(), cell.load()).map(TrimSheet.Told::given).orElse(null);
+        boolean again = atLimit && given != null && Math.abs(given) >= LIMIT - 1e-9 && given * need > 0;
+        State state = again
+                ? State.FAULT
+                : atLimit ? State.LIMIT : Math.abs(need) <= DONE ? State.DONE : State.ADVISED;
+        boolean gives = released && (state == State.ADVISED || state == State.LIMIT);
+        return new Cell(cell.speed(), cell.load(), cell.seconds(), cell.visits(), cell.lambda(), cell.target(), need,
+                cell.doubt(), cell.sure(), gives ? rounded(smoothed(all, i, wide)) : null, state);
+    }
+
+    private static double rounded(double part) {
+        return Math.round(Math.clamp(part, -LIMIT, LIMIT) * 1000) / 1000.0;
+    }
+
+    /** Its own need and those of its neighbours, each by how sure it is; then drawn towards nothing by how sure it is itself. */
+    private static double smoothed(List<Cell> all, int i, int wide) {
+        double weight = 0;
+        double sum = 0;
+        int x = i % wide;
+        int[] around = {i, x > 0 ? i - 1 : -1, x + 1 < wide ? i + 1 : -1, i - wide, i + wide};
+        for (int k = 0; k < around.length; k++) {
+            Cell cell = around[k] < 0 || around[k] >= all.size() ? null : all.get(around[k]);
+            Double need = cell == null ? null : cell.need();
+            // A neighbour that is itself out of all bounds says nothing of this one.
+            if (cell != null && need != null && cell.state() != State.TOO_LITTLE
+                    && (k == 0 || Math.abs(need) < LIMIT)) {
+                double w = (k == 0 ? 1 : NEIGHBOUR) * cell.sure();
+                weight += w;
+                sum += w * need;
+            }
+        }
+        return all.get(i).sure() * sum / weight;
+    }
+
+    private static void held(Asked asked, List<Finding> findings) {
+        asked.against().stream().findFirst().ifPresent(f -> findings.add(new Finding(TrimCheck.HELD,
+                "Nothing is trimmed yet", Verdict.FAIL, null, null,
+                Message.of("{0}: {1}", f.subject(), f.consequence()), null,
+                Message.plain("trimming by a number that lies, or an engine in danger, makes it worse"), PRACTICE)));
+    }
+
+    private static void distance(Fuelling fuelling, List<Finding> findings) {
+        Double driven = fuelling.distance();
+        Limit limit = new Limit(AT_LEAST, new Measure(FAR_ENOUGH / 1000, Dimension.NUMBER, 0));
+        boolean far = driven != null && driven >= FAR_ENOUGH;
+        findings.add(new Finding(TrimCheck.DISTANCE, "Driven, km", far ? Verdict.PASS : Verdict.WARN,
+                driven == null ? null : new Measure(driven / 1000, Dimension.NUMBER, 1), limit,
+                driven == null
+                        ? "Road speed was not logged: see to it that it was about 16 km, mixed."
+                        : far ? "Far enough to have been everywhere." : "Ride on, mixed, before you apply anything.",
+                null, "road speed over time", PRACTICE));
+    }
+
+    private static void far(List<Cell> cells, List<Finding> findings) {
+        int told = (int) cells.stream().filter(c -> c.need() != null && c.state() != State.TOO_LITTLE).count();
+        int faults = count(cells, State.FAULT);
+        int limits = count(cells, State.LIMIT);
+        if (faults > 0) {
+            findings.add(new Finding(TrimCheck.FAULT, "", Verdict.FAIL, new Measure(faults, Dimension.NUMBER, 0),
+                    null, "Find the fault there: pump, filter, pressure, injector, false air. It is not to be trimmed.",
+                    null, "as much asked for as may be given, for the second time", PRACTICE)
+                    .named(Message.plain("Bins at their limit twice")));
+        }
+        if (limits > 0) {
+            findings.add(new Finding(TrimCheck.LIMIT, "Bins at their limit", Verdict.WARN,
+                    new Measure(limits, Dimension.NUMBER, 0), null,
+                    "Give it once and ride again; if it asks again there is a fault.", null,
+                    "more than 20 % asked for", PRACTICE));
+        }
+        int done = count(cells, State.DONE);
+        double worst = cells.stream().filter(c -> c.state() != State.TOO_LITTLE).map(Cell::need)
+                .filter(n -> n != null).mapToDouble(Math::abs).max().orElse(0);
+        boolean settled = told > 0 && done == told;
+        findings.add(new Finding(TrimCheck.SETTLED, "Furthest off", settled ? Verdict.PASS : Verdict.WARN,
+                told == 0 ? null : new Measure(worst, Dimension.FRACTION, 1),
+                new Limit(AT_MOST, new Measure(DONE, Dimension.FRACTION, 0)),
+                told == 0
+                        ? Message.plain("No bin has evidence enough yet: ride on.")
+                        : settled
+                                ? Message.plain("Every bin that was driven is done.")
+                                : Message.of("{0} of {1} bins are within 2 %: apply, and ride again.", done, told),
+                null, Message.plain("greatest of shown over wanted − 1, of bins with evidence enough"), OWN));
+    }
+
+    private static int count(List<Cell> cells, State state) {
+        return (int) cells.stream().filter(c -> c.state() == state).count();
+    }
+}
