@@ -48,6 +48,6 @@ public final class Stations {
                                 new Picture("prove-drive", "SB-014", "prove.leaf.drive"),
                                 new Picture("prove-trims", "SB-014", "prove.leaf.trims"))),
                 new StationPlug<>(Station.HAND_OVER, new HandOverModel(), HandOverView::new,
-                        List.of(new Picture("hand-over", "SB-014", ""))));
+                        List.of(new Picture("hand-over", "SB-014", "handover.leaf.sheet"))));
     }
 }

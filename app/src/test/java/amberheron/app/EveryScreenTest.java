@@ -86,7 +86,7 @@ class EveryScreenTest extends WindowTest {
         find("job SB-014");
         Map<String, String> leaves = new LinkedHashMap<>();
         LEAVES.values().forEach(m -> leaves.putAll(m.leaves()));
-        assertThat(leaves).hasSize(35);
+        assertThat(leaves).hasSize(38);
         leaves.forEach((words, leaf) -> {
             find(words);
             assertThat(((ToggleButton) byId(leaf)).isSelected()).as(words).isTrue();

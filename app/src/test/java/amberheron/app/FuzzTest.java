@@ -45,6 +45,7 @@ import amberheron.io.json.ReaderJson;
 import amberheron.io.json.ResultJson;
 import amberheron.io.pack.HandOverPack;
 import amberheron.io.pack.HandOverSheet;
+import amberheron.io.pack.ShopCard;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -142,7 +143,7 @@ class FuzzTest {
         HandOverSheet sheet = HandOverSheet.of(review, UnitChoice.METRIC);
         sound(sheet.toString());
         if (++packed % PACKED == 1) {
-            HandOverPack.write(document, sheet, folder.resolve("pack"));
+            HandOverPack.write(document, review, UnitChoice.METRIC, ShopCard.NONE, folder.resolve("pack"));
         }
     }
 

@@ -1,11 +1,13 @@
 package amberheron.app;
 
+import java.nio.file.Path;
 import amberheron.core.freeair.AirField;
 import amberheron.core.freeair.Condition;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import amberheron.io.book.JobBook;
+import amberheron.io.pack.PackCheck;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -148,10 +150,12 @@ class SliceTest extends WindowTest {
 
         // Hand over
         hands.push(KeyCode.ALT, KeyCode.DIGIT7);
+        hands.clickOn(byId("handover.leaf.pack"));
         hands.clickOn(byId("handover.write"));
         waitUntil(() -> text("notice").startsWith("Written to"));
-        assertThat(home.resolve("packs/T-1/T-1-hand-over.pdf")).isNotEmptyFile();
-        assertThat(home.resolve("packs/T-1/T-1.json")).isNotEmptyFile();
+        Path pack = home.resolve("packs/T-1").resolve(session.today().toString());
+        assertThat(pack.resolve("T-1-mechanic.pdf")).isNotEmptyFile();
+        assertThat(PackCheck.of(pack, session.document()).agrees()).isTrue();
 
         // All of it is in the book
         try (JobBook again = JobBook.open(home.resolve("book.db"))) {

@@ -21,7 +21,7 @@ import amberheron.io.book.ShopHabits;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.json.JobDocument;
 import amberheron.io.pack.HandOverPack;
-import amberheron.io.pack.HandOverSheet;
+import amberheron.io.pack.ShopCard;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
@@ -143,7 +143,7 @@ final class DemoCommands {
                 for (JobSummary entry : demo.book().jobs()) {
                     JobReview review = new JobReview(demo.job(entry.id()), demo.shop());
                     Path pack = folder.resolve("packs").resolve(entry.id());
-                    HandOverPack.write(JobDocument.of(review.job()), HandOverSheet.of(review, UnitChoice.METRIC), pack);
+                    HandOverPack.write(JobDocument.of(review.job()), review, UnitChoice.METRIC, ShopCard.NONE, pack);
                     out.println(entry.id() + "  " + entry.vehicle());
                     out.println("  " + Arrays.stream(Station.values())
                             .map(s -> s.title() + ": " + review.state(s).words()).collect(Collectors.joining(" · ")));

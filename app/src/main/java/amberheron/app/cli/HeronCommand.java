@@ -50,6 +50,7 @@ public final class HeronCommand implements Runnable {
                 .addSubcommand(new CommandLine(new SimulateCommand())
                         .addSubcommand(new SimulateCommand.OfController(surroundings)))
                 .addSubcommand(new JobCommands.Review(surroundings)).addSubcommand(new JobCommands.Pack(surroundings))
+                .addSubcommand(new JobCommands.Verify())
                 .addSubcommand(new DemoCommands.Demo(surroundings))
                 .addSubcommand(new DemoCommands.PicturesCommand()).addSubcommand(new Benchmark());
         line.setCaseInsensitiveEnumValuesAllowed(true);

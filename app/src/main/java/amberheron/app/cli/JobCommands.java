@@ -35,8 +35,9 @@ import amberheron.io.log.LogFile;
 import amberheron.io.json.JobDocument;
 import amberheron.io.json.ResultJson;
 import amberheron.io.pack.HandOverPack;
-import amberheron.io.pack.HandOverSheet;
 import amberheron.io.pack.HarnessSheet;
+import amberheron.io.pack.PackCheck;
+import amberheron.io.pack.ShopCard;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -95,6 +96,11 @@ final class JobCommands {
             catalogue.faults().forEach(f -> err().println("heron: left out of the catalogue: " + f));
             return ShopHabits.read(JobBook.habits(home.resolve("book.db")), catalogue.laws())
                     .on(LocalDate.now(ZoneId.systemDefault()));
+        }
+
+        /** How the shop of this home folder shows itself on paper. */
+        final ShopCard card() {
+            return ShopCard.read(JobBook.habits(home().resolve("book.db")), home());
         }
 
         /** A job that can be read but not worked out is as unusable as one that cannot be read. */
@@ -334,7 +340,7 @@ final class JobCommands {
         }
     }
 
-    @Command(name = "pack", mixinStandardHelpOptions = true, description = "The hand-over pack: sheet as HTML and PDF, job as JSON.")
+    @Command(name = "pack", mixinStandardHelpOptions = true, description = "The hand-over pack: three sheets as HTML and PDF, figures as CSV, job as JSON, reminder, manifest.")
     static final class Pack extends OfJob {
         Pack(HeronCommand.Surroundings surroundings) {
             super(surroundings);
@@ -347,10 +353,51 @@ final class JobCommands {
         public Integer call() {
             JobDocument document = document();
             JobReview review = review(document.job());
-            HandOverPack.write(document, HandOverSheet.of(review, UnitChoice.METRIC), folder)
-                    .forEach(f -> out().println(f));
+            HandOverPack.write(document, review, UnitChoice.METRIC, card(), folder).forEach(f -> out().println(f));
             out().flush();
             return exit(review);
+        }
+    }
+
+    @Command(name = "verify", mixinStandardHelpOptions = true, description = "Whether a pack is whole, and whether it and a job still agree.")
+    static final class Verify implements Callable<Integer> {
+        private static final int MOST = 20;
+        @Parameters(index = "0", paramLabel = "PACK", description = "the pack's folder, or its manifest")
+        private Path pack = Path.of("");
+        @Parameters(index = "1", paramLabel = "JOB", arity = "0..1", description = "a job document (.json) to compare it with")
+        private @Nullable Path job;
+        @Option(names = "--json", description = "one JSON document on standard output")
+        private boolean json;
+        @Spec
+        @SuppressWarnings("NullAway.Init") // set by picocli
+        private CommandSpec spec;
+
+        @Override
+        public Integer call() {
+            PackCheck check = PackCheck.of(pack, job == null ? null : JobDocument.read(job));
+            PrintWriter out = spec.commandLine().getOut();
+            if (json) {
+                out.print(ResultJson.verify(check.manifest(), check.faults(), check.since()));
+            } else {
+                out.printf(Locale.ROOT, "%s, code %s, made %s: %s%n", check.manifest().job(), check.manifest().code(),
+                        check.manifest().made() == null ? "on no known day" : check.manifest().made(),
+                        check.faults().isEmpty()
+                                ? say("whole, %d files", check.manifest().files().size())
+                                : "NOT whole");
+                check.faults().forEach(f -> out.println("  " + f));
+                if (job != null) {
+                    out.println(check.since().isEmpty()
+                            ? "The job is as it was handed over."
+                            : say("%d values changed since:", check.since().size()));
+                }
+                check.since().stream().limit(MOST)
+                        .forEach(d -> out.println("  " + d.field() + ": " + d.ours() + " → " + d.theirs()));
+                if (check.since().size() > MOST) {
+                    out.println(say("  and %d more", check.since().size() - MOST));
+                }
+            }
+            out.flush();
+            return check.agrees() ? 0 : HeronCommand.OUT;
         }
     }
 }

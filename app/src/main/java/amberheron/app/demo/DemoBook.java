@@ -132,7 +132,7 @@ public final class DemoBook {
                 .withWiring(job.wiring().withHarness(
                         job.wiring().harness().withAsWired(wired.withDate(moved.apply(wired.date())))))
                 .withAir(job.air().withDate(moved.apply(job.air().date())))
-                .withHandOver(new Job.HandOver(job.handOver().notDone(), moved.apply(job.handOver().date())));
+                .withHandOver(job.handOver().withDate(moved.apply(job.handOver().date())));
     }
 
     /** A sensor that came from another job and was moved to the van. */

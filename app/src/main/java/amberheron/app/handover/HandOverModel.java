@@ -11,9 +11,17 @@ import amberheron.app.session.Advice.Action;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.core.finding.Source;
-import amberheron.core.job.Job;
 import amberheron.core.job.Station;
+import amberheron.core.job.JobReview;
+import amberheron.core.job.Shop;
+import amberheron.core.units.UnitChoice;
 import amberheron.io.json.JobDocument;
+import amberheron.io.json.Manifest;
+import amberheron.io.pack.ShopCard;
+import amberheron.io.pack.Visits;
+import java.time.LocalDate;
+import java.util.Map;
+import static amberheron.core.units.Phrase.say;
 import amberheron.io.pack.HandOverPack;
 import amberheron.io.pack.HandOverSheet;
 import java.nio.file.Path;
@@ -36,9 +44,35 @@ public final class HandOverModel implements StationModel {
         return date == null ? "" : "handed over " + date;
     }
 
-    /** Where this job's pack goes. */
+    static final String SHEET = "handover.leaf.sheet";
+    static final String PACK = "handover.leaf.pack";
+    static final String PROOF = "handover.leaf.proof";
+    /** Longer names of a shop do not fit the head of a sheet. */
+    static final int MOST_NAME = 60;
+
+    /** Where this job's packs go, a folder for each hand-over. */
     public Path folder(Session session) {
-        return session.home().resolve("packs").resolve(HandOverPack.stem(session.job()));
+        return session.home().resolve("packs").resolve(stem(session));
+    }
+
+    String stem(Session session) {
+        return HandOverPack.stem(session.job());
+    }
+
+    /** Opens the job again after a hand-over; what was given stays as it is. */
+    void again(Session session) {
+        if (session.job().handOver().date() == null) {
+            session.tell("It was not handed over yet.");
+            return;
+        }
+        session.edit("return visit", j -> j.withHandOver(j.handOver().withDate(null)));
+        session.tell("A return visit: what was given stays, and Proof shows what changes from now on.");
+    }
+
+    @Override
+    public Map<String, String> leaves() {
+        return Map.of("sheets for owner, tuner and next mechanic", SHEET, "pack and how the shop shows itself", PACK,
+                "proof: whether a pack is whole and what changed since", PROOF);
     }
 
     /** What the sheet says now. */
@@ -48,14 +82,19 @@ public final class HandOverModel implements StationModel {
 
     /** Dates the hand-over and writes the pack, off the screen's thread. */
     public void write(Session session) {
-        session.edit("handed over", j -> j.withHandOver(new Job.HandOver(j.handOver().notDone(), session.today())));
+        session.edit("handed over", j -> j.withHandOver(j.handOver().withDate(session.today())));
         JobDocument document = session.document();
-        HandOverSheet sheet = sheet(session);
-        Path folder = folder(session);
-        session.inBackground("Writing the pack", () -> "Written to " + folder + ": "
-                + String.join(", ", HandOverPack.write(document, sheet, folder).stream()
-                        .map(f -> String.valueOf(f.getFileName())).toList())
-                + ".");
+        Shop shop = session.shop();
+        UnitChoice units = session.units();
+        ShopCard card = session.card();
+        Path all = folder(session);
+        LocalDate today = session.today();
+        session.inBackground("Writing the pack", () -> {
+            String code = Manifest.code(document.bytes());
+            Path folder = Visits.next(all, today, code);
+            int files = HandOverPack.write(document, new JobReview(document.job(), shop), units, card, folder).size();
+            return say("Written to %s: %d files, code %s.", folder, files, code);
+        });
     }
 
     @Override

@@ -259,12 +259,7 @@ public final class PlaceModel implements StationModel {
     }
 
     static FittingProcedure procedure(Session session) {
-        return switch (session.job().intake().fit()) {
-            case WELD_IN -> FittingProcedure.WELD_IN;
-            case CLAMP -> FittingProcedure.CLAMP;
-            case EXISTING_HOLE -> FittingProcedure.EXISTING_HOLE;
-            case TAILPIPE_PROBE -> FittingProcedure.TAILPIPE_PROBE;
-        };
+        return session.job().intake().fit().procedure();
     }
 
     /** Writes the marking-out sheet, off the screen's thread, and ticks the step. */

@@ -8,6 +8,8 @@ import amberheron.core.job.Shop;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.book.ShopHabits;
+import amberheron.io.pack.ShopCard;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
@@ -27,6 +29,8 @@ final class Preferences {
     private boolean toured;
     private Shop shop;
     private String mark;
+    private String shopName;
+    private ShopCard.Paper paper;
 
     /**
      * Preferences as they were kept.
@@ -46,6 +50,9 @@ final class Preferences {
                 folded.put(station, rule.equals("folded"));
             }
         }
+        ShopCard card = ShopCard.read(kept, Path.of(""));
+        this.shopName = card.name();
+        this.paper = card.paper();
         this.shop = ShopHabits.read(kept, laws);
         this.mark = ShopHabits.mark(shop);
     }
@@ -77,6 +84,17 @@ final class Preferences {
     void folded(Station station, boolean on) {
         folded.put(station, on);
         keep.accept(Map.of(RULE + station.key(), on ? "folded" : "open"));
+    }
+
+    /** How the shop shows itself on paper, with its mark from beside the book. */
+    ShopCard card(Path home) {
+        return ShopCard.read(Map.of(ShopCard.NAME, shopName, ShopCard.PAPER, paper.css()), home);
+    }
+
+    void card(String name, ShopCard.Paper size) {
+        shopName = name;
+        paper = size;
+        keep.accept(Map.of(ShopCard.NAME, name, ShopCard.PAPER, size.css()));
     }
 
     /** Whether the tour was seen, or skipped. */

@@ -21,6 +21,7 @@ import amberheron.io.book.JobBook;
 import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
 import amberheron.io.catalogue.Catalogue;
+import amberheron.io.pack.ShopCard;
 import amberheron.io.json.JobDocument;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -487,6 +488,11 @@ public final class Session implements AutoCloseable {
         inBackground(what, progress -> work.get(), then);
     }
 
+    /** The same for what nobody asked for in so many words: nothing is said unless it fails. */
+    public <T> void quietly(String what, Supplier<T> work, Consumer<T> then) {
+        tasks.start(what, progress -> work.get(), then, why -> tell(what + " failed: " + why));
+    }
+
     /**
      * The same for work that says how far it is, and can be stopped.
      */
@@ -521,6 +527,17 @@ public final class Session implements AutoCloseable {
     /** Changes the units everywhere at once. */
     public void units(UnitChoice choice) {
         preferences.units(choice);
+        changed();
+    }
+
+    /** How the shop shows itself on paper. */
+    public ShopCard card() {
+        return preferences.card(home());
+    }
+
+    /** Changes how the shop shows itself, for every job. */
+    public void card(String name, ShopCard.Paper paper) {
+        preferences.card(name, paper);
         changed();
     }
 

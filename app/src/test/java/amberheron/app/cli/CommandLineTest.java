@@ -333,7 +333,17 @@ class CommandLineTest {
         assertThat(mapped.exit()).isEqualTo(2);
         assertThat(mapped.err()).contains("found no column “nothing”", "logger lambda");
         assertThat(run("pack", proven, "--out", at("pack")).exit()).isZero();
-        assertThat(folder.resolve("pack/SB-014-hand-over.pdf")).isNotEmptyFile();
-        assertThat(run("pack", lying, "--out", at("pack")).exit()).isEqualTo(1);
+        assertThat(folder.resolve("pack/SB-014-mechanic.pdf")).isNotEmptyFile();
+        assertThat(run("pack", lying, "--out", at("lying")).exit()).isEqualTo(1);
+        Ran whole = run("verify", at("pack"), proven);
+        assertThat(whole.exit()).isZero();
+        assertThat(whole.out()).contains("SB-014, code ", "whole, ", "The job is as it was handed over.");
+        assertThat(run("verify", at("pack"), lying).exit()).as("another job's").isEqualTo(2);
+        Files.writeString(folder.resolve("pack/SB-014-law.csv"), "volts,lambda\n0,1\n5,1\n");
+        Ran touched = run("verify", at("pack"), "--json");
+        assertThat(touched.exit()).isEqualTo(1);
+        assertThat(touched.json().get("whole").booleanValue()).isFalse();
+        assertThat(touched.json().get("faults").toString()).contains("SB-014-law.csv: changed");
+        assertThat(run("verify", at("nowhere")).exit()).isEqualTo(2);
     }
 }

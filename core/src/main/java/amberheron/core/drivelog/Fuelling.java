@@ -140,8 +140,9 @@ public record Fuelling(LoadAxis axis, List<Spot> spots, Map<Gate, Double> leftOu
         List<Spot> spots = new ArrayList<>();
         sums.forEach((key, s) -> {
             double mean = s.sum / s.n;
-            spots.add(new Spot(key / 100_000 * SPEED_STEP, brief(key % 100_000 * axis.step()), brief(s.seconds), s.visits,
-                    brief(mean), brief(Math.sqrt(Math.max(0, s.squares / s.n - mean * mean)))));
+            spots.add(
+                    new Spot(key / 100_000 * SPEED_STEP, brief(key % 100_000 * axis.step()), brief(s.seconds), s.visits,
+                            brief(mean), brief(Math.sqrt(Math.max(0, s.squares / s.n - mean * mean)))));
         });
         leftOut.replaceAll((gate, seconds) -> brief(seconds));
         return new Fuelling(axis, spots, leftOut, distance(drive));

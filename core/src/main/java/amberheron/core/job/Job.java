@@ -52,15 +52,32 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
      *
      * @param notDone what was left undone, in the installer's words
      * @param date of the hand-over; null until then
+     * @param by initials of who hands over; may be empty
      */
-    public record HandOver(String notDone, @Nullable LocalDate date) {
+    public record HandOver(String notDone, @Nullable LocalDate date, String by) {
+        /** Signed by nobody yet. */
+        public HandOver(String notDone, @Nullable LocalDate date) {
+            this(notDone, date, "");
+        }
+
+        public HandOver withNotDone(String value) {
+            return new HandOver(value, date, by);
+        }
+
+        public HandOver withDate(@Nullable LocalDate value) {
+            return new HandOver(notDone, value, by);
+        }
+
+        public HandOver withBy(String value) {
+            return new HandOver(notDone, date, value);
+        }
     }
 
     /** A job of which only the number is known. */
     public static Job empty(String id) {
         return new Job(id, Intake.BLANK, Progress.NONE, Placing.NONE,
                 Wiring.UNMEASURED,
-                FreeAirCheck.NONE, null, Display.UNTOLD, Outputs.ONE, RoadTest.NONE, new HandOver("", null),
+                FreeAirCheck.NONE, null, Display.UNTOLD, Outputs.ONE, RoadTest.NONE, new HandOver("", null, ""),
                 Entries.NONE,
                 Changes.NONE);
     }

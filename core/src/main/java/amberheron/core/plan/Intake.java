@@ -1,6 +1,7 @@
 package amberheron.core.plan;
 
 import java.util.EnumSet;
+import amberheron.core.placement.FittingProcedure;
 import amberheron.core.placement.PlaceField;
 import amberheron.core.parts.Property;
 import amberheron.core.parts.Address;
@@ -75,15 +76,23 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
 
     /** How the bung is fixed. */
     public enum Fit {
-        WELD_IN("weld-in bung"),
-        CLAMP("no-weld clamp"),
-        EXISTING_HOLE("hole that is there"),
-        TAILPIPE_PROBE("probe in the tailpipe");
+        WELD_IN("weld-in bung", FittingProcedure.WELD_IN),
+        CLAMP("no-weld clamp", FittingProcedure.CLAMP),
+        EXISTING_HOLE("hole that is there", FittingProcedure.EXISTING_HOLE),
+        TAILPIPE_PROBE("probe in the tailpipe", FittingProcedure.TAILPIPE_PROBE);
 
         private final String words;
+        @SuppressWarnings("ImmutableEnumChecker") // texts only
+        private final FittingProcedure procedure;
 
-        Fit(String words) {
+        Fit(String words, FittingProcedure procedure) {
             this.words = words;
+            this.procedure = procedure;
+        }
+
+        /** How that is done. */
+        public FittingProcedure procedure() {
+            return procedure;
         }
 
         /** The trade's words. */

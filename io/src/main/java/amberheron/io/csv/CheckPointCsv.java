@@ -81,8 +81,8 @@ public final class CheckPointCsv {
         TextFiles.write(file, write(points));
     }
 
-    /** What is written reads back the same, but for the hour at which it was taken. */
-    static String write(List<CheckPoint> points) {
+    /** Points as a table. */
+    public static String write(List<CheckPoint> points) {
         return Cells.table(csv -> {
             csv.writeRecord("volts", "true", "shown", "engine", "date", "instrument", "note");
             for (CheckPoint p : points) {

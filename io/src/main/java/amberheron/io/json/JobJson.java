@@ -53,7 +53,9 @@ final class JobJson {
                 at.objectOrNone("gauge").map(QuantityJson::read).orElse(null),
                 at.objectOrNone("display").map(JobJson::display).orElse(Display.UNTOLD), outputs(at),
                 at.objectOrNone("roadTest").map(RoadTestJson::read).orElse(RoadTest.NONE),
-                new Job.HandOver(handOver.text("notDone", ""), handOver.date("date")), entries(at),
+                new Job.HandOver(handOver.text("notDone", ""), handOver.date("date"),
+                        handOver.text("by", "")),
+                entries(at),
                 changes(at).of(false));
     }
 
@@ -114,7 +116,8 @@ final class JobJson {
         write(out, job.outputs().atHand());
         out.set("outputs", write(job.outputs()));
         out.set("roadTest", RoadTestJson.write(job.roadTest()));
-        out.putObject("handOver").put("notDone", job.handOver().notDone()).put("date", text(job.handOver().date()));
+        out.putObject("handOver").put("notDone", job.handOver().notDone()).put("date", text(job.handOver().date()))
+                .put("by", job.handOver().by());
         ObjectNode drafts = out.putObject("drafts");
         job.entries().drafts().forEach(drafts::put);
         write(out.putObject("changes"), job.changes().and(job.outputs().atHand().changes()));

@@ -242,6 +242,18 @@ public final class ResultJson {
         return Json.text(findingsOf(job, findings));
     }
 
+    /** Whether a pack is whole and what changed since. */
+    public static String verify(Manifest manifest, List<String> faults, List<Difference> since) {
+        ObjectNode out = Json.object().put("job", manifest.job()).put("code", manifest.code())
+                .put("made", manifest.made() == null ? null : manifest.made().toString())
+                .put("whole", faults.isEmpty()).put("agrees", faults.isEmpty() && since.isEmpty());
+        ArrayNode wrong = out.putArray("faults");
+        faults.forEach(wrong::add);
+        ArrayNode changed = out.putArray("since");
+        since.forEach(d -> changed.addObject().put("field", d.field()).put("given", d.ours()).put("now", d.theirs()));
+        return Json.text(out);
+    }
+
     private static ObjectNode findingsOf(String job, List<Finding> findings) {
         ObjectNode out = Json.object().put("job", job).put("verdict",
                 Cursor.id(Verdict.worst(findings.stream().map(Finding::verdict).toList())));

@@ -1,33 +1,87 @@
 package amberheron.io.pack;
 
 import amberheron.core.job.Job;
+import amberheron.core.job.JobReview;
+import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.Reader;
+import amberheron.core.units.UnitChoice;
 import amberheron.io.UnusableInput;
+import amberheron.io.csv.ChartCsv;
+import amberheron.io.csv.CheckPointCsv;
+import amberheron.io.csv.LawCsv;
 import amberheron.io.json.JobDocument;
+import amberheron.io.json.Manifest;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
-/** The pack that goes with the vehicle: the sheet as HTML and PDF, and the job as JSON. */
+/**
+ * The pack that goes with the vehicle: a sheet each for owner, tuner and next mechanic as HTML and PDF, the figures as CSV,
+ * the job as JSON, a reminder for the calendar, and a manifest by which anybody can tell that it is whole.
+ */
 public final class HandOverPack {
     private HandOverPack() {
     }
 
     /**
-     * Writes the pack. Everything is made before anything is written, and each file appears whole or not at all.
+     * Writes the pack. Everything is made before anything is written, and each file appears whole or not at all; the
+     * manifest comes last.
      *
+     * @param review of the document's job
+     * @param shop how the shop shows itself
      * @return the files written
      * @throws UnusableInput when the folder cannot be written or is full
      */
-    public static List<Path> write(JobDocument document, HandOverSheet sheet, Path folder) {
-        String stem = stem(document.job());
-        String html = Pages.html("sheet.html", sheet);
+    public static List<Path> write(JobDocument document, JobReview review, UnitChoice units, ShopCard shop,
+            Path folder) {
+        Job job = document.job();
+        byte[] bytes = document.bytes();
+        String code = Manifest.code(bytes);
+        String stem = stem(job);
+        Sheets sheets = new Sheets(review, units, shop, code);
         Map<String, byte[]> files = new LinkedHashMap<>();
-        files.put(stem + "-hand-over.html", html.getBytes(StandardCharsets.UTF_8));
-        files.put(stem + "-hand-over.pdf", Pages.pdf(html));
-        files.put(stem + ".json", document.bytes());
+        Map.of("owner", sheets.owner(), "tuner", sheets.tuner(), "mechanic", sheets.mechanic()).entrySet().stream()
+                .sorted(Map.Entry.comparingByKey()).forEach(s -> {
+                    String html = Pages.html("sheet.html", s.getValue());
+                    files.put(stem + "-" + s.getKey() + ".html", html.getBytes(StandardCharsets.UTF_8));
+                    files.put(stem + "-" + s.getKey() + ".pdf", Pages.pdf(html));
+                });
+        tables(job, review, stem, files);
+        LocalDate today = review.shop().today();
+        Optional<LocalDate> due = Sheets.due(job, review.shop().recalibrateMonths());
+        if (due.isPresent()) {
+            LocalDate stamp = today == null ? due.get() : today;
+            text(files, stem + "-free-air.ics",
+                    Reminder.text(job.id(), job.intake().vehicle(), code, due.get(), stamp));
+        }
+        files.put(stem + ".json", bytes);
+        text(files, stem + Manifest.NAME, Manifest.of(review, code, today, files).text());
         return Pages.write(folder, files);
+    }
+
+    private static void tables(Job job, JobReview review, String stem, Map<String, byte[]> files) {
+        OutputLaw law = job.law();
+        Reader reader = job.reader();
+        if (law != null) {
+            text(files, stem + "-law.csv", LawCsv.write(law));
+        }
+        if (reader != null) {
+            review.scale().ifPresent(r -> text(files, stem + "-setting.csv", LawCsv.write(r.setting(), reader)));
+        }
+        if (!job.points().isEmpty()) {
+            text(files, stem + "-points.csv", CheckPointCsv.write(job.points()));
+        }
+        if (!job.wiring().harness().chart().wires().isEmpty()) {
+            text(files, stem + "-chart.csv", ChartCsv.write(job.wiring().harness().chart()));
+        }
+    }
+
+    private static void text(Map<String, byte[]> files, String name, String text) {
+        files.put(name, text.getBytes(StandardCharsets.UTF_8));
     }
 
     /** The job's number as it can stand in the name of a file or folder. */

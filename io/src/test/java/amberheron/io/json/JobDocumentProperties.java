@@ -244,7 +244,7 @@ class JobDocumentProperties {
         Job job = empty.withIntake(intake).withPlacing(placing).withProgress(progress).withWiring(wiring).withAir(air)
                 .withEntries(Entries.NONE.drafted(PlaceField.PIECE_WALL.of("b"), words(random))
                         .entered(AirField.HEIGHT.address(), origin(random)))
-                .withHandOver(new Job.HandOver(words(random), LocalDate.of(2026, 2, 3)))
+                .withHandOver(new Job.HandOver(words(random), LocalDate.of(2026, 2, 3), words(random)))
                 .withDisplay(new Display(perhaps(random, PickUp.values()), random.nextBoolean() ? null : 58,
                         random.nextBoolean(), random.nextBoolean() ? null : random.nextBoolean(),
                         perhaps(random, Display.Dimmer.values()),

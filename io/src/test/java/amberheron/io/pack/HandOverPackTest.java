@@ -3,6 +3,7 @@ package amberheron.io.pack;
 import amberheron.core.finding.Origin;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.drivelog.Drive;
 import amberheron.core.drivelog.LogComparison;
@@ -34,15 +35,25 @@ import amberheron.core.units.UnitChoice;
 import amberheron.core.wiring.HeaterTiming;
 import amberheron.core.wiring.Wiring;
 import amberheron.io.catalogue.Catalogue;
+import amberheron.io.TextFiles;
+import amberheron.io.json.Difference;
 import amberheron.io.json.JobDocument;
+import amberheron.io.json.Manifest;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
 import java.util.stream.IntStream;
 import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -50,7 +61,26 @@ class HandOverPackTest {
     private static final Catalogue CATALOGUE = Catalogue.shipped();
 
     @TempDir
+    private static Path made = Path.of("");
+    @TempDir
     private Path folder = Path.of("");
+
+    /** One pack of the full job, made once: laying out takes its time. */
+    @BeforeAll
+    static void once() {
+        write(full(), made, ShopCard.NONE);
+    }
+
+    /** The same pack, in this test's own folder. */
+    private List<Path> pack() throws IOException {
+        List<Path> files = new ArrayList<>();
+        try (Stream<Path> all = Files.list(made)) {
+            for (Path each : all.sorted().toList()) {
+                files.add(Files.copy(each, folder.resolve(each.getFileName())));
+            }
+        }
+        return files;
+    }
 
     /** A job with a line in every part of the sheet, and words that would break a careless page. */
     private static Job full() {
@@ -81,21 +111,140 @@ class HandOverPackTest {
     }
 
     private List<Path> write(Job job) {
-        return HandOverPack.write(JobDocument.of(job),
-                HandOverSheet.of(new JobReview(job, Shop.of(CATALOGUE.laws())), UnitChoice.METRIC), folder);
+        return write(job, folder, ShopCard.NONE);
+    }
+
+    private static List<Path> write(Job job, Path folder, ShopCard shop) {
+        return HandOverPack.write(JobDocument.of(job), review(job), UnitChoice.METRIC, shop, folder);
+    }
+
+    private static JobReview review(Job job) {
+        return new JobReview(job, Shop.of(CATALOGUE.laws()).on(LocalDate.of(2026, 5, 13)));
+    }
+
+    private static Path named(List<Path> files, String end) {
+        return files.stream().filter(f -> f.toString().endsWith(end)).findFirst().orElseThrow();
+    }
+
+    private static String text(Path pdf, int pages) throws IOException {
+        try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
+            assertThat(document.getNumberOfPages()).as(pdf.toString()).isLessThanOrEqualTo(pages);
+            for (int i = 0; i < document.getNumberOfPages(); i++) {
+                for (COSName name : document.getPage(i).getResources().getFontNames()) {
+                    assertThat(document.getPage(i).getResources().getFont(name).isEmbedded()).isTrue();
+                }
+                PDFTextStripper one = new PDFTextStripper();
+                one.setStartPage(i + 1);
+                one.setEndPage(i + 1);
+                // Every page says which job it belongs to and where it stands among the others.
+                assertThat(one.getText(document)).contains(Manifest.code(JobDocument.of(full()).bytes()))
+                        .contains((i + 1) + " / " + document.getNumberOfPages());
+            }
+            return new PDFTextStripper().getText(document);
+        }
     }
 
     @Test
-    void theSheetIsOnePageAndSaysWhatTheNextPersonNeeds() throws IOException {
-        Path pdf = write(full()).stream().filter(f -> f.toString().endsWith(".pdf")).findFirst().orElseThrow();
-        try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
-            assertThat(document.getNumberOfPages()).isEqualTo(1);
-            String text = new PDFTextStripper().getText(document);
-            assertThat(text).contains("SB-9").contains("Van <b>&\"long\"").contains("λ 1 = 9.8").contains("610 mm")
-                    .contains("Shield not refitted.").contains("drive.csv").contains("Not proven: ")
-                    .contains("sees all cylinders").contains("photos: bung.jpg")
-                    .contains("common practice, no published source").contains("≥ 10°");
+    void eachReaderGetsASheetAndWhatIsNotProvenComesFirst() throws IOException {
+        List<Path> files = pack();
+        String owner = text(named(files, "-owner.pdf"), 1);
+        assertThat(owner).contains("Van <b>&\"long\"").contains("λ 1 = 9.8").contains("What not to do")
+                .contains("stop: lean destroys engines").contains("not calibrated yet");
+        assertThat(owner.indexOf("Not done: Shield not refitted.")).isBetween(0, owner.indexOf("Not proven: "));
+        assertThat(owner.indexOf("Not proven: ")).isLessThan(owner.indexOf("What was fitted"));
+        assertThat(text(named(files, "-tuner.pdf"), 3)).contains("0.50 V").contains("drive.csv")
+                .contains("λ × 9.8").contains("Tolerance").contains("Check points");
+        assertThat(text(named(files, "-mechanic.pdf"), 4)).contains("610 mm").contains("sees all cylinders")
+                .contains("photos: bung.jpg").contains("common practice, no published source").contains("≥ 10°")
+                .contains("Screw the sensor in by hand first").contains("Shield not refitted.");
+    }
+
+    @Test
+    void lettersAndTheShopsNameArePrinted() throws IOException {
+        List<Path> files = write(full(), folder, new ShopCard("Salt & <i>Marsh</i>", "", ShopCard.Paper.LETTER));
+        try (PDDocument document = Loader.loadPDF(named(files, "-owner.pdf").toFile())) {
+            assertThat(document.getPage(0).getMediaBox().getHeight()).isCloseTo(792, within(1f));
+            assertThat(new PDFTextStripper().getText(document)).contains("Salt & <i>Marsh</i>");
         }
+        assertThat(Files.readString(named(files, "-owner.html"))).contains("Salt &amp; &lt;i&gt;Marsh")
+                .doesNotContain("<script").doesNotContain("src=\"http").doesNotContain("<b>&");
+    }
+
+    @Test
+    void aPackIsWholeUntilAFileOfItIsTouched() throws IOException {
+        List<Path> files = pack();
+        PackCheck whole = PackCheck.of(folder, JobDocument.of(full()));
+        assertThat(whole.agrees()).isTrue();
+        assertThat(whole.manifest().made()).isEqualTo(LocalDate.of(2026, 5, 13));
+        assertThat(whole.manifest().stations()).containsEntry("prove", "begun").containsEntry("wire", "open");
+        Path sheet = named(files, "-tuner.html");
+        Files.writeString(sheet, Files.readString(sheet).replace("Tolerance", "tolerance"));
+        Files.delete(named(files, "-law.csv"));
+        Files.writeString(folder.resolve("SB-9-extra.pdf"), "x");
+        assertThat(PackCheck.of(folder, null).faults()).containsExactlyInAnyOrder(
+                "SB-9-tuner.html: changed since the pack was made", "SB-9-law.csv: missing",
+                "SB-9-extra.pdf: not of this pack");
+    }
+
+    /** Whoever puts another job's document in and its sum into the manifest has not changed the code on the pages. */
+    @Test
+    void anotherDocumentHasAnotherCode() throws IOException {
+        List<Path> files = pack();
+        Path json = named(files, "SB-9.json");
+        byte[] other = JobDocument.of(full().withHandOver(new Job.HandOver("", null))).bytes();
+        Path manifest = named(files, Manifest.NAME);
+        Files.writeString(manifest, Files.readString(manifest).replace(TextFiles.digest(Files.readAllBytes(json)),
+                TextFiles.digest(other)));
+        Files.write(json, other);
+        assertThat(PackCheck.of(folder, null).faults()).singleElement().asString().contains("its code is");
+    }
+
+    @Test
+    void whatChangedSinceIsSaidValueByValue() throws IOException {
+        pack();
+        Job now = full().withHandOver(full().handOver().withNotDone("Nothing.").withBy("K"));
+        PackCheck check = PackCheck.of(folder, JobDocument.of(now));
+        assertThat(check.faults()).isEmpty();
+        assertThat(check.since()).extracting(Difference::field).containsExactly("handOver.notDone", "handOver.by");
+        assertThatThrownBy(() -> PackCheck.of(folder, JobDocument.of(Job.empty("SB-10"))))
+                .hasMessageContaining("is the pack of SB-9");
+        assertThatThrownBy(() -> PackCheck.of(folder.resolve("nowhere"), null)).hasMessageContaining("nowhere");
+    }
+
+    @Test
+    void aManifestThatPointsOutOfItsFolderIsRefused() throws IOException {
+        Path manifest = named(pack(), Manifest.NAME);
+        Files.writeString(manifest, Files.readString(manifest).replace("SB-9-owner.pdf", "../SB-9-owner.pdf"));
+        assertThatThrownBy(() -> PackCheck.of(folder, null)).hasMessageContaining("without folders");
+    }
+
+    @Test
+    void aLaterHandOverIsKeptBesideTheFirst() throws IOException {
+        LocalDate day = LocalDate.of(2026, 5, 13);
+        String first = Manifest.code(JobDocument.of(full()).bytes());
+        Path one = Visits.next(folder, day, first);
+        manifest(one, full());
+        assertThat(Visits.next(folder, day, first)).as("nothing changed").isEqualTo(one);
+        Path two = Visits.next(folder, day, "0000-0000");
+        assertThat(two).isNotEqualTo(one);
+        manifest(two, full().withHandOver(full().handOver().withBy("K")));
+        assertThat(Visits.in(folder)).extracting(Visits.Visit::title).containsExactly("2026-05-13", "2026-05-13-2");
+    }
+
+    private static void manifest(Path folder, Job job) throws IOException {
+        Files.createDirectories(folder);
+        Files.writeString(folder.resolve("SB-9" + Manifest.NAME),
+                Manifest.of(review(job), Manifest.code(JobDocument.of(job).bytes()), null, Map.of()).text());
+    }
+
+    @Test
+    void freeAirIsRememberedAsACalendarDay() throws IOException {
+        Job aired = full().withAir(full().air().withDate(LocalDate.of(2026, 5, 12)));
+        String ics = Files.readString(named(write(aired), ".ics"));
+        assertThat(ics).startsWith("BEGIN:VCALENDAR\r\n").contains("DTSTART;VALUE=DATE:20261112")
+                .contains("TRIGGER:-P7D").endsWith("END:VCALENDAR\r\n");
+        assertThat(ics.lines()).allMatch(l -> l.getBytes(StandardCharsets.UTF_8).length <= 75);
+        assertThat(ics.replace("\r\n ", "")).contains("Van <b>&\"long\" name name");
     }
 
     /** What was done to the wiring is told in one line; what was not measured in another. */
@@ -108,7 +257,7 @@ class HandOverPackTest {
                 .withHarness(new Harness(chart, Route.UNMEASURED, Joints.NONE.joinedBy(Joints.School.SOLDERED),
                         new AsWired(13.9, 13.1, java.time.LocalDate.of(2026, 5, 12), "fuse behind the glove box",
                                 List.of(new Photo("loom.jpg", "cd"))))));
-        HandOverSheet sheet = HandOverSheet.of(new JobReview(job, Shop.of(CATALOGUE.laws())), UnitChoice.METRIC);
+        HandOverSheet sheet = HandOverSheet.of(review(job), UnitChoice.METRIC);
         assertThat(sheet.facts()).filteredOn(f -> f.name().equals("Wiring")).singleElement()
                 .satisfies(f -> assertThat(f.value()).isEqualTo(
                         "2026-05-12; heater timer relay, about 30 s after the start; joints soldered splice; "
@@ -121,15 +270,16 @@ class HandOverPackTest {
     }
 
     @Test
-    void theJobInThePackIsTheJob() {
-        Path json = write(full()).stream().filter(f -> f.toString().endsWith(".json")).findFirst().orElseThrow();
+    void theJobInThePackIsTheJob() throws IOException {
+        Path json = named(pack(), "SB-9.json");
         assertThat(JobDocument.read(json).text()).isEqualTo(JobDocument.of(full()).text());
     }
 
     @Test
     void anEmptyJobMakesASheetThatClaimsNothing() throws IOException {
-        Path html = write(Job.empty("N")).getFirst();
-        assertThat(Files.readString(html)).contains("Not proven: Plan (open)").contains("no check points taken")
+        List<Path> files = write(Job.empty("N"));
+        assertThat(Files.readString(named(files, "-tuner.html"))).contains("no check points taken");
+        assertThat(Files.readString(named(files, "-owner.html"))).contains("Not proven: Plan (open)")
                 .contains("not handed over yet").doesNotContain("Every link from");
     }
 
@@ -137,15 +287,14 @@ class HandOverPackTest {
     void aFolderThatCannotBeWrittenIsSaidAndNothingIsHalfWritten() throws IOException {
         Path blocked = Files.writeString(folder.resolve("file"), "a file, not a folder");
         Job job = full();
-        assertThatThrownBy(() -> HandOverPack.write(JobDocument.of(job),
-                HandOverSheet.of(new JobReview(job, Shop.of(CATALOGUE.laws())), UnitChoice.METRIC), blocked))
+        assertThatThrownBy(() -> write(job, blocked, ShopCard.NONE))
                 .hasMessageContaining("cannot be written");
         assertThat(blocked).hasContent("a file, not a folder");
         Path full = Path.of("/dev/full");
         if (Files.exists(full)) {
-            Path link = Files.createSymbolicLink(folder.resolve("SB-9-hand-over.html.part"), full);
+            Path link = Files.createSymbolicLink(folder.resolve("SB-9-owner.html.part"), full);
             assertThatThrownBy(() -> write(job)).hasMessageContainingAll("cannot be written", "space");
-            assertThat(folder.resolve("SB-9-hand-over.html")).doesNotExist();
+            assertThat(folder.resolve("SB-9-owner.html")).doesNotExist();
             assertThat(link).doesNotExist();
         }
     }

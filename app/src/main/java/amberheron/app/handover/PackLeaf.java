@@ -1,0 +1,91 @@
+package amberheron.app.handover;
+
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.app.parts.Cells;
+import amberheron.app.parts.Choice;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.Leaf;
+import amberheron.app.parts.Parts;
+import amberheron.app.session.Session;
+import amberheron.io.pack.ShopCard;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+
+/** What goes with the vehicle, and how the shop shows itself on it. */
+final class PackLeaf implements Leaf {
+    private final Session session;
+    private final HandOverModel model;
+    private final Cells holds = new Cells(14, 3);
+    private final Label where = Parts.text("", "soft");
+    private final TextField name = new TextField();
+    private final Choice<ShopCard.Paper> paper;
+    private final Label mark = Parts.text("", "soft");
+    private final Node node;
+
+    PackLeaf(Session session, HandOverModel model) {
+        this.session = session;
+        this.model = model;
+        name.setId("handover.shop");
+        name.setPromptText("none");
+        name.setAccessibleText("The shop's name on paper");
+        name.setOnAction(e -> named());
+        name.focusedProperty().addListener((o, was, now) -> {
+            if (!now) {
+                named();
+            }
+        });
+        Label label = Parts.line("The shop's name", "field-name");
+        label.setLabelFor(name);
+        paper = new Choice<>(session, "Paper", "handover.paper", List.of(ShopCard.Paper.values()),
+                ShopCard.Paper::words, () -> session.card().paper(), p -> session.card(session.card().name(), p));
+        node = new Columns(300,
+                Parts.card("What it holds", holds,
+                        Parts.button("Write the pack", "handover.write", () -> model.write(session), "primary"), where),
+                Parts.card("On every sheet", label, name, paper, mark),
+                Parts.card("Coming back", Parts.text(
+                        "A later hand-over gets a folder of its own: what was given before is never written over, and Proof says what changed between.",
+                        "soft"),
+                        Parts.button("Begin a return visit", "handover.again", () -> model.again(session), "quiet")));
+    }
+
+    private void named() {
+        String typed = name.getText().strip();
+        String kept = typed.substring(0, Math.min(HandOverModel.MOST_NAME, typed.length()));
+        if (!kept.equals(session.card().name())) {
+            session.card(kept, session.card().paper());
+        }
+    }
+
+    @Override
+    public Node node() {
+        return node;
+    }
+
+    @Override
+    public void refresh() {
+        holds.write(() -> {
+            int row = 0;
+            for (String[] line : new String[][]{
+                    {"Owner", "one page: what was fitted, what the number means, when to come back"},
+                    {"Tuner", "law, setting, check points, what the log shows, how far to trust it"},
+                    {"Next mechanic", "where and why, every wire, power and ground, procedure"},
+                    {"Figures", "law, setting, points and chart as CSV; the job as JSON"},
+                    {"Calendar", "when free air is due again"},
+                    {"Manifest", "SHA-256 of every file, and the code on every page"}}) {
+                holds.line(0, row, line[0], "strong");
+                holds.words(1, row++, line[1], "plain");
+            }
+        });
+        where.setText(say("Goes to packs/%s/ beside the book, a folder for each day.", model.stem(session)));
+        if (!name.isFocused()) {
+            name.setText(session.card().name());
+        }
+        paper.refresh();
+        mark.setText(session.card().mark().isEmpty()
+                ? say("A PNG called %s beside the book is printed as the shop's mark.", ShopCard.MARK)
+                : say("%s beside the book is printed as the shop's mark.", ShopCard.MARK));
+    }
+}

@@ -1,0 +1,175 @@
+package amberheron.app.handover;
+
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.app.parts.Choice;
+import amberheron.app.parts.Columns;
+import amberheron.app.parts.Leaf;
+import amberheron.app.parts.Parts;
+import amberheron.app.parts.TextEntry;
+import amberheron.app.session.Session;
+import amberheron.core.job.Job;
+import amberheron.core.job.JobReview;
+import amberheron.core.job.Shop;
+import amberheron.core.units.UnitChoice;
+import amberheron.io.json.JobDocument;
+import amberheron.io.pack.HandOverSheet;
+import amberheron.io.pack.Preview;
+import amberheron.io.pack.Preview.For;
+import amberheron.io.pack.ShopCard;
+import java.util.List;
+import java.util.Objects;
+import javafx.embed.swing.SwingFXUtils;
+import javafx.geometry.Pos;
+import javafx.print.PageLayout;
+import javafx.print.PrinterJob;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import org.jspecify.annotations.Nullable;
+
+/** One of the three sheets, as it would be printed now. */
+final class SheetLeaf implements Leaf {
+    private static final float SCREEN = 49;
+    private static final float PRINT = 200;
+    private static final double HIGH = 560;
+
+    /** What a picture of a sheet was made from. */
+    private record Made(Job job, For whom, UnitChoice units, ShopCard card) {
+    }
+
+    private final Session session;
+    private final HandOverModel model;
+    private final Choice<For> whom;
+    private final ImageView page = new ImageView();
+    private final Label which = Parts.line("", "soft");
+    private final Label standing = Parts.text("");
+    private final Label said = Parts.text("", "soft");
+    private final TextEntry notDone;
+    private final TextEntry by;
+    private final Node node;
+    private For shown = For.OWNER;
+    private List<Image> pages = List.of();
+    private int at;
+    private @Nullable Made made;
+    private boolean working;
+
+    SheetLeaf(Session session, HandOverModel model) {
+        this.session = session;
+        this.model = model;
+        whom = new Choice<>(session, "For whom", "handover.for", List.of(For.values()), For::words, () -> shown, f -> {
+            shown = f;
+            at = 0;
+            refresh();
+        });
+        page.setPreserveRatio(true);
+        page.setFitHeight(HIGH);
+        page.setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+        page.setId("handover.page");
+        StackPane paper = new StackPane(page);
+        paper.getStyleClass().add("paper-page");
+        paper.setMinHeight(HIGH + 2);
+        Button back = Parts.button("‹", "handover.back", () -> turn(-1), "quiet");
+        Button on = Parts.button("›", "handover.on", () -> turn(1), "quiet");
+        back.setAccessibleText("Page before");
+        on.setAccessibleText("Next page");
+        HBox turning = new HBox(8, back, which, on,
+                Parts.spring(), Parts.button("Print…", "handover.print", this::print, "quiet"));
+        turning.setAlignment(Pos.CENTER_LEFT);
+        notDone = new TextEntry(session, "What was not done", "handover.notDone", "so that the next person knows", 3,
+                j -> j.handOver().notDone(), (j, v) -> j.withHandOver(j.handOver().withNotDone(v)));
+        by = new TextEntry(session, "Handed over by", "handover.by", "initials", 1, j -> j.handOver().by(),
+                (j, v) -> j.withHandOver(j.handOver().withBy(v)));
+        node = Columns.even(300, Parts.bare(paper, turning),
+                Parts.stacked(Parts.card("Standing", standing, said), Parts.bare(whom),
+                        Parts.card("Said first", notDone, by)));
+    }
+
+    private void turn(int by) {
+        at = Math.clamp(at + by, 0, Math.max(0, pages.size() - 1));
+        draw();
+    }
+
+    @Override
+    public Node node() {
+        return node;
+    }
+
+    @Override
+    public void refresh() {
+        HandOverSheet now = model.sheet(session);
+        standing.setText((now.proven() ? "✓ " : "▲ ") + now.standing());
+        Parts.styles(standing, now.proven() ? "agreed" : "wrong", "strong");
+        said.setText("What was not done and what is stale stands at the top of every sheet.");
+        whom.refresh();
+        notDone.refresh();
+        by.refresh();
+        layOut();
+    }
+
+    /** Lays the sheet out beside the screen, once for each state of the job; what changes meanwhile is done after. */
+    private void layOut() {
+        Made wanted = new Made(session.job(), shown, session.units(), session.card());
+        if (working || wanted.equals(made)) {
+            return;
+        }
+        working = true;
+        JobDocument document = session.document();
+        Shop shop = session.shop();
+        session.quietly("Laying out the sheet",
+                () -> Preview.pages(document, new JobReview(document.job(), shop), wanted.units(), wanted.card(),
+                        wanted.whom(), SCREEN),
+                done -> {
+                    working = false;
+                    made = wanted;
+                    pages = done.stream().<Image>map(p -> SwingFXUtils.toFXImage(p, null)).toList();
+                    at = Math.min(at, pages.size() - 1);
+                    draw();
+                    if (session.isOpen()) {
+                        layOut();
+                    }
+                });
+    }
+
+    private void draw() {
+        page.setImage(pages.isEmpty() ? null : pages.get(at));
+        page.setAccessibleText(say("%s, page %d of %d", shown.words(), at + 1, pages.size()));
+        which.setText(pages.isEmpty() ? "" : say("page %d of %d", at + 1, pages.size()));
+    }
+
+    private void print() {
+        PrinterJob job = PrinterJob.createPrinterJob();
+        if (job == null) {
+            session.tell("No printer is set up on this machine: the pack holds the sheets as PDF.");
+            return;
+        }
+        if (!job.showPrintDialog(node.getScene().getWindow())) {
+            return;
+        }
+        JobDocument document = session.document();
+        Shop shop = session.shop();
+        UnitChoice units = session.units();
+        ShopCard card = session.card();
+        For sheet = shown;
+        session.inBackground("Printing",
+                () -> Preview.pages(document, new JobReview(document.job(), shop), units, card, sheet, PRINT), done -> {
+                    PageLayout layout = Objects.requireNonNull(job.getJobSettings().getPageLayout());
+                    boolean printed = true;
+                    for (var each : done) {
+                        ImageView whole = new ImageView(SwingFXUtils.toFXImage(each, null));
+                        whole.setPreserveRatio(true);
+                        whole.setFitWidth(layout.getPrintableWidth());
+                        whole.setFitHeight(layout.getPrintableHeight());
+                        printed &= job.printPage(layout, whole);
+                    }
+                    return printed && job.endJob()
+                            ? say("%d pages are printed.", done.size())
+                            : "The printer did not take it: the pack holds the sheets as PDF.";
+                });
+    }
+}

@@ -1,0 +1,74 @@
+package amberheron.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import amberheron.core.job.LinkState;
+import amberheron.core.job.Station;
+import amberheron.io.pack.ShopCard;
+import amberheron.io.pack.Visits;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** The leaves of the hand-over, worked by keys and clicks. */
+class HandOverLeavesTest extends WindowTest {
+    @BeforeEach
+    void handOver() {
+        find("job SB-014");
+        hands.push(KeyCode.ALT, KeyCode.DIGIT7);
+    }
+
+    private void enter(String field, String words) {
+        hands.interact(() -> session.focus(field));
+        type(words);
+    }
+
+    @Test
+    void eachSheetIsSeenAsItWouldBePrinted() {
+        hands.settle();
+        assertThat(((ImageView) byId("handover.page")).getImage()).isNotNull();
+        assertThat(shows("page 1 of 1")).isTrue();
+        hands.clickOn(byId("handover.for.2"));
+        hands.settle();
+        assertThat(shows("page 1 of 3")).isTrue();
+        hands.clickOn(byId("handover.on"));
+        assertThat(shows("page 2 of 3")).isTrue();
+    }
+
+    @Test
+    void whatWasGivenIsKeptAndWhatChangedSinceIsSaid() throws IOException {
+        hands.clickOn(byId("handover.leaf.pack"));
+        enter("handover.shop", "Saltmarsh Bay");
+        hands.clickOn(byId("handover.paper.1"));
+        assertThat(session.card().name()).isEqualTo("Saltmarsh Bay");
+        assertThat(session.card().paper()).isEqualTo(ShopCard.Paper.LETTER);
+        hands.clickOn(byId("handover.write"));
+        hands.settle();
+        Path folder = home.resolve("packs/SB-014");
+        Path pack = Visits.in(folder).getFirst().folder();
+        assertThat(Files.readString(pack.resolve("SB-014-owner.html"))).contains("Saltmarsh Bay", "size: letter");
+        hands.clickOn(byId("handover.again"));
+        assertThat(session.review().state(Station.HAND_OVER)).isNotEqualTo(LinkState.PROVEN);
+        enter("handover.by", "K");
+        hands.clickOn(byId("handover.leaf.proof"));
+        hands.settle();
+        assertThat(shows("✓ Whole: ")).isTrue();
+        assertThat(shows("2 values changed")).isTrue();
+        assertThat(shows("handOver.by")).isTrue();
+        hands.clickOn(byId("handover.leaf.pack"));
+        hands.clickOn(byId("handover.write"));
+        hands.settle();
+        assertThat(Visits.in(folder)).as("nothing given is written over").hasSize(2);
+        Files.writeString(pack.resolve("SB-014-owner.html"), "touched");
+        hands.clickOn(byId("handover.leaf.proof"));
+        hands.clickOn(byId("handover.look"));
+        hands.settle();
+        hands.clickOn(byId("handover.visit.1"));
+        assertThat(shows("▲ Not as it was written.")).isTrue();
+        assertThat(shows("SB-014-owner.html: changed since the pack was made")).isTrue();
+    }
+}

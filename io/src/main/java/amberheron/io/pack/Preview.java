@@ -1,0 +1,63 @@
+package amberheron.io.pack;
+
+import amberheron.core.job.JobReview;
+import amberheron.core.units.UnitChoice;
+import amberheron.io.json.JobDocument;
+import amberheron.io.json.Manifest;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
+
+/** A sheet as it would be printed now, page by page. */
+public final class Preview {
+    private Preview() {
+    }
+
+    /** Whom a sheet is for. */
+    public enum For {
+        OWNER("Owner"),
+        TUNER("Tuner"),
+        MECHANIC("Next mechanic");
+
+        private final String words;
+
+        For(String words) {
+            this.words = words;
+        }
+
+        /** The trade's words. */
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * The pages of a sheet. Takes a second or so.
+     *
+     * @param dotsPerInch how fine
+     */
+    public static List<BufferedImage> pages(JobDocument document, JobReview review, UnitChoice units, ShopCard shop,
+            For whom, float dotsPerInch) {
+        Sheets sheets = new Sheets(review, units, shop, Manifest.code(document.bytes()));
+        Sheet sheet = switch (whom) {
+            case OWNER -> sheets.owner();
+            case TUNER -> sheets.tuner();
+            case MECHANIC -> sheets.mechanic();
+        };
+        try (PDDocument pdf = Loader.loadPDF(Pages.pdf(Pages.html("sheet.html", sheet)))) {
+            PDFRenderer renderer = new PDFRenderer(pdf);
+            List<BufferedImage> pages = new ArrayList<>();
+            for (int i = 0; i < pdf.getNumberOfPages(); i++) {
+                pages.add(renderer.renderImageWithDPI(i, dotsPerInch));
+            }
+            return List.copyOf(pages);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

@@ -1,0 +1,66 @@
+package amberheron.io.pack;
+
+import java.util.List;
+
+/**
+ * One printed sheet, every figure already in words.
+ *
+ * @param title whom it is for
+ * @param code the short code of the job as it stood
+ * @param standing how the links stand, in a sentence
+ * @param first what was not done and what is stale: said before anything else
+ * @param sections in the order of reading
+ * @param signed whether it is signed for
+ * @param by initials of who hands over; may be empty
+ */
+public record Sheet(String title, String job, String vehicle, String fuel, String date, String code, ShopCard shop,
+        boolean proven, String standing, List<String> first, List<Section> sections, boolean signed,
+        String by) {
+    /**
+     * A part of it; each of these may be empty.
+     *
+     * @param facts name and value
+     * @param head heads of the table's columns
+     * @param rows of the table
+     * @param drawing SVG
+     * @param notes sentences
+     */
+    public record Section(String title, List<HandOverSheet.Fact> facts, List<String> head, List<List<String>> rows,
+            String drawing, List<String> notes) {
+        public Section {
+            facts = List.copyOf(facts);
+            head = List.copyOf(head);
+            rows = List.copyOf(rows);
+            notes = List.copyOf(notes);
+        }
+
+        static Section facts(String title, List<HandOverSheet.Fact> facts) {
+            return new Section(title, facts, List.of(), List.of(), "", List.of());
+        }
+
+        static Section table(String title, List<String> head, List<List<String>> rows, String... notes) {
+            return new Section(title, List.of(), head, rows, "", List.of(notes));
+        }
+
+        static Section notes(String title, List<String> notes) {
+            return new Section(title, List.of(), List.of(), List.of(), "", notes);
+        }
+
+        static Section drawing(String title, String svg, String... notes) {
+            return new Section(title, List.of(), List.of(), List.of(), svg, List.of(notes));
+        }
+
+        Section with(List<HandOverSheet.Fact> value) {
+            return new Section(title, value, head, rows, drawing, notes);
+        }
+
+        boolean empty() {
+            return facts.isEmpty() && rows.isEmpty() && drawing.isEmpty() && notes.isEmpty();
+        }
+    }
+
+    public Sheet {
+        first = List.copyOf(first);
+        sections = sections.stream().filter(s -> !s.empty()).toList();
+    }
+}

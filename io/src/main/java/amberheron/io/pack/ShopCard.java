@@ -1,0 +1,82 @@
+package amberheron.io.pack;
+
+import amberheron.io.TextFiles;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Base64;
+import java.util.Map;
+
+/**
+ * How the shop shows itself on paper.
+ *
+ * @param name empty for none
+ * @param mark its mark as an image in a page, {@code data:image/png;base64,…}; empty for none
+ * @param paper what is printed on
+ */
+public record ShopCard(String name, String mark, Paper paper) {
+    /** Nothing said. */
+    public static final ShopCard NONE = new ShopCard("", "", Paper.A4);
+    /** Where the name stands among the shop's habits. */
+    public static final String NAME = "shop.name";
+    /** Where the paper stands. */
+    public static final String PAPER = "paper.size";
+    /** The file of the mark, beside the book. */
+    public static final String MARK = "mark.png";
+    private static final long MOST_BYTES = 1L << 20;
+    private static final byte[] PNG = {(byte) 0x89, 'P', 'N', 'G'};
+
+    /** Sizes of paper. */
+    public enum Paper {
+        A4("A4", "A4"),
+        LETTER("Letter", "letter");
+
+        private final String words;
+        private final String css;
+
+        Paper(String words, String css) {
+            this.words = words;
+            this.css = css;
+        }
+
+        /** What it is called. */
+        public String words() {
+            return words;
+        }
+
+        /** What it is called in a page's style. */
+        public String css() {
+            return css;
+        }
+    }
+
+    /**
+     * As the shop's habits have it.
+     *
+     * @param habits as kept in the book
+     * @param home the folder of the book; a PNG of at most 1 MB called {@link #MARK} there is the mark
+     */
+    public static ShopCard read(Map<String, String> habits, Path home) {
+        return new ShopCard(habits.getOrDefault(NAME, ""), mark(home.resolve(MARK)),
+                "letter".equals(habits.get(PAPER)) ? Paper.LETTER : Paper.A4);
+    }
+
+    private static String mark(Path file) {
+        try {
+            if (!Files.isRegularFile(file) || Files.size(file) > MOST_BYTES) {
+                return "";
+            }
+            byte[] bytes = Files.readAllBytes(file);
+            for (int i = 0; i < PNG.length; i++) {
+                if (bytes.length <= i || bytes[i] != PNG[i]) {
+                    return "";
+                }
+            }
+            return "data:image/png;base64," + Base64.getEncoder().encodeToString(bytes);
+        } catch (IOException e) {
+            // A sheet without its mark is still a sheet.
+            TextFiles.reason(e);
+            return "";
+        }
+    }
+}
