@@ -5,6 +5,7 @@ import amberheron.io.UnusableInput;
 import amberheron.io.book.BookProblem;
 import java.nio.file.Path;
 import java.util.function.Supplier;
+import picocli.AutoComplete;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.IVersionProvider;
@@ -40,9 +41,9 @@ public final class HeronCommand implements Runnable {
     public record Surroundings(Path home, Supplier<DesktopOutcome> demoDesktop) {
     }
 
-    /** Runs a command and gives its exit code. */
-    public static int run(String[] args, Surroundings surroundings) {
-        CommandLine line = new CommandLine(new HeronCommand())
+    /** Every command there is. */
+    static CommandLine line(Surroundings surroundings) {
+        return new CommandLine(new HeronCommand())
                 .addSubcommand(new ScaleCommands.Scale(surroundings))
                 .addSubcommand(new ScaleCommands.Diagnose(surroundings))
                 .addSubcommand(new JobCommands.Place(surroundings)).addSubcommand(new JobCommands.Wire(surroundings))
@@ -52,7 +53,13 @@ public final class HeronCommand implements Runnable {
                 .addSubcommand(new JobCommands.Review(surroundings)).addSubcommand(new JobCommands.Pack(surroundings))
                 .addSubcommand(new JobCommands.Verify())
                 .addSubcommand(new DemoCommands.Demo(surroundings))
-                .addSubcommand(new DemoCommands.PicturesCommand()).addSubcommand(new Benchmark());
+                .addSubcommand(new DemoCommands.PicturesCommand()).addSubcommand(new Benchmark())
+                .addSubcommand("completion", new AutoComplete.GenerateCompletion());
+    }
+
+    /** Runs a command and gives its exit code. */
+    public static int run(String[] args, Surroundings surroundings) {
+        CommandLine line = line(surroundings);
         line.setCaseInsensitiveEnumValuesAllowed(true);
         line.setExecutionExceptionHandler((e, command, parsed) -> {
             if (e instanceof UnusableInput || e instanceof BookProblem) {

@@ -16,6 +16,8 @@ import javafx.scene.control.TextField;
 
 /** What goes with the vehicle, and how the shop shows itself on it. */
 final class PackLeaf implements Leaf {
+    private static final double NAME = 98;
+
     private final Session session;
     private final HandOverModel model;
     private final Cells holds = new Cells(14, 3);
@@ -75,7 +77,7 @@ final class PackLeaf implements Leaf {
                     {"Figures", "law, setting, points and chart as CSV; the job as JSON"},
                     {"Calendar", "when free air is due again"},
                     {"Manifest", "SHA-256 of every file, and the code on every page"}}) {
-                holds.line(0, row, line[0], "strong");
+                holds.line(0, row, line[0], "strong").setMinWidth(NAME);
                 holds.words(1, row++, line[1], "plain");
             }
         });

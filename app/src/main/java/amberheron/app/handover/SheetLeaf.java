@@ -35,9 +35,9 @@ import org.jspecify.annotations.Nullable;
 
 /** One of the three sheets, as it would be printed now. */
 final class SheetLeaf implements Leaf {
-    private static final float SCREEN = 49;
+    private static final float SCREEN = 46.2f;
     private static final float PRINT = 200;
-    private static final double HIGH = 560;
+    private static final double HIGH = 540;
 
     /** What a picture of a sheet was made from. */
     private record Made(Job job, For whom, UnitChoice units, ShopCard card) {
@@ -85,7 +85,7 @@ final class SheetLeaf implements Leaf {
                 j -> j.handOver().notDone(), (j, v) -> j.withHandOver(j.handOver().withNotDone(v)));
         by = new TextEntry(session, "Handed over by", "handover.by", "initials", 1, j -> j.handOver().by(),
                 (j, v) -> j.withHandOver(j.handOver().withBy(v)));
-        node = Columns.even(300, Parts.bare(paper, turning),
+        node = new Columns(300, Parts.bare(paper, turning),
                 Parts.stacked(Parts.card("Standing", standing, said), Parts.bare(whom),
                         Parts.card("Said first", notDone, by)));
     }

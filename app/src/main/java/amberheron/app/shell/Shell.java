@@ -62,6 +62,7 @@ public final class Shell {
     private final FindOrDo palette;
     private final JobsView jobs;
     private final Tour tour;
+    private final GuideView guide = new GuideView();
     private final @Nullable Runnable demo;
     private final Map<Station, StationPlug<?>> plugs = new EnumMap<>(Station.class);
     private final Map<Station, StationView> views = new EnumMap<>(Station.class);
@@ -124,7 +125,7 @@ public final class Shell {
         frame.setCenter(desk);
         frame.setRight(reasons);
         frame.setBottom(rule);
-        root.getChildren().addAll(frame, palette, tour);
+        root.getChildren().addAll(frame, palette, tour, guide);
         root.getStyleClass().add("shell");
         // Several changes in a row are drawn once.
         session.onChange(this::refreshSoon);
@@ -215,6 +216,8 @@ public final class Shell {
         all.add(new Command("setting", "Fold or unfold the reading rule", keys("F6"), session::foldRule));
         all.add(new Command("action", "Reading rule", null, rule::requestFocus));
         all.add(new Command("action", "Follow the simulated controller on the rule", keys("F8"), () -> live.toggle()));
+        all.add(new Command("action", "The guide's page for this station", keys("F1"), () -> guide
+                .toggle(session.view() == Session.View.STATION ? session.station().key() : "start")));
         all.add(new Command("action", "The window in three steps", null, tour::begin));
         if (demo != null) {
             all.add(new Command("action", "Look round in the demo book", null, demo));

@@ -11,6 +11,7 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import amberheron.core.freeair.AirOfDay;
 import amberheron.core.freeair.FreeAirCheck;
@@ -78,6 +79,32 @@ class CommandLineTest {
 
     private String at(String name) {
         return folder.resolve(name).toString();
+    }
+
+    /** What every command exits with stands in one table, and none is left out of it. */
+    @Test
+    void everyCommandIsInTheTableOfExitCodes() throws IOException {
+        String formats = Files.readString(Path.of("..", "docs", "formats.md"));
+        String table = formats.substring(formats.indexOf("## Exit codes"));
+        table = table.substring(0, table.indexOf("\n## ", 5));
+        assertThat(HeronCommand.line(new HeronCommand.Surroundings(folder, () -> {
+            throw new IllegalStateException("no desktop here");
+        })).getSubcommands().keySet()).allSatisfy(name -> assertThat(formats).contains("`" + name + "`"));
+        for (String name : List.of("place", "wire", "air", "prove", "review", "pack", "verify", "scale", "diagnose")) {
+            assertThat(table).contains("`" + name + "`");
+            String[] args = switch (name) {
+                case "prove" -> new String[]{name, at("nowhere"), at("nowhere")};
+                case "pack" -> new String[]{name, at("nowhere"), "--out", at("pack")};
+                case "scale" -> new String[]{name, "--law", at("nowhere"), "--reader", at("reader.json")};
+                case "diagnose" -> new String[]{name, "--law", at("nowhere"), "--reader", at("reader.json"),
+                        "--points", at("nowhere")};
+                default -> new String[]{name, at("nowhere")};
+            };
+            Ran ran = run(args);
+            assertThat(ran.exit()).as(name).isEqualTo(2);
+            assertThat(ran.out()).as(name).isEmpty();
+            assertThat(ran.err()).as(name).contains("nowhere", "expected").doesNotContain("Exception", "\tat ");
+        }
     }
 
     @Test
