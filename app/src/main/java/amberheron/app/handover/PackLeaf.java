@@ -75,6 +75,7 @@ final class PackLeaf implements Leaf {
                     {"Tuner", "law, setting, check points, what the log shows, how far to trust it"},
                     {"Next mechanic", "where and why, every wire, power and ground, procedure"},
                     {"Figures", "law, setting, points and chart as CSV; the job as JSON"},
+                    {"Harness", "chart, strip and tags to cut out"},
                     {"Calendar", "when free air is due again"},
                     {"Manifest", "SHA-256 of every file, and the code on every page"}}) {
                 holds.line(0, row, line[0], "strong").setMinWidth(NAME);

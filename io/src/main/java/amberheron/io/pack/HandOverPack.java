@@ -6,7 +6,6 @@ import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.UnusableInput;
-import amberheron.io.csv.ChartCsv;
 import amberheron.io.csv.CheckPointCsv;
 import amberheron.io.csv.LawCsv;
 import amberheron.io.json.JobDocument;
@@ -76,7 +75,7 @@ public final class HandOverPack {
             text(files, stem + "-points.csv", CheckPointCsv.write(job.points()));
         }
         if (!job.wiring().harness().chart().wires().isEmpty()) {
-            text(files, stem + "-chart.csv", ChartCsv.write(job.wiring().harness().chart()));
+            files.putAll(HarnessSheet.of(job).files(job));
         }
     }
 

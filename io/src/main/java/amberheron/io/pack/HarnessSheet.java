@@ -56,6 +56,11 @@ public record HarnessSheet(String job, String vehicle, List<Line> lines, String 
 
     /** Writes chart and strip as PDF, the strip as SVG, the chart as CSV, and the tags as PDF. */
     public List<Path> write(Job of, Path folder) {
+        return Pages.write(folder, files(of));
+    }
+
+    /** The same files, by name, not written yet. */
+    Map<String, byte[]> files(Job of) {
         String stem = Pages.stem(of);
         Map<String, byte[]> files = new LinkedHashMap<>();
         files.put(stem + "-chart.pdf", Pages.pdf(Pages.html("chart.html", this)));
@@ -63,6 +68,6 @@ public record HarnessSheet(String job, String vehicle, List<Line> lines, String 
         files.put(stem + "-strip.svg", strip.getBytes(StandardCharsets.UTF_8));
         files.put(stem + "-chart.csv",
                 ChartCsv.write(of.wiring().harness().chart()).getBytes(StandardCharsets.UTF_8));
-        return Pages.write(folder, files);
+        return files;
     }
 }

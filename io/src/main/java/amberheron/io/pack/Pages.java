@@ -37,13 +37,22 @@ final class Pages {
 
     /** Fills in a page; what it shows is called {@code s} there. */
     static String html(String page, Object sheet) {
-        ClassLoaderTemplateResolver resolver = new ClassLoaderTemplateResolver(Pages.class.getClassLoader());
-        resolver.setTemplateMode(TemplateMode.HTML);
-        resolver.setCharacterEncoding("UTF-8");
-        TemplateEngine engine = new TemplateEngine();
-        engine.setTemplateResolver(resolver);
-        return Printable
-                .page(engine.process("amberheron/io/pack/" + page, new Context(Locale.ROOT, Map.of("s", sheet))));
+        return Printable.page(
+                Engine.ONE.process("amberheron/io/pack/" + page, new Context(Locale.ROOT, Map.of("s", sheet))));
+    }
+
+    /** Made when the first page is: it keeps what it has understood of them. */
+    private static final class Engine {
+        static final TemplateEngine ONE = of();
+
+        private static TemplateEngine of() {
+            ClassLoaderTemplateResolver resolver = new ClassLoaderTemplateResolver(Pages.class.getClassLoader());
+            resolver.setTemplateMode(TemplateMode.HTML);
+            resolver.setCharacterEncoding("UTF-8");
+            TemplateEngine engine = new TemplateEngine();
+            engine.setTemplateResolver(resolver);
+            return engine;
+        }
     }
 
     /** A page as PDF; a millimetre in it is a millimetre on paper. */
