@@ -1,26 +1,36 @@
 package amberheron.core.drivelog;
 
+import java.util.ArrayList;
+import java.util.List;
+
 /**
- * The least and the greatest of any stretch of a channel, quickly: of every so many rows both are kept, so that a column of
- * the screen looks at few of ten million. No one-row spike is lost. NaN where nothing stood.
+ * The least and the greatest of any stretch of a channel, quickly: of every so many rows both are kept, and of every so many
+ * of those again, so that a column of the screen looks at few of ten million. No one-row spike is lost. NaN where nothing
+ * stood.
  */
 public final class Envelope {
     private static final int BLOCK = 64;
 
-    private final float[] values;
-    private final float[] least;
-    private final float[] most;
+    /** The rows themselves, then what is kept of ever more of them. */
+    private final List<float[]> least = new ArrayList<>();
+    private final List<float[]> most = new ArrayList<>();
 
     /** Of a channel, which must not change afterwards. */
     public Envelope(float[] values) {
-        this.values = values;
-        int blocks = values.length / BLOCK;
-        least = new float[blocks];
-        most = new float[blocks];
-        for (int b = 0; b < blocks; b++) {
-            least[b] = scan(b * BLOCK, (b + 1) * BLOCK, false);
-            most[b] = scan(b * BLOCK, (b + 1) * BLOCK, true);
+        least.add(values);
+        most.add(values);
+        while (least.getLast().length >= 2 * BLOCK) {
+            least.add(blocks(least.getLast(), false));
+            most.add(blocks(most.getLast(), true));
         }
+    }
+
+    private static float[] blocks(float[] of, boolean greatest) {
+        float[] blocks = new float[of.length / BLOCK];
+        for (int b = 0; b < blocks.length; b++) {
+            blocks[b] = scan(of, b * BLOCK, (b + 1) * BLOCK, greatest);
+        }
+        return blocks;
     }
 
     /**
@@ -30,28 +40,27 @@ public final class Envelope {
      * @param to row after the last, at most as many as there are
      */
     public float least(int from, int to) {
-        return over(from, to, false);
+        return over(least, 0, from, to, false);
     }
 
     /** The greatest, as {@link #least(int, int)}. */
     public float most(int from, int to) {
-        return over(from, to, true);
+        return over(most, 0, from, to, true);
     }
 
-    private float over(int from, int to, boolean greatest) {
+    private static float over(List<float[]> levels, int level, int from, int to, boolean greatest) {
+        float[] here = levels.get(level);
         int first = (from + BLOCK - 1) / BLOCK;
-        int last = Math.min(to / BLOCK, least.length);
+        int last = level + 1 < levels.size() ? Math.min(to / BLOCK, levels.get(level + 1).length) : 0;
         if (first >= last) {
-            return scan(from, to, greatest);
+            return scan(here, from, to, greatest);
         }
-        float best = chosen(scan(from, first * BLOCK, greatest), scan(last * BLOCK, to, greatest), greatest);
-        for (int b = first; b < last; b++) {
-            best = chosen(best, greatest ? most[b] : least[b], greatest);
-        }
-        return best;
+        float edges = chosen(scan(here, from, first * BLOCK, greatest), scan(here, last * BLOCK, to, greatest),
+                greatest);
+        return chosen(edges, over(levels, level + 1, first, last, greatest), greatest);
     }
 
-    private float scan(int from, int to, boolean greatest) {
+    private static float scan(float[] values, int from, int to, boolean greatest) {
         float best = Float.NaN;
         for (int i = from; i < to; i++) {
             best = chosen(best, values[i], greatest);

@@ -9,12 +9,17 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
 
 /** A sheet as it would be printed now, page by page. */
 public final class Preview {
+    /** It names every typeface that a machine has not, though the sheets bring their own. Held, or the level is forgotten. */
+    private static final Logger READER = Logger.getLogger("org.apache.pdfbox");
+
     private Preview() {
     }
 
@@ -49,6 +54,7 @@ public final class Preview {
             case TUNER -> sheets.tuner();
             case MECHANIC -> sheets.mechanic();
         };
+        READER.setLevel(Level.SEVERE);
         try (PDDocument pdf = Loader.loadPDF(Pages.pdf(Pages.html("sheet.html", sheet)))) {
             PDFRenderer renderer = new PDFRenderer(pdf);
             List<BufferedImage> pages = new ArrayList<>();
