@@ -10,13 +10,14 @@ import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.drivelog.DriveEvent;
 import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.Driven;
 import amberheron.core.drivelog.Regime;
 import amberheron.core.finding.Verdict;
 import amberheron.core.job.Output;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import java.util.List;
-import java.util.Objects;
+import java.util.Optional;
 import javafx.geometry.HPos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -84,39 +85,33 @@ final class DriveLeaf implements Leaf {
         }
         int row = 1;
         for (Regime.Kind kind : Regime.Kind.values()) {
-            List<Regime> all = found.regimes().stream().filter(r -> r.kind() == kind).toList();
+            Optional<Driven> driven = found.driven(kind);
             boolean untold = found.notTold().contains(kind);
-            regimes.line(0, row, kind.words(), all.isEmpty() ? "soft" : "plain");
+            regimes.line(0, row, kind.words(), driven.isEmpty() ? "soft" : "plain");
             regimes.line(1, row, untold ? "a channel is missing" : say("%.0f s", found.seconds(kind)),
                     untold ? "soft" : "figure");
-            if (!all.isEmpty()) {
-                double seconds = all.stream().mapToDouble(Regime::seconds).sum();
-                double middle = all.stream().mapToDouble(r -> r.lambda() * r.seconds()).sum() / seconds;
-                Regime first = all.getFirst();
-                Double low = first.low();
-                Double high = first.high();
-                Verdict worst = Objects.requireNonNull(Verdict.worst(all.stream().map(Regime::verdict).toList()));
-                regimes.line(2, row, Figures.mixture(session, middle), "figure");
-                regimes.line(3, row, low == null || high == null
-                        ? "says nothing"
-                        : Figures.mixture(session, low) + " to " + Figures.mixture(session, high), "figure", "soft");
-                regimes.line(4, row, mark(worst, all), worst == Verdict.PASS
-                        ? "agreed"
-                        : worst == Verdict.UNKNOWN ? "soft" : "wrong");
+            if (driven.isPresent()) {
+                driven(driven.get(), row);
             }
             row++;
         }
     }
 
-    /** How many of the stretches are off, where not all are. */
-    private static String mark(Verdict worst, List<Regime> all) {
-        long off = all.stream().filter(r -> r.verdict() == Verdict.FAIL || r.verdict() == Verdict.WARN).count();
-        return switch (worst) {
+    private void driven(Driven driven, int row) {
+        Double low = driven.low();
+        Double high = driven.high();
+        Verdict worst = driven.worst();
+        regimes.line(2, row, Figures.mixture(session, driven.lambda()), "figure");
+        regimes.line(3, row, low == null || high == null
+                ? "says nothing"
+                : Figures.mixture(session, low) + " to " + Figures.mixture(session, high), "figure", "soft");
+        // How many of the stretches are off, where not all are.
+        regimes.line(4, row, switch (worst) {
             case PASS -> "✓";
             case UNKNOWN -> "";
-            case WARN -> say("! %d of %d", off, all.size());
-            case FAIL -> say("▲ %d of %d", off, all.size());
-        };
+            case WARN -> say("! %d of %d", driven.off(), driven.stretches());
+            case FAIL -> say("▲ %d of %d", driven.off(), driven.stretches());
+        }, worst == Verdict.PASS ? "agreed" : worst == Verdict.UNKNOWN ? "soft" : "wrong");
     }
 
     private void events(@Nullable DriveFound found) {

@@ -4,8 +4,8 @@ import amberheron.core.job.JobCheck;
 import amberheron.core.job.Stale;
 import amberheron.core.finding.Origin;
 import static amberheron.core.units.Phrase.say;
+import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
-import java.nio.file.InvalidPathException;
 import amberheron.app.session.Onward;
 import amberheron.core.drivelog.LogCheck;
 import amberheron.core.drivelog.LogField;
@@ -89,17 +89,13 @@ public final class ProveModel implements StationModel {
         Origin origin = session.typed();
         Path home = session.home();
         session.intoJob("Reading the log", progress -> {
-            try {
-                LogFile file = LogFile.of(Path.of(typed.strip()));
-                KnownColumns known = KnownColumns.in(home);
-                Optional<DriveLog.Part> only = DriveLog.Part.of(part);
-                DriveLog all = DriveLog.read(job, file, known.said(file, named), progress::at);
-                DriveLog log = only.map(all::only).orElse(all);
-                known.remember(file, named);
-                return new Taken(log, log.proved(job, origin));
-            } catch (InvalidPathException e) {
-                throw new UnusableInput(typed, "", "is not a path, expected one such as /logs/drive.csv");
-            }
+            LogFile file = LogFile.of(TextFiles.path(typed));
+            KnownColumns known = KnownColumns.in(home);
+            Optional<DriveLog.Part> only = DriveLog.Part.of(part);
+            DriveLog all = DriveLog.read(job, file, known.said(file, named), progress::at);
+            DriveLog log = only.map(all::only).orElse(all);
+            known.remember(file, named);
+            return new Taken(log, log.proved(job, origin));
         }, (id, taken) -> say("%s was read for %s, which is no longer open: read it again there.", taken.log().file(),
                 id), taken -> {
                     DriveLog log = taken.log();
@@ -122,12 +118,8 @@ public final class ProveModel implements StationModel {
         Job job = session.job();
         Path home = session.home();
         session.intoJob("Reading the other log", progress -> {
-            try {
-                LogFile file = LogFile.of(Path.of(typed.strip()));
-                return DriveLog.read(job, file, KnownColumns.in(home).said(file, named), progress::at);
-            } catch (InvalidPathException e) {
-                throw new UnusableInput(typed, "", "is not a path, expected one such as /logs/drive.csv");
-            }
+            LogFile file = LogFile.of(TextFiles.path(typed));
+            return DriveLog.read(job, file, KnownColumns.in(home).said(file, named), progress::at);
         }, (id, log) -> say("%s was read for %s, which is no longer open.", log.file(), id), log -> {
             view.lay(log.file(), log.drive());
             return say("%s lies over the drive: its controller, from its first second. Nothing is judged by it.",

@@ -8,7 +8,7 @@ import amberheron.app.session.Session;
 import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.Envelope;
 import amberheron.core.drivelog.LogComparison;
-import amberheron.core.drivelog.Regime;
+import amberheron.core.drivelog.Silence;
 import amberheron.core.drivelog.Traces;
 import amberheron.core.job.Output;
 import amberheron.core.scaling.Tolerance;
@@ -153,12 +153,10 @@ final class TracePlot extends Drawing {
         double half = (height - 20 - split) / 2 - 4;
         double widest = Math.max(2 * Tolerance.LAMBDA, 1.1 * Math.abs(log.worst()));
         double band = Tolerance.LAMBDA / widest * half;
-        List<Regime> silent = found == null
-                ? List.of()
-                : found.regimes().stream().filter(r -> !r.kind().says()).toList();
-        for (Regime regime : silent) {
-            double left = Math.max(MARGIN, x(traces, regime.from() - DriveFound.BEFORE));
-            double right = Math.min(width - RIGHT, x(traces, regime.to() + DriveFound.AFTER));
+        Silence silence = found == null ? new Silence(List.of()) : found.silence();
+        for (Silence.Span span : silence.spans()) {
+            double left = Math.max(MARGIN, x(traces, span.from()));
+            double right = Math.min(width - RIGHT, x(traces, span.to()));
             if (right > left) {
                 hatch(left, right, split + 14, height - 20);
             }
@@ -177,11 +175,11 @@ final class TracePlot extends Drawing {
                 null, 0);
         trace(columns, "trace-reader", traces, traces, traces.reader(), traces.drive().reader(), mixture, null, 0);
         trace(columns, "plot-line", traces, traces, traces.difference(), null,
-                d -> middle - Math.clamp(d / widest, -1, 1) * half, silent, 0);
+                d -> middle - Math.clamp(d / widest, -1, 1) * half, silence, 0);
         ImageView drawn = add(new ImageView(columns.image()));
         drawn.setX(MARGIN);
         drawn.setMouseTransparent(true);
-        legend(width, height, found, silent);
+        legend(width, height, found, silence);
         text(Figures.mixture(session, most), MARGIN - 6, 26, 1, "drawing-text");
         text(Figures.mixture(session, least), MARGIN - 6, split - 8, 1, "drawing-text");
         text("shown − true", MARGIN, split + 8, 0, "drawing-text");
@@ -198,7 +196,7 @@ final class TracePlot extends Drawing {
         cursor(traces, width, height);
     }
 
-    private void legend(double width, double height, @Nullable DriveFound found, List<Regime> silent) {
+    private void legend(double width, double height, @Nullable DriveFound found, Silence silence) {
         line(MARGIN, 10, MARGIN + 26, 10, "trace-controller");
         text("controller", MARGIN + 32, 14, 0, "drawing-text");
         line(MARGIN + 112, 10, MARGIN + 138, 10, "trace-reader");
@@ -214,7 +212,7 @@ final class TracePlot extends Drawing {
             text(say("%.0f s", view.from(traces)), MARGIN, height - 3, 0, "drawing-text");
             text(say("%.0f s", view.to(traces)), width - RIGHT, height - 3, 1, "drawing-text");
         }
-        if (!silent.isEmpty() && Double.isNaN(view.cursor())) {
+        if (!silence.spans().isEmpty() && Double.isNaN(view.cursor())) {
             text("hatched: says nothing", (MARGIN + width - RIGHT) / 2, height - 3, 0.5, "drawing-text");
         }
     }
@@ -265,7 +263,7 @@ final class TracePlot extends Drawing {
 
     /** Few rows are joined by lines; of many, each column of the screen has its least and its greatest. */
     private void trace(Columns into, String style, Traces seen, Traces of, Envelope envelope,
-            float @Nullable [] values, DoubleUnaryOperator place, @Nullable List<Regime> without, double later) {
+            float @Nullable [] values, DoubleUnaryOperator place, @Nullable Silence without, double later) {
         int columns = (int) room();
         double from = view.from(seen) + later;
         double each = (view.to(seen) - view.from(seen)) / columns;
@@ -282,7 +280,7 @@ final class TracePlot extends Drawing {
         for (int c = 0; c < columns; c++) {
             int next = of.row(from + (c + 1) * each);
             float low = envelope.least(row, next);
-            if (!Float.isNaN(low) && (without == null || !within(without, from + (c + 0.5) * each))) {
+            if (!Float.isNaN(low) && (without == null || !without.at(from + (c + 0.5) * each))) {
                 double top = place.applyAsDouble(envelope.most(row, next));
                 double foot = place.applyAsDouble(low);
                 // A step from one column to the next stays joined.
@@ -300,13 +298,13 @@ final class TracePlot extends Drawing {
     }
 
     private void joined(Columns into, int colour, boolean dashed, Traces seen, Traces of, float @Nullable [] values,
-            int first, int last, DoubleUnaryOperator place, @Nullable List<Regime> without, double later) {
+            int first, int last, DoubleUnaryOperator place, @Nullable Silence without, double later) {
         double fromX = Double.NaN;
         double fromY = Double.NaN;
         for (int i = first; i < last; i++) {
             double time = of.drive().time()[i];
             float value = values == null ? of.drive().reader()[i] - of.drive().controller()[i] : values[i];
-            boolean hole = Float.isNaN(value) || (without != null && within(without, time));
+            boolean hole = Float.isNaN(value) || (without != null && without.at(time));
             if (hole || (i > first && time - of.drive().time()[i - 1] > of.gap())) {
                 fromX = Double.NaN;
             }
@@ -343,11 +341,6 @@ final class TracePlot extends Drawing {
             double end = Math.min(right, x + rise);
             line(x, bottom, end, bottom - (end - x) / rise * (bottom - top), "plot-silent");
         }
-    }
-
-    private static boolean within(List<Regime> silent, double time) {
-        return silent.stream()
-                .anyMatch(r -> time >= r.from() - DriveFound.BEFORE && time <= r.to() + DriveFound.AFTER);
     }
 
     /** A picture of upright strokes, one for each column: thousands of shapes would take longer than a frame. */

@@ -18,7 +18,7 @@ final class TraceView {
     private @Nullable Traces whole;
     private String wholeOf = "";
     private @Nullable Traces thinned;
-    private Output.@Nullable Proving thinnedOf;
+    private Output.@Nullable Proving of;
     private @Nullable Traces other;
     private String otherName = "";
     private double from = Double.NaN;
@@ -42,6 +42,8 @@ final class TraceView {
 
     /** Another run, laid over this one from its first second. */
     void lay(String name, Drive drive) {
+        // Whatever lay over an earlier drive has gone by then.
+        traces();
         other = Traces.of(drive);
         otherName = name;
         tell();
@@ -64,17 +66,16 @@ final class TraceView {
         if (proving == null) {
             return null;
         }
-        if (whole != null && wholeOf.equals(proving.digest())) {
-            return whole;
-        }
-        if (thinned == null || !proving.equals(thinnedOf)) {
+        if (thinned == null || !proving.equals(of)) {
+            // Another drive: nothing that was looked at, or laid over, belongs to it.
+            of = proving;
             thinned = Traces.thinned(Drive.of(proving.result().trace()));
-            thinnedOf = proving;
+            other = null;
             from = Double.NaN;
             to = Double.NaN;
             cursor = Double.NaN;
         }
-        return thinned;
+        return whole != null && wholeOf.equals(proving.digest()) ? whole : thinned;
     }
 
     double from(Traces of) {

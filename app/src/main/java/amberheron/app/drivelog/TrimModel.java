@@ -121,7 +121,7 @@ final class TrimModel {
 
     /** Takes up the shop's bins, or a plan that was applied. */
     static void read(Session session, String typed) {
-        session.intoJob("Reading " + typed, progress -> TrimCsv.read(Path.of(typed)),
+        session.intoJob("Reading " + typed, progress -> TrimCsv.read(TextFiles.path(typed)),
                 (job, sheet) -> say("It was read for %s, which is no longer open: read it again there.", job),
                 sheet -> {
                     session.edit("trim sheet", j -> j.withRoadTest(j.roadTest().withTrims(sheet)));

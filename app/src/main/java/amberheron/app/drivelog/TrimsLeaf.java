@@ -112,28 +112,17 @@ final class TrimsLeaf implements Leaf {
             return;
         }
         Cell cell = p.cells().get(at);
-        GridRow row = new GridRow();
-        row.add("At", say("%.0f /min, %.0f %s", cell.speed(), p.axis().shown(cell.load()), p.axis().unit()));
-        row.add("Evidence", say("%.0f s in %d visits", cell.seconds(), cell.visits()));
+        looked.row(0, "At", say("%.0f /min, %.0f %s", cell.speed(), p.axis().shown(cell.load()), p.axis().unit()), "");
+        looked.row(1, "Evidence", say("%.0f s in %d visits", cell.seconds(), cell.visits()), "");
         Double shown = cell.lambda();
         Double need = cell.need();
         Double doubt = cell.doubt();
         Double advice = cell.advice();
-        row.add("Showed", shown == null ? "—" : Figures.mixture(session, shown));
-        row.add("Wanted", Figures.mixture(session, cell.target()));
-        row.add("Asks for", need == null || doubt == null
+        looked.row(2, "Showed", shown == null ? "—" : Figures.mixture(session, shown), "");
+        looked.row(3, "Wanted", Figures.mixture(session, cell.target()), "");
+        looked.row(4, "Asks for", need == null || doubt == null
                 ? "—"
-                : say("%+.1f %% ± %.1f %%", 100 * need, 200 * doubt));
-        row.add("Advice", advice == null ? cell.state().words() : say("%+.1f %% of fuel", 100 * advice));
-    }
-
-    /** Writes one row after the other. */
-    private final class GridRow {
-        private int row;
-
-        void add(String name, String figure) {
-            looked.line(0, row, name, "column-head");
-            looked.line(1, row++, figure, "figure");
-        }
+                : say("%+.1f %% ± %.1f %%", 100 * need, 200 * doubt), "");
+        looked.row(5, "Advice", advice == null ? cell.state().words() : say("%+.1f %% of fuel", 100 * advice), "");
     }
 }

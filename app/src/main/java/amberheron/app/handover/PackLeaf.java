@@ -87,7 +87,7 @@ final class PackLeaf implements Leaf {
             name.setText(session.card().name());
         }
         paper.refresh();
-        mark.setText(session.card().mark().isEmpty()
+        mark.setText(session.card().image().isEmpty()
                 ? say("A PNG called %s beside the book is printed as the shop's mark.", ShopCard.MARK)
                 : say("%s beside the book is printed as the shop's mark.", ShopCard.MARK));
     }

@@ -6,6 +6,7 @@ import amberheron.app.parts.Cells;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
+import amberheron.app.session.Latest;
 import amberheron.app.session.Session;
 import amberheron.core.job.Job;
 import amberheron.io.json.Difference;
@@ -26,8 +27,8 @@ import org.jspecify.annotations.Nullable;
 final class ProofLeaf implements Leaf {
     private static final int MOST = 8;
 
-    /** What was looked at, and what that said; one entry for each hand-over, the last first. */
-    private record Looked(Job job, List<Visit> visits, List<PackCheck> checks) {
+    /** What was given, and what that says now; one entry for each hand-over, the last first. */
+    private record Looked(List<Visit> visits, List<PackCheck> checks) {
     }
 
     private final Session session;
@@ -40,15 +41,17 @@ final class ProofLeaf implements Leaf {
     private final Cells changes = new Cells(14, 3);
     private final Node node;
     private @Nullable Looked looked;
+    private final Latest<Job> latest;
     private int at;
-    private boolean working;
 
     ProofLeaf(Session session, HandOverModel model) {
         this.session = session;
         this.model = model;
+        latest = new Latest<>(session, "Looking at the packs");
         node = new Columns(320, Parts.card("Given", visits, whole, made, faults,
                 Parts.button("Look again", "handover.look", () -> {
                     looked = null;
+                    latest.forget();
                     refresh();
                 }, "quiet")), Parts.card("Since then", since, changes));
     }
@@ -60,22 +63,15 @@ final class ProofLeaf implements Leaf {
 
     @Override
     public void refresh() {
-        Job job = session.job();
-        if (looked == null || !looked.job().equals(job)) {
-            look(job);
-        }
+        look();
         show();
     }
 
     /** Reads every file of every pack beside the screen. */
-    private void look(Job job) {
-        if (working) {
-            return;
-        }
-        working = true;
+    private void look() {
         Path folder = model.folder(session);
         JobDocument now = session.document();
-        session.quietly("Looking at the packs", () -> {
+        latest.of(session.job(), () -> {
             List<Visit> found = Visits.in(folder).reversed();
             List<PackCheck> checks = new ArrayList<>();
             for (int i = 0; i < found.size(); i++) {
@@ -83,9 +79,8 @@ final class ProofLeaf implements Leaf {
                 JobDocument next = i == 0 ? now : given(found.get(i - 1));
                 checks.add(PackCheck.of(found.get(i).folder(), next));
             }
-            return new Looked(job, found, checks);
+            return new Looked(found, checks);
         }, result -> {
-            working = false;
             looked = result;
             at = Math.clamp(at, 0, Math.max(0, result.visits().size() - 1));
             refresh();

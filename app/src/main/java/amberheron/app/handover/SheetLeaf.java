@@ -7,6 +7,7 @@ import amberheron.app.parts.Columns;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.TextEntry;
+import amberheron.app.session.Latest;
 import amberheron.app.session.Session;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
@@ -15,7 +16,7 @@ import amberheron.core.units.UnitChoice;
 import amberheron.io.json.JobDocument;
 import amberheron.io.pack.HandOverSheet;
 import amberheron.io.pack.Preview;
-import amberheron.io.pack.Preview.For;
+import amberheron.io.pack.Sheets.For;
 import amberheron.io.pack.ShopCard;
 import java.util.List;
 import java.util.Objects;
@@ -31,7 +32,6 @@ import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
-import org.jspecify.annotations.Nullable;
 
 /** One of the three sheets, as it would be printed now. */
 final class SheetLeaf implements Leaf {
@@ -56,12 +56,12 @@ final class SheetLeaf implements Leaf {
     private For shown = For.OWNER;
     private List<Image> pages = List.of();
     private int at;
-    private @Nullable Made made;
-    private boolean working;
+    private final Latest<Made> laidOut;
 
     SheetLeaf(Session session, HandOverModel model) {
         this.session = session;
         this.model = model;
+        laidOut = new Latest<>(session, "Laying out the sheet");
         whom = new Choice<>(session, "For whom", "handover.for", List.of(For.values()), For::words, () -> shown, f -> {
             shown = f;
             at = 0;
@@ -112,21 +112,15 @@ final class SheetLeaf implements Leaf {
         layOut();
     }
 
-    /** Lays the sheet out beside the screen, once for each state of the job; what changes meanwhile is done after. */
+    /** Lays the sheet out beside the screen, once for each state of the job. */
     private void layOut() {
         Made wanted = new Made(session.job(), shown, session.units(), session.card());
-        if (working || wanted.equals(made)) {
-            return;
-        }
-        working = true;
         JobDocument document = session.document();
         Shop shop = session.shop();
-        session.quietly("Laying out the sheet",
+        laidOut.of(wanted,
                 () -> Preview.pages(document, new JobReview(document.job(), shop), wanted.units(), wanted.card(),
                         wanted.whom(), SCREEN),
                 done -> {
-                    working = false;
-                    made = wanted;
                     pages = done.stream().<Image>map(p -> SwingFXUtils.toFXImage(p, null)).toList();
                     at = Math.min(at, pages.size() - 1);
                     draw();

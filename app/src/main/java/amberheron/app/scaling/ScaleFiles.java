@@ -100,7 +100,7 @@ final class ScaleFiles {
 
     /** Takes up what a file holds into the job that it was read for. */
     void read(String typed) {
-        session.intoJob("Reading " + typed, progress -> ScaleFile.read(Path.of(typed)),
+        session.intoJob("Reading " + typed, progress -> ScaleFile.read(TextFiles.path(typed)),
                 (job, file) -> say("It was read for %s, which is no longer open: read it again there.", job), file -> {
                     try {
                         return taken(file);

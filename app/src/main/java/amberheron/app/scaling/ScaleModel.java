@@ -29,6 +29,7 @@ import amberheron.core.job.Station;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.mixture.MixtureScale;
+import amberheron.io.TextFiles;
 import amberheron.io.csv.CheckPointCsv;
 import amberheron.io.pack.HandOverPack;
 import java.nio.file.Path;
@@ -296,7 +297,7 @@ public final class ScaleModel implements StationModel {
 
     /** Takes check points from a file into the job that it was read for. */
     void read(Session session, String typed) {
-        session.intoJob("Reading check points", progress -> CheckPointCsv.read(Path.of(typed)),
+        session.intoJob("Reading check points", progress -> CheckPointCsv.read(TextFiles.path(typed)),
                 (job, points) -> say("They were read for %s, which is no longer open: read them again there.", job),
                 points -> {
                     session.edit("check points from a file", j -> {

@@ -489,8 +489,11 @@ public final class Session implements AutoCloseable {
     }
 
     /** The same for what nobody asked for in so many words: nothing is said unless it fails. */
-    public <T> void quietly(String what, Supplier<T> work, Consumer<T> then) {
-        tasks.start(what, progress -> work.get(), then, why -> tell(what + " failed: " + why));
+    <T> void quietly(String what, Supplier<T> work, Consumer<T> then, Runnable failed) {
+        tasks.start(what, progress -> work.get(), then, why -> {
+            failed.run();
+            tell(what + " failed: " + why);
+        });
     }
 
     /**

@@ -2,6 +2,7 @@ package amberheron.core.drivelog;
 
 import java.util.Arrays;
 import java.util.List;
+import org.hipparchus.stat.StatUtils;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -29,6 +30,7 @@ public record Crossings(int steps, double lambda, double doubt) {
         if (volts == null) {
             return null;
         }
+        Silence silence = new Silence(regimes);
         double[][] ways = {new double[volts.length], new double[volts.length]};
         int[] found = new int[2];
         int last = -1;
@@ -39,7 +41,7 @@ public record Crossings(int steps, double lambda, double doubt) {
                 continue;
             }
             if (last >= 0 && rich != wasRich && drive.time()[i] - drive.time()[last] <= QUICK
-                    && says(regimes, drive.time()[i])) {
+                    && !silence.at(drive.time()[i])) {
                 double shown = shownAt(drive, volts, last, i);
                 if (shown > 0) {
                     int way = rich ? 0 : 1;
@@ -55,13 +57,8 @@ public record Crossings(int steps, double lambda, double doubt) {
         double[] rich = Arrays.copyOf(ways[0], found[0]);
         double[] lean = Arrays.copyOf(ways[1], found[1]);
         double scatter = Math.hypot(error(rich), error(lean)) / 2;
-        return new Crossings(found[0] + found[1], (middle(rich) + middle(lean)) / 2,
+        return new Crossings(found[0] + found[1], (median(rich) + median(lean)) / 2,
                 OWN_DOUBT + 2 * scatter);
-    }
-
-    private static boolean says(List<Regime> regimes, double time) {
-        return regimes.stream().noneMatch(r -> !r.kind().says() && time >= r.from() - DriveFound.BEFORE
-                && time <= r.to() + DriveFound.AFTER);
     }
 
     /** What the controller showed as the volts passed the middle of the step, between the rows. */
@@ -79,17 +76,14 @@ public record Crossings(int steps, double lambda, double doubt) {
         return Double.NaN;
     }
 
-    private static double middle(double[] values) {
-        double[] sorted = values.clone();
-        Arrays.sort(sorted);
-        int n = sorted.length;
-        return n % 2 == 1 ? sorted[n / 2] : (sorted[n / 2 - 1] + sorted[n / 2]) / 2;
-    }
-
     /** Standard error of the middle. */
     private static double error(double[] values) {
-        double middle = middle(values);
+        double middle = median(values);
         double[] off = Arrays.stream(values).map(v -> Math.abs(v - middle)).toArray();
-        return 1.253 * 1.4826 * middle(off) / Math.sqrt(values.length);
+        return 1.253 * 1.4826 * median(off) / Math.sqrt(values.length);
+    }
+
+    private static double median(double[] values) {
+        return StatUtils.percentile(values, 50);
     }
 }

@@ -4,6 +4,7 @@ import amberheron.core.drivelog.Regime.Kind;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -26,9 +27,6 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
         @Nullable Fuelling fuelling) {
     private static final double STUCK = 2;
     private static final double MOVED = 0.03;
-    /** So long before and after a part that says nothing the mixture is on its way, s. */
-    public static final double BEFORE = 0.6;
-    public static final double AFTER = 1;
 
     /**
      * What a column was taken for.
@@ -91,14 +89,9 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
     /** The drive without what says nothing: cold, fuel cut and the way into it and out of it, signal lost. */
     private static Drive compared(Drive drive, boolean[] lost, List<Regime> regimes) {
         float[] reader = drive.reader().clone();
-        List<Regime> silent = regimes.stream().filter(r -> !r.kind().says()).toList();
-        int next = 0;
+        Silence silence = new Silence(regimes);
         for (int i = 0; i < reader.length; i++) {
-            double now = drive.time()[i];
-            while (next < silent.size() && silent.get(next).to() + AFTER < now) {
-                next++;
-            }
-            if ((next < silent.size() && now >= silent.get(next).from() - BEFORE) || lost[i]) {
+            if (lost[i] || silence.at(drive.time()[i])) {
                 reader[i] = Float.NaN;
             }
         }
@@ -126,9 +119,19 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
         return frozen;
     }
 
+    /** A way of running, all stretches of it together; empty where the engine was not run so. */
+    public Optional<Driven> driven(Kind kind) {
+        return Driven.of(regimes, kind);
+    }
+
     /** Seconds in a way of running. */
     public double seconds(Kind kind) {
-        return regimes.stream().filter(r -> r.kind() == kind).mapToDouble(Regime::seconds).sum();
+        return driven(kind).map(Driven::seconds).orElse(0.0);
+    }
+
+    /** When what is shown says nothing. */
+    public Silence silence() {
+        return new Silence(regimes);
     }
 
     /** Events of a kind. */

@@ -7,7 +7,6 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
 /** Finds what has to be acted on, in the rows themselves: nothing is smoothed away. */
@@ -88,21 +87,11 @@ final class Events {
     /** Air through a hole is much of an idle's gas and little of a pull's. */
     private Optional<DriveEvent> leak() {
         List<Regime> idle = regimes.stream().filter(r -> r.kind() == Regime.Kind.IDLE).toList();
-        OptionalDouble idles = middle(idle);
-        OptionalDouble runs = middle(regimes.stream().filter(r -> r.kind() == Regime.Kind.CRUISE).toList());
-        if (idles.isEmpty() || idles.getAsDouble() < 1 + LEAKS
-                || (runs.isPresent() && runs.getAsDouble() - 1 > (idles.getAsDouble() - 1) / 2)) {
-            return Optional.empty();
-        }
-        return Optional.of(new DriveEvent(Kind.LEAK, idle.getFirst().from(), idle.getLast().to(),
-                idles.getAsDouble(), null));
-    }
-
-    private static OptionalDouble middle(List<Regime> regimes) {
-        double seconds = regimes.stream().mapToDouble(Regime::seconds).sum();
-        return seconds <= 0
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(regimes.stream().mapToDouble(r -> r.lambda() * r.seconds()).sum() / seconds);
+        double idles = Driven.of(regimes, Regime.Kind.IDLE).map(Driven::lambda).orElse(Double.NaN);
+        double runs = Driven.of(regimes, Regime.Kind.CRUISE).map(Driven::lambda).orElse(1.0);
+        return idles >= 1 + LEAKS && runs - 1 <= (idles - 1) / 2
+                ? Optional.of(new DriveEvent(Kind.LEAK, idle.getFirst().from(), idle.getLast().to(), idles, null))
+                : Optional.empty();
     }
 
     private void lost(List<DriveEvent> found) {

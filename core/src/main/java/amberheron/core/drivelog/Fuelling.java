@@ -103,20 +103,15 @@ public record Fuelling(LoadAxis axis, List<Spot> spots, Map<Gate, Double> leftOu
         float[] away = clock.put(drive.time(), marks(lost), 0);
         Map<Gate, Double> leftOut = new EnumMap<>(Gate.class);
         Map<Long, Sum> sums = new TreeMap<>();
-        List<Regime> silent = regimes.stream().filter(r -> !r.kind().says()).toList();
-        int next = 0;
+        Silence silence = new Silence(regimes);
         for (int i = 0; i < clock.size; i++) {
             double now = clock.at(i);
-            while (next < silent.size() && silent.get(next).to() + DriveFound.AFTER < now) {
-                next++;
-            }
             if (Float.isNaN(rpm[i]) || Float.isNaN(load[i]) || Float.isNaN(lambda[i]) || rpm[i] < 300) {
                 continue;
             }
-            boolean cut = next < silent.size() && now >= silent.get(next).from() - DriveFound.BEFORE;
             Gate gate = temperature[i] < WARM || now - clock.start < AFTER_START
                     ? Gate.COLD
-                    : cut
+                    : silence.at(now)
                             ? Gate.CUT
                             : away[i] > 0
                                     ? Gate.LOST

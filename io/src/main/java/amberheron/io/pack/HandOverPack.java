@@ -43,12 +43,11 @@ public final class HandOverPack {
         String stem = stem(job);
         Sheets sheets = new Sheets(review, units, shop, code);
         Map<String, byte[]> files = new LinkedHashMap<>();
-        Map.of("owner", sheets.owner(), "tuner", sheets.tuner(), "mechanic", sheets.mechanic()).entrySet().stream()
-                .sorted(Map.Entry.comparingByKey()).forEach(s -> {
-                    String html = Pages.html("sheet.html", s.getValue());
-                    files.put(stem + "-" + s.getKey() + ".html", html.getBytes(StandardCharsets.UTF_8));
-                    files.put(stem + "-" + s.getKey() + ".pdf", Pages.pdf(html));
-                });
+        for (Sheets.For whom : Sheets.For.values()) {
+            String html = Pages.html("sheet.html", sheets.of(whom));
+            text(files, stem + "-" + whom.file() + ".html", html);
+            files.put(stem + "-" + whom.file() + ".pdf", Pages.pdf(html));
+        }
         tables(job, review, stem, files);
         LocalDate today = review.shop().today();
         Optional<LocalDate> due = Sheets.due(job, review.shop().recalibrateMonths());

@@ -21,7 +21,6 @@ import amberheron.core.display.DisplaySetUp;
 import amberheron.core.job.Job;
 import amberheron.core.job.Output;
 import amberheron.core.job.JobReview;
-import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.scaling.CheckPoint;
@@ -45,16 +44,12 @@ import org.jspecify.annotations.Nullable;
 
 /** What the sheet says, every figure already in words. */
 public record HandOverSheet(String job, String vehicle, String fuel, String date, boolean proven, String standing,
-        List<Link> links, List<Fact> facts, List<Group> groups, List<ReaderSheet> told, String notDone) {
+        List<Fact> facts, List<Group> groups, List<ReaderSheet> told, String notDone) {
     /** Told in a line when they are kept; so are all of harness and signal. */
     private static final Set<CheckId> BRIEF = Set.of(WireCheck.HEATER, WireCheck.SIGNAL_FORM, WireCheck.SIGNAL_LOAD,
             WireCheck.SIGNAL_OVER, PlaceCheck.PIECE, PlaceCheck.ROOM, PlaceCheck.TOOLS, PlaceCheck.LEAD,
             PlaceCheck.GAS, PlaceCheck.DELAY_IDLE, PlaceCheck.DELAY_FULL, PlaceCheck.DRY, PlaceCheck.MOVED,
             PlaceCheck.TURNED, PlaceCheck.TIGHT);
-
-    /** A station and how it stands. */
-    public record Link(String title, String mark, String state) {
-    }
 
     /**
      * One reader: what it was told, how that was checked, and what the drive says of it.
@@ -118,20 +113,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
                         ? "fuel not said"
                         : say("%s, λ 1 = %.2f AFR", fuel.name(), fuel.stoich()),
                 date == null ? "not handed over yet" : date.toString(), unproven.isEmpty(), standing,
-                java.util.Arrays.stream(Station.values()).filter(s -> s != Station.HAND_OVER)
-                        .map(s -> new Link(s.title(), mark(review.state(s)), review.state(s).words())).toList(),
                 facts(job, review), groups(review, units, stoich), told, job.handOver().notDone());
-    }
-
-    private static String mark(LinkState state) {
-        return switch (state) {
-            case PROVEN -> "✓";
-            case OUT_OF_TOLERANCE -> "▲";
-            case BEGUN -> "◐";
-            case OPEN -> "○";
-            case STALE -> "◌";
-            case NOT_NEEDED -> "–";
-        };
     }
 
     private static String mark(Verdict verdict) {

@@ -31,14 +31,14 @@ final class HarnessDrawing {
         for (Strip.Mark mark : strip.marks()) {
             line(out, mark.x(), 4 + level, mark.x(), HEAD - 0.5, "#8a8470", 0.2, "1 1");
             boolean last = mark.x() > WIDTH - BOX;
-            text(out, last ? WIDTH : mark.x(), 3 + level, last ? "end" : "middle", words(mark), 2.6);
+            Svg.text(out, last ? WIDTH : mark.x(), 3 + level, last ? "end" : "middle", words(mark), 2.6);
             level = level == 0 ? 3 : 0;
         }
         for (Box box : strip.boxes()) {
             out.append(say(
                     "<rect x=\"%.2f\" y=\"%.2f\" width=\"%.2f\" height=\"%.2f\" rx=\"1\" fill=\"#f4efe2\" stroke=\"#1f2d36\" stroke-width=\"0.25\"/>%n",
                     box.x(), box.y(), box.width(), box.height()));
-            text(out, box.x() + box.width() / 2, box.y() + box.height() / 2 + 1, "middle", box.device().words(), 3);
+            Svg.text(out, box.x() + box.width() / 2, box.y() + box.height() / 2 + 1, "middle", box.device().words(), 3);
         }
         strip.lanes().forEach(lane -> lane(out, lane));
         return out.append("</svg>\n").toString();
@@ -69,8 +69,8 @@ final class HarnessDrawing {
         if (wire.used()) {
             tag(out, lane.x2() - 3, lane.y(), wire.tag());
         }
-        text(out, lane.x1() + 6.5, lane.y() - 0.9, "start", lane.near(false), 2.5);
-        text(out, lane.x2() - (wire.used() ? 6.5 : -1.5), wire.used() ? lane.y() - 0.9 : lane.y() + 0.9,
+        Svg.text(out, lane.x1() + 6.5, lane.y() - 0.9, "start", lane.near(false), 2.5);
+        Svg.text(out, lane.x2() - (wire.used() ? 6.5 : -1.5), wire.used() ? lane.y() - 0.9 : lane.y() + 0.9,
                 wire.used() ? "end" : "start", lane.far(false), 2.5);
     }
 
@@ -88,7 +88,7 @@ final class HarnessDrawing {
         out.append(say(
                 "<rect x=\"%.2f\" y=\"%.2f\" width=\"%.2f\" height=\"3.4\" rx=\"0.8\" fill=\"#ffffff\" stroke=\"#1f2d36\" stroke-width=\"0.2\"/>%n",
                 x - wide / 2, y - 1.7, wide));
-        text(out, x, y + 0.9, "middle", tag, 2.6);
+        Svg.text(out, x, y + 0.9, "middle", tag, 2.6);
     }
 
     private static void line(StringBuilder out, double x1, double y1, double x2, double y2, String colour,
@@ -96,12 +96,6 @@ final class HarnessDrawing {
         out.append(say("<path d=\"M%.2f,%.2f L%.2f,%.2f\" fill=\"none\" stroke=\"%s\" stroke-width=\"%.2f\"%s/>%n", x1,
                 y1, x2,
                 y2, colour, width, dash.isEmpty() ? "" : " stroke-dasharray=\"" + dash + "\""));
-    }
-
-    private static void text(StringBuilder out, double x, double y, String anchor, String words, double size) {
-        out.append(say(
-                "<text x=\"%.2f\" y=\"%.2f\" font-family=\"Source Sans 3, sans-serif\" font-size=\"%.1f\" text-anchor=\"%s\" fill=\"#1f2d36\">%s</text>%n",
-                x, y, size, anchor, words.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;")));
     }
 
     private static String paint(Hue hue) {

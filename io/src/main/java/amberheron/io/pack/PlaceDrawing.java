@@ -15,6 +15,7 @@ final class PlaceDrawing {
     private static final double FACE = 12;
     private static final double WALL = 0.05;
     private static final double MOST_PIPE = 14;
+    private static final double WORDS = 2.8;
 
     private PlaceDrawing() {
     }
@@ -43,13 +44,14 @@ final class PlaceDrawing {
             out.append(say(
                     "<rect x=\"%.2f\" y=\"%.2f\" width=\"%.2f\" height=\"%.2f\" fill=\"#f4efe2\" stroke=\"#1f2d36\" stroke-width=\"0.25\"/>%n",
                     x, middle - high / 2, (p.to() - p.from()) * scale, high));
-            text(out, x + (p.to() - p.from()) * scale / 2, HIGH - 1 - level, "middle", p.segment().kind().words());
+            Svg.text(out, x + (p.to() - p.from()) * scale / 2, HIGH - 1 - level, "middle", p.segment().kind().words(),
+                    WORDS);
             level = level == 0 ? 3.2 : 0;
         }
         double at = (distance - from) * scale;
         out.append(say("<path d=\"M%1$.2f,4 V%2$.2f\" stroke=\"#a5381f\" stroke-width=\"0.5\"/>%n", at,
                 middle + MOST_PIPE / 2));
-        text(out, at, 3, "middle", say("%s, %.0f mm", place.id(), 1000 * distance));
+        Svg.text(out, at, 3, "middle", say("%s, %.0f mm", place.id(), 1000 * distance), WORDS);
         face(out, place);
         return out.append("</svg>\n").toString();
     }
@@ -63,8 +65,8 @@ final class PlaceDrawing {
                 y, FACE * 0.7));
         for (int hour = 0; hour < 12; hour += 3) {
             double angle = Math.PI * hour / 6;
-            text(out, x + FACE * 0.5 * Math.sin(angle), y - FACE * 0.5 * Math.cos(angle) + 1, "middle",
-                    String.valueOf(hour == 0 ? 12 : hour));
+            Svg.text(out, x + FACE * 0.5 * Math.sin(angle), y - FACE * 0.5 * Math.cos(angle) + 1, "middle",
+                    String.valueOf(hour == 0 ? 12 : hour), WORDS);
         }
         Double clock = place.clock();
         if (clock != null) {
@@ -73,17 +75,11 @@ final class PlaceDrawing {
                     x + FACE * 1.2 * Math.sin(clock),
                     y - FACE * 1.2 * Math.cos(clock)));
         }
-        text(out, x, HIGH - 1, "middle", "from behind");
+        Svg.text(out, x, HIGH - 1, "middle", "from behind", WORDS);
     }
 
     private static double wide(Piece piece) {
         Double diameter = piece.segment().diameter();
         return diameter == null ? WALL : diameter;
-    }
-
-    private static void text(StringBuilder out, double x, double y, String anchor, String words) {
-        out.append(say(
-                "<text x=\"%.2f\" y=\"%.2f\" font-family=\"Source Sans 3, sans-serif\" font-size=\"2.8\" text-anchor=\"%s\" fill=\"#1f2d36\">%s</text>%n",
-                x, y, anchor, words.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;")));
     }
 }

@@ -23,39 +23,16 @@ public final class Preview {
     private Preview() {
     }
 
-    /** Whom a sheet is for. */
-    public enum For {
-        OWNER("Owner"),
-        TUNER("Tuner"),
-        MECHANIC("Next mechanic");
-
-        private final String words;
-
-        For(String words) {
-            this.words = words;
-        }
-
-        /** The trade's words. */
-        public String words() {
-            return words;
-        }
-    }
-
     /**
      * The pages of a sheet. Takes a second or so.
      *
      * @param dotsPerInch how fine
      */
     public static List<BufferedImage> pages(JobDocument document, JobReview review, UnitChoice units, ShopCard shop,
-            For whom, float dotsPerInch) {
+            Sheets.For whom, float dotsPerInch) {
         Sheets sheets = new Sheets(review, units, shop, Manifest.code(document.bytes()));
-        Sheet sheet = switch (whom) {
-            case OWNER -> sheets.owner();
-            case TUNER -> sheets.tuner();
-            case MECHANIC -> sheets.mechanic();
-        };
         READER.setLevel(Level.SEVERE);
-        try (PDDocument pdf = Loader.loadPDF(Pages.pdf(Pages.html("sheet.html", sheet)))) {
+        try (PDDocument pdf = Loader.loadPDF(Pages.pdf(Pages.html("sheet.html", sheets.of(whom))))) {
             PDFRenderer renderer = new PDFRenderer(pdf);
             List<BufferedImage> pages = new ArrayList<>();
             for (int i = 0; i < pdf.getNumberOfPages(); i++) {

@@ -50,10 +50,6 @@ public record Sheet(String title, String job, String vehicle, String fuel, Strin
             return new Section(title, List.of(), List.of(), List.of(), svg, List.of(notes));
         }
 
-        Section with(List<HandOverSheet.Fact> value) {
-            return new Section(title, value, head, rows, drawing, notes);
-        }
-
         boolean empty() {
             return facts.isEmpty() && rows.isEmpty() && drawing.isEmpty() && notes.isEmpty();
         }

@@ -8,7 +8,6 @@ import amberheron.core.drivelog.Agreement;
 import amberheron.core.drivelog.DriveEvent;
 import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.Regime;
-import amberheron.core.finding.Verdict;
 import amberheron.core.finding.Wording;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
@@ -33,7 +32,32 @@ import java.util.Set;
 import java.util.stream.IntStream;
 
 /** One job's three sheets, each for its reader: the owner, the tuner near or far, the next mechanic. */
-final class Sheets {
+public final class Sheets {
+    /** Whom a sheet is for. */
+    public enum For {
+        OWNER("Owner", "owner"),
+        TUNER("Tuner", "tuner"),
+        MECHANIC("Next mechanic", "mechanic");
+
+        private final String words;
+        private final String file;
+
+        For(String words, String file) {
+            this.words = words;
+            this.file = file;
+        }
+
+        /** The trade's words. */
+        public String words() {
+            return words;
+        }
+
+        /** What its files are called by. */
+        String file() {
+            return file;
+        }
+    }
+
     private static final int LAW_ROWS = 9;
     private static final int MOST_STEPS = 5;
     /** Steps that are not left undone when the sheet is written. */
@@ -100,8 +124,16 @@ final class Sheets {
         return say("λ %.2f = %.1f AFR", lambda, lambda * job.stoich());
     }
 
+    Sheet of(For whom) {
+        return switch (whom) {
+            case OWNER -> owner();
+            case TUNER -> tuner();
+            case MECHANIC -> mechanic();
+        };
+    }
+
     /** For the owner: one page. */
-    Sheet owner() {
+    private Sheet owner() {
         boolean boosted = job.intake().exhaust().turbine();
         boolean carburettor = job.intake().fuelSystem() == Intake.FuelSystem.CARBURETTOR;
         double rich = carburettor ? 0.85 : 1 - DisplaySetUp.SWING;
@@ -157,7 +189,7 @@ final class Sheets {
     }
 
     /** For the tuner. */
-    Sheet tuner() {
+    private Sheet tuner() {
         List<Section> sections = new ArrayList<>();
         List<Fact> trust = new ArrayList<>();
         pick("Trust", trust);
@@ -188,10 +220,9 @@ final class Sheets {
                         return List.of(say("%.3f V", volts), say("%.3f", lambda), say("%.2f", lambda * job.stoich()));
                     }).toList(), "From " + law.source().citation() + " (" + law.source().kind().words() + ")."));
         }
-        sections.add(Section.facts(title + "Told to the reader",
-                told.setting().stream().map(l -> new Fact(l.ask(), l.type())).toList())
-                .with(append(told.setting().stream().map(l -> new Fact(l.ask(), l.type())).toList(),
-                        new Fact("which is", told.settingNote()))));
+        List<Fact> setting = new ArrayList<>(told.setting().stream().map(l -> new Fact(l.ask(), l.type())).toList());
+        setting.add(new Fact("which is", told.settingNote()));
+        sections.add(Section.facts(title + "Told to the reader", setting));
         sections.add(Section.table(title + "Check points", List.of("applied", "true", "shown", "off by"),
                 told.points().stream().map(p -> List.of(p.volts(), p.truth(), p.shown(), p.off())).toList(),
                 told.pointsNote() + "."));
@@ -202,12 +233,6 @@ final class Sheets {
         if (found != null) {
             sections.add(drive(title, found));
         }
-    }
-
-    private static List<Fact> append(List<Fact> facts, Fact last) {
-        List<Fact> all = new ArrayList<>(facts);
-        all.add(last);
-        return all;
     }
 
     private Section drive(String title, DriveFound found) {
@@ -231,29 +256,23 @@ final class Sheets {
                         + (events.size() > 6 ? say("; and %d more", events.size() - 6) : "")));
         List<List<String>> rows = new ArrayList<>();
         for (Regime.Kind kind : Regime.Kind.values()) {
-            List<Regime> all = found.regimes().stream().filter(r -> r.kind() == kind).toList();
-            double seconds = all.stream().mapToDouble(Regime::seconds).sum();
-            if (all.isEmpty()) {
-                rows.add(List.of(kind.words(), found.notTold().contains(kind) ? "a channel is missing" : "not driven",
-                        "",
-                        ""));
-                continue;
-            }
-            Double low = all.getFirst().low();
-            Double high = all.getFirst().high();
-            long off = all.stream().filter(r -> r.verdict() == Verdict.WARN || r.verdict() == Verdict.FAIL).count();
-            rows.add(List.of(kind.words(), say("%.0f s", seconds),
-                    mixture(all.stream().mapToDouble(r -> r.lambda() * r.seconds()).sum() / seconds),
-                    low == null || high == null
-                            ? "says nothing"
-                            : mixture(low) + " to " + mixture(high) + (off == 0 ? "" : say(", off in %d", off))));
+            rows.add(found.driven(kind).map(d -> {
+                Double low = d.low();
+                Double high = d.high();
+                return List.of(kind.words(), say("%.0f s", d.seconds()), mixture(d.lambda()),
+                        low == null || high == null
+                                ? "says nothing"
+                                : mixture(low) + " to " + mixture(high)
+                                        + (d.off() == 0 ? "" : say(", off in %d", d.off())));
+            }).orElseGet(() -> List.of(kind.words(),
+                    found.notTold().contains(kind) ? "a channel is missing" : "not driven", "", "")));
         }
         return new Section(title + "The drive", facts, List.of("driven", "for", "showed", "should"), rows, "",
                 List.of());
     }
 
     /** For the next mechanic. */
-    Sheet mechanic() {
+    private Sheet mechanic() {
         List<Section> sections = new ArrayList<>();
         List<Fact> where = new ArrayList<>();
         pick("Place", where);

@@ -1,22 +1,23 @@
 package amberheron.io.pack;
 
-import amberheron.io.TextFiles;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.Base64;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How the shop shows itself on paper.
  *
  * @param name empty for none
- * @param mark its mark as an image in a page, {@code data:image/png;base64,…}; empty for none
+ * @param mark the file of its mark, which need not be there; null for none
  * @param paper what is printed on
  */
-public record ShopCard(String name, String mark, Paper paper) {
+public record ShopCard(String name, @Nullable Path mark, Paper paper) {
     /** Nothing said. */
-    public static final ShopCard NONE = new ShopCard("", "", Paper.A4);
+    public static final ShopCard NONE = new ShopCard("", null, Paper.A4);
     /** Where the name stands among the shop's habits. */
     public static final String NAME = "shop.name";
     /** Where the paper stands. */
@@ -57,25 +58,22 @@ public record ShopCard(String name, String mark, Paper paper) {
      * @param home the folder of the book; a PNG of at most 1 MB called {@link #MARK} there is the mark
      */
     public static ShopCard read(Map<String, String> habits, Path home) {
-        return new ShopCard(habits.getOrDefault(NAME, ""), mark(home.resolve(MARK)),
+        return new ShopCard(habits.getOrDefault(NAME, ""), home.resolve(MARK),
                 "letter".equals(habits.get(PAPER)) ? Paper.LETTER : Paper.A4);
     }
 
-    private static String mark(Path file) {
+    /** Its mark as an image in a page, {@code data:image/png;base64,…}; empty where there is none that can be used. */
+    public String image() {
         try {
-            if (!Files.isRegularFile(file) || Files.size(file) > MOST_BYTES) {
+            if (mark == null || !Files.isRegularFile(mark) || Files.size(mark) > MOST_BYTES) {
                 return "";
             }
-            byte[] bytes = Files.readAllBytes(file);
-            for (int i = 0; i < PNG.length; i++) {
-                if (bytes.length <= i || bytes[i] != PNG[i]) {
-                    return "";
-                }
-            }
-            return "data:image/png;base64," + Base64.getEncoder().encodeToString(bytes);
+            byte[] bytes = Files.readAllBytes(mark);
+            return Arrays.mismatch(bytes, PNG) == PNG.length
+                    ? "data:image/png;base64," + Base64.getEncoder().encodeToString(bytes)
+                    : "";
         } catch (IOException e) {
             // A sheet without its mark is still a sheet.
-            TextFiles.reason(e);
             return "";
         }
     }

@@ -63,9 +63,10 @@ public final class Visits {
      * @param code of the job as it stands
      */
     public static Path next(Path folder, LocalDate day, String code) {
+        List<Visit> made = in(folder);
         for (int i = 1;; i++) {
             Path wanted = folder.resolve(i == 1 ? day.toString() : day + "-" + i);
-            boolean same = in(folder).stream()
+            boolean same = made.stream()
                     .anyMatch(v -> v.folder().equals(wanted) && v.manifest().code().equals(code));
             if (same || !Files.exists(wanted)) {
                 return wanted;

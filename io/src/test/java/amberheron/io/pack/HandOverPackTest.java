@@ -161,7 +161,7 @@ class HandOverPackTest {
 
     @Test
     void lettersAndTheShopsNameArePrinted() throws IOException {
-        List<Path> files = write(full(), folder, new ShopCard("Salt & <i>Marsh</i>", "", ShopCard.Paper.LETTER));
+        List<Path> files = write(full(), folder, new ShopCard("Salt & <i>Marsh</i>", null, ShopCard.Paper.LETTER));
         try (PDDocument document = Loader.loadPDF(named(files, "-owner.pdf").toFile())) {
             assertThat(document.getPage(0).getMediaBox().getHeight()).isCloseTo(792, within(1f));
             assertThat(new PDFTextStripper().getText(document)).contains("Salt & <i>Marsh</i>");

@@ -1,0 +1,52 @@
+package amberheron.app.session;
+
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What is worked out beside the screen once for each state that is looked at: asked for again while it works, or for a state
+ * it has worked for, it does nothing. What failed is not tried again until the state changes or {@link #forget} is called.
+ */
+public final class Latest<S> {
+    private final Session session;
+    private final String what;
+    private @Nullable S worked;
+    private boolean working;
+
+    /**
+     * Nothing worked out yet.
+     *
+     * @param what it is, for the person who waits
+     */
+    public Latest(Session session, String what) {
+        this.session = session;
+        this.what = what;
+    }
+
+    /**
+     * Works a state out, unless that was done.
+     *
+     * @param then takes what came of it, on the screen's thread; asks again for what has changed meanwhile
+     */
+    public <T> void of(S state, Supplier<T> work, Consumer<T> then) {
+        if (working || state.equals(worked)) {
+            return;
+        }
+        working = true;
+        session.quietly(what, work, result -> {
+            ended(state);
+            then.accept(result);
+        }, () -> ended(state));
+    }
+
+    private void ended(S state) {
+        working = false;
+        worked = state;
+    }
+
+    /** Works it out anew when it is next asked for. */
+    public void forget() {
+        worked = null;
+    }
+}
