@@ -1,0 +1,114 @@
+package amberheron.io.book;
+
+import amberheron.core.job.JobSummary;
+import amberheron.core.job.JobSummary.Left;
+import amberheron.core.job.LinkState;
+import amberheron.core.job.Station;
+import amberheron.core.job.Waiting;
+import amberheron.io.TextFiles;
+import amberheron.io.book.JobBook.Judged;
+import amberheron.io.json.JobDocument;
+import java.nio.charset.StandardCharsets;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.Iterator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/** How a job lies in the book's columns. */
+final class JobRow {
+    /** What the list of jobs shows of one. */
+    static final String LISTED = "id, vehicle, judged, states, waits, detail, checked, booked, bay, spread, fault";
+    /** The columns that follow from a job, as they are set. */
+    static final String JUDGED = "judged = :judged, states = :states, waits = :waits, detail = :detail, "
+            + "checked = :checked, booked = :booked, bay = :bay, spread = :spread, fault = :fault";
+
+    private JobRow() {
+    }
+
+    /** The columns of the job itself. */
+    static Map<String, @Nullable Object> of(JobDocument document) {
+        Map<String, @Nullable Object> row = new LinkedHashMap<>();
+        String text = document.text();
+        row.put("id", document.job().id());
+        row.put("vehicle", document.job().intake().vehicle());
+        row.put("changed", Instant.now().toString());
+        row.put("document", text);
+        row.put("digest", digest(text));
+        return row;
+    }
+
+    /** The columns that follow from it; null for a job that is judged later. */
+    static Map<String, @Nullable Object> of(@Nullable Judged judged) {
+        JobSummary summary = judged == null ? JobSummary.unseen("", "") : judged.summary();
+        Map<String, @Nullable Object> row = new LinkedHashMap<>();
+        row.put("judged", judged == null ? null : judged.by());
+        row.put("states", summary.states().values().stream().map(LinkState::name).collect(Collectors.joining(",")));
+        row.put("waits", summary.on() == null ? null : summary.on().name());
+        row.put("detail", summary.detail());
+        row.put("checked", text(summary.checked()));
+        row.put("booked", text(summary.day()));
+        row.put("bay", summary.bay());
+        Left left = summary.left();
+        row.put("spread", left == null ? null : left.early() + "," + left.likely() + "," + left.late());
+        row.put("fault", summary.fault());
+        return row;
+    }
+
+    /** What is kept beside a document, so that a flipped bit is seen. */
+    static String digest(String text) {
+        return TextFiles.digest(text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Whatever a row says that is not understood is taken for not seen yet: the job itself is in its document. */
+    static JobSummary summary(ResultSet row) throws SQLException {
+        String id = row.getString("id");
+        String vehicle = row.getString("vehicle");
+        String fault = row.getString("fault");
+        if (fault != null && !fault.isEmpty()) {
+            return JobSummary.unreadable(id, vehicle, fault);
+        }
+        if (row.getString("judged") == null) {
+            return JobSummary.unseen(id, vehicle);
+        }
+        try {
+            Map<Station, LinkState> states = new EnumMap<>(Station.class);
+            Iterator<String> names = List.of(row.getString("states").split(",")).iterator();
+            for (Station station : Station.values()) {
+                states.put(station, LinkState.valueOf(names.next()));
+            }
+            String waits = row.getString("waits");
+            return new JobSummary(id, vehicle, states, waits == null ? null : Waiting.valueOf(waits),
+                    row.getString("detail"), date(row.getString("checked")), date(row.getString("booked")),
+                    row.getString("bay"), left(row.getString("spread")), "");
+        } catch (IllegalArgumentException | DateTimeException | NoSuchElementException | IndexOutOfBoundsException
+                | NullPointerException e) {
+            return JobSummary.unseen(id, vehicle);
+        }
+    }
+
+    private static @Nullable Left left(@Nullable String text) {
+        if (text == null) {
+            return null;
+        }
+        double[] minutes = Arrays.stream(text.split(",")).mapToDouble(Double::parseDouble).toArray();
+        return new Left(minutes[0], minutes[1], minutes[2]);
+    }
+
+    private static @Nullable String text(@Nullable LocalDate date) {
+        return date == null ? null : date.toString();
+    }
+
+    private static @Nullable LocalDate date(@Nullable String text) {
+        return text == null ? null : LocalDate.parse(text);
+    }
+}

@@ -1,0 +1,287 @@
+package amberheron.io.book;
+
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.io.TextFiles;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFileAttributeView;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import java.util.stream.Stream;
+import org.flywaydb.core.api.FlywayException;
+import org.jdbi.v3.core.Jdbi;
+import org.jspecify.annotations.Nullable;
+import org.sqlite.SQLiteConfig;
+import org.sqlite.SQLiteConnection;
+import org.sqlite.SQLiteErrorCode;
+import org.sqlite.SQLiteException;
+
+/** A book in one file on this machine. */
+final class SqliteFile implements Store {
+    private static final byte[] SQLITE_HEADER = "SQLite format 3\0"
+            .getBytes(StandardCharsets.US_ASCII);
+    /** A book up to this size is looked through while it is opened; a larger one before the first entry, bytes. */
+    private static final long QUICK = 8L << 20;
+    private static final int COPIES = 14;
+    /** How long to wait for another program that writes, ms. */
+    private static final int PATIENCE = 3000;
+
+    private final Path file;
+    private final Connection connection;
+    private final Jdbi jdbi;
+    private boolean sound;
+
+    private SqliteFile(Path file, Connection connection, boolean sound) {
+        this.file = file;
+        this.connection = connection;
+        this.jdbi = Jdbi.create(connection);
+        this.sound = sound;
+    }
+
+    /**
+     * Opens a file, making it when there is none.
+     *
+     * @throws BookProblem when the file is not a book, is damaged, locked, or written by a newer version; it is then
+     *         left as it was
+     */
+    static SqliteFile open(Path file) {
+        requireBook(file);
+        Connection connection = null;
+        try {
+            Path folder = file.toAbsolutePath().getParent();
+            if (folder != null) {
+                Files.createDirectories(folder);
+            }
+            boolean quick = !Files.exists(file) || Files.size(file) < QUICK;
+            makePrivate(file);
+            connection = connect(file);
+            if (quick) {
+                requireSound(file, connection);
+            }
+            SqliteFile store = new SqliteFile(file, connection, quick);
+            Migration.bring(store, connection, Migration.configuration().dataSource(url(file), null, null));
+            pragma(connection, "journal_mode = wal");
+            // Full: an acknowledged entry survives a power cut too, not only a killed program.
+            pragma(connection, "synchronous = full");
+            return store;
+        } catch (SQLException | IOException | FlywayException e) {
+            close(connection);
+            throw problem(file, e);
+        } catch (BookProblem e) {
+            close(connection);
+            throw e;
+        }
+    }
+
+    /** As an address, since a question mark in a plain path would end it. */
+    private static String url(Path file) {
+        return "jdbc:sqlite:" + file.toAbsolutePath().toUri();
+    }
+
+    private static Connection connect(Path file) throws SQLException {
+        Connection made = DriverManager.getConnection(url(file));
+        pragma(made, "busy_timeout = " + PATIENCE);
+        return made;
+    }
+
+    /** Jobs name customers' vehicles: nobody else on the machine reads them, where the system can see to it. */
+    private static void makePrivate(Path file) throws IOException {
+        if (!Files.exists(file) && Files.getFileStore(file.toAbsolutePath().getParent())
+                .supportsFileAttributeView(PosixFileAttributeView.class)) {
+            Files.createFile(file, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
+        }
+    }
+
+    /**
+     * What the shop prefers, read without opening its book for writing; nothing when there is no book.
+     *
+     * @throws BookProblem when the file is not a book or is damaged
+     */
+    static Map<String, String> habits(Path file) {
+        if (!Files.exists(file)) {
+            return Map.of();
+        }
+        requireBook(file);
+        Map<String, String> all = new LinkedHashMap<>();
+        SQLiteConfig config = new SQLiteConfig();
+        config.setReadOnly(true);
+        config.setBusyTimeout(PATIENCE);
+        try (Connection read = config.createConnection(url(file));
+                var statement = read.createStatement();
+                var rows = statement.executeQuery("select name, value from preference")) {
+            while (rows.next()) {
+                all.put(rows.getString(1), rows.getString(2));
+            }
+            return all;
+        } catch (SQLException e) {
+            throw problem(file, e);
+        }
+    }
+
+    private static void requireBook(Path file) {
+        if (!Files.exists(file)) {
+            return;
+        }
+        try (InputStream in = Files.newInputStream(file)) {
+            byte[] start = in.readNBytes(SQLITE_HEADER.length);
+            if (start.length > 0 && !Arrays.equals(start, SQLITE_HEADER)) {
+                throw new BookProblem(
+                        say("%s is not a job book, or its beginning is damaged; it was left as it is. ", file)
+                                + "Open another book, or put back a copy of this one.");
+            }
+        } catch (IOException e) {
+            throw new BookProblem(say("%s cannot be read: %s", file, TextFiles.reason(e)), e);
+        }
+    }
+
+    private static void requireSound(Path file, Connection connection) throws SQLException {
+        try (var statement = connection.createStatement(); var rows = statement.executeQuery("pragma quick_check(1)")) {
+            if (!rows.next() || !"ok".equals(rows.getString(1))) {
+                throw new BookProblem(say("%s is damaged (%s); it was left as it is. Put back a copy of it.", file,
+                        rows.getString(1)));
+            }
+        }
+    }
+
+    private static void pragma(Connection connection, String text) throws SQLException {
+        try (var statement = connection.createStatement()) {
+            statement.execute("pragma " + text);
+        }
+    }
+
+    @Override
+    public String name() {
+        return file.toString();
+    }
+
+    @Override
+    public Jdbi jdbi() {
+        return jdbi;
+    }
+
+    @Override
+    public Connection another() throws SQLException {
+        return connect(file);
+    }
+
+    @Override
+    public boolean has(String table, Connection in) throws SQLException {
+        try (var query = in.prepareStatement("select 1 from sqlite_master where name = ?")) {
+            query.setString(1, table);
+            try (var row = query.executeQuery()) {
+                return row.next();
+            }
+        }
+    }
+
+    @Override
+    public Optional<String> any(Connection in) throws SQLException {
+        try (var statement = in.createStatement();
+                var any = statement.executeQuery("select name from sqlite_master limit 1")) {
+            return any.next() ? Optional.of(any.getString(1)) : Optional.empty();
+        }
+    }
+
+    @Override
+    public void requireSound() {
+        if (!sound) {
+            try {
+                requireSound(file, connection);
+                sound = true;
+            } catch (SQLException e) {
+                throw problem(file, e);
+            }
+        }
+    }
+
+    @Override
+    public String copies() {
+        return folder().toString();
+    }
+
+    private Path folder() {
+        return file.resolveSibling("copies");
+    }
+
+    /** One for a day; the oldest of more than two weeks of them goes. */
+    @Override
+    public void copy(LocalDate day) {
+        requireSound();
+        Path copy = folder().resolve("book-" + day + ".db");
+        if (Files.exists(copy)) {
+            return;
+        }
+        Path half = copy.resolveSibling(copy.getFileName() + ".part");
+        try {
+            Files.createDirectories(folder());
+            Files.deleteIfExists(half);
+            makePrivate(half);
+            connection.unwrap(SQLiteConnection.class).getDatabase().backup("main", half.toString(), null);
+            Files.move(half, copy);
+            try (Stream<Path> all = Files.list(folder())) {
+                for (Path old : all.filter(f -> f.getFileName().toString().matches("book-[-\\d]+\\.db"))
+                        .sorted(Comparator.reverseOrder()).skip(COPIES).toList()) {
+                    Files.delete(old);
+                }
+            }
+        } catch (IOException | SQLException e) {
+            throw new BookProblem(say("No copy of the book could be put into %s: %s. The book itself is as it was.",
+                    folder(), e.getMessage()), e);
+        }
+    }
+
+    @Override
+    public void close() {
+        close(connection);
+    }
+
+    private static void close(@Nullable Connection connection) {
+        try {
+            if (connection != null) {
+                connection.close();
+            }
+        } catch (SQLException e) {
+            Logger.getLogger(JobBook.class.getName()).log(Level.WARNING, "the book did not close cleanly", e);
+        }
+    }
+
+    @Override
+    public BookProblem problem(Exception why) {
+        return problem(file, why);
+    }
+
+    private static BookProblem problem(Path file, Exception e) {
+        SQLiteErrorCode code = SQLiteErrorCode.UNKNOWN_ERROR;
+        for (Throwable t = e; t != null; t = t.getCause()) {
+            if (t instanceof SQLiteException s) {
+                code = s.getResultCode();
+            }
+        }
+        String why = switch (code) {
+            case SQLITE_BUSY, SQLITE_LOCKED, SQLITE_BUSY_SNAPSHOT, SQLITE_BUSY_RECOVERY ->
+                "is in use by another program that does not let go; close that program and try again.";
+            case SQLITE_FULL ->
+                "cannot grow: the disk is full. Make room; the entry is kept on screen until it is saved.";
+            case SQLITE_CORRUPT, SQLITE_NOTADB -> "is damaged; it was left as it is. Put back a copy of it.";
+            case SQLITE_READONLY, SQLITE_PERM, SQLITE_READONLY_DIRECTORY, SQLITE_READONLY_DBMOVED ->
+                "cannot be written; allow writing to the file and its folder.";
+            case SQLITE_CANTOPEN -> "cannot be opened; check that its folder exists and can be written.";
+            default -> "cannot be used: " + e.getMessage();
+        };
+        return new BookProblem(file + " " + why, e);
+    }
+}
