@@ -103,7 +103,7 @@ public final class DemoBook {
         book.add(JobDocument.of(harbourVan(catalogue, home, today)));
         book.add(JobDocument.of(utility(catalogue, today)));
         book.add(JobDocument.of(sidecar(catalogue, today)));
-        book.sensors().note(List.of(new SensorLife("V-07", life(today))));
+        book.note(List.of(new SensorLife("V-07", life(today))));
         book.prefer("job", "SB-016");
         book.prefer(ShopHabits.DEMO, "yes");
         book.prefer(DAY, today.toString());

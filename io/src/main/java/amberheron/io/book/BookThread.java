@@ -16,20 +16,20 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.Supplier;
 
-/** A book on this machine, worked by one thread of its own. */
+/** An open book, worked by one thread of its own. */
 public final class BookThread implements Book {
-    private final JobBook book;
+    private final OpenBook book;
     private final Executor thread;
     private final Runnable end;
 
-    private BookThread(JobBook book, Executor thread, Runnable end) {
+    private BookThread(OpenBook book, Executor thread, Runnable end) {
         this.book = book;
         this.thread = thread;
         this.end = end;
     }
 
     /** A book with a thread for it. */
-    public static BookThread of(JobBook book) {
+    public static BookThread of(OpenBook book) {
         ExecutorService one = Executors.newSingleThreadExecutor(r -> {
             Thread made = new Thread(r, "book");
             made.setDaemon(true);
@@ -39,7 +39,7 @@ public final class BookThread implements Book {
     }
 
     /** A book that does everything at once, for callers that wait anyway. */
-    public static BookThread direct(JobBook book) {
+    public static BookThread direct(OpenBook book) {
         return new BookThread(book, Runnable::run, () -> {
         });
     }
@@ -89,22 +89,22 @@ public final class BookThread implements Book {
 
     @Override
     public CompletableFuture<SensorLife> sensor(String number) {
-        return ask(() -> book.sensors().life(number));
+        return ask(() -> book.life(number));
     }
 
     @Override
     public CompletableFuture<List<SensorLife>> sensors() {
-        return ask(() -> book.sensors().numbers().stream().map(book.sensors()::life).toList());
+        return ask(book::lives);
     }
 
     @Override
     public CompletableFuture<Void> note(List<SensorLife> lives) {
-        return tell(() -> book.sensors().note(lives));
+        return tell(() -> book.note(lives));
     }
 
     @Override
     public CompletableFuture<Void> forget(String number, SensorNote note) {
-        return tell(() -> book.sensors().forget(number, note));
+        return tell(() -> book.forget(number, note));
     }
 
     @Override

@@ -2,28 +2,37 @@ package amberheron.io.book;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.freeair.SensorLife;
+import amberheron.core.freeair.SensorNote;
 import amberheron.core.job.JobSummary;
 import amberheron.io.JobNumber;
 import amberheron.io.json.JobDocument;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Function;
+import org.flywaydb.core.api.FlywayException;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.JdbiException;
+import org.jdbi.v3.core.statement.PreparedBatch;
 import org.jspecify.annotations.Nullable;
 
 /**
  * The job book: one database file with every job in it. A call that returns has put its change on the disk, so that
  * killing the program at any moment loses nothing that was acknowledged. Safe for several threads; they take turns.
  */
-public final class JobBook implements AutoCloseable {
+public final class JobBook implements OpenBook {
     private final Store store;
+    private final SensorNotes sensors = new SensorNotes(this);
+    private @Nullable Watch watch;
 
     private JobBook(Store store) {
         this.store = store;
@@ -51,16 +60,17 @@ public final class JobBook implements AutoCloseable {
         return new JobBook(SqliteFile.open(file));
     }
 
-    /**
-     * What the shop prefers, read without opening its book for writing; nothing when there is no book.
-     *
-     * @throws BookProblem when the file is not a book or is damaged
-     */
-    public static Map<String, String> habits(Path file) {
-        return SqliteFile.habits(file);
+    /** The book of a database that is reached when it is first asked. */
+    static JobBook on(Store store) {
+        return new JobBook(store);
     }
 
-    /** The jobs, by number, as they were last judged. */
+    @Override
+    public String name() {
+        return store.name();
+    }
+
+    @Override
     public List<JobSummary> jobs() {
         // Sorted here, since each database has an order of its own.
         return with(h -> h.createQuery("select " + JobRow.LISTED + " from job")
@@ -68,12 +78,7 @@ public final class JobBook implements AutoCloseable {
                 .sorted(Comparator.comparing(JobSummary::id)).toList();
     }
 
-    /**
-     * A job; empty when the book has none of this number.
-     *
-     * @throws BookProblem when its document is not the one that was kept
-     * @throws amberheron.io.UnusableInput when its document cannot be read
-     */
+    @Override
     public Optional<Kept> load(String id) {
         return with(h -> h.createQuery("select document, revision, digest from job where id = :id").bind("id", id)
                 .map((row, context) -> {
@@ -93,29 +98,38 @@ public final class JobBook implements AutoCloseable {
         return add(document, null);
     }
 
-    /**
-     * Adds a job.
-     *
-     * @throws BookProblem when the book has one of this number already, or one whose files would be the same
-     */
+    @Override
     public Kept add(JobDocument document, @Nullable Judged judged) {
         String id = document.job().id();
-        with(h -> h.createQuery("select id from job").mapTo(String.class).list()).forEach(other -> {
-            if (other.equals(id)) {
-                throw new BookProblem(say("The book has a job %s already; choose another number.", id));
-            }
-            if (JobNumber.collide(other, id)) {
-                throw new BookProblem(
-                        say("The files of job %s would overwrite those of %s, which the book has already; ", id, other)
-                                + "choose another number.");
-            }
-        });
         requireSound();
-        with(h -> h.createUpdate("insert into job (id, vehicle, revision, changed, document, digest, judged, states, "
-                + "waits, detail, checked, booked, bay, spread, fault) values (:id, :vehicle, 1, :changed, :document, :digest, "
-                + ":judged, :states, :waits, :detail, :checked, :booked, :bay, :spread, :fault)")
-                .bindMap(JobRow.of(document)).bindMap(JobRow.of(judged)).execute());
+        boolean added = with(h -> h.inTransaction(t -> {
+            t.createQuery("select id from job").mapTo(String.class).list().stream()
+                    .filter(other -> !other.equals(id) && JobNumber.collide(other, id)).forEach(other -> {
+                        throw new BookProblem(
+                                say("The files of job %s would overwrite those of %s, which the book has already; ", id,
+                                        other) + "choose another number.");
+                    });
+            int made = t.createUpdate("insert into job (id, vehicle, revision, changed, document, digest, judged, "
+                    + "states, waits, detail, checked, booked, bay, spread, fault) values (:id, :vehicle, 1, :changed, "
+                    + ":document, :digest, :judged, :states, :waits, :detail, :checked, :booked, :bay, :spread, :fault) "
+                    + "on conflict (id) do nothing").bindMap(JobRow.of(document)).bindMap(JobRow.of(judged)).execute();
+            if (made == 0) {
+                return has(t, document, 1);
+            }
+            store.announce(t, id);
+            return true;
+        }));
+        if (!added) {
+            throw new BookProblem(say("The book has a job %s already; choose another number.", id));
+        }
         return new Kept(document, 1);
+    }
+
+    /** Whether it is in already: an answer may get lost on the line after the entry was taken. */
+    private static boolean has(Handle in, JobDocument document, long revision) {
+        return in.createQuery("select 1 from job where id = :id and revision = :revision and digest = :digest")
+                .bind("id", document.job().id()).bind("revision", revision)
+                .bind("digest", JobRow.digest(document.text())).mapTo(Integer.class).findOne().isPresent();
     }
 
     /** Keeps a change of a job that is judged later. */
@@ -123,60 +137,56 @@ public final class JobBook implements AutoCloseable {
         return save(document, null, basedOn);
     }
 
-    /**
-     * Keeps a change.
-     *
-     * @param basedOn the revision that was changed
-     * @return the new revision
-     * @throws BookConflict when another program changed the job in between; its change stays
-     */
+    @Override
     public long save(JobDocument document, @Nullable Judged judged, long basedOn) {
         requireSound();
-        int changed = with(h -> h
-                .createUpdate("update job set vehicle = :vehicle, revision = revision + 1, changed = :changed, "
-                        + "document = :document, digest = :digest, " + JobRow.JUDGED
-                        + " where id = :id and revision = :basedOn")
-                .bindMap(JobRow.of(document)).bindMap(JobRow.of(judged)).bind("basedOn", basedOn).execute());
-        if (changed == 0) {
+        boolean saved = with(h -> h.inTransaction(t -> {
+            int changed = t.createUpdate("update job set vehicle = :vehicle, revision = revision + 1, "
+                    + "changed = :changed, document = :document, digest = :digest, " + JobRow.JUDGED
+                    + " where id = :id and revision = :basedOn")
+                    .bindMap(JobRow.of(document)).bindMap(JobRow.of(judged)).bind("basedOn", basedOn).execute();
+            if (changed == 0) {
+                return has(t, document, basedOn + 1);
+            }
+            store.announce(t, document.job().id());
+            return true;
+        }));
+        if (!saved) {
             throw new BookConflict(say("Job %s was changed elsewhere since it was opened.", document.job().id()));
         }
         return basedOn + 1;
     }
 
-    /** Numbers of the jobs that were judged by other habits than these, or never. */
+    @Override
     public List<String> unjudged(String by) {
-        return with(h -> h.createQuery("select id from job where judged is null or judged <> :by order by id")
+        return with(h -> h.createQuery("select id from job where judged is null or judged <> :by")
                 .bind("by", by).mapTo(String.class).list());
     }
 
-    /** Keeps what the list shows of a job, unless the job has been changed since that revision. */
+    @Override
     public void judge(Judged judged, long revision) {
         requireSound();
         with(h -> h.createUpdate("update job set " + JobRow.JUDGED + " where id = :id and revision = :revision")
                 .bindMap(JobRow.of(judged)).bind("id", judged.summary().id()).bind("revision", revision).execute());
     }
 
-    /** Keeps that a job cannot be read, and why. */
+    @Override
     public void judgeUnreadable(String id, String why, String by) {
         requireSound();
         with(h -> h.createUpdate("update job set judged = :by, fault = :fault where id = :id").bind("by", by)
                 .bind("fault", why).bind("id", id).execute());
     }
 
-    void requireSound() {
+    synchronized void requireSound() {
         store.requireSound();
     }
 
-    /**
-     * Puts a copy of the whole book beside it, one for a day; the oldest of more than two weeks of them goes.
-     *
-     * @throws BookProblem when it cannot be written; the book itself is as it was
-     */
+    @Override
     public synchronized void copy(LocalDate day) {
         store.copy(day);
     }
 
-    /** What the shop prefers, by name. */
+    @Override
     public Map<String, String> preferences() {
         return with(h -> {
             Map<String, String> all = new LinkedHashMap<>();
@@ -187,7 +197,7 @@ public final class JobBook implements AutoCloseable {
         });
     }
 
-    /** Keeps a preference. */
+    @Override
     public void prefer(String name, String value) {
         requireSound();
         with(h -> h
@@ -196,22 +206,98 @@ public final class JobBook implements AutoCloseable {
                 .bind("name", name).bind("value", value).execute());
     }
 
-    /** What it knows of sensors. */
-    public SensorNotes sensors() {
-        return new SensorNotes(this);
+    @Override
+    public SensorLife life(String number) {
+        return sensors.life(number);
     }
 
-    /** Runs with the one connection; package-private so that a test can shrink the disk. */
+    @Override
+    public List<SensorLife> lives() {
+        return sensors.lives();
+    }
+
+    @Override
+    public void note(List<SensorLife> lives) {
+        requireSound();
+        sensors.note(lives);
+    }
+
+    @Override
+    public void forget(String number, SensorNote note) {
+        requireSound();
+        sensors.forget(number, note);
+    }
+
+    /** Of a copy: what it knows of sensors, and has still to say to the book that it follows. */
+    SensorNotes sensors() {
+        return sensors;
+    }
+
+    @Override
+    public synchronized void watch(Consumer<Heard> listener) {
+        watch = new Watch(store, listener);
+        watch.start();
+    }
+
+    /** The revision of every job. */
+    static Map<String, Long> revisions(Handle in) {
+        Map<String, Long> all = new HashMap<>();
+        in.createQuery("select id, revision from job")
+                .map((row, context) -> Map.entry(row.getString(1), row.getLong(2)))
+                .forEach(e -> all.put(e.getKey(), e.getValue()));
+        return all;
+    }
+
+    /** Jobs as they lie in the book, to be put into another. */
+    List<Map<String, @Nullable Object>> rows(Collection<String> ids) {
+        return ids.isEmpty()
+                ? List.of()
+                : with(h -> h.createQuery("select " + JobRow.ALL + " from job where id in (<ids>)")
+                        .bindList("ids", ids).map((row, context) -> JobRow.raw(row)).list());
+    }
+
+    /** Puts jobs of another book in; one that is here already is replaced, unless it is newer. */
+    void put(List<Map<String, @Nullable Object>> rows) {
+        if (!rows.isEmpty()) {
+            requireSound();
+            with(h -> h.inTransaction(t -> {
+                PreparedBatch all = t.prepareBatch(JobRow.PUT);
+                rows.forEach(r -> all.bindMap(r).add());
+                return all.execute();
+            }));
+        }
+    }
+
+    /** Takes jobs out. */
+    void remove(Collection<String> ids) {
+        if (!ids.isEmpty()) {
+            requireSound();
+            with(h -> h.createUpdate("delete from job where id in (<ids>)").bindList("ids", ids).execute());
+        }
+    }
+
+    /** Runs with the one connection, once more where the line was down; so nothing may do harm when it is done twice. */
     synchronized <T> T with(Function<Handle, T> work) {
         try {
             return store.jdbi().withHandle(work::apply);
-        } catch (JdbiException | SQLException e) {
+        } catch (JdbiException | SQLException | FlywayException e) {
+            if (!store.lost(e)) {
+                throw store.problem(e);
+            }
+        }
+        try {
+            return store.jdbi().withHandle(work::apply);
+        } catch (JdbiException | SQLException | FlywayException e) {
+            store.lost(e);
             throw store.problem(e);
         }
     }
 
     @Override
     public synchronized void close() {
+        if (watch != null) {
+            watch.close();
+        }
         store.close();
     }
 }

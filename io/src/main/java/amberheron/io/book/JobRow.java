@@ -32,6 +32,15 @@ final class JobRow {
     static final String JUDGED = "judged = :judged, states = :states, waits = :waits, detail = :detail, "
             + "checked = :checked, booked = :booked, bay = :bay, spread = :spread, fault = :fault";
 
+    /** Everything that is kept of one. */
+    static final String ALL = LISTED + ", revision, changed, document, digest";
+    /** Puts a row of another book in the place of an older one. */
+    static final String PUT = "insert into job (" + ALL + ") values (:"
+            + ALL.replace(", ", ", :") + ") on conflict (id) do update set "
+            + Arrays.stream(ALL.split(", ", -1)).skip(1).map(c -> c + " = excluded." + c)
+                    .collect(Collectors.joining(", "))
+            + " where excluded.revision >= job.revision";
+
     private JobRow() {
     }
 
@@ -62,6 +71,15 @@ final class JobRow {
         row.put("spread", left == null ? null : left.early() + "," + left.likely() + "," + left.late());
         row.put("fault", summary.fault());
         return row;
+    }
+
+    /** A row as it lies there. */
+    static Map<String, @Nullable Object> raw(ResultSet row) throws SQLException {
+        Map<String, @Nullable Object> all = new LinkedHashMap<>();
+        for (String column : ALL.split(", ", -1)) {
+            all.put(column, "revision".equals(column) ? (Object) row.getLong(column) : row.getString(column));
+        }
+        return all;
     }
 
     /** What is kept beside a document, so that a flipped bit is seen. */

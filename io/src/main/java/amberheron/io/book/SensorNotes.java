@@ -1,15 +1,22 @@
 package amberheron.io.book;
 
-import org.jdbi.v3.core.statement.PreparedBatch;
 import amberheron.core.freeair.SensorLife;
 import amberheron.core.freeair.SensorNote;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.TreeMap;
+import org.jdbi.v3.core.Handle;
+import org.jdbi.v3.core.statement.PreparedBatch;
+import org.jdbi.v3.core.statement.SqlStatement;
 
 /** What the book knows of the lives of sensors. */
-public final class SensorNotes {
+final class SensorNotes {
     private final JobBook book;
 
     SensorNotes(JobBook book) {
@@ -23,48 +30,97 @@ public final class SensorNotes {
         }
     }
 
-    /** Every number that something was noted of. */
-    public List<String> numbers() {
-        return book.with(h -> h.createQuery("select distinct number from sensor_note order by number")
-                .mapTo(String.class).list());
+    /** Every life that something was noted of. */
+    List<SensorLife> lives() {
+        return all("sensor_note");
+    }
+
+    private List<SensorLife> all(String table) {
+        Map<String, List<SensorNote>> found = new TreeMap<>();
+        book.with(h -> h
+                .createQuery("select number, noted, kind, job, value from " + table + " order by noted, kind, job")
+                .map((r, c) -> Map.entry(text(r, "number"), row(r))).list())
+                .forEach(e -> e.getValue().note()
+                        .ifPresent(n -> found.computeIfAbsent(e.getKey(), k -> new ArrayList<>()).add(n)));
+        return found.entrySet().stream().map(e -> new SensorLife(e.getKey(), e.getValue())).toList();
+    }
+
+    private static Row row(ResultSet r) throws SQLException {
+        return new Row(text(r, "noted"), text(r, "kind"), text(r, "job"), r.getDouble("value"));
+    }
+
+    private static String text(ResultSet r, String column) throws SQLException {
+        return Objects.requireNonNullElse(r.getString(column), "");
     }
 
     /** The life of a sensor; without notes for one that is not known. */
-    public SensorLife life(String number) {
+    SensorLife life(String number) {
         List<Row> rows = book.with(h -> h
-                .createQuery("select noted, kind, job, value from sensor_note where number = :number order by noted")
+                .createQuery(
+                        "select noted, kind, job, value from sensor_note where number = :number order by noted, kind, job")
                 .bind("number", number)
-                .map((r, c) -> new Row(Objects.requireNonNullElse(r.getString("noted"), ""),
-                        Objects.requireNonNullElse(r.getString("kind"), ""),
-                        Objects.requireNonNullElse(r.getString("job"), ""), r.getDouble("value")))
-                .list());
+                .map((r, c) -> row(r)).list());
         return new SensorLife(number, rows.stream().flatMap(r -> r.note().stream()).toList());
     }
 
     /** Notes something of sensors, all of it or nothing; what was noted of the same day, kind and job is replaced. */
-    public void note(List<SensorLife> lives) {
-        book.requireSound();
-        book.with(h -> h.inTransaction(t -> {
-            PreparedBatch rows = t.prepareBatch("insert into sensor_note (number, noted, kind, job, value) "
-                    + "values (:number, :noted, :kind, :job, :value) "
-                    + "on conflict (number, noted, kind, job) do update set value = excluded.value");
-            lives.forEach(l -> l.notes()
-                    .forEach(n -> rows.bind("number", l.number()).bind("noted", n.date().toString())
-                            .bind("kind", n.kind().key()).bind("job", n.job()).bind("value", n.value()).add()));
-            return rows.execute();
-        }));
+    void note(List<SensorLife> lives) {
+        book.with(h -> h.inTransaction(t -> insert(t, "sensor_note", lives)));
     }
 
-    /** Notes one thing. */
-    public void note(String number, SensorNote note) {
-        note(List.of(new SensorLife(number, List.of(note))));
+    private static int[] insert(Handle in, String table, List<SensorLife> lives) {
+        PreparedBatch rows = in.prepareBatch("insert into " + table + " (number, noted, kind, job, value) "
+                + "values (:number, :noted, :kind, :job, :value) "
+                + "on conflict (number, noted, kind, job) do update set value = excluded.value");
+        lives.forEach(l -> l.notes().forEach(n -> row(rows, l.number(), n).bind("value", n.value()).add()));
+        return rows.size() == 0 ? new int[0] : rows.execute();
+    }
+
+    private static <T extends SqlStatement<T>> T row(T to, String number, SensorNote note) {
+        return to.bind("number", number).bind("noted", note.date().toString()).bind("kind", note.kind().key())
+                .bind("job", note.job());
     }
 
     /** Takes a note back. */
-    public void forget(String number, SensorNote note) {
-        book.requireSound();
-        book.with(h -> h.createUpdate("delete from sensor_note where number = :number and noted = :noted "
-                + "and kind = :kind and job = :job").bind("number", number).bind("noted", note.date().toString())
-                .bind("kind", note.kind().key()).bind("job", note.job()).execute());
+    void forget(String number, SensorNote note) {
+        book.with(h -> row(h.createUpdate(delete("sensor_note")), number, note).execute());
+    }
+
+    private static String delete(String table) {
+        return "delete from " + table + " where number = :number and noted = :noted and kind = :kind and job = :job";
+    }
+
+    /** Of a copy: notes what the book that it follows has still to be told. */
+    void noteForLater(List<SensorLife> lives) {
+        book.with(h -> h.inTransaction(t -> {
+            insert(t, "sensor_note_left", lives);
+            return insert(t, "sensor_note", lives);
+        }));
+    }
+
+    /** Of a copy: what the book that it follows has still to be told. */
+    List<SensorLife> left() {
+        return all("sensor_note_left");
+    }
+
+    /** Of a copy: these were told. */
+    void told(List<SensorLife> lives) {
+        book.with(h -> h.inTransaction(t -> {
+            lives.forEach(l -> l.notes().forEach(
+                    n -> row(t.createUpdate(delete("sensor_note_left") + " and value = :value"), l.number(), n)
+                            .bind("value", n.value()).execute()));
+            return true;
+        }));
+    }
+
+    /** Of a copy: these are all that the book that it follows knows. */
+    void follow(List<SensorLife> lives) {
+        book.with(h -> h.inTransaction(t -> {
+            t.execute("delete from sensor_note");
+            insert(t, "sensor_note", lives);
+            // What was noted meanwhile is still to be told.
+            return t.execute("insert into sensor_note select number, noted, kind, job, value from sensor_note_left "
+                    + "where true on conflict (number, noted, kind, job) do update set value = excluded.value");
+        }));
     }
 }

@@ -7,10 +7,12 @@ import amberheron.core.placement.PlaceSchools.CatalystSchool;
 import amberheron.core.placement.TiltSchool;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.io.TextFiles;
+import amberheron.io.pack.ShopCard;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** The shop's habits as they are kept in its book; anything there that is not understood is ours. */
@@ -23,6 +25,11 @@ public final class ShopHabits {
     private static final String MONTHS = "recalibrate.months";
 
     private ShopHabits() {
+    }
+
+    /** Whether all bays of the shop share what is kept under this name; else it is this bay's own. */
+    static boolean isOfShop(String name) {
+        return name.startsWith("school.") || Set.of(MONTHS, DEMO, ShopCard.NAME, ShopCard.PAPER).contains(name);
     }
 
     /** The habits kept under these names. */

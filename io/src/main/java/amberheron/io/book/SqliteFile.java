@@ -8,11 +8,10 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.attribute.PosixFileAttributeView;
-import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -23,6 +22,7 @@ import java.util.logging.Level;
 import java.util.logging.Logger;
 import java.util.stream.Stream;
 import org.flywaydb.core.api.FlywayException;
+import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
 import org.jspecify.annotations.Nullable;
 import org.sqlite.SQLiteConfig;
@@ -67,7 +67,8 @@ final class SqliteFile implements Store {
                 Files.createDirectories(folder);
             }
             boolean quick = !Files.exists(file) || Files.size(file) < QUICK;
-            makePrivate(file);
+            // Jobs name customers' vehicles.
+            PrivateFile.create(file);
             connection = connect(file);
             if (quick) {
                 requireSound(file, connection);
@@ -96,14 +97,6 @@ final class SqliteFile implements Store {
         Connection made = DriverManager.getConnection(url(file));
         pragma(made, "busy_timeout = " + PATIENCE);
         return made;
-    }
-
-    /** Jobs name customers' vehicles: nobody else on the machine reads them, where the system can see to it. */
-    private static void makePrivate(Path file) throws IOException {
-        if (!Files.exists(file) && Files.getFileStore(file.toAbsolutePath().getParent())
-                .supportsFileAttributeView(PosixFileAttributeView.class)) {
-            Files.createFile(file, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
-        }
     }
 
     /**
@@ -174,8 +167,54 @@ final class SqliteFile implements Store {
     }
 
     @Override
-    public Connection another() throws SQLException {
-        return connect(file);
+    public Ear listen() throws SQLException {
+        return new FileEar(connect(file));
+    }
+
+    /** Hears by asking, since a file does not speak: twice a second is well within what a person notices. */
+    private static final class FileEar implements Ear {
+        private static final Duration EVERY = Duration.ofMillis(500);
+        private final Connection connection;
+        private final Jdbi jdbi;
+        private int version;
+
+        private FileEar(Connection connection) {
+            this.connection = connection;
+            this.jdbi = Jdbi.create(connection);
+            this.version = version();
+        }
+
+        private int version() {
+            return jdbi.withHandle(h -> h.createQuery("pragma data_version").mapTo(Integer.class).one());
+        }
+
+        @Override
+        public Jdbi jdbi() {
+            return jdbi;
+        }
+
+        @Override
+        public boolean await() throws InterruptedException {
+            Thread.sleep(EVERY);
+            int before = version;
+            version = version();
+            return version != before;
+        }
+
+        @Override
+        public void close() {
+            SqliteFile.close(connection);
+        }
+    }
+
+    @Override
+    public void announce(Handle in, String what) {
+        // Who listens asks.
+    }
+
+    @Override
+    public boolean lost(Exception why) {
+        return false;
     }
 
     @Override
@@ -229,7 +268,7 @@ final class SqliteFile implements Store {
         try {
             Files.createDirectories(folder());
             Files.deleteIfExists(half);
-            makePrivate(half);
+            PrivateFile.create(half);
             connection.unwrap(SQLiteConnection.class).getDatabase().backup("main", half.toString(), null);
             Files.move(half, copy);
             try (Stream<Path> all = Files.list(folder())) {

@@ -4,18 +4,25 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.Optional;
+import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
 
 /** The database behind a book: how it is reached, and what only that database can say or do. */
-sealed interface Store extends AutoCloseable permits SqliteFile {
+sealed interface Store extends AutoCloseable permits SqliteFile, PostgresServer {
     /** How messages call it. */
     String name();
 
     /** Works with its one connection, made anew where it was lost. */
     Jdbi jdbi() throws SQLException;
 
-    /** Another connection, for who waits on this database while others work with it. */
-    Connection another() throws SQLException;
+    /** Another connection, for who waits until others have changed something. */
+    Ear listen() throws SQLException;
+
+    /** Tells who listens that something was changed; heard once the transaction is through. */
+    void announce(Handle in, String what);
+
+    /** Whether the connection went away under work that may well succeed on a new one. */
+    boolean lost(Exception why);
 
     /** Whether there is a table of this name. */
     boolean has(String table, Connection in) throws SQLException;
@@ -41,4 +48,16 @@ sealed interface Store extends AutoCloseable permits SqliteFile {
 
     @Override
     void close();
+
+    /** A connection that waits. */
+    interface Ear extends AutoCloseable {
+        /** Asks on it. */
+        Jdbi jdbi();
+
+        /** Waits a moment for a change; whether there was one. Fails when the database is out of reach. */
+        boolean await() throws SQLException, InterruptedException;
+
+        @Override
+        void close();
+    }
 }

@@ -23,6 +23,13 @@ public record Difference(String field, String ours, String theirs) {
         return List.copyOf(all);
     }
 
+    /** The same of a part of them. */
+    static List<Difference> between(String path, @Nullable JsonNode ours, @Nullable JsonNode theirs) {
+        List<Difference> all = new ArrayList<>();
+        compare(path, ours, theirs, all);
+        return all;
+    }
+
     private static void compare(String path, @Nullable JsonNode a, @Nullable JsonNode b, List<Difference> into) {
         if (a != null && b != null && a.isObject() && b.isObject()) {
             Set<String> names = new LinkedHashSet<>(a.propertyNames());

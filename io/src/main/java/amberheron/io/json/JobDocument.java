@@ -49,7 +49,7 @@ public final class JobDocument {
         return made(name, tree);
     }
 
-    private static JobDocument made(String name, ObjectNode tree) {
+    static JobDocument made(String name, ObjectNode tree) {
         try {
             return new JobDocument(JobJson.read(name, tree), tree, tree);
         } catch (IllegalArgumentException e) {

@@ -44,14 +44,14 @@ class SensorCsvTest {
     void theBookKeepsTheLifeOfEachSensor(@TempDir Path home) {
         try (JobBook book = JobBook.open(home.resolve("book.db"));
                 JobBook other = JobBook.open(home.resolve("book.db"))) {
-            LIFE.notes().forEach(n -> book.sensors().note("V-07", n));
-            other.sensors().note("V-07", new SensorNote(DAY, Kind.GAIN, 0.98, "SB-014"));
-            other.sensors().note("V-08", new SensorNote(DAY, Kind.SHOCK, 1, ""));
-            assertThat(book.sensors().life("V-07").notes()).extracting(SensorNote::value).containsExactly(0.98, 310.5);
-            book.sensors().forget("V-07", new SensorNote(DAY, Kind.GAIN, 0.98, "SB-014"));
-            assertThat(other.sensors().life("V-07").notes()).hasSize(1);
-            assertThat(other.sensors().numbers()).containsExactly("V-07", "V-08");
-            assertThat(other.sensors().life("nobody").notes()).isEmpty();
+            book.note(List.of(new SensorLife("V-07", LIFE.notes())));
+            other.note(List.of(new SensorLife("V-07", List.of(new SensorNote(DAY, Kind.GAIN, 0.98, "SB-014"))),
+                    new SensorLife("V-08", List.of(new SensorNote(DAY, Kind.SHOCK, 1, "")))));
+            assertThat(book.life("V-07").notes()).extracting(SensorNote::value).containsExactly(0.98, 310.5);
+            book.forget("V-07", new SensorNote(DAY, Kind.GAIN, 0.98, "SB-014"));
+            assertThat(other.life("V-07").notes()).hasSize(1);
+            assertThat(other.lives()).extracting(SensorLife::number).containsExactly("V-07", "V-08");
+            assertThat(other.life("nobody").notes()).isEmpty();
         }
     }
 }

@@ -1,0 +1,184 @@
+package amberheron.io.book;
+
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.io.TextFiles;
+import amberheron.io.UnusableInput;
+import java.io.IOException;
+import java.net.URI;
+import java.net.URISyntaxException;
+import java.net.URLDecoder;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Properties;
+import java.util.Set;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+
+/** Where the shop's book is. */
+public sealed interface BookAddress {
+    /** The name under which the surroundings say where it is. */
+    String VARIABLE = "HERON_BOOK";
+    /** The file of the home folder that says it where the surroundings do not. */
+    String FILE = "book-at";
+
+    /** The address as it is shown; never with a password. */
+    String shown();
+
+    /** A file on this machine. */
+    record OfFile(Path file) implements BookAddress {
+        @Override
+        public String shown() {
+            return file.toString();
+        }
+    }
+
+    /**
+     * A database on a server that several bays share.
+     *
+     * @param password null where the driver is to find it
+     * @param tls settings of the driver for the line, such as {@code sslmode}
+     */
+    record OfServer(String host, int port, String database, String user, @Nullable String password,
+            Map<String, String> tls) implements BookAddress {
+        private static final int USUAL_PORT = 5432;
+        private static final Set<String> TLS = Set.of("sslmode", "sslrootcert", "sslcert", "sslkey");
+
+        public OfServer {
+            tls = Map.copyOf(tls);
+        }
+
+        @Override
+        public String shown() {
+            return "postgresql://" + user + "@" + (host.contains(":") ? "[" + host + "]" : host)
+                    + (port == USUAL_PORT ? "" : ":" + port) + "/" + database;
+        }
+
+        /** The driver's address. */
+        String url() {
+            return "jdbc:postgresql://" + (host.contains(":") ? "[" + host + "]" : host) + ":" + port + "/"
+                    + URLEncoder.encode(database, StandardCharsets.UTF_8);
+        }
+
+        /** The driver's settings; beyond this machine the line is encrypted unless the address says otherwise. */
+        Properties properties() {
+            Properties all = new Properties();
+            all.setProperty("user", user);
+            if (password != null) {
+                all.setProperty("password", password);
+            }
+            if (!local()) {
+                all.setProperty("sslmode", "require");
+            }
+            all.putAll(tls);
+            return all;
+        }
+
+        private boolean local() {
+            return "localhost".equals(host) || host.startsWith("127.") || "::1".equals(host);
+        }
+
+        private static OfServer parse(String text) {
+            URI uri;
+            try {
+                uri = new URI(text);
+            } catch (URISyntaxException e) {
+                throw unusable(text, e.getReason());
+            }
+            String host = uri.getHost();
+            String path = uri.getRawPath();
+            if (host == null || path == null || path.length() < 2 || path.indexOf('/', 1) > 0) {
+                throw unusable(text, "has no host or no database");
+            }
+            String[] who = uri.getRawUserInfo() == null ? new String[0] : uri.getRawUserInfo().split(":", 2);
+            Map<String, String> tls = new TreeMap<>();
+            if (uri.getRawQuery() != null) {
+                for (String each : uri.getRawQuery().split("&", -1)) {
+                    String[] pair = each.split("=", 2);
+                    if (pair.length < 2 || !TLS.contains(pair[0])) {
+                        throw unusable(text, say("says “%s”, which is none of %s", pair[0],
+                                String.join(", ", TLS.stream().sorted().toList())));
+                    }
+                    tls.put(pair[0], decoded(pair[1]));
+                }
+            }
+            return new OfServer(host.startsWith("[") ? host.substring(1, host.length() - 1) : host,
+                    uri.getPort() < 0 ? USUAL_PORT : uri.getPort(), decoded(path.substring(1)),
+                    who.length == 0 ? System.getProperty("user.name", "") : decoded(who[0]),
+                    who.length < 2 ? null : decoded(who[1]), tls);
+        }
+
+        private static String decoded(String text) {
+            return URLDecoder.decode(text.replace("+", "%2B"), StandardCharsets.UTF_8);
+        }
+
+        private static UnusableInput unusable(String text, String why) {
+            // What is wrong may hold the password: it is not said again.
+            return new UnusableInput("the book's address " + text.replaceAll("://.*@", "://…@"), "",
+                    why + ", expected postgresql://USER@HOST:PORT/DATABASE, with %-signs for what is special in it");
+        }
+    }
+
+    /**
+     * Reads an address.
+     *
+     * @throws UnusableInput when it is neither a file nor a server's database
+     */
+    static BookAddress parse(String text) {
+        if (text.startsWith("postgresql:")) {
+            return OfServer.parse(text);
+        }
+        if (text.isBlank() || text.contains("://") || text.indexOf('\0') >= 0) {
+            throw new UnusableInput("the book's address", "",
+                    say("“%s” is not understood, expected a file or postgresql://USER@HOST/DATABASE",
+                            text.replaceAll("://.*@", "://…@").replace("\0", "␀")));
+        }
+        return new OfFile(TextFiles.path(text));
+    }
+
+    /**
+     * Where the book of a home folder is: as the surroundings say, as was chosen in the window, else a file in it.
+     *
+     * @param said the surroundings' own; empty for none
+     * @throws UnusableInput when that is not an address, or others can read a password in it
+     */
+    static BookAddress of(Path home, Optional<String> said) {
+        if (said.filter(s -> !s.isBlank()).isPresent()) {
+            return parse(said.get().strip());
+        }
+        Path file = home.resolve(FILE);
+        if (!Files.exists(file)) {
+            return new OfFile(home.resolve("book.db"));
+        }
+        BookAddress read = parse(TextFiles.read(file, 1 << 12).strip());
+        if (read instanceof OfServer server && server.password() != null) {
+            PrivateFile.require(file);
+        }
+        return read;
+    }
+
+    /**
+     * Keeps what was chosen for the next start, in a file that nobody else can read.
+     *
+     * @throws UnusableInput when it is not an address, or cannot be kept
+     */
+    static void choose(Path home, String address) {
+        parse(address);
+        Path half = home.resolve(FILE + ".part");
+        try {
+            Files.createDirectories(home);
+            Files.deleteIfExists(half);
+            PrivateFile.create(half);
+            Files.writeString(half, address + "\n");
+            Files.move(half, home.resolve(FILE), StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+        } catch (IOException e) {
+            throw new UnusableInput(home.resolve(FILE).toString(), "",
+                    "cannot be written: " + TextFiles.reason(e) + ", expected a folder that can be written to");
+        }
+    }
+}

@@ -1,0 +1,23 @@
+package amberheron.io.book;
+
+import static amberheron.core.units.Phrase.say;
+
+/** The server with the book does not answer now; nothing is known of what was on its way. */
+public final class BookUnreachable extends BookProblem {
+    private static final long serialVersionUID = 1L;
+
+    BookUnreachable(String book, Throwable cause) {
+        super(words(book), cause);
+    }
+
+    BookUnreachable(String book) {
+        super(words(book));
+    }
+
+    private static String words(String book) {
+        return say(
+                "The shared book %s does not answer. What is entered is kept on this machine, and goes into it as soon "
+                        + "as it does.",
+                book);
+    }
+}

@@ -1,0 +1,16 @@
+package amberheron.io.book;
+
+import java.util.Map;
+
+/**
+ * What a bay hears of its book.
+ *
+ * @param inReach whether the book answers
+ * @param changed jobs that are not as they were when it last heard, here or in another bay, and their revision now; 0 for
+ *            one that is gone
+ */
+public record Heard(boolean inReach, Map<String, Long> changed) {
+    public Heard {
+        changed = Map.copyOf(changed);
+    }
+}

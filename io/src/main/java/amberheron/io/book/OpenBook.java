@@ -1,0 +1,116 @@
+package amberheron.io.book;
+
+import amberheron.core.freeair.SensorLife;
+import amberheron.core.freeair.SensorNote;
+import amberheron.core.job.JobSummary;
+import amberheron.io.book.JobBook.Judged;
+import amberheron.io.book.JobBook.Kept;
+import amberheron.io.json.JobDocument;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * An open book that answers at once, wherever it is kept. Whatever fails with {@link BookProblem} left the book as it
+ * was, but {@link BookUnreachable}: of that nothing is known, and the same may be asked again without harm.
+ */
+public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBook {
+    /**
+     * Opens the book at an address.
+     *
+     * @param home where a bay keeps its copy of a shared one
+     */
+    static OpenBook at(BookAddress address, Path home) {
+        return switch (address) {
+            case BookAddress.OfFile file -> JobBook.open(file.file());
+            case BookAddress.OfServer server -> SharedBook.open(server, home);
+        };
+    }
+
+    /**
+     * What the shop prefers, read without opening its book for writing; nothing when there is no book.
+     *
+     * @param home where a bay keeps its copy of a shared one
+     * @throws BookProblem when it is not a book or is damaged
+     */
+    static Map<String, String> habits(BookAddress address, Path home) {
+        if (address instanceof BookAddress.OfFile file) {
+            return SqliteFile.habits(file.file());
+        }
+        try (OpenBook book = at(address, home)) {
+            return book.preferences();
+        }
+    }
+
+    /** How messages call it; without a password. */
+    String name();
+
+    /** The jobs, by number, as they were last judged. */
+    List<JobSummary> jobs();
+
+    /**
+     * A job; empty when the book has none of this number.
+     *
+     * @throws BookProblem when its document is not the one that was kept
+     * @throws amberheron.io.UnusableInput when its document cannot be read
+     */
+    Optional<Kept> load(String id);
+
+    /**
+     * Adds a job.
+     *
+     * @param judged null for one that is judged later
+     * @throws BookProblem when the book has one of this number already, or one whose files would be the same
+     */
+    Kept add(JobDocument document, @Nullable Judged judged);
+
+    /**
+     * Keeps a change.
+     *
+     * @param judged null for one that is judged later
+     * @param basedOn the revision that was changed
+     * @return the new revision
+     * @throws BookConflict when another program changed the job in between; its change stays
+     */
+    long save(JobDocument document, @Nullable Judged judged, long basedOn);
+
+    /** Numbers of the jobs that were judged by other habits than these, or never. */
+    List<String> unjudged(String by);
+
+    /** Keeps what the list shows of a job, unless the job has been changed since that revision. */
+    void judge(Judged judged, long revision);
+
+    /** Keeps that a job cannot be read, and why. */
+    void judgeUnreadable(String id, String why, String by);
+
+    /** Puts a copy of the whole book beside it, one for a day. */
+    void copy(LocalDate day);
+
+    /** What the shop prefers, by name. */
+    Map<String, String> preferences();
+
+    /** Keeps a preference. */
+    void prefer(String name, String value);
+
+    /** The life of a sensor; without notes for one that is not known. */
+    SensorLife life(String number);
+
+    /** The lives of all sensors that something was noted of. */
+    List<SensorLife> lives();
+
+    /** Notes something of sensors, all of it or nothing; what was noted of the same day, kind and job is replaced. */
+    void note(List<SensorLife> lives);
+
+    /** Takes a note back. */
+    void forget(String number, SensorNote note);
+
+    /** Tells, on a thread of its own, what is changed from now on, until the book is closed. To be called once. */
+    void watch(Consumer<Heard> listener);
+
+    @Override
+    void close();
+}

@@ -1,0 +1,260 @@
+package amberheron.io.book;
+
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.io.book.BookAddress.OfServer;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Properties;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import org.flywaydb.core.api.FlywayException;
+import org.jdbi.v3.core.Handle;
+import org.jdbi.v3.core.Jdbi;
+import org.jspecify.annotations.Nullable;
+import org.postgresql.Driver;
+import org.postgresql.PGConnection;
+import org.postgresql.ds.PGSimpleDataSource;
+
+/**
+ * A book in a database of a PostgreSQL server, which several bays share. It is reached when it is first asked, and again
+ * after the line was down.
+ */
+final class PostgresServer implements Store {
+    private static final int OLDEST = 15;
+    private static final String CHANNEL = "amber_heron_book";
+    private static final Logger LOG = Logger.getLogger(PostgresServer.class.getName());
+    /**
+     * How long a bay waits: for the line, for an answer, for another bay's lock. Long enough for a slow network, short
+     * enough that a person who stands at the car goes on with the copy.
+     */
+    private static final Map<String, String> PATIENCE = Map.of("connectTimeout", "3", "socketTimeout", "10",
+            "tcpKeepAlive", "true", "options", "-c lock_timeout=3000 -c statement_timeout=9000", "ApplicationName",
+            "Amber Heron");
+
+    private final OfServer address;
+    private @Nullable Connection connection;
+    private @Nullable Jdbi jdbi;
+    private boolean fresh;
+
+    PostgresServer(OfServer address) {
+        this.address = address;
+    }
+
+    @Override
+    public String name() {
+        return address.shown();
+    }
+
+    @Override
+    public Jdbi jdbi() throws SQLException {
+        Jdbi now = jdbi;
+        fresh = now == null;
+        if (now == null) {
+            Connection made = connect();
+            try {
+                migrate(made);
+                now = Jdbi.create(made);
+            } catch (SQLException | RuntimeException e) {
+                close(made);
+                throw e;
+            }
+            connection = made;
+            jdbi = now;
+        }
+        return now;
+    }
+
+    private Connection connect() throws SQLException {
+        if (address.password() == null) {
+            // The driver looks for it there, whoever else can read it.
+            PrivateFile.require(passwords());
+        }
+        Connection made = new Driver().connect(address.url(), properties());
+        if (made == null) {
+            throw new BookProblem(say("%s is no address of a PostgreSQL server.", name()));
+        }
+        if (made.getMetaData().getDatabaseMajorVersion() < OLDEST) {
+            String found = made.getMetaData().getDatabaseProductVersion();
+            close(made);
+            throw new BookProblem(say("%s is PostgreSQL %s, expected %d or newer.", name(), found, OLDEST));
+        }
+        return made;
+    }
+
+    private Properties properties() {
+        Properties all = new Properties();
+        all.putAll(PATIENCE);
+        all.putAll(address.properties());
+        return all;
+    }
+
+    private static Path passwords() {
+        String said = System.getenv("PGPASSFILE");
+        return said == null ? Path.of(System.getProperty("user.home", ""), ".pgpass") : Path.of(said);
+    }
+
+    private void migrate(Connection made) throws SQLException {
+        PGSimpleDataSource source = new PGSimpleDataSource();
+        source.setUrl(address.url());
+        Properties all = properties();
+        for (String name : all.stringPropertyNames()) {
+            source.setProperty(name, all.getProperty(name));
+        }
+        Migration.bring(this, made, Migration.configuration().dataSource(source));
+    }
+
+    @Override
+    public Ear listen() throws SQLException {
+        Connection made = connect();
+        try (var statement = made.createStatement()) {
+            statement.execute("listen " + CHANNEL);
+        } catch (SQLException e) {
+            close(made);
+            throw e;
+        }
+        return new ServerEar(made);
+    }
+
+    private static final class ServerEar implements Ear {
+        private static final int EVERY = 1000;
+        private static final int ALIVE_SECONDS = 3;
+        private final Connection connection;
+        private final Jdbi jdbi;
+
+        private ServerEar(Connection connection) {
+            this.connection = connection;
+            this.jdbi = Jdbi.create(connection);
+        }
+
+        @Override
+        public Jdbi jdbi() {
+            return jdbi;
+        }
+
+        @Override
+        public boolean await() throws SQLException {
+            var heard = connection.unwrap(PGConnection.class).getNotifications(EVERY);
+            boolean any = heard != null && heard.length > 0;
+            if (!any && !connection.isValid(ALIVE_SECONDS)) {
+                // A line that was pulled out says nothing of itself.
+                throw new SQLException("the line is down", "08006");
+            }
+            return any;
+        }
+
+        @Override
+        public void close() {
+            PostgresServer.close(connection);
+        }
+    }
+
+    @Override
+    public void announce(Handle in, String what) {
+        in.createQuery("select pg_notify(:channel, :what)").bind("channel", CHANNEL).bind("what", what)
+                .mapTo(String.class).list();
+    }
+
+    @Override
+    public boolean lost(Exception why) {
+        if (!isAway(why)) {
+            return false;
+        }
+        close(connection);
+        connection = null;
+        jdbi = null;
+        return !fresh;
+    }
+
+    @Override
+    public boolean has(String table, Connection in) throws SQLException {
+        try (var query = in.prepareStatement("select to_regclass(?) is not null")) {
+            query.setString(1, table);
+            try (var row = query.executeQuery()) {
+                return row.next() && row.getBoolean(1);
+            }
+        }
+    }
+
+    @Override
+    public Optional<String> any(Connection in) throws SQLException {
+        try (var statement = in.createStatement();
+                var row = statement.executeQuery(
+                        "select tablename from pg_tables where schemaname = current_schema() limit 1")) {
+            return row.next() ? Optional.of(row.getString(1)) : Optional.empty();
+        }
+    }
+
+    @Override
+    public void requireSound() {
+        // The server looks after its own disks.
+    }
+
+    @Override
+    public String copies() {
+        return "the server's own backups, or the copies of a bay";
+    }
+
+    @Override
+    public void copy(LocalDate day) {
+        // Each bay has a copy of its own, and copies of that.
+    }
+
+    @Override
+    public void close() {
+        close(connection);
+    }
+
+    private static void close(@Nullable Connection connection) {
+        try {
+            if (connection != null) {
+                connection.close();
+            }
+        } catch (SQLException e) {
+            LOG.log(Level.FINE, "the line was down already", e);
+        }
+    }
+
+    private static @Nullable String state(@Nullable Throwable why) {
+        for (Throwable t = why; t != null; t = t.getCause()) {
+            if (t instanceof SQLException s && s.getSQLState() != null) {
+                return s.getSQLState();
+            }
+        }
+        return null;
+    }
+
+    private static boolean isAway(Exception why) {
+        String state = state(why);
+        // 08: the line; 57P: the server goes down or comes up; 53: it has no room for another bay now.
+        return state != null && (state.startsWith("08") || state.startsWith("57P") || state.startsWith("533"));
+    }
+
+    @Override
+    public BookProblem problem(Exception e) {
+        if (e instanceof BookProblem known) {
+            return known;
+        }
+        if (isAway(e)) {
+            return new BookUnreachable(name(), e);
+        }
+        String state = String.valueOf(state(e));
+        String why = switch (state) {
+            case "28P01", "28000" ->
+                say("does not let “%s” in: name or password are not the server's.", address.user());
+            case "3D000" -> "is not there: make the database on the server first (createdb).";
+            case "42501" -> say("does not allow “%s” this: the role needs rights on the tables.", address.user());
+            case "53100" -> "cannot grow: the server's disk is full. The entry is kept here until it is saved.";
+            case "55P03", "57014", "40P01", "40001" -> "is busy with another bay's entry; it is tried again.";
+            case "XX001", "XX002" -> "is damaged; put back a backup of it.";
+            default -> "cannot be used: " + (e instanceof FlywayException && e.getCause() != null
+                    ? e.getCause().getMessage()
+                    : e.getMessage());
+        };
+        return new BookProblem(name() + " " + why, e);
+    }
+}

@@ -1,0 +1,46 @@
+package amberheron.io.book;
+
+import amberheron.io.UnusableInput;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFileAttributeView;
+import java.nio.file.attribute.PosixFilePermission;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.util.Set;
+
+/** Files that nobody else on the machine reads, where the system can see to it. */
+final class PrivateFile {
+    private static final Set<PosixFilePermission> OWNER = PosixFilePermissions.fromString("rwx------");
+
+    private PrivateFile() {
+    }
+
+    /** Makes an empty file, unless it is there. */
+    static void create(Path file) throws IOException {
+        Path folder = file.toAbsolutePath().getParent();
+        if (folder != null && !Files.exists(file) && knows(folder)) {
+            Files.createFile(file, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
+        }
+    }
+
+    /**
+     * Refuses a file with a password in it that others can read.
+     *
+     * @throws UnusableInput when they can
+     */
+    static void require(Path file) {
+        try {
+            if (Files.exists(file) && knows(file) && !OWNER.containsAll(Files.getPosixFilePermissions(file))) {
+                throw new UnusableInput(file.toString(), "",
+                        "holds a password and can be read by others, expected by its owner only (chmod 600)");
+            }
+        } catch (IOException e) {
+            throw new UnusableInput(file.toString(), "", "cannot be looked at: " + e.getMessage());
+        }
+    }
+
+    private static boolean knows(Path place) throws IOException {
+        return Files.getFileStore(place).supportsFileAttributeView(PosixFileAttributeView.class);
+    }
+}

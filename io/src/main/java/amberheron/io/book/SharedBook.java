@@ -1,0 +1,243 @@
+package amberheron.io.book;
+
+import amberheron.core.freeair.SensorLife;
+import amberheron.core.freeair.SensorNote;
+import amberheron.core.job.JobSummary;
+import amberheron.io.TextFiles;
+import amberheron.io.book.BookAddress.OfServer;
+import amberheron.io.book.JobBook.Judged;
+import amberheron.io.book.JobBook.Kept;
+import amberheron.io.json.JobDocument;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A book on a server, with a copy on this machine that follows it. While the server does not answer, the copy does;
+ * a job that is changed then is refused with {@link BookUnreachable}, since another bay may be changing it too: who
+ * entered it keeps it and asks again. What the shop agreed on is the server's; what this bay likes is the copy's.
+ */
+public final class SharedBook implements OpenBook {
+    private static final int BATCH = 50;
+
+    private final JobBook server;
+    private final JobBook copy;
+    private volatile boolean inReach = true;
+    private boolean followed;
+
+    private SharedBook(JobBook server, JobBook copy) {
+        this.server = server;
+        this.copy = copy;
+    }
+
+    static SharedBook open(OfServer address, Path home) {
+        String file = TextFiles.digest(address.shown().getBytes(StandardCharsets.UTF_8)).substring(0, 12);
+        return new SharedBook(JobBook.on(new PostgresServer(address)),
+                JobBook.open(home.resolve("shared").resolve(file).resolve("book.db")));
+    }
+
+    private <T> T read(Function<JobBook, T> what) {
+        if (inReach) {
+            try {
+                return what.apply(server);
+            } catch (BookUnreachable e) {
+                inReach = false;
+            }
+        }
+        return what.apply(copy);
+    }
+
+    private <T> T write(Function<JobBook, T> what) {
+        if (!inReach) {
+            throw new BookUnreachable(server.name());
+        }
+        try {
+            return what.apply(server);
+        } catch (BookUnreachable e) {
+            inReach = false;
+            throw e;
+        }
+    }
+
+    /** What the server has taken is taken, even where the copy's disk is full. */
+    private void alsoHere(Runnable what) {
+        try {
+            what.run();
+        } catch (BookProblem e) {
+            Logger.getLogger(SharedBook.class.getName()).log(Level.WARNING, "the copy does not follow", e);
+        }
+    }
+
+    @Override
+    public String name() {
+        return server.name();
+    }
+
+    @Override
+    public List<JobSummary> jobs() {
+        return read(JobBook::jobs);
+    }
+
+    @Override
+    public Optional<Kept> load(String id) {
+        return read(b -> b.load(id));
+    }
+
+    @Override
+    public Kept add(JobDocument document, @Nullable Judged judged) {
+        return write(b -> b.add(document, judged));
+    }
+
+    @Override
+    public long save(JobDocument document, @Nullable Judged judged, long basedOn) {
+        return write(b -> b.save(document, judged, basedOn));
+    }
+
+    @Override
+    public List<String> unjudged(String by) {
+        return read(b -> b.unjudged(by));
+    }
+
+    @Override
+    public void judge(Judged judged, long revision) {
+        read(b -> {
+            b.judge(judged, revision);
+            return true;
+        });
+    }
+
+    @Override
+    public void judgeUnreadable(String id, String why, String by) {
+        read(b -> {
+            b.judgeUnreadable(id, why, by);
+            return true;
+        });
+    }
+
+    @Override
+    public void copy(LocalDate day) {
+        copy.copy(day);
+    }
+
+    @Override
+    public Map<String, String> preferences() {
+        Map<String, String> all = new LinkedHashMap<>(copy.preferences());
+        if (inReach) {
+            Map<String, String> shops = read(JobBook::preferences);
+            if (inReach) {
+                all.keySet().removeIf(ShopHabits::isOfShop);
+                shops.forEach((name, value) -> {
+                    if (ShopHabits.isOfShop(name)) {
+                        all.put(name, value);
+                    }
+                });
+            }
+        }
+        return all;
+    }
+
+    @Override
+    public void prefer(String name, String value) {
+        if (ShopHabits.isOfShop(name)) {
+            write(b -> {
+                b.prefer(name, value);
+                return true;
+            });
+        }
+        copy.prefer(name, value);
+    }
+
+    @Override
+    public SensorLife life(String number) {
+        return read(b -> b.life(number));
+    }
+
+    @Override
+    public List<SensorLife> lives() {
+        return read(JobBook::lives);
+    }
+
+    /** Out of reach it is noted here, and there as soon as the server answers: notes of two bays do not meet. */
+    @Override
+    public void note(List<SensorLife> lives) {
+        try {
+            write(b -> {
+                b.note(lives);
+                return true;
+            });
+            alsoHere(() -> copy.note(lives));
+        } catch (BookUnreachable e) {
+            copy.sensors().noteForLater(lives);
+        }
+    }
+
+    @Override
+    public void forget(String number, SensorNote note) {
+        write(b -> {
+            b.forget(number, note);
+            return true;
+        });
+        alsoHere(() -> copy.forget(number, note));
+    }
+
+    @Override
+    public void watch(Consumer<Heard> listener) {
+        server.watch(heard -> {
+            boolean news = heard.inReach() != inReach || !heard.changed().isEmpty();
+            inReach = heard.inReach();
+            if (inReach && (news || !followed)) {
+                follow();
+            }
+            if (news) {
+                listener.accept(heard);
+            }
+        });
+    }
+
+    /** Brings the copy to what the server has, and to the server what was noted without it. */
+    private void follow() {
+        try {
+            List<SensorLife> left = copy.sensors().left();
+            if (!left.isEmpty()) {
+                server.note(left);
+                copy.sensors().told(left);
+            }
+            Map<String, Long> there = server.with(JobBook::revisions);
+            Map<String, Long> here = copy.with(JobBook::revisions);
+            List<String> gone = here.keySet().stream().filter(id -> !there.containsKey(id)).toList();
+            List<String> newer = there.entrySet().stream().filter(e -> !e.getValue().equals(here.get(e.getKey())))
+                    .map(Map.Entry::getKey).toList();
+            copy.remove(gone);
+            for (int i = 0; i < newer.size(); i += BATCH) {
+                copy.put(server.rows(newer.subList(i, Math.min(i + BATCH, newer.size()))));
+            }
+            if (!followed) {
+                server.preferences().forEach((name, value) -> {
+                    if (ShopHabits.isOfShop(name)) {
+                        copy.prefer(name, value);
+                    }
+                });
+                copy.sensors().follow(server.lives());
+                followed = true;
+            }
+        } catch (BookProblem e) {
+            followed = false;
+            Logger.getLogger(SharedBook.class.getName()).log(Level.WARNING, "the copy does not follow", e);
+        }
+    }
+
+    @Override
+    public void close() {
+        server.close();
+        copy.close();
+    }
+}

@@ -1,0 +1,96 @@
+package amberheron.io.book;
+
+import amberheron.io.book.Store.Ear;
+import java.sql.SQLException;
+import java.time.Duration;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.function.Consumer;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import org.jdbi.v3.core.Jdbi;
+import org.jdbi.v3.core.JdbiException;
+import org.jspecify.annotations.Nullable;
+
+/** Waits for what others change in a book, whether it speaks or must be asked, and goes on after the line was down. */
+final class Watch implements AutoCloseable {
+    private static final Duration FIRST_PAUSE = Duration.ofMillis(250);
+    private static final Duration LONGEST_PAUSE = Duration.ofSeconds(2);
+
+    private final Store store;
+    private final Consumer<Heard> listener;
+    private final Thread thread;
+    private volatile boolean closed;
+    private @Nullable Map<String, Long> known;
+
+    Watch(Store store, Consumer<Heard> listener) {
+        this.store = store;
+        this.listener = listener;
+        this.thread = Thread.ofPlatform().daemon().name("watch").unstarted(this::run);
+    }
+
+    void start() {
+        thread.start();
+    }
+
+    private void run() {
+        Duration pause = FIRST_PAUSE;
+        while (!closed) {
+            try (Ear ear = store.listen()) {
+                // What was said before it listened is found by comparing.
+                look(ear.jdbi());
+                pause = FIRST_PAUSE;
+                while (!closed) {
+                    if (ear.await()) {
+                        look(ear.jdbi());
+                    } else {
+                        listener.accept(new Heard(true, Map.of()));
+                    }
+                }
+            } catch (SQLException | JdbiException | BookProblem e) {
+                if (closed) {
+                    return;
+                }
+                Logger.getLogger(Watch.class.getName()).log(Level.FINE, "out of reach: " + store.name(), e);
+                listener.accept(new Heard(false, Map.of()));
+                pause = paused(pause);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                return;
+            }
+        }
+    }
+
+    private Duration paused(Duration pause) {
+        try {
+            Thread.sleep(pause);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            closed = true;
+        }
+        Duration longer = pause.multipliedBy(2);
+        return longer.compareTo(LONGEST_PAUSE) > 0 ? LONGEST_PAUSE : longer;
+    }
+
+    private void look(Jdbi book) {
+        Map<String, Long> now = book.withHandle(JobBook::revisions);
+        Map<String, Long> before = known;
+        known = now;
+        Map<String, Long> changed = new HashMap<>();
+        if (before != null) {
+            now.forEach((id, revision) -> {
+                if (!revision.equals(before.get(id))) {
+                    changed.put(id, revision);
+                }
+            });
+            before.keySet().stream().filter(id -> !now.containsKey(id)).forEach(id -> changed.put(id, 0L));
+        }
+        listener.accept(new Heard(true, changed));
+    }
+
+    @Override
+    public void close() {
+        closed = true;
+        thread.interrupt();
+    }
+}
