@@ -8,10 +8,12 @@ import amberheron.app.session.Session;
 import amberheron.app.session.Threads;
 import amberheron.io.UnusableInput;
 import amberheron.io.book.BookProblem;
-import amberheron.io.book.JobBook;
+import amberheron.io.book.BookAddress;
+import amberheron.io.book.OpenBook;
 import amberheron.io.catalogue.Catalogue;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.logging.Level;
 import java.util.logging.Logger;
@@ -36,7 +38,7 @@ public final class Heron {
             // With "demo" a job is open in it: what a start-up cache is to know.
             exit(desktop(Home.folder(), args.length > 1 && args[1].equals("demo"), true));
         } else {
-            exit(HeronCommand.run(args, new HeronCommand.Surroundings(Home.folder(), Heron::demo)));
+            exit(HeronCommand.run(args, new HeronCommand.Surroundings(Home.folder(), said(), Heron::demo)));
         }
     }
 
@@ -74,13 +76,19 @@ public final class Heron {
         return session.isCompletedExceptionally() ? 2 : 0;
     }
 
+    /** Where the surroundings say that the book is. */
+    private static Optional<String> said() {
+        return Optional.ofNullable(System.getenv(BookAddress.VARIABLE));
+    }
+
+    /** The demo has a book of its own, wherever the shop's is. */
     private static Session open(Path home, boolean demo) {
-        Path file = home.resolve("book.db");
-        boolean fresh = !Files.exists(file);
+        Path own = home.resolve("book.db");
+        boolean fresh = !Files.exists(own);
         // Side by side: what is slow about the one is loading code, about the other the disk.
         CompletableFuture<Catalogue> loading = CompletableFuture
                 .supplyAsync(() -> Catalogue.withShop(home.resolve("catalogue")));
-        JobBook book = JobBook.open(file);
+        OpenBook book = OpenBook.at(demo ? new BookAddress.OfFile(own) : BookAddress.of(home, said()), home);
         try {
             Catalogue catalogue = loading.join();
             LocalDate today = LocalDate.now(ZoneId.systemDefault());

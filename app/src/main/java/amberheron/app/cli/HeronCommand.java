@@ -2,8 +2,10 @@ package amberheron.app.cli;
 
 import amberheron.app.HomeLog;
 import amberheron.io.UnusableInput;
+import amberheron.io.book.BookAddress;
 import amberheron.io.book.BookProblem;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.function.Supplier;
 import picocli.AutoComplete;
 import picocli.CommandLine;
@@ -36,9 +38,18 @@ public final class HeronCommand implements Runnable {
      * What the commands cannot know by themselves.
      *
      * @param home where the shop's catalogue is kept
+     * @param book where the surroundings say that the book is; empty where they do not
      * @param demoDesktop opens the desktop on the demo book
      */
-    public record Surroundings(Path home, Supplier<DesktopOutcome> demoDesktop) {
+    public record Surroundings(Path home, Optional<String> book, Supplier<DesktopOutcome> demoDesktop) {
+        /**
+         * Where the shop's book is.
+         *
+         * @throws UnusableInput when that cannot be told
+         */
+        BookAddress address() {
+            return BookAddress.of(home, book);
+        }
     }
 
     /** Every command there is. */
@@ -52,6 +63,11 @@ public final class HeronCommand implements Runnable {
                         .addSubcommand(new SimulateCommand.OfController(surroundings)))
                 .addSubcommand(new JobCommands.Review(surroundings)).addSubcommand(new JobCommands.Pack(surroundings))
                 .addSubcommand(new JobCommands.Verify())
+                .addSubcommand(new CommandLine(new BookCommands(surroundings))
+                        .addSubcommand(new BookCommands.Backup(surroundings))
+                        .addSubcommand(new BookCommands.Restore(surroundings))
+                        .addSubcommand(new BookCommands.Move(surroundings))
+                        .addSubcommand(new BookCommands.Use(surroundings)))
                 .addSubcommand(new DemoCommands.Demo(surroundings))
                 .addSubcommand(new DemoCommands.PicturesCommand()).addSubcommand(new Benchmark())
                 .addSubcommand("completion", new AutoComplete.GenerateCompletion());

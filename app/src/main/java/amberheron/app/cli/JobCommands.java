@@ -25,7 +25,7 @@ import amberheron.core.scaling.OutputLaw;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
-import amberheron.io.book.JobBook;
+import amberheron.io.book.OpenBook;
 import amberheron.io.book.ShopHabits;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.csv.TrimCsv;
@@ -94,13 +94,13 @@ final class JobCommands {
             Path home = surroundings.home();
             Catalogue catalogue = Catalogue.withShop(home.resolve("catalogue"));
             catalogue.faults().forEach(f -> err().println("heron: left out of the catalogue: " + f));
-            return ShopHabits.read(JobBook.habits(home.resolve("book.db")), catalogue.laws())
+            return ShopHabits.read(OpenBook.habits(surroundings.address(), home), catalogue.laws())
                     .on(LocalDate.now(ZoneId.systemDefault()));
         }
 
         /** How the shop of this home folder shows itself on paper. */
         final ShopCard card() {
-            return ShopCard.read(JobBook.habits(home().resolve("book.db")), home());
+            return ShopCard.read(OpenBook.habits(surroundings.address(), home()), home());
         }
 
         /** A job that can be read but not worked out is as unusable as one that cannot be read. */

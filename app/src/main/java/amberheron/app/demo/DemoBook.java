@@ -65,7 +65,7 @@ import amberheron.core.wiring.WireRules;
 import amberheron.core.wiring.Wiring;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
-import amberheron.io.book.JobBook;
+import amberheron.io.book.OpenBook;
 import amberheron.io.book.ShopHabits;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.log.DriveLog;
@@ -99,10 +99,10 @@ public final class DemoBook {
      *
      * @param home where the proving log is written, so that it can be read again by hand
      */
-    public static void fill(JobBook book, Catalogue catalogue, Path home, LocalDate today) {
-        book.add(JobDocument.of(harbourVan(catalogue, home, today)));
-        book.add(JobDocument.of(utility(catalogue, today)));
-        book.add(JobDocument.of(sidecar(catalogue, today)));
+    public static void fill(OpenBook book, Catalogue catalogue, Path home, LocalDate today) {
+        book.add(JobDocument.of(harbourVan(catalogue, home, today)), null);
+        book.add(JobDocument.of(utility(catalogue, today)), null);
+        book.add(JobDocument.of(sidecar(catalogue, today)), null);
         book.note(List.of(new SensorLife("V-07", life(today))));
         book.prefer("job", "SB-016");
         book.prefer(ShopHabits.DEMO, "yes");
@@ -110,7 +110,7 @@ public final class DemoBook {
     }
 
     /** Moves every date of the book along with the day it is opened on: the demo is always of this week. */
-    public static void shift(JobBook book, LocalDate today) {
+    public static void shift(OpenBook book, LocalDate today) {
         String kept = book.preferences().get(DAY);
         if (kept == null || kept.equals(today.toString())) {
             return;
@@ -118,7 +118,7 @@ public final class DemoBook {
         long days = ChronoUnit.DAYS.between(LocalDate.parse(kept), today);
         for (JobSummary job : book.jobs()) {
             book.load(job.id()).ifPresent(
-                    k -> book.save(k.document().with(shifted(k.document().job(), days)), k.revision()));
+                    k -> book.save(k.document().with(shifted(k.document().job(), days)), null, k.revision()));
         }
         book.prefer(DAY, today.toString());
     }

@@ -4,8 +4,12 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.io.book.Book;
 import amberheron.io.book.BookConflict;
+import amberheron.io.book.BookProblem;
+import amberheron.io.book.BookUnreachable;
 import amberheron.io.book.JobBook.Judged;
+import amberheron.io.book.JobBook.Kept;
 import amberheron.io.json.JobDocument;
+import amberheron.io.json.Merge;
 import java.time.Duration;
 import java.util.Objects;
 import java.util.Optional;
@@ -32,14 +36,17 @@ public final class Saver {
     private final Book book;
     private final Unsaved unsaved;
     private final Executor ui;
-    private final Runnable told;
+    private final Listener listener;
 
     private @Nullable Entry latest;
     private @Nullable CompletableFuture<Long> onItsWay;
+    /** As the book last had it, to tell what was changed here from what was changed there. */
+    private @Nullable JobDocument base;
     private long revision;
     private boolean asked;
     private boolean closed;
     private @Nullable String failure;
+    private @Nullable Kept parted;
     private @Nullable Conflict conflict;
     private Duration pause = FIRST_PAUSE;
 
@@ -47,36 +54,74 @@ public final class Saver {
     private record Entry(JobDocument document, Judged judged) {
     }
 
-    /** What the book has and what was entered here, when they went apart. */
+    /**
+     * What was entered here and in another bay, where they went apart; all that only one of them changed is in both.
+     *
+     * @param revision of the book's
+     */
     public record Conflict(JobDocument ours, JobDocument theirs, long revision) {
+    }
+
+    /** Hears how it goes. */
+    interface Listener {
+        /** Something was saved, or was not. */
+        void told();
+
+        /** The book has another job of this number, so that this one cannot be added; it is kept beside the book. */
+        void taken();
+
+        /** What was entered here was brought together with what another bay entered. */
+        void merged(JobDocument ours, JobDocument both);
     }
 
     /**
      * A saver of one job.
      *
-     * @param basedOn the revision that the book has
-     * @param told called when something was saved, or was not
+     * @param from the job as the book has it, or at revision 0 as it is to be added
      */
-    Saver(Book book, Unsaved unsaved, Executor ui, long basedOn, Runnable told) {
+    Saver(Book book, Unsaved unsaved, Executor ui, Kept from, Listener listener) {
         this.book = book;
         this.unsaved = unsaved;
         this.ui = ui;
-        this.told = told;
-        this.revision = basedOn;
+        this.listener = listener;
+        this.revision = from.revision();
+        this.base = revision == 0 ? null : from.document();
     }
 
     /** Brings a change in; only the latest counts when several wait. */
     void save(JobDocument document, Judged judged) {
-        latest = new Entry(document, judged);
-        if (failure != null) {
-            unsaved.keep(document, revision);
+        if (latest == null && base != null && base.job().equals(document.job())) {
+            // Nothing that the book does not have: else two bays would hear of each other without end.
+            return;
         }
+        latest = new Entry(document, judged);
+        conflict = null;
+        if (failure != null) {
+            unsaved.keep(document, revision, base);
+        }
+        go();
+    }
+
+    /** The revision that the book has, as far as it is known here. */
+    long revision() {
+        return revision;
+    }
+
+    /** Goes on from what another bay has entered, while nothing was entered here. */
+    void follow(Kept now) {
+        base = now.document();
+        revision = now.revision();
+    }
+
+    /** Tries at once what waits for its next turn. */
+    void retry() {
+        pause = FIRST_PAUSE;
         go();
     }
 
     private void go() {
         Entry next = latest;
-        if (next == null || onItsWay != null || conflict != null || closed) {
+        if (next == null || onItsWay != null || parted != null || closed) {
             return;
         }
         CompletableFuture<Long> answer = send(next);
@@ -86,7 +131,9 @@ public final class Saver {
 
     private CompletableFuture<Long> send(Entry next) {
         try {
-            return book.save(next.document(), next.judged(), revision);
+            return revision == 0
+                    ? book.add(next.document(), next.judged()).thenApply(Kept::revision)
+                    : book.save(next.document(), next.judged(), revision);
         } catch (RuntimeException e) {
             // The book's thread is gone.
             return CompletableFuture.failedFuture(e);
@@ -106,15 +153,19 @@ public final class Saver {
             failed(sent, e);
             if (e instanceof BookConflict) {
                 part(id);
+            } else if (revision == 0 && e instanceof BookProblem && !(e instanceof BookUnreachable)) {
+                closed = true;
+                listener.taken();
             } else {
                 again();
             }
         }
-        told.run();
+        listener.told();
     }
 
     private void kept(Entry sent, long now) {
         revision = now;
+        base = sent.document();
         if (failure != null) {
             unsaved.drop(sent.document().job().id());
         }
@@ -128,7 +179,7 @@ public final class Saver {
     private void failed(Entry sent, @Nullable Throwable why) {
         failure = why == null ? "no answer from the book" : String.valueOf(why.getMessage());
         Logger.getLogger(Saver.class.getName()).log(Level.WARNING, "not saved: " + sent.document().job().id(), why);
-        unsaved.keep(latest == null ? sent.document() : latest.document(), revision);
+        unsaved.keep(latest == null ? sent.document() : latest.document(), revision, base);
     }
 
     private void again() {
@@ -144,55 +195,99 @@ public final class Saver {
         pause = longer.compareTo(LONGEST_PAUSE) > 0 ? LONGEST_PAUSE : longer;
     }
 
-    /** Fetches what the book has, so that both can be shown. */
+    /** What came of bringing both together, off the screen's thread. */
+    private record Both(Entry ours, Kept theirs, @Nullable Merge merge) {
+    }
+
+    /** Fetches what the book has, and brings both together; what both changed is left to a person. */
     private void part(String id) {
-        Answers.on(ui, book.load(id), (kept, e) -> {
-            Entry ours = latest;
-            if (kept != null && kept.isPresent() && ours != null) {
-                conflict = new Conflict(ours.document(), kept.get().document(), kept.get().revision());
-            } else {
-                again();
-            }
-            told.run();
-        });
+        Entry ours = latest;
+        JobDocument from = base;
+        if (ours == null) {
+            return;
+        }
+        Answers.on(ui, book.load(id).thenApply(kept -> kept.map(k -> new Both(ours, k,
+                from == null ? null : Merge.of(from, ours.document(), k.document())))), (found, e) -> {
+                    if (found == null || found.isEmpty() || closed) {
+                        again();
+                    } else if (!ours.equals(latest)) {
+                        part(id);
+                    } else {
+                        met(found.get());
+                    }
+                    listener.told();
+                });
+    }
+
+    private void met(Both both) {
+        Merge merge = both.merge();
+        if (merge == null || !merge.clashes().isEmpty()) {
+            parted = both.theirs();
+            conflict = null;
+            return;
+        }
+        together(both.ours(), merge.ours(), both.theirs());
+        listener.merged(both.ours().document(), merge.ours());
+    }
+
+    /** Goes on with both, on the book's revision; what the list shows of it is worked out anew when it is looked at. */
+    private void together(Entry ours, JobDocument both, Kept theirs) {
+        follow(theirs);
+        latest = new Entry(both, new Judged(ours.judged().summary(), ""));
+        go();
     }
 
     /** Both sides, while a person has to choose. */
     Optional<Conflict> conflict() {
-        Conflict now = conflict;
+        Kept theirs = parted;
         Entry ours = latest;
-        return now == null || ours == null
-                ? Optional.empty()
-                : Optional.of(new Conflict(ours.document(), now.theirs(), now.revision()));
-    }
-
-    /** A difference that stood already when the job was opened. */
-    void found(Conflict between, Judged judged) {
-        latest = new Entry(between.ours(), judged);
-        conflict = between;
-        failure = say("Job %s was changed elsewhere since it was opened.", between.ours().job().id());
-    }
-
-    /** Goes on with what was entered here. */
-    void keepOurs() {
-        Conflict now = conflict;
-        if (now != null) {
-            conflict = null;
-            revision = now.revision();
-            go();
+        if (theirs == null || ours == null) {
+            return Optional.empty();
         }
+        if (conflict == null) {
+            Merge merge = base == null ? null : Merge.of(base, ours.document(), theirs.document());
+            conflict = merge == null
+                    ? new Conflict(ours.document(), theirs.document(), theirs.revision())
+                    : new Conflict(merge.ours(), merge.theirs(), theirs.revision());
+        }
+        return Optional.of(conflict);
     }
 
-    /** Goes on with what the book has; what was entered here is put aside, not thrown away. */
+    /**
+     * A difference that stood already when the job was opened.
+     *
+     * @param from the job that both grew from; null where that is not known
+     */
+    void found(JobDocument ours, @Nullable JobDocument from, Kept theirs, Judged judged) {
+        latest = new Entry(ours, judged);
+        base = from;
+        parted = theirs;
+        failure = say("Job %s was changed elsewhere since it was opened.", ours.job().id());
+    }
+
+    /** Goes on with what was entered here, and with what only the other bay changed. */
+    JobDocument keepOurs() {
+        Conflict now = conflict().orElseThrow();
+        Kept theirs = Objects.requireNonNull(parted);
+        Entry ours = Objects.requireNonNull(latest);
+        parted = null;
+        conflict = null;
+        together(ours, now.ours(), theirs);
+        return now.ours();
+    }
+
+    /**
+     * Goes on with what the book has, and with what was changed only here; what was entered here is put aside, not thrown
+     * away.
+     */
     JobDocument takeTheirs() {
-        Conflict now = Objects.requireNonNull(conflict);
-        if (latest != null) {
-            unsaved.putAside(latest.document());
-        }
+        Conflict now = conflict().orElseThrow();
+        unsaved.putAside(Objects.requireNonNull(latest).document());
+        follow(Objects.requireNonNull(parted));
         latest = null;
+        parted = null;
         conflict = null;
         failure = null;
-        revision = now.revision();
         return now.theirs();
     }
 
@@ -223,7 +318,7 @@ public final class Saver {
             if (onItsWay != null) {
                 revision = onItsWay.get(PATIENCE.toSeconds(), TimeUnit.SECONDS);
             }
-            if (conflict == null) {
+            if (parted == null) {
                 send(left).get(PATIENCE.toSeconds(), TimeUnit.SECONDS);
                 unsaved.drop(left.document().job().id());
                 return;
@@ -233,6 +328,6 @@ public final class Saver {
         } catch (ExecutionException | TimeoutException e) {
             Logger.getLogger(Saver.class.getName()).log(Level.WARNING, "left beside the book", e);
         }
-        unsaved.keep(left.document(), revision);
+        unsaved.keep(left.document(), revision, base);
     }
 }

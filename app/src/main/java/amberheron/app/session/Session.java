@@ -17,21 +17,26 @@ import amberheron.io.UnusableInput;
 import amberheron.io.book.Book;
 import amberheron.io.book.BookProblem;
 import amberheron.io.book.BookThread;
-import amberheron.io.book.JobBook;
+import amberheron.io.book.BookUnreachable;
+import amberheron.io.book.Heard;
 import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
+import amberheron.io.book.OpenBook;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.pack.ShopCard;
 import amberheron.io.json.JobDocument;
+import amberheron.io.json.Merge;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.Consumer;
@@ -41,6 +46,7 @@ import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.logging.Level;
 import java.util.logging.Logger;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -58,6 +64,7 @@ public final class Session implements AutoCloseable {
     private final Navigation at = new Navigation();
     private final Jobs jobs;
     private final Unsaved unsaved;
+    private final Joining joining;
     private final Preferences preferences;
     private final Reviews reviews;
     private final Tasks tasks;
@@ -82,6 +89,8 @@ public final class Session implements AutoCloseable {
     private int asked;
     private boolean opening;
     private boolean listing;
+    private boolean away;
+    private boolean ended;
 
     /** What fills the middle. */
     public enum View {
@@ -108,6 +117,7 @@ public final class Session implements AutoCloseable {
         this.sensors = new SensorBook(book, threads.ui(), this::changed, this::tell);
         this.jobs = new Jobs(book);
         this.unsaved = new Unsaved(home);
+        this.joining = new Joining(book, unsaved);
         this.preferences = new Preferences(kept, catalogue.laws(), this::keep);
         this.tasks = new Tasks(threads.worker(), threads.ui(), this::saved);
         this.reviews = new Reviews(threads.reviewer(), threads.ui(), shop(), this::reviewed);
@@ -120,7 +130,7 @@ public final class Session implements AutoCloseable {
      * A session with threads of its own beside the screen's, the job that was open last open in it. To be made off the
      * screen's thread and then handed over.
      */
-    public static Session on(JobBook book, Catalogue catalogue, Path home, Threads threads) {
+    public static Session on(OpenBook book, Catalogue catalogue, Path home, Threads threads) {
         Map<String, String> kept = book.preferences();
         Session session = new Session(BookThread.of(book), kept, catalogue, home, threads);
         try {
@@ -129,11 +139,12 @@ public final class Session implements AutoCloseable {
         } catch (BookProblem | UnusableInput e) {
             session.notice = String.valueOf(e.getMessage());
         }
+        book.watch(heard -> threads.ui().execute(() -> session.heard(heard)));
         return session;
     }
 
     /** A session that does everything at once, for callers without a screen. */
-    public static Session direct(JobBook book, Catalogue catalogue, Path home) {
+    public static Session direct(OpenBook book, Catalogue catalogue, Path home) {
         Session session = new Session(BookThread.direct(book), book.preferences(), catalogue, home, Threads.direct());
         session.listJobs();
         return session;
@@ -236,7 +247,115 @@ public final class Session implements AutoCloseable {
         });
     }
 
+    /** What is heard of the book: another bay, another window, a line that is down. */
+    private void heard(Heard heard) {
+        if (ended) {
+            return;
+        }
+        if (away == heard.inReach()) {
+            away = !heard.inReach();
+            if (away) {
+                notice = reason(new BookUnreachable(book.name()));
+            } else {
+                notice = say("The shared book %s answers again.", book.name());
+                left.values().forEach(Saver::retry);
+                if (saver != null) {
+                    saver.retry();
+                }
+                join();
+            }
+            changed();
+        }
+        Map<String, Long> others = new LinkedHashMap<>(heard.changed());
+        others.entrySet().removeIf(e -> isOurs(e.getKey(), e.getValue()));
+        Long here = others.get(job().id());
+        if (here != null && here > 0) {
+            takeIn(job().id());
+        }
+        if (others.containsValue(0L)) {
+            listJobs();
+        } else if (!others.isEmpty()) {
+            Answers.on(threads.ui(), book.jobs(others.keySet()), (some, e) -> {
+                if (some != null) {
+                    // What is open here is shown as it is here.
+                    some.stream().filter(j -> !isOpen() || !j.id().equals(job().id())).forEach(jobs::show);
+                    changed();
+                }
+            });
+        }
+    }
+
+    /** Whether it is what was entered here, or is still on its way from here and is brought together when it arrives. */
+    private boolean isOurs(String id, long revision) {
+        Saver before = left.get(id);
+        if (before != null) {
+            return before.owes() || revision <= before.revision();
+        }
+        return saver != null && isOpen() && id.equals(job().id())
+                && (saver.owes() || saver.busy() || reviews.busy() || (revision > 0 && revision <= saver.revision()));
+    }
+
+    /** Another bay has entered something into the job that is open here, where nothing was entered meanwhile. */
+    private void takeIn(String id) {
+        Answers.on(threads.ui(), book.load(id), (found, e) -> {
+            if (found == null || found.isEmpty() || !isOpen() || !id.equals(job().id())
+                    || isOurs(id, found.get().revision())) {
+                return;
+            }
+            JobDocument before = document();
+            saver().follow(found.get());
+            together(before, found.get().document());
+        });
+    }
+
+    /** Goes on with what two bays entered; what was typed here a moment ago is in it too. */
+    private void together(JobDocument ours, JobDocument both) {
+        if (document == null || !document.job().id().equals(both.job().id())) {
+            return;
+        }
+        document = document.job().equals(ours.job()) ? both : Merge.of(ours, document, both).ours();
+        notice = "What another bay entered is here too.";
+        touched.forEach(Runnable::run);
+        reviews.of(document.job(), shop());
+    }
+
+    /** A job begun while the book was out of reach goes in under the next number where another bay has taken its own. */
+    private void underAnotherNumber(String id) {
+        Shop by = shop();
+        quietly("Bringing in " + id, () -> joining.bring(id, by), outcome -> outcome.ifPresent(o -> {
+            jobs.show(o.summary());
+            if (job().id().equals(id)) {
+                open(o.summary().id());
+            }
+            tell(o.says());
+        }), () -> {
+        });
+    }
+
+    /** Brings in what was left beside the book. */
+    private void join() {
+        Shop by = shop();
+        Set<String> open = new HashSet<>(left.keySet());
+        if (isOpen()) {
+            open.add(job().id());
+        }
+        quietly("Bringing in what is kept beside the book", () -> joining.bring(open, by), outcomes -> {
+            outcomes.forEach(o -> jobs.show(o.summary()));
+            String said = outcomes.stream().map(Joining.Outcome::says).filter(w -> !w.isEmpty())
+                    .collect(Collectors.joining(" "));
+            if (!said.isEmpty()) {
+                tell(said);
+            } else if (!outcomes.isEmpty()) {
+                changed();
+            }
+        }, () -> {
+        });
+    }
+
     private void lookThrough() {
+        if (!unsaved.ids().isEmpty()) {
+            join();
+        }
         if (jobs.all().stream().anyMatch(j -> j.on() == null && j.fault().isEmpty())) {
             judgeAll();
         }
@@ -269,12 +388,19 @@ public final class Session implements AutoCloseable {
                     if (found == null) {
                         tell(reason(e));
                     } else {
-                        found.ifPresentOrElse(o -> show(o, by), () -> tell("The book has no job " + id + "."));
+                        found.or(() -> neverIn(id, by)).ifPresentOrElse(o -> show(o, by),
+                                () -> tell("The book has no job " + id + "."));
                     }
                 });
     }
 
     private record Opened(Kept kept, JobReview review) {
+    }
+
+    /** A job that was begun while the book was out of reach. */
+    private Optional<Opened> neverIn(String id, Shop by) {
+        return unsaved.of(id).filter(e -> e.revision() == 0)
+                .map(e -> new Opened(new Kept(e.document(), 0), new JobReview(e.document().job(), by)));
     }
 
     private static String reason(@Nullable Throwable why) {
@@ -293,33 +419,55 @@ public final class Session implements AutoCloseable {
         if (before != null) {
             before.close();
         }
-        saver = new Saver(book, unsaved, threads.ui(), found.revision(), this::saved);
+        saver = new Saver(book, unsaved, threads.ui(), found, new Saver.Listener() {
+            @Override
+            public void told() {
+                saved();
+            }
+
+            @Override
+            public void taken() {
+                underAnotherNumber(id);
+            }
+
+            @Override
+            public void merged(JobDocument ours, JobDocument both) {
+                together(ours, both);
+            }
+        });
         reviews.set(opened.review(), by);
         undo.clear();
         notice = "";
         at.begin();
         keep(Map.of("job", id));
-        unsaved.of(id).ifPresent(entry -> takeUp(entry, found));
+        if (found.revision() == 0) {
+            saver.save(found.document(), judged(found.document().job()));
+        } else {
+            unsaved.of(id).ifPresent(entry -> takeUp(entry, found));
+        }
         changed();
     }
 
-    /** What could not be saved last time goes on where the book is still what it was based on; else a person chooses. */
+    /** What could not be saved last time goes on, together with what another bay entered; where they clash a person chooses. */
     private void takeUp(Unsaved.Entry entry, Kept found) {
-        if (entry.document().job().equals(found.document().job())) {
-            unsaved.drop(found.document().job().id());
+        Job before = found.document().job();
+        JobDocument base = entry.base();
+        if (entry.document().job().equals(before)) {
+            unsaved.drop(before.id());
             return;
         }
-        document = entry.document();
-        if (entry.revision() == found.revision()) {
-            undo.remember("what was not saved last time", found.document().job());
+        Merge merge = base == null ? null : Merge.of(base, entry.document(), found.document());
+        if (entry.revision() == found.revision() || (merge != null && merge.clashes().isEmpty())) {
+            document = merge == null ? entry.document() : merge.ours();
+            undo.remember("what was not saved last time", before, document.job());
             notice = "What could not be saved last time is back, and goes into the book now. Ctrl+Z takes it out.";
-            put(entry.document().job());
+            put(document.job());
         } else {
-            JobReview review = new JobReview(entry.document().job(), shop());
+            document = entry.document();
+            JobReview review = new JobReview(document.job(), shop());
             reviews.set(review, shop());
-            saver().found(new Saver.Conflict(entry.document(), found.document(), found.revision()),
-                    new Judged(JobSummary.of(review), preferences.mark()));
-            undo.remember("what another bay entered", found.document().job());
+            saver().found(document, base, found, new Judged(JobSummary.of(review), preferences.mark()));
+            undo.remember("what another bay entered", before, document.job());
         }
     }
 
@@ -360,7 +508,11 @@ public final class Session implements AutoCloseable {
         opening = true;
         Answers.on(threads.ui(), book.add(added, new Judged(summary, preferences.mark())), (made, e) -> {
             opening = false;
-            if (made == null) {
+            if (e instanceof BookUnreachable) {
+                unsaved.keep(added, 0, null);
+                jobs.show(summary);
+                show(new Opened(new Kept(added, 0), review), by);
+            } else if (made == null) {
                 tell(reason(e));
             } else {
                 jobs.show(summary);
@@ -380,7 +532,7 @@ public final class Session implements AutoCloseable {
         if (document == null || after.equals(before)) {
             return;
         }
-        undo.remember(what, before);
+        undo.remember(what, before, after);
         put(after);
     }
 
@@ -394,9 +546,11 @@ public final class Session implements AutoCloseable {
         undo.forth(job()).ifPresent(c -> swap(c, "Done again: "));
     }
 
-    private void swap(Undo.Change change, String said) {
-        notice = said + change.what();
-        put(change.job());
+    private void swap(Undo.Swapped change, String said) {
+        change.job().ifPresentOrElse(job -> {
+            notice = said + change.what();
+            put(job);
+        }, () -> tell(say("“%s” cannot be taken back: another bay has changed the same since.", change.what())));
     }
 
     /** What would be taken back, in a few words. */
@@ -437,19 +591,23 @@ public final class Session implements AutoCloseable {
         return saver == null ? Optional.empty() : saver.conflict();
     }
 
-    /** Goes on with what was entered here, over what another bay has entered. */
+    /** Goes on with what was entered here, and with what only another bay has changed. */
     public void keepOurs() {
-        saver().keepOurs();
-        changed();
+        chosen("what only another bay changed", saver().keepOurs());
     }
 
-    /** Goes on with what another bay has entered; what was entered here is put aside beside the book. */
+    /** Goes on with what another bay has entered, and with what was changed only here; ours is put aside beside the book. */
     public void takeTheirs() {
+        chosen("what another bay entered, taken", saver().takeTheirs());
+    }
+
+    private void chosen(String what, JobDocument taken) {
         Job before = job();
-        JobDocument theirs = saver().takeTheirs();
-        document = theirs;
-        undo.remember("what another bay entered, taken", before);
-        reviews.of(theirs.job(), shop());
+        document = taken;
+        if (!before.equals(taken.job())) {
+            undo.remember(what, before, taken.job());
+        }
+        reviews.of(taken.job(), shop());
         changed();
     }
 
@@ -773,6 +931,7 @@ public final class Session implements AutoCloseable {
 
     @Override
     public void close() {
+        ended = true;
         leave();
         // Whoever still asks finds nothing open to change.
         document = null;

@@ -1,6 +1,8 @@
 package amberheron.app.session;
 
 import amberheron.core.job.Job;
+import amberheron.io.json.JobDocument;
+import amberheron.io.json.Merge;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
@@ -16,9 +18,26 @@ final class Undo {
      * A change.
      *
      * @param what in a few words
-     * @param job as it is on the other side of the change
+     * @param here the job on this side of the change
+     * @param there the job on the other side
      */
-    record Change(String what, Job job) {
+    record Change(String what, Job here, Job there) {
+        /** The other side, with what another bay has entered since; empty where that is the same value. */
+        private Optional<Job> over(Job now) {
+            if (now.equals(here)) {
+                return Optional.of(there);
+            }
+            Merge both = Merge.of(JobDocument.of(here), JobDocument.of(there), JobDocument.of(now));
+            return both.clashes().isEmpty() ? Optional.of(both.ours().job()) : Optional.empty();
+        }
+    }
+
+    /**
+     * What came of taking a change back, or doing it again.
+     *
+     * @param job the job then; empty where another bay has changed the same since, and it cannot be done
+     */
+    record Swapped(String what, Optional<Job> job) {
     }
 
     void clear() {
@@ -27,31 +46,32 @@ final class Undo {
     }
 
     /** Remembers a change; what was taken back before it cannot be done again. */
-    void remember(String what, Job before) {
-        done.push(new Change(what, before));
+    void remember(String what, Job before, Job after) {
+        done.push(new Change(what, after, before));
         if (done.size() > MOST) {
             done.removeLast();
         }
         undone.clear();
     }
 
-    /** The job before the last change, which can then be done again. */
-    Optional<Change> back(Job now) {
+    /** The job before the last change, which can then be done again; empty when there is none. */
+    Optional<Swapped> back(Job now) {
         return swap(done, undone, now);
     }
 
-    /** The job after the change taken back last. */
-    Optional<Change> forth(Job now) {
+    /** The job after the change taken back last; empty when there is none. */
+    Optional<Swapped> forth(Job now) {
         return swap(undone, done, now);
     }
 
-    private static Optional<Change> swap(Deque<Change> from, Deque<Change> to, Job now) {
+    private static Optional<Swapped> swap(Deque<Change> from, Deque<Change> to, Job now) {
         Change change = from.poll();
         if (change == null) {
             return Optional.empty();
         }
-        to.push(new Change(change.what(), now));
-        return Optional.of(change);
+        Optional<Job> then = change.over(now);
+        then.ifPresent(t -> to.push(new Change(change.what(), t, now)));
+        return Optional.of(new Swapped(change.what(), then));
     }
 
     /** What would be taken back. */

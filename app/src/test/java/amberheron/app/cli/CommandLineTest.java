@@ -12,6 +12,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import amberheron.core.freeair.AirOfDay;
 import amberheron.core.freeair.FreeAirCheck;
@@ -57,7 +58,7 @@ class CommandLineTest {
         try {
             System.setOut(new PrintStream(said, true, StandardCharsets.UTF_8));
             System.setErr(new PrintStream(complained, true, StandardCharsets.UTF_8));
-            int exit = HeronCommand.run(args, new HeronCommand.Surroundings(home, () -> {
+            int exit = HeronCommand.run(args, new HeronCommand.Surroundings(home, Optional.empty(), () -> {
                 throw new IllegalStateException("no desktop here");
             }));
             return new Ran(exit, said.toString(StandardCharsets.UTF_8), complained.toString(StandardCharsets.UTF_8));
@@ -87,7 +88,7 @@ class CommandLineTest {
         String formats = Files.readString(Path.of("..", "docs", "formats.md"));
         String table = formats.substring(formats.indexOf("## Exit codes"));
         table = table.substring(0, table.indexOf("\n## ", 5));
-        assertThat(HeronCommand.line(new HeronCommand.Surroundings(folder, () -> {
+        assertThat(HeronCommand.line(new HeronCommand.Surroundings(folder, Optional.empty(), () -> {
             throw new IllegalStateException("no desktop here");
         })).getSubcommands().keySet()).allSatisfy(name -> assertThat(formats).contains("`" + name + "`"));
         for (String name : List.of("place", "wire", "air", "prove", "review", "pack", "verify", "scale", "diagnose")) {

@@ -7,10 +7,12 @@ import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
 import amberheron.io.json.JobDocument;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Consumer;
 
 /**
  * The job book as the desktop sees it, whatever database is behind it: everything is asked for and answered later, in
@@ -19,6 +21,15 @@ import java.util.concurrent.CompletableFuture;
 public interface Book extends AutoCloseable {
     /** Every job, by number, without its document. */
     CompletableFuture<List<JobSummary>> jobs();
+
+    /** How messages call it. */
+    String name();
+
+    /** Some of the jobs, by number, without their documents. */
+    CompletableFuture<List<JobSummary>> jobs(Collection<String> ids);
+
+    /** Tells, on a thread of its own, what is changed here or elsewhere from now on. To be called once. */
+    void watch(Consumer<Heard> listener);
 
     /** A job; empty when the book has none of this number. */
     CompletableFuture<Optional<Kept>> load(String id);

@@ -7,6 +7,7 @@ import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
 import amberheron.io.json.JobDocument;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,6 +15,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 
 /** An open book, worked by one thread of its own. */
@@ -55,6 +57,21 @@ public final class BookThread implements Book {
     @Override
     public CompletableFuture<List<JobSummary>> jobs() {
         return ask(book::jobs);
+    }
+
+    @Override
+    public String name() {
+        return book.name();
+    }
+
+    @Override
+    public CompletableFuture<List<JobSummary>> jobs(Collection<String> ids) {
+        return ask(() -> book.jobs(ids));
+    }
+
+    @Override
+    public void watch(Consumer<Heard> listener) {
+        book.watch(listener);
     }
 
     @Override

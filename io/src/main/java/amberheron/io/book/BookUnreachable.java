@@ -10,7 +10,8 @@ public final class BookUnreachable extends BookProblem {
         super(words(book), cause);
     }
 
-    BookUnreachable(String book) {
+    /** Of a book that is known to be out of reach. */
+    public BookUnreachable(String book) {
         super(words(book));
     }
 

@@ -17,6 +17,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import org.flywaydb.core.api.FlywayException;
@@ -79,6 +80,14 @@ public final class JobBook implements OpenBook {
     }
 
     @Override
+    public List<JobSummary> jobs(Collection<String> ids) {
+        return ids.isEmpty()
+                ? List.of()
+                : with(h -> h.createQuery("select " + JobRow.LISTED + " from job where id in (<ids>)")
+                        .bindList("ids", ids).map((row, context) -> JobRow.summary(row)).list());
+    }
+
+    @Override
     public Optional<Kept> load(String id) {
         return with(h -> h.createQuery("select document, revision, digest from job where id = :id").bind("id", id)
                 .map((row, context) -> {
@@ -102,7 +111,9 @@ public final class JobBook implements OpenBook {
     public Kept add(JobDocument document, @Nullable Judged judged) {
         String id = document.job().id();
         requireSound();
+        AtomicBoolean again = new AtomicBoolean();
         boolean added = with(h -> h.inTransaction(t -> {
+            boolean second = again.getAndSet(true);
             t.createQuery("select id from job").mapTo(String.class).list().stream()
                     .filter(other -> !other.equals(id) && JobNumber.collide(other, id)).forEach(other -> {
                         throw new BookProblem(
@@ -114,7 +125,7 @@ public final class JobBook implements OpenBook {
                     + ":document, :digest, :judged, :states, :waits, :detail, :checked, :booked, :bay, :spread, :fault) "
                     + "on conflict (id) do nothing").bindMap(JobRow.of(document)).bindMap(JobRow.of(judged)).execute();
             if (made == 0) {
-                return has(t, document, 1);
+                return second && has(t, document, 1);
             }
             store.announce(t, id);
             return true;
@@ -234,8 +245,12 @@ public final class JobBook implements OpenBook {
     }
 
     @Override
-    public synchronized void watch(Consumer<Heard> listener) {
-        watch = new Watch(store, listener);
+    public void watch(Consumer<Heard> listener) {
+        watch(with(JobBook::revisions), listener);
+    }
+
+    synchronized void watch(Map<String, Long> known, Consumer<Heard> listener) {
+        watch = new Watch(store, known, listener);
         watch.start();
     }
 
@@ -263,17 +278,30 @@ public final class JobBook implements OpenBook {
             with(h -> h.inTransaction(t -> {
                 PreparedBatch all = t.prepareBatch(JobRow.PUT);
                 rows.forEach(r -> all.bindMap(r).add());
-                return all.execute();
+                int[] put = all.execute();
+                rows.forEach(r -> store.announce(t, String.valueOf(r.get("id"))));
+                return put;
             }));
         }
     }
 
-    /** Takes jobs out. */
-    void remove(Collection<String> ids) {
-        if (!ids.isEmpty()) {
-            requireSound();
-            with(h -> h.createUpdate("delete from job where id in (<ids>)").bindList("ids", ids).execute());
-        }
+    /** Puts a job in as another book has it. */
+    void put(JobDocument document, @Nullable Judged judged, long revision) {
+        Map<String, @Nullable Object> row = JobRow.of(document);
+        row.putAll(JobRow.of(judged));
+        row.put("revision", revision);
+        put(List.of(row));
+    }
+
+    /** Takes a job out, unless it has been changed since that revision. */
+    void remove(String id, long revision) {
+        requireSound();
+        with(h -> h.inTransaction(t -> {
+            int gone = t.createUpdate("delete from job where id = :id and revision = :revision").bind("id", id)
+                    .bind("revision", revision).execute();
+            store.announce(t, id);
+            return gone;
+        }));
     }
 
     /** Runs with the one connection, once more where the line was down; so nothing may do harm when it is done twice. */

@@ -8,6 +8,7 @@ import amberheron.io.book.JobBook.Kept;
 import amberheron.io.json.JobDocument;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -51,6 +52,9 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
 
     /** The jobs, by number, as they were last judged. */
     List<JobSummary> jobs();
+
+    /** Some of the jobs, as they were last judged; without those that the book does not have. */
+    List<JobSummary> jobs(Collection<String> ids);
 
     /**
      * A job; empty when the book has none of this number.

@@ -11,6 +11,7 @@ import amberheron.io.json.JobDocument;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,6 +33,8 @@ public final class SharedBook implements OpenBook {
     private final JobBook server;
     private final JobBook copy;
     private volatile boolean inReach = true;
+    /** Whether who listens was last told that it is in reach. */
+    private volatile boolean told = true;
     private boolean followed;
 
     private SharedBook(JobBook server, JobBook copy) {
@@ -43,6 +46,11 @@ public final class SharedBook implements OpenBook {
         String file = TextFiles.digest(address.shown().getBytes(StandardCharsets.UTF_8)).substring(0, 12);
         return new SharedBook(JobBook.on(new PostgresServer(address)),
                 JobBook.open(home.resolve("shared").resolve(file).resolve("book.db")));
+    }
+
+    /** The book itself, without the copy. */
+    JobBook server() {
+        return server;
     }
 
     private <T> T read(Function<JobBook, T> what) {
@@ -88,18 +96,28 @@ public final class SharedBook implements OpenBook {
     }
 
     @Override
+    public List<JobSummary> jobs(Collection<String> ids) {
+        return read(b -> b.jobs(ids));
+    }
+
+    @Override
     public Optional<Kept> load(String id) {
         return read(b -> b.load(id));
     }
 
     @Override
     public Kept add(JobDocument document, @Nullable Judged judged) {
-        return write(b -> b.add(document, judged));
+        Kept kept = write(b -> b.add(document, judged));
+        alsoHere(() -> copy.put(document, judged, kept.revision()));
+        return kept;
     }
 
     @Override
     public long save(JobDocument document, @Nullable Judged judged, long basedOn) {
-        return write(b -> b.save(document, judged, basedOn));
+        long revision = write(b -> b.save(document, judged, basedOn));
+        // What was entered here is read here, also when the line goes down right after.
+        alsoHere(() -> copy.put(document, judged, revision));
+        return revision;
     }
 
     @Override
@@ -191,9 +209,15 @@ public final class SharedBook implements OpenBook {
 
     @Override
     public void watch(Consumer<Heard> listener) {
-        server.watch(heard -> {
-            boolean news = heard.inReach() != inReach || !heard.changed().isEmpty();
+        Map<String, Long> known = read(b -> b.with(JobBook::revisions));
+        told = inReach;
+        if (!told) {
+            listener.accept(new Heard(false, Map.of()));
+        }
+        server.watch(known, heard -> {
+            boolean news = heard.inReach() != told || !heard.changed().isEmpty();
             inReach = heard.inReach();
+            told = inReach;
             if (inReach && (news || !followed)) {
                 follow();
             }
@@ -213,10 +237,13 @@ public final class SharedBook implements OpenBook {
             }
             Map<String, Long> there = server.with(JobBook::revisions);
             Map<String, Long> here = copy.with(JobBook::revisions);
-            List<String> gone = here.keySet().stream().filter(id -> !there.containsKey(id)).toList();
             List<String> newer = there.entrySet().stream().filter(e -> !e.getValue().equals(here.get(e.getKey())))
                     .map(Map.Entry::getKey).toList();
-            copy.remove(gone);
+            here.forEach((id, revision) -> {
+                if (!there.containsKey(id)) {
+                    copy.remove(id, revision);
+                }
+            });
             for (int i = 0; i < newer.size(); i += BATCH) {
                 copy.put(server.rows(newer.subList(i, Math.min(i + BATCH, newer.size()))));
             }

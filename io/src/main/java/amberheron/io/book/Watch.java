@@ -10,7 +10,6 @@ import java.util.logging.Level;
 import java.util.logging.Logger;
 import org.jdbi.v3.core.Jdbi;
 import org.jdbi.v3.core.JdbiException;
-import org.jspecify.annotations.Nullable;
 
 /** Waits for what others change in a book, whether it speaks or must be asked, and goes on after the line was down. */
 final class Watch implements AutoCloseable {
@@ -21,10 +20,16 @@ final class Watch implements AutoCloseable {
     private final Consumer<Heard> listener;
     private final Thread thread;
     private volatile boolean closed;
-    private @Nullable Map<String, Long> known;
+    private Map<String, Long> known;
 
-    Watch(Store store, Consumer<Heard> listener) {
+    /**
+     * A watch.
+     *
+     * @param known the revisions that were seen already
+     */
+    Watch(Store store, Map<String, Long> known, Consumer<Heard> listener) {
         this.store = store;
+        this.known = known;
         this.listener = listener;
         this.thread = Thread.ofPlatform().daemon().name("watch").unstarted(this::run);
     }
@@ -77,14 +82,12 @@ final class Watch implements AutoCloseable {
         Map<String, Long> before = known;
         known = now;
         Map<String, Long> changed = new HashMap<>();
-        if (before != null) {
-            now.forEach((id, revision) -> {
-                if (!revision.equals(before.get(id))) {
-                    changed.put(id, revision);
-                }
-            });
-            before.keySet().stream().filter(id -> !now.containsKey(id)).forEach(id -> changed.put(id, 0L));
-        }
+        now.forEach((id, revision) -> {
+            if (!revision.equals(before.get(id))) {
+                changed.put(id, revision);
+            }
+        });
+        before.keySet().stream().filter(id -> !now.containsKey(id)).forEach(id -> changed.put(id, 0L));
         listener.accept(new Heard(true, changed));
     }
 

@@ -39,16 +39,21 @@ public record Difference(String field, String ours, String theirs) {
             for (int i = 0; i < Math.max(a.size(), b.size()); i++) {
                 compare(path + "[" + (i + 1) + "]", a.get(i), b.get(i), into);
             }
-        } else if (!words(a).equals(words(b))) {
+        } else if (!whole(a).equals(whole(b))) {
             into.add(new Difference(path, words(a), words(b)));
         }
     }
 
-    private static String words(@Nullable JsonNode node) {
+    /** What is compared: of a long text more than is shown. */
+    private static String whole(@Nullable JsonNode node) {
         return node == null || node.isNull()
                 ? "nothing"
                 : node.isContainer()
                         ? node.size() + " entries"
-                        : Printable.of(node.isString() ? node.stringValue() : node.toString());
+                        : node.isString() ? node.stringValue() : node.toString();
+    }
+
+    private static String words(@Nullable JsonNode node) {
+        return Printable.of(whole(node));
     }
 }

@@ -67,6 +67,21 @@ public final class JobDocument {
         return new JobDocument(changed, read, null);
     }
 
+    /** The same job under another number, with the readings that were taken of it. */
+    public JobDocument numbered(String id) {
+        ObjectNode tree = tree().deepCopy();
+        renumber(tree, job.id(), id);
+        tree.put("id", id);
+        return made(id, tree);
+    }
+
+    private static void renumber(JsonNode node, String from, String to) {
+        if (node instanceof ObjectNode object && object.path("job").asString("").equals(from)) {
+            object.put("job", to);
+        }
+        node.forEach(each -> renumber(each, from, to));
+    }
+
     /** The document as it is written; not to be changed. */
     ObjectNode tree() {
         ObjectNode tree = written;

@@ -10,6 +10,7 @@ import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.file.Path;
 import java.sql.Connection;
+import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.util.Map;
 import java.util.Set;
@@ -20,11 +21,11 @@ import java.util.concurrent.atomic.AtomicInteger;
  * A real server that all tests of this machine share, and for each of them a database of its own behind a line that can be
  * pulled out. Where {@code -Dpostgres=HOST:PORT} names one that runs already, that one is used.
  */
-final class Server implements AutoCloseable {
+public final class Server implements AutoCloseable {
     private static final AtomicInteger DATABASES = new AtomicInteger();
 
     private final ServerSocket door;
-    private final String database = "bay" + ProcessHandle.current().pid() + "x" + DATABASES.incrementAndGet();
+    private final String database;
     private final Set<Socket> lines = ConcurrentHashMap.newKeySet();
     private volatile boolean pulled;
 
@@ -54,21 +55,32 @@ final class Server implements AutoCloseable {
         }
     }
 
-    Server() throws IOException, SQLException {
+    /** A database of its own, and a line to it. */
+    public Server() throws IOException, SQLException {
+        this("bay" + ProcessHandle.current().pid() + "x" + DATABASES.incrementAndGet());
         try (Connection admin = admin("postgres"); var statement = admin.createStatement()) {
             statement.execute("create database " + database);
         }
+    }
+
+    /** Another line to the same database. */
+    public Server line() throws IOException {
+        return new Server(database);
+    }
+
+    private Server(String database) throws IOException {
+        this.database = database;
         door = new ServerSocket(0, 50, InetAddress.getLoopbackAddress());
         Thread.ofPlatform().daemon().start(this::answer);
     }
 
     /** A connection past the line. */
-    Connection admin() throws SQLException {
+    public Connection admin() throws SQLException {
         return admin(database);
     }
 
     private static Connection admin(String database) throws SQLException {
-        return java.sql.DriverManager.getConnection("jdbc:postgresql://127.0.0.1:" + One.PORT + "/" + database,
+        return DriverManager.getConnection("jdbc:postgresql://127.0.0.1:" + One.PORT + "/" + database,
                 "postgres", "postgres");
     }
 
@@ -81,25 +93,25 @@ final class Server implements AutoCloseable {
     }
 
     /** A bay's book, its copy in this folder. */
-    SharedBook bay(Path home) {
-        return SharedBook.open(address(), home);
+    public OpenBook bay(Path home) {
+        return OpenBook.at(address(), home);
     }
 
     /** Pulls the line out: what is on its way is lost, and nobody gets through. */
-    void pull() throws IOException {
+    public void pull() throws IOException {
         pulled = true;
         cut();
     }
 
     /** Cuts every line once; new ones get through. */
-    void cut() throws IOException {
+    public void cut() throws IOException {
         for (Socket each : lines) {
             each.close();
         }
     }
 
     /** Plugs it in again. */
-    void plug() {
+    public void plug() {
         pulled = false;
     }
 

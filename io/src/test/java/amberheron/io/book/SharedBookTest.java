@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import amberheron.core.freeair.SensorLife;
 import amberheron.core.freeair.SensorNote;
+import amberheron.core.job.Entries;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobSummary;
 import amberheron.io.UnusableInput;
 import amberheron.io.json.JobDocument;
+import amberheron.io.json.Merge;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -17,8 +19,16 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
+import java.util.TreeMap;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executors;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.locks.LockSupport;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -52,14 +62,13 @@ class SharedBookTest {
     @Test
     void whatOneBayEntersTheOtherHearsWithinTwoSeconds() throws IOException, SQLException, InterruptedException {
         try (Server server = new Server();
-                SharedBook first = server.bay(home.resolve("1"));
-                SharedBook second = server.bay(home.resolve("2"))) {
+                OpenBook first = server.bay(home.resolve("1"));
+                OpenBook second = server.bay(home.resolve("2"))) {
             first.add(job("b", "van"), null);
             first.add(job("A", "sidecar"), null);
             Ears ears = new Ears();
             second.watch(ears.all::add);
             assertThat(second.load("b").orElseThrow().revision()).isEqualTo(1);
-            // Once it listens; what was entered before that is found by comparing.
             first.save(job("b", "blue van"), null, 1);
             assertThat(ears.next()).isEqualTo(new Heard(true, Map.of("b", 2L)));
             long entered = System.nanoTime();
@@ -77,7 +86,7 @@ class SharedBookTest {
     /** The entry was taken and the answer got lost: asked again it is neither done twice nor called a conflict. */
     @Test
     void whatIsAskedTwiceIsDoneOnce() throws IOException, SQLException {
-        try (Server server = new Server(); SharedBook bay = server.bay(home)) {
+        try (Server server = new Server(); OpenBook bay = server.bay(home)) {
             bay.add(job("A", "van"), null);
             server.cut();
             assertThat(bay.add(job("A", "van"), null).revision()).isEqualTo(1);
@@ -91,8 +100,8 @@ class SharedBookTest {
     @Test
     void outOfReachTheCopyAnswersAndNothingIsLost() throws IOException, SQLException, InterruptedException {
         try (Server server = new Server();
-                SharedBook far = server.bay(home.resolve("1"));
-                SharedBook near = server.bay(home.resolve("2"))) {
+                OpenBook far = server.bay(home.resolve("1"));
+                OpenBook near = server.bay(home.resolve("2"))) {
             far.add(job("A", "van"), null);
             far.prefer("school.tilt", "TEN");
             Ears ears = new Ears();
@@ -128,7 +137,7 @@ class SharedBookTest {
     @Test
     void aBayStartsWithoutTheServer() throws IOException, SQLException {
         try (Server server = new Server()) {
-            try (SharedBook bay = server.bay(home)) {
+            try (OpenBook bay = server.bay(home)) {
                 bay.add(job("A", "van"), null);
                 bay.watch(h -> {
                 });
@@ -137,7 +146,7 @@ class SharedBookTest {
                 }
             }
             server.pull();
-            try (SharedBook bay = server.bay(home)) {
+            try (OpenBook bay = server.bay(home)) {
                 assertThat(bay.jobs()).extracting(JobSummary::id).containsExactly("A");
             }
         }
@@ -165,13 +174,13 @@ class SharedBookTest {
     @Test
     void aNewerBookIsLeftAsItIs() throws IOException, SQLException {
         try (Server server = new Server()) {
-            try (SharedBook bay = server.bay(home)) {
+            try (OpenBook bay = server.bay(home)) {
                 bay.add(job("A", "van"), null);
             }
             try (var admin = server.admin(); var statement = admin.createStatement()) {
                 statement.execute("update flyway_schema_history set version = '99' where version = '5'");
             }
-            try (SharedBook bay = server.bay(home)) {
+            try (OpenBook bay = server.bay(home)) {
                 assertThatThrownBy(bay::jobs).isInstanceOf(BookProblem.class).hasMessageContaining("newer version");
             }
         }
@@ -203,5 +212,155 @@ class SharedBookTest {
                 java.nio.file.attribute.PosixFilePermissions.fromString("rw-r--r--"));
         assertThatThrownBy(() -> BookAddress.of(home, Optional.empty())).isInstanceOf(UnusableInput.class)
                 .hasMessageContaining("chmod 600");
+    }
+
+    /** Enough to meet most moments; -Dedits=10000 is the long campaign. */
+    private static final int EDITS = Integer.getInteger("edits", 160);
+    private static final int WRITERS = 8;
+    /** Each so many edits goes to the value that all write to. */
+    private static final int SHARED = 4;
+
+    /** Eight bays on one job, each in its own corner of it and sometimes in one that all write to: nothing gets lost. */
+    @Test
+    void eightBaysOnOneJobLoseNothing() throws Exception {
+        try (Server server = new Server(); OpenBook first = server.bay(home.resolve("0"))) {
+            first.add(job("A", "0"), null);
+            CompletableFuture.allOf(IntStream.range(0, WRITERS)
+                    .mapToObj(i -> CompletableFuture.runAsync(() -> write(server, i),
+                            Executors.newVirtualThreadPerTaskExecutor()))
+                    .toArray(CompletableFuture[]::new)).join();
+            JobBook.Kept end = first.load("A").orElseThrow();
+            Map<String, String> drafts = end.document().job().entries().drafts();
+            for (int i = 0; i < WRITERS; i++) {
+                assertThat(drafts.get("bay." + i)).isEqualTo(String.valueOf(EDITS / WRITERS));
+            }
+            assertThat(end.document().job().intake().vehicle().split(" ", -1))
+                    .as("what all wrote to has what each wrote, once").doesNotHaveDuplicates()
+                    .hasSize(1 + WRITERS * (EDITS / WRITERS / SHARED));
+            assertThat(end.revision()).isEqualTo(1 + (long) WRITERS * (EDITS / WRITERS));
+        }
+    }
+
+    /** Writes as a window does: brings both together after a conflict, and where they clash looks again. */
+    private static void write(Server server, int bay) {
+        try (JobBook book = JobBook.on(new PostgresServer(server.address()))) {
+            JobBook.Kept had = book.load("A").orElseThrow();
+            for (int n = 1; n <= EDITS / WRITERS; n++) {
+                JobDocument mine = edited(had.document(), bay, n);
+                while (true) {
+                    try {
+                        long revision = book.save(mine, null, had.revision());
+                        had = new JobBook.Kept(mine, revision);
+                        break;
+                    } catch (BookConflict e) {
+                        JobBook.Kept theirs = book.load("A").orElseThrow();
+                        Merge merge = Merge.of(had.document(), mine, theirs.document());
+                        mine = merge.clashes().isEmpty() ? merge.ours() : edited(theirs.document(), bay, n);
+                        had = theirs;
+                    }
+                }
+            }
+        }
+    }
+
+    private static JobDocument edited(JobDocument was, int bay, int n) {
+        Job job = was.job();
+        Map<String, String> drafts = new TreeMap<>(job.entries().drafts());
+        drafts.put("bay." + bay, String.valueOf(n));
+        Job own = job.withEntries(new Entries(drafts, job.entries().origins()));
+        return was.with(n % SHARED == 0
+                ? own.withIntake(own.intake().withVehicle(job.intake().vehicle() + " " + bay + "." + n))
+                : own);
+    }
+
+    /** Enough to meet most moments of an entry; -Dkills=1000 is the long campaign. */
+    private static final int KILLS = Integer.getInteger("kills", 20);
+
+    /** The line is cut, the server's side is ended, the line is pulled out: what was acknowledged is in, and just once. */
+    @Test
+    void nothingAcknowledgedIsLostOnTheLine() throws Exception {
+        try (Server server = new Server(); OpenBook bay = server.bay(home)) {
+            bay.add(job("A", "0"), null);
+            AtomicLong acknowledged = new AtomicLong();
+            AtomicBoolean end = new AtomicBoolean();
+            CompletableFuture<Void> writing = CompletableFuture.runAsync(() -> {
+                bay.watch(h -> {
+                });
+                for (long n = 1; !end.get(); n++) {
+                    insist(bay, job("A", String.valueOf(n)), n);
+                    acknowledged.set(n);
+                }
+            });
+            Random random = new Random(7);
+            for (int i = 0; i < KILLS; i++) {
+                long before = acknowledged.get();
+                switch (random.nextInt(3)) {
+                    case 0 -> server.cut();
+                    case 1 -> {
+                        server.pull();
+                        server.plug();
+                    }
+                    default -> {
+                        try (var admin = server.admin(); var statement = admin.createStatement()) {
+                            statement.execute("select pg_terminate_backend(pid) from pg_stat_activity where "
+                                    + "datname = current_database() and pid <> pg_backend_pid()");
+                        }
+                    }
+                }
+                Waits.until(() -> acknowledged.get() >= before + 1 + random.nextInt(3));
+                try (var admin = server.admin();
+                        var statement = admin.createStatement();
+                        var row = statement.executeQuery("select vehicle from job")) {
+                    assertThat(row.next()).isTrue();
+                    assertThat(Long.parseLong(row.getString(1))).isGreaterThan(before);
+                }
+            }
+            end.set(true);
+            writing.get(20, TimeUnit.SECONDS);
+            JobBook.Kept kept = bay.load("A").orElseThrow();
+            assertThat(kept.document().job().intake().vehicle()).isEqualTo(String.valueOf(acknowledged.get()));
+            assertThat(kept.revision()).as("each entry once").isEqualTo(acknowledged.get() + 1);
+        }
+    }
+
+    private static void insist(OpenBook bay, JobDocument document, long basedOn) {
+        while (true) {
+            try {
+                bay.save(document, null, basedOn);
+                return;
+            } catch (BookUnreachable e) {
+                LockSupport.parkNanos(1_000_000);
+            }
+        }
+    }
+
+    @Test
+    void jobsGoFromBookToBookAndBack() throws IOException, SQLException {
+        Path file = home.resolve("backup.db");
+        try (Server server = new Server();
+                OpenBook shared = server.bay(home);
+                JobBook own = JobBook.open(
+                        home.resolve("own.db"))) {
+            own.add(job("A", "van"), null);
+            own.add(job("B", "trike"), null);
+            own.note(List.of(life(0.97)));
+            assertThat(Transfer.move(own, shared, List.of("A", "B")).carried()).containsExactly("A", "B");
+            assertThat(own.jobs()).isEmpty();
+            assertThat(shared.load("B").orElseThrow().document().job().intake().vehicle()).isEqualTo("trike");
+
+            assertThat(Transfer.backup(shared, file).whole()).isTrue();
+            assertThatThrownBy(() -> Transfer.backup(shared, file)).hasMessageContaining("is there already");
+            shared.save(job("A", "blue van"), null, shared.load("A").orElseThrow().revision());
+            Transfer back = Transfer.restore(file, shared, id -> false);
+            assertThat(back.same()).containsExactly("B");
+            assertThat(back.differing()).as("left as it is").containsExactly("A");
+            assertThat(shared.load("A").orElseThrow().document().job().intake().vehicle()).isEqualTo("blue van");
+            long revision = shared.load("A").orElseThrow().revision();
+            Transfer.restore(file, shared, "A"::equals);
+            assertThat(shared.load("A").orElseThrow().document().job().intake().vehicle()).isEqualTo("van");
+            assertThatThrownBy(() -> shared.save(job("A", "red van"), null, revision)).as("open in another bay")
+                    .isInstanceOf(BookConflict.class);
+            assertThatThrownBy(() -> Transfer.move(own, shared, List.of("A"))).hasMessageContaining("has no job A");
+        }
     }
 }

@@ -153,6 +153,15 @@ class MergeTest {
         assertThat(ids(merge.theirs())).contains(gone);
     }
 
+    /** A long note that differs where it is not shown any more still differs. */
+    @Test
+    void aLongTextIsComparedWhole() {
+        String note = "n".repeat(200);
+        Merge merge = Merge.of(base(), changed(t -> ((ObjectNode) t.at("/intake")).put("vehicle", note + "here")),
+                changed(t -> ((ObjectNode) t.at("/intake")).put("vehicle", note + "there")));
+        assertThat(merge.clashes()).extracting(Difference::field).containsExactly("intake.vehicle");
+    }
+
     /** What readings rest on changed in both bays: they are stale since the later of the two. */
     @Test
     void sinceWhenIsTheLaterOfBoth() {

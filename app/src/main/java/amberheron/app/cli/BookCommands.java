@@ -1,0 +1,171 @@
+package amberheron.app.cli;
+
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.io.book.BookAddress;
+import amberheron.io.book.OpenBook;
+import amberheron.io.book.Transfer;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code heron book}: where the shop's jobs are kept, and how they get from one book into another. */
+@Command(name = "book", mixinStandardHelpOptions = true, description = "Where the shop's book is, and how many jobs it has.")
+final class BookCommands implements Callable<Integer> {
+    private final HeronCommand.Surroundings surroundings;
+    @Spec
+    @SuppressWarnings("NullAway.Init") // set by picocli
+    private CommandSpec spec;
+
+    BookCommands(HeronCommand.Surroundings surroundings) {
+        this.surroundings = surroundings;
+    }
+
+    private static OpenBook open(HeronCommand.Surroundings surroundings) {
+        return OpenBook.at(surroundings.address(), surroundings.home());
+    }
+
+    @Override
+    public Integer call() {
+        try (OpenBook book = open(surroundings)) {
+            PrintWriter out = spec.commandLine().getOut();
+            out.println(say("%s: %d jobs", book.name(), book.jobs().size()));
+            out.flush();
+            return 0;
+        }
+    }
+
+    private static int report(CommandSpec spec, Transfer done, String where) {
+        PrintWriter out = spec.commandLine().getOut();
+        out.println(say("%d jobs carried into %s, %d were there already", done.carried().size(), where,
+                done.same().size()));
+        done.differing().forEach(id -> out.println(say("  %s: differs there, left as it is", id)));
+        done.damaged().forEach(id -> out.println(say("  %s: not as it was kept, left out; take it from a copy", id)));
+        out.flush();
+        return done.whole() ? 0 : HeronCommand.OUT;
+    }
+
+    /** What the commands below share. */
+    abstract static class Carrying implements Callable<Integer> {
+        private final HeronCommand.Surroundings surroundings;
+        @Spec
+        @SuppressWarnings("NullAway.Init") // set by picocli
+        private CommandSpec spec;
+
+        Carrying(HeronCommand.Surroundings surroundings) {
+            this.surroundings = surroundings;
+        }
+
+        final Path home() {
+            return surroundings.home();
+        }
+
+        abstract Transfer carry(OpenBook book);
+
+        abstract String where(OpenBook book);
+
+        @Override
+        public Integer call() {
+            try (OpenBook book = open(surroundings)) {
+                return report(spec, carry(book), where(book));
+            }
+        }
+    }
+
+    @Command(name = "backup", mixinStandardHelpOptions = true, description = "Every job, note and habit of the book into one new file.")
+    static final class Backup extends Carrying {
+        @Parameters(index = "0", paramLabel = "FILE", description = "the new file (.db)")
+        private Path file = Path.of("");
+
+        Backup(HeronCommand.Surroundings surroundings) {
+            super(surroundings);
+        }
+
+        @Override
+        Transfer carry(OpenBook book) {
+            return Transfer.backup(book, file);
+        }
+
+        @Override
+        String where(OpenBook book) {
+            return file.toString();
+        }
+    }
+
+    @Command(name = "restore", mixinStandardHelpOptions = true, description = "What a backup has and the book has not; nothing in the book is lost.")
+    static final class Restore extends Carrying {
+        @Parameters(index = "0", paramLabel = "FILE", description = "a backup, or any book in a file")
+        private Path file = Path.of("");
+        @Option(names = "--over", paramLabel = "JOB", arity = "1..*", description = "jobs that are put back as the backup has them, over what the book has")
+        private List<String> over = List.of();
+
+        Restore(HeronCommand.Surroundings surroundings) {
+            super(surroundings);
+        }
+
+        @Override
+        Transfer carry(OpenBook book) {
+            return Transfer.restore(file, book, over::contains);
+        }
+
+        @Override
+        String where(OpenBook book) {
+            return book.name();
+        }
+    }
+
+    @Command(name = "move", mixinStandardHelpOptions = true, description = "Jobs out of the book into another one.")
+    static final class Move extends Carrying {
+        @Parameters(index = "0", arity = "1..*", paramLabel = "JOB", description = "numbers of jobs")
+        private List<String> jobs = List.of();
+        @Option(names = "--to", required = true, paramLabel = "BOOK", description = "a file, or postgresql://USER@HOST/DATABASE")
+        private String to = "";
+
+        Move(HeronCommand.Surroundings surroundings) {
+            super(surroundings);
+        }
+
+        @Override
+        Transfer carry(OpenBook book) {
+            try (OpenBook other = OpenBook.at(BookAddress.parse(to), home())) {
+                return Transfer.move(book, other, jobs);
+            }
+        }
+
+        @Override
+        String where(OpenBook book) {
+            return BookAddress.parse(to).shown();
+        }
+    }
+
+    @Command(name = "use", mixinStandardHelpOptions = true, description = "Which book is opened from now on, where HERON_BOOK does not say another.")
+    static final class Use implements Callable<Integer> {
+        private final HeronCommand.Surroundings surroundings;
+        @Parameters(index = "0", paramLabel = "BOOK", description = "a file, or postgresql://USER@HOST/DATABASE")
+        private String address = "";
+        @Spec
+        @SuppressWarnings("NullAway.Init") // set by picocli
+        private CommandSpec spec;
+
+        Use(HeronCommand.Surroundings surroundings) {
+            this.surroundings = surroundings;
+        }
+
+        @Override
+        public Integer call() {
+            // Opened first: what cannot be reached is not chosen.
+            try (OpenBook book = OpenBook.at(BookAddress.parse(address), surroundings.home())) {
+                spec.commandLine().getOut().println(say("%s: %d jobs", book.name(), book.jobs().size()));
+            }
+            BookAddress.choose(surroundings.home(), address);
+            spec.commandLine().getOut().flush();
+            return 0;
+        }
+    }
+}

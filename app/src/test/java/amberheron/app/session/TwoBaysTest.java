@@ -1,0 +1,197 @@
+package amberheron.app.session;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import amberheron.core.job.Job;
+import amberheron.core.job.JobSummary;
+import amberheron.io.book.OpenBook;
+import amberheron.io.book.Server;
+import amberheron.io.catalogue.Catalogue;
+import amberheron.io.json.JobDocument;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.sql.SQLException;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.Consumer;
+import java.util.function.Predicate;
+import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Two windows on one book of a real server, each with a line of its own. */
+class TwoBaysTest {
+    @TempDir
+    private Path folder = Path.of("");
+
+    /** A window's session with a thread that stands for its screen. */
+    private static final class Bay implements AutoCloseable {
+        private final ExecutorService ui = Executors.newSingleThreadExecutor();
+        private final Session session;
+        private final Path home;
+
+        private Bay(Server line, Path home) {
+            this.home = home;
+            this.session = CompletableFuture.supplyAsync(
+                    () -> Session.on(line.bay(home), Catalogue.shipped(), home, Threads.beside(ui)), ui).join();
+            act(Session::listJobs);
+            until(Session::idle);
+        }
+
+        private void act(Consumer<Session> what) {
+            CompletableFuture.runAsync(() -> what.accept(session), ui).join();
+        }
+
+        private void open(String job) {
+            act(s -> s.open(job));
+            until(s -> s.idle() && s.job().id().equals(job));
+        }
+
+        private void edit(UnaryOperator<Job> change) {
+            act(s -> s.edit("typed", change));
+        }
+
+        private <T> T see(Supplier<T> what) {
+            return CompletableFuture.supplyAsync(what, ui).join();
+        }
+
+        private void until(Predicate<Session> so) {
+            long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(30);
+            while (!see(() -> so.test(session))) {
+                assertThat(System.nanoTime()).as("it comes about in time; last said: " + session.notice())
+                        .isLessThan(end);
+                LockSupport.parkNanos(2_000_000);
+            }
+        }
+
+        private Job job() {
+            return see(session::job);
+        }
+
+        @Override
+        public void close() {
+            act(Session::close);
+            ui.shutdown();
+        }
+    }
+
+    private static UnaryOperator<Job> vehicle(String name) {
+        return j -> j.withIntake(j.intake().withVehicle(name));
+    }
+
+    private static UnaryOperator<Job> place(String bay) {
+        return j -> j.withProgress(j.progress().withBay(bay));
+    }
+
+    private void fill(Server server) {
+        try (OpenBook book = server.bay(folder.resolve("office"))) {
+            book.add(JobDocument.of(vehicle("van").apply(Job.empty("A"))), null);
+            book.add(JobDocument.of(Job.empty("B")), null);
+        }
+    }
+
+    @Test
+    void whatOneEntersTheOtherSeesAndCanNotTakeBackUnseen() throws IOException, SQLException {
+        try (Server server = new Server()) {
+            fill(server);
+            try (Bay one = new Bay(server, folder.resolve("1")); Bay two = new Bay(server, folder.resolve("2"))) {
+                one.open("A");
+                two.open("A");
+                one.edit(place("3"));
+                two.until(s -> s.job().progress().bay().equals("3"));
+                two.edit(vehicle("blue van"));
+                one.until(s -> s.job().intake().vehicle().equals("blue van"));
+                one.until(s -> s.jobs().getFirst().vehicle().equals("blue van"));
+
+                one.act(Session::undo);
+                two.until(s -> s.job().progress().bay().isEmpty());
+                assertThat(two.job().intake().vehicle()).as("only one's own entry is taken back").isEqualTo("blue van");
+                one.edit(vehicle("red van"));
+                two.until(s -> s.job().intake().vehicle().equals("red van"));
+                two.act(Session::undo);
+                assertThat(two.see(two.session::notice)).contains("another bay has changed the same since");
+                assertThat(two.job().intake().vehicle()).isEqualTo("red van");
+
+                one.act(s -> s.begin("C"));
+                two.until(s -> s.jobs().stream().map(JobSummary::id).toList().contains("C"));
+            }
+        }
+    }
+
+    @Test
+    void outOfReachBothGoOnAndNothingIsLost() throws IOException, SQLException {
+        try (Server server = new Server(); Server line = server.line()) {
+            fill(server);
+            try (Bay near = new Bay(server, folder.resolve("1")); Bay far = new Bay(line, folder.resolve("2"))) {
+                near.open("A");
+                far.open("A");
+                line.pull();
+                far.until(s -> s.notice().contains("does not answer"));
+                far.edit(place("3"));
+                near.edit(vehicle("blue van"));
+                far.until(s -> s.saving().failure() != null);
+                assertThat(far.see(() -> far.session.saving().failure())).contains("kept on this machine");
+                far.act(s -> s.begin("N"));
+                near.act(s -> s.begin("N"));
+                far.until(s -> s.idle() && s.job().id().equals("N"));
+                near.until(s -> s.idle() && s.job().id().equals("N"));
+                far.edit(vehicle("far"));
+                near.edit(vehicle("near"));
+                near.until(s -> s.idle() && s.saving().failure() == null);
+                far.until(s -> s.jobs().stream().anyMatch(j -> j.vehicle().equals("far")));
+
+                line.plug();
+                near.until(s -> s.jobs().stream().anyMatch(j -> j.id().equals("N-2")));
+                far.until(s -> s.job().id().equals("N-2"));
+                assertThat(far.job().intake().vehicle()).isEqualTo("far");
+                assertThat(near.job().intake().vehicle()).isEqualTo("near");
+                near.open("A");
+                near.until(s -> s.job().progress().bay().equals("3"));
+                assertThat(near.job().intake().vehicle()).isEqualTo("blue van");
+                far.until(s -> s.saving().failure() == null && s.idle());
+                assertThat(far.home.resolve("unsaved")).isEmptyDirectory();
+            }
+        }
+    }
+
+    /** The program ends while the line is down: the next start brings it in, also of a job that nobody opens. */
+    @Test
+    void whatWasLeftGoesInAtTheNextStartAndTheSameValueIsAsked() throws IOException, SQLException {
+        try (Server server = new Server(); Server line = server.line()) {
+            fill(server);
+            Path home = folder.resolve("2");
+            try (Bay far = new Bay(line, home)) {
+                far.open("B");
+                line.pull();
+                far.until(s -> s.notice().contains("does not answer"));
+                far.edit(place("3"));
+                far.open("A");
+                far.edit(vehicle("far"));
+                far.until(s -> s.saving().failure() != null);
+            }
+            try (Bay near = new Bay(server, folder.resolve("1"))) {
+                near.open("A");
+                near.edit(vehicle("near"));
+                near.until(Session::idle);
+                try (Bay far = new Bay(line, home)) {
+                    assertThat(far.job().intake().vehicle()).as("without the server").isEqualTo("far");
+                    line.plug();
+                    near.open("B");
+                    near.until(s -> s.job().progress().bay().equals("3"));
+                    far.until(s -> s.conflict().isPresent());
+                    assertThat(far.see(() -> far.session.conflict().orElseThrow().theirs().job().intake().vehicle()))
+                            .isEqualTo("near");
+                    far.act(Session::keepOurs);
+                    near.open("A");
+                    near.until(s -> s.job().intake().vehicle().equals("far"));
+                    far.until(Session::idle);
+                }
+            }
+            assertThat(home.resolve("unsaved")).isEmptyDirectory();
+        }
+    }
+}
