@@ -27,6 +27,11 @@ final class BookCommands implements Callable<Integer> {
         this.surroundings = surroundings;
     }
 
+    /** A command is waited for: how far it is is not said. */
+    private static void quiet(double part) {
+        // Nothing.
+    }
+
     private static OpenBook open(HeronCommand.Surroundings surroundings) {
         return OpenBook.at(surroundings.address(), surroundings.home());
     }
@@ -39,16 +44,6 @@ final class BookCommands implements Callable<Integer> {
             out.flush();
             return 0;
         }
-    }
-
-    private static int report(CommandSpec spec, Transfer done, String where) {
-        PrintWriter out = spec.commandLine().getOut();
-        out.println(say("%d jobs carried into %s, %d were there already", done.carried().size(), where,
-                done.same().size()));
-        done.differing().forEach(id -> out.println(say("  %s: differs there, left as it is", id)));
-        done.damaged().forEach(id -> out.println(say("  %s: not as it was kept, left out; take it from a copy", id)));
-        out.flush();
-        return done.whole() ? 0 : HeronCommand.OUT;
     }
 
     /** What the commands below share. */
@@ -68,12 +63,13 @@ final class BookCommands implements Callable<Integer> {
 
         abstract Transfer carry(OpenBook book);
 
-        abstract String where(OpenBook book);
-
         @Override
         public Integer call() {
             try (OpenBook book = open(surroundings)) {
-                return report(spec, carry(book), where(book));
+                Transfer done = carry(book);
+                spec.commandLine().getOut().println(done.said());
+                spec.commandLine().getOut().flush();
+                return done.whole() ? 0 : HeronCommand.OUT;
             }
         }
     }
@@ -89,13 +85,9 @@ final class BookCommands implements Callable<Integer> {
 
         @Override
         Transfer carry(OpenBook book) {
-            return Transfer.backup(book, file);
+            return Transfer.backup(book, file, BookCommands::quiet);
         }
 
-        @Override
-        String where(OpenBook book) {
-            return file.toString();
-        }
     }
 
     @Command(name = "restore", mixinStandardHelpOptions = true, description = "What a backup has and the book has not; nothing in the book is lost.")
@@ -111,13 +103,9 @@ final class BookCommands implements Callable<Integer> {
 
         @Override
         Transfer carry(OpenBook book) {
-            return Transfer.restore(file, book, over::contains);
+            return Transfer.restore(file, book, over::contains, BookCommands::quiet);
         }
 
-        @Override
-        String where(OpenBook book) {
-            return book.name();
-        }
     }
 
     @Command(name = "move", mixinStandardHelpOptions = true, description = "Jobs out of the book into another one.")
@@ -134,14 +122,10 @@ final class BookCommands implements Callable<Integer> {
         @Override
         Transfer carry(OpenBook book) {
             try (OpenBook other = OpenBook.at(BookAddress.parse(to), home())) {
-                return Transfer.move(book, other, jobs);
+                return Transfer.move(book, other, jobs, BookCommands::quiet);
             }
         }
 
-        @Override
-        String where(OpenBook book) {
-            return BookAddress.parse(to).shown();
-        }
     }
 
     @Command(name = "use", mixinStandardHelpOptions = true, description = "Which book is opened from now on, where HERON_BOOK does not say another.")

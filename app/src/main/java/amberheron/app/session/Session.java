@@ -91,6 +91,7 @@ public final class Session implements AutoCloseable {
     private boolean listing;
     private boolean away;
     private boolean ended;
+    private boolean watches;
 
     /** What fills the middle. */
     public enum View {
@@ -139,7 +140,7 @@ public final class Session implements AutoCloseable {
         } catch (BookProblem | UnusableInput e) {
             session.notice = String.valueOf(e.getMessage());
         }
-        book.watch(heard -> threads.ui().execute(() -> session.heard(heard)));
+        session.watches = true;
         return session;
     }
 
@@ -222,6 +223,16 @@ public final class Session implements AutoCloseable {
         return catalogue;
     }
 
+    /** The open book itself, for long work off the screen's thread. */
+    public OpenBook book() {
+        return book.itself();
+    }
+
+    /** Whether the book does not answer now: the copy of it does. */
+    public boolean away() {
+        return away;
+    }
+
     /** The folder for packs. */
     public Path home() {
         return home;
@@ -229,6 +240,11 @@ public final class Session implements AutoCloseable {
 
     /** Fetches the list of jobs, then has a look at those nobody has looked at, and at the day's copy of the book. */
     public void listJobs() {
+        if (watches) {
+            // Now that there is a screen to tell.
+            watches = false;
+            watch();
+        }
         listing = true;
         Answers.on(threads.ui(), book.jobs(), (all, e) -> {
             listing = false;
@@ -255,9 +271,9 @@ public final class Session implements AutoCloseable {
         if (away == heard.inReach()) {
             away = !heard.inReach();
             if (away) {
-                notice = reason(new BookUnreachable(book.name()));
+                notice = reason(new BookUnreachable(book.itself().name()));
             } else {
-                notice = say("The shared book %s answers again.", book.name());
+                notice = say("The shared book %s answers again.", book.itself().name());
                 left.values().forEach(Saver::retry);
                 if (saver != null) {
                     saver.retry();
@@ -349,6 +365,17 @@ public final class Session implements AutoCloseable {
                 changed();
             }
         }, () -> {
+        });
+    }
+
+    private void watch() {
+        Answers.on(threads.ui(), book.watch(heard -> threads.ui().execute(() -> heard(heard))), (done, e) -> {
+            if (e != null) {
+                tell(reason(e));
+            } else if (isOpen()) {
+                // It was opened before anybody listened.
+                takeIn(job().id());
+            }
         });
     }
 
@@ -469,6 +496,20 @@ public final class Session implements AutoCloseable {
             saver().found(document, base, found, new Judged(JobSummary.of(review), preferences.mark()));
             undo.remember("what another bay entered", before, document.job());
         }
+    }
+
+    /** Closes the open job, so that it can leave the book; whether it could: not while something of it is not saved. */
+    public boolean putAway() {
+        if (saver == null || saver.owes() || reviews.busy()) {
+            return false;
+        }
+        leave();
+        document = null;
+        saver = null;
+        undo.clear();
+        at.jobs();
+        changed();
+        return true;
     }
 
     /** Begins a job under a number of the shop's. */

@@ -103,7 +103,9 @@ final class JobBand extends HBox {
                         + (litres == null ? "" : say(" · %.2f L", 1000 * litres))
                         + (fuel == null ? "" : " · " + fuel.name()));
         Session.Saving saving = session.saving();
-        saved.setText(!open ? "" : saving.failure() != null ? "▲ not saved" : saving.busy() ? "saving…" : "saved");
+        saved.setText(session.away()
+                ? "▲ out of reach"
+                : !open ? "" : saving.failure() != null ? "▲ not saved" : saving.busy() ? "saving…" : "saved");
         saved.setTooltip(saving.failure() == null ? null : new Tooltip(saving.failure()));
     }
 }

@@ -28,6 +28,7 @@ import java.util.stream.Collectors;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
@@ -60,6 +61,10 @@ final class JobsView implements StationView {
     private final VBox due = new VBox(4);
     private final Label boardNote = new Label();
     private final Choice<Integer> months;
+    private final BookCard book;
+    private final VBox board;
+    private final ToggleButton toBoard;
+    private final ToggleButton toBook;
     private final VBox root;
 
     /**
@@ -82,7 +87,10 @@ final class JobsView implements StationView {
         HBox.setHgrow(file, Priority.ALWAYS);
         session.onFocus(wanted -> {
             if (wanted.equals("jobs.number")) {
+                show(false);
                 number.requestFocus();
+            } else if (wanted.equals("jobs.book")) {
+                show(true);
             }
         });
         list.setId("jobs.list");
@@ -139,11 +147,34 @@ final class JobsView implements StationView {
         ways.getChildren().add(Parts.button("The window in three steps", "first.tour", tour, "quiet"));
         first.getChildren().add(ways);
         known = Parts.noted("What every job waits on", boardNote, filters, list);
-        root = new VBox(12, first, known, new Columns(300,
+        book = new BookCard(session);
+        board = new VBox(12, first, known, new Columns(300,
                 Parts.card("Today's bays", noBay, bays), Parts.card("Free-air checks due again", due, months),
                 Parts.card("New job", new HBox(8, number, Parts.button("Begin", "jobs.begin", this::begin, "primary"))),
                 Parts.card("Job that was mailed", new HBox(8, file, Parts.button("Take it in", "jobs.take", this::take,
                         "quiet")))));
+        toBoard = tab("Board", "jobs.board", true, () -> show(false));
+        toBook = tab("The book", "jobs.book", false, () -> show(true));
+        root = new VBox(board, book.node());
+        show(false);
+    }
+
+    private static ToggleButton tab(String words, String id, boolean here, Runnable look) {
+        ToggleButton made = Parts.looked(words, id, here, look);
+        made.getStyleClass().add("leaf-tab");
+        return made;
+    }
+
+    private void show(boolean theBook) {
+        toBoard.setSelected(!theBook);
+        toBook.setSelected(theBook);
+        Parts.show(board, !theBook);
+        Parts.show(book.node(), theBook);
+    }
+
+    @Override
+    public List<Node> besideTitle() {
+        return List.of(toBoard, toBook);
     }
 
     private void begin() {
@@ -202,6 +233,7 @@ final class JobsView implements StationView {
             due.getChildren().add(Parts.text("and " + (overdue.size() - OVERDUE_SHOWN) + " more", "soft"));
         }
         months.refresh();
+        book.refresh();
     }
 
     /** Finished jobs are folded away until they are asked for, by their group or by words. */

@@ -206,6 +206,10 @@ public final class Shell {
             session.showJobs();
             session.focus("jobs.number");
         }));
+        all.add(new Command("setting", "The book: where it is, backup, moving jobs", null, () -> {
+            session.showJobs();
+            session.focus("jobs.book");
+        }));
         plugs.values().forEach(plug -> plug.model().deeds()
                 .forEach(deed -> all.add(
                         new Command("action", deed.text(), deed.keys().isEmpty() ? null : keys(deed.keys()), () -> {

@@ -22,14 +22,14 @@ public interface Book extends AutoCloseable {
     /** Every job, by number, without its document. */
     CompletableFuture<List<JobSummary>> jobs();
 
-    /** How messages call it. */
-    String name();
+    /** The open book itself, for long work on a thread of its own; what is asked here meanwhile is answered between. */
+    OpenBook itself();
 
     /** Some of the jobs, by number, without their documents. */
     CompletableFuture<List<JobSummary>> jobs(Collection<String> ids);
 
     /** Tells, on a thread of its own, what is changed here or elsewhere from now on. To be called once. */
-    void watch(Consumer<Heard> listener);
+    CompletableFuture<Void> watch(Consumer<Heard> listener);
 
     /** A job; empty when the book has none of this number. */
     CompletableFuture<Optional<Kept>> load(String id);

@@ -60,8 +60,8 @@ public final class BookThread implements Book {
     }
 
     @Override
-    public String name() {
-        return book.name();
+    public OpenBook itself() {
+        return book;
     }
 
     @Override
@@ -70,8 +70,8 @@ public final class BookThread implements Book {
     }
 
     @Override
-    public void watch(Consumer<Heard> listener) {
-        book.watch(listener);
+    public CompletableFuture<Void> watch(Consumer<Heard> listener) {
+        return tell(() -> book.watch(listener));
     }
 
     @Override

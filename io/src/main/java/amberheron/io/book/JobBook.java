@@ -33,7 +33,7 @@ import org.jspecify.annotations.Nullable;
 public final class JobBook implements OpenBook {
     private final Store store;
     private final SensorNotes sensors = new SensorNotes(this);
-    private @Nullable Watch watch;
+    private volatile @Nullable Watch watch;
 
     private JobBook(Store store) {
         this.store = store;
@@ -250,8 +250,9 @@ public final class JobBook implements OpenBook {
     }
 
     synchronized void watch(Map<String, Long> known, Consumer<Heard> listener) {
-        watch = new Watch(store, known, listener);
-        watch.start();
+        Watch made = new Watch(store, known, listener);
+        watch = made;
+        made.start();
     }
 
     /** The revision of every job. */
@@ -322,10 +323,16 @@ public final class JobBook implements OpenBook {
     }
 
     @Override
-    public synchronized void close() {
-        if (watch != null) {
-            watch.close();
+    public void close() {
+        Watch listening = watch;
+        if (listening != null) {
+            // Not while the book is held: it may be asking for something itself.
+            listening.close();
         }
+        letGo();
+    }
+
+    private synchronized void letGo() {
         store.close();
     }
 }

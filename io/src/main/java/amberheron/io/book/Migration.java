@@ -14,6 +14,8 @@ import org.flywaydb.core.api.configuration.FluentConfiguration;
 final class Migration {
     /** The newest migration; a book that has it is not migrated again, which saves a good part of the start. */
     private static final int SCHEMA = 5;
+    /** Held, since a logger that nobody holds forgets its level. */
+    private static final Logger FLYWAY = Logger.getLogger("org.flywaydb");
     private static final String HISTORY = "flyway_schema_history";
 
     private Migration() {
@@ -47,7 +49,7 @@ final class Migration {
     /** How migrations are found and run. */
     static FluentConfiguration configuration() {
         // Its notes on every start say nothing to the person at the car.
-        Logger.getLogger("org.flywaydb").setLevel(Level.WARNING);
+        FLYWAY.setLevel(Level.WARNING);
         return Flyway.configure(Migration.class.getClassLoader());
     }
 

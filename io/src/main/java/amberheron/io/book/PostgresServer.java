@@ -121,7 +121,7 @@ final class PostgresServer implements Store {
     }
 
     private static final class ServerEar implements Ear {
-        private static final int EVERY = 1000;
+        private static final int EVERY = 500;
         private static final int ALIVE_SECONDS = 3;
         private final Connection connection;
         private final Jdbi jdbi;

@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.DoubleConsumer;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
@@ -37,17 +38,30 @@ public record Transfer(List<String> carried, List<String> same, List<String> dif
         return differing.isEmpty() && damaged.isEmpty();
     }
 
+    /** What came of it, in a line or two. */
+    public String said() {
+        return say("%d jobs carried, %d were there already.", carried.size(), same.size())
+                + (differing.isEmpty()
+                        ? ""
+                        : say(" Left as they are there, since they differ: %s.", String.join(", ", differing)))
+                + (damaged.isEmpty()
+                        ? ""
+                        : say(" Left out, since they are not as they were kept: %s; take them from a copy.",
+                                String.join(", ", damaged)));
+    }
+
     /**
      * Writes a book into a new file: every job, what was noted of sensors, and what the shop prefers.
      *
+     * @param progress takes how far it is, from 0 to 1; what it throws ends the work, and what is carried stays carried
      * @throws BookProblem when there is such a file, or it cannot be written
      */
-    public static Transfer backup(OpenBook from, Path file) {
+    public static Transfer backup(OpenBook from, Path file, DoubleConsumer progress) {
         if (Files.exists(file)) {
             throw new BookProblem(say("%s is there already, expected a new file; it was left as it is.", file));
         }
         try (JobBook to = JobBook.open(file)) {
-            return all(from, to, id -> false);
+            return all(from, to, id -> false, progress);
         }
     }
 
@@ -57,17 +71,18 @@ public record Transfer(List<String> carried, List<String> same, List<String> dif
      * @param over whether a job that differs is put back as the backup has it
      * @throws BookProblem when the file is not a book
      */
-    public static Transfer restore(Path file, OpenBook to, Predicate<String> over) {
+    public static Transfer restore(Path file, OpenBook to, Predicate<String> over,
+            DoubleConsumer progress) {
         if (!Files.exists(file)) {
             throw new BookProblem(say("There is no %s, expected a backup of a book.", file));
         }
         try (JobBook from = JobBook.open(file)) {
-            return all(from, to, over);
+            return all(from, to, over, progress);
         }
     }
 
-    private static Transfer all(OpenBook from, OpenBook to, Predicate<String> over) {
-        Transfer done = carry(from, to, revisions(kept(from)).keySet(), over);
+    private static Transfer all(OpenBook from, OpenBook to, Predicate<String> over, DoubleConsumer progress) {
+        Transfer done = carry(from, to, revisions(kept(from)).keySet(), over, progress);
         to.note(from.lives());
         Map<String, String> there = to.preferences();
         from.preferences().forEach((name, value) -> {
@@ -84,14 +99,14 @@ public record Transfer(List<String> carried, List<String> same, List<String> dif
      *
      * @throws BookProblem when the one has no such job
      */
-    public static Transfer move(OpenBook from, OpenBook to, Collection<String> ids) {
+    public static Transfer move(OpenBook from, OpenBook to, Collection<String> ids, DoubleConsumer progress) {
         JobBook source = kept(from);
         JobBook target = kept(to);
         Map<String, Long> had = revisions(source);
         ids.stream().filter(id -> !had.containsKey(id)).findFirst().ifPresent(id -> {
             throw new BookProblem(say("%s has no job %s; nothing was moved.", from.name(), id));
         });
-        Transfer done = carry(from, to, ids, id -> false);
+        Transfer done = carry(from, to, ids, id -> false, progress);
         Map<String, String> there = digests(target, done.carried());
         there.putAll(digests(target, done.same()));
         digests(source, there.keySet()).forEach((id, digest) -> {
@@ -102,7 +117,8 @@ public record Transfer(List<String> carried, List<String> same, List<String> dif
         return done;
     }
 
-    private static Transfer carry(OpenBook from, OpenBook to, Collection<String> ids, Predicate<String> over) {
+    private static Transfer carry(OpenBook from, OpenBook to, Collection<String> ids, Predicate<String> over,
+            DoubleConsumer progress) {
         JobBook source = kept(from);
         JobBook target = kept(to);
         Map<String, Long> had = revisions(source);
@@ -113,6 +129,7 @@ public record Transfer(List<String> carried, List<String> same, List<String> dif
         List<String> differing = new ArrayList<>();
         List<String> damaged = new ArrayList<>();
         for (int i = 0; i < all.size(); i += BATCH) {
+            progress.accept((double) i / all.size());
             List<String> batch = all.subList(i, Math.min(i + BATCH, all.size()));
             Map<String, String> digests = digests(target, batch);
             List<Map<String, @Nullable Object>> rows = new ArrayList<>();

@@ -49,7 +49,7 @@ final class Watch implements AutoCloseable {
                     if (ear.await()) {
                         look(ear.jdbi());
                     } else {
-                        listener.accept(new Heard(true, Map.of()));
+                        tell(new Heard(true, Map.of()));
                     }
                 }
             } catch (SQLException | JdbiException | BookProblem e) {
@@ -57,7 +57,7 @@ final class Watch implements AutoCloseable {
                     return;
                 }
                 Logger.getLogger(Watch.class.getName()).log(Level.FINE, "out of reach: " + store.name(), e);
-                listener.accept(new Heard(false, Map.of()));
+                tell(new Heard(false, Map.of()));
                 pause = paused(pause);
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
@@ -88,12 +88,27 @@ final class Watch implements AutoCloseable {
             }
         });
         before.keySet().stream().filter(id -> !now.containsKey(id)).forEach(id -> changed.put(id, 0L));
-        listener.accept(new Heard(true, changed));
+        tell(new Heard(true, changed));
     }
 
+    /** Whoever cannot take what is told does not end the watch. */
+    private void tell(Heard heard) {
+        try {
+            listener.accept(heard);
+        } catch (RuntimeException e) {
+            Logger.getLogger(Watch.class.getName()).log(Level.WARNING, "not taken: " + heard, e);
+        }
+    }
+
+    /** Waits until its connection is let go. */
     @Override
     public void close() {
         closed = true;
         thread.interrupt();
+        try {
+            thread.join(LONGEST_PAUSE);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
     }
 }

@@ -84,7 +84,8 @@ public final class Server implements AutoCloseable {
                 "postgres", "postgres");
     }
 
-    BookAddress.OfServer address() {
+    /** Its address, by way of this line. */
+    public BookAddress.OfServer address() {
         return address("postgres", database);
     }
 

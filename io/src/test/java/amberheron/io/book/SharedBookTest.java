@@ -334,6 +334,10 @@ class SharedBookTest {
         }
     }
 
+    private static void quiet(double part) {
+        // Nobody waits for it.
+    }
+
     @Test
     void jobsGoFromBookToBookAndBack() throws IOException, SQLException {
         Path file = home.resolve("backup.db");
@@ -344,23 +348,26 @@ class SharedBookTest {
             own.add(job("A", "van"), null);
             own.add(job("B", "trike"), null);
             own.note(List.of(life(0.97)));
-            assertThat(Transfer.move(own, shared, List.of("A", "B")).carried()).containsExactly("A", "B");
+            assertThat(Transfer.move(own, shared, List.of("A", "B"), SharedBookTest::quiet).carried())
+                    .containsExactly("A", "B");
             assertThat(own.jobs()).isEmpty();
             assertThat(shared.load("B").orElseThrow().document().job().intake().vehicle()).isEqualTo("trike");
 
-            assertThat(Transfer.backup(shared, file).whole()).isTrue();
-            assertThatThrownBy(() -> Transfer.backup(shared, file)).hasMessageContaining("is there already");
+            assertThat(Transfer.backup(shared, file, SharedBookTest::quiet).whole()).isTrue();
+            assertThatThrownBy(() -> Transfer.backup(shared, file, SharedBookTest::quiet))
+                    .hasMessageContaining("is there already");
             shared.save(job("A", "blue van"), null, shared.load("A").orElseThrow().revision());
-            Transfer back = Transfer.restore(file, shared, id -> false);
+            Transfer back = Transfer.restore(file, shared, id -> false, SharedBookTest::quiet);
             assertThat(back.same()).containsExactly("B");
             assertThat(back.differing()).as("left as it is").containsExactly("A");
             assertThat(shared.load("A").orElseThrow().document().job().intake().vehicle()).isEqualTo("blue van");
             long revision = shared.load("A").orElseThrow().revision();
-            Transfer.restore(file, shared, "A"::equals);
+            Transfer.restore(file, shared, "A"::equals, SharedBookTest::quiet);
             assertThat(shared.load("A").orElseThrow().document().job().intake().vehicle()).isEqualTo("van");
             assertThatThrownBy(() -> shared.save(job("A", "red van"), null, revision)).as("open in another bay")
                     .isInstanceOf(BookConflict.class);
-            assertThatThrownBy(() -> Transfer.move(own, shared, List.of("A"))).hasMessageContaining("has no job A");
+            assertThatThrownBy(() -> Transfer.move(own, shared, List.of("A"), SharedBookTest::quiet))
+                    .hasMessageContaining("has no job A");
         }
     }
 }
