@@ -3,6 +3,7 @@ package amberheron.app.cli;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.io.book.BookAddress;
+import amberheron.io.book.BookUnreachable;
 import amberheron.io.book.OpenBook;
 import amberheron.io.book.Transfer;
 import java.io.PrintWriter;
@@ -40,9 +41,11 @@ final class BookCommands implements Callable<Integer> {
     public Integer call() {
         try (OpenBook book = open(surroundings)) {
             PrintWriter out = spec.commandLine().getOut();
-            out.println(say("%s: %d jobs", book.name(), book.jobs().size()));
+            int jobs = book.jobs().size();
+            out.println(say(book.inReach() ? "%s: %d jobs" : "%s does not answer; the copy on this machine has %d jobs",
+                    book.name(), jobs));
             out.flush();
-            return 0;
+            return book.inReach() ? 0 : HeronCommand.OUT;
         }
     }
 
@@ -145,7 +148,11 @@ final class BookCommands implements Callable<Integer> {
         public Integer call() {
             // Opened first: what cannot be reached is not chosen.
             try (OpenBook book = OpenBook.at(BookAddress.parse(address), surroundings.home())) {
-                spec.commandLine().getOut().println(say("%s: %d jobs", book.name(), book.jobs().size()));
+                int jobs = book.jobs().size();
+                if (!book.inReach()) {
+                    throw new BookUnreachable(book.name());
+                }
+                spec.commandLine().getOut().println(say("%s: %d jobs", book.name(), jobs));
             }
             BookAddress.choose(surroundings.home(), address);
             spec.commandLine().getOut().flush();

@@ -70,6 +70,7 @@ public final class HeronCommand implements Runnable {
                         .addSubcommand(new BookCommands.Use(surroundings)))
                 .addSubcommand(new DemoCommands.Demo(surroundings))
                 .addSubcommand(new DemoCommands.PicturesCommand()).addSubcommand(new Benchmark())
+                .addSubcommand(new ManPage())
                 .addSubcommand("completion", new AutoComplete.GenerateCompletion());
     }
 

@@ -416,7 +416,10 @@ public final class Session implements AutoCloseable {
                         tell(reason(e));
                     } else {
                         found.or(() -> neverIn(id, by)).ifPresentOrElse(o -> show(o, by),
-                                () -> tell("The book has no job " + id + "."));
+                                () -> tell(away
+                                        ? say("%s is not in the copy on this machine; the shared book does not answer.",
+                                                id)
+                                        : "The book has no job " + id + "."));
                     }
                 });
     }

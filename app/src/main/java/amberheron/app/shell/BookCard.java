@@ -7,6 +7,7 @@ import amberheron.app.session.Session;
 import amberheron.app.session.Tasks;
 import amberheron.io.TextFiles;
 import amberheron.io.book.BookAddress;
+import amberheron.io.book.BookUnreachable;
 import amberheron.io.book.OpenBook;
 import amberheron.io.book.Transfer;
 import java.io.File;
@@ -89,6 +90,9 @@ final class BookCard {
             BookAddress there = BookAddress.parse(address);
             try (OpenBook book = OpenBook.at(there, session.home())) {
                 int jobs = book.jobs().size();
+                if (!book.inReach()) {
+                    throw new BookUnreachable(book.name());
+                }
                 BookAddress.choose(session.home(), address);
                 return say("%s has %d jobs. It is opened from the next start on; the jobs of this one stay in it.",
                         there.shown(), jobs);

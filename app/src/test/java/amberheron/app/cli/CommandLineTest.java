@@ -9,6 +9,9 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
+import amberheron.core.job.Job;
+import amberheron.io.book.JobBook;
+import amberheron.io.json.JobDocument;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -80,6 +83,46 @@ class CommandLineTest {
 
     private String at(String name) {
         return folder.resolve(name).toString();
+    }
+
+    /** The manual knows every command and every option that there is. */
+    @Test
+    void theManualLeavesNothingOut() {
+        String page = run("man").out().replace("\\-", "-");
+        assertThat(page).startsWith(".TH HERON 1");
+        HeronCommand.line(new HeronCommand.Surroundings(folder, Optional.empty(), () -> {
+            throw new IllegalStateException("no desktop here");
+        })).getSubcommands().forEach((name, command) -> {
+            assertThat(page).contains(".SS " + name);
+            command.getCommandSpec().options().stream().filter(o -> !o.usageHelp() && !o.versionHelp())
+                    .forEach(o -> assertThat(page).contains("\\fB" + o.longestName()));
+        });
+        assertThat(page).contains(".SS book move JOB", "HERON_BOOK", "70");
+    }
+
+    /** From one book into another by commands, as a shop does it that outgrows a file. */
+    @Test
+    void theBookIsCarriedByCommands() throws IOException {
+        Path other = folder.resolve("other.db");
+        try (JobBook book = JobBook.open(folder.resolve("home/book.db"))) {
+            book.add(JobDocument.of(Job.empty("A")), null);
+            book.add(JobDocument.of(Job.empty("B")), null);
+        }
+        assertThat(run(folder.resolve("home"), "book").out()).contains("book.db: 2 jobs");
+        assertThat(run(folder.resolve("home"), "book", "backup", at("backup.db")).out()).contains("2 jobs carried");
+        assertThat(run(folder.resolve("home"), "book", "backup", at("backup.db")).exit()).isEqualTo(2);
+        assertThat(run(folder.resolve("home"), "book", "move", "A", "--to", other.toString()).exit()).isZero();
+        assertThat(run(folder.resolve("home"), "book").out()).contains("book.db: 1 jobs");
+        assertThat(run(folder.resolve("home"), "book", "move", "A", "--to", other.toString()).err())
+                .contains("has no job A");
+        assertThat(run(folder.resolve("home"), "book", "restore", at("backup.db")).out())
+                .contains("1 jobs carried, 1 were there already");
+        assertThat(run(folder.resolve("home"), "book", "use", other.toString()).out()).contains("1 jobs");
+        assertThat(run(folder.resolve("home"), "book").out()).contains("other.db: 1 jobs");
+        assertThat(run(folder.resolve("home"), "book", "use", "postgresql://nobody@[::1]:1/x").err())
+                .contains("does not answer");
+        Files.writeString(folder.resolve("text.db"), "not a book at all");
+        assertThat(run(folder.resolve("home"), "book", "restore", at("text.db")).err()).contains("is not a job book");
     }
 
     /** What every command exits with stands in one table, and none is left out of it. */

@@ -165,6 +165,7 @@ class TwoBaysTest {
             fill(server);
             Path home = folder.resolve("2");
             try (Bay far = new Bay(line, home)) {
+                far.open("A");
                 far.open("B");
                 line.pull();
                 far.until(s -> s.notice().contains("does not answer"));

@@ -67,6 +67,11 @@ public final class JobBook implements OpenBook {
     }
 
     @Override
+    public boolean inReach() {
+        return true;
+    }
+
+    @Override
     public String name() {
         return store.name();
     }

@@ -50,6 +50,9 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
     /** How messages call it; without a password. */
     String name();
 
+    /** Whether the last answer came from the book itself, and not from a copy of it. */
+    boolean inReach();
+
     /** The jobs, by number, as they were last judged. */
     List<JobSummary> jobs();
 

@@ -86,6 +86,11 @@ public final class SharedBook implements OpenBook {
     }
 
     @Override
+    public boolean inReach() {
+        return inReach;
+    }
+
+    @Override
     public String name() {
         return server.name();
     }
@@ -102,7 +107,12 @@ public final class SharedBook implements OpenBook {
 
     @Override
     public Optional<Kept> load(String id) {
-        return read(b -> b.load(id));
+        Optional<Kept> found = read(b -> b.load(id));
+        if (inReach) {
+            // What was looked at here is here, also when the line goes down before the copy has followed.
+            alsoHere(() -> copy.put(server.rows(List.of(id))));
+        }
+        return found;
     }
 
     @Override
