@@ -6,6 +6,7 @@ import amberheron.io.book.BookAddress;
 import amberheron.io.book.BookUnreachable;
 import amberheron.io.book.OpenBook;
 import amberheron.io.book.Transfer;
+import amberheron.io.catalogue.CatalogueUpdate;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
@@ -156,6 +157,28 @@ final class BookCommands implements Callable<Integer> {
             }
             BookAddress.choose(surroundings.home(), address);
             spec.commandLine().getOut().flush();
+            return 0;
+        }
+    }
+
+    @Command(name = "catalogue", mixinStandardHelpOptions = true, description = "Takes fuels, laws, readers, wires, controllers and streams from a folder into the shop's own.")
+    static final class TakeCatalogue implements Callable<Integer> {
+        private final HeronCommand.Surroundings surroundings;
+        @Parameters(index = "0", paramLabel = "FOLDER", description = "a folder with fuels.json, laws.json or others")
+        private Path folder = Path.of("");
+        @Spec
+        @SuppressWarnings("NullAway.Init") // set by picocli
+        private CommandSpec spec;
+
+        TakeCatalogue(HeronCommand.Surroundings surroundings) {
+            this.surroundings = surroundings;
+        }
+
+        @Override
+        public Integer call() {
+            PrintWriter out = spec.commandLine().getOut();
+            out.println(CatalogueUpdate.take(folder, surroundings.home().resolve("catalogue")).said());
+            out.flush();
             return 0;
         }
     }

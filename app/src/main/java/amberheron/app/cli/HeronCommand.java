@@ -68,6 +68,7 @@ public final class HeronCommand implements Runnable {
                         .addSubcommand(new BookCommands.Restore(surroundings))
                         .addSubcommand(new BookCommands.Move(surroundings))
                         .addSubcommand(new BookCommands.Use(surroundings)))
+                .addSubcommand(new BookCommands.TakeCatalogue(surroundings))
                 .addSubcommand(new DemoCommands.Demo(surroundings))
                 .addSubcommand(new DemoCommands.PicturesCommand()).addSubcommand(new Benchmark())
                 .addSubcommand(new ManPage())

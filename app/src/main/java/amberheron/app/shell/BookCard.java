@@ -10,13 +10,17 @@ import amberheron.io.book.BookAddress;
 import amberheron.io.book.BookUnreachable;
 import amberheron.io.book.OpenBook;
 import amberheron.io.book.Transfer;
+import amberheron.io.catalogue.CatalogueUpdate;
 import java.io.File;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Function;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** Where the shop's book is, and how jobs get from it into another and back. */
@@ -26,6 +30,7 @@ final class BookCard {
     private final Session session;
     private final Label where = Parts.text("");
     private final TextField other = new TextField();
+    private final TextField stick = new TextField();
     private final Button move;
     private final VBox node;
 
@@ -39,10 +44,32 @@ final class BookCard {
         FlowPane ways = new FlowPane(6, 6, Parts.button("Back up into it", "book.backup", this::backUp, "quiet"),
                 Parts.button("Restore from it", "book.restore", this::restore, "quiet"), move,
                 Parts.button("Open it from the next start on", "book.use", this::use, "quiet"));
-        node = Parts.card("The book", where, other, ways, Parts.text(
+        stick.setId("book.catalogue");
+        stick.setPromptText("a folder with fuels.json, laws.json, readers.json or others");
+        stick.setAccessibleText("Folder with catalogue files");
+        HBox.setHgrow(stick, Priority.ALWAYS);
+        node = Parts.stacked(Parts.card("The book", where, other, ways, Parts.text(
                 "A book on a PostgreSQL server (15 or newer) is shared by all bays. What this bay has seen of it is copied "
                         + "here, and goes on when the server does not answer. A backup is a book in a file.",
-                "soft"));
+                "soft")),
+                Parts.card("The catalogue",
+                        new HBox(8, stick, Parts.button("Take it up", "book.take", this::takeUp, "quiet")),
+                        Parts.text(
+                                "Fuels, laws, readers, wires, controllers and streams from a stick or a share; an entry takes "
+                                        + "the place of yours with the same id. Jobs keep what they were made with.",
+                                "soft")));
+    }
+
+    private void takeUp() {
+        if (stick.getText().isBlank()) {
+            session.tell("Say which folder: its place goes into the field.");
+            stick.requestFocus();
+            return;
+        }
+        Path from = TextFiles.path(stick.getText());
+        session.inBackground("Taking up the catalogue",
+                () -> CatalogueUpdate.take(from, session.home().resolve("catalogue")).said()
+                        + " They are offered from the next start on.");
     }
 
     VBox node() {

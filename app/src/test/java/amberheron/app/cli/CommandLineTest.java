@@ -125,6 +125,17 @@ class CommandLineTest {
         assertThat(run(folder.resolve("home"), "book", "restore", at("text.db")).err()).contains("is not a job book");
     }
 
+    @Test
+    void aCatalogueIsTakenUpAndWorkedWith() throws IOException {
+        Path stick = Files.createDirectories(folder.resolve("stick"));
+        Files.writeString(stick.resolve("laws.json"), "{\"laws\": [" + LAW.strip().replaceFirst("\\{",
+                "{\"id\": \"stick\", \"name\": \"Stick\", ") + "]}");
+        Path home = folder.resolve("shop");
+        assertThat(run(home, "catalogue", stick.toString()).out()).contains("1 new").contains("laws: stick");
+        assertThat(run(home, "scale", "--law", "stick", "--reader", at("reader.json")).exit()).isZero();
+        assertThat(run(home, "catalogue", at("nowhere")).err()).contains("no catalogue entries");
+    }
+
     /** What every command exits with stands in one table, and none is left out of it. */
     @Test
     void everyCommandIsInTheTableOfExitCodes() throws IOException {

@@ -12,9 +12,13 @@ import amberheron.core.units.Sane;
 import amberheron.core.units.WireGauge;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Catalogue files. Each is an object with one list; what a later file names again by {@code id} replaces the earlier.
@@ -30,6 +34,40 @@ public final class CatalogueJson {
         public Wire {
             Sane.SECTION.check("cross-section", crossSection);
         }
+    }
+
+    /**
+     * A catalogue file with the entries of another.
+     *
+     * @param text the file then
+     * @param added ids of the entries that are new
+     * @param replaced ids of those that stood there otherwise
+     * @param same ids of those that stood there already
+     */
+    public record Updated(String text, List<String> added, List<String> replaced, List<String> same) {
+        public Updated {
+            added = List.copyOf(added);
+            replaced = List.copyOf(replaced);
+            same = List.copyOf(same);
+        }
+    }
+
+    /** Puts the entries of another file into one, each in the place of the one with its id; fields of newer versions stay. */
+    public static Updated updated(String kind, String ownName, String own, String moreName, String more) {
+        ObjectNode out = Json.parse(ownName, own).deepCopy();
+        Map<String, JsonNode> all = new LinkedHashMap<>();
+        new Cursor(ownName, "", out).list(kind).forEach(c -> all.put(c.text("id"), c.node()));
+        List<String> added = new ArrayList<>();
+        List<String> replaced = new ArrayList<>();
+        List<String> same = new ArrayList<>();
+        for (Cursor entry : new Cursor(moreName, "", Json.parse(moreName, more)).list(kind)) {
+            String id = entry.text("id");
+            JsonNode before = all.put(id, entry.node());
+            (before == null ? added : before.equals(entry.node()) ? same : replaced).add(id);
+        }
+        ArrayNode list = out.putArray(kind);
+        all.values().forEach(list::add);
+        return new Updated(Json.text(out), added, replaced, same);
     }
 
     /** Reads {@code {"fuels": […]}}. */

@@ -53,6 +53,32 @@ class CatalogueTest {
     }
 
     @Test
+    void aFolderIsTakenUpWholeOrNotAtAll(@TempDir Path stick) throws IOException {
+        Files.writeString(shop.resolve("fuels.json"),
+                """
+                        {"fuels": [{"id": "race", "name": "Race", "stoich": 13}, {"id": "ours", "name": "Ours", "stoich": 14}]}""");
+        Files.writeString(stick.resolve("fuels.json"),
+                """
+                        {"fuels": [{"id": "race", "name": "Race 2", "stoich": 13.1}, {"id": "new", "name": "New", "stoich": 12}]}""");
+        Files.writeString(stick.resolve("laws.json"), "{\"laws\": [{\"id\": \"x\"}]}");
+        assertThatThrownBy(() -> CatalogueUpdate.take(stick, shop)).hasMessageContaining("laws.json")
+                .hasMessageContaining("laws[0]");
+        assertThat(Catalogue.withShop(shop).fuel("race").stoich()).as("nothing of it").isEqualTo(13);
+
+        Files.delete(stick.resolve("laws.json"));
+        CatalogueUpdate taken = CatalogueUpdate.take(stick, shop);
+        assertThat(taken.added()).containsExactly("fuels: new");
+        assertThat(taken.replaced()).containsExactly("fuels: race");
+        Catalogue own = Catalogue.withShop(shop);
+        assertThat(own.fuel("race").stoich()).isEqualTo(13.1);
+        assertThat(own.fuel("ours").stoich()).isEqualTo(14);
+        assertThat(Files.readString(shop.resolve("fuels.json.before"))).contains("\"stoich\": 13}");
+        assertThat(CatalogueUpdate.take(stick, shop).same()).hasSize(2);
+        assertThatThrownBy(() -> CatalogueUpdate.take(stick.resolve("nowhere"), shop))
+                .hasMessageContaining("no catalogue entries");
+    }
+
+    @Test
     void anUnknownNameListsWhatThereIs() {
         assertThatThrownBy(() -> Catalogue.shipped().law("nonsense")).hasMessageContainingAll("“nonsense”",
                 "straight-afr", "JSON file");

@@ -1,0 +1,108 @@
+package amberheron.io.catalogue;
+
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.io.TextFiles;
+import amberheron.io.UnusableInput;
+import amberheron.io.json.CatalogueJson;
+import amberheron.io.json.CatalogueJson.Updated;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.BiFunction;
+
+/**
+ * What came of taking catalogue files from a folder into the shop's own: all of it or nothing. An entry takes the place of
+ * the shop's with the same id; what else the shop has stays. Jobs keep the law and reader that they were made with.
+ *
+ * @param added entries that are new, such as {@code laws: ours}
+ * @param replaced entries that stood there otherwise
+ * @param same entries that stood there already
+ */
+public record CatalogueUpdate(List<String> added, List<String> replaced, List<String> same) {
+    private static final long MOST_BYTES = 4L << 20;
+    private static final Map<String, BiFunction<String, String, List<?>>> KINDS = kinds();
+
+    public CatalogueUpdate {
+        added = List.copyOf(added);
+        replaced = List.copyOf(replaced);
+        same = List.copyOf(same);
+    }
+
+    private static Map<String, BiFunction<String, String, List<?>>> kinds() {
+        Map<String, BiFunction<String, String, List<?>>> all = new LinkedHashMap<>();
+        all.put("fuels", CatalogueJson::fuels);
+        all.put("laws", CatalogueJson::laws);
+        all.put("readers", CatalogueJson::readers);
+        all.put("wires", CatalogueJson::wires);
+        all.put("controllers", CatalogueJson::controllers);
+        all.put("streams", CatalogueJson::streams);
+        return all;
+    }
+
+    /**
+     * Takes files from a folder, such as a stick or a share of the shop. What stood there before is kept as
+     * {@code NAME.json.before}.
+     *
+     * @param own the shop's catalogue folder; made where there is none
+     * @throws UnusableInput when there are no such files, or one cannot be used; the shop's are then as they were
+     */
+    public static CatalogueUpdate take(Path from, Path own) {
+        List<String> added = new ArrayList<>();
+        List<String> replaced = new ArrayList<>();
+        List<String> same = new ArrayList<>();
+        Map<Path, String> write = new LinkedHashMap<>();
+        KINDS.forEach((kind, read) -> {
+            Path file = from.resolve(kind + ".json");
+            if (Files.exists(file)) {
+                Path there = own.resolve(kind + ".json");
+                String before = Files.exists(there) ? TextFiles.read(there, MOST_BYTES) : "{\"" + kind + "\": []}";
+                Updated updated = CatalogueJson.updated(kind, there.toString(), before, file.toString(),
+                        TextFiles.read(file, MOST_BYTES));
+                // Both together must be a catalogue: a blend may name a fuel of the shop's.
+                Objects.requireNonNull(read.apply(file.toString(), updated.text()));
+                updated.added().forEach(id -> added.add(kind + ": " + id));
+                updated.replaced().forEach(id -> replaced.add(kind + ": " + id));
+                updated.same().forEach(id -> same.add(kind + ": " + id));
+                if (!updated.added().isEmpty() || !updated.replaced().isEmpty()) {
+                    write.put(there, updated.text());
+                }
+            }
+        });
+        if (added.isEmpty() && replaced.isEmpty() && same.isEmpty()) {
+            throw new UnusableInput(from.toString(), "",
+                    say("has no catalogue entries, expected a folder with one or more of %s.json",
+                            String.join(".json, ", KINDS.keySet())));
+        }
+        write.forEach(CatalogueUpdate::put);
+        return new CatalogueUpdate(added, replaced, same);
+    }
+
+    private static void put(Path file, String text) {
+        try {
+            if (Files.exists(file)) {
+                TextFiles.replace(file.resolveSibling(file.getFileName() + ".before"), Files.readAllBytes(file));
+            }
+            TextFiles.replace(file, text.getBytes(StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            throw new UnusableInput(file.toString(), "",
+                    "cannot be written: " + TextFiles.reason(e) + ", expected a folder that can be written to");
+        }
+    }
+
+    /** What came of it, in a few lines. */
+    public String said() {
+        return say("%d new, %d replaced, %d as they were.", added.size(), replaced.size(), same.size())
+                + list(" New: ", added) + list(" Replaced: ", replaced);
+    }
+
+    private static String list(String heading, List<String> entries) {
+        return entries.isEmpty() ? "" : heading + String.join(", ", entries) + ".";
+    }
+}
