@@ -27,7 +27,7 @@ import org.junit.jupiter.api.io.TempDir;
 
 class JobBookTest {
     /** Enough to meet every moment of a save in a few runs; -Dkills=1000 is the long campaign. */
-    private static final int KILLS = Integer.getInteger("kills", 8);
+    private static final int KILLS = Integer.getInteger("kills", 5);
 
     @TempDir
     private Path folder = Path.of("");
