@@ -38,7 +38,7 @@ public final class Photos {
                         .resolve(dot < 0 ? name + "-" + n : name.substring(0, dot) + "-" + n + name.substring(dot));
             }
             TextFiles.replace(target, bytes);
-            return new Photo(TextFiles.name(target), digest);
+            return new Photo(TextFiles.name(target), digest, "");
         } catch (IOException e) {
             throw new UnusableInput(folder.toString(), "",
                     say("the photo cannot be kept: %s; expected a folder with room", TextFiles.reason(e)));

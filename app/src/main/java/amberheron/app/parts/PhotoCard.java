@@ -13,11 +13,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 
 /** Photos kept with one part of a job, each known by its digest. */
 public final class PhotoCard extends VBox {
+    private static final int MOST_WORDS = 160;
+
     private final Session session;
     private final Function<Job, List<Photo>> read;
     private final BiFunction<Job, List<Photo>, Job> write;
@@ -74,10 +77,32 @@ public final class PhotoCard extends VBox {
     /** Shows what the job has now. */
     public void refresh() {
         List<Photo> photos = read.apply(session.job());
-        list.getChildren().setAll(photos.isEmpty()
+        Parts.fill(list, photos, () -> photos.isEmpty()
                 ? List.of(Parts.text("None yet.", "soft"))
-                : photos.stream().map(p -> Parts.text(
-                        p.file() + "  ·  SHA-256 " + p.digest().substring(0, Math.min(12, p.digest().length())) + "…"))
-                        .toList());
+                : IntStream.range(0, photos.size()).mapToObj(i -> row(photos.get(i), i)).toList());
+    }
+
+    private VBox row(Photo photo, int index) {
+        TextField caption = new TextField(photo.caption());
+        caption.setId(file.getId() + ".caption." + (index + 1));
+        caption.setPromptText("what it shows, for the sheet");
+        caption.setAccessibleText("What " + photo.file() + " shows");
+        Runnable keep = () -> caption(photo, caption.getText().strip());
+        caption.setOnAction(e -> keep.run());
+        caption.focusedProperty().addListener((o, was, now) -> {
+            if (!now) {
+                keep.run();
+            }
+        });
+        return new VBox(2, Parts.text(photo.file() + "  ·  SHA-256 "
+                + photo.digest().substring(0, Math.min(12, photo.digest().length())) + "…"), caption);
+    }
+
+    private void caption(Photo photo, String typed) {
+        String words = typed.substring(0, Math.min(MOST_WORDS, typed.length()));
+        if (!words.equals(photo.caption()) && read.apply(session.job()).contains(photo)) {
+            session.edit("caption of " + photo.file(), j -> write.apply(j, read.apply(j).stream()
+                    .map(p -> p.equals(photo) ? p.withCaption(words) : p).toList()));
+        }
     }
 }

@@ -71,7 +71,8 @@ final class HarnessJson {
         ArrayNode photos = out.putObject("asWired").put("atSource", wired.atSource())
                 .put("atController", wired.atController()).put("date", JobJson.text(wired.date()))
                 .put("note", wired.note()).putArray("photos");
-        wired.photos().forEach(p -> photos.addObject().put("file", p.file()).put("digest", p.digest()));
+        wired.photos().forEach(
+                p -> photos.addObject().put("file", p.file()).put("digest", p.digest()).put("caption", p.caption()));
         return out;
     }
 
@@ -127,6 +128,7 @@ final class HarnessJson {
     private static AsWired asWired(Cursor at) {
         return new AsWired(at.numberOrNull("atSource"), at.numberOrNull("atController"), at.date("date"),
                 at.text("note", ""),
-                at.list("photos").stream().map(p -> new Photo(p.text("file"), p.text("digest"))).toList());
+                at.list("photos").stream().map(p -> new Photo(p.text("file"), p.text("digest"), p.text("caption", "")))
+                        .toList());
     }
 }

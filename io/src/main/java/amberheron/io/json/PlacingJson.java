@@ -35,7 +35,7 @@ final class PlacingJson {
     private static AsFitted fitted(Cursor at) {
         return at.build(() -> new AsFitted(at.numberOrNull("distance"), at.numberOrNull("reading"), at.number("along"),
                 at.number("across"), at.date("date"), at.flagOrNull("airtight"), at.list("photos").stream()
-                        .map(p -> new Photo(p.text("file"), p.text("digest"))).toList()));
+                        .map(p -> new Photo(p.text("file"), p.text("digest"), p.text("caption", ""))).toList()));
     }
 
     static ObjectNode write(Placing placing) {
@@ -54,7 +54,8 @@ final class PlacingJson {
         ArrayNode photos = out.putObject("fitted").put("distance", fitted.distance()).put("reading", fitted.reading())
                 .put("along", fitted.along()).put("across", fitted.across())
                 .put("date", JobJson.text(fitted.date())).put("airtight", fitted.airtight()).putArray("photos");
-        fitted.photos().forEach(p -> photos.addObject().put("file", p.file()).put("digest", p.digest()));
+        fitted.photos().forEach(
+                p -> photos.addObject().put("file", p.file()).put("digest", p.digest()).put("caption", p.caption()));
         return out;
     }
 }

@@ -10,11 +10,13 @@ import java.util.List;
  * @param standing how the links stand, in a sentence
  * @param first what was not done and what is stale: said before anything else
  * @param sections in the order of reading
+ * @param photos what was attached as evidence, as far as it can be shown
  * @param signed whether it is signed for
  * @param by initials of who hands over; may be empty
  */
 public record Sheet(String title, String job, String vehicle, String fuel, String date, String code, ShopCard shop,
-        boolean proven, String standing, List<String> first, List<Section> sections, boolean signed,
+        boolean proven, String standing, List<String> first, List<Section> sections, List<Album.Shown> photos,
+        boolean signed,
         String by) {
     /**
      * A part of it; each of these may be empty.
@@ -57,6 +59,7 @@ public record Sheet(String title, String job, String vehicle, String fuel, Strin
 
     public Sheet {
         first = List.copyOf(first);
+        photos = List.copyOf(photos);
         sections = sections.stream().filter(s -> !s.empty()).toList();
     }
 }

@@ -30,6 +30,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** One job's three sheets, each for its reader: the owner, the tuner near or far, the next mechanic. */
 public final class Sheets {
@@ -79,13 +80,14 @@ public final class Sheets {
         this.code = code;
     }
 
-    private Sheet sheet(String title, boolean signed, List<Section> sections) {
+    private Sheet sheet(String title, boolean signed, List<Section> sections, List<Album.Shown> photos) {
         return new Sheet(title, said.job(), said.vehicle(), said.fuel(), said.date(), code, shop, said.proven(),
-                said.standing(), first(), sections, signed, job.handOver().by());
+                said.standing(), first(photos), sections, photos.stream().filter(p -> p.missing().isEmpty()).toList(),
+                signed, job.handOver().by());
     }
 
     /** What was not done and what is stale. */
-    private List<String> first() {
+    private List<String> first(List<Album.Shown> photos) {
         List<String> first = new ArrayList<>();
         if (review.shop().demo()) {
             first.add("Demo book: an invented job, its readings simulated.");
@@ -100,6 +102,8 @@ public final class Sheets {
                     + (left.size() > MOST_STEPS ? say("; and %d more", left.size() - MOST_STEPS) : "") + ".");
         }
         review.stale().forEach(s -> first.add("Stale: " + text(s)));
+        photos.stream().filter(p -> !p.missing().isEmpty())
+                .forEach(p -> first.add(say("Photo %s %s.", p.words(), p.missing())));
         int simulated = job.points().size() - review.points().size();
         if (!review.shop().demo() && simulated > 0) {
             first.add(say("%d check points do not count: simulated, stale or outside the law.", simulated));
@@ -166,7 +170,7 @@ public final class Sheets {
                         "Do not unplug the sensor with the ignition on, and do not run the engine with the sensor fitted and without power: it dies of it.",
                         "Do not tune by the number before it has warmed up; do not use leaded or oily fuel.",
                         "Do not cut or join the tagged wires: the next mechanic needs them.")),
-                Section.facts("When to come back", comeBack())));
+                Section.facts("When to come back", comeBack())), List.of());
     }
 
     private List<Fact> comeBack() {
@@ -205,7 +209,7 @@ public final class Sheets {
         for (int i = 0; i < all.size(); i++) {
             output(all.get(i), said.told().get(i), all.size() > 1, sections);
         }
-        return sheet("For the tuner", false, sections);
+        return sheet("For the tuner", false, sections, List.of());
     }
 
     private void output(JobReview of, ReaderSheet told, boolean several, List<Section> sections) {
@@ -307,7 +311,13 @@ public final class Sheets {
                 Section.notes("How it is fitted: " + procedure.title(), IntStream.range(0, procedure.steps().size())
                         .mapToObj(i -> (i + 1) + ". " + procedure.steps().get(i)).toList()));
         sections.add(Section.notes("Caution", List.of(procedure.caution())));
-        return sheet("For the next mechanic", true, sections);
+        return sheet("For the next mechanic", true, sections, photos());
+    }
+
+    private List<Album.Shown> photos() {
+        Album album = shop.album(job);
+        return Stream.concat(job.placing().fitted().photos().stream(),
+                job.wiring().harness().asWired().photos().stream()).map(album::show).toList();
     }
 
     private void group(Station station, String title, List<Section> sections) {

@@ -1,5 +1,6 @@
 package amberheron.io.pack;
 
+import amberheron.core.job.Job;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -12,10 +13,10 @@ import org.jspecify.annotations.Nullable;
  * How the shop shows itself on paper.
  *
  * @param name empty for none
- * @param mark the file of its mark, which need not be there; null for none
+ * @param home the folder of its book, with its mark and the photos of jobs, which need not be there; null for none
  * @param paper what is printed on
  */
-public record ShopCard(String name, @Nullable Path mark, Paper paper) {
+public record ShopCard(String name, @Nullable Path home, Paper paper) {
     /** Nothing said. */
     public static final ShopCard NONE = new ShopCard("", null, Paper.A4);
     /** Where the name stands among the shop's habits. */
@@ -58,13 +59,14 @@ public record ShopCard(String name, @Nullable Path mark, Paper paper) {
      * @param home the folder of the book; a PNG of at most 1 MB called {@link #MARK} there is the mark
      */
     public static ShopCard read(Map<String, String> habits, Path home) {
-        return new ShopCard(habits.getOrDefault(NAME, ""), home.resolve(MARK),
+        return new ShopCard(habits.getOrDefault(NAME, ""), home,
                 "letter".equals(habits.get(PAPER)) ? Paper.LETTER : Paper.A4);
     }
 
     /** Its mark as an image in a page, {@code data:image/png;base64,…}; empty where there is none that can be used. */
     public String image() {
         try {
+            Path mark = home == null ? null : home.resolve(MARK);
             if (mark == null || !Files.isRegularFile(mark) || Files.size(mark) > MOST_BYTES) {
                 return "";
             }
@@ -76,5 +78,10 @@ public record ShopCard(String name, @Nullable Path mark, Paper paper) {
             // A sheet without its mark is still a sheet.
             return "";
         }
+    }
+
+    /** The photos of a job that stand on its sheets. */
+    Album album(Job job) {
+        return new Album(home == null ? null : home.resolve("photos").resolve(Pages.stem(job)));
     }
 }

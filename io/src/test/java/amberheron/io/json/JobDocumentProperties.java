@@ -145,7 +145,7 @@ class JobDocumentProperties {
                 List.of(new Joints.Test(words(random), maybe(random, 1e-6), maybe(random, 90), maybe(random, 0.01))));
         AsWired wired = new AsWired(maybe(random, 12), maybe(random, 12),
                 random.nextBoolean() ? null : LocalDate.of(2026, 6, 1 + random.nextInt(28)), words(random),
-                List.of(new Photo(words(random), "cd")));
+                List.of(new Photo(words(random), "cd", words(random))));
         return new Harness(new Chart(wires), route, joints, wired);
     }
 
@@ -215,7 +215,7 @@ class JobDocumentProperties {
                 new AsFitted(maybe(random, 2), maybe(random, 1), random.nextDouble() / 4, random.nextDouble() / 4,
                         random.nextBoolean() ? null : LocalDate.of(2026, 3, 4),
                         random.nextBoolean() ? null : random.nextBoolean(),
-                        List.of(new Photo(words(random), "ab"))));
+                        List.of(new Photo(words(random), "ab", words(random)))));
         Progress progress = new Progress(Set.of("leaks", "place"), List.of("place", "leaks"), Set.of(words(random)),
                 words(random), random.nextBoolean() ? null : LocalDate.of(2026, 5, 6),
                 perhaps(random, Waiting.values()));

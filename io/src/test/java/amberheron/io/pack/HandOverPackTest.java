@@ -39,7 +39,10 @@ import amberheron.io.TextFiles;
 import amberheron.io.json.Difference;
 import amberheron.io.json.JobDocument;
 import amberheron.io.json.Manifest;
+import amberheron.io.Photos;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
+import javax.imageio.ImageIO;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -98,7 +101,7 @@ class HandOverPackTest {
                 .withPlacing(Placing.NONE.withCandidates(List.of(Candidate.named("B").withNote("straight")
                         .withDistance(0.61).withClock(0.9).withSlope(0.0))).withChosen("B")
                         .withFitted(new AsFitted(0.61, 0.67, 0, 0, java.time.LocalDate.of(2026, 5, 12), true,
-                                List.of(new Photo("bung.jpg", "ab")))))
+                                List.of(new Photo("bung.jpg", "ab", "")))))
                 .withLaw(CATALOGUE.law("straight-lambda")).withReader(CATALOGUE.reader("ecu-table-8"))
                 .withProving(
                         new Output.Proving("drive.csv", "0123456789abcdef0123", Origin.UNRECORDED,
@@ -168,6 +171,36 @@ class HandOverPackTest {
         }
         assertThat(Files.readString(named(files, "-owner.html"))).contains("Salt &amp; &lt;i&gt;Marsh")
                 .doesNotContain("<script").doesNotContain("src=\"http").doesNotContain("<b>&");
+    }
+
+    /** A photo stands on the mechanic's sheet with its caption; one that is gone or was swapped is said first instead. */
+    @Test
+    void photosStandOnTheSheetOrAreMissed() throws IOException {
+        Path photos = Files.createDirectories(folder.resolve("photos/SB-9"));
+        BufferedImage picture = new BufferedImage(3000, 1500, BufferedImage.TYPE_INT_RGB);
+        Path camera = folder.resolve("bung & clamp.png");
+        ImageIO.write(picture, "png", camera.toFile());
+        Photo kept = Photos.keep(camera.toString(), photos).withCaption("seen <from> below");
+        Job job = full();
+        job = job.withPlacing(job.placing().withFitted(
+                job.placing().fitted().withPhotos(List.of(kept, new Photo("loom.jpg", "cd", "the loom")))));
+        ShopCard shop = new ShopCard("", folder, ShopCard.Paper.A4);
+
+        List<Path> files = write(job, folder.resolve("whole"), shop);
+        String html = Files.readString(named(files, "-mechanic.html"));
+        assertThat(html).contains("seen &lt;from&gt; below (bung &amp; clamp.png)")
+                .containsOnlyOnce("<img src=\"data:image/jpeg")
+                .contains("Photo the loom (loom.jpg) is not with the job.");
+        assertThat(Files.size(named(files, "-mechanic.html"))).as("small enough to be mailed").isLessThan(200_000);
+        assertThat(Files.readString(named(files, "-owner.html"))).doesNotContain("data:image");
+        try (PDDocument pdf = Loader.loadPDF(named(files, "-mechanic.pdf").toFile())) {
+            assertThat(new PDFTextStripper().getText(pdf)).contains("seen <from> below");
+        }
+
+        ImageIO.write(new BufferedImage(30, 15, BufferedImage.TYPE_INT_RGB), "png",
+                photos.resolve(kept.file()).toFile());
+        assertThat(Files.readString(named(write(job, folder.resolve("swapped"), shop), "-mechanic.html")))
+                .contains("is not the picture that was attached").doesNotContain("data:image");
     }
 
     @Test
@@ -256,7 +289,7 @@ class HandOverPackTest {
                 .withHeater(new HeaterTiming(HeaterTiming.School.TIMER_RELAY, 45.0))
                 .withHarness(new Harness(chart, Route.UNMEASURED, Joints.NONE.joinedBy(Joints.School.SOLDERED),
                         new AsWired(13.9, 13.1, java.time.LocalDate.of(2026, 5, 12), "fuse behind the glove box",
-                                List.of(new Photo("loom.jpg", "cd"))))));
+                                List.of(new Photo("loom.jpg", "cd", ""))))));
         HandOverSheet sheet = HandOverSheet.of(review(job), UnitChoice.METRIC);
         assertThat(sheet.facts()).filteredOn(f -> f.name().equals("Wiring")).singleElement()
                 .satisfies(f -> assertThat(f.value()).isEqualTo(
