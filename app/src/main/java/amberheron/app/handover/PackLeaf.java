@@ -76,6 +76,7 @@ final class PackLeaf implements Leaf {
                     {"Next mechanic", "where and why, every wire, power and ground, procedure"},
                     {"Figures", "law, setting, points and chart as CSV; the job as JSON"},
                     {"Harness", "chart, strip and tags to cut out"},
+                    {"Marking out", "the templates at full size, where a place was taken"},
                     {"Calendar", "when free air is due again"},
                     {"Manifest", "SHA-256 of every file, and the code on every page"}}) {
                 holds.line(0, row, line[0], "strong").setMinWidth(NAME);

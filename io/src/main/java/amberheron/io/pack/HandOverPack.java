@@ -49,6 +49,7 @@ public final class HandOverPack {
             files.put(stem + "-" + whom.file() + ".pdf", Pages.pdf(html));
         }
         tables(job, review, stem, files);
+        files.putAll(TemplateSheet.files(job, units));
         LocalDate today = review.shop().today();
         Optional<LocalDate> due = Sheets.due(job, review.shop().recalibrateMonths());
         if (due.isPresent()) {

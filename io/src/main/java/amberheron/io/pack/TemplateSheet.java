@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /**
@@ -50,6 +51,26 @@ public record TemplateSheet(String job, String place, List<Mark> marks, String d
     /** Writes the sheet as PDF and HTML and the templates alone as SVG. */
     public static List<Path> write(Job job, Candidate place, MarkingOut marks, FittingProcedure procedure,
             UnitChoice units, Path folder) {
+        return Pages.write(folder, files(job, place, marks, procedure, units));
+    }
+
+    /** The same of the place that was taken, for the pack; nothing while it cannot be marked out. */
+    static Map<String, byte[]> files(Job job, UnitChoice units) {
+        Optional<Candidate> place = job.chosenPlace();
+        try {
+            Optional<MarkingOut> marks = place
+                    .flatMap(c -> MarkingOut.of(job.intake().exhaust(), c, job.placing().bung()));
+            return marks.isEmpty()
+                    ? Map.of()
+                    : files(job, place.orElseThrow(), marks.get(), job.intake().fit().procedure(), units);
+        } catch (IllegalArgumentException e) {
+            // The station says what is in the way.
+            return Map.of();
+        }
+    }
+
+    private static Map<String, byte[]> files(Job job, Candidate place, MarkingOut marks, FittingProcedure procedure,
+            UnitChoice units) {
         TemplateSheet sheet = new TemplateSheet(job.id(),
                 place.id() + (place.note().isBlank() ? "" : ": " + place.note()), marks(marks, units, job.stoich()),
                 TemplateDrawing.svg(marks, false), procedure);
@@ -59,6 +80,6 @@ public record TemplateSheet(String job, String place, List<Mark> marks, String d
         files.put(stem + ".pdf", Pages.pdf(html));
         files.put(stem + ".html", html.getBytes(StandardCharsets.UTF_8));
         files.put(stem + ".svg", TemplateDrawing.svg(marks, true).getBytes(StandardCharsets.UTF_8));
-        return Pages.write(folder, files);
+        return files;
     }
 }

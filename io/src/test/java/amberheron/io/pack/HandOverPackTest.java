@@ -173,6 +173,23 @@ class HandOverPackTest {
                 .doesNotContain("<script").doesNotContain("src=\"http").doesNotContain("<b>&");
     }
 
+    /** The templates go with the vehicle at full size: 100 mm are 100 mm. */
+    @Test
+    void theTemplatesAreInThePack() throws IOException {
+        List<Path> files = pack();
+        assertThat(text(named(files, "-marking-out.pdf"), "100 mm")).contains("Cope, deepest");
+        assertThat(Files.readString(named(files, "-marking-out.svg"))).contains("<svg");
+        assertThat(Files.readString(named(files, "-manifest.json"))).contains("SB-9-marking-out.svg");
+    }
+
+    private static String text(Path pdf, String contains) throws IOException {
+        try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
+            String text = new PDFTextStripper().getText(document);
+            assertThat(text).contains(contains);
+            return text;
+        }
+    }
+
     /** A photo stands on the mechanic's sheet with its caption; one that is gone or was swapped is said first instead. */
     @Test
     void photosStandOnTheSheetOrAreMissed() throws IOException {
