@@ -158,9 +158,10 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
                     .map(Output::title).collect(Collectors.joining("; "))));
         }
         display(job, review).ifPresent(facts::add);
-        review.trust().ifPresent(t -> facts.add(new Fact("Trust", String.join(", ", t.at().stream()
+        facts.add(new Fact("Trust", review.trust().map(t -> String.join(", ", t.at().stream()
                 .map(a -> say("λ %.2f ± %.3f", a.lambda(), a.u())).toList())
-                + t.largest().map(l -> "; mostly " + l.by().words()).orElse(""))));
+                + t.largest().map(l -> "; mostly " + l.by().words()).orElse(""))
+                .orElse("no figure: a link lies, or something that it rests on was not measured")));
         return List.copyOf(facts);
     }
 
@@ -290,7 +291,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         Finding.Limit limit = f.limit();
         Double cost = f.lambdaCost();
         return new Check(mark(f.verdict()), Wording.of(units, stoich).text(f.subject()),
-                figure == null ? "not measured" : units.text(figure, stoich),
+                figure != null ? units.text(figure, stoich) : f.verdict() == Verdict.UNKNOWN ? "not measured" : "",
                 limit == null ? "" : limit.relation().sign() + " " + units.text(limit.bound(), stoich),
                 cost == null ? "" : units.signed(mixture(cost), stoich), f.source().kind().words());
     }
