@@ -11,10 +11,13 @@ import amberheron.core.freeair.Condition;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.job.Job;
 import amberheron.io.json.JobDocument;
+import java.io.BufferedReader;
+import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.stream.Collectors;
 
 /**
  * A program that calibrates a sensor again and again, writes each step to a book as fast as it can and says what was
@@ -29,12 +32,12 @@ final class BookWriter {
     private BookWriter() {
     }
 
-    /** Arguments: the book's file. */
+    /** Arguments: the book's address, and the folder for the copy of a shared one. */
     public static void main(String[] args) {
         ControllerSheet sheet = sheet();
         Instant now = Instant.parse("2026-05-01T09:00:00Z");
-        try (JobBook book = JobBook.open(Path.of(args[0]))) {
-            JobBook.Kept kept = book.load("K").orElseGet(() -> book.add(JobDocument.of(Job.empty("K"))));
+        try (OpenBook book = OpenBook.at(BookAddress.parse(args[0]), Path.of(args[1]))) {
+            JobBook.Kept kept = book.load("K").orElseGet(() -> book.add(JobDocument.of(Job.empty("K")), null));
             Coach coach = opened(kept.document().job(), now);
             long revision = kept.revision();
             while (true) {
@@ -43,10 +46,43 @@ final class BookWriter {
                 Job job = kept.document().job();
                 FreeAirCheck air = job.air().withController(sheet).withCoaching(coach.now());
                 revision = book.save(kept.document().with(job.withAir(air).withIntake(
-                        job.intake().withVehicle("entry " + (revision + 1) + " " + coach.now().step()))), revision);
+                        job.intake().withVehicle("entry " + (revision + 1) + " " + coach.now().step()))), null,
+                        revision);
                 System.out.println(revision);
             }
         }
+    }
+
+    /** Starts the program on a book. */
+    static Process start(String address, Path home) throws IOException {
+        return new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xshare:auto", "--enable-native-access=ALL-UNNAMED",
+                "-cp", System.getProperty("java.class.path"), BookWriter.class.getName(), address, home.toString())
+                .redirectError(ProcessBuilder.Redirect.DISCARD).start();
+    }
+
+    /**
+     * Kills the program after so many entries.
+     *
+     * @return the last entry that it said was acknowledged
+     */
+    static long killed(Process writer, int entries) throws IOException, InterruptedException {
+        long acknowledged = 0;
+        try (BufferedReader said = writer.inputReader()) {
+            for (int i = 0; i < entries; i++) {
+                acknowledged = Long.parseLong(said.readLine());
+            }
+            // Through its handle, so that what it has said already can still be read.
+            writer.toHandle().destroyForcibly();
+            // A line is acknowledged once it is whole: the last may have been cut by the kill.
+            String rest = said.lines().collect(Collectors.joining("\n", "\n", ""));
+            String whole = rest.substring(0, rest.lastIndexOf('\n')).strip();
+            acknowledged = whole.isEmpty()
+                    ? acknowledged
+                    : whole.lines().mapToLong(Long::parseLong).max().orElseThrow();
+        }
+        writer.waitFor();
+        return acknowledged;
     }
 
     private static ControllerSheet sheet() {

@@ -8,7 +8,6 @@ import amberheron.core.freeair.Coaching;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobSummary;
 import amberheron.io.json.JobDocument;
-import java.io.BufferedReader;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -21,7 +20,6 @@ import java.nio.file.attribute.PosixFilePermissions;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Random;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -79,25 +77,7 @@ class JobBookTest {
         long acknowledged = 0;
         int midway = 0;
         for (int kill = 0; kill < KILLS; kill++) {
-            Process writer = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                    "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xshare:auto", "--enable-native-access=ALL-UNNAMED",
-                    "-cp", System.getProperty("java.class.path"), BookWriter.class.getName(), file().toString())
-                    .redirectError(ProcessBuilder.Redirect.DISCARD).start();
-            int entries = 1 + random.nextInt(60);
-            try (BufferedReader said = writer.inputReader()) {
-                for (int i = 0; i < entries; i++) {
-                    acknowledged = Long.parseLong(said.readLine());
-                }
-                // Through its handle, so that what it has said already can still be read.
-                writer.toHandle().destroyForcibly();
-                // A line is acknowledged once it is whole: the last may have been cut by the kill.
-                String rest = said.lines().collect(Collectors.joining("\n", "\n", ""));
-                String whole = rest.substring(0, rest.lastIndexOf('\n')).strip();
-                acknowledged = whole.isEmpty()
-                        ? acknowledged
-                        : whole.lines().mapToLong(Long::parseLong).max().orElseThrow();
-            }
-            writer.waitFor();
+            acknowledged = BookWriter.killed(BookWriter.start(file().toString(), folder), 1 + random.nextInt(60));
             try (JobBook book = JobBook.open(file())) {
                 JobBook.Kept kept = book.load("K").orElseThrow();
                 assertThat(kept.revision()).as("after kill %d", kill).isGreaterThanOrEqualTo(acknowledged);
