@@ -296,6 +296,11 @@ public final class Saver {
         return latest != null;
     }
 
+    /** What was entered and is not in the book yet. */
+    Optional<JobDocument> owed() {
+        return Optional.ofNullable(latest).map(Entry::document);
+    }
+
     /** Whether something is on its way. */
     boolean busy() {
         return onItsWay != null;

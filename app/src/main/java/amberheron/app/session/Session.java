@@ -1,6 +1,5 @@
 package amberheron.app.session;
 
-import amberheron.core.job.Changes;
 import amberheron.core.parts.Address;
 import amberheron.core.finding.Check;
 import static amberheron.core.units.Phrase.say;
@@ -25,16 +24,13 @@ import amberheron.io.book.OpenBook;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.pack.ShopCard;
 import amberheron.io.json.JobDocument;
-import amberheron.io.json.Merge;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
@@ -60,13 +56,12 @@ public final class Session implements AutoCloseable {
     private final Catalogue catalogue;
     private final Path home;
     private final Threads threads;
-    private final Undo undo = new Undo();
     private final Navigation at = new Navigation();
     private final Jobs jobs;
     private final Unsaved unsaved;
     private final Joining joining;
     private final Preferences preferences;
-    private final Reviews reviews;
+    private final OpenJob open;
     private final Tasks tasks;
     /** The preferences as the book has them. */
     private final Map<String, String> kept;
@@ -80,11 +75,6 @@ public final class Session implements AutoCloseable {
     private final SensorBook sensors;
     private final List<Runnable> leaving = new CopyOnWriteArrayList<>();
 
-    /** Of jobs that were left before all of it was in the book. */
-    private final Map<String, Saver> left = new LinkedHashMap<>();
-
-    private @Nullable JobDocument document;
-    private @Nullable Saver saver;
     private String notice = "";
     private int asked;
     private boolean opening;
@@ -121,7 +111,52 @@ public final class Session implements AutoCloseable {
         this.joining = new Joining(book, unsaved);
         this.preferences = new Preferences(kept, catalogue.laws(), this::keep);
         this.tasks = new Tasks(threads.worker(), threads.ui(), this::saved);
-        this.reviews = new Reviews(threads.reviewer(), threads.ui(), shop(), this::reviewed);
+        this.open = new OpenJob(book, unsaved, threads, new OpenJob.Host() {
+            @Override
+            public void changed() {
+                Session.this.changed();
+            }
+
+            @Override
+            public void touched() {
+                touched.forEach(Runnable::run);
+            }
+
+            @Override
+            public void saved() {
+                Session.this.saved();
+            }
+
+            @Override
+            public void say(String said) {
+                notice = said;
+            }
+
+            @Override
+            public void shown(JobSummary job) {
+                jobs.show(job);
+            }
+
+            @Override
+            public void taken(String id) {
+                underAnotherNumber(id);
+            }
+
+            @Override
+            public Shop shop() {
+                return Session.this.shop();
+            }
+
+            @Override
+            public String mark() {
+                return preferences.mark();
+            }
+
+            @Override
+            public Instant now() {
+                return Session.this.now();
+            }
+        });
         if (!catalogue.faults().isEmpty()) {
             notice = "Your catalogue: " + String.join(" · ", catalogue.faults());
         }
@@ -182,7 +217,7 @@ public final class Session implements AutoCloseable {
     }
 
     private void changed() {
-        if (document != null && reviews.busy()) {
+        if (open.isOpen() && open.reviewing()) {
             // Job and review do not belong together at this moment; it is told once they do.
             return;
         }
@@ -195,22 +230,22 @@ public final class Session implements AutoCloseable {
 
     /** Whether a job is open. */
     public boolean isOpen() {
-        return document != null;
+        return open.isOpen();
     }
 
     /** The open job; an empty one when none is open. */
     public Job job() {
-        return document == null ? review().job() : document.job();
+        return open.job();
     }
 
     /** What follows from the open job, as last worked out; a moment behind {@link #job} after a change. */
     public JobReview review() {
-        return reviews.latest();
+        return open.review();
     }
 
     /** The open job as a document. */
     public JobDocument document() {
-        return Objects.requireNonNullElseGet(document, () -> JobDocument.of(job()));
+        return open.document();
     }
 
     /** The jobs in the book, as last heard. */
@@ -274,19 +309,16 @@ public final class Session implements AutoCloseable {
                 notice = reason(new BookUnreachable(book.itself().name()));
             } else {
                 notice = say("The shared book %s answers again.", book.itself().name());
-                left.values().forEach(Saver::retry);
-                if (saver != null) {
-                    saver.retry();
-                }
+                open.retry();
                 join();
             }
             changed();
         }
         Map<String, Long> others = new LinkedHashMap<>(heard.changed());
-        others.entrySet().removeIf(e -> isOurs(e.getKey(), e.getValue()));
+        others.entrySet().removeIf(e -> open.isOurs(e.getKey(), e.getValue()));
         Long here = others.get(job().id());
         if (here != null && here > 0) {
-            takeIn(job().id());
+            open.takeIn();
         }
         if (others.containsValue(0L)) {
             listJobs();
@@ -299,40 +331,6 @@ public final class Session implements AutoCloseable {
                 }
             });
         }
-    }
-
-    /** Whether it is what was entered here, or is still on its way from here and is brought together when it arrives. */
-    private boolean isOurs(String id, long revision) {
-        Saver before = left.get(id);
-        if (before != null) {
-            return before.owes() || revision <= before.revision();
-        }
-        return saver != null && isOpen() && id.equals(job().id())
-                && (saver.owes() || saver.busy() || reviews.busy() || (revision > 0 && revision <= saver.revision()));
-    }
-
-    /** Another bay has entered something into the job that is open here, where nothing was entered meanwhile. */
-    private void takeIn(String id) {
-        Answers.on(threads.ui(), book.load(id), (found, e) -> {
-            if (found == null || found.isEmpty() || !isOpen() || !id.equals(job().id())
-                    || isOurs(id, found.get().revision())) {
-                return;
-            }
-            JobDocument before = document();
-            saver().follow(found.get());
-            together(before, found.get().document());
-        });
-    }
-
-    /** Goes on with what two bays entered; what was typed here a moment ago is in it too. */
-    private void together(JobDocument ours, JobDocument both) {
-        if (document == null || !document.job().id().equals(both.job().id())) {
-            return;
-        }
-        document = document.job().equals(ours.job()) ? both : Merge.of(ours, document, both).ours();
-        notice = "What another bay entered is here too.";
-        touched.forEach(Runnable::run);
-        reviews.of(document.job(), shop());
     }
 
     /** A job begun while the book was out of reach goes in under the next number where another bay has taken its own. */
@@ -351,11 +349,8 @@ public final class Session implements AutoCloseable {
     /** Brings in what was left beside the book. */
     private void join() {
         Shop by = shop();
-        Set<String> open = new HashSet<>(left.keySet());
-        if (isOpen()) {
-            open.add(job().id());
-        }
-        quietly("Bringing in what is kept beside the book", () -> joining.bring(open, by), outcomes -> {
+        Set<String> own = open.own();
+        quietly("Bringing in what is kept beside the book", () -> joining.bring(own, by), outcomes -> {
             outcomes.forEach(o -> jobs.show(o.summary()));
             String said = outcomes.stream().map(Joining.Outcome::says).filter(w -> !w.isEmpty())
                     .collect(Collectors.joining(" "));
@@ -374,7 +369,7 @@ public final class Session implements AutoCloseable {
                 tell(reason(e));
             } else if (isOpen()) {
                 // It was opened before anybody listened.
-                takeIn(job().id());
+                open.takeIn();
             }
         });
     }
@@ -443,73 +438,20 @@ public final class Session implements AutoCloseable {
     private void show(Opened opened, Shop by) {
         leave();
         Kept found = opened.kept();
-        String id = found.document().job().id();
-        document = found.document();
-        Saver before = left.remove(id);
-        if (before != null) {
-            before.close();
-        }
-        saver = new Saver(book, unsaved, threads.ui(), found, new Saver.Listener() {
-            @Override
-            public void told() {
-                saved();
-            }
-
-            @Override
-            public void taken() {
-                underAnotherNumber(id);
-            }
-
-            @Override
-            public void merged(JobDocument ours, JobDocument both) {
-                together(ours, both);
-            }
-        });
-        reviews.set(opened.review(), by);
-        undo.clear();
         notice = "";
         at.begin();
-        keep(Map.of("job", id));
-        if (found.revision() == 0) {
-            saver.save(found.document(), judged(found.document().job()));
-        } else {
-            unsaved.of(id).ifPresent(entry -> takeUp(entry, found));
-        }
+        keep(Map.of("job", found.document().job().id()));
+        open.show(found, opened.review(), by);
         changed();
-    }
-
-    /** What could not be saved last time goes on, together with what another bay entered; where they clash a person chooses. */
-    private void takeUp(Unsaved.Entry entry, Kept found) {
-        Job before = found.document().job();
-        JobDocument base = entry.base();
-        if (entry.document().job().equals(before)) {
-            unsaved.drop(before.id());
-            return;
-        }
-        Merge merge = base == null ? null : Merge.of(base, entry.document(), found.document());
-        if (entry.revision() == found.revision() || (merge != null && merge.clashes().isEmpty())) {
-            document = merge == null ? entry.document() : merge.ours();
-            undo.remember("what was not saved last time", before, document.job());
-            notice = "What could not be saved last time is back, and goes into the book now. Ctrl+Z takes it out.";
-            put(document.job());
-        } else {
-            document = entry.document();
-            JobReview review = new JobReview(document.job(), shop());
-            reviews.set(review, shop());
-            saver().found(document, base, found, new Judged(JobSummary.of(review), preferences.mark()));
-            undo.remember("what another bay entered", before, document.job());
-        }
     }
 
     /** Closes the open job, so that it can leave the book; whether it could: not while something of it is not saved. */
     public boolean putAway() {
-        if (saver == null || saver.owes() || reviews.busy()) {
+        if (!open.settled()) {
             return false;
         }
         leave();
-        document = null;
-        saver = null;
-        undo.clear();
+        open.close();
         at.jobs();
         changed();
         return true;
@@ -571,93 +513,47 @@ public final class Session implements AutoCloseable {
      * @param what the change in a few words, for undo
      */
     public void edit(String what, UnaryOperator<Job> change) {
-        Job before = job();
-        Job after = Changes.noted(before, change.apply(before), now());
-        if (document == null || after.equals(before)) {
-            return;
-        }
-        undo.remember(what, before, after);
-        put(after);
+        open.edit(what, change);
     }
 
     /** Takes back the last change. */
     public void undo() {
-        undo.back(job()).ifPresent(c -> swap(c, "Taken back: "));
+        open.undo();
     }
 
     /** Does again what was taken back. */
     public void redo() {
-        undo.forth(job()).ifPresent(c -> swap(c, "Done again: "));
-    }
-
-    private void swap(Undo.Swapped change, String said) {
-        change.job().ifPresentOrElse(job -> {
-            notice = said + change.what();
-            put(job);
-        }, () -> tell(say("“%s” cannot be taken back: another bay has changed the same since.", change.what())));
+        open.redo();
     }
 
     /** What would be taken back, in a few words. */
     public Optional<String> undoable() {
-        return undo.next();
-    }
-
-    private void put(Job job) {
-        document = document().with(job);
-        touched.forEach(Runnable::run);
-        // The screen is told when what follows from the change is known: it is drawn once for each.
-        reviews.of(job, shop());
-    }
-
-    /** A job is brought into the book as soon as it was reviewed: a moment after every entry. */
-    private void reviewed(Reviews.Outcome outcome) {
-        if (document != null && document.job().equals(outcome.job())) {
-            JobSummary summary = outcome.fault().isEmpty()
-                    ? JobSummary.of(outcome.review())
-                    : JobSummary.unreadable(outcome.job().id(), outcome.job().intake().vehicle(), outcome.fault());
-            if (!outcome.fault().isEmpty()) {
-                notice = "This entry was kept, but with it the job cannot be worked out: take it back (Ctrl+Z). "
-                        + outcome.fault();
-            }
-            jobs.show(summary);
-            saver().save(document, new Judged(summary, preferences.mark()));
-        }
-        changed();
+        return open.undoable();
     }
 
     /** How the last save went. */
     public Saving saving() {
-        return saver == null ? new Saving(false, null) : new Saving(reviews.busy() || saver.busy(), saver.failure());
+        return open.saving();
     }
 
     /** The book's and our own version of the open job, while a person has to choose. */
     public Optional<Saver.Conflict> conflict() {
-        return saver == null ? Optional.empty() : saver.conflict();
+        return open.conflict();
     }
 
     /** Goes on with what was entered here, and with what only another bay has changed. */
     public void keepOurs() {
-        chosen("what only another bay changed", saver().keepOurs());
+        open.keepOurs();
     }
 
     /** Goes on with what another bay has entered, and with what was changed only here; ours is put aside beside the book. */
     public void takeTheirs() {
-        chosen("what another bay entered, taken", saver().takeTheirs());
-    }
-
-    private void chosen(String what, JobDocument taken) {
-        Job before = job();
-        document = taken;
-        if (!before.equals(taken.job())) {
-            undo.remember(what, before, taken.job());
-        }
-        reviews.of(taken.job(), shop());
-        changed();
+        open.takeTheirs();
     }
 
     /** Whether nothing is being worked out, saved or done. */
     public boolean idle() {
-        return !opening && !listing && !saving().busy() && !reviews.busy() && !tasks.busy();
+        return !opening && !listing && !saving().busy() && !open.reviewing() && !tasks.busy();
     }
 
     /** Says something to the person until the next change. */
@@ -754,7 +650,7 @@ public final class Session implements AutoCloseable {
     /** Changes what the shop holds with, for every job. */
     public void shop(Shop habits) {
         preferences.shop(habits);
-        reviews.of(job(), habits);
+        open.judgeBy(habits);
         judgeAll();
         changed();
     }
@@ -945,32 +841,11 @@ public final class Session implements AutoCloseable {
         return controller;
     }
 
-    private Saver saver() {
-        return Objects.requireNonNull(saver, "no job is open");
-    }
-
     /** The job's desk is cleared, and its last entry goes in although it is still being looked at. */
     private void leave() {
         leaving.forEach(Runnable::run);
         controller.close();
-        if (document != null && saver != null) {
-            if (reviews.busy()) {
-                saver.save(document, judged(document.job()));
-            }
-            if (saver.owes()) {
-                left.put(document.job().id(), saver);
-            }
-        }
-    }
-
-    private Judged judged(Job job) {
-        JobSummary summary;
-        try {
-            summary = JobSummary.of(new JobReview(job, shop()));
-        } catch (RuntimeException e) {
-            summary = JobSummary.unreadable(job.id(), job.intake().vehicle(), "it cannot be worked out");
-        }
-        return new Judged(summary, preferences.mark());
+        open.leave();
     }
 
     @Override
@@ -978,9 +853,9 @@ public final class Session implements AutoCloseable {
         ended = true;
         leave();
         // Whoever still asks finds nothing open to change.
-        document = null;
+        open.close();
         tasks.close();
-        left.values().forEach(Saver::close);
+        open.end();
         threads.end().run();
         book.close();
     }

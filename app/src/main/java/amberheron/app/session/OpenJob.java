@@ -1,0 +1,356 @@
+package amberheron.app.session;
+
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.core.job.Changes;
+import amberheron.core.job.Job;
+import amberheron.core.job.JobReview;
+import amberheron.core.job.JobSummary;
+import amberheron.core.job.Shop;
+import amberheron.io.book.Book;
+import amberheron.io.book.JobBook.Judged;
+import amberheron.io.book.JobBook.Kept;
+import amberheron.io.json.JobDocument;
+import amberheron.io.json.Merge;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The job that is open: its changes with their undo, its review, its saving, and what other bays enter into it. Used on the
+ * screen's thread only.
+ */
+final class OpenJob {
+    private final Book book;
+    private final Unsaved unsaved;
+    private final Threads threads;
+    private final Host host;
+    private final Undo undo = new Undo();
+    private final Reviews reviews;
+    /** Of jobs that were left before all of it was in the book. */
+    private final Map<String, Saver> left = new LinkedHashMap<>();
+
+    private @Nullable JobDocument document;
+    private @Nullable Saver saver;
+
+    /** Whom it tells, and by what it is judged. */
+    interface Host {
+        /** Job or review changed. */
+        void changed();
+
+        /** The job changed, and its review is still to come. */
+        void touched();
+
+        /** A save has gone on. */
+        void saved();
+
+        /** Something for the person, shown with the next change. */
+        void say(String notice);
+
+        /** How the list of jobs shows a job now. */
+        void shown(JobSummary job);
+
+        /** Another bay has taken the number of a job that was begun here. */
+        void taken(String id);
+
+        Shop shop();
+
+        /** What jobs are judged by, in short. */
+        String mark();
+
+        Instant now();
+    }
+
+    OpenJob(Book book, Unsaved unsaved, Threads threads, Host host) {
+        this.book = book;
+        this.unsaved = unsaved;
+        this.threads = threads;
+        this.host = host;
+        this.reviews = new Reviews(threads.reviewer(), threads.ui(), host.shop(), this::reviewed);
+    }
+
+    boolean isOpen() {
+        return document != null;
+    }
+
+    /** The open job; an empty one when none is open. */
+    Job job() {
+        return document == null ? review().job() : document.job();
+    }
+
+    /** What follows from it, as last worked out; a moment behind {@link #job} after a change. */
+    JobReview review() {
+        return reviews.latest();
+    }
+
+    JobDocument document() {
+        return Objects.requireNonNullElseGet(document, () -> JobDocument.of(job()));
+    }
+
+    /** Whether what follows from the last change is still being worked out. */
+    boolean reviewing() {
+        return reviews.busy();
+    }
+
+    private boolean is(String id) {
+        return isOpen() && id.equals(job().id());
+    }
+
+    private Saver saver() {
+        return Objects.requireNonNull(saver, "no job is open");
+    }
+
+    /** Shows a job of the book, or at revision 0 one that it never had; the one before must have been left. */
+    void show(Kept found, JobReview review, Shop by) {
+        String id = found.document().job().id();
+        undo.clear();
+        Saver before = left.remove(id);
+        Optional<JobDocument> owed = before == null ? Optional.empty() : before.owed();
+        if (before != null && owed.isPresent()) {
+            // What is on its way goes on: nobody waits for it.
+            saver = before;
+            document = owed.get();
+            reviews.set(review, by);
+            reviews.of(document.job(), by);
+            return;
+        }
+        document = found.document();
+        saver = new Saver(book, unsaved, threads.ui(), found, listener(id));
+        reviews.set(review, by);
+        if (found.revision() == 0) {
+            saver.save(found.document(), judged(found.document().job()));
+        } else {
+            unsaved.of(id).ifPresent(entry -> takeUp(entry, found));
+        }
+    }
+
+    private Saver.Listener listener(String id) {
+        return new Saver.Listener() {
+            @Override
+            public void told() {
+                host.saved();
+            }
+
+            @Override
+            public void taken() {
+                host.taken(id);
+            }
+
+            @Override
+            public void merged(JobDocument ours, JobDocument both) {
+                together(ours, both);
+            }
+        };
+    }
+
+    /** What could not be saved last time goes on, together with what another bay entered; where they clash a person chooses. */
+    private void takeUp(Unsaved.Entry entry, Kept found) {
+        Job before = found.document().job();
+        JobDocument base = entry.base();
+        if (entry.document().job().equals(before)) {
+            unsaved.drop(before.id());
+            return;
+        }
+        Merge merge = base == null ? null : Merge.of(base, entry.document(), found.document());
+        if (entry.revision() == found.revision() || (merge != null && merge.clashes().isEmpty())) {
+            document = merge == null ? entry.document() : merge.ours();
+            undo.remember("what was not saved last time", before, document.job());
+            host.say("What could not be saved last time is back, and goes into the book now. Ctrl+Z takes it out.");
+            put(document.job());
+        } else {
+            document = entry.document();
+            JobReview review = new JobReview(document.job(), host.shop());
+            reviews.set(review, host.shop());
+            saver().found(document, base, found, new Judged(JobSummary.of(review), host.mark()));
+            undo.remember("what another bay entered", before, document.job());
+        }
+    }
+
+    /** Its last entry goes in although it is still being looked at, and what is not in yet is brought in beside. */
+    void leave() {
+        if (document != null && saver != null) {
+            if (reviews.busy()) {
+                saver.save(document, judged(document.job()));
+            }
+            if (saver.owes()) {
+                left.put(document.job().id(), saver);
+            }
+        }
+    }
+
+    /** Whether all that was entered is in the book. */
+    boolean settled() {
+        return saver != null && !saver.owes() && !reviews.busy();
+    }
+
+    /** No job is open then; the last must have been left. */
+    void close() {
+        document = null;
+        saver = null;
+        undo.clear();
+    }
+
+    /** Waits for what is on its way; what still is not in stays beside the book. */
+    void end() {
+        close();
+        left.values().forEach(Saver::close);
+    }
+
+    /** Changes the job; what for is told to undo in a few words. */
+    void edit(String what, UnaryOperator<Job> change) {
+        Job before = job();
+        Job after = Changes.noted(before, change.apply(before), host.now());
+        if (document == null || after.equals(before)) {
+            return;
+        }
+        undo.remember(what, before, after);
+        put(after);
+    }
+
+    void undo() {
+        undo.back(job()).ifPresent(c -> swap(c, "Taken back: "));
+    }
+
+    void redo() {
+        undo.forth(job()).ifPresent(c -> swap(c, "Done again: "));
+    }
+
+    private void swap(Undo.Swapped change, String said) {
+        change.job().ifPresentOrElse(job -> {
+            host.say(said + change.what());
+            put(job);
+        }, () -> {
+            host.say(say("“%s” cannot be taken back: another bay has changed the same since.", change.what()));
+            host.changed();
+        });
+    }
+
+    Optional<String> undoable() {
+        return undo.next();
+    }
+
+    private void put(Job job) {
+        document = document().with(job);
+        host.touched();
+        // The screen is told when what follows from the change is known: it is drawn once for each.
+        reviews.of(job, host.shop());
+    }
+
+    /** Judges it by other habits of the shop. */
+    void judgeBy(Shop habits) {
+        reviews.of(job(), habits);
+    }
+
+    /** A job is brought into the book as soon as it was reviewed: a moment after every entry. */
+    private void reviewed(Reviews.Outcome outcome) {
+        if (document != null && document.job().equals(outcome.job())) {
+            JobSummary summary = outcome.fault().isEmpty()
+                    ? JobSummary.of(outcome.review())
+                    : JobSummary.unreadable(outcome.job().id(), outcome.job().intake().vehicle(), outcome.fault());
+            if (!outcome.fault().isEmpty()) {
+                host.say("This entry was kept, but with it the job cannot be worked out: take it back (Ctrl+Z). "
+                        + outcome.fault());
+            }
+            host.shown(summary);
+            saver().save(document, new Judged(summary, host.mark()));
+        }
+        host.changed();
+    }
+
+    private Judged judged(Job job) {
+        JobSummary summary;
+        try {
+            summary = JobSummary.of(new JobReview(job, host.shop()));
+        } catch (RuntimeException e) {
+            summary = JobSummary.unreadable(job.id(), job.intake().vehicle(), "it cannot be worked out");
+        }
+        return new Judged(summary, host.mark());
+    }
+
+    /** How the last save went. */
+    Session.Saving saving() {
+        return saver == null
+                ? new Session.Saving(false, null)
+                : new Session.Saving(reviews.busy() || saver.busy(), saver.failure());
+    }
+
+    Optional<Saver.Conflict> conflict() {
+        return saver == null ? Optional.empty() : saver.conflict();
+    }
+
+    /** Goes on with what was entered here, and with what only another bay has changed. */
+    void keepOurs() {
+        chosen("what only another bay changed", saver().keepOurs());
+    }
+
+    /** Goes on with what another bay has entered, and with what was changed only here. */
+    void takeTheirs() {
+        chosen("what another bay entered, taken", saver().takeTheirs());
+    }
+
+    private void chosen(String what, JobDocument taken) {
+        Job before = job();
+        document = taken;
+        if (!before.equals(taken.job())) {
+            undo.remember(what, before, taken.job());
+        }
+        reviews.of(taken.job(), host.shop());
+        host.changed();
+    }
+
+    /** The book answers again: all that waits is tried at once. */
+    void retry() {
+        left.values().forEach(Saver::retry);
+        if (saver != null) {
+            saver.retry();
+        }
+    }
+
+    /** The jobs that are looked after here: the open one, and those that were left with something still to be saved. */
+    Set<String> own() {
+        Set<String> ids = new LinkedHashSet<>(left.keySet());
+        if (isOpen()) {
+            ids.add(job().id());
+        }
+        return ids;
+    }
+
+    /** Whether it is what was entered here, or is still on its way from here and is brought together when it arrives. */
+    boolean isOurs(String id, long revision) {
+        Saver before = left.get(id);
+        if (before != null) {
+            return before.owes() || revision <= before.revision();
+        }
+        return saver != null && is(id)
+                && (saver.owes() || saver.busy() || reviews.busy() || (revision > 0 && revision <= saver.revision()));
+    }
+
+    /** Takes in what another bay has entered into the open job, where nothing was entered here meanwhile. */
+    void takeIn() {
+        String id = job().id();
+        Answers.on(threads.ui(), book.load(id), (found, e) -> {
+            if (found != null && found.isPresent() && is(id) && !isOurs(id, found.get().revision())) {
+                JobDocument before = document();
+                saver().follow(found.get());
+                together(before, found.get().document());
+            }
+        });
+    }
+
+    /** Goes on with what two bays entered; what was typed here a moment ago is in it too. */
+    private void together(JobDocument ours, JobDocument both) {
+        if (document == null || !is(both.job().id())) {
+            return;
+        }
+        document = document.job().equals(ours.job()) ? both : Merge.of(ours, document, both).ours();
+        host.say("What another bay entered is here too.");
+        host.touched();
+        reviews.of(document.job(), host.shop());
+    }
+}
