@@ -304,7 +304,9 @@ class SharedBookTest {
                     default -> asked(server, "select count(pg_terminate_backend(pid)) from pg_stat_activity where "
                             + "datname = current_database() and pid <> pg_backend_pid()");
                 }
-                Waits.until(() -> acknowledged.get() >= before + 1 + random.nextInt(3));
+                long wanted = before + 1 + random.nextInt(3);
+                Waits.until(() -> writing.isDone() || acknowledged.get() >= wanted);
+                assertThat(writing).as("still writing").isNotDone();
                 assertThat(Long.parseLong(asked(server, "select vehicle from job"))).isGreaterThan(before);
             }
             end.set(true);
