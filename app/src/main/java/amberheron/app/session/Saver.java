@@ -178,7 +178,9 @@ public final class Saver {
 
     private void failed(Entry sent, @Nullable Throwable why) {
         failure = why == null ? "no answer from the book" : String.valueOf(why.getMessage());
-        Logger.getLogger(Saver.class.getName()).log(Level.WARNING, "not saved: " + sent.document().job().id(), why);
+        // Out of reach it is tried for as long as that lasts: once is enough in the log, and the watch says it.
+        Logger.getLogger(Saver.class.getName()).log(why instanceof BookUnreachable ? Level.FINE : Level.WARNING,
+                "not saved: " + sent.document().job().id(), why);
         unsaved.keep(latest == null ? sent.document() : latest.document(), revision, base);
     }
 

@@ -410,9 +410,11 @@ public final class Shell {
         running.refresh();
         parted.refresh();
         String failure = session.saving().failure();
-        notice.setText(failure != null
-                ? "Not saved yet, kept beside the book and tried again: " + failure
-                : session.notice());
+        boolean asked = session.conflict().isPresent();
+        // What a person is asked, and what is out of reach, says by itself that nothing is lost.
+        notice.setText(failure == null || asked
+                ? session.notice()
+                : session.away() ? failure : "Not saved yet, kept beside the book and tried again: " + failure);
         Parts.show(noticeBar, !notice.getText().isEmpty());
     }
 }

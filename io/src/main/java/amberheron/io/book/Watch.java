@@ -56,7 +56,9 @@ final class Watch implements AutoCloseable {
                 if (closed) {
                     return;
                 }
-                Logger.getLogger(Watch.class.getName()).log(Level.FINE, "out of reach: " + store.name(), e);
+                // Once for each time that it goes out of reach.
+                Logger.getLogger(Watch.class.getName()).log(pause.equals(FIRST_PAUSE) ? Level.WARNING : Level.FINE,
+                        "out of reach: " + store.name(), e);
                 tell(new Heard(false, Map.of()));
                 pause = paused(pause);
             } catch (InterruptedException e) {
