@@ -89,25 +89,26 @@ final class JobRow {
 
     /** Whatever a row says that is not understood is taken for not seen yet: the job itself is in its document. */
     static JobSummary summary(ResultSet row) throws SQLException {
-        String id = row.getString("id");
-        String vehicle = row.getString("vehicle");
-        String fault = row.getString("fault");
+        // By position, as LISTED has them: finding a column by its name takes longer than reading it.
+        String id = row.getString(1);
+        String vehicle = row.getString(2);
+        String judged = row.getString(3);
+        String fault = row.getString(11);
         if (fault != null && !fault.isEmpty()) {
             return JobSummary.unreadable(id, vehicle, fault);
         }
-        if (row.getString("judged") == null) {
+        if (judged == null) {
             return JobSummary.unseen(id, vehicle);
         }
         try {
             Map<Station, LinkState> states = new EnumMap<>(Station.class);
-            Iterator<String> names = List.of(row.getString("states").split(",")).iterator();
+            Iterator<String> names = List.of(row.getString(4).split(",")).iterator();
             for (Station station : Station.values()) {
                 states.put(station, LinkState.valueOf(names.next()));
             }
-            String waits = row.getString("waits");
-            return new JobSummary(id, vehicle, states, waits == null ? null : Waiting.valueOf(waits),
-                    row.getString("detail"), date(row.getString("checked")), date(row.getString("booked")),
-                    row.getString("bay"), left(row.getString("spread")), "");
+            String waits = row.getString(5);
+            return new JobSummary(id, vehicle, states, waits == null ? null : Waiting.valueOf(waits), row.getString(6),
+                    date(row.getString(7)), date(row.getString(8)), row.getString(9), left(row.getString(10)), "");
         } catch (IllegalArgumentException | DateTimeException | NoSuchElementException | IndexOutOfBoundsException
                 | NullPointerException e) {
             return JobSummary.unseen(id, vehicle);

@@ -76,6 +76,10 @@ final class SqliteFile implements Store {
             SqliteFile store = new SqliteFile(file, connection, quick);
             Migration.bring(store, connection, Migration.configuration().dataSource(url(file), null, null));
             pragma(connection, "journal_mode = wal");
+            try (var statement = connection.createStatement()) {
+                // What the list shows lies behind the document in its row: without this each is read past to get there.
+                statement.execute("create index if not exists job_listed on job (" + JobRow.LISTED + ")");
+            }
             // Full: an acknowledged entry survives a power cut too, not only a killed program.
             pragma(connection, "synchronous = full");
             return store;

@@ -110,6 +110,9 @@ class JobBookTest {
             assertThat(book.unjudged("other schools")).as("changed meanwhile: that judgement is old").contains("A");
             book.judgeUnreadable("B", "it is torn", "ours");
             assertThat(book.jobs().getLast().fault()).isEqualTo("it is torn");
+            String plan = book.with(h -> h.createQuery("explain query plan select " + JobRow.LISTED + " from job")
+                    .map((row, context) -> row.getString("detail")).one());
+            assertThat(plan).as("nor reading past one").contains("COVERING INDEX");
         }
     }
 
