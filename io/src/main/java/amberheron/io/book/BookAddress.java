@@ -47,6 +47,7 @@ public sealed interface BookAddress {
     record OfServer(String host, int port, String database, String user, @Nullable String password,
             Map<String, String> tls) implements BookAddress {
         private static final int USUAL_PORT = 5432;
+        private static final int MOST_PORT = 65535;
         private static final Set<String> TLS = Set.of("sslmode", "sslrootcert", "sslcert", "sslkey");
 
         public OfServer {
@@ -94,6 +95,9 @@ public sealed interface BookAddress {
             String path = uri.getRawPath();
             if (host == null || path == null || path.length() < 2 || path.indexOf('/', 1) > 0) {
                 throw unusable(text, "has no host or no database");
+            }
+            if (uri.getPort() == 0 || uri.getPort() > MOST_PORT) {
+                throw unusable(text, say("says port %d, which is none", uri.getPort()));
             }
             String[] who = uri.getRawUserInfo() == null ? new String[0] : uri.getRawUserInfo().split(":", 2);
             Map<String, String> tls = new TreeMap<>();
