@@ -211,6 +211,12 @@ public final class Saver {
         Answers.on(ui, book.load(id).thenApply(kept -> kept.map(k -> new Both(ours, k,
                 from == null ? null : Merge.of(from, ours.document(), k.document())))), (found, e) -> {
                     if (found == null || found.isEmpty() || closed) {
+                        if (found != null && found.isEmpty()) {
+                            failure = say(
+                                    "Job %s is not in the book any more: it was moved to another. What was entered "
+                                            + "is kept beside the book.",
+                                    id);
+                        }
                         again();
                     } else if (!ours.equals(latest)) {
                         part(id);

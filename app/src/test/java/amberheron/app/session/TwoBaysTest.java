@@ -4,13 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.core.job.Job;
 import amberheron.core.job.JobSummary;
+import amberheron.io.book.JobBook;
 import amberheron.io.book.OpenBook;
 import amberheron.io.book.Server;
+import amberheron.io.book.Transfer;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.json.JobDocument;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.sql.SQLException;
+import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -118,6 +121,15 @@ class TwoBaysTest {
 
                 one.act(s -> s.begin("C"));
                 two.until(s -> s.jobs().stream().map(JobSummary::id).toList().contains("C"));
+
+                try (OpenBook office = server.bay(folder.resolve("office"));
+                        JobBook other = JobBook.open(folder.resolve("other.db"))) {
+                    Transfer.move(office, other, List.of("A"), p -> assertThat(p).isBetween(0.0, 1.0));
+                }
+                two.until(s -> s.jobs().stream().noneMatch(j -> j.id().equals("A")));
+                two.edit(place("4"));
+                two.until(s -> String.valueOf(s.saving().failure()).contains("moved to another"));
+                assertThat(two.home.resolve("unsaved/A.json")).content().contains("\"bay\" : \"4\"");
             }
         }
     }
