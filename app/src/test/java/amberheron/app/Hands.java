@@ -34,7 +34,7 @@ import javafx.stage.Window;
 final class Hands {
     /** There is one screen: tests that use it take turns. */
     static final String SCREEN = "screen";
-    private static final int PATIENCE = 20;
+    private static final int PATIENCE = 60;
 
     private final Robot robot;
     private final Stage stage;
