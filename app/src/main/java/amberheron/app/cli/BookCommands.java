@@ -3,30 +3,20 @@ package amberheron.app.cli;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.io.book.BookAddress;
-import amberheron.io.book.BookUnreachable;
 import amberheron.io.book.OpenBook;
 import amberheron.io.book.Transfer;
 import amberheron.io.catalogue.CatalogueUpdate;
-import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 /** {@code heron book}: where the shop's jobs are kept, and how they get from one book into another. */
 @Command(name = "book", mixinStandardHelpOptions = true, description = "Where the shop's book is, and how many jobs it has.")
-final class BookCommands implements Callable<Integer> {
-    private final HeronCommand.Surroundings surroundings;
-    @Spec
-    @SuppressWarnings("NullAway.Init") // set by picocli
-    private CommandSpec spec;
-
+final class BookCommands extends OfShop {
     BookCommands(HeronCommand.Surroundings surroundings) {
-        this.surroundings = surroundings;
+        super(surroundings);
     }
 
     /** A command is waited for: how far it is is not said. */
@@ -40,39 +30,30 @@ final class BookCommands implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        try (OpenBook book = open(surroundings)) {
-            PrintWriter out = spec.commandLine().getOut();
+        try (OpenBook book = open(surroundings())) {
             int jobs = book.jobs().size();
-            out.println(say(book.inReach() ? "%s: %d jobs" : "%s does not answer; the copy on this machine has %d jobs",
-                    book.name(), jobs));
-            out.flush();
+            out().println(
+                    say(book.inReach() ? "%s: %d jobs" : "%s does not answer; the copy on this machine has %d jobs",
+                            book.name(), jobs));
+            out().flush();
             return book.inReach() ? 0 : HeronCommand.OUT;
         }
     }
 
     /** What the commands below share. */
-    abstract static class Carrying implements Callable<Integer> {
-        private final HeronCommand.Surroundings surroundings;
-        @Spec
-        @SuppressWarnings("NullAway.Init") // set by picocli
-        private CommandSpec spec;
-
+    abstract static class Carrying extends OfShop {
         Carrying(HeronCommand.Surroundings surroundings) {
-            this.surroundings = surroundings;
-        }
-
-        final Path home() {
-            return surroundings.home();
+            super(surroundings);
         }
 
         abstract Transfer carry(OpenBook book);
 
         @Override
         public Integer call() {
-            try (OpenBook book = open(surroundings)) {
+            try (OpenBook book = open(surroundings())) {
                 Transfer done = carry(book);
-                spec.commandLine().getOut().println(done.said());
-                spec.commandLine().getOut().flush();
+                out().println(done.said());
+                out().flush();
                 return done.whole() ? 0 : HeronCommand.OUT;
             }
         }
@@ -91,7 +72,6 @@ final class BookCommands implements Callable<Integer> {
         Transfer carry(OpenBook book) {
             return Transfer.backup(book, file, BookCommands::quiet);
         }
-
     }
 
     @Command(name = "restore", mixinStandardHelpOptions = true, description = "What a backup has and the book has not; nothing in the book is lost.")
@@ -109,7 +89,6 @@ final class BookCommands implements Callable<Integer> {
         Transfer carry(OpenBook book) {
             return Transfer.restore(file, book, over::contains, BookCommands::quiet);
         }
-
     }
 
     @Command(name = "move", mixinStandardHelpOptions = true, description = "Jobs out of the book into another one.")
@@ -129,56 +108,38 @@ final class BookCommands implements Callable<Integer> {
                 return Transfer.move(book, other, jobs, BookCommands::quiet);
             }
         }
-
     }
 
     @Command(name = "use", mixinStandardHelpOptions = true, description = "Which book is opened from now on, where HERON_BOOK does not say another.")
-    static final class Use implements Callable<Integer> {
-        private final HeronCommand.Surroundings surroundings;
+    static final class Use extends OfShop {
         @Parameters(index = "0", paramLabel = "BOOK", description = "a file, or postgresql://USER@HOST/DATABASE")
         private String address = "";
-        @Spec
-        @SuppressWarnings("NullAway.Init") // set by picocli
-        private CommandSpec spec;
 
         Use(HeronCommand.Surroundings surroundings) {
-            this.surroundings = surroundings;
+            super(surroundings);
         }
 
         @Override
         public Integer call() {
-            // Opened first: what cannot be reached is not chosen.
-            try (OpenBook book = OpenBook.at(BookAddress.parse(address), surroundings.home())) {
-                int jobs = book.jobs().size();
-                if (!book.inReach()) {
-                    throw new BookUnreachable(book.name());
-                }
-                spec.commandLine().getOut().println(say("%s: %d jobs", book.name(), jobs));
-            }
-            BookAddress.choose(surroundings.home(), address);
-            spec.commandLine().getOut().flush();
+            out().println(OpenBook.choose(address, home()));
+            out().flush();
             return 0;
         }
     }
 
     @Command(name = "catalogue", mixinStandardHelpOptions = true, description = "Takes fuels, laws, readers, wires, controllers and streams from a folder into the shop's own.")
-    static final class TakeCatalogue implements Callable<Integer> {
-        private final HeronCommand.Surroundings surroundings;
+    static final class TakeCatalogue extends OfShop {
         @Parameters(index = "0", paramLabel = "FOLDER", description = "a folder with fuels.json, laws.json or others")
         private Path folder = Path.of("");
-        @Spec
-        @SuppressWarnings("NullAway.Init") // set by picocli
-        private CommandSpec spec;
 
         TakeCatalogue(HeronCommand.Surroundings surroundings) {
-            this.surroundings = surroundings;
+            super(surroundings);
         }
 
         @Override
         public Integer call() {
-            PrintWriter out = spec.commandLine().getOut();
-            out.println(CatalogueUpdate.take(folder, surroundings.home().resolve("catalogue")).said());
-            out.flush();
+            out().println(CatalogueUpdate.take(folder, home().resolve("catalogue")).said());
+            out().flush();
             return 0;
         }
     }

@@ -113,27 +113,23 @@ final class DemoCommands {
     }
 
     @Command(name = "demo", mixinStandardHelpOptions = true, description = "The desktop on the demo book; without a display, pictures and packs.")
-    static final class Demo implements Callable<Integer> {
-        private final HeronCommand.Surroundings surroundings;
+    static final class Demo extends OfShop {
         @Option(names = "--out", paramLabel = "DIR", description = "where pictures and packs go without a display")
         private Path folder = Path.of("demo-out");
-        @Spec
-        @SuppressWarnings("NullAway.Init") // set by picocli
-        private CommandSpec spec;
 
         Demo(HeronCommand.Surroundings surroundings) {
-            this.surroundings = surroundings;
+            super(surroundings);
         }
 
         @Override
         public Integer call() {
-            HeronCommand.DesktopOutcome outcome = surroundings.demoDesktop().get();
+            HeronCommand.DesktopOutcome outcome = surroundings().demoDesktop().get();
             if (outcome.opened()) {
                 return outcome.exit();
             }
-            spec.commandLine().getErr()
+            err()
                     .println("heron: " + outcome.reason() + ". Running the demo jobs without a window.");
-            return withoutWindow(spec.commandLine().getOut());
+            return withoutWindow(out());
         }
 
         private int withoutWindow(PrintWriter out) {

@@ -59,48 +59,32 @@ final class JobCommands {
     }
 
     /** What they share: a job in, findings out. */
-    abstract static class OfJob implements Callable<Integer> {
-        private final HeronCommand.Surroundings surroundings;
+    abstract static class OfJob extends OfShop {
         @Parameters(index = "0", paramLabel = "JOB", description = "job document (.json)")
         private Path job = Path.of("");
         @Option(names = "--json", description = "one JSON document on standard output")
         boolean json;
-        @Spec
-        @SuppressWarnings("NullAway.Init") // set by picocli
-        private CommandSpec spec;
 
         OfJob(HeronCommand.Surroundings surroundings) {
-            this.surroundings = surroundings;
+            super(surroundings);
         }
 
         final JobDocument document() {
             return JobDocument.read(job);
         }
 
-        final PrintWriter out() {
-            return spec.commandLine().getOut();
-        }
-
-        final PrintWriter err() {
-            return spec.commandLine().getErr();
-        }
-
-        final Path home() {
-            return surroundings.home();
-        }
-
         /** The shop whose home folder this is: the same laws and schools that the desktop judges by. */
         final Shop shop() {
-            Path home = surroundings.home();
+            Path home = home();
             Catalogue catalogue = Catalogue.withShop(home.resolve("catalogue"));
             catalogue.faults().forEach(f -> err().println("heron: left out of the catalogue: " + f));
-            return ShopHabits.read(OpenBook.habits(surroundings.address(), home), catalogue.laws())
+            return ShopHabits.read(OpenBook.habits(surroundings().address(), home), catalogue.laws())
                     .on(LocalDate.now(ZoneId.systemDefault()));
         }
 
         /** How the shop of this home folder shows itself on paper. */
         final ShopCard card() {
-            return ShopCard.read(OpenBook.habits(surroundings.address(), home()), home());
+            return ShopCard.read(OpenBook.habits(surroundings().address(), home()), home());
         }
 
         /** A job that can be read but not worked out is as unusable as one that cannot be read. */

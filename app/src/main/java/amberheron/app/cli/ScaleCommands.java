@@ -24,13 +24,10 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.List;
-import java.util.concurrent.Callable;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 
 /** {@code heron scale} and {@code heron diagnose}. */
 final class ScaleCommands {
@@ -38,8 +35,7 @@ final class ScaleCommands {
     }
 
     /** What they share: law, reader and fuel in, a result in words or as JSON out. */
-    abstract static class OfChain implements Callable<Integer> {
-        private final HeronCommand.Surroundings surroundings;
+    abstract static class OfChain extends OfShop {
         @Option(names = "--law", required = true, paramLabel = "L", description = "output law: catalogue id or JSON file")
         private String lawName = "";
         @Option(names = "--reader", required = true, paramLabel = "R", description = "reader: catalogue id or JSON file")
@@ -48,12 +44,9 @@ final class ScaleCommands {
         private @Nullable String fuelName;
         @Option(names = "--json", description = "one JSON document on standard output")
         private boolean json;
-        @Spec
-        @SuppressWarnings("NullAway.Init") // set by picocli
-        private CommandSpec spec;
 
         OfChain(HeronCommand.Surroundings surroundings) {
-            this.surroundings = surroundings;
+            super(surroundings);
         }
 
         /** A result in both forms, and whether it keeps the tolerance. */
@@ -65,10 +58,10 @@ final class ScaleCommands {
 
         @Override
         public final Integer call() {
-            PrintWriter out = spec.commandLine().getOut();
-            Catalogue catalogue = Catalogue.withShop(surroundings.home().resolve("catalogue"));
+            PrintWriter out = out();
+            Catalogue catalogue = Catalogue.withShop(home().resolve("catalogue"));
             catalogue.faults()
-                    .forEach(f -> spec.commandLine().getErr().println("heron: left out of the catalogue: " + f));
+                    .forEach(f -> err().println("heron: left out of the catalogue: " + f));
             OutputLaw law = catalogue.law(lawName);
             Reader reader = catalogue.reader(readerName);
             Fuel fuel = fuelName == null ? null : catalogue.fuel(fuelName);

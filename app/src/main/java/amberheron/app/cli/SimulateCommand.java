@@ -17,7 +17,6 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
@@ -41,16 +40,12 @@ final class SimulateCommand implements Runnable {
     @Command(name = "controller", mixinStandardHelpOptions = true, description = {
             "A controller and its sensor in free air, ten lines a second; docs/formats.md has the protocol.",
             "Keys on standard input: on, off, plug, unplug, turn 0.4, quit."})
-    static final class OfController implements Callable<Integer> {
+    static final class OfController extends OfShop {
         private static final double MOST_AGE = 1e5;
         private static final double LEAST_SPEED = 0.1;
         private static final double MOST_SPEED = 1000;
         private static final int MOST_PORT = 65_535;
 
-        private final HeronCommand.Surroundings surroundings;
-        @Spec
-        @SuppressWarnings("NullAway.Init") // set by picocli
-        private CommandSpec spec;
         @Option(names = "--port", paramLabel = "N", defaultValue = "6140", description = "TCP port on this machine; 0 for any (${DEFAULT-VALUE})")
         private int port;
         @Option(names = "--serial", paramLabel = "LINK", defaultValue = "", description = "a serial port to send to as well")
@@ -67,7 +62,7 @@ final class SimulateCommand implements Runnable {
         private long seed;
 
         OfController(HeronCommand.Surroundings surroundings) {
-            this.surroundings = surroundings;
+            super(surroundings);
         }
 
         @Override
@@ -85,7 +80,7 @@ final class SimulateCommand implements Runnable {
             SimulatedController made = new SimulatedController(sheet, Air.atHeight(293.15, 0.5, 0), faulty(), age,
                     seed);
             made.power(true);
-            PrintWriter out = spec.commandLine().getOut();
+            PrintWriter out = out();
             try (ControllerServer server = open(made, sheet)) {
                 if (!serial.isEmpty()) {
                     attach(server);
@@ -126,16 +121,16 @@ final class SimulateCommand implements Runnable {
                     return;
                 }
                 if (!line.isBlank() && !server.key(line)) {
-                    spec.commandLine().getErr().println(
+                    err().println(
                             "heron: found “" + line.strip() + "”, expected on, off, plug, unplug, turn 0.4 or quit");
-                    spec.commandLine().getErr().flush();
+                    err().flush();
                 }
             }
             new CountDownLatch(1).await();
         }
 
         private ControllerSheet sheet() {
-            List<ControllerSheet> all = Catalogue.withShop(surroundings.home().resolve("catalogue")).controllers();
+            List<ControllerSheet> all = Catalogue.withShop(home().resolve("catalogue")).controllers();
             return all.stream().filter(c -> c.id().equals(controller)).findFirst()
                     .orElseThrow(() -> new UnusableInput("simulate", "--controller",
                             say("found “%s”, expected one of %s",

@@ -100,9 +100,9 @@ public final class DemoBook {
      * @param home where the proving log is written, so that it can be read again by hand
      */
     public static void fill(OpenBook book, Catalogue catalogue, Path home, LocalDate today) {
-        book.add(JobDocument.of(harbourVan(catalogue, home, today)), null);
-        book.add(JobDocument.of(utility(catalogue, today)), null);
-        book.add(JobDocument.of(sidecar(catalogue, today)), null);
+        book.add(JobDocument.of(harbourVan(catalogue, home, today)));
+        book.add(JobDocument.of(utility(catalogue, today)));
+        book.add(JobDocument.of(sidecar(catalogue, today)));
         book.note(List.of(new SensorLife("V-07", life(today))));
         book.prefer("job", "SB-016");
         book.prefer(ShopHabits.DEMO, "yes");
@@ -118,7 +118,7 @@ public final class DemoBook {
         long days = ChronoUnit.DAYS.between(LocalDate.parse(kept), today);
         for (JobSummary job : book.jobs()) {
             book.load(job.id()).ifPresent(
-                    k -> book.save(k.document().with(shifted(k.document().job(), days)), null, k.revision()));
+                    k -> book.save(k.document().with(shifted(k.document().job(), days)), k.revision()));
         }
         book.prefer(DAY, today.toString());
     }

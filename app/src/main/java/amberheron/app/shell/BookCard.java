@@ -7,12 +7,10 @@ import amberheron.app.session.Session;
 import amberheron.app.session.Tasks;
 import amberheron.io.TextFiles;
 import amberheron.io.book.BookAddress;
-import amberheron.io.book.BookUnreachable;
 import amberheron.io.book.OpenBook;
 import amberheron.io.book.Transfer;
 import amberheron.io.catalogue.CatalogueUpdate;
 import java.io.File;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Function;
 import javafx.scene.control.Button;
@@ -26,6 +24,7 @@ import javafx.scene.layout.VBox;
 /** Where the shop's book is, and how jobs get from it into another and back. */
 final class BookCard {
     private static final String NO_JOB = "Move the open job there";
+    private static final String BOOK = "file or book";
 
     private final Session session;
     private final Label where = Parts.text("");
@@ -61,15 +60,12 @@ final class BookCard {
     }
 
     private void takeUp() {
-        if (stick.getText().isBlank()) {
-            session.tell("Say which folder: its place goes into the field.");
-            stick.requestFocus();
-            return;
+        if (isSaid(stick, "folder")) {
+            String from = stick.getText();
+            session.inBackground("Taking up the catalogue",
+                    () -> CatalogueUpdate.take(TextFiles.path(from), session.home().resolve("catalogue")).said()
+                            + " They are offered from the next start on.");
         }
-        Path from = TextFiles.path(stick.getText());
-        session.inBackground("Taking up the catalogue",
-                () -> CatalogueUpdate.take(from, session.home().resolve("catalogue")).said()
-                        + " They are offered from the next start on.");
     }
 
     VBox node() {
@@ -86,25 +82,32 @@ final class BookCard {
     }
 
     private void backUp() {
-        carry("Backing up", progress -> Transfer.backup(session.book(), TextFiles.path(other.getText()), progress::at));
+        if (isSaid(other, BOOK)) {
+            String file = other.getText();
+            carry("Backing up", progress -> Transfer.backup(session.book(), TextFiles.path(file), progress::at));
+        }
     }
 
     private void restore() {
-        carry("Restoring", progress -> Transfer.restore(TextFiles.path(other.getText()), session.book(), id -> false,
-                progress::at));
+        if (isSaid(other, BOOK)) {
+            String file = other.getText();
+            carry("Restoring", progress -> Transfer.restore(TextFiles.path(file), session.book(), id -> false,
+                    progress::at));
+        }
     }
 
     private void move() {
         String job = session.job().id();
-        if (nowhere()) {
+        if (!isSaid(other, BOOK)) {
             return;
         }
         if (!session.putAway()) {
             session.tell(say("%s is not all in the book yet; move it once it is saved.", job));
             return;
         }
+        String there = other.getText().strip();
         carry("Moving " + job, progress -> {
-            try (OpenBook to = OpenBook.at(BookAddress.parse(other.getText().strip()), session.home())) {
+            try (OpenBook to = OpenBook.at(BookAddress.parse(there), session.home())) {
                 return Transfer.move(session.book(), to, List.of(job), progress::at);
             }
         });
@@ -112,38 +115,28 @@ final class BookCard {
 
     /** Opened first: what cannot be reached is not chosen. */
     private void use() {
-        String address = other.getText().strip();
-        session.inBackground("Looking at the other book", () -> {
-            BookAddress there = BookAddress.parse(address);
-            try (OpenBook book = OpenBook.at(there, session.home())) {
-                int jobs = book.jobs().size();
-                if (!book.inReach()) {
-                    throw new BookUnreachable(book.name());
-                }
-                BookAddress.choose(session.home(), address);
-                return say("%s has %d jobs. It is opened from the next start on; the jobs of this one stay in it.",
-                        there.shown(), jobs);
-            }
-        }, said -> {
-            // It may hold a password.
-            other.clear();
-            return said;
-        });
+        if (isSaid(other, BOOK)) {
+            String address = other.getText().strip();
+            session.inBackground("Looking at the other book", () -> OpenBook.choose(address, session.home()), said -> {
+                // It may hold a password.
+                other.clear();
+                return said + ". It is opened from the next start on; the jobs of this one stay in it.";
+            });
+        }
     }
 
-    private boolean nowhere() {
-        if (other.getText().isBlank()) {
-            session.tell("Say which file or book: its place goes into the field.");
-            other.requestFocus();
-            return true;
+    /** Whether a field says where; else it is asked for. */
+    private boolean isSaid(TextField field, String what) {
+        if (field.getText().isBlank()) {
+            session.tell(say("Say which %s: its place goes into the field.", what));
+            field.requestFocus();
+            return false;
         }
-        return false;
+        return true;
     }
 
     private void carry(String what, Function<Tasks.Progress, Transfer> how) {
-        if (!nowhere()) {
-            session.inBackground(what, how, this::said);
-        }
+        session.inBackground(what, how, this::said);
     }
 
     private String said(Transfer done) {

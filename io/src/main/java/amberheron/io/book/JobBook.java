@@ -107,11 +107,6 @@ public final class JobBook implements OpenBook {
                 }).findOne());
     }
 
-    /** Adds a job that is judged later. */
-    public Kept add(JobDocument document) {
-        return add(document, null);
-    }
-
     @Override
     public Kept add(JobDocument document, @Nullable Judged judged) {
         String id = document.job().id();
@@ -125,10 +120,7 @@ public final class JobBook implements OpenBook {
                                 say("The files of job %s would overwrite those of %s, which the book has already; ", id,
                                         other) + "choose another number.");
                     });
-            int made = t.createUpdate("insert into job (id, vehicle, revision, changed, document, digest, judged, "
-                    + "states, waits, detail, checked, booked, bay, spread, fault) values (:id, :vehicle, 1, :changed, "
-                    + ":document, :digest, :judged, :states, :waits, :detail, :checked, :booked, :bay, :spread, :fault) "
-                    + "on conflict (id) do nothing").bindMap(JobRow.of(document)).bindMap(JobRow.of(judged)).execute();
+            int made = t.createUpdate(JobRow.ADD).bindMap(JobRow.of(document, judged, 1)).execute();
             if (made == 0) {
                 return second && has(t, document, 1);
             }
@@ -146,11 +138,6 @@ public final class JobBook implements OpenBook {
         return in.createQuery("select 1 from job where id = :id and revision = :revision and digest = :digest")
                 .bind("id", document.job().id()).bind("revision", revision)
                 .bind("digest", JobRow.digest(document.text())).mapTo(Integer.class).findOne().isPresent();
-    }
-
-    /** Keeps a change of a job that is judged later. */
-    public long save(JobDocument document, long basedOn) {
-        return save(document, null, basedOn);
     }
 
     @Override
@@ -269,6 +256,12 @@ public final class JobBook implements OpenBook {
         return all;
     }
 
+    /** The revision of a job; empty when the book has none of this number. */
+    Optional<Long> revision(String id) {
+        return with(h -> h.createQuery("select revision from job where id = :id").bind("id", id).mapTo(Long.class)
+                .findOne());
+    }
+
     /** Jobs as they lie in the book, to be put into another. */
     List<Map<String, @Nullable Object>> rows(Collection<String> ids) {
         return ids.isEmpty()
@@ -293,10 +286,7 @@ public final class JobBook implements OpenBook {
 
     /** Puts a job in as another book has it. */
     void put(JobDocument document, @Nullable Judged judged, long revision) {
-        Map<String, @Nullable Object> row = JobRow.of(document);
-        row.putAll(JobRow.of(judged));
-        row.put("revision", revision);
-        put(List.of(row));
+        put(List.of(JobRow.of(document, judged, revision)));
     }
 
     /** Takes a job out, unless it has been changed since that revision. */

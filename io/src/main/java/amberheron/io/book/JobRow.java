@@ -34,14 +34,25 @@ final class JobRow {
 
     /** Everything that is kept of one. */
     static final String ALL = LISTED + ", revision, changed, document, digest";
+    private static final String INSERT = "insert into job (" + ALL + ") values (:" + ALL.replace(", ", ", :")
+            + ") on conflict (id) do ";
+    /** Adds a row, unless there is one of this number. */
+    static final String ADD = INSERT + "nothing";
     /** Puts a row of another book in the place of an older one. */
-    static final String PUT = "insert into job (" + ALL + ") values (:"
-            + ALL.replace(", ", ", :") + ") on conflict (id) do update set "
+    static final String PUT = INSERT + "update set "
             + Arrays.stream(ALL.split(", ", -1)).skip(1).map(c -> c + " = excluded." + c)
                     .collect(Collectors.joining(", "))
             + " where excluded.revision >= job.revision";
 
     private JobRow() {
+    }
+
+    /** A whole row. */
+    static Map<String, @Nullable Object> of(JobDocument document, @Nullable Judged judged, long revision) {
+        Map<String, @Nullable Object> row = of(document);
+        row.putAll(of(judged));
+        row.put("revision", revision);
+        return row;
     }
 
     /** The columns of the job itself. */

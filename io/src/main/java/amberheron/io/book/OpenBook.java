@@ -1,5 +1,7 @@
 package amberheron.io.book;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.freeair.SensorLife;
 import amberheron.core.freeair.SensorNote;
 import amberheron.core.job.JobSummary;
@@ -47,6 +49,24 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
         }
     }
 
+    /**
+     * Looks at another book and, where it answers, has it opened from the next start on.
+     *
+     * @return it and how many jobs it has, in a few words
+     * @throws amberheron.io.UnusableInput when it is not an address, or the choice cannot be kept
+     * @throws BookProblem when it cannot be opened or does not answer; what was chosen before stays
+     */
+    static String choose(String address, Path home) {
+        try (OpenBook book = at(BookAddress.parse(address), home)) {
+            int jobs = book.jobs().size();
+            if (!book.inReach()) {
+                throw new BookUnreachable(book.name());
+            }
+            BookAddress.choose(home, address);
+            return say("%s: %d jobs", book.name(), jobs);
+        }
+    }
+
     /** How messages call it; without a password. */
     String name();
 
@@ -75,6 +95,11 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
      */
     Kept add(JobDocument document, @Nullable Judged judged);
 
+    /** Adds a job that is judged later. */
+    default Kept add(JobDocument document) {
+        return add(document, null);
+    }
+
     /**
      * Keeps a change.
      *
@@ -84,6 +109,11 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
      * @throws BookConflict when another program changed the job in between; its change stays
      */
     long save(JobDocument document, @Nullable Judged judged, long basedOn);
+
+    /** Keeps a change of a job that is judged later. */
+    default long save(JobDocument document, long basedOn) {
+        return save(document, null, basedOn);
+    }
 
     /** Numbers of the jobs that were judged by other habits than these, or never. */
     List<String> unjudged(String by);

@@ -11,7 +11,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Properties;
 import java.util.logging.Level;
-import java.util.logging.Logger;
 import org.flywaydb.core.api.FlywayException;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
@@ -27,7 +26,6 @@ import org.postgresql.ds.PGSimpleDataSource;
 final class PostgresServer implements Store {
     private static final int OLDEST = 15;
     private static final String CHANNEL = "amber_heron_book";
-    private static final Logger LOG = Logger.getLogger(PostgresServer.class.getName());
     /**
      * How long a bay waits: for the line, for an answer, for another bay's lock. Long enough for a slow network, short
      * enough that a person who stands at the car goes on with the copy.
@@ -210,13 +208,8 @@ final class PostgresServer implements Store {
     }
 
     private static void close(@Nullable Connection connection) {
-        try {
-            if (connection != null) {
-                connection.close();
-            }
-        } catch (SQLException e) {
-            LOG.log(Level.FINE, "the line was down already", e);
-        }
+        // The line may be down already.
+        Store.close(connection, Level.FINE);
     }
 
     private static @Nullable String state(@Nullable Throwable why) {

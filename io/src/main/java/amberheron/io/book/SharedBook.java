@@ -76,6 +76,13 @@ public final class SharedBook implements OpenBook {
         }
     }
 
+    private static Function<JobBook, Boolean> doing(Consumer<JobBook> what) {
+        return book -> {
+            what.accept(book);
+            return true;
+        };
+    }
+
     /** What the server has taken is taken, even where the copy's disk is full. */
     private void alsoHere(Runnable what) {
         try {
@@ -108,10 +115,12 @@ public final class SharedBook implements OpenBook {
     @Override
     public Optional<Kept> load(String id) {
         Optional<Kept> found = read(b -> b.load(id));
-        if (inReach) {
+        found.filter(k -> inReach).ifPresent(k -> alsoHere(() -> {
             // What was looked at here is here, also when the line goes down before the copy has followed.
-            alsoHere(() -> copy.put(server.rows(List.of(id))));
-        }
+            if (copy.revision(id).filter(r -> r >= k.revision()).isEmpty()) {
+                copy.put(server.rows(List.of(id)));
+            }
+        }));
         return found;
     }
 
@@ -137,18 +146,12 @@ public final class SharedBook implements OpenBook {
 
     @Override
     public void judge(Judged judged, long revision) {
-        read(b -> {
-            b.judge(judged, revision);
-            return true;
-        });
+        read(doing(b -> b.judge(judged, revision)));
     }
 
     @Override
     public void judgeUnreadable(String id, String why, String by) {
-        read(b -> {
-            b.judgeUnreadable(id, why, by);
-            return true;
-        });
+        read(doing(b -> b.judgeUnreadable(id, why, by)));
     }
 
     @Override
@@ -176,10 +179,7 @@ public final class SharedBook implements OpenBook {
     @Override
     public void prefer(String name, String value) {
         if (ShopHabits.isOfShop(name)) {
-            write(b -> {
-                b.prefer(name, value);
-                return true;
-            });
+            write(doing(b -> b.prefer(name, value)));
         }
         copy.prefer(name, value);
     }
@@ -198,10 +198,7 @@ public final class SharedBook implements OpenBook {
     @Override
     public void note(List<SensorLife> lives) {
         try {
-            write(b -> {
-                b.note(lives);
-                return true;
-            });
+            write(doing(b -> b.note(lives)));
             alsoHere(() -> copy.note(lives));
         } catch (BookUnreachable e) {
             copy.sensors().noteForLater(lives);
@@ -210,10 +207,7 @@ public final class SharedBook implements OpenBook {
 
     @Override
     public void forget(String number, SensorNote note) {
-        write(b -> {
-            b.forget(number, note);
-            return true;
-        });
+        write(doing(b -> b.forget(number, note)));
         alsoHere(() -> copy.forget(number, note));
     }
 

@@ -19,7 +19,6 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.logging.Level;
-import java.util.logging.Logger;
 import java.util.stream.Stream;
 import org.flywaydb.core.api.FlywayException;
 import org.jdbi.v3.core.Handle;
@@ -293,13 +292,7 @@ final class SqliteFile implements Store {
     }
 
     private static void close(@Nullable Connection connection) {
-        try {
-            if (connection != null) {
-                connection.close();
-            }
-        } catch (SQLException e) {
-            Logger.getLogger(JobBook.class.getName()).log(Level.WARNING, "the book did not close cleanly", e);
-        }
+        Store.close(connection, Level.WARNING);
     }
 
     @Override

@@ -4,8 +4,11 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.LocalDate;
 import java.util.Optional;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
+import org.jspecify.annotations.Nullable;
 
 /** The database behind a book: how it is reached, and what only that database can say or do. */
 sealed interface Store extends AutoCloseable permits SqliteFile, PostgresServer {
@@ -48,6 +51,17 @@ sealed interface Store extends AutoCloseable permits SqliteFile, PostgresServer 
 
     @Override
     void close();
+
+    /** Lets a connection go. */
+    static void close(@Nullable Connection connection, Level unclean) {
+        try {
+            if (connection != null) {
+                connection.close();
+            }
+        } catch (SQLException e) {
+            Logger.getLogger(Store.class.getName()).log(unclean, "the book did not close cleanly", e);
+        }
+    }
 
     /** A connection that waits. */
     interface Ear extends AutoCloseable {

@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.DoubleConsumer;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
@@ -121,7 +122,6 @@ public record Transfer(List<String> carried, List<String> same, List<String> dif
             DoubleConsumer progress) {
         JobBook source = kept(from);
         JobBook target = kept(to);
-        Map<String, Long> had = revisions(source);
         Map<String, Long> there = revisions(target);
         List<String> all = ids.stream().sorted().toList();
         List<String> carried = new ArrayList<>();
@@ -146,7 +146,8 @@ public record Transfer(List<String> carried, List<String> same, List<String> dif
                     Map<String, @Nullable Object> put = new LinkedHashMap<>(row);
                     put.put("digest", digest);
                     // Whoever has it open there finds that it was changed.
-                    put.put("revision", Math.max(had.getOrDefault(id, 1L), there.getOrDefault(id, 0L) + 1));
+                    put.put("revision", Math.max((long) Objects.requireNonNull(row.get("revision")),
+                            there.getOrDefault(id, 0L) + 1));
                     rows.add(put);
                     carried.add(id);
                 }
