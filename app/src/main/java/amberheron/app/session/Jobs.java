@@ -1,5 +1,6 @@
 package amberheron.app.session;
 
+import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.JobSummary;
 import amberheron.core.job.Shop;
@@ -39,6 +40,17 @@ final class Jobs {
         next.add(job);
         next.sort(Comparator.comparing(JobSummary::id));
         all = List.copyOf(next);
+    }
+
+    /** A job judged at once, also one that cannot be worked out; for where nobody waits on the screen. */
+    static Judged judged(Job job, Shop shop) {
+        JobSummary summary;
+        try {
+            summary = JobSummary.of(new JobReview(job, shop));
+        } catch (RuntimeException e) {
+            summary = JobSummary.unreadable(job.id(), job.intake().vehicle(), "it cannot be worked out");
+        }
+        return new Judged(summary, ShopHabits.mark(shop));
     }
 
     /**

@@ -2,7 +2,6 @@ package amberheron.app.session;
 
 import static amberheron.core.units.Phrase.say;
 
-import amberheron.core.job.JobReview;
 import amberheron.core.job.JobSummary;
 import amberheron.core.job.Shop;
 import amberheron.io.book.Book;
@@ -10,7 +9,6 @@ import amberheron.io.book.BookProblem;
 import amberheron.io.book.BookUnreachable;
 import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
-import amberheron.io.book.ShopHabits;
 import amberheron.io.json.JobDocument;
 import amberheron.io.json.Merge;
 import java.util.ArrayList;
@@ -126,14 +124,7 @@ final class Joining {
     }
 
     private static Judged judged(JobDocument document, Shop shop) {
-        JobSummary summary;
-        try {
-            summary = JobSummary.of(new JobReview(document.job(), shop));
-        } catch (RuntimeException e) {
-            summary = JobSummary.unreadable(document.job().id(), document.job().intake().vehicle(),
-                    "it cannot be worked out");
-        }
-        return new Judged(summary, ShopHabits.mark(shop));
+        return Jobs.judged(document.job(), shop);
     }
 
     private static <T> T answer(CompletableFuture<T> asked) {

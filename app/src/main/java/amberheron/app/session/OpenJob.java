@@ -124,7 +124,7 @@ final class OpenJob {
         saver = new Saver(book, unsaved, threads.ui(), found, listener(id));
         reviews.set(review, by);
         if (found.revision() == 0) {
-            saver.save(found.document(), judged(found.document().job()));
+            saver.save(found.document(), Jobs.judged(found.document().job(), host.shop()));
         } else {
             unsaved.of(id).ifPresent(entry -> takeUp(entry, found));
         }
@@ -176,7 +176,7 @@ final class OpenJob {
     void leave() {
         if (document != null && saver != null) {
             if (reviews.busy()) {
-                saver.save(document, judged(document.job()));
+                saver.save(document, Jobs.judged(document.job(), host.shop()));
             }
             if (saver.owes()) {
                 left.put(document.job().id(), saver);
@@ -261,16 +261,6 @@ final class OpenJob {
             saver().save(document, new Judged(summary, host.mark()));
         }
         host.changed();
-    }
-
-    private Judged judged(Job job) {
-        JobSummary summary;
-        try {
-            summary = JobSummary.of(new JobReview(job, host.shop()));
-        } catch (RuntimeException e) {
-            summary = JobSummary.unreadable(job.id(), job.intake().vehicle(), "it cannot be worked out");
-        }
-        return new Judged(summary, host.mark());
     }
 
     /** How the last save went. */

@@ -54,12 +54,14 @@ public final class Saver {
     private record Entry(JobDocument document, Judged judged) {
     }
 
-    /**
-     * What was entered here and in another bay, where they went apart; all that only one of them changed is in both.
-     *
-     * @param revision of the book's
-     */
-    public record Conflict(JobDocument ours, JobDocument theirs, long revision) {
+    /** What was entered here and in another bay, where they went apart; all that only one of them changed is in both. */
+    public record Conflict(JobDocument ours, JobDocument theirs) {
+        private static Conflict of(Both both) {
+            Merge merge = both.merge();
+            return merge == null
+                    ? new Conflict(both.ours().document(), both.theirs().document())
+                    : new Conflict(merge.ours(), merge.theirs());
+        }
     }
 
     /** Hears how it goes. */
@@ -199,6 +201,9 @@ public final class Saver {
 
     /** What came of bringing both together, off the screen's thread. */
     private record Both(Entry ours, Kept theirs, @Nullable Merge merge) {
+        static Both of(@Nullable JobDocument from, Entry ours, Kept theirs) {
+            return new Both(ours, theirs, from == null ? null : Merge.of(from, ours.document(), theirs.document()));
+        }
     }
 
     /** Fetches what the book has, and brings both together; what both changed is left to a person. */
@@ -208,30 +213,29 @@ public final class Saver {
         if (ours == null) {
             return;
         }
-        Answers.on(ui, book.load(id).thenApply(kept -> kept.map(k -> new Both(ours, k,
-                from == null ? null : Merge.of(from, ours.document(), k.document())))), (found, e) -> {
-                    if (found == null || found.isEmpty() || closed) {
-                        if (found != null && found.isEmpty()) {
-                            failure = say(
-                                    "Job %s is not in the book any more: it was moved to another. What was entered "
-                                            + "is kept beside the book.",
-                                    id);
-                        }
-                        again();
-                    } else if (!ours.equals(latest)) {
-                        part(id);
-                    } else {
-                        met(found.get());
-                    }
-                    listener.told();
-                });
+        Answers.on(ui, book.load(id).thenApply(kept -> kept.map(k -> Both.of(from, ours, k))), (found, e) -> {
+            if (found == null || found.isEmpty() || closed) {
+                if (found != null && found.isEmpty()) {
+                    failure = say(
+                            "Job %s is not in the book any more: it was moved to another. What was entered "
+                                    + "is kept beside the book.",
+                            id);
+                }
+                again();
+            } else if (!ours.equals(latest)) {
+                part(id);
+            } else {
+                met(found.get());
+            }
+            listener.told();
+        });
     }
 
     private void met(Both both) {
         Merge merge = both.merge();
         if (merge == null || !merge.clashes().isEmpty()) {
             parted = both.theirs();
-            conflict = null;
+            conflict = Conflict.of(both);
             return;
         }
         together(both.ours(), merge.ours(), both.theirs());
@@ -253,10 +257,8 @@ public final class Saver {
             return Optional.empty();
         }
         if (conflict == null) {
-            Merge merge = base == null ? null : Merge.of(base, ours.document(), theirs.document());
-            conflict = merge == null
-                    ? new Conflict(ours.document(), theirs.document(), theirs.revision())
-                    : new Conflict(merge.ours(), merge.theirs(), theirs.revision());
+            // Something was entered since.
+            conflict = Conflict.of(Both.of(base, ours, theirs));
         }
         return Optional.of(conflict);
     }

@@ -375,7 +375,7 @@ public final class Session implements AutoCloseable {
     }
 
     private void lookThrough() {
-        if (!unsaved.ids().isEmpty()) {
+        if (unsaved.any()) {
             join();
         }
         if (jobs.all().stream().anyMatch(j -> j.on() == null && j.fault().isEmpty())) {

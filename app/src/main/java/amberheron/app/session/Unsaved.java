@@ -38,19 +38,28 @@ final class Unsaved {
     record Entry(JobDocument document, long revision, @Nullable JobDocument base) {
     }
 
-    /** The numbers of the jobs that something is kept of. */
+    /** Whether something is kept. */
+    boolean any() {
+        return !revisions().isEmpty();
+    }
+
+    /** The numbers of the jobs that something is kept of; reads each of them. */
     List<String> ids() {
+        List<String> found = new ArrayList<>();
+        for (Path each : revisions()) {
+            String stem = TextFiles.name(each);
+            read(folder.resolve(stem.substring(0, stem.length() - REVISION.length()) + ".json"))
+                    .ifPresent(d -> found.add(d.job().id()));
+        }
+        return found;
+    }
+
+    private List<Path> revisions() {
         if (!Files.isDirectory(folder)) {
             return List.of();
         }
         try (Stream<Path> all = Files.list(folder)) {
-            List<String> found = new ArrayList<>();
-            for (Path each : all.filter(f -> TextFiles.name(f).endsWith(REVISION)).sorted().toList()) {
-                String stem = TextFiles.name(each);
-                read(folder.resolve(stem.substring(0, stem.length() - REVISION.length()) + ".json"))
-                        .ifPresent(d -> found.add(d.job().id()));
-            }
-            return found;
+            return all.filter(f -> TextFiles.name(f).endsWith(REVISION)).sorted().toList();
         } catch (IOException e) {
             LOG.log(Level.WARNING, "cannot be listed: " + folder, e);
             return List.of();

@@ -37,7 +37,7 @@ import java.util.function.Function;
  */
 public record Catalogue(List<Fuel> fuels, List<OutputLaw> laws, List<Reader> readers, List<Wire> wires,
         List<ControllerSheet> controllers, List<StreamFormat> streams, List<String> faults) {
-    private static final long MOST_BYTES = 4L << 20;
+    static final long MOST_BYTES = 4L << 20;
 
     /** What ships with the application. */
     public static Catalogue shipped() {

@@ -26,7 +26,6 @@ import java.util.function.BiFunction;
  * @param same entries that stood there already
  */
 public record CatalogueUpdate(List<String> added, List<String> replaced, List<String> same) {
-    private static final long MOST_BYTES = 4L << 20;
     private static final Map<String, BiFunction<String, String, List<?>>> KINDS = kinds();
 
     public CatalogueUpdate {
@@ -62,9 +61,11 @@ public record CatalogueUpdate(List<String> added, List<String> replaced, List<St
             Path file = from.resolve(kind + ".json");
             if (Files.exists(file)) {
                 Path there = own.resolve(kind + ".json");
-                String before = Files.exists(there) ? TextFiles.read(there, MOST_BYTES) : "{\"" + kind + "\": []}";
+                String before = Files.exists(there)
+                        ? TextFiles.read(there, Catalogue.MOST_BYTES)
+                        : "{\"" + kind + "\": []}";
                 Updated updated = CatalogueJson.updated(kind, there.toString(), before, file.toString(),
-                        TextFiles.read(file, MOST_BYTES));
+                        TextFiles.read(file, Catalogue.MOST_BYTES));
                 // Both together must be a catalogue: a blend may name a fuel of the shop's.
                 Objects.requireNonNull(read.apply(file.toString(), updated.text()));
                 updated.added().forEach(id -> added.add(kind + ": " + id));
