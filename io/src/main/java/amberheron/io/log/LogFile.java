@@ -143,27 +143,37 @@ public final class LogFile {
                 InputStream in = wide ? new Narrowed(raw, shape, digest) : raw) {
             long size = Math.max(1, TextFiles.size(path));
             long done = 0;
-            byte[] rest = new byte[0];
+            int rest = 0;
+            byte[] restOf = new byte[0];
+            int restAt = 0;
             boolean first = true;
+            Deque<RowParser.Chunk> free = new ArrayDeque<>();
             try {
                 while (true) {
-                    byte[] piece = Arrays.copyOf(rest, rest.length + PIECE);
-                    int more = in.readNBytes(piece, rest.length, PIECE);
+                    RowParser.Chunk chunk = free.isEmpty() ? parser.chunk() : free.removeFirst();
+                    byte[] piece = chunk.room(rest + PIECE);
+                    System.arraycopy(restOf, restAt, piece, 0, rest);
+                    int more = in.readNBytes(piece, rest, PIECE);
                     if (!wide && more > 0) {
-                        digest.update(piece, rest.length, more);
+                        digest.update(piece, rest, more);
                     }
-                    int end = rest.length + more;
+                    int end = rest + more;
+                    piece[end] = 0;
                     boolean last = more < PIECE;
                     int cut = last ? end : lastLine(piece, end);
                     if (Thread.currentThread().isInterrupted()) {
                         throw new UnusableInput(name(), "", "stopped before the end");
                     }
-                    rest = Arrays.copyOfRange(piece, cut, end);
+                    // Its bytes stay as they are until it is free again, and it is not before the next is filled.
+                    restOf = piece;
+                    restAt = cut;
+                    rest = end - cut;
+                    chunk.end = cut;
                     int from = first ? skipped(piece, cut) : 0;
                     first = false;
-                    waiting.addLast(workers.submit(() -> parser.parse(piece, cut, from)));
+                    waiting.addLast(workers.submit(() -> parser.parse(chunk, from)));
                     if (waiting.size() > ahead) {
-                        all.add(waiting.removeFirst().get(), shape);
+                        free.addLast(all.add(waiting.removeFirst().get(), shape, size));
                     }
                     done += more;
                     progress.accept(Math.min(1, (double) done / size));
@@ -172,7 +182,7 @@ public final class LogFile {
                     }
                 }
                 while (!waiting.isEmpty()) {
-                    all.add(waiting.removeFirst().get(), shape);
+                    all.add(waiting.removeFirst().get(), shape, size);
                 }
             } finally {
                 workers.shutdownNow();
@@ -261,10 +271,11 @@ public final class LogFile {
 
     /** The pieces put one behind the other, times that fall left out. */
     private static final class Collected {
-        private double[] time = new double[1 << 16];
+        private double[] time = new double[0];
         private final List<float[]> columns = new ArrayList<>();
         private int rows;
         private int leftOut;
+        private long read;
         private long lines;
         private double day;
         private final List<String> faults = new ArrayList<>();
@@ -275,9 +286,13 @@ public final class LogFile {
             }
         }
 
-        void add(RowParser.Chunk chunk, LogShape shape) {
+        /** Takes what a chunk held, of a file of so many bytes, and gives it back. */
+        RowParser.Chunk add(RowParser.Chunk chunk, LogShape shape, long size) {
+            read += chunk.end;
             if (rows + chunk.rows > time.length) {
-                int more = Math.max(rows + chunk.rows, (int) Math.min(Integer.MAX_VALUE - 16L, time.length * 3L / 2));
+                // As many as there will be if all lines are as long as those so far, and a few more.
+                double all = 1.02 * size * (rows + chunk.rows) / Math.max(1, read);
+                int more = (int) Math.min(Integer.MAX_VALUE - 16.0, Math.max(rows + chunk.rows, all));
                 time = Arrays.copyOf(time, more);
                 columns.replaceAll(c -> Arrays.copyOf(c, more));
             }
@@ -288,6 +303,36 @@ public final class LogFile {
                 }
             }
             leftOut += chunk.leftOut;
+            if (follows(chunk)) {
+                // Nearly always: all of them at once.
+                System.arraycopy(chunk.time, 0, time, rows, chunk.rows);
+                for (int c = 0; c < columns.size(); c++) {
+                    System.arraycopy(chunk.columns[c], 0, columns.get(c), rows, chunk.rows);
+                }
+                rows += chunk.rows;
+            } else {
+                oneByOne(chunk);
+            }
+            lines += chunk.lines;
+            return chunk;
+        }
+
+        /** Whether its times follow on without a fall or another day. */
+        private boolean follows(RowParser.Chunk chunk) {
+            double last = rows == 0 ? Double.NEGATIVE_INFINITY : time[rows - 1];
+            if (day != 0) {
+                return false;
+            }
+            for (int i = 0; i < chunk.rows; i++) {
+                if (chunk.time[i] < last) {
+                    return false;
+                }
+                last = chunk.time[i];
+            }
+            return true;
+        }
+
+        private void oneByOne(RowParser.Chunk chunk) {
             for (int i = 0; i < chunk.rows; i++) {
                 double now = chunk.time[i] + day;
                 double last = rows == 0 ? Double.NEGATIVE_INFINITY : time[rows - 1];
@@ -310,7 +355,6 @@ public final class LogFile {
                 }
                 rows++;
             }
-            lines += chunk.lines;
         }
 
         LogColumns columns(String digest) {

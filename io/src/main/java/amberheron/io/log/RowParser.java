@@ -13,6 +13,8 @@ import java.util.List;
  */
 final class RowParser {
     private static final int MOST_FAULTS = 20;
+    /** So many digits are counted without a loss. */
+    private static final int MOST_PLAIN = 17;
     private static final double[] TENTHS = new double[19];
 
     static {
@@ -21,31 +23,62 @@ final class RowParser {
         }
     }
 
-    /** Bytes up to a line's end, and what they held. */
+    /** Bytes up to a line's end, and what they held; used again for others, since so much room is not asked for lightly. */
     static final class Chunk {
-        final byte[] bytes;
-        final int end;
-        double[] time;
+        /** Longer than what is filled by one byte at least, a 0: there every number ends. */
+        byte[] bytes = new byte[0];
+        int end;
+        double[] time = new double[0];
+        /** NaN where nothing was read. */
         final float[][] columns;
         int rows;
         int leftOut;
         /** All lines, with comments and empty ones. */
         int lines;
         final List<Fault> faults = new ArrayList<>();
+        /** The number read last. */
+        private double number;
 
-        Chunk(byte[] bytes, int end, int columns) {
-            this.bytes = bytes;
-            this.end = end;
-            int guess = Math.max(16, end / 64);
-            this.time = new double[guess];
-            this.columns = new float[columns][guess];
+        Chunk(int columns) {
+            this.columns = new float[columns][0];
+        }
+
+        /** Room for so many bytes and the 0 behind them. */
+        byte[] room(int length) {
+            if (bytes.length <= length) {
+                bytes = new byte[length + 1];
+            }
+            return bytes;
+        }
+
+        private void begin() {
+            rows = 0;
+            leftOut = 0;
+            lines = 0;
+            faults.clear();
+            if (time.length == 0) {
+                time = new double[Math.max(16, end / 64)];
+                Arrays.setAll(columns, i -> new float[time.length]);
+            }
+            for (float[] column : columns) {
+                Arrays.fill(column, Float.NaN);
+            }
         }
 
         private void grow() {
-            int more = time.length * 2;
-            time = Arrays.copyOf(time, more);
+            int before = time.length;
+            time = Arrays.copyOf(time, 2 * before);
             for (int i = 0; i < columns.length; i++) {
-                columns[i] = Arrays.copyOf(columns[i], more);
+                columns[i] = Arrays.copyOf(columns[i], 2 * before);
+                Arrays.fill(columns[i], before, 2 * before, Float.NaN);
+            }
+        }
+
+        /** A row that is left out leaves its place to the next. */
+        private void leaveOut() {
+            leftOut++;
+            for (float[] column : columns) {
+                column[rows] = Float.NaN;
             }
         }
     }
@@ -54,6 +87,8 @@ final class RowParser {
     record Fault(int line, String why) {
     }
 
+    /** Whether a number that is plainly written can be read at once, without looking for the end of its field first. */
+    private final boolean quick;
     private final byte separator;
     private final byte point;
     private final int timeColumn;
@@ -71,6 +106,7 @@ final class RowParser {
     RowParser(LogShape shape, int timeColumn, double timeFactor, int[] columns) {
         this.separator = (byte) shape.separator();
         this.point = (byte) (shape.decimalComma() ? ',' : '.');
+        this.quick = separator != point && separator != ' ';
         this.timeColumn = timeColumn;
         this.timeFactor = timeFactor;
         this.wanted = columns.length;
@@ -85,10 +121,20 @@ final class RowParser {
         }
     }
 
-    Chunk parse(byte[] bytes, int end, int from) {
-        Chunk chunk = new Chunk(bytes, end, wanted);
+    /** Room for what is read. */
+    Chunk chunk() {
+        return new Chunk(wanted);
+    }
+
+    /**
+     * Reads what a chunk holds.
+     *
+     * @param from where its first row begins
+     */
+    Chunk parse(Chunk chunk, int from) {
+        chunk.begin();
         int at = from;
-        while (at < end) {
+        while (at < chunk.end) {
             at = row(chunk, at);
             chunk.lines++;
         }
@@ -120,9 +166,6 @@ final class RowParser {
             chunk.grow();
         }
         int row = chunk.rows;
-        for (int i = 0; i < wanted; i++) {
-            chunk.columns[i][row] = Float.NaN;
-        }
         double time = Double.NaN;
         int column = 0;
         int start = separator == ' ' ? at : from;
@@ -130,6 +173,19 @@ final class RowParser {
         boolean more = true;
         while (column < kept.length && more) {
             int stop = start;
+            int keep = kept[column];
+            int plain = quick && (keep >= 0 || column == timeColumn) ? plain(chunk, start) : -1;
+            if (plain >= 0) {
+                if (keep >= 0) {
+                    chunk.columns[keep][row] = (float) chunk.number;
+                } else {
+                    time = chunk.number * timeFactor;
+                }
+                column++;
+                more = b[plain] != '\n';
+                start = more ? plain + 1 : plain;
+                continue;
+            }
             if (stop < end && b[stop] == '"') {
                 stop++;
                 while (stop < end && b[stop] != '"' && b[stop] != '\n') {
@@ -141,12 +197,12 @@ final class RowParser {
             }
             if (column == timeColumn) {
                 time = time(b, start, stop);
-            } else if (kept[column] >= 0) {
+            } else if (keep >= 0) {
                 double value = number(b, start, stop);
                 if (value == Double.POSITIVE_INFINITY) {
                     bad = bad < 0 ? column : bad;
                 } else {
-                    chunk.columns[kept[column]][row] = (float) value;
+                    chunk.columns[keep][row] = (float) value;
                 }
             }
             column++;
@@ -161,9 +217,9 @@ final class RowParser {
         int next = next(b, start, end);
         if (column < kept.length && b[next - 1] != '\n') {
             // The writer was stopped in the middle of it.
-            chunk.leftOut++;
+            chunk.leaveOut();
         } else if (!Double.isFinite(time) || bad >= 0) {
-            chunk.leftOut++;
+            chunk.leaveOut();
             if (chunk.faults.size() < MOST_FAULTS) {
                 int in = bad >= 0 ? bad : timeColumn;
                 chunk.faults.add(new Fault(chunk.lines, say("column %d: found “%s”, expected %s", in + 1,
@@ -174,6 +230,48 @@ final class RowParser {
             chunk.rows++;
         }
         return next;
+    }
+
+    /**
+     * Reads a number that is written plainly, and ends at once with its field.
+     *
+     * @return where its field ends; −1 for any other, of which nothing is said here
+     */
+    private int plain(Chunk chunk, int from) {
+        byte[] b = chunk.bytes;
+        int at = from;
+        int c = b[at];
+        boolean negative = c == '-';
+        if (negative) {
+            c = b[++at];
+        }
+        int first = at;
+        long digits = 0;
+        while (c >= '0' && c <= '9') {
+            digits = 10 * digits + c - '0';
+            c = b[++at];
+        }
+        int count = at - first;
+        int decimals = 0;
+        if (c == point) {
+            c = b[++at];
+            first = at;
+            while (c >= '0' && c <= '9') {
+                digits = 10 * digits + c - '0';
+                c = b[++at];
+            }
+            decimals = at - first;
+            count += decimals;
+        }
+        if (c == '\r' && b[at + 1] == '\n') {
+            c = b[++at];
+        }
+        if (count == 0 || count > MOST_PLAIN || (c != separator && c != '\n')) {
+            return -1;
+        }
+        double value = digits * TENTHS[decimals];
+        chunk.number = negative ? -value : value;
+        return at;
     }
 
     private String field(byte[] b, int from, int to, int column) {
