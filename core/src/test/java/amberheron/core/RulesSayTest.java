@@ -1,5 +1,8 @@
 package amberheron.core;
 
+import amberheron.core.drivelog.Joined;
+import amberheron.core.drivelog.Clocks;
+import amberheron.core.drivelog.LogChannel;
 import amberheron.core.drivelog.Crossings;
 import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.Drives;
@@ -415,7 +418,8 @@ class RulesSayTest {
         driven("wrong slope", log(600, 120, 1.3, 0, 0.002, 0.2));
         changed("hardly any full load", LogRules.judge(log(600, 120, 1, 0.001, 0.002, 0.2),
                 new DriveFound(null, 0, 0, List.of(), Set.of(), List.of(), List.of(), new Held(60, 1.9),
-                        new Crossings(40, 1.03, 0.006), null),
+                        new Crossings(40, 1.03, 0.006), null,
+                        new Joined("other.csv", "", new Clocks(LogChannel.CONTROLLER, 12.5, 0.0001, 0.02))),
                 Tolerance.LAMBDA, Tolerance.SOURCE, new LogRules.Engine(true, true, false, true)));
         driven("short", log(600, 59, 1, 0, 0.002, 0.2));
         driven("few", log(99, 120, 1, 0, 0.002, 0.2));

@@ -14,6 +14,7 @@ import amberheron.core.harness.Device;
 import amberheron.core.harness.WireColour;
 import amberheron.core.harness.Work;
 import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.Joined;
 import amberheron.core.drivelog.Regime;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
@@ -31,7 +32,7 @@ import amberheron.io.catalogue.Catalogue;
 import amberheron.io.csv.TrimCsv;
 import amberheron.io.log.DriveLog;
 import amberheron.io.log.KnownColumns;
-import amberheron.io.log.LogFile;
+import amberheron.io.log.LogReading;
 import amberheron.io.json.JobDocument;
 import amberheron.io.json.ResultJson;
 import amberheron.io.pack.HandOverPack;
@@ -44,7 +45,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -245,9 +245,11 @@ final class JobCommands {
         }
 
         @Parameters(index = "1", paramLabel = "LOG.csv", description = "a log of any make; its columns are recognised")
-        private Path log = Path.of("");
+        private String log = "";
         @Option(names = "--map", paramLabel = "CHANNEL=COL,…", description = "what columns are, by name or number, such as time=1,controller=AFR")
         private String map = "";
+        @Option(names = "--with", paramLabel = "OTHER.csv", description = "a second log of the same drive that has what the first lacks; their clocks are brought together")
+        private String other = "";
         @Option(names = "--part", paramLabel = "FROM-TO", description = "only a part of it, in seconds, such as 60-300")
         private String part = "";
         @Option(names = "--trims", paramLabel = "CSV", description = "also write there what the drive advises of the fuelling")
@@ -256,12 +258,9 @@ final class JobCommands {
         @Override
         public Integer call() {
             Job job = document().job();
-            LogFile file = LogFile.of(log);
             // What the desktop was told of such a log holds here too.
-            Optional<DriveLog.Part> only = DriveLog.Part.of(part);
-            DriveLog all = DriveLog.read(job, file, KnownColumns.in(home()).said(file, map), done -> {
+            DriveLog read = LogReading.of(log, other, map, part).read(job, KnownColumns.in(home()), done -> {
             });
-            DriveLog read = only.map(all::only).orElse(all);
             read.faults().forEach(f -> err().println("heron: left out: " + f));
             if (read.leftOut() > read.faults().size()) {
                 err().printf(Locale.ROOT, "heron: left out: %d rows in all%n", read.leftOut());
@@ -270,7 +269,7 @@ final class JobCommands {
             JobReview review = review(proven);
             List<Finding> findings = review.findings(Station.PROVE);
             if (trims != null) {
-                TextFiles.write(trims, TrimCsv.write(review.trims().orElseThrow(() -> new UnusableInput(file.name(), "",
+                TextFiles.write(trims, TrimCsv.write(review.trims().orElseThrow(() -> new UnusableInput(read.file(), "",
                         "tells nothing of the fuelling, expected a warm, settled drive with engine speed and load"))));
                 err().println("heron: written: " + trims);
             }
@@ -282,6 +281,13 @@ final class JobCommands {
             read.recognition().uses().forEach(u -> out().printf(Locale.ROOT, "  %-12s %-24s %s (%s)%n",
                     u.channel().key(), u.name(), u.quantity(), u.because()));
             DriveFound found = Objects.requireNonNull(Objects.requireNonNull(proven.proving()).found());
+            Joined joined = found.joined();
+            if (joined != null) {
+                out().printf(Locale.ROOT, "  %s: its clock + %.3f s, apart by %.4f %%, told by %s%n", joined.file(),
+                        joined.clocks().shift(), 100 * joined.clocks().drift(), joined.clocks().tellsLag()
+                                ? joined.clocks().by().words()
+                                : "the mixtures of both");
+            }
             for (Regime.Kind kind : Regime.Kind.values()) {
                 out().printf(Locale.ROOT, "  %-18s %s%n", kind.words(), found.notTold().contains(kind)
                         ? "cannot be told: a channel is missing"

@@ -8,7 +8,9 @@ import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.ControllerDesk;
 import amberheron.app.session.Session;
+import amberheron.core.drivelog.Clocks;
 import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.Joined;
 import amberheron.core.job.Output;
 import amberheron.io.TextFiles;
 import amberheron.io.csv.StreamRecorder;
@@ -33,6 +35,7 @@ final class ChannelsLeaf implements Leaf {
 
     private final Session session;
     private final TextField file = new TextField();
+    private final TextField with = new TextField();
     private final TextField named = new TextField();
     private final TextField part = new TextField();
     private final TraceView view;
@@ -51,6 +54,10 @@ final class ChannelsLeaf implements Leaf {
         file.setPromptText("path of the log, or drop it here");
         file.setAccessibleText("Log file");
         file.setOnAction(e -> read(file.getText()));
+        with.setId("prove.with");
+        with.setPromptText("a second log of this drive, if one lacks a channel");
+        with.setAccessibleText("Second log of the same drive");
+        with.setOnAction(e -> read(file.getText()));
         named.setId("prove.columns");
         named.setPromptText("if they cannot be told: reader=4");
         named.setAccessibleText("Columns by name or number");
@@ -69,7 +76,7 @@ final class ChannelsLeaf implements Leaf {
                 Parts.button("Browse…", "prove.browse", () -> Parts.browse(file, "Proving log", this::read), "quiet"));
         ways.setAlignment(Pos.CENTER_LEFT);
         HBox more = new HBox(8, record, lay);
-        node = Columns.even(300, Parts.card("Log", file, ways, named, part, more, note, written),
+        node = Columns.even(300, Parts.card("Log", file, ways, with, named, part, more, note, written),
                 Parts.card("What its columns are", columns));
         Timeline beat = new Timeline(new KeyFrame(Duration.seconds(1), e -> recorded()));
         beat.setCycleCount(Animation.INDEFINITE);
@@ -94,7 +101,7 @@ final class ChannelsLeaf implements Leaf {
 
     private void read(String typed) {
         file.setText(typed);
-        ProveModel.take(session, view, typed, named.getText(), part.getText());
+        ProveModel.take(session, view, typed, with.getText(), named.getText(), part.getText());
     }
 
     private void recorded() {
@@ -128,6 +135,13 @@ final class ChannelsLeaf implements Leaf {
                 return;
             }
             int row = 0;
+            Joined joined = found == null ? null : found.joined();
+            if (joined != null) {
+                Clocks clocks = joined.clocks();
+                columns.line(0, row, "second log", "strong");
+                columns.words(1, row++, say("%s; it begins at %.1f s, put together by %s", joined.file(),
+                        clocks.shift(), clocks.tellsLag() ? clocks.by().words() : "the mixtures of both"), "plain");
+            }
             for (DriveFound.Column c : taken) {
                 columns.line(0, row, c.name(), "strong");
                 columns.words(1, row++, say("%s, in %s; %s", c.channel().words(), c.quantity(), c.because()), "plain");

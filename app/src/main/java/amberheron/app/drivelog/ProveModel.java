@@ -4,7 +4,6 @@ import amberheron.core.job.JobCheck;
 import amberheron.core.job.Stale;
 import amberheron.core.finding.Origin;
 import static amberheron.core.units.Phrase.say;
-import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import amberheron.app.session.Onward;
 import amberheron.core.drivelog.LogCheck;
@@ -26,7 +25,7 @@ import amberheron.core.job.Station;
 import amberheron.core.drivelog.LogChannel;
 import amberheron.io.log.DriveLog;
 import amberheron.io.log.KnownColumns;
-import amberheron.io.log.LogFile;
+import amberheron.io.log.LogReading;
 import amberheron.app.session.ControllerDesk;
 import amberheron.io.csv.StreamRecorder;
 import amberheron.io.pack.HandOverPack;
@@ -84,17 +83,15 @@ public final class ProveModel implements StationModel {
     }
 
     /** Reads and compares a log off the screen's thread, and keeps what it says with the job it was read for. */
-    static void take(Session session, TraceView view, String typed, String named, String part) {
+    static void take(Session session, TraceView view, String typed, String with, String named, String part) {
         Job job = session.job();
         Origin origin = session.typed();
         Path home = session.home();
         session.intoJob("Reading the log", progress -> {
-            LogFile file = LogFile.of(TextFiles.path(typed));
+            LogReading reading = LogReading.of(typed, with, named, part);
             KnownColumns known = KnownColumns.in(home);
-            Optional<DriveLog.Part> only = DriveLog.Part.of(part);
-            DriveLog all = DriveLog.read(job, file, known.said(file, named), progress::at);
-            DriveLog log = only.map(all::only).orElse(all);
-            known.remember(file, named);
+            DriveLog log = reading.read(job, known, progress::at);
+            reading.remember(known);
             return new Taken(log, log.proved(job, origin));
         }, (id, taken) -> say("%s was read for %s, which is no longer open: read it again there.", taken.log().file(),
                 id), taken -> {
@@ -117,14 +114,14 @@ public final class ProveModel implements StationModel {
     static void lay(Session session, TraceView view, String typed, String named) {
         Job job = session.job();
         Path home = session.home();
-        session.intoJob("Reading the other log", progress -> {
-            LogFile file = LogFile.of(TextFiles.path(typed));
-            return DriveLog.read(job, file, KnownColumns.in(home).said(file, named), progress::at);
-        }, (id, log) -> say("%s was read for %s, which is no longer open.", log.file(), id), log -> {
-            view.lay(log.file(), log.drive());
-            return say("%s lies over the drive: its controller, from its first second. Nothing is judged by it.",
-                    log.file());
-        });
+        session.intoJob("Reading the other log",
+                progress -> LogReading.of(typed, "", named, "").read(job, KnownColumns.in(home), progress::at),
+                (id, log) -> say("%s was read for %s, which is no longer open.", log.file(), id), log -> {
+                    view.lay(log.file(), log.drive());
+                    return say(
+                            "%s lies over the drive: its controller, from its first second. Nothing is judged by it.",
+                            log.file());
+                });
     }
 
     @Override

@@ -1,5 +1,6 @@
 package amberheron.app.cli;
 
+import static amberheron.core.units.Phrase.say;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -15,6 +16,9 @@ import amberheron.io.json.JobDocument;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.Locale;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import amberheron.core.freeair.AirOfDay;
@@ -414,6 +418,7 @@ class CommandLineTest {
         Ran mapped = run("prove", proven, at("logs/SB-014-drive.csv"), "--map", "reader=nothing");
         assertThat(mapped.exit()).isEqualTo(2);
         assertThat(mapped.err()).contains("found no column “nothing”", "logger lambda");
+        twoLogsOfOneDrive(proven);
         assertThat(run("pack", proven, "--out", at("pack")).exit()).isZero();
         assertThat(folder.resolve("pack/SB-014-mechanic.pdf")).isNotEmptyFile();
         assertThat(run("pack", lying, "--out", at("lying")).exit()).isEqualTo(1);
@@ -427,5 +432,41 @@ class CommandLineTest {
         assertThat(touched.json().get("whole").booleanValue()).isFalse();
         assertThat(touched.json().get("faults").toString()).contains("SB-014-law.csv: changed");
         assertThat(run("verify", at("nowhere")).exit()).isEqualTo(2);
+    }
+
+    /** The controller's own log begun later, on a clock that runs fast, and the reader's: put together they say what one log says. */
+    private void twoLogsOfOneDrive(String job) throws IOException {
+        List<String[]> rows = Files.readAllLines(folder.resolve("logs/SB-014-drive.csv")).stream()
+                .map(l -> l.split(",", -1)).toList();
+        List<String> names = List.of(rows.getFirst());
+        int time = names.indexOf("time s");
+        int controller = names.indexOf("controller lambda");
+        int rpm = names.indexOf("engine speed rpm");
+        StringBuilder own = new StringBuilder("seconds,controller lambda,engine speed\n");
+        StringBuilder engineless = new StringBuilder("seconds,controller lambda\n");
+        rows.stream().skip(1).filter(r -> Double.parseDouble(r[time]) >= 20).forEach(r -> {
+            String at = String.format(Locale.ROOT, "%.4f,%s", (Double.parseDouble(r[time]) - 20) * 1.0004,
+                    r[controller]);
+            own.append(at).append(',').append(r[rpm]).append('\n');
+            engineless.append(at).append('\n');
+        });
+        String reader = file("reader.csv", rows.stream().map(r -> IntStream.range(0, r.length)
+                .filter(c -> c != controller).mapToObj(c -> r[c]).collect(Collectors.joining(",")))
+                .collect(Collectors.joining("\n")));
+        Ran joined = run("prove", job, reader, "--with", file("own.csv", own.toString()), "--json");
+        assertThat(joined.exit()).as(joined.err()).isZero();
+        assertThat(joined.json().get("joined").get("shift").asDouble()).isCloseTo(20, within(0.02));
+        assertThat(joined.json().get("joined").get("drift").asDouble()).isCloseTo(-0.0004, within(5e-5));
+        assertThat(joined.json().get("joined").get("by").stringValue()).isEqualTo("rpm");
+        assertThat(joined.json().get("reader").get("lag").asDouble()).isCloseTo(0.1, within(0.02));
+        assertThat(finding(joined.json(), "clocks").get("verdict").stringValue()).isEqualTo("pass");
+        Ran mixtures = run("prove", job, reader, "--with", file("engineless.csv", engineless.toString()), "--json");
+        assertThat(mixtures.json().get("reader").get("lag").isNull()).as("cannot be told").isTrue();
+        assertThat(finding(mixtures.json(), "clocks").get("verdict").stringValue()).isEqualTo("warn");
+        Ran another = run("prove", job, reader, "--with", file("another.csv", "seconds,controller lambda\n"
+                + IntStream.range(0, 4000).mapToObj(i -> say("%.2f,%.3f", i * 0.05, 1 + 0.1 * Math.sin(i * i / 9e4)))
+                        .collect(Collectors.joining("\n"))));
+        assertThat(another.exit()).isEqualTo(2);
+        assertThat(another.err()).contains("no part of the one is found in the other", "engine");
     }
 }

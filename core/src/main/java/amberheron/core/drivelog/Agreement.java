@@ -62,9 +62,10 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
      *
      * @param low mixtures at or below are the controller's rail, λ
      * @param high mixtures at or above are its other rail
+     * @param late whether the lag can be told; false where the two were put together by what they show
      * @return null where fewer moments than say anything can be compared
      */
-    static @Nullable Agreement of(Drive drive, double low, double high) {
+    static @Nullable Agreement of(Drive drive, double low, double high, boolean late) {
         double step = drive.step();
         if (step <= 0) {
             return null;
@@ -72,8 +73,8 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         OnClock clock = OnClock.of(drive, step, MOST_MOMENTS);
         float[] told = clock.put(drive.time(), drive.controller(), 0);
         float[] shown = clock.put(drive.time(), drive.reader(), 0);
-        Double lag = lag(told, shown, clock.step);
-        float[] late = lag == null ? shown : clock.put(drive.time(), drive.reader(), lag);
+        Double lag = late ? lag(told, shown, clock.step) : null;
+        float[] prompt = lag == null ? shown : clock.put(drive.time(), drive.reader(), lag);
         double[] x = new double[clock.size];
         double[] y = new double[clock.size];
         int[] block = new int[clock.size];
@@ -81,9 +82,9 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         int reach = Math.max(1, (int) Math.round(0.2 / clock.step));
         for (int i = reach; i + reach < clock.size; i++) {
             double moved = Math.abs(told[i + reach] - told[i - reach]) / (2 * reach * clock.step);
-            if (moved <= STANDS && told[i] > low && told[i] < high && late[i] > 0) {
+            if (moved <= STANDS && told[i] > low && told[i] < high && prompt[i] > 0) {
                 x[n] = told[i] - 1;
-                y[n] = late[i] - told[i];
+                y[n] = prompt[i] - told[i];
                 block[n++] = (int) (i * clock.step / BLOCK);
             }
         }
@@ -201,59 +202,11 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         return off.length == 0 ? 0 : MAD * off[off.length / 2];
     }
 
-    /**
-     * How late the reader is: where the correlation of what both changed by is greatest, to a part of a moment by the
-     * parabola through its top. Changes rather than values, since both hold for long what they last said.
-     */
+    /** How late the reader is; null where nothing moved that could tell. */
     private static @Nullable Double lag(float[] told, float[] shown, double step) {
-        double[] a = changes(told, step);
-        double[] b = changes(shown, step);
-        int from = (int) Math.floor(LEAST_LAG / step);
-        int to = (int) Math.ceil(MOST_LAG / step);
-        double[] correlation = new double[to - from + 1];
-        int best = 0;
-        for (int k = from; k <= to; k++) {
-            double common = 0;
-            double first = 0;
-            double second = 0;
-            for (int i = Math.max(0, -k); i < a.length - Math.max(0, k); i++) {
-                double p = a[i];
-                double q = b[i + k];
-                if (!Double.isNaN(p) && !Double.isNaN(q)) {
-                    common += p * q;
-                    first += p * p;
-                    second += q * q;
-                }
-            }
-            correlation[k - from] = first > 0 && second > 0 ? common / Math.sqrt(first * second) : 0;
-            best = correlation[k - from] > correlation[best] ? k - from : best;
-        }
-        if (correlation[best] < TELLING || best == 0 || best == correlation.length - 1) {
-            return null;
-        }
-        double left = correlation[best - 1];
-        double right = correlation[best + 1];
-        double bend = left - 2 * correlation[best] + right;
-        double part = bend < 0 ? Math.clamp(0.5 * (left - right) / bend, -1, 1) : 0;
-        return (from + best + part) * step;
-    }
-
-    /** What a channel changed by, smoothed so that its noise does not rule; NaN where it is not known. */
-    private static double[] changes(float[] values, double step) {
-        int n = values.length;
-        int reach = Math.max(2, (int) Math.round(0.15 / step));
-        double[] out = new double[n];
-        Arrays.fill(out, Double.NaN);
-        for (int i = reach; i + reach < n; i++) {
-            double sum = 0;
-            double weights = 0;
-            for (int k = 1; k <= reach; k++) {
-                double weight = Math.sin(Math.PI * k / (reach + 1));
-                sum += weight * (values[i + k] - values[i - k]);
-                weights += weight * 2 * k;
-            }
-            out[i] = sum / (weights * step);
-        }
-        return out;
+        double[] a = Changes.of(told, step);
+        Changes.Fit fit = Changes.fit(a, Changes.of(shown, step), 0, a.length, (int) Math.floor(LEAST_LAG / step),
+                (int) Math.ceil(MOST_LAG / step), 1);
+        return fit == null || fit.correlation() < TELLING ? null : Double.valueOf(fit.shift() * step);
     }
 }

@@ -14,6 +14,16 @@ import java.util.Arrays;
  */
 @SuppressWarnings("ArrayRecordComponent") // never compared
 public record ColumnFacts(int index, String name, String unit, boolean clock, double[] values, int filled) {
+    /** The same where it stands among the columns of another log too. */
+    public ColumnFacts at(int place) {
+        return new ColumnFacts(place, name, unit, clock, values, filled);
+    }
+
+    /** One that is known already, and is not to be taken for anything. */
+    public ColumnFacts passedOver() {
+        return new ColumnFacts(index, name, unit, false, new double[0], 0);
+    }
+
     /** Whether nearly all that stands in it are numbers. */
     boolean numeric() {
         return values.length > 0 && values.length >= 0.9 * filled;

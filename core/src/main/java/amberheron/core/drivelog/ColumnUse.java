@@ -15,4 +15,9 @@ public record ColumnUse(LogChannel channel, int column, String name, String quan
         DoubleUnaryOperator si) {
     /** Numbers that are in the right unit as they stand. */
     public static final DoubleUnaryOperator AS_IT_STANDS = v -> v;
+
+    /** The same, counted in another way. */
+    public ColumnUse at(int place) {
+        return new ColumnUse(channel, place, name, quantity, because, si);
+    }
 }

@@ -54,7 +54,11 @@ public record Drive(double[] time, float[] controller, float[] reader, float @Nu
 
     /** The usual step from one row to the next, s. */
     public double step() {
-        int n = Math.min(size() - 1, 20_000);
+        return step(time);
+    }
+
+    static double step(double[] time) {
+        int n = Math.min(time.length - 1, 20_000);
         if (n < 1) {
             return 0;
         }
@@ -62,7 +66,7 @@ public record Drive(double[] time, float[] controller, float[] reader, float @Nu
         int found = 0;
         // From all over the log, or a slow beginning would speak for it.
         for (int k = 0; k < n; k++) {
-            int i = (int) ((long) k * (size() - 1) / n);
+            int i = (int) ((long) k * (time.length - 1) / n);
             if (time[i + 1] > time[i]) {
                 steps[found++] = time[i + 1] - time[i];
             }

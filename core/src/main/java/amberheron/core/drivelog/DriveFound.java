@@ -21,10 +21,11 @@ import org.jspecify.annotations.Nullable;
  * @param held how long it was at the mixtures that matter; null in a document that does not say
  * @param crossings what the controller showed as the stock narrowband stepped; null where that cannot be told
  * @param fuelling what it says of the fuelling; null where speed or load was not logged
+ * @param joined the second log it was put together with; null for one log
  */
 public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, List<Regime> regimes, Set<Kind> notTold,
         List<DriveEvent> events, List<Column> columns, @Nullable Held held, @Nullable Crossings crossings,
-        @Nullable Fuelling fuelling) {
+        @Nullable Fuelling fuelling, @Nullable Joined joined) {
     private static final double STUCK = 2;
     private static final double MOVED = 0.03;
 
@@ -50,7 +51,7 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
 
     /** Of a drive, and of the columns it was read from. */
     public static DriveFound of(Drive drive, EngineAsked asked, List<ColumnUse> columns) {
-        return in(drive, asked, columns).found();
+        return in(drive, asked, columns, null).found();
     }
 
     /**
@@ -62,11 +63,16 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
     public record In(DriveFound found, Drive drive, Drive compared) {
     }
 
-    /** The same, with the drive that it rests on. */
-    public static In in(Drive drive, EngineAsked asked, List<ColumnUse> columns) {
+    /**
+     * The same, with the drive that it rests on.
+     *
+     * @param joined the second log that is in the drive; null for one log
+     */
+    public static In in(Drive drive, EngineAsked asked, List<ColumnUse> columns, @Nullable Joined joined) {
         List<Regime> regimes = new Regimes(drive, asked).find();
         boolean[] lost = Events.lost(drive, asked);
-        Agreement agreement = Agreement.of(compared(drive, lost, regimes), asked.railLow(), asked.railHigh());
+        Agreement agreement = Agreement.of(compared(drive, lost, regimes), asked.railLow(), asked.railHigh(),
+                joined == null || joined.clocks().tellsLag());
         Double lag = agreement == null ? null : agreement.lag();
         Drive prompt = lag == null
                 ? drive
@@ -74,7 +80,8 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
         Drive compared = compared(prompt, lag == null ? lost : Events.lost(prompt, asked), regimes);
         return new In(new DriveFound(agreement, count(lost), frozen(drive), regimes, Regimes.notTold(drive),
                 new Events(drive, asked, regimes, lost).find(), columns.stream().map(Column::of).toList(),
-                Held.of(compared, asked), Crossings.of(drive, regimes), Fuelling.of(drive, asked, regimes, lost)),
+                Held.of(compared, asked), Crossings.of(drive, regimes), Fuelling.of(drive, asked, regimes, lost),
+                joined),
                 prompt, compared);
     }
 

@@ -10,6 +10,7 @@ public enum LogCheck implements CheckId {
     LENGTH("length"),
     GAIN("gain"),
     LAG("lag"),
+    CLOCKS("clocks"),
     LOST("lost"),
     FROZEN("frozen"),
     LEAN("lean-under-load"),

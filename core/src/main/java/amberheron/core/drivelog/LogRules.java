@@ -37,6 +37,9 @@ public final class LogRules {
             .practice(
                     "about 12 at full load on petrol, 15.7 under acceleration is too lean; the margin is our own choice");
 
+    /** Two clocks further apart than this tell of different moments of a transient, s. */
+    private static final double SHARP = 0.1;
+
     /** Of steady running at least so long, and of a pull, s. */
     private static final double CRUISED = 20;
     private static final double LOADED = 2;
@@ -174,6 +177,7 @@ public final class LogRules {
                             : "What is logged belongs to an engine speed already left: filter less, or shift the channel.",
                     null, "where the changes of both go together best", OWN));
         }
+        clocks(found.joined(), findings);
         if (found.lost() > 0) {
             findings.add(new Finding(LogCheck.LOST, "Rows without a signal", Verdict.WARN,
                     new Measure(found.lost(), Dimension.NUMBER, 0), null,
@@ -208,6 +212,30 @@ public final class LogRules {
                                 ? "Lean at idle and less with load: the open end is near, so air is drawn back to the sensor between the pulses, or a joint before it leaks. Raise the idle: what is drawn back goes away."
                                 : "Lean at idle and less with load, as false air makes it: test the joints before the sensor.",
                         null, "middle of the idle against that of cruise", OWN)));
+    }
+
+    /** Two logs are as good as the moment at which they are brought together. */
+    private static void clocks(@Nullable Joined joined, List<Finding> findings) {
+        if (joined == null) {
+            return;
+        }
+        Clocks clocks = joined.clocks();
+        boolean sharp = clocks.doubt() <= SHARP;
+        findings.add(new Finding(LogCheck.CLOCKS, "Two logs on one clock, to within",
+                sharp && clocks.tellsLag() ? Verdict.PASS : Verdict.WARN,
+                new Measure(clocks.doubt(), Dimension.DURATION, 3),
+                new Limit(AT_MOST, new Measure(SHARP, Dimension.DURATION, 1)),
+                Message.plain(!sharp
+                        ? "They do not go together well: log a channel of the engine in both."
+                        : clocks.tellsLag()
+                                ? "Both logs tell of the same moments."
+                                : "Put together by the mixture itself, so how late the reader is cannot be told: log a channel of the engine in both."),
+                null,
+                Message.of("by {0}; the second begins at {1} of the first, its clock apart by {2}",
+                        Message.plain(clocks.tellsLag() ? clocks.by().words() : "the mixtures of both"),
+                        new Measure(clocks.shift(), Dimension.DURATION, 1),
+                        new Measure(clocks.drift(), Dimension.FRACTION, 3)),
+                OWN).asking(LogField.FILE.address()));
     }
 
     private static Finding length(LogComparison log) {

@@ -33,16 +33,21 @@ final class OnClock {
 
     /** A channel on this clock, shifted: what it will say so much later. */
     float[] put(double[] time, float @Nullable [] values, double later) {
-        return put(time, values, later, size, this::at);
+        return put(time, values, later, size, this::at, Drive.GAP);
     }
 
     /** A channel on its own rows, shifted: what it will say so much later. */
     static float[] later(double[] time, float[] values, double later) {
-        return put(time, values, later, time.length, i -> time[i]);
+        return put(time, values, later, time.length, i -> time[i], Drive.GAP);
+    }
+
+    /** A channel on the rows of another log, both told by one clock. */
+    static float[] rows(double[] time, float[] values, double[] rows, double gap) {
+        return put(time, values, 0, rows.length, i -> rows[i], gap);
     }
 
     private static float[] put(double[] time, float @Nullable [] values, double later, int size,
-            IntToDoubleFunction at) {
+            IntToDoubleFunction at, double gap) {
         float[] out = new float[size];
         Arrays.fill(out, Float.NaN);
         if (values == null) {
@@ -60,7 +65,7 @@ final class OnClock {
             }
             if (next < time.length && time[next] == now) {
                 out[i] = values[next];
-            } else if (before >= 0 && next < time.length && time[next] - time[before] <= Drive.GAP) {
+            } else if (before >= 0 && next < time.length && time[next] - time[before] <= gap) {
                 double part = (now - time[before]) / (time[next] - time[before]);
                 out[i] = (float) (values[before] + part * (values[next] - values[before]));
             }

@@ -7,7 +7,7 @@ import java.util.Set;
 public final class Drives {
     /** Long enough everywhere; no more is known of it. */
     public static final DriveFound LONG = new DriveFound(null, 0, 0, List.of(), Set.of(), List.of(), List.of(),
-            new Held(60, 5), null, null);
+            new Held(60, 5), null, null, null);
 
     private Drives() {
     }

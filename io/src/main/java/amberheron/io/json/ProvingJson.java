@@ -1,11 +1,13 @@
 package amberheron.io.json;
 
 import amberheron.core.drivelog.Agreement;
+import amberheron.core.drivelog.Clocks;
 import amberheron.core.drivelog.Crossings;
 import amberheron.core.drivelog.DriveEvent;
 import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.Fuelling;
 import amberheron.core.drivelog.Held;
+import amberheron.core.drivelog.Joined;
 import amberheron.core.drivelog.LoadAxis;
 import amberheron.core.drivelog.LogChannel;
 import amberheron.core.drivelog.LogComparison;
@@ -71,7 +73,12 @@ final class ProvingJson {
                 at.objectOrNone("crossings")
                         .map(c -> new Crossings(c.integer("steps"), c.number("lambda"), c.number("doubt")))
                         .orElse(null),
-                at.objectOrNone("fuelling").map(ProvingJson::fuelling).orElse(null)));
+                at.objectOrNone("fuelling").map(ProvingJson::fuelling).orElse(null),
+                at.objectOrNone("joined")
+                        .map(j -> new Joined(j.text("file"), j.text("digest"), new Clocks(
+                                j.choice("by", LogChannel.values(), LogChannel::key), j.number("shift"),
+                                j.number("drift"), j.number("doubt"))))
+                        .orElse(null)));
     }
 
     private static Fuelling fuelling(Cursor at) {
@@ -150,7 +157,21 @@ final class ProvingJson {
                     .put("doubt", crossings.doubt());
         }
         fuelling(out, found.fuelling());
+        joined(out, found);
         return out;
+    }
+
+    /** The second log and how the clocks go, as document and result say it alike. */
+    static void joined(ObjectNode out, DriveFound found) {
+        Joined joined = found.joined();
+        if (joined == null) {
+            out.putNull("joined");
+            return;
+        }
+        Clocks clocks = joined.clocks();
+        out.putObject("joined").put("file", joined.file()).put("digest", joined.digest())
+                .put("by", clocks.by().key()).put("shift", clocks.shift()).put("drift", clocks.drift())
+                .put("doubt", clocks.doubt());
     }
 
     /** What cannot be told and what has to be acted on, as document and result say it alike. */

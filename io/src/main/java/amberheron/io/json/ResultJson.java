@@ -121,6 +121,7 @@ public final class ResultJson {
         }
         ArrayNode regimes = out.putArray("regimes");
         if (found == null) {
+            out.putNull("joined");
             out.putArray("events");
             out.putArray("notTold");
         } else {
@@ -137,6 +138,7 @@ public final class ResultJson {
                 one.put("verdict", Cursor.id(r.verdict()));
             });
             ProvingJson.besides(out, found);
+            ProvingJson.joined(out, found);
         }
         review.onTheRoad().ifPresentOrElse(d -> out.set("causes", causes(d)), () -> out.putArray("causes"));
         return Json.text(out);

@@ -3,10 +3,12 @@ package amberheron.io.log;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.display.DisplaySetUp;
+import amberheron.core.drivelog.Clocks;
 import amberheron.core.drivelog.ColumnUse;
 import amberheron.core.drivelog.Drive;
 import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.EngineAsked;
+import amberheron.core.drivelog.Joined;
 import amberheron.core.drivelog.LogChannel;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Recognition;
@@ -29,6 +31,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.DoubleConsumer;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -37,9 +40,14 @@ import org.jspecify.annotations.Nullable;
  * @param leftOut rows that could not be used
  * @param faults the first of those, each with line and reason
  * @param digest SHA-256 of the file's bytes, hexadecimal
+ * @param joined the second log that was put together with it; null for one log
  */
 public record DriveLog(String file, Recognition recognition, Drive drive, int leftOut, List<String> faults,
-        String digest) {
+        String digest, @Nullable Joined joined) {
+    /** What two logs are put together by, the most telling first; where they share none of it, the mixture itself. */
+    private static final List<LogChannel> SHARED = List.of(LogChannel.ENGINE_SPEED, LogChannel.THROTTLE,
+            LogChannel.PRESSURE, LogChannel.SPEED, LogChannel.AIR_MASS);
+
     /**
      * Reads a log. Good rows are kept, each bad one is counted. Interrupting the thread stops it.
      *
@@ -48,12 +56,114 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
      * @throws UnusableInput when it cannot be read, or its columns cannot be told
      */
     public static DriveLog read(Job job, LogFile file, Map<LogChannel, String> said, DoubleConsumer progress) {
-        Recognition recognition = Recognition.of(file.columns(), known(job), named(file, said));
-        if (!recognition.asks().isEmpty()) {
-            throw new UnusableInput(file.name(), "", String.join(" ", recognition.asks()));
+        Recognition recognition = Recognition.of(file.columns(), known(job),
+                named(file.name(), file.shape().names(), said));
+        answered(file.name(), recognition);
+        Taken taken = take(file, recognition.uses(), progress);
+        return usable(new DriveLog(file.name(), recognition, drive(taken.seconds, taken.channels), taken.leftOut,
+                taken.faults, taken.digest, null));
+    }
+
+    /**
+     * Reads two logs of one drive, of which each has what the other lacks, such as the controller's own and that of the tuning
+     * software. Their clocks are brought together; the rows are the first one's, as far as the second reaches.
+     *
+     * @param said columns by channel, by name in either or by number, the second's counted on after the first's
+     * @throws UnusableInput also when no part of the one can be found in the other
+     */
+    public static DriveLog read(Job job, LogFile first, LogFile second, Map<LogChannel, String> said,
+            DoubleConsumer progress) {
+        int own = first.shape().names().size();
+        List<String> names = Stream.concat(first.shape().names().stream(), second.shape().names().stream()).toList();
+        Map<LogChannel, Integer> named = named(first.name(), names, said);
+        Integer clock = named.remove(LogChannel.TIME);
+        ColumnUse time = time(first, job, clock != null && clock < own ? clock : null);
+        ColumnUse otherTime = time(second, job, clock != null && clock >= own ? clock - own : null);
+        Recognition both = Recognition.of(
+                Stream.concat(first.columns().stream(), second.columns().stream()
+                        .map(c -> c.index() == otherTime.column() ? c.passedOver() : c).map(c -> c.at(own + c.index())))
+                        .toList(),
+                known(job), named);
+        answered(first.name() + " + " + second.name(), both);
+        List<ColumnUse> firsts = Recognition.of(first.columns(), known(job), Map.of()).uses();
+        List<ColumnUse> seconds = Recognition.of(second.columns(), known(job), Map.of()).uses();
+        Optional<LogChannel> shared = SHARED.stream().filter(c -> has(firsts, c) && has(seconds, c)).findFirst();
+        List<ColumnUse> uses = both.uses().stream().filter(u -> u.channel() != LogChannel.TIME).toList();
+        List<ColumnUse> ofFirst = uses.stream().filter(u -> u.column() < own).toList();
+        List<ColumnUse> ofSecond = uses.stream().filter(u -> u.column() >= own)
+                .map(u -> u.at(u.column() - own)).toList();
+        Taken one = take(first, with(time, ofFirst, firsts, shared), p -> progress.accept(p / 2));
+        Taken other = take(second, with(otherTime, ofSecond, seconds, shared), p -> progress.accept(0.5 + p / 2));
+        Clocks clocks = clocks(one, other, shared).orElseThrow(() -> new UnusableInput(
+                first.name() + " + " + second.name(), "",
+                say("no part of the one is found in the other by %s, expected two logs of one drive; log a channel "
+                        + "of the engine, such as its speed, in both",
+                        shared.map(LogChannel::words).orElse("the mixture"))));
+        double[] there = clocks.first(other.seconds);
+        Map<LogChannel, float[]> channels = new EnumMap<>(one.channels);
+        ofSecond.forEach(u -> channels.put(u.channel(),
+                Clocks.onto(one.seconds, there, needed(other.channels, u.channel()))));
+        Drive drive = drive(one.seconds, channels).within(there[0], there[there.length - 1]);
+        List<String> faults = Stream.concat(one.faults.stream(),
+                other.faults.stream().map(f -> second.name() + ": " + f)).toList();
+        return usable(new DriveLog(first.name(),
+                new Recognition(Stream.concat(Stream.of(time), uses.stream()).toList(), List.of()), drive,
+                one.leftOut + other.leftOut, faults, one.digest, new Joined(second.name(), other.digest, clocks)));
+    }
+
+    private static boolean has(List<ColumnUse> uses, LogChannel channel) {
+        return uses.stream().anyMatch(u -> u.channel() == channel);
+    }
+
+    private static List<ColumnUse> with(ColumnUse time, List<ColumnUse> uses, List<ColumnUse> all,
+            Optional<LogChannel> shared) {
+        return Stream.concat(Stream.concat(Stream.of(time), uses.stream()),
+                all.stream().filter(u -> shared.filter(s -> s == u.channel() && !has(uses, s)).isPresent())).toList();
+    }
+
+    private static Optional<Clocks> clocks(Taken one, Taken other, Optional<LogChannel> shared) {
+        if (shared.isPresent()) {
+            return Clocks.between(one.seconds, needed(one.channels, shared.get()), other.seconds,
+                    needed(other.channels, shared.get()), shared.get());
         }
-        ColumnUse time = recognition.use(LogChannel.TIME).orElseThrow();
-        List<ColumnUse> others = recognition.uses().stream().filter(u -> u.channel() != LogChannel.TIME).toList();
+        return Clocks.between(one.seconds, mixture(one), other.seconds, mixture(other), LogChannel.CONTROLLER);
+    }
+
+    private static float[] mixture(Taken log) {
+        return needed(log.channels,
+                log.channels.containsKey(LogChannel.CONTROLLER) ? LogChannel.CONTROLLER : LogChannel.READER);
+    }
+
+    private static ColumnUse time(LogFile file, Job job, @Nullable Integer said) {
+        return Recognition.of(file.columns(), known(job), said == null ? Map.of() : Map.of(LogChannel.TIME, said))
+                .use(LogChannel.TIME).orElseThrow(
+                        () -> new UnusableInput(file.name(), "", "found no column of time, expected one that rises"));
+    }
+
+    private static void answered(String what, Recognition recognition) {
+        if (!recognition.asks().isEmpty()) {
+            throw new UnusableInput(what, "", String.join(" ", recognition.asks()));
+        }
+    }
+
+    private static DriveLog usable(DriveLog log) {
+        if (!log.anything()) {
+            throw new UnusableInput(log.file, "", "found no usable row"
+                    + (log.faults.isEmpty() ? "" : " (" + log.faults.getFirst() + ")")
+                    + ", expected one or more with a time and both mixtures");
+        }
+        return log;
+    }
+
+    /** Columns as they were read, each in the unit of its channel. */
+    @SuppressWarnings("ArrayRecordComponent") // never compared
+    private record Taken(double[] seconds, Map<LogChannel, float[]> channels, int leftOut, List<String> faults,
+            String digest) {
+    }
+
+    private static Taken take(LogFile file, List<ColumnUse> uses, DoubleConsumer progress) {
+        ColumnUse time = uses.stream().filter(u -> u.channel() == LogChannel.TIME).findFirst().orElseThrow();
+        List<ColumnUse> others = uses.stream().filter(u -> u.channel() != LogChannel.TIME).toList();
         LogColumns read = file.read(time.column(), time.si().applyAsDouble(1),
                 others.stream().mapToInt(ColumnUse::column).toArray(), progress);
         Map<LogChannel, float[]> channels = new EnumMap<>(LogChannel.class);
@@ -68,18 +178,15 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
                 seconds[i] -= start;
             }
         }
-        Drive drive = new Drive(seconds, needed(channels, LogChannel.CONTROLLER), needed(channels, LogChannel.READER),
+        return new Taken(seconds, channels, read.leftOut(), read.faults(), read.digest());
+    }
+
+    private static Drive drive(double[] seconds, Map<LogChannel, float[]> channels) {
+        return new Drive(seconds, needed(channels, LogChannel.CONTROLLER), needed(channels, LogChannel.READER),
                 channels.get(LogChannel.ENGINE_SPEED), channels.get(LogChannel.SPEED),
                 channels.get(LogChannel.PRESSURE), channels.get(LogChannel.THROTTLE),
                 channels.get(LogChannel.TEMPERATURE), channels.get(LogChannel.AIR_MASS),
                 channels.get(LogChannel.NARROWBAND));
-        DriveLog log = new DriveLog(file.name(), recognition, drive, read.leftOut(), read.faults(), read.digest());
-        if (!log.anything()) {
-            throw new UnusableInput(file.name(), "", "found no usable row"
-                    + (read.faults().isEmpty() ? "" : " (" + read.faults().getFirst() + ")")
-                    + ", expected one or more with a time and both mixtures");
-        }
-        return log;
     }
 
     private boolean anything() {
@@ -110,9 +217,8 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
         return values;
     }
 
-    private static Map<LogChannel, Integer> named(LogFile file, Map<LogChannel, String> said) {
+    private static Map<LogChannel, Integer> named(String file, List<String> names, Map<LogChannel, String> said) {
         Map<LogChannel, Integer> named = new EnumMap<>(LogChannel.class);
-        List<String> names = file.shape().names();
         said.forEach((channel, name) -> {
             int at = -1;
             for (int i = 0; i < names.size() && at < 0; i++) {
@@ -123,7 +229,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
                 at = Integer.parseInt(name.strip()) - 1;
             }
             if (at < 0) {
-                throw new UnusableInput(file.name(), "",
+                throw new UnusableInput(file, "",
                         say("%s: found no column “%s”, expected a number from 1 or one of %s", channel.key(), name,
                                 String.join(", ", names)));
             }
@@ -195,7 +301,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
      */
     public DriveLog only(Part part) {
         DriveLog log = new DriveLog(say("%s, %.0f to %.0f s", file, part.from(), part.to()), recognition,
-                drive.within(part.from(), part.to()), leftOut, faults, digest);
+                drive.within(part.from(), part.to()), leftOut, faults, digest, joined);
         if (!log.anything()) {
             throw new UnusableInput(file, "", say("found no usable row from %.0f to %.0f s, expected one or more",
                     part.from(), part.to()));
@@ -213,7 +319,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
 
     /** What this drive proves. */
     public Proved proved(Job job, Origin origin) {
-        DriveFound.In found = DriveFound.in(drive, asked(job), recognition.uses());
+        DriveFound.In found = DriveFound.in(drive, asked(job), recognition.uses(), joined);
         return new Proved(new Output.Proving(file, digest, origin,
                 LogComparison.of(found.drive(), found.compared()), found.found()), found.drive());
     }

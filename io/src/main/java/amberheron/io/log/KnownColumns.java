@@ -10,8 +10,10 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.Properties;
+import java.util.stream.Collectors;
 
 /** What was said of the columns of a header, remembered for the next log that has it. */
 public final class KnownColumns {
@@ -29,13 +31,13 @@ public final class KnownColumns {
     }
 
     /**
-     * What is said of a log's columns: what a person says now, else what was said of its header before, else nothing.
+     * What is said of the columns of a log, or of two that are read together: what a person says now, else what was said of its header before, else nothing.
      *
      * @param typed such as {@code controller=AFR,reader=4}; may be blank
      * @throws UnusableInput when it is neither that nor blank, or what is remembered cannot be read
      */
-    public Map<LogChannel, String> said(LogFile log, String typed) {
-        String said = typed.isBlank() ? all().getProperty(key(log), "") : typed;
+    public Map<LogChannel, String> said(List<LogFile> logs, String typed) {
+        String said = typed.isBlank() ? all().getProperty(key(logs), "") : typed;
         return said.isBlank() ? Map.of() : DriveLog.map(said);
     }
 
@@ -44,12 +46,12 @@ public final class KnownColumns {
      *
      * @throws UnusableInput when it cannot be kept
      */
-    public void remember(LogFile log, String typed) {
+    public void remember(List<LogFile> logs, String typed) {
         if (typed.isBlank()) {
             return;
         }
         Properties all = all();
-        if (typed.equals(all.put(key(log), typed))) {
+        if (typed.equals(all.put(key(logs), typed))) {
             return;
         }
         StringWriter text = new StringWriter();
@@ -61,8 +63,9 @@ public final class KnownColumns {
         TextFiles.write(file, text.toString());
     }
 
-    private static String key(LogFile log) {
-        return TextFiles.digest(log.shape().header().getBytes(StandardCharsets.UTF_8));
+    private static String key(List<LogFile> logs) {
+        return TextFiles.digest(logs.stream().map(l -> l.shape().header()).collect(Collectors.joining("\n"))
+                .getBytes(StandardCharsets.UTF_8));
     }
 
     private Properties all() {

@@ -19,6 +19,8 @@ import amberheron.core.job.Entries;
 import amberheron.core.placement.PlaceField;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import amberheron.core.drivelog.Joined;
+import amberheron.core.drivelog.Clocks;
 import amberheron.core.drivelog.Drive;
 import amberheron.core.drivelog.Agreement;
 import amberheron.core.drivelog.Crossings;
@@ -286,7 +288,11 @@ class JobDocumentProperties {
                         ? null
                         : new Fuelling(any(random, LoadAxis.values()),
                                 List.of(new Fuelling.Spot(2500, 52500, 4.5, 2, 0.987, 0.012)),
-                                Map.of(any(random, Fuelling.Gate.values()), 12.5), perhapsOne(random)));
+                                Map.of(any(random, Fuelling.Gate.values()), 12.5), perhapsOne(random)),
+                random.nextBoolean()
+                        ? null
+                        : new Joined(words(random), "ab", new Clocks(any(random, LogChannel.values()),
+                                -12.5, 0.00012, 0.004)));
     }
 
     private static RoadTest roadTest(Random random) {

@@ -209,13 +209,14 @@ class DriveLogTest {
     void whatWasSaidOfAHeaderIsRemembered() throws IOException {
         Habit two = Habit.of("two", "time,lambda 1,lambda 2\n", i -> say("%.2f,%s,%s", i * 0.05, told(i), told(i)));
         Path path = file(two);
-        KnownColumns.in(folder).remember(LogFile.of(path), "controller=2,reader=3");
-        assertThat(KnownColumns.in(folder).said(LogFile.of(path), ""))
+        KnownColumns.in(folder).remember(List.of(LogFile.of(path)), "controller=2,reader=3");
+        assertThat(KnownColumns.in(folder).said(List.of(LogFile.of(path)), ""))
                 .isEqualTo(DriveLog.map("controller=2,reader=3"));
         Path other = Files.writeString(folder.resolve("other.csv"), two.text().replace("lambda 2", "lambda 3"));
-        assertThat(KnownColumns.in(folder).said(LogFile.of(other), "")).isEmpty();
+        assertThat(KnownColumns.in(folder).said(List.of(LogFile.of(other)), "")).isEmpty();
         Files.writeString(folder.resolve("log-columns.properties"), "a=\\u00zz");
-        assertThatThrownBy(() -> KnownColumns.in(folder).said(LogFile.of(path), "")).isInstanceOf(UnusableInput.class)
+        assertThatThrownBy(() -> KnownColumns.in(folder).said(List.of(LogFile.of(path)), ""))
+                .isInstanceOf(UnusableInput.class)
                 .hasMessageContaining("mend it or put it aside");
     }
 

@@ -1,0 +1,96 @@
+package amberheron.core.drivelog;
+
+import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * By how much one channel is late against another, told from what both changed by: values themselves are alike for long, since
+ * both hold what they last said. The time lag is where the cross-correlation is greatest, to a part of a moment by the
+ * parabola through its top.
+ */
+final class Changes {
+    private Changes() {
+    }
+
+    /**
+     * Where two channels go together best.
+     *
+     * @param shift by how many moments the second is late
+     * @param correlation of their changes there, −1 to 1
+     */
+    record Fit(double shift, double correlation) {
+    }
+
+    /** What a channel changed by, smoothed so that its noise does not rule; NaN where it is not known. */
+    static double[] of(float[] values, double step) {
+        int n = values.length;
+        int reach = Math.max(2, (int) Math.round(0.15 / step));
+        double[] out = new double[n];
+        Arrays.fill(out, Double.NaN);
+        for (int i = reach; i + reach < n; i++) {
+            double sum = 0;
+            double weights = 0;
+            for (int k = 1; k <= reach; k++) {
+                double weight = Math.sin(Math.PI * k / (reach + 1));
+                sum += weight * (values[i + k] - values[i - k]);
+                weights += weight * 2 * k;
+            }
+            out[i] = sum / (weights * step);
+        }
+        return out;
+    }
+
+    /**
+     * The best of some shifts.
+     *
+     * @param first moment of a that is looked at
+     * @param last the one after the last
+     * @param from least shift tried
+     * @param to greatest
+     * @param least moments that have to stand side by side
+     * @return null where the best is at either end, and so perhaps beyond
+     */
+    static @Nullable Fit fit(double[] a, double[] b, int first, int last, int from, int to, int least) {
+        double[] all = correlations(a, b, first, last, from, to, least);
+        int best = best(all);
+        if (best == 0 || best == all.length - 1) {
+            return null;
+        }
+        double left = all[best - 1];
+        double right = all[best + 1];
+        double bend = left - 2 * all[best] + right;
+        double part = bend < 0 ? Math.clamp(0.5 * (left - right) / bend, -1, 1) : 0;
+        return new Fit(from + best + part, all[best]);
+    }
+
+    static int best(double[] correlations) {
+        int best = 0;
+        for (int k = 1; k < correlations.length; k++) {
+            best = correlations[k] > correlations[best] ? k : best;
+        }
+        return best;
+    }
+
+    /** The correlation at each shift; 0 where too little stands side by side. */
+    static double[] correlations(double[] a, double[] b, int first, int last, int from, int to, int least) {
+        double[] all = new double[to - from + 1];
+        for (int k = from; k <= to; k++) {
+            double common = 0;
+            double one = 0;
+            double other = 0;
+            int pairs = 0;
+            for (int i = Math.max(first, -k); i < Math.min(last, b.length - k); i++) {
+                double p = a[i];
+                double q = b[i + k];
+                if (!Double.isNaN(p) && !Double.isNaN(q)) {
+                    common += p * q;
+                    one += p * p;
+                    other += q * q;
+                    pairs++;
+                }
+            }
+            all[k - from] = one > 0 && other > 0 && pairs >= least ? common / Math.sqrt(one * other) : 0;
+        }
+        return all;
+    }
+}
