@@ -275,10 +275,12 @@ final class TracePlot extends Drawing {
             joined(into, colour, dashed, seen, of, values, first, last, place, without, later);
             return;
         }
-        int row = of.row(from);
+        int grain = Envelope.grain((last - first) / columns);
+        int row = of.row(from) / grain * grain;
         double before = Double.NaN;
         for (int c = 0; c < columns; c++) {
-            int next = of.row(from + (c + 1) * each);
+            // The last of them reaches as far as there are rows.
+            int next = c == columns - 1 ? last : of.row(from + (c + 1) * each) / grain * grain;
             float low = envelope.least(row, next);
             if (!Float.isNaN(low) && (without == null || !without.at(from + (c + 0.5) * each))) {
                 double top = place.applyAsDouble(envelope.most(row, next));

@@ -24,7 +24,7 @@ final class BesideColumnEngine {
     public static void main(String[] args) throws IOException, SQLException {
         PrintWriter out = new PrintWriter(System.out, true);
         DriveBenchmark.logs(out);
-        Path log = DriveBenchmark.log();
+        Path log = DriveBenchmark.log(DriveBenchmark.ROWS);
         try (Connection engine = DriverManager.getConnection("jdbc:duckdb:");
                 Statement statement = engine.createStatement()) {
             double[] speed = new double[READS];

@@ -31,4 +31,10 @@ class EnvelopeProperties {
             assertThat(Float.compare(envelope.most(from, to), most)).isZero();
         }
     }
+
+    /** Rows taken together never are a stretch of their own. */
+    @Property
+    void whatIsTakenTogetherIsASmallPartOfTheStretch(@ForAll @IntRange(min = 0, max = 10_000_000) int rows) {
+        assertThat(Envelope.grain(rows)).isBetween(1, Math.max(1, rows / 16));
+    }
 }
