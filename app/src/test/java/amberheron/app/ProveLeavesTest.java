@@ -11,6 +11,8 @@ import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
 import amberheron.core.trim.TrimSheet;
 import amberheron.io.csv.TrimCsv;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Objects;
 import javafx.scene.input.KeyCode;
@@ -73,5 +75,23 @@ class ProveLeavesTest extends WindowTest {
         TrimSheet read = TrimCsv.read(home.resolve("lists").resolve("SB-014-trims.csv"));
         assertThat(read.speeds()).isEqualTo(session.job().roadTest().trims().speeds());
         assertThat(session.job().roadTest().trims().told()).anyMatch(t -> t.given() != null);
+    }
+
+    /** The controller's log and the tuner's, each without what the other has. */
+    @Test
+    void twoLogsAreReadTogether() throws Exception {
+        List<String[]> rows = Files.readAllLines(home.resolve("logs/SB-014-drive.csv")).stream()
+                .map(l -> l.split(",", -1)).toList();
+        Path tuner = Files.write(home.resolve("tuner.csv"), rows.stream()
+                .map(r -> String.join(",", r[0], r[1], r[2], r[3], r[4], r[5], r[8])).toList());
+        Path controller = Files.write(home.resolve("controller.csv"), rows.stream().skip(200)
+                .map(r -> String.join(",", r[0], r[1], r[7])).toList());
+        Files.writeString(controller, "time s,rpm,controller lambda\n" + Files.readString(controller));
+        hands.clickOn(byId("prove.leaf.channels"));
+        enter("prove.with", controller.toString());
+        assertThat(session.notice()).as("one alone is not read").contains("Name the log first");
+        enter("prove.file", tuner.toString());
+        assertThat(shows("controller.csv; it begins at 0.0 s, put together by engine speed")).isTrue();
+        assertThat(session.review().state(Station.PROVE)).isEqualTo(LinkState.PROVEN);
     }
 }

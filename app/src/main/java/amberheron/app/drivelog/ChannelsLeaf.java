@@ -101,6 +101,11 @@ final class ChannelsLeaf implements Leaf {
 
     private void read(String typed) {
         file.setText(typed);
+        if (typed.isBlank()) {
+            session.tell("Name the log first.");
+            session.focus(file.getId());
+            return;
+        }
         ProveModel.take(session, view, typed, with.getText(), named.getText(), part.getText());
     }
 

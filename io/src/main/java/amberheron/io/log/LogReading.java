@@ -3,6 +3,7 @@ package amberheron.io.log;
 import amberheron.core.drivelog.LogChannel;
 import amberheron.core.job.Job;
 import amberheron.io.TextFiles;
+import amberheron.io.UnusableInput;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -22,18 +23,21 @@ public record LogReading(List<LogFile> logs, String map, Optional<DriveLog.Part>
      *
      * @param second blank for one log only
      * @param part such as {@code 60-300}; blank for all of it
-     * @throws amberheron.io.UnusableInput when a file or the part cannot be read
+     * @throws UnusableInput when a file or the part cannot be read
      */
     public static LogReading of(String log, String second, String map, String part) {
+        if (log.isBlank()) {
+            throw new UnusableInput("log", "", "found nothing, expected the path of a log");
+        }
         Optional<DriveLog.Part> only = DriveLog.Part.of(part);
-        return new LogReading(Stream.of(log, second).filter(f -> !f.isBlank() || f.equals(log))
+        return new LogReading(Stream.of(log, second).filter(f -> !f.isBlank())
                 .map(f -> LogFile.of(TextFiles.path(f))).toList(), map, only);
     }
 
     /**
      * Reads it for a job.
      *
-     * @throws amberheron.io.UnusableInput when it cannot be read, or its columns cannot be told
+     * @throws UnusableInput when it cannot be read, or its columns cannot be told
      */
     public DriveLog read(Job job, KnownColumns known, DoubleConsumer progress) {
         Map<LogChannel, String> said = known.said(logs, map);
