@@ -3,15 +3,90 @@ package amberheron.io;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Photo;
+import amberheron.core.job.Job;
+import amberheron.io.book.BookProblem;
+import amberheron.io.book.OpenBook;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 
-/** Photos kept with a job: copied beside the book, known by their digest. */
+/** Photos kept with a job: copied beside the book, known by their digest; where bays share a book, by way of it. */
 public final class Photos {
     private static final long MOST_BYTES = 40L << 20;
 
     private Photos() {
+    }
+
+    /** Where those of a job lie. */
+    public static Path folder(Path home, Job job) {
+        return home.resolve("photos").resolve(JobNumber.stem(job.id()));
+    }
+
+    /**
+     * Puts into the book what it lacks of a job's photos, and fetches what lies in it and not here.
+     *
+     * @return how many were fetched
+     * @throws amberheron.io.book.BookProblem when the book does not answer; to be asked again
+     * @throws UnusableInput when the folder cannot be written
+     */
+    public static int follow(Job job, Path home, OpenBook book) {
+        Path folder = folder(home, job);
+        int fetched = 0;
+        for (Photo photo : job.photos()) {
+            Path file = TextFiles.path(photo.file());
+            if (!photo.file().equals(TextFiles.name(file))) {
+                // Another bay's words do not lead out of the folder.
+                continue;
+            }
+            Path here = folder.resolve(file);
+            try {
+                if (!Files.exists(here)) {
+                    Optional<byte[]> there = book.photo(photo.digest())
+                            .filter(b -> TextFiles.digest(b).equals(photo.digest()));
+                    if (there.isPresent()) {
+                        TextFiles.replace(here, there.get());
+                        fetched++;
+                    }
+                } else {
+                    share(photo, here, book);
+                }
+            } catch (IOException e) {
+                throw unkept(folder, e);
+            }
+        }
+        return fetched;
+    }
+
+    /**
+     * Puts a photo that lies here into a book that bays share; one that does not answer gets it by {@link #follow}.
+     *
+     * @throws UnusableInput when it cannot be read
+     */
+    public static void offer(Photo photo, Path folder, OpenBook book) {
+        try {
+            share(photo, folder.resolve(photo.file()), book);
+        } catch (BookProblem e) {
+            Logger.getLogger(Photos.class.getName()).log(Level.FINE, "the photo goes in later", e);
+        } catch (IOException e) {
+            throw unkept(folder, e);
+        }
+    }
+
+    private static void share(Photo photo, Path here, OpenBook book) throws IOException {
+        if (book.lacks(photo.digest()) && Files.size(here) <= MOST_BYTES) {
+            byte[] bytes = Files.readAllBytes(here);
+            if (TextFiles.digest(bytes).equals(photo.digest())) {
+                book.keep(photo.digest(), bytes);
+            }
+        }
+    }
+
+    private static UnusableInput unkept(Path folder, IOException why) {
+        return new UnusableInput(folder.toString(), "",
+                say("the photo cannot be kept: %s; expected a folder with room", TextFiles.reason(why)));
     }
 
     /**
@@ -40,8 +115,7 @@ public final class Photos {
             TextFiles.replace(target, bytes);
             return new Photo(TextFiles.name(target), digest, "");
         } catch (IOException e) {
-            throw new UnusableInput(folder.toString(), "",
-                    say("the photo cannot be kept: %s; expected a folder with room", TextFiles.reason(e)));
+            throw unkept(folder, e);
         }
     }
 }

@@ -16,6 +16,7 @@ import amberheron.core.finding.Verdict;
 import amberheron.core.job.Output;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.HPos;
@@ -91,13 +92,15 @@ final class DriveLeaf implements Leaf {
             regimes.line(1, row, untold ? "a channel is missing" : say("%.0f s", found.seconds(kind)),
                     untold ? "soft" : "figure");
             if (driven.isPresent()) {
-                driven(driven.get(), row);
+                driven(driven.get(), row,
+                        kind == Regime.Kind.FULL_LOAD ? found.events(DriveEvent.Kind.LEAN).size() : 0);
             }
             row++;
         }
     }
 
-    private void driven(Driven driven, int row) {
+    /** A stretch may be right on the whole, and lean in the middle of it. */
+    private void driven(Driven driven, int row, int lean) {
         Double low = driven.low();
         Double high = driven.high();
         Verdict worst = driven.worst();
@@ -106,6 +109,10 @@ final class DriveLeaf implements Leaf {
                 ? "says nothing"
                 : Figures.mixture(session, low) + " to " + Figures.mixture(session, high), "figure", "soft");
         // How many of the stretches are off, where not all are.
+        if (lean > 0) {
+            regimes.line(4, row, say("▲ lean %d ×", lean), "wrong");
+            return;
+        }
         regimes.line(4, row, switch (worst) {
             case PASS -> "✓";
             case UNKNOWN -> "";
@@ -120,7 +127,9 @@ final class DriveLeaf implements Leaf {
             return;
         }
         int row = 0;
-        for (DriveEvent event : found.events().stream().limit(EVENTS).toList()) {
+        List<DriveEvent> first = found.events().stream()
+                .sorted(Comparator.comparing(e -> e.kind() != DriveEvent.Kind.LEAN)).limit(EVENTS).toList();
+        for (DriveEvent event : first) {
             Double load = event.load();
             GridPane.setColumnSpan(events.words(0, row++,
                     (event.kind() == DriveEvent.Kind.LEAN ? "▲ Stop: " : "! ") + event.kind().words(),

@@ -176,8 +176,12 @@ public final class ProveModel implements StationModel {
         if (worst.isPresent() && worst.get().verdict() == Verdict.FAIL) {
             return new Advice(plain("Go back to Scale: the reader is off on the road."),
                     Action.go(session, Station.SCALE),
-                    Message.of("{0} What agreed on the bench and not on the road points at the grounds.",
-                            worst.get().consequence()),
+                    session.review().onTheRoad().filter(d -> !d.withinTolerance())
+                            .map(d -> Message.of("{0} {1}: {2}", worst.get().consequence(),
+                                    plain(d.best().fault().title()), plain(d.best().fault().remedy())))
+                            .orElse(Message.of(
+                                    "{0} What agreed on the bench and not on the road points at the grounds.",
+                                    worst.get().consequence())),
                     Message.NONE, checked, caution);
         }
         Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();

@@ -7,7 +7,6 @@ import amberheron.app.session.Session;
 import amberheron.core.finding.Photo;
 import amberheron.core.job.Job;
 import amberheron.io.Photos;
-import amberheron.io.pack.HandOverPack;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -60,8 +59,12 @@ public final class PhotoCard extends VBox {
      */
     public static void attach(Session session, String typed, Function<Job, List<Photo>> read,
             BiFunction<Job, List<Photo>, Job> write) {
-        Path folder = session.home().resolve("photos").resolve(HandOverPack.stem(session.job()));
-        session.intoJob("Attaching", progress -> Photos.keep(typed, folder),
+        Path folder = Photos.folder(session.home(), session.job());
+        session.intoJob("Attaching", progress -> {
+            Photo kept = Photos.keep(typed, folder);
+            Photos.offer(kept, folder, session.book());
+            return kept;
+        },
                 (job, photo) -> photo.file() + " was kept, but " + job + " is no longer open; attach it there again.",
                 photo -> {
                     session.edit("photo " + photo.file(), j -> {

@@ -2,8 +2,11 @@ package amberheron.app.session;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.job.Job;
 import amberheron.core.job.JobSummary;
 import amberheron.core.job.Shop;
+import amberheron.io.Photos;
+import amberheron.io.UnusableInput;
 import amberheron.io.book.Book;
 import amberheron.io.book.BookProblem;
 import amberheron.io.book.BookUnreachable;
@@ -11,21 +14,26 @@ import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
 import amberheron.io.json.JobDocument;
 import amberheron.io.json.Merge;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 
 /** Brings jobs that are kept beside the book into it, once it answers again. */
 final class Joining {
     private final Book book;
     private final Unsaved unsaved;
+    private final Path home;
 
-    Joining(Book book, Unsaved unsaved) {
+    Joining(Book book, Unsaved unsaved, Path home) {
         this.book = book;
         this.unsaved = unsaved;
+        this.home = home;
     }
 
     /**
@@ -60,12 +68,23 @@ final class Joining {
     private Outcome bring(Unsaved.Entry entry, Shop shop) {
         String id = entry.document().job().id();
         try {
+            photos(entry.document().job());
             return entry.revision() == 0 ? added(entry.document(), shop) : saved(entry, shop);
         } catch (BookUnreachable e) {
             return new Outcome(judged(entry.document(), shop).summary(), "");
         } catch (BookProblem e) {
             return new Outcome(judged(entry.document(), shop).summary(),
                     say("%s is still kept beside the book: %s", id, e.getMessage()));
+        }
+    }
+
+    /** Before the job that shows them, so that whoever sees the one finds the other. */
+    private void photos(Job job) {
+        try {
+            Photos.follow(job, home, book.itself());
+        } catch (UnusableInput e) {
+            // The job matters more; its sheet says which photo is missing.
+            Logger.getLogger(Joining.class.getName()).log(Level.WARNING, "photos of " + job.id(), e);
         }
     }
 

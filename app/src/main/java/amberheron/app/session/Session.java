@@ -60,6 +60,7 @@ public final class Session implements AutoCloseable {
     private final Jobs jobs;
     private final Unsaved unsaved;
     private final Joining joining;
+    private final JobPhotos photos;
     private final Preferences preferences;
     private final OpenJob open;
     private final Tasks tasks;
@@ -108,7 +109,8 @@ public final class Session implements AutoCloseable {
         this.sensors = new SensorBook(book, threads.ui(), this::changed, this::tell);
         this.jobs = new Jobs(book);
         this.unsaved = new Unsaved(home);
-        this.joining = new Joining(book, unsaved);
+        this.joining = new Joining(book, unsaved, home);
+        this.photos = new JobPhotos(book.itself(), home, threads, this::changed);
         this.preferences = new Preferences(kept, catalogue.laws(), this::keep);
         this.tasks = new Tasks(threads.worker(), threads.ui(), this::saved);
         this.open = new OpenJob(book, unsaved, threads, new OpenJob.Host() {
@@ -221,6 +223,9 @@ public final class Session implements AutoCloseable {
             // Job and review do not belong together at this moment; it is told once they do.
             return;
         }
+        if (isOpen() && !ended) {
+            photos.follow(job());
+        }
         listeners.forEach(Runnable::run);
     }
 
@@ -309,8 +314,10 @@ public final class Session implements AutoCloseable {
                 notice = reason(new BookUnreachable(book.itself().name()));
             } else {
                 notice = say("The shared book %s answers again.", book.itself().name());
-                open.retry();
-                join();
+                photos.follow(job(), () -> {
+                    open.retry();
+                    join();
+                });
             }
             changed();
         }
@@ -590,7 +597,7 @@ public final class Session implements AutoCloseable {
     <T> void quietly(String what, Supplier<T> work, Consumer<T> then, Runnable failed) {
         tasks.start(what, progress -> work.get(), then, why -> {
             failed.run();
-            tell(what + " failed: " + why);
+            tell(Tasks.failed(what, why));
         });
     }
 
@@ -599,8 +606,7 @@ public final class Session implements AutoCloseable {
      */
     public <T> void inBackground(String what, Function<Tasks.Progress, T> work, Function<T, String> then) {
         tell(what + "…");
-        tasks.start(what, work, result -> tell(then.apply(result)),
-                why -> tell(what + " failed: " + why));
+        tasks.start(what, work, result -> tell(then.apply(result)), why -> tell(Tasks.failed(what, why)));
     }
 
     /**

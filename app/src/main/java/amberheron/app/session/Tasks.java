@@ -64,6 +64,11 @@ public final class Tasks {
             return failure;
         }
 
+        /** That it failed and why; empty while it runs. */
+        public String failed() {
+            return failure == null ? "" : Tasks.failed(what, failure);
+        }
+
         /** Ends the work at its next step. */
         public void stop() {
             stopped = true;
@@ -120,6 +125,10 @@ public final class Tasks {
             }
         });
         return running;
+    }
+
+    static String failed(String what, String why) {
+        return what + " failed: " + why;
     }
 
     /** What runs now, and what failed and was not put away. */

@@ -9,6 +9,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** Slow work: how far each piece is, with a way to stop it; one that failed stays until it is put away. */
@@ -39,11 +40,15 @@ final class RunningBar extends VBox {
 
     private Node row(Tasks.Running task) {
         String failure = task.failure();
-        Label what = Parts.line(failure == null ? task.what() : "▲ " + task.what() + " failed: " + failure);
+        // Why it failed is said whole.
+        Label what = failure == null
+                ? Parts.line(task.what())
+                : Parts.text("▲ " + task.failed(), "plain");
+        HBox.setHgrow(what, failure == null ? Priority.NEVER : Priority.ALWAYS);
         HBox row = failure == null
                 ? new HBox(10, what, new ProgressBar(), Parts.spring(),
                         Parts.button("Stop", "task.stop", task::stop, "quiet"))
-                : new HBox(10, what, Parts.spring(),
+                : new HBox(10, what,
                         Parts.button("Put away", "task.away", () -> session.tasks().putAway(task), "quiet"));
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("notice");

@@ -413,8 +413,14 @@ public final class Shell {
         boolean asked = session.conflict().isPresent();
         // What a person is asked, and what is out of reach, says by itself that nothing is lost.
         notice.setText(failure == null || asked
-                ? session.notice()
+                ? said()
                 : session.away() ? failure : "Not saved yet, kept beside the book and tried again: " + failure);
         Parts.show(noticeBar, !notice.getText().isEmpty());
+    }
+
+    /** What was said last; what failed stands above already. */
+    private String said() {
+        String said = session.notice();
+        return session.tasks().all().stream().anyMatch(t -> t.failed().equals(said)) ? "" : said;
     }
 }

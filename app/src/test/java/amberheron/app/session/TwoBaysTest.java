@@ -2,8 +2,11 @@ package amberheron.app.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import amberheron.app.parts.PhotoCard;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobSummary;
+import amberheron.io.Photos;
+import amberheron.io.TextFiles;
 import amberheron.io.book.JobBook;
 import amberheron.io.book.OpenBook;
 import amberheron.io.book.Server;
@@ -11,6 +14,7 @@ import amberheron.io.book.Transfer;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.json.JobDocument;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.util.List;
@@ -206,5 +210,41 @@ class TwoBaysTest {
             }
             assertThat(home.resolve("unsaved")).isEmptyDirectory();
         }
+    }
+
+    /** A photo goes where the job is looked at, also one that was attached while the line was down. */
+    @Test
+    void photosFollowTheirJob() throws IOException, SQLException {
+        Path picture = Files.write(folder.resolve("bung.png"),
+                new byte[]{(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 1});
+        Path other = Files.write(folder.resolve("loom.png"), new byte[]{(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 2});
+        try (Server server = new Server(); Server line = server.line()) {
+            fill(server);
+            try (Bay near = new Bay(server, folder.resolve("1")); Bay far = new Bay(line, folder.resolve("2"))) {
+                near.open("A");
+                far.open("A");
+                far.act(s -> fitted(s, picture));
+                near.until(s -> Files.exists(Photos.folder(near.home, s.job()).resolve("bung.png")));
+                line.pull();
+                far.until(s -> s.notice().contains("does not answer"));
+                far.act(s -> fitted(s, other));
+                far.until(s -> s.saving().failure() != null);
+                line.plug();
+                near.until(s -> Files.exists(Photos.folder(near.home, s.job()).resolve("loom.png")));
+                assertThat(near.job().photos()).hasSize(2);
+            }
+            Path backup = folder.resolve("backup.db");
+            try (OpenBook shared = server.bay(folder.resolve("office"))) {
+                Transfer.backup(shared, backup, p -> assertThat(p).isBetween(0.0, 1.0));
+            }
+            try (JobBook book = JobBook.open(backup)) {
+                assertThat(book.photo(TextFiles.digest(Files.readAllBytes(picture)))).isPresent();
+            }
+        }
+    }
+
+    private static void fitted(Session session, Path picture) {
+        PhotoCard.attach(session, picture.toString(), j -> j.placing().fitted().photos(),
+                (j, photos) -> j.withPlacing(j.placing().withFitted(j.placing().fitted().withPhotos(photos))));
     }
 }

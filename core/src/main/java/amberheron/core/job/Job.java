@@ -3,6 +3,7 @@ package amberheron.core.job;
 import amberheron.core.display.Display;
 import amberheron.core.display.DisplaySetUp;
 import amberheron.core.harness.Route;
+import amberheron.core.finding.Photo;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.parts.Address;
 import amberheron.core.freeair.FreeAirCheck;
@@ -25,6 +26,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -142,6 +144,11 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
                 ? null
                 : route.spare().map(spare -> spare + Math.abs(at - exit)).orElse(null);
         return new Site.Wired(route.cableInAll(), laid, wiring.heater().hot());
+    }
+
+    /** Every photo that is kept with it. */
+    public List<Photo> photos() {
+        return Stream.concat(placing.fitted().photos().stream(), wiring.harness().asWired().photos().stream()).toList();
     }
 
     /** How long the pipe stays wet after a cold start at the place taken, s; empty while that is not known. */

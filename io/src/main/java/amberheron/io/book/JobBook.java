@@ -190,6 +190,29 @@ public final class JobBook implements OpenBook {
     }
 
     @Override
+    public Optional<byte[]> photo(String digest) {
+        return with(h -> h.createQuery("select bytes from photo where digest = :digest").bind("digest", digest)
+                .map((row, context) -> row.getBytes(1)).findOne());
+    }
+
+    @Override
+    public boolean lacks(String digest) {
+        return false;
+    }
+
+    @Override
+    public void keep(String digest, byte[] photo) {
+        requireSound();
+        with(h -> h.createUpdate("insert into photo (digest, bytes) values (:digest, :bytes) "
+                + "on conflict (digest) do nothing").bind("digest", digest).bind("bytes", photo).execute());
+    }
+
+    boolean hasPhoto(String digest) {
+        return with(h -> h.createQuery("select 1 from photo where digest = :digest").bind("digest", digest)
+                .mapTo(Integer.class).findOne()).isPresent();
+    }
+
+    @Override
     public Map<String, String> preferences() {
         return with(h -> {
             Map<String, String> all = new LinkedHashMap<>();

@@ -127,6 +127,18 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
     /** Puts a copy of the whole book beside it, one for a day. */
     void copy(LocalDate day);
 
+    /** A photo that is in the book, by the SHA-256 of its bytes; empty where it has none or is out of reach. */
+    Optional<byte[]> photo(String digest);
+
+    /**
+     * Whether a photo has to be put in for others to see it. A book in a file leaves photos where they lie, beside it; each
+     * day's copy of it would hold them again.
+     */
+    boolean lacks(String digest);
+
+    /** Puts a photo in; one that is in already stays. */
+    void keep(String digest, byte[] photo);
+
     /** What the shop prefers, by name. */
     Map<String, String> preferences();
 

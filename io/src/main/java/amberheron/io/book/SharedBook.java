@@ -160,6 +160,22 @@ public final class SharedBook implements OpenBook {
     }
 
     @Override
+    public Optional<byte[]> photo(String digest) {
+        return read(b -> b.photo(digest));
+    }
+
+    @Override
+    public boolean lacks(String digest) {
+        return !write(b -> b.hasPhoto(digest));
+    }
+
+    /** Not into the copy: a bay has in its folder what it has looked at. */
+    @Override
+    public void keep(String digest, byte[] photo) {
+        write(doing(b -> b.keep(digest, photo)));
+    }
+
+    @Override
     public Map<String, String> preferences() {
         Map<String, String> all = new LinkedHashMap<>(copy.preferences());
         if (inReach) {

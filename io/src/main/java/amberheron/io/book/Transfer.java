@@ -2,6 +2,8 @@ package amberheron.io.book;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.io.UnusableInput;
+import amberheron.io.json.JobDocument;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -13,6 +15,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.function.DoubleConsumer;
 import java.util.function.Predicate;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -25,6 +29,7 @@ import org.jspecify.annotations.Nullable;
  * @param damaged jobs that are not as they were kept; they were left out
  */
 public record Transfer(List<String> carried, List<String> same, List<String> differing, List<String> damaged) {
+    private static final Logger LOG = Logger.getLogger(Transfer.class.getName());
     private static final int BATCH = 50;
 
     public Transfer {
@@ -152,9 +157,25 @@ public record Transfer(List<String> carried, List<String> same, List<String> dif
                     carried.add(id);
                 }
             }
+            // Before the jobs that show them.
+            for (Map<String, @Nullable Object> row : rows) {
+                photos(String.valueOf(row.get("id")), String.valueOf(row.get("document")), source, target);
+            }
             target.put(rows);
         }
         return new Transfer(carried, same, differing, damaged);
+    }
+
+    /** Those that lie in the book itself; others lie beside it, and come when their job is opened there. */
+    private static void photos(String id, String document, JobBook source, JobBook target) {
+        try {
+            JobDocument.parse(id, document).job().photos()
+                    .stream().filter(p -> !target.hasPhoto(p.digest()))
+                    .forEach(p -> source.photo(p.digest()).ifPresent(bytes -> target.keep(p.digest(), bytes)));
+        } catch (UnusableInput e) {
+            // A document that cannot be read is carried as it lies there.
+            LOG.log(Level.FINE, "its photos are not known", e);
+        }
     }
 
     private static Map<String, Long> revisions(JobBook book) {

@@ -1,6 +1,7 @@
 package amberheron.io.pack;
 
 import amberheron.core.job.Job;
+import amberheron.io.Photos;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -82,6 +83,6 @@ public record ShopCard(String name, @Nullable Path home, Paper paper) {
 
     /** The photos of a job that stand on its sheets. */
     Album album(Job job) {
-        return new Album(home == null ? null : home.resolve("photos").resolve(Pages.stem(job)));
+        return new Album(home == null ? null : Photos.folder(home, job));
     }
 }
