@@ -33,6 +33,7 @@ import amberheron.io.csv.TrimCsv;
 import amberheron.io.log.DriveLog;
 import amberheron.io.log.KnownColumns;
 import amberheron.io.log.LogReading;
+import amberheron.io.json.FieldWords;
 import amberheron.io.json.JobDocument;
 import amberheron.io.json.ResultJson;
 import amberheron.io.pack.HandOverPack;
@@ -381,7 +382,8 @@ final class JobCommands {
                             : say("%d values changed since:", check.since().size()));
                 }
                 check.since().stream().limit(MOST)
-                        .forEach(d -> out.println("  " + d.field() + ": " + d.ours() + " → " + d.theirs()));
+                        .forEach(d -> out.println("  " + FieldWords.of(d.field()).words() + ": " + d.ours() + " → "
+                                + d.theirs()));
                 if (check.since().size() > MOST) {
                     out.println(say("  and %d more", check.since().size() - MOST));
                 }

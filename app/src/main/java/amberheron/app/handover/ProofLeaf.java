@@ -7,9 +7,11 @@ import amberheron.app.parts.Columns;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Latest;
+import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.job.Job;
 import amberheron.io.json.Difference;
+import amberheron.io.json.FieldWords;
 import amberheron.io.json.JobDocument;
 import amberheron.io.pack.PackCheck;
 import amberheron.io.pack.Visits;
@@ -140,8 +142,10 @@ final class ProofLeaf implements Leaf {
     private void changes(List<Difference> all) {
         int row = 0;
         for (Difference d : all.stream().limit(MOST).toList()) {
-            changes.words(0, row++, d.field(), "soft");
-            changes.words(0, row++, d.ours() + " → " + d.theirs(), "plain");
+            FieldWords field = FieldWords.of(d.field());
+            changes.words(0, row++, field.words(), "soft");
+            changes.words(0, row++, Figures.text(session, field, d.ours()) + " → "
+                    + Figures.text(session, field, d.theirs()), "plain");
         }
         if (all.size() > MOST) {
             changes.words(0, row, say("and %d more", all.size() - MOST), "soft");

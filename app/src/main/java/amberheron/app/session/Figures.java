@@ -15,6 +15,7 @@ import amberheron.core.finding.Wording;
 import amberheron.core.finding.Verdict;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import amberheron.io.json.FieldWords;
 import amberheron.core.units.Parsed;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
@@ -33,6 +34,11 @@ public final class Figures {
     /** A measure as shown. */
     public static String text(Session session, Measure measure) {
         return session.units().text(measure, session.job().stoich());
+    }
+
+    /** A value in which two versions of the job differ, in the units at hand. */
+    public static String text(Session session, FieldWords field, String value) {
+        return field.measure(value).map(m -> text(session, m)).orElse(value);
     }
 
     /** A sentence in the units at hand. */

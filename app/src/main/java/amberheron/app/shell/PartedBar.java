@@ -3,9 +3,11 @@ package amberheron.app.shell;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Parts;
+import amberheron.app.session.Figures;
 import amberheron.app.session.Saver;
 import amberheron.app.session.Session;
 import amberheron.io.json.Difference;
+import amberheron.io.json.FieldWords;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -39,10 +41,16 @@ final class PartedBar extends VBox {
                     say("▲ Job %s was changed in another bay while it was open here. Nothing is lost; choose which goes on.%n",
                             c.ours().job().id())
                             + all.stream().limit(SHOWN)
-                                    .map(d -> say("%s: here %s, in the book %s", d.field(), d.ours(), d.theirs()))
+                                    .map(this::said)
                                     .collect(Collectors.joining("\n"))
                             + (all.size() > SHOWN ? "\nand " + (all.size() - SHOWN) + " more" : ""));
         });
         Parts.show(this, conflict.isPresent());
+    }
+
+    private String said(Difference d) {
+        FieldWords field = FieldWords.of(d.field());
+        return say("%s: here %s, in the book %s", field.words(), Figures.text(session, field, d.ours()),
+                Figures.text(session, field, d.theirs()));
     }
 }

@@ -192,7 +192,7 @@ class JobDocumentProperties {
         return new Exhaust(pieces, beside, new Attitude(random.nextGaussian(), random.nextGaussian()));
     }
 
-    private static Job job(Random random) {
+    static Job job(Random random) {
         Job empty = Job.empty("J-" + random.nextInt(1000));
         Set<Intake.ReaderKind> kinds = new TreeSet<>();
         for (int i = random.nextInt(4); i > 0; i--) {
