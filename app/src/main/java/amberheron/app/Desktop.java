@@ -11,6 +11,7 @@ import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.layout.Region;
 import javafx.scene.text.Font;
 import javafx.stage.Stage;
 
@@ -22,6 +23,9 @@ public final class Desktop extends Application {
     private static final double HEIGHT = 800;
 
     private static CompletableFuture<Session> opening = new CompletableFuture<>();
+    private static Supplier<Session> shopBook = () -> {
+        throw new IllegalStateException("no book");
+    };
     private static boolean closeAtOnce;
     private static Supplier<Session> demoBook = () -> {
         throw new IllegalStateException("no demo book");
@@ -30,10 +34,13 @@ public final class Desktop extends Application {
     /**
      * Hands over the session that is being opened.
      *
+     * @param again opens the book anew, whichever is chosen by then
      * @param demo opens the demo book, for whoever wants to look round first
      */
-    static void prepare(CompletableFuture<Session> session, Supplier<Session> demo, boolean closeAfterFirstFrame) {
+    static void prepare(CompletableFuture<Session> session, Supplier<Session> again, Supplier<Session> demo,
+            boolean closeAfterFirstFrame) {
         opening = session;
+        shopBook = again;
         demoBook = demo;
         closeAtOnce = closeAfterFirstFrame;
     }
@@ -51,13 +58,37 @@ public final class Desktop extends Application {
     public void start(Stage stage) {
         Thread.setDefaultUncaughtExceptionHandler((thread, e) -> uncaught(e));
         loadFonts();
-        stage.setScene(scene());
+        stage.setScene(scene(stage, WIDTH, HEIGHT));
         open(stage);
         if (closeAtOnce) {
             firstFrame();
-        } else if (!opening.isCompletedExceptionally()) {
+        } else {
+            listJobs();
+        }
+    }
+
+    private static void listJobs() {
+        if (!opening.isCompletedExceptionally()) {
             opening.join().listJobs();
         }
+    }
+
+    /** Another book, or another catalogue, in the same window. */
+    @SuppressWarnings("FutureReturnValueIgnored") // what fails stands in the window
+    private static void anew(Stage stage) {
+        Scene before = stage.getScene();
+        before.getRoot().setDisable(true);
+        opening.join().close();
+        opening = CompletableFuture.supplyAsync(shopBook);
+        opening.whenComplete((session, e) -> Platform.runLater(() -> {
+            stage.setScene(scene(stage, before.getWidth(), before.getHeight()));
+            // What ticks on the old screen ends with it.
+            before.setRoot(new Region());
+            if (session != null) {
+                session.showJobs();
+            }
+            listJobs();
+        }));
     }
 
     private static void open(Stage stage) {
@@ -84,16 +115,17 @@ public final class Desktop extends Application {
     }
 
     /** The shell; or, when the book cannot be opened, why, so that it is said where the person looks. */
-    private static Scene scene() {
+    private static Scene scene(Stage stage, double width, double height) {
         try {
             Session session = opening.join();
+            session.onAnew(() -> anew(stage));
             Shell shell = new Shell(session, Stations.all(), session.shop().demo() ? null : Desktop::lookRound);
             shell.welcome();
-            return shell.scene(WIDTH, HEIGHT);
+            return shell.scene(width, height);
         } catch (CompletionException e) {
             String reason = reason(e);
             System.err.println("heron: " + reason);
-            return Shell.trouble("The book cannot be opened.", reason, WIDTH, HEIGHT);
+            return Shell.trouble("The book cannot be opened.", reason, width, height);
         }
     }
 

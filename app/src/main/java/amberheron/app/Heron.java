@@ -66,7 +66,7 @@ public final class Heron {
             HomeLog.start(home);
             return open(home, demo);
         });
-        Desktop.prepare(session, () -> open(home.resolve("demo"), true), closeAtOnce);
+        Desktop.prepare(session, () -> open(home, demo), () -> open(home.resolve("demo"), true), closeAtOnce);
         try {
             Application.launch(Desktop.class);
         } catch (UnsupportedOperationException e) {

@@ -21,7 +21,7 @@ class TroubleTest {
         Desktop.prepare(CompletableFuture.supplyAsync(() -> {
             JobBook.open(book).close();
             throw new AssertionError("opened what is not a book");
-        }), () -> Demo.empty(home), false);
+        }), () -> Demo.empty(home), () -> Demo.empty(home), false);
         Hands hands = Hands.on(() -> true, stage -> new Desktop().start(stage));
         Label says = (Label) hands.find(n -> "trouble".equals(n.getId())).orElseThrow();
         assertThat(says.getText()).contains("is not a job book").contains("left as it is").contains(book.toString());

@@ -8,6 +8,7 @@ import amberheron.io.book.Transfer;
 import amberheron.io.catalogue.CatalogueUpdate;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -121,7 +122,7 @@ final class BookCommands extends OfShop {
 
         @Override
         public Integer call() {
-            out().println(OpenBook.choose(address, home()));
+            out().println(OpenBook.choose(address, home(), Map.of()));
             out().flush();
             return 0;
         }

@@ -76,6 +76,8 @@ public final class Session implements AutoCloseable {
     private final SensorBook sensors;
     private final List<Runnable> leaving = new CopyOnWriteArrayList<>();
 
+    private Runnable anew = () -> {
+    };
     private String notice = "";
     private int asked;
     private boolean opening;
@@ -216,6 +218,21 @@ public final class Session implements AutoCloseable {
     /** Calls back before another job is opened and on exit: what belongs to the job's desk is put away. */
     public void onLeave(Runnable listener) {
         leaving.add(listener);
+    }
+
+    /** Takes who opens the window anew when another book or catalogue lies beneath it. */
+    public void onAnew(Runnable opener) {
+        anew = opener;
+    }
+
+    /** Has the window opened anew on what was chosen; to be asked once everything is {@link #isIn}. */
+    public void openAnew() {
+        anew.run();
+    }
+
+    /** Whether all that was entered is in this book, so that another may be opened without leaving any of it behind. */
+    public boolean isIn() {
+        return (!isOpen() || open.settled()) && !unsaved.any();
     }
 
     private void changed() {

@@ -13,6 +13,7 @@ import amberheron.io.catalogue.CatalogueUpdate;
 import java.io.File;
 import java.util.List;
 import java.util.function.Function;
+import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -25,6 +26,7 @@ import javafx.scene.layout.VBox;
 final class BookCard {
     private static final String NO_JOB = "Move the open job there";
     private static final String BOOK = "file or book";
+    private static final String NOT_IN = "Not all that was entered is in this book yet; it would be left behind.";
 
     private final Session session;
     private final Label where = Parts.text("");
@@ -42,7 +44,7 @@ final class BookCard {
         move = Parts.button(NO_JOB, "book.move", this::move, "quiet");
         FlowPane ways = new FlowPane(6, 6, Parts.button("Back up into it", "book.backup", this::backUp, "quiet"),
                 Parts.button("Restore from it", "book.restore", this::restore, "quiet"), move,
-                Parts.button("Open it from the next start on", "book.use", this::use, "quiet"));
+                Parts.button("Open it here", "book.use", this::use, "quiet"));
         stick.setId("book.catalogue");
         stick.setPromptText("a folder with fuels.json, laws.json, readers.json or others");
         stick.setAccessibleText("Folder with catalogue files");
@@ -63,8 +65,14 @@ final class BookCard {
         if (isSaid(stick, "folder")) {
             String from = stick.getText();
             session.inBackground("Taking up the catalogue",
-                    () -> CatalogueUpdate.take(TextFiles.path(from), session.home().resolve("catalogue")).said()
-                            + " They are offered from the next start on.");
+                    () -> CatalogueUpdate.take(TextFiles.path(from), session.home().resolve("catalogue")).said(),
+                    said -> {
+                        if (!session.isIn()) {
+                            return said + " They are offered from the next start on.";
+                        }
+                        Platform.runLater(session::openAnew);
+                        return said;
+                    });
         }
     }
 
@@ -113,16 +121,26 @@ final class BookCard {
         });
     }
 
-    /** Opened first: what cannot be reached is not chosen. */
+    /** Looked at first: what cannot be reached is not chosen. What is not in this book yet would be left behind. */
     private void use() {
-        if (isSaid(other, BOOK)) {
-            String address = other.getText().strip();
-            session.inBackground("Looking at the other book", () -> OpenBook.choose(address, session.home()), said -> {
-                // It may hold a password.
-                other.clear();
-                return said + ". It is opened from the next start on; the jobs of this one stay in it.";
-            });
+        if (!isSaid(other, BOOK)) {
+            return;
         }
+        if (session.shop().demo() || !session.isIn()) {
+            session.tell(session.shop().demo() ? "The demo has a book of its own." : NOT_IN);
+            return;
+        }
+        String address = other.getText().strip();
+        session.inBackground("Looking at the other book",
+                () -> OpenBook.choose(address, session.home(), session.book().preferences()), said -> {
+                    // It may hold a password.
+                    other.clear();
+                    if (!session.isIn()) {
+                        return said + ". It is opened at the next start: " + NOT_IN;
+                    }
+                    Platform.runLater(session::openAnew);
+                    return said + ". The jobs of this book stay in it.";
+                });
     }
 
     /** Whether a field says where; else it is asked for. */

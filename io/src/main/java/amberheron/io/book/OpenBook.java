@@ -52,16 +52,23 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
     /**
      * Looks at another book and, where it answers, has it opened from the next start on.
      *
+     * @param likes what this bay likes, where the other book does not know it yet; what the shop holds with is not carried over
      * @return it and how many jobs it has, in a few words
      * @throws amberheron.io.UnusableInput when it is not an address, or the choice cannot be kept
      * @throws BookProblem when it cannot be opened or does not answer; what was chosen before stays
      */
-    static String choose(String address, Path home) {
+    static String choose(String address, Path home, Map<String, String> likes) {
         try (OpenBook book = at(BookAddress.parse(address), home)) {
             int jobs = book.jobs().size();
             if (!book.inReach()) {
                 throw new BookUnreachable(book.name());
             }
+            Map<String, String> known = book.preferences();
+            likes.forEach((name, value) -> {
+                if (!ShopHabits.isOfShop(name) && !name.equals("job") && !known.containsKey(name)) {
+                    book.prefer(name, value);
+                }
+            });
             BookAddress.choose(home, address);
             return say("%s: %d jobs", book.name(), jobs);
         }
