@@ -17,6 +17,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * The pack that goes with the vehicle: a sheet each for owner, tuner and next mechanic as HTML and PDF, the figures as CSV,
@@ -42,14 +43,20 @@ public final class HandOverPack {
         String code = Manifest.code(bytes);
         String stem = stem(job);
         Sheets sheets = new Sheets(review, units, shop, code);
+        Map<String, byte[]> tables = new LinkedHashMap<>();
+        tables(job, review, stem, tables);
+        tables.putAll(TemplateSheet.files(job, units));
+        List<String> beside = Stream.concat(Stream.of(Sheets.For.values()).map(w -> stem + "-" + w.file() + ".html"),
+                tables.keySet().stream()).toList();
         Map<String, byte[]> files = new LinkedHashMap<>();
         for (Sheets.For whom : Sheets.For.values()) {
-            String html = Pages.html("sheet.html", sheets.of(whom));
-            text(files, stem + "-" + whom.file() + ".html", html);
-            files.put(stem + "-" + whom.file() + ".pdf", Pages.pdf(html));
+            Sheet sheet = sheets.of(whom);
+            String name = stem + "-" + whom.file();
+            text(files, name + ".html", Pages.html("sheet.html", sheet,
+                    Map.of("files", beside.stream().filter(f -> !f.equals(name + ".html")).toList())));
+            files.put(name + ".pdf", Pages.pdf(Pages.html("sheet.html", sheet, Map.of("paper", true))));
         }
-        tables(job, review, stem, files);
-        files.putAll(TemplateSheet.files(job, units));
+        files.putAll(tables);
         LocalDate today = review.shop().today();
         Optional<LocalDate> due = Sheets.due(job, review.shop().recalibrateMonths());
         if (due.isPresent()) {

@@ -37,8 +37,14 @@ final class Pages {
 
     /** Fills in a page; what it shows is called {@code s} there. */
     static String html(String page, Object sheet) {
-        return Printable.page(
-                Engine.ONE.process("amberheron/io/pack/" + page, new Context(Locale.ROOT, Map.of("s", sheet))));
+        return html(page, sheet, Map.of());
+    }
+
+    /** The same, with more that it may show. */
+    static String html(String page, Object sheet, Map<String, Object> more) {
+        Context all = new Context(Locale.ROOT, more);
+        all.setVariable("s", sheet);
+        return Printable.page(Engine.ONE.process("amberheron/io/pack/" + page, all));
     }
 
     /** Made when the first page is: it keeps what it has understood of them. */

@@ -57,6 +57,14 @@ public record Sheet(String title, String job, String vehicle, String fuel, Strin
         }
     }
 
+    /** More parts than a page shows at a glance: then they are listed at the top. */
+    private static final int GLANCE = 5;
+
+    /** Whether its parts are listed at the top. */
+    public boolean isLong() {
+        return sections.size() > GLANCE;
+    }
+
     public Sheet {
         first = List.copyOf(first);
         photos = List.copyOf(photos);

@@ -50,11 +50,18 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import java.util.stream.IntStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.interactive.action.PDActionGoTo;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageDestination;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -188,6 +195,32 @@ class HandOverPackTest {
             assertThat(text).contains(contains);
             return text;
         }
+    }
+
+    /** Long sheets lead to their parts; pages in a browser lead to what lies beside them, and to nothing else. */
+    @Test
+    void sheetsLeadToTheirPartsAndPagesToTheirPack() throws IOException {
+        pack();
+        try (PDDocument mechanic = Loader.loadPDF(folder.resolve("SB-9-mechanic.pdf").toFile())) {
+            List<String> parts = new ArrayList<>();
+            mechanic.getDocumentCatalog().getDocumentOutline().children().forEach(c -> parts.add(c.getTitle()));
+            assertThat(parts).startsWith("Where it is", "Why there").contains("What was measured");
+            List<PDPage> led = new ArrayList<>();
+            for (PDAnnotation note : mechanic.getPage(0).getAnnotations()) {
+                if (note instanceof PDAnnotationLink link && link.getAction() instanceof PDActionGoTo to
+                        && to.getDestination() instanceof PDPageDestination page) {
+                    led.add(page.getPage());
+                }
+            }
+            assertThat(led).hasSize(parts.size()).doesNotContainNull();
+            assertThat(mechanic.getPages().indexOf(led.getLast())).as("the last part is further on")
+                    .isPositive();
+        }
+        Matcher links = Pattern.compile("href=\"([^\"#]+)\"")
+                .matcher(Files.readString(folder.resolve("SB-9-owner.html")));
+        List<String> led = links.results().map(m -> m.group(1)).toList();
+        assertThat(led).contains("SB-9-tuner.html", "SB-9-law.csv")
+                .allSatisfy(file -> assertThat(folder.resolve(file)).isRegularFile());
     }
 
     /** A photo stands on the mechanic's sheet with its caption; one that is gone or was swapped is said first instead. */
