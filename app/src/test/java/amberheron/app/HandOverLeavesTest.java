@@ -58,7 +58,7 @@ class HandOverLeavesTest extends WindowTest {
         hands.settle();
         assertThat(shows("✓ Whole: ")).isTrue();
         assertThat(shows("2 values changed")).isTrue();
-        assertThat(shows("handOver.by")).isTrue();
+        assertThat(shows("Hand over: initials of who hands over")).isTrue();
         hands.clickOn(byId("handover.leaf.pack"));
         hands.clickOn(byId("handover.write"));
         hands.settle();

@@ -83,9 +83,17 @@ final class Benchmark implements Callable<Integer> {
     @Option(names = "--part", hidden = true, defaultValue = "all")
     private String part = "";
 
+    @Option(names = "--shared", paramLabel = "ADDRESS", description = "measure a shared book on this server instead: a job of its own is put in and taken out again")
+    private String shared = "";
+
     @Override
     public Integer call() throws Exception {
         PrintWriter out = spec.commandLine().getOut();
+        if (!shared.isEmpty()) {
+            SharedBenchmark.run(shared, out);
+            out.flush();
+            return 0;
+        }
         boolean screen = System.getenv("DISPLAY") != null;
         if (part.equals("edit")) {
             DemoCommands.withDemo(demo -> {
@@ -526,7 +534,7 @@ final class Benchmark implements Callable<Integer> {
         return took;
     }
 
-    private static void report(PrintWriter out, String what, double[] times, String aim) {
+    static void report(PrintWriter out, String what, double[] times, String aim) {
         double[] sorted = times.clone();
         Arrays.sort(sorted);
         out.printf(Locale.ROOT, "%-46s %8.2f ms median %8.2f ms at 95 %%   %s%n", what, median(times),

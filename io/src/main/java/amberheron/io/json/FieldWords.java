@@ -235,6 +235,7 @@ public record FieldWords(String words, @Nullable Dimension dimension) {
         is(witness + "before", LogField.BEFORE, Dimension.MIXTURE);
         is(witness + "after", LogField.AFTER, Dimension.MIXTURE);
         is("handOver.notDone", "what was not done", null);
+        is("handOver.by", "initials of who hands over", null);
         is("handOver.date", "day of the hand-over", null);
     }
 
