@@ -4,6 +4,7 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
+import amberheron.app.parts.EntryField;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Figures;
@@ -57,6 +58,7 @@ final class LawLeaf implements Leaf {
     private final Button take;
     private final Label takes = Parts.text("", "soft");
     private final CheckBox logged = new CheckBox("can be logged");
+    private final EntryField filter;
     private final ScaleFiles files;
     private final ComboBox<Pair> pairs = new ComboBox<>();
     private final Label proof = Parts.text("", "soft");
@@ -114,6 +116,11 @@ final class LawLeaf implements Leaf {
         logged.setAccessibleText("What this reader shows can be logged");
         logged.setOnAction(e -> session.edit("what can be logged", j -> j.withOutputs(
                 j.outputs().with(j.outputs().atHand().withLogged(logged.isSelected())))));
+        filter = new EntryField(session, QuantityField.of("Reader's filter", Unit.SECOND, 0, 60), 2,
+                ScaleField.FILTER::address, j -> j.reader() == null ? null : j.reader().input().filter(),
+                (j, v) -> j.reader() == null
+                        ? j
+                        : j.withReader(j.reader().withInput(j.reader().input().withFilter(v))));
         files = new ScaleFiles(session);
         pairs.setId("scale.pair");
         pairs.setAccessibleText("A pair of law and reader that the shop keeps");
@@ -146,6 +153,10 @@ final class LawLeaf implements Leaf {
                 () -> files.keep(() -> files.list(this::offer)), "quiet"));
         HBox.setHgrow(pairs, Priority.ALWAYS);
         HBox ways = new HBox(8, Parts.button("To files", "scale.files.write", files::write, "quiet"), from);
+        filter.setPrefWidth(96);
+        filter.setMinWidth(96);
+        HBox.setHgrow(gauge, Priority.ALWAYS);
+        HBox shows = new HBox(8, gauge, filter);
         HBox outputs = new HBox(8, more, less, Parts.spring(), logged);
         outputs.setAlignment(Pos.CENTER_LEFT);
         HBox.setHgrow(sheet, Priority.ALWAYS);
@@ -156,7 +167,7 @@ final class LawLeaf implements Leaf {
                 Parts.stacked(Parts.card("Output law, from the catalogue", law, reads),
                         Parts.card("Pairs that the shop keeps", keeping, proof, ways)),
                 Parts.stacked(
-                        Parts.card("What reads it", reader, takes, outputs, gauge),
+                        Parts.card("What reads it", reader, takes, outputs, shows),
                         Parts.card("Or the law as its sheet writes it", new HBox(8, sheet, quantity), rails,
                                 understood)));
     }
@@ -233,6 +244,8 @@ final class LawLeaf implements Leaf {
         law.refresh();
         gauge.refresh();
         reader.refresh();
+        filter.refresh();
+        filter.setDisable(session.job().reader() == null);
         quantity.refresh();
         OutputLaw used = session.job().law();
         boolean listed = used != null && session.catalogue().laws().contains(used);
@@ -249,7 +262,7 @@ final class LawLeaf implements Leaf {
         ReaderInput input = reader.input();
         Integer rows = reader.maxRows();
         Integer bits = input.bits();
-        return say("It takes %s in %s with %s%s, and sees %s V to %s V%s.", reader.form().words(),
+        return say("Takes %s in %s, %s%s; sees %s to %s V%s.", reader.form().words(),
                 SettingText.quantity(reader.scale()), reader.whole() == null
                         ? say("%d decimals", reader.decimals())
                         : say("whole numbers, %d to 1", Math.round(Math.pow(10, reader.decimals()))),

@@ -19,11 +19,15 @@ import org.jspecify.annotations.Nullable;
  * @param gainLow lower end of its 95 % interval; null with it
  * @param gainHigh upper end; null with it
  * @param lag by how much the reader is late, s; null where nothing moved that could tell
+ * @param averaging time constant of an average that its changes look like, s, 0 where they are not blurred; null where the lag
+ *        is, and in a document that does not say
  * @param pairs moments that were compared
  * @param bins what the reader made of each part of the mixtures that were driven, λ rising
  */
 public record Agreement(double offset, double offsetLow, double offsetHigh, @Nullable Double gain,
-        @Nullable Double gainLow, @Nullable Double gainHigh, @Nullable Double lag, int pairs, List<Bin> bins) {
+        @Nullable Double gainLow, @Nullable Double gainHigh, @Nullable Double lag, @Nullable Double averaging,
+        int pairs,
+        List<Bin> bins) {
     /**
      * A part of the mixtures.
      *
@@ -56,6 +60,11 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
     /** A correlation less than this tells no lag. */
     private static final double TELLING = 0.3;
     private static final int FEWEST = 20;
+    /** Averages that a reader may have, s. */
+    private static final double[] AVERAGES = {0, 0.05, 0.1, 0.15, 0.2, 0.25, 0.3, 0.4, 0.5, 0.6, 0.8, 1, 1.5, 2};
+    /** What is left unlike has to shrink to this part of it before a blur is believed. */
+    private static final double BLURRED = 0.7;
+    private static final double LOOKED_AT = 240;
 
     /**
      * Compares.
@@ -108,7 +117,8 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         return new Agreement(line[0], quantile(drawn[0], 0.025), quantile(drawn[0], 0.975),
                 moved ? Double.valueOf(1 + line[1]) : null,
                 moved ? Double.valueOf(1 + quantile(drawn[1], 0.025)) : null,
-                moved ? Double.valueOf(1 + quantile(drawn[1], 0.975)) : null, lag, few, bins(x, y));
+                moved ? Double.valueOf(1 + quantile(drawn[1], 0.975)) : null, lag,
+                lag == null ? null : averaging(told, shown, clock.step), few, bins(x, y));
     }
 
     private static List<Bin> bins(double[] x, double[] y) {
@@ -200,6 +210,58 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         }
         Arrays.sort(off);
         return off.length == 0 ? 0 : MAD * off[off.length / 2];
+    }
+
+    /**
+     * By what average the reader blurs its changes: the one by which those of the controller become likest to them, where that
+     * makes them much liker than they are without. Looked at where most happens.
+     */
+    private static double averaging(float[] told, float[] shown, double step) {
+        int most = (int) Math.min(told.length, LOOKED_AT / step);
+        double[] plain = Changes.of(told, step);
+        double[] late = Changes.of(shown, step);
+        int from = liveliest(plain, most);
+        double found = 0;
+        double unlike = Double.NaN;
+        for (double constant : AVERAGES) {
+            Changes.Fit fit = Changes.fit(constant == 0 ? plain : Changes.of(averaged(told, constant / step), step),
+                    late,
+                    from, from + most, (int) Math.floor(LEAST_LAG / step), (int) Math.ceil(MOST_LAG / step), 1);
+            double apart = fit == null ? 1 : 1 - fit.correlation();
+            if (constant == 0 || apart < unlike * (found == 0 ? BLURRED : 1)) {
+                unlike = apart;
+                found = constant;
+            }
+        }
+        return found;
+    }
+
+    private static int liveliest(double[] changes, int length) {
+        double here = 0;
+        double best = -1;
+        int at = 0;
+        for (int i = 0; i < changes.length; i++) {
+            here += Double.isNaN(changes[i]) ? 0 : Math.abs(changes[i]);
+            here -= i < length || Double.isNaN(changes[i - length]) ? 0 : Math.abs(changes[i - length]);
+            if (i >= length - 1 && here > best) {
+                best = here;
+                at = i - length + 1;
+            }
+        }
+        return at;
+    }
+
+    /** An average of first order over so many moments. */
+    private static float[] averaged(float[] values, double moments) {
+        float[] out = new float[values.length];
+        double part = 1 - Math.exp(-1 / moments);
+        double now = Double.NaN;
+        for (int i = 0; i < values.length; i++) {
+            double value = values[i];
+            now = Double.isNaN(now) || Double.isNaN(value) ? value : now + part * (value - now);
+            out[i] = (float) now;
+        }
+        return out;
     }
 
     /** How late the reader is; null where nothing moved that could tell. */

@@ -33,6 +33,8 @@ public final class LogRules {
 
     /** Later than this a log shows the mixture of another engine speed, s. */
     private static final double LATE = 0.5;
+    /** What a filter does not explain to this is something else, s. */
+    private static final double NEARLY = 0.15;
     private static final Source PRACTICE = Source
             .practice(
                     "about 12 at full load on petrol, 15.7 under acceleration is too lean; the margin is our own choice");
@@ -54,8 +56,14 @@ public final class LogRules {
      * @param afterMerge whether the sensor sees the gas of two banks
      * @param nearOpenEnd whether the place is nearer to the open end than the rules want
      * @param loadMatters whether any reader is used to look at full load
+     * @param filter time constant of the reader's own filter, s; null where it is not known
      */
-    public record Engine(boolean boosted, boolean afterMerge, boolean nearOpenEnd, boolean loadMatters) {
+    public record Engine(boolean boosted, boolean afterMerge, boolean nearOpenEnd, boolean loadMatters,
+            @Nullable Double filter) {
+        /** With a reader of whose filter nothing is known. */
+        public Engine(boolean boosted, boolean afterMerge, boolean nearOpenEnd, boolean loadMatters) {
+            this(boosted, afterMerge, nearOpenEnd, loadMatters, null);
+        }
     }
 
     /**
@@ -166,16 +174,8 @@ public final class LogRules {
 
     /** What is told of the signal and of the engine. */
     private static void besides(DriveFound found, @Nullable Agreement line, Engine engine, List<Finding> findings) {
-        Double lag = line == null ? null : line.lag();
-        if (lag != null) {
-            boolean prompt = Math.abs(lag) <= LATE;
-            findings.add(new Finding(LogCheck.LAG, "Lag of the reader", prompt ? Verdict.PASS : Verdict.WARN,
-                    new Measure(lag, Dimension.DURATION, 2),
-                    new Limit(AT_MOST, new Measure(LATE, Dimension.DURATION, 1)),
-                    prompt
-                            ? "The log shows the mixture of the moment."
-                            : "What is logged belongs to an engine speed already left: filter less, or shift the channel.",
-                    null, "where the changes of both go together best", OWN));
+        if (line != null && line.lag() != null) {
+            findings.add(lag(line.lag(), line.averaging(), engine.filter()));
         }
         clocks(found.joined(), findings);
         if (found.lost() > 0) {
@@ -212,6 +212,32 @@ public final class LogRules {
                                 ? "Lean at idle and less with load: the open end is near, so air is drawn back to the sensor between the pulses, or a joint before it leaks. Raise the idle: what is drawn back goes away."
                                 : "Lean at idle and less with load, as false air makes it: test the joints before the sensor.",
                         null, "middle of the idle against that of cruise", OWN)));
+    }
+
+    /** How late the reader is, and what of it: its filter, an average that shows, or a delay as such. */
+    private static Finding lag(double lag, @Nullable Double averaging, @Nullable Double filter) {
+        boolean prompt = Math.abs(lag) <= LATE;
+        double blur = averaging == null ? 0 : averaging;
+        String late = filter != null && lag <= filter + NEARLY
+                ? "Its own filter makes it late: filter less, or shift the channel."
+                : blur >= lag / 2
+                        ? "It averages, and so what is logged belongs to an engine speed already left: filter less, or shift the channel."
+                        : "It is late without averaging, as a slow link or rate makes it: what is logged belongs to an engine speed already left. Log faster, or shift the channel.";
+        return new Finding(LogCheck.LAG, "Lag of the reader", prompt ? Verdict.PASS : Verdict.WARN,
+                new Measure(lag, Dimension.DURATION, 2), new Limit(AT_MOST, new Measure(LATE, Dimension.DURATION, 1)),
+                Message.plain(prompt ? "The log shows the mixture of the moment." : late), null,
+                blur == 0
+                        ? filter == null
+                                ? Message.plain("where the changes of both go together best")
+                                : Message.of("where the changes of both go together best; its filter alone makes {0}",
+                                        new Measure(filter, Dimension.DURATION, 2))
+                        : filter == null
+                                ? Message.of("where the changes of both go together best, averaged over about {0}",
+                                        new Measure(blur, Dimension.DURATION, 2))
+                                : Message.of("where the changes of both go together best, averaged over about {0}; "
+                                        + "its filter alone makes {1}", new Measure(blur, Dimension.DURATION, 2),
+                                        new Measure(filter, Dimension.DURATION, 2)),
+                OWN);
     }
 
     /** Two logs are as good as the moment at which they are brought together. */

@@ -163,7 +163,8 @@ public final class JobReview {
         this.driven = new LogRules.Engine(job.intake().exhaust().turbine(),
                 job.chosenPlace().filter(c -> PlaceRules.afterMerge(site, c)).isPresent(),
                 place.stream().anyMatch(f -> f.check().is(PlaceCheck.OPEN_END) && f.verdict() == Verdict.WARN),
-                !job.intake().readers().equals(Set.of(Intake.ReaderKind.STOCK_ECU)));
+                !job.intake().readers().equals(Set.of(Intake.ReaderKind.STOCK_ECU)),
+                reader == null ? null : reader.input().filter());
         boolean sameDrive = kept.test(r -> r.job.proving()) && kept.test(r -> r.driven);
         this.prove = before != null && sameDrive && kept.test(r -> r.job.roadTest().witness())
                 && kept.test(r -> r.job.intake().fuel()) ? before.prove : proved(proving);

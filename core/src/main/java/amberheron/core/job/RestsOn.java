@@ -28,8 +28,9 @@ public enum RestsOn {
             j -> said(j.wiring().signals().hookups().isEmpty() ? null : j.wiring().signals().hookups())),
     /** The controller's output law. */
     LAW("law", "the output law", j -> said(j.law())),
-    /** What reads the volts, and what was typed into it. */
-    SETTING("setting", "the reader or its setting", j -> said(j.reader()));
+    /** What reads the volts, and what was typed into it; not what is known of its filter, which changes nothing that stands. */
+    SETTING("setting", "the reader or its setting",
+            j -> said(j.reader() == null ? null : j.reader().withInput(j.reader().input().withFilter(null))));
 
     private final String key;
     private final String words;

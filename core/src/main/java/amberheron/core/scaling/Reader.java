@@ -136,7 +136,7 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
     }
 
     /** With another input; on one without steps rows by counts stand by their volts. */
-    Reader withInput(ReaderInput value) {
+    public Reader withInput(ReaderInput value) {
         return new Reader(id, name, form == Form.COUNTS && value.bits() == null ? Form.TABLE : form, scale, decimals,
                 value, maxRows, whole, setting, source);
     }

@@ -11,8 +11,16 @@ import org.jspecify.annotations.Nullable;
  * @param minVolts bottom of its range, V
  * @param maxVolts top of its range, V
  * @param bits of its converter, 2 to 24; null when it does not quantise
+ * @param filter time constant of what it averages by before it shows, s, 0 to 60; null where that is not known
  */
-public record ReaderInput(double minVolts, double maxVolts, @Nullable Integer bits) {
+public record ReaderInput(double minVolts, double maxVolts, @Nullable Integer bits, @Nullable Double filter) {
+    private static final double MOST_FILTER = 60;
+
+    /** An input of whose filter nothing is known. */
+    public ReaderInput(double minVolts, double maxVolts, @Nullable Integer bits) {
+        this(minVolts, maxVolts, bits, null);
+    }
+
     public ReaderInput {
         Sane.SIGNAL.check("input.minVolts", minVolts);
         Sane.SIGNAL.check("input.maxVolts", maxVolts);
@@ -25,6 +33,14 @@ public record ReaderInput(double minVolts, double maxVolts, @Nullable Integer bi
         if (bits != null && (bits < 2 || bits > 24)) {
             throw new IllegalArgumentException(say("input.bits: found %d, expected 2 to 24", bits));
         }
+        if (filter != null && !(filter >= 0 && filter <= MOST_FILTER)) {
+            throw new IllegalArgumentException(
+                    say("input.filter: found %s s, expected 0 to %.0f s", filter, MOST_FILTER));
+        }
+    }
+
+    public ReaderInput withFilter(@Nullable Double value) {
+        return new ReaderInput(minVolts, maxVolts, bits, value);
     }
 
     /** The step of the converter: span/(2^N − 1), V; 0 when it does not quantise. */

@@ -7,6 +7,7 @@ public enum ScaleField implements Property {
     LAW("scale.law", "output law"),
     GAUGE("scale.gauge", "what the controller's own gauge shows"),
     READER("scale.reader", "the reader"),
+    FILTER("scale.filter", "the reader's own filter"),
     POINTS("scale.volts", "a check point");
 
     private final String path;

@@ -186,6 +186,9 @@ class ProvenTest {
         Job before = scaled(origin(Origin.Kind.TYPED));
         Job set = edited(before, j -> j.withReader(LOGGER.withSetting(new ReaderSetting.SlopeOffset(2.0, 10.0))));
         assertThat(scale(set)).isEqualTo(LinkState.STALE);
+        Job filtered = edited(before, j -> j.withReader(LOGGER.withInput(LOGGER.input().withFilter(0.3))));
+        assertThat(scale(filtered)).as("what is known of its filter changes nothing that stands")
+                .isEqualTo(scale(before));
         Job relawed = edited(before, j -> j.withLaw(OTHER));
         assertThat(review(relawed).stale()).isEmpty();
         Job gauge = grounded().withPoint(new CheckPoint(null, 12.0, 12, "", origin(Origin.Kind.TYPED)));

@@ -217,6 +217,7 @@ public record FieldWords(String words, @Nullable Dimension dimension) {
         is("law.name", ScaleField.LAW);
         is("gauge.quantity", ScaleField.GAUGE);
         is("reader.name", ScaleField.READER);
+        is("reader.input.filter", ScaleField.FILTER, Dimension.DURATION);
         is("points.volts", "volts of the check point", Dimension.VOLTAGE);
         is("points.true", "what the controller says at the check point", Dimension.MIXTURE);
         is("points.shown", "what the reader shows at the check point", Dimension.MIXTURE);

@@ -117,7 +117,7 @@ final class ProvingJson {
     private static Agreement agreement(Cursor at) {
         return new Agreement(at.number("offset"), at.number("offsetLow"), at.number("offsetHigh"),
                 at.numberOrNull("gain"), at.numberOrNull("gainLow"), at.numberOrNull("gainHigh"),
-                at.numberOrNull("lag"), at.integer("pairs"),
+                at.numberOrNull("lag"), at.numberOrNull("averaging"), at.integer("pairs"),
                 at.list("bins").stream().map(b -> new Agreement.Bin(b.numberAt(0), b.numberAt(1), (int) b.numberAt(2)))
                         .toList());
     }
@@ -131,7 +131,8 @@ final class ProvingJson {
             ArrayNode bins = out.putObject("agreement").put("offset", agreement.offset())
                     .put("offsetLow", agreement.offsetLow()).put("offsetHigh", agreement.offsetHigh())
                     .put("gain", agreement.gain()).put("gainLow", agreement.gainLow())
-                    .put("gainHigh", agreement.gainHigh()).put("lag", agreement.lag()).put("pairs", agreement.pairs())
+                    .put("gainHigh", agreement.gainHigh()).put("lag", agreement.lag())
+                    .put("averaging", agreement.averaging()).put("pairs", agreement.pairs())
                     .putArray("bins");
             agreement.bins().forEach(b -> bins.addArray().add(b.told()).add(b.shown()).add(b.moments()));
         }

@@ -17,7 +17,7 @@ import tools.jackson.databind.node.ObjectNode;
  *
  * <pre>
  * {"form": "slope-offset", "quantity": "afr", "stoich": 14.7, "decimals": 3,
- *  "input": {"minVolts": 0, "maxVolts": 5, "bits": 10},
+ *  "input": {"minVolts": 0, "maxVolts": 5, "bits": 10, "filter": null},
  *  "setting": {"slope": 2.375, "offset": 7.313}}
  * </pre>
  *
@@ -42,7 +42,7 @@ public final class ReaderJson {
         Cursor input = at.object("input");
         Integer maxRows = at.integerOrNull("maxRows");
         ReaderInput sees = at.build(() -> new ReaderInput(input.number("minVolts"), input.number("maxVolts"),
-                input.integerOrNull("bits")));
+                input.integerOrNull("bits"), input.numberOrNull("filter")));
         ReaderSetting setting = at.objectOrNone("setting").map(s -> setting(s, form, maxRows, sees)).orElse(null);
         Reader.Whole whole = at.objectOrNone("whole").map(w -> w.build(() -> new Reader.Whole(w.integerOrNull("bits"))))
                 .orElse(null);
@@ -76,7 +76,7 @@ public final class ReaderJson {
         QuantityJson.write(out, reader.scale());
         out.put("decimals", reader.decimals());
         out.putObject("input").put("minVolts", reader.input().minVolts()).put("maxVolts", reader.input().maxVolts())
-                .put("bits", reader.input().bits());
+                .put("bits", reader.input().bits()).put("filter", reader.input().filter());
         out.put("maxRows", reader.maxRows());
         ReaderSetting setting = reader.setting();
         if (setting == null) {

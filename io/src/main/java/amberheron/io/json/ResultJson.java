@@ -117,7 +117,8 @@ public final class ResultJson {
             } else {
                 reader.putArray("gainInterval").add(low.doubleValue()).add(high.doubleValue());
             }
-            reader.put("lag", agreement.lag()).put("lost", found.lost()).put("frozen", found.frozen());
+            reader.put("lag", agreement.lag()).put("averaging", agreement.averaging()).put("lost", found.lost())
+                    .put("frozen", found.frozen());
         }
         ArrayNode regimes = out.putArray("regimes");
         if (found == null) {

@@ -275,7 +275,7 @@ class JobDocumentProperties {
 
     private static DriveFound found(Random random) {
         Agreement agreement = new Agreement(0.001, -0.001, 0.002, perhapsOne(random), 0.99, 1.01, perhapsOne(random),
-                100,
+                perhapsOne(random), 100,
                 List.of(new Agreement.Bin(0.9, 0.901, 20)));
         return new DriveFound(random.nextBoolean() ? null : agreement, random.nextInt(9), random.nextInt(9),
                 List.of(new Regime(any(random, Regime.Kind.values()), 1, 2.5, 0.9, perhapsOne(random), 1.02)),
