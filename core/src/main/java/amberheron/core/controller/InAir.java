@@ -1,5 +1,7 @@
 package amberheron.core.controller;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.units.Sane;
 import org.jspecify.annotations.Nullable;
 
@@ -11,6 +13,9 @@ import org.jspecify.annotations.Nullable;
  *        it can show, lambda, or null where that is the end of its output law; otherwise null
  */
 public record InAir(Kind kind, @Nullable Double value) {
+    private static final double LEAST_OXYGEN = 0.1;
+    private static final double MOST_OXYGEN = 0.3;
+
     /** What the number shown in air is. */
     public enum Kind {
         /** Oxygen, always the same whatever the air holds: it was taught that this is air. */
@@ -38,7 +43,11 @@ public record InAir(Kind kind, @Nullable Double value) {
                 if (value == null) {
                     throw new IllegalArgumentException("inAir: found no value, expected the oxygen it shows in air");
                 }
-                Sane.PART.check("inAir", value);
+                if (!(value >= LEAST_OXYGEN && value <= MOST_OXYGEN)) {
+                    throw new IllegalArgumentException(
+                            say("inAir: found %s, expected the oxygen of air as a part of it, %s to %s", value,
+                                    LEAST_OXYGEN, MOST_OXYGEN));
+                }
             }
             case TOP -> Sane.MIXTURE.check("inAir", value);
             case OF_THE_DAY -> {

@@ -20,6 +20,8 @@ import org.jspecify.annotations.Nullable;
  * choice, since nobody counted them. Two at once are rare.
  */
 final class Suspects {
+    /** Of what the law tells: how far a reading that stands may at least be off what the setting shows. */
+    private static final double LEAST_ROOM = 0.01;
     /** How likely it is that two links lie at once rather than one, all kinds together; from an audit of cases. */
     private static final double BOTH = 0.03;
     /** How unlikely an untouched chain is when the setting it was given is known to be wrong. */
@@ -159,7 +161,9 @@ final class Suspects {
         List<Hypothesis> flat = new ArrayList<>();
         double a = reader.shows(set, law.lowestVolts());
         double b = reader.shows(set, law.highestVolts());
-        double margin = Math.abs(a - b) / 2;
+        // A setting that shows the same at any volts leaves some room too, or there would be nothing to weigh.
+        double margin = Math.max(Math.abs(a - b),
+                LEAST_ROOM * Math.abs(reader.scale().fromLambda(law.leanest() - law.richest()))) / 2;
         // Open or shorted, it rests at an end of the input more often than anywhere between.
         for (double end : new double[]{reader.input().minVolts(), reader.input().maxVolts()}) {
             flat.add(Hypothesis.fixed(Fault.of(Cause.CONSTANT), 0.25, Map.of("shown", set.at(end)), nothing(),

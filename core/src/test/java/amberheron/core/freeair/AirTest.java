@@ -1,10 +1,12 @@
 package amberheron.core.freeair;
 
 import java.time.LocalDate;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assertions.withinPercentage;
 
+import amberheron.core.controller.InAir;
 import amberheron.core.controller.School;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
@@ -12,6 +14,7 @@ import amberheron.core.scaling.Tolerance;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -111,5 +114,13 @@ class AirTest {
     void aReadingTakenWhileItWarmsIsAPlaceholder() {
         assertThat(verdict(judge(0.2071, null, 20.0), "settled")).isEqualTo(Verdict.WARN);
         assertThat(verdict(judge(0.2071, null, null), "settled")).isEqualTo(Verdict.UNKNOWN);
+    }
+
+    /** Taught that air is nothing, or all oxygen, no controller could be judged. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0, -0.0, 1e-300, 0.09, 0.31, 1, Double.NaN})
+    void whatIsNoAirIsRefused(double learned) {
+        assertThatThrownBy(() -> new InAir(InAir.Kind.LEARNED, learned)).isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("expected the oxygen of air");
     }
 }

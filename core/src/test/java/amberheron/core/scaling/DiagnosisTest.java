@@ -64,6 +64,15 @@ class DiagnosisTest {
         assertThat(diagnosis.causes().stream().mapToDouble(Likelihood::probability).sum()).isCloseTo(1, within(1e-9));
     }
 
+    /** A slope of nothing was typed, and the reader stands at it: nothing is known, but nothing is no number either. */
+    @Test
+    void aSettingThatShowsTheSameAtAnyVoltsIsWeighedToo() {
+        Reader standing = LOGGER.withSetting(new ReaderSetting.SlopeOffset(0, 14.7));
+        Diagnosis diagnosis = Diagnostician.diagnose(LAW, standing, points(v -> 14.7, 4, 1, 2, 3, 4), KNOWN);
+        assertThat(diagnosis.causes()).allSatisfy(c -> assertThat(c.probability()).isBetween(0.0, 1.0));
+        assertThat(diagnosis.withinTolerance()).isFalse();
+    }
+
     @Test
     void groundShift() {
         Diagnosis diagnosis = diagnose(v -> right(v + 0.06));

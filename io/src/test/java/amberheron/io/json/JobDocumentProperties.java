@@ -108,7 +108,7 @@ class JobDocumentProperties {
                 factory ? School.FACTORY_TRIMMED : School.CLEAR_THEN_LEARN, 1 + random.nextInt(900), maybe(random, 2),
                 factory
                         ? new InAir(InAir.Kind.TOP, maybe(random, 2))
-                        : new InAir(InAir.Kind.LEARNED, random.nextDouble()),
+                        : new InAir(InAir.Kind.LEARNED, 0.1 + 0.2 * random.nextDouble()),
                 List.of(new ControllerSheet.Sign(words(random), any(random, State.values()))), List.of(words(random)),
                 Source.memory("nobody"));
         return new FreeAirCheck(random.nextBoolean() ? null : sheet,
