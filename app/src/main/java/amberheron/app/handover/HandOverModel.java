@@ -23,7 +23,6 @@ import java.time.LocalDate;
 import java.util.Map;
 import static amberheron.core.units.Phrase.say;
 import amberheron.io.pack.HandOverPack;
-import amberheron.io.pack.HandOverSheet;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
@@ -73,11 +72,6 @@ public final class HandOverModel implements StationModel {
     public Map<String, String> leaves() {
         return Map.of("sheets for owner, tuner and next mechanic", SHEET, "pack and how the shop shows itself", PACK,
                 "proof: whether a pack is whole and what changed since", PROOF);
-    }
-
-    /** What the sheet says now. */
-    public HandOverSheet sheet(Session session) {
-        return HandOverSheet.of(session.review(), session.units());
     }
 
     /** Dates the hand-over and writes the pack, off the screen's thread. */

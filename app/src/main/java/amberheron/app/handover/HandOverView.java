@@ -13,7 +13,7 @@ public final class HandOverView implements StationView {
 
     /** The view on a session. */
     public HandOverView(Session session, HandOverModel model) {
-        leaves = new Leaves(session).with("Sheet", HandOverModel.SHEET, () -> new SheetLeaf(session, model))
+        leaves = new Leaves(session).with("Sheet", HandOverModel.SHEET, () -> new SheetLeaf(session))
                 .with("Pack", HandOverModel.PACK, () -> new PackLeaf(session, model))
                 .with("Proof", HandOverModel.PROOF, () -> new ProofLeaf(session, model));
     }

@@ -20,6 +20,7 @@ import amberheron.io.pack.Sheets.For;
 import amberheron.io.pack.ShopCard;
 import java.util.List;
 import java.util.Objects;
+import javafx.animation.PauseTransition;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.geometry.Pos;
 import javafx.print.PageLayout;
@@ -32,19 +33,20 @@ import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
+import javafx.util.Duration;
 
 /** One of the three sheets, as it would be printed now. */
 final class SheetLeaf implements Leaf {
     private static final float SCREEN = 46.2f;
     private static final float PRINT = 200;
     private static final double HIGH = 540;
+    private static final Duration REST = Duration.millis(250);
 
     /** What a picture of a sheet was made from. */
     private record Made(Job job, For whom, UnitChoice units, ShopCard card) {
     }
 
     private final Session session;
-    private final HandOverModel model;
     private final Choice<For> whom;
     private final ImageView page = new ImageView();
     private final Label which = Parts.line("", "soft");
@@ -57,16 +59,14 @@ final class SheetLeaf implements Leaf {
     private List<Image> pages = List.of();
     private int at;
     private final Latest<Made> laidOut;
+    private final PauseTransition resting = new PauseTransition(REST);
 
-    SheetLeaf(Session session, HandOverModel model) {
+    SheetLeaf(Session session) {
         this.session = session;
-        this.model = model;
         laidOut = new Latest<>(session, "Laying out the sheet");
-        whom = new Choice<>(session, "For whom", "handover.for", List.of(For.values()), For::words, () -> shown, f -> {
-            shown = f;
-            at = 0;
-            refresh();
-        });
+        resting.setOnFinished(e -> layOut());
+        whom = new Choice<>(session, "For whom", "handover.for", List.of(For.values()), For::words, () -> shown,
+                this::show);
         page.setPreserveRatio(true);
         page.setFitHeight(HIGH);
         page.setAccessibleRole(AccessibleRole.IMAGE_VIEW);
@@ -90,6 +90,13 @@ final class SheetLeaf implements Leaf {
                         Parts.card("Said first", notDone, by)));
     }
 
+    private void show(For wanted) {
+        shown = wanted;
+        at = 0;
+        whom.refresh();
+        layOut();
+    }
+
     private void turn(int by) {
         at = Math.clamp(at + by, 0, Math.max(0, pages.size() - 1));
         draw();
@@ -102,14 +109,19 @@ final class SheetLeaf implements Leaf {
 
     @Override
     public void refresh() {
-        HandOverSheet now = model.sheet(session);
-        standing.setText((now.proven() ? "✓ " : "▲ ") + now.standing());
+        HandOverSheet.Standing now = HandOverSheet.standing(session.review(), session.units());
+        standing.setText((now.proven() ? "✓ " : "▲ ") + now.words());
         Parts.styles(standing, now.proven() ? "agreed" : "wrong", "strong");
         said.setText("What was not done and what is stale stands at the top of every sheet.");
         whom.refresh();
         notDone.refresh();
         by.refresh();
-        layOut();
+        if (pages.isEmpty()) {
+            layOut();
+        } else {
+            // Laying out takes a core to itself: not for every key that is pressed.
+            resting.playFromStart();
+        }
     }
 
     /** Lays the sheet out beside the screen, once for each state of the job. */
@@ -125,7 +137,7 @@ final class SheetLeaf implements Leaf {
                     at = Math.min(at, pages.size() - 1);
                     draw();
                     if (session.isOpen()) {
-                        layOut();
+                        resting.playFromStart();
                     }
                 });
     }

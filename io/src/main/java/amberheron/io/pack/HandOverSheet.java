@@ -88,11 +88,13 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
     public record Point(String volts, String truth, String shown, String off) {
     }
 
-    /** The sheet of a job. */
-    public static HandOverSheet of(JobReview review, UnitChoice units) {
-        Job job = review.job();
-        double stoich = job.stoich();
-        Fuel fuel = job.intake().fuel();
+    /** How the links of a job stand. */
+    public record Standing(boolean proven, String words) {
+    }
+
+    /** How the links of a job stand, in the sheet's words. */
+    public static Standing standing(JobReview review, UnitChoice units) {
+        double stoich = review.job().stoich();
         List<Station> unproven = new ArrayList<>(List.of(Station.values()));
         unproven.removeIf(s -> s == Station.HAND_OVER || review.state(s).done());
         String standing = unproven.isEmpty()
@@ -104,6 +106,15 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
                     + String.join(" ",
                             review.stale().stream().map(s -> Wording.of(units, stoich).text(s.text())).toList());
         }
+        return new Standing(unproven.isEmpty(), standing);
+    }
+
+    /** The sheet of a job. */
+    public static HandOverSheet of(JobReview review, UnitChoice units) {
+        Job job = review.job();
+        double stoich = job.stoich();
+        Fuel fuel = job.intake().fuel();
+        Standing stands = standing(review, units);
         var date = job.handOver().date();
         boolean one = review.putBy().isEmpty();
         List<ReaderSheet> told = job.outputs().all().stream().map(o -> review.ofOutput(o.id()).orElseThrow())
@@ -112,7 +123,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
                 fuel == null
                         ? "fuel not said"
                         : say("%s, λ 1 = %.2f AFR", fuel.name(), fuel.stoich()),
-                date == null ? "not handed over yet" : date.toString(), unproven.isEmpty(), standing,
+                date == null ? "not handed over yet" : date.toString(), stands.proven(), stands.words(),
                 facts(job, review), groups(review, units, stoich), told, job.handOver().notDone());
     }
 
