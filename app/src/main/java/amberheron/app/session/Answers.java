@@ -1,13 +1,19 @@
 package amberheron.app.session;
 
+import amberheron.io.UnusableInput;
+import amberheron.io.book.BookProblem;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import org.jspecify.annotations.Nullable;
 
 /** Brings answers that come later back to the screen's thread. */
 final class Answers {
+    private static final Logger LOG = Logger.getLogger(Answers.class.getName());
+
     private Answers() {
     }
 
@@ -16,5 +22,13 @@ final class Answers {
     static <T> void on(Executor ui, CompletableFuture<T> asked, BiConsumer<@Nullable T, @Nullable Throwable> then) {
         asked.whenComplete((answer, e) -> ui.execute(() -> then.accept(answer,
                 e instanceof CompletionException && e.getCause() != null ? e.getCause() : e)));
+    }
+
+    /** Why there was no answer, in words; what nobody foresaw is logged. */
+    static String reason(@Nullable Throwable why) {
+        if (!(why instanceof BookProblem) && !(why instanceof UnusableInput)) {
+            LOG.log(Level.WARNING, "the book did not answer", why);
+        }
+        return why == null ? "The book did not answer." : String.valueOf(why.getMessage());
     }
 }

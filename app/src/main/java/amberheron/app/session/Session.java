@@ -17,7 +17,6 @@ import amberheron.io.book.Book;
 import amberheron.io.book.BookProblem;
 import amberheron.io.book.BookThread;
 import amberheron.io.book.BookUnreachable;
-import amberheron.io.book.Heard;
 import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
 import amberheron.io.book.OpenBook;
@@ -32,7 +31,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.Consumer;
@@ -40,9 +38,6 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
-import java.util.logging.Level;
-import java.util.logging.Logger;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -50,7 +45,6 @@ import org.jspecify.annotations.Nullable;
  * where the person is, and tells the screen what has changed. Knows no toolkit; used on the screen's thread only.
  */
 public final class Session implements AutoCloseable {
-    private static final Logger LOG = Logger.getLogger(Session.class.getName());
 
     private final Book book;
     private final Catalogue catalogue;
@@ -59,7 +53,7 @@ public final class Session implements AutoCloseable {
     private final Navigation at = new Navigation();
     private final Jobs jobs;
     private final Unsaved unsaved;
-    private final Joining joining;
+    private final Shelf shelf;
     private final JobPhotos photos;
     private final Preferences preferences;
     private final OpenJob open;
@@ -81,10 +75,7 @@ public final class Session implements AutoCloseable {
     private String notice = "";
     private int asked;
     private boolean opening;
-    private boolean listing;
-    private boolean away;
     private boolean ended;
-    private boolean watches;
 
     /** What fills the middle. */
     public enum View {
@@ -111,7 +102,6 @@ public final class Session implements AutoCloseable {
         this.sensors = new SensorBook(book, threads.ui(), this::changed, this::tell);
         this.jobs = new Jobs(book);
         this.unsaved = new Unsaved(home);
-        this.joining = new Joining(book, unsaved, home);
         this.photos = new JobPhotos(book.itself(), home, threads, this::changed);
         this.preferences = new Preferences(kept, catalogue.laws(), this::keep);
         this.tasks = new Tasks(threads.worker(), threads.ui(), this::saved);
@@ -143,7 +133,7 @@ public final class Session implements AutoCloseable {
 
             @Override
             public void taken(String id) {
-                underAnotherNumber(id);
+                Session.this.shelf.underAnotherNumber(id);
             }
 
             @Override
@@ -159,6 +149,47 @@ public final class Session implements AutoCloseable {
             @Override
             public Instant now() {
                 return Session.this.now();
+            }
+        });
+        this.shelf = new Shelf(book, jobs, new Joining(book, unsaved, home), open, tasks, threads, new Shelf.Host() {
+            @Override
+            public void changed() {
+                Session.this.changed();
+            }
+
+            @Override
+            public void say(String said) {
+                notice = said;
+            }
+
+            @Override
+            public void tell(String said) {
+                Session.this.tell(said);
+            }
+
+            @Override
+            public void follow(Runnable then) {
+                photos.follow(job(), then);
+            }
+
+            @Override
+            public void open(String id) {
+                Session.this.open(id);
+            }
+
+            @Override
+            public LocalDate today() {
+                return Session.this.today();
+            }
+
+            @Override
+            public boolean leftBehind() {
+                return unsaved.any();
+            }
+
+            @Override
+            public Shop shop() {
+                return Session.this.shop();
             }
         });
         if (!catalogue.faults().isEmpty()) {
@@ -179,7 +210,7 @@ public final class Session implements AutoCloseable {
         } catch (BookProblem | UnusableInput e) {
             session.notice = String.valueOf(e.getMessage());
         }
-        session.watches = true;
+        session.shelf.watchOnceListed();
         return session;
     }
 
@@ -287,7 +318,7 @@ public final class Session implements AutoCloseable {
 
     /** Whether the book does not answer now: the copy of it does. */
     public boolean away() {
-        return away;
+        return shelf.away();
     }
 
     /** The folder for packs. */
@@ -297,125 +328,7 @@ public final class Session implements AutoCloseable {
 
     /** Fetches the list of jobs, then has a look at those nobody has looked at, and at the day's copy of the book. */
     public void listJobs() {
-        if (watches) {
-            // Now that there is a screen to tell.
-            watches = false;
-            watch();
-        }
-        listing = true;
-        Answers.on(threads.ui(), book.jobs(), (all, e) -> {
-            listing = false;
-            if (all == null) {
-                tell(reason(e));
-                return;
-            }
-            jobs.set(all);
-            changed();
-            lookThrough();
-        });
-        Answers.on(threads.ui(), book.copy(today()), (done, e) -> {
-            if (e != null) {
-                tell(reason(e));
-            }
-        });
-    }
-
-    /** What is heard of the book: another bay, another window, a line that is down. */
-    private void heard(Heard heard) {
-        if (ended) {
-            return;
-        }
-        if (away == heard.inReach()) {
-            away = !heard.inReach();
-            if (away) {
-                notice = reason(new BookUnreachable(book.itself().name()));
-            } else {
-                notice = say("The shared book %s answers again.", book.itself().name());
-                photos.follow(job(), () -> {
-                    open.retry();
-                    join();
-                });
-            }
-            changed();
-        }
-        Map<String, Long> others = new LinkedHashMap<>(heard.changed());
-        others.entrySet().removeIf(e -> open.isOurs(e.getKey(), e.getValue()));
-        Long here = others.get(job().id());
-        if (here != null && here > 0) {
-            open.takeIn();
-        }
-        if (others.containsValue(0L)) {
-            listJobs();
-        } else if (!others.isEmpty()) {
-            Answers.on(threads.ui(), book.jobs(others.keySet()), (some, e) -> {
-                if (some != null) {
-                    // What is open here is shown as it is here.
-                    some.stream().filter(j -> !isOpen() || !j.id().equals(job().id())).forEach(jobs::show);
-                    changed();
-                }
-            });
-        }
-    }
-
-    /** A job begun while the book was out of reach goes in under the next number where another bay has taken its own. */
-    private void underAnotherNumber(String id) {
-        Shop by = shop();
-        quietly("Bringing in " + id, () -> joining.bring(id, by), outcome -> outcome.ifPresent(o -> {
-            jobs.show(o.summary());
-            if (job().id().equals(id)) {
-                open(o.summary().id());
-            }
-            tell(o.says());
-        }), () -> {
-        });
-    }
-
-    /** Brings in what was left beside the book. */
-    private void join() {
-        Shop by = shop();
-        Set<String> own = open.own();
-        quietly("Bringing in what is kept beside the book", () -> joining.bring(own, by), outcomes -> {
-            outcomes.forEach(o -> jobs.show(o.summary()));
-            String said = outcomes.stream().map(Joining.Outcome::says).filter(w -> !w.isEmpty())
-                    .collect(Collectors.joining(" "));
-            if (!said.isEmpty()) {
-                tell(said);
-            } else if (!outcomes.isEmpty()) {
-                changed();
-            }
-        }, () -> {
-        });
-    }
-
-    private void watch() {
-        Answers.on(threads.ui(), book.watch(heard -> threads.ui().execute(() -> heard(heard))), (done, e) -> {
-            if (e != null) {
-                tell(reason(e));
-            } else if (isOpen()) {
-                // It was opened before anybody listened.
-                open.takeIn();
-            }
-        });
-    }
-
-    private void lookThrough() {
-        if (unsaved.any()) {
-            join();
-        }
-        if (jobs.all().stream().anyMatch(j -> j.on() == null && j.fault().isEmpty())) {
-            judgeAll();
-        }
-    }
-
-    private void judgeAll() {
-        Shop by = shop();
-        tasks.start("Looking through the book", progress -> {
-            jobs.judge(by, progress);
-            return book.jobs().join();
-        }, all -> {
-            jobs.set(all);
-            changed();
-        }, this::tell);
+        shelf.list();
     }
 
     /** Opens a job of the book. */
@@ -432,10 +345,10 @@ public final class Session implements AutoCloseable {
                     }
                     opening = false;
                     if (found == null) {
-                        tell(reason(e));
+                        tell(Answers.reason(e));
                     } else {
                         found.or(() -> neverIn(id, by)).ifPresentOrElse(o -> show(o, by),
-                                () -> tell(away
+                                () -> tell(away()
                                         ? say("%s is not in the copy on this machine; the shared book does not answer.",
                                                 id)
                                         : "The book has no job " + id + "."));
@@ -450,13 +363,6 @@ public final class Session implements AutoCloseable {
     private Optional<Opened> neverIn(String id, Shop by) {
         return unsaved.of(id).filter(e -> e.revision() == 0)
                 .map(e -> new Opened(new Kept(e.document(), 0), new JobReview(e.document().job(), by)));
-    }
-
-    private static String reason(@Nullable Throwable why) {
-        if (!(why instanceof BookProblem) && !(why instanceof UnusableInput)) {
-            LOG.log(Level.WARNING, "the book did not answer", why);
-        }
-        return why == null ? "The book did not answer." : String.valueOf(why.getMessage());
     }
 
     private void show(Opened opened, Shop by) {
@@ -504,7 +410,7 @@ public final class Session implements AutoCloseable {
             }
         }, threads.worker()), (read, e) -> {
             if (read == null) {
-                tell(reason(e));
+                tell(Answers.reason(e));
             } else {
                 add(read);
             }
@@ -523,7 +429,7 @@ public final class Session implements AutoCloseable {
                 jobs.show(summary);
                 show(new Opened(new Kept(added, 0), review), by);
             } else if (made == null) {
-                tell(reason(e));
+                tell(Answers.reason(e));
             } else {
                 jobs.show(summary);
                 show(new Opened(made, review), by);
@@ -577,7 +483,7 @@ public final class Session implements AutoCloseable {
 
     /** Whether nothing is being worked out, saved or done. */
     public boolean idle() {
-        return !opening && !listing && !saving().busy() && !open.reviewing() && !tasks.busy();
+        return !opening && !shelf.busy() && !saving().busy() && !open.reviewing() && !tasks.busy();
     }
 
     /** Says something to the person until the next change. */
@@ -674,7 +580,7 @@ public final class Session implements AutoCloseable {
     public void shop(Shop habits) {
         preferences.shop(habits);
         open.judgeBy(habits);
-        judgeAll();
+        shelf.judgeAll();
         changed();
     }
 
@@ -730,7 +636,7 @@ public final class Session implements AutoCloseable {
         kept.putAll(what);
         Answers.on(threads.ui(), book.prefer(what), (done, e) -> {
             if (e != null) {
-                tell(reason(e));
+                tell(Answers.reason(e));
             }
         });
     }
@@ -874,6 +780,7 @@ public final class Session implements AutoCloseable {
     @Override
     public void close() {
         ended = true;
+        shelf.end();
         leave();
         // Whoever still asks finds nothing open to change.
         open.close();
