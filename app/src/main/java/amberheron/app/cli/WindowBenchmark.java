@@ -1,0 +1,204 @@
+package amberheron.app.cli;
+
+import amberheron.app.Desktop;
+import amberheron.app.Stations;
+import amberheron.app.session.Session;
+import amberheron.app.session.Tasks;
+import amberheron.app.parts.Parts;
+import amberheron.app.shell.Shell;
+import amberheron.core.job.Station;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.CompletableFuture;
+import javafx.animation.AnimationTimer;
+import javafx.application.Platform;
+import javafx.event.ActionEvent;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.control.TextField;
+import javafx.stage.Stage;
+
+/** Frames of a real window while it is worked: an entry at each station, rule and place dragged, a long log zoomed. */
+final class WindowBenchmark {
+    private static final int FRAMES = 600;
+    private static final int EDITS = 200;
+    private static final int PLOTTED = 10_000_000;
+    private static final int PLOT_FRAMES = 200;
+
+    private WindowBenchmark() {
+    }
+
+    /** An entry on every frame, at each station that is typed into. */
+    static void edited(PrintWriter out) {
+        DemoCommands.withDemo(demo -> {
+            Edits.STATIONS.forEach(edit -> {
+                double[][] times = frames(demo.session(), edit.station(), EDITS, (scene, frame) -> {
+                    demo.session().edit("benchmark", j -> edit.change().apply(j, frame));
+                    return true;
+                });
+                Benchmark.report(out, "edit at " + edit.station().title() + ": from frame to frame", times[1],
+                        "aim: 95 % within 16.7 ms");
+            });
+            return 0;
+        });
+    }
+
+    /** Rule and place dragged. */
+    static void dragged(PrintWriter out) {
+        DemoCommands.withDemo(demo -> {
+            ruleDragged(out, demo.session());
+            placeDragged(out, demo.session());
+            return 0;
+        });
+    }
+
+    /** A log of ten million rows read and zoomed. */
+    static void plotted(PrintWriter out) throws IOException {
+        Path log = DriveBenchmark.log(PLOTTED);
+        try {
+            DemoCommands.withDemo(demo -> {
+                plotted(out, demo.session(), log);
+                return 0;
+            });
+        } finally {
+            Files.deleteIfExists(log);
+        }
+    }
+
+    private static void ruleDragged(PrintWriter out, Session session) {
+        double[][] times = frames(session, Station.SCALE, FRAMES,
+                (scene, frame) -> {
+                    session.cursor(0.95 + 0.25 * Math.sin(frame / 20.0));
+                    return true;
+                });
+        Benchmark.report(out, "rule dragged: work for one move", times[0], "");
+        Benchmark.report(out, "rule dragged: from frame to frame", times[1], "aim: 16.7 ms, 60 frames a second");
+    }
+
+    /** The place looked at, dragged along the pipe: every rule judged anew and everything drawn. */
+    private static void placeDragged(PrintWriter out, Session session) {
+        Platform.runLater(() -> session.open("SB-014"));
+        double[][] times = frames(session, Station.PLACE, FRAMES, (scene, frame) -> {
+            Node run = Parts.find(scene.getRoot(), "place.run");
+            if (run == null) {
+                // Another leaf is in front while the job is being opened.
+                if (session.idle() && session.station() != Station.PLACE) {
+                    // A job that is opened begins at its first station.
+                    session.go(Station.PLACE);
+                }
+                session.focus("place.leaf.choose");
+                return false;
+            }
+            double x = 280 + 120 * Math.sin(frame / 30.0);
+            run.fireEvent(new MouseEvent(MouseEvent.MOUSE_DRAGGED, x, 90, x, 90, MouseButton.PRIMARY, 1, false, false,
+                    false, false, true, false, false, false, false, true, null));
+            return true;
+        });
+        Benchmark.report(out, "place dragged: work for one move", times[0], "");
+        Benchmark.report(out, "place dragged: from frame to frame", times[1], "aim: 16.7 ms, 60 frames a second");
+    }
+
+    /** A long log read by its field while the rule is moved; then zoomed into and out of by the wheel. */
+    private static void plotted(PrintWriter out, Session session, Path log) {
+        double[][] meanwhile = frames(session, Station.PROVE, PLOT_FRAMES, (scene, frame) -> {
+            session.cursor(0.95 + 0.25 * Math.sin(frame / 20.0));
+            return reads(session, scene, log);
+        });
+        Benchmark.report(out, "the rule moved while 10 M rows are read", meanwhile[1], "aim: 16.7 ms");
+        session.tasks().all().forEach(Tasks.Running::stop);
+        boolean[] shown = new boolean[2];
+        double[][] times = frames(session, Station.PROVE, PLOT_FRAMES, (scene, frame) -> {
+            shown[0] = shown[0] || reads(session, scene, log);
+            if (!shown[0] || !session.idle()) {
+                return false;
+            }
+            if (!shown[1]) {
+                session.focus("prove.leaf.drive");
+                shown[1] = true;
+                return false;
+            }
+            Node plot = Parts.find(scene.getRoot(), "prove.trace");
+            if (plot == null) {
+                return false;
+            }
+            double by = frame < PLOT_FRAMES / 2 ? 2 : -2;
+            plot.fireEvent(new ScrollEvent(ScrollEvent.SCROLL, 300, 60, 300, 60, false, false, false, false, false,
+                    false, 0, by, 0, by, ScrollEvent.HorizontalTextScrollUnits.NONE, 0,
+                    ScrollEvent.VerticalTextScrollUnits.NONE, 0, 0, null));
+            return true;
+        });
+        Benchmark.report(out, "10 M rows zoomed: work for one frame", times[0], "aim: under 8 ms");
+        Benchmark.report(out, "10 M rows zoomed: from frame to frame", times[1], "aim: 16.7 ms, 60 frames a second");
+    }
+
+    /** Whether the reading of a log was begun, through its field. */
+    private static boolean reads(Session session, Scene scene, Path log) {
+        if (!(Parts.find(scene.getRoot(), "prove.file") instanceof TextField field)) {
+            session.focus("prove.leaf.channels");
+            return false;
+        }
+        if (!field.getText().equals(log.toString())) {
+            field.setText(log.toString());
+            field.fireEvent(new ActionEvent());
+        }
+        return true;
+    }
+
+    /** What is done on a pulse. */
+    private interface Move {
+        /** Whether it was done: a frame in which something else has to come first is not counted. */
+        boolean on(Scene scene, int frame);
+    }
+
+    /** Moves something on every pulse; a frame that takes too long to lay out or draw makes the next pulse late. */
+    private static double[][] frames(Session session, Station station, int count, Move move) {
+        CompletableFuture<double[][]> done = new CompletableFuture<>();
+        Platform.runLater(() -> {
+            // Another window is measured after this one is closed.
+            Platform.setImplicitExit(false);
+            Desktop.loadFonts();
+            Stage stage = new Stage();
+            stage.setScene(new Shell(session, Stations.all()).scene(1280, 800));
+            session.go(station);
+            stage.show();
+            new AnimationTimer() {
+                private final double[][] times = new double[2][count];
+                private int frame = -60;
+                private boolean counted;
+                private long begun;
+
+                {
+                    // The pulse lays out what the move asked for; only then is the move's work done.
+                    stage.getScene().addPostLayoutPulseListener(() -> {
+                        if (frame >= 0 && counted) {
+                            times[0][frame] = (System.nanoTime() - begun) / 1e6;
+                        }
+                    });
+                }
+
+                @Override
+                public void handle(long now) {
+                    long last = begun;
+                    begun = System.nanoTime();
+                    if (frame >= 0 && counted) {
+                        times[1][frame] = (begun - last) / 1e6;
+                    }
+                    if (frame < count - 1 || !counted) {
+                        frame += counted ? 1 : 0;
+                        counted = move.on(stage.getScene(), frame);
+                    } else {
+                        stop();
+                        stage.hide();
+                        done.complete(times);
+                    }
+                }
+            }.start();
+        });
+        return done.join();
+    }
+}
