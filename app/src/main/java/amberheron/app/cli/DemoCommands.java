@@ -102,7 +102,8 @@ final class DemoCommands {
         }
     }
 
-    private static void delete(Path folder) {
+    /** Puts a temporary folder away. */
+    static void delete(Path folder) {
         try (var files = Files.walk(folder)) {
             for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
                 Files.deleteIfExists(file);

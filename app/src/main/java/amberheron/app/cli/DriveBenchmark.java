@@ -29,7 +29,7 @@ final class DriveBenchmark {
     static final int ROWS = 2_000_000;
     private static final int ROUND = 3000;
     private static final int READS = 5;
-    private static final int PLOTTED = 10_000_000;
+    static final int PLOTTED = 10_000_000;
     private static final int FRAMES = 300;
     private static final int COLUMNS = 742;
 
@@ -98,16 +98,12 @@ final class DriveBenchmark {
         double seen = 0;
         for (int f = 0; f < FRAMES; f++) {
             double from = traces.end() * f / (2.0 * FRAMES);
-            double each = (traces.end() - from) / COLUMNS;
             long begun = System.nanoTime();
-            int grain = Envelope.grain((PLOTTED - traces.row(from)) / COLUMNS);
-            int row = traces.row(from) / grain * grain;
-            for (int c = 1; c <= COLUMNS; c++) {
-                int next = c == COLUMNS ? PLOTTED : traces.row(from + c * each) / grain * grain;
+            int[] begins = traces.columns(from, traces.end(), COLUMNS);
+            for (int c = 0; c < COLUMNS; c++) {
                 for (Envelope envelope : List.of(traces.controller(), traces.reader(), traces.difference())) {
-                    seen += envelope.most(row, next) - envelope.least(row, next);
+                    seen += envelope.most(begins[c], begins[c + 1]) - envelope.least(begins[c], begins[c + 1]);
                 }
-                row = next;
             }
             frames[f] = (System.nanoTime() - begun) / 1e6;
         }

@@ -285,9 +285,7 @@ final class JobCommands {
             Joined joined = found.joined();
             if (joined != null) {
                 out().printf(Locale.ROOT, "  %s: its clock + %.3f s, apart by %.4f %%, told by %s%n", joined.file(),
-                        joined.clocks().shift(), 100 * joined.clocks().drift(), joined.clocks().tellsLag()
-                                ? joined.clocks().by().words()
-                                : "the mixtures of both");
+                        joined.clocks().shift(), 100 * joined.clocks().drift(), joined.clocks().toldBy());
             }
             for (Regime.Kind kind : Regime.Kind.values()) {
                 out().printf(Locale.ROOT, "  %-18s %s%n", kind.words(), found.notTold().contains(kind)

@@ -16,7 +16,6 @@ import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Stream;
 
 /** What a bay waits for on a shared book: an entry kept, and seen in another bay. */
 final class SharedBenchmark {
@@ -51,11 +50,7 @@ final class SharedBenchmark {
                 }
             }
         } finally {
-            try (Stream<Path> all = Files.walk(homes)) {
-                for (Path each : all.sorted((a, b) -> b.compareTo(a)).toList()) {
-                    Files.delete(each);
-                }
-            }
+            DemoCommands.delete(homes);
         }
     }
 

@@ -27,7 +27,6 @@ import javafx.stage.Stage;
 final class WindowBenchmark {
     private static final int FRAMES = 600;
     private static final int EDITS = 200;
-    private static final int PLOTTED = 10_000_000;
     private static final int PLOT_FRAMES = 200;
 
     private WindowBenchmark() {
@@ -59,7 +58,7 @@ final class WindowBenchmark {
 
     /** A log of ten million rows read and zoomed. */
     static void plotted(PrintWriter out) throws IOException {
-        Path log = DriveBenchmark.log(PLOTTED);
+        Path log = DriveBenchmark.log(DriveBenchmark.PLOTTED);
         try {
             DemoCommands.withDemo(demo -> {
                 plotted(out, demo.session(), log);

@@ -145,7 +145,7 @@ final class ChannelsLeaf implements Leaf {
                 Clocks clocks = joined.clocks();
                 columns.line(0, row, "second log", "strong");
                 columns.words(1, row++, say("%s; it begins at %.1f s, put together by %s", joined.file(),
-                        clocks.shift(), clocks.tellsLag() ? clocks.by().words() : "the mixtures of both"), "plain");
+                        clocks.shift(), clocks.toldBy()), "plain");
             }
             for (DriveFound.Column c : taken) {
                 columns.line(0, row, c.name(), "strong");

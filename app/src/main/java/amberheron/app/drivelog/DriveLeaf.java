@@ -108,11 +108,11 @@ final class DriveLeaf implements Leaf {
         regimes.line(3, row, low == null || high == null
                 ? "says nothing"
                 : Figures.mixture(session, low) + " to " + Figures.mixture(session, high), "figure", "soft");
-        // How many of the stretches are off, where not all are.
         if (lean > 0) {
             regimes.line(4, row, say("▲ lean %d ×", lean), "wrong");
             return;
         }
+        // How many of the stretches are off, where not all are.
         regimes.line(4, row, switch (worst) {
             case PASS -> "✓";
             case UNKNOWN -> "";

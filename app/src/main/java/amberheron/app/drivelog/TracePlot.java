@@ -275,12 +275,11 @@ final class TracePlot extends Drawing {
             joined(into, colour, dashed, seen, of, values, first, last, place, without, later);
             return;
         }
-        int grain = Envelope.grain((last - first) / columns);
-        int row = of.row(from) / grain * grain;
+        int[] begins = of.columns(from, from + each * columns, columns);
         double before = Double.NaN;
         for (int c = 0; c < columns; c++) {
-            // The last of them reaches as far as there are rows.
-            int next = c == columns - 1 ? last : of.row(from + (c + 1) * each) / grain * grain;
+            int row = begins[c];
+            int next = begins[c + 1];
             float low = envelope.least(row, next);
             if (!Float.isNaN(low) && (without == null || !without.at(from + (c + 0.5) * each))) {
                 double top = place.applyAsDouble(envelope.most(row, next));
@@ -295,7 +294,6 @@ final class TracePlot extends Drawing {
             } else if (next > row || without != null) {
                 before = Double.NaN;
             }
-            row = next;
         }
     }
 

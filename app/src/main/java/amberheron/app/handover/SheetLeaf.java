@@ -64,7 +64,11 @@ final class SheetLeaf implements Leaf {
     SheetLeaf(Session session) {
         this.session = session;
         laidOut = new Latest<>(session, "Laying out the sheet");
-        resting.setOnFinished(e -> layOut());
+        resting.setOnFinished(e -> {
+            if (session.isOpen()) {
+                layOut();
+            }
+        });
         whom = new Choice<>(session, "For whom", "handover.for", List.of(For.values()), For::words, () -> shown,
                 this::show);
         page.setPreserveRatio(true);
@@ -136,9 +140,7 @@ final class SheetLeaf implements Leaf {
                     pages = done.stream().<Image>map(p -> SwingFXUtils.toFXImage(p, null)).toList();
                     at = Math.min(at, pages.size() - 1);
                     draw();
-                    if (session.isOpen()) {
-                        resting.playFromStart();
-                    }
+                    resting.playFromStart();
                 });
     }
 

@@ -20,6 +20,7 @@ import amberheron.core.scaling.ScaleField;
 import amberheron.core.scaling.SettingText;
 import amberheron.core.units.Parsed;
 import amberheron.core.units.QuantityField;
+import amberheron.core.units.Sane;
 import amberheron.core.units.Unit;
 import amberheron.core.units.UnitChoice;
 import java.util.Comparator;
@@ -116,7 +117,8 @@ final class LawLeaf implements Leaf {
         logged.setAccessibleText("What this reader shows can be logged");
         logged.setOnAction(e -> session.edit("what can be logged", j -> j.withOutputs(
                 j.outputs().with(j.outputs().atHand().withLogged(logged.isSelected())))));
-        filter = new EntryField(session, QuantityField.of("Reader's filter", Unit.SECOND, 0, 60), 2,
+        filter = new EntryField(session,
+                QuantityField.of("Reader's filter", Unit.SECOND, Sane.FILTER.min(), Sane.FILTER.max()), 2,
                 ScaleField.FILTER::address, j -> j.reader() == null ? null : j.reader().input().filter(),
                 (j, v) -> j.reader() == null
                         ? j

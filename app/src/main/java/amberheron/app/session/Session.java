@@ -45,7 +45,6 @@ import org.jspecify.annotations.Nullable;
  * where the person is, and tells the screen what has changed. Knows no toolkit; used on the screen's thread only.
  */
 public final class Session implements AutoCloseable {
-
     private final Book book;
     private final Catalogue catalogue;
     private final Path home;
@@ -518,9 +517,9 @@ public final class Session implements AutoCloseable {
 
     /** The same for what nobody asked for in so many words: nothing is said unless it fails. */
     <T> void quietly(String what, Supplier<T> work, Consumer<T> then, Runnable failed) {
-        tasks.start(what, progress -> work.get(), then, why -> {
+        tasks.start(what, progress -> work.get(), then, said -> {
             failed.run();
-            tell(Tasks.failed(what, why));
+            tell(said);
         });
     }
 
@@ -529,7 +528,7 @@ public final class Session implements AutoCloseable {
      */
     public <T> void inBackground(String what, Function<Tasks.Progress, T> work, Function<T, String> then) {
         tell(what + "…");
-        tasks.start(what, work, result -> tell(then.apply(result)), why -> tell(Tasks.failed(what, why)));
+        tasks.start(what, work, result -> tell(then.apply(result)), this::tell);
     }
 
     /**

@@ -174,7 +174,7 @@ final class Shelf {
     }
 
     private <T> void bringIn(String what, Supplier<T> work, Consumer<T> then) {
-        tasks.start(what, progress -> work.get(), then, why -> host.tell(Tasks.failed(what, why)));
+        tasks.start(what, progress -> work.get(), then, host::tell);
     }
 
     private void watch() {

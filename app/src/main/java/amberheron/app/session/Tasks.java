@@ -66,7 +66,7 @@ public final class Tasks {
 
         /** That it failed and why; empty while it runs. */
         public String failed() {
-            return failure == null ? "" : Tasks.failed(what, failure);
+            return failure == null ? "" : what + " failed: " + failure;
         }
 
         /** Ends the work at its next step. */
@@ -80,7 +80,7 @@ public final class Tasks {
      *
      * @param work runs elsewhere
      * @param then takes what came of it, on the screen's thread
-     * @param failed takes why it failed, on the screen's thread
+     * @param failed takes that it failed and why, on the screen's thread
      */
     <T> Running start(String what, Function<Progress, T> work, Consumer<T> then, Consumer<String> failed) {
         Running running = new Running(what);
@@ -119,16 +119,12 @@ public final class Tasks {
                 Logger.getLogger(Tasks.class.getName()).log(Level.WARNING, what, e);
                 ui.execute(() -> {
                     running.failure = String.valueOf(e.getMessage());
-                    failed.accept(running.failure);
+                    failed.accept(running.failed());
                     told.run();
                 });
             }
         });
         return running;
-    }
-
-    static String failed(String what, String why) {
-        return what + " failed: " + why;
     }
 
     /** What runs now, and what failed and was not put away. */

@@ -26,8 +26,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Agreement(double offset, double offsetLow, double offsetHigh, @Nullable Double gain,
         @Nullable Double gainLow, @Nullable Double gainHigh, @Nullable Double lag, @Nullable Double averaging,
-        int pairs,
-        List<Bin> bins) {
+        int pairs, List<Bin> bins) {
     /**
      * A part of the mixtures.
      *
@@ -82,7 +81,9 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         OnClock clock = OnClock.of(drive, step, MOST_MOMENTS);
         float[] told = clock.put(drive.time(), drive.controller(), 0);
         float[] shown = clock.put(drive.time(), drive.reader(), 0);
-        Double lag = late ? lag(told, shown, clock.step) : null;
+        double[] changes = Changes.of(told, clock.step);
+        double[] follows = Changes.of(shown, clock.step);
+        Double lag = late ? lag(changes, follows, clock.step) : null;
         float[] prompt = lag == null ? shown : clock.put(drive.time(), drive.reader(), lag);
         double[] x = new double[clock.size];
         double[] y = new double[clock.size];
@@ -118,7 +119,7 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
                 moved ? Double.valueOf(1 + line[1]) : null,
                 moved ? Double.valueOf(1 + quantile(drawn[1], 0.025)) : null,
                 moved ? Double.valueOf(1 + quantile(drawn[1], 0.975)) : null, lag,
-                lag == null ? null : averaging(told, shown, clock.step), few, bins(x, y));
+                lag == null ? null : averaging(told, changes, follows, clock.step), few, bins(x, y));
     }
 
     private static List<Bin> bins(double[] x, double[] y) {
@@ -216,17 +217,14 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
      * By what average the reader blurs its changes: the one by which those of the controller become likest to them, where that
      * makes them much liker than they are without. Looked at where most happens.
      */
-    private static double averaging(float[] told, float[] shown, double step) {
+    private static double averaging(float[] told, double[] changes, double[] follows, double step) {
         int most = (int) Math.min(told.length, LOOKED_AT / step);
-        double[] plain = Changes.of(told, step);
-        double[] late = Changes.of(shown, step);
-        int from = liveliest(plain, most);
+        int from = liveliest(changes, most);
         double found = 0;
         double unlike = Double.NaN;
         for (double constant : AVERAGES) {
-            Changes.Fit fit = Changes.fit(constant == 0 ? plain : Changes.of(averaged(told, constant / step), step),
-                    late,
-                    from, from + most, (int) Math.floor(LEAST_LAG / step), (int) Math.ceil(MOST_LAG / step), 1);
+            double[] blurred = constant == 0 ? changes : Changes.of(averaged(told, constant / step), step);
+            Changes.Fit fit = fit(blurred, follows, from, from + most, step);
             double apart = fit == null ? 1 : 1 - fit.correlation();
             if (constant == 0 || apart < unlike * (found == 0 ? BLURRED : 1)) {
                 unlike = apart;
@@ -265,10 +263,13 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
     }
 
     /** How late the reader is; null where nothing moved that could tell. */
-    private static @Nullable Double lag(float[] told, float[] shown, double step) {
-        double[] a = Changes.of(told, step);
-        Changes.Fit fit = Changes.fit(a, Changes.of(shown, step), 0, a.length, (int) Math.floor(LEAST_LAG / step),
-                (int) Math.ceil(MOST_LAG / step), 1);
+    private static @Nullable Double lag(double[] changes, double[] follows, double step) {
+        Changes.Fit fit = fit(changes, follows, 0, changes.length, step);
         return fit == null || fit.correlation() < TELLING ? null : Double.valueOf(fit.shift() * step);
+    }
+
+    private static Changes.@Nullable Fit fit(double[] changes, double[] follows, int first, int last, double step) {
+        return Changes.fit(changes, follows, first, last, (int) Math.floor(LEAST_LAG / step),
+                (int) Math.ceil(MOST_LAG / step), 1);
     }
 }

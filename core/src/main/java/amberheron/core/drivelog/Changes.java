@@ -27,13 +27,16 @@ final class Changes {
         int reach = Math.max(2, (int) Math.round(0.15 / step));
         double[] out = new double[n];
         Arrays.fill(out, Double.NaN);
+        double[] weight = new double[reach + 1];
+        double weights = 0;
+        for (int k = 1; k <= reach; k++) {
+            weight[k] = Math.sin(Math.PI * k / (reach + 1));
+            weights += weight[k] * 2 * k;
+        }
         for (int i = reach; i + reach < n; i++) {
             double sum = 0;
-            double weights = 0;
             for (int k = 1; k <= reach; k++) {
-                double weight = Math.sin(Math.PI * k / (reach + 1));
-                sum += weight * (values[i + k] - values[i - k]);
-                weights += weight * 2 * k;
+                sum += weight[k] * (values[i + k] - values[i - k]);
             }
             out[i] = sum / (weights * step);
         }

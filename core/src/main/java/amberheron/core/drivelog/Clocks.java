@@ -48,6 +48,11 @@ public record Clocks(LogChannel by, double shift, double drift, double doubt) {
         return by != LogChannel.CONTROLLER;
     }
 
+    /** What told it, in the trade's words. */
+    public String toldBy() {
+        return tellsLag() ? by.words() : "the mixtures of both";
+    }
+
     /** What the first clock shows when the other shows this, s. */
     public double first(double other) {
         return shift + (1 + drift) * other;

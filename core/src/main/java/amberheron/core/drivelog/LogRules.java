@@ -258,7 +258,7 @@ public final class LogRules {
                                 : "Put together by the mixture itself, so how late the reader is cannot be told: log a channel of the engine in both."),
                 null,
                 Message.of("by {0}; the second begins at {1} of the first, its clock apart by {2}",
-                        Message.plain(clocks.tellsLag() ? clocks.by().words() : "the mixtures of both"),
+                        Message.plain(clocks.toldBy()),
                         new Measure(clocks.shift(), Dimension.DURATION, 1),
                         new Measure(clocks.drift(), Dimension.FRACTION, 3)),
                 OWN).asking(LogField.FILE.address()));

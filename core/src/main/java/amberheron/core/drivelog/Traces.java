@@ -50,6 +50,22 @@ public record Traces(Drive drive, Envelope controller, Envelope reader, Envelope
         return at < 0 ? -at - 1 : at;
     }
 
+    /**
+     * Where each of so many columns of the screen begins, and one more where the last ends: as far as there are rows. Of many
+     * rows they begin at even places, which an {@link Envelope} finds without a look at single ones.
+     */
+    public int[] columns(double from, double to, int columns) {
+        int first = row(from);
+        int last = Math.min(drive.size(), row(to) + 1);
+        int grain = Envelope.grain((last - first) / columns);
+        int[] begins = new int[columns + 1];
+        for (int c = 0; c < columns; c++) {
+            begins[c] = row(from + c * (to - from) / columns) / grain * grain;
+        }
+        begins[columns] = last;
+        return begins;
+    }
+
     /** The row nearest to a moment in which both showed a mixture, else the controller did; −1 where there is none near. */
     public int nearest(double time) {
         int at = Math.min(row(time), drive.size() - 1);

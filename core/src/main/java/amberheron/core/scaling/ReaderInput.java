@@ -14,8 +14,6 @@ import org.jspecify.annotations.Nullable;
  * @param filter time constant of what it averages by before it shows, s, 0 to 60; null where that is not known
  */
 public record ReaderInput(double minVolts, double maxVolts, @Nullable Integer bits, @Nullable Double filter) {
-    private static final double MOST_FILTER = 60;
-
     /** An input of whose filter nothing is known. */
     public ReaderInput(double minVolts, double maxVolts, @Nullable Integer bits) {
         this(minVolts, maxVolts, bits, null);
@@ -33,10 +31,7 @@ public record ReaderInput(double minVolts, double maxVolts, @Nullable Integer bi
         if (bits != null && (bits < 2 || bits > 24)) {
             throw new IllegalArgumentException(say("input.bits: found %d, expected 2 to 24", bits));
         }
-        if (filter != null && !(filter >= 0 && filter <= MOST_FILTER)) {
-            throw new IllegalArgumentException(
-                    say("input.filter: found %s s, expected 0 to %.0f s", filter, MOST_FILTER));
-        }
+        Sane.FILTER.check("input.filter", filter);
     }
 
     public ReaderInput withFilter(@Nullable Double value) {

@@ -37,6 +37,8 @@ public enum Sane {
     FORCE(0, 1e6, "N"),
     /** A time, s. */
     TIME(0, 1e7, "s"),
+    /** What a reader averages over, s. */
+    FILTER(0, 60, "s"),
     /** An engine, m³. */
     DISPLACEMENT(1e-7, 1, "m³"),
     /** Cylinders of an engine. */

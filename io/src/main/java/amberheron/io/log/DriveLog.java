@@ -4,6 +4,7 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.display.DisplaySetUp;
 import amberheron.core.drivelog.Clocks;
+import amberheron.core.drivelog.ColumnFacts;
 import amberheron.core.drivelog.ColumnUse;
 import amberheron.core.drivelog.Drive;
 import amberheron.core.drivelog.DriveFound;
@@ -77,16 +78,18 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
         List<String> names = Stream.concat(first.shape().names().stream(), second.shape().names().stream()).toList();
         Map<LogChannel, Integer> named = named(first.name(), names, said);
         Integer clock = named.remove(LogChannel.TIME);
-        ColumnUse time = time(first, job, clock != null && clock < own ? clock : null);
-        ColumnUse otherTime = time(second, job, clock != null && clock >= own ? clock - own : null);
+        List<ColumnFacts> facts = first.columns();
+        List<ColumnFacts> otherFacts = second.columns();
+        List<ColumnUse> firsts = alone(facts, job, clock != null && clock < own ? clock : null);
+        List<ColumnUse> seconds = alone(otherFacts, job, clock != null && clock >= own ? clock - own : null);
+        ColumnUse time = time(first, firsts);
+        ColumnUse otherTime = time(second, seconds);
         Recognition both = Recognition.of(
-                Stream.concat(first.columns().stream(), second.columns().stream()
+                Stream.concat(facts.stream(), otherFacts.stream()
                         .map(c -> c.index() == otherTime.column() ? c.passedOver() : c).map(c -> c.at(own + c.index())))
                         .toList(),
                 known(job), named);
         answered(first.name() + " + " + second.name(), both);
-        List<ColumnUse> firsts = Recognition.of(first.columns(), known(job), Map.of()).uses();
-        List<ColumnUse> seconds = Recognition.of(second.columns(), known(job), Map.of()).uses();
         Optional<LogChannel> shared = SHARED.stream().filter(c -> has(firsts, c) && has(seconds, c)).findFirst();
         List<ColumnUse> uses = both.uses().stream().filter(u -> u.channel() != LogChannel.TIME).toList();
         List<ColumnUse> ofFirst = uses.stream().filter(u -> u.column() < own).toList();
@@ -134,10 +137,14 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
                 log.channels.containsKey(LogChannel.CONTROLLER) ? LogChannel.CONTROLLER : LogChannel.READER);
     }
 
-    private static ColumnUse time(LogFile file, Job job, @Nullable Integer said) {
-        return Recognition.of(file.columns(), known(job), said == null ? Map.of() : Map.of(LogChannel.TIME, said))
-                .use(LogChannel.TIME).orElseThrow(
-                        () -> new UnusableInput(file.name(), "", "found no column of time, expected one that rises"));
+    /** What the columns of one of two logs are, whatever it lacks. */
+    private static List<ColumnUse> alone(List<ColumnFacts> facts, Job job, @Nullable Integer time) {
+        return Recognition.of(facts, known(job), time == null ? Map.of() : Map.of(LogChannel.TIME, time)).uses();
+    }
+
+    private static ColumnUse time(LogFile file, List<ColumnUse> uses) {
+        return uses.stream().filter(u -> u.channel() == LogChannel.TIME).findFirst().orElseThrow(
+                () -> new UnusableInput(file.name(), "", "found no column of time, expected one that rises"));
     }
 
     private static void answered(String what, Recognition recognition) {
@@ -162,7 +169,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
     }
 
     private static Taken take(LogFile file, List<ColumnUse> uses, DoubleConsumer progress) {
-        ColumnUse time = uses.stream().filter(u -> u.channel() == LogChannel.TIME).findFirst().orElseThrow();
+        ColumnUse time = time(file, uses);
         List<ColumnUse> others = uses.stream().filter(u -> u.channel() != LogChannel.TIME).toList();
         LogColumns read = file.read(time.column(), time.si().applyAsDouble(1),
                 others.stream().mapToInt(ColumnUse::column).toArray(), progress);
