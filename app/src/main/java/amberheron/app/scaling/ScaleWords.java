@@ -92,6 +92,7 @@ final class ScaleWords {
             case "towardsVolts" -> say(" towards %.1f V", value);
             case "slope" -> say(" %.3f λ per V", value);
             case "offset" -> say(" from %.3f λ", value);
+            case "bendVolts" -> say(" with a bend at %.1f V", value);
             default -> "";
         };
     }

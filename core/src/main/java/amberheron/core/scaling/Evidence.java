@@ -25,7 +25,7 @@ import org.hipparchus.util.Pair;
 final class Evidence {
     /** What meter and pin may be off by together, V, and how much belief each has; a few mV is usual, from an audit. */
     private static final double[] NOISE = {0.002, 0.0035, 0.005, 0.008, 0.04, 0.15};
-    private static final double[] BELIEF = {0.15, 0.35, 0.3, 0.15, 0.04, 0.01};
+    private static final double[] BELIEF = {0.15, 0.36, 0.31, 0.155, 0.02, 0.005};
     /** The one of them that is taken until the points tell. */
     private static final int USUAL = 2;
     static final double USUAL_NOISE = NOISE[USUAL];

@@ -22,15 +22,16 @@ record Hypothesis(Fault fault, double prior, List<Parameter> parameters, Map<Str
      * A parameter and what is believed of it before anything is measured.
      *
      * @param centre where the common ones lie
+     * @param least nearer the centre than this it is nothing that anybody would mend
      * @param near standard deviation of the common ones; 0 where all between the bounds are equally likely
      * @param gross part that lies anywhere between the bounds
      */
-    record Parameter(String name, double low, double high, double centre, double near, double gross) {
+    record Parameter(String name, double low, double high, double centre, double least, double near, double gross) {
         private static final double ROOT = Math.sqrt(2 * Math.PI);
 
         /** Equally likely anywhere between its bounds. */
         static Parameter even(String name, double low, double high) {
-            return new Parameter(name, low, high, low, 0, 1);
+            return new Parameter(name, low, high, low, 0, 0, 1);
         }
 
         double range() {
@@ -38,6 +39,9 @@ record Hypothesis(Fault fault, double prior, List<Parameter> parameters, Map<Str
         }
 
         double density(double at) {
+            if (Math.abs(at - centre) < least) {
+                return 0;
+            }
             double t = near == 0 ? 0 : (at - centre) / near;
             return gross / range() + (near == 0 ? 0 : (1 - gross) * Math.exp(-t * t / 2) / (near * ROOT));
         }

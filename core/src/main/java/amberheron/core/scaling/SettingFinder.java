@@ -10,10 +10,12 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 
 /**
  * Finds what to type into a reader: of all that its form and digits allow, what has the least worst error over all that
@@ -237,14 +239,24 @@ public final class SettingFinder {
         known.addAll(through(line, low, high, decimals));
         TwoPoint best = known.stream().min(Comparator.comparingDouble(t -> furthest(t, targets))).orElse(null);
         double least = best == null ? Double.POSITIVE_INFINITY : furthest(best, targets);
+        double noLess = AS_GOOD * furthest(line, targets);
+        Optional<TwoPoint> atOnce = known.stream().filter(t -> furthest(t, targets) <= noLess).findFirst();
+        if (atOnce.isPresent()) {
+            return atOnce.get();
+        }
         double digit = Math.max(Math.pow(10, -decimals), (high - low) / 200);
         double first = up(low, decimals);
+        boolean coarse = digit > COARSE * (high - low);
+        double[] starts = IntStream.range(0, ENDS).mapToDouble(i -> first + i * digit).toArray();
+        double[] ends = IntStream.range(0, ENDS).mapToDouble(j -> high - j * digit).toArray();
+        double[] startsOff = Arrays.stream(starts).map(v -> roundsTo(line, v, decimals)).toArray();
+        double[] endsOff = Arrays.stream(ends).map(v -> roundsTo(line, v, decimals)).toArray();
         for (int i = 0; i < ENDS; i++) {
             for (int j = 0; j < ENDS; j++) {
-                double from = first + i * digit;
-                double to = high - j * digit;
+                double from = starts[i];
+                double to = ends[j];
                 if (from < to - (high - low) / 3
-                        && (digit > COARSE * (high - low) || roundsTo(line, from, to, decimals) < least)) {
+                        && (coarse || Math.max(startsOff[i], endsOff[j]) < least)) {
                     for (TwoPoint other : through(line, from, to, decimals)) {
                         double error = furthest(other, targets);
                         if (error < least) {
@@ -262,12 +274,11 @@ public final class SettingFinder {
         return known.stream().filter(t -> furthest(t, targets) <= enough).findFirst().orElse(best);
     }
 
-    /** A bound from below on the error of two typeable points about a line: what rounding moves it by where they stand. */
-    private static double roundsTo(SlopeOffset line, double from, double to, int decimals) {
+    /** A bound from below on the error of two typeable points about a line: what rounding moves it by where one stands. */
+    private static double roundsTo(SlopeOffset line, double volts, int decimals) {
         double scale = Math.pow(10, decimals);
-        double q1 = line.at(Math.rint(from * scale) / scale) * scale;
-        double q2 = line.at(Math.rint(to * scale) / scale) * scale;
-        return Math.max(Math.abs(q1 - Math.rint(q1)), Math.abs(q2 - Math.rint(q2))) / scale;
+        double q = line.at(Math.rint(volts * scale) / scale) * scale;
+        return Math.abs(q - Math.rint(q)) / scale;
     }
 
     private static double up(double volts, int decimals) {

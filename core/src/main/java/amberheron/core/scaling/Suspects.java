@@ -24,14 +24,20 @@ final class Suspects {
     private static final double LEAST_ROOM = 0.01;
     /** How likely it is that two links lie at once rather than one, all kinds together; from an audit of cases. */
     private static final double BOTH = 0.03;
+    /** A long thin wire shifts and loads, so these two are found together more often than others; from an audit of cases. */
+    private static final double BOTH_BY_THE_WIRE = 1.5;
     /** How unlikely an untouched chain is when the setting it was given is known to be wrong. */
     private static final double UNLIKELY = 1e-3;
     /** Another law that no catalogue holds. */
-    private static final double UNLISTED = 0.3;
+    private static final double UNLISTED = 0.4;
+    /** Of such laws, in a reader that can follow one: those with a bend. */
+    private static final double BENT = 0.3;
+    /** How far a bend lies off the straight line, λ; common practice, no published source. */
+    private static final double BEND = 0.25;
     /** Volts at which another law's setting is compared, over what both are used for. */
     private static final int LOOKED_AT = 20;
     /** Ratios that no fuel has. */
-    private static final double NO_FUEL = 0.3;
+    private static final double NO_FUEL = 0.1;
     /**
      * Ratios of fuels: petrol, light diesel, methane, propane, methanol, ethanol (Heywood, Internal Combustion Engine
      * Fundamentals, table D.4), and petrol with 10, 25 and 85 % of ethanol by volume, blended by mass.
@@ -41,10 +47,10 @@ final class Suspects {
     private static final double[] RAILS = {3.3, 5, 12};
     /** How sharp a switching output switches about λ 1, in λ; from memory. */
     private static final double[] SWITCH = {0.004, 0.01, 0.02};
-    /** Shift, V: most are small, gross ones happen. */
-    private static final Parameter SHIFT = new Parameter("volts", -1.5, 1.5, 0, 0.15, 0.35);
+    /** Shift, V: most are small, gross ones happen; below 10 mV it is what good grounds leave, from memory. */
+    private static final Parameter SHIFT = new Parameter("volts", -1.5, 1.5, 0, 0.01, 0.15, 0.35);
     /** Part of the volts that arrives: the same. */
-    private static final Parameter GAIN = new Parameter("factor", 0.4, 1.3, 1, 0.08, 0.35);
+    private static final Parameter GAIN = new Parameter("factor", 0.4, 1.3, 1, 0.004, 0.08, 0.35);
 
     private final OutputLaw law;
     private final Reader reader;
@@ -116,7 +122,13 @@ final class Suspects {
         List<Mistake> mistakes = mistakes();
         mistakes.forEach(m -> all.add(Hypothesis.fixed(Fault.of(m.cause()), m.prior(), m.fixed(), WireEffect.NONE,
                 (v, l) -> m.shown().applyAsDouble(v))));
-        all.add(unlisted());
+        double unlisted = mistakes.stream().anyMatch(m -> m.cause() == Cause.OTHER_LAW) ? UNLISTED : 1;
+        boolean bends = reader.form() == Reader.Form.TABLE || reader.form() == Reader.Form.COUNTS;
+        all.add(straight(bends ? (1 - BENT) * unlisted : unlisted));
+        if (bends) {
+            all.add(bent(BENT * unlisted / 2, -BEND, 0));
+            all.add(bent(BENT * unlisted / 2, 0, BEND));
+        }
         Model free = freeRatio();
         if (free != null) {
             all.add(new Hypothesis(Fault.of(Cause.WRONG_STOICH), NO_FUEL, List.of(Parameter.even("stoich", 5, 18)),
@@ -142,7 +154,8 @@ final class Suspects {
                     / mistakes.stream().filter(o -> o.cause() == m.cause()).mapToDouble(Mistake::prior).sum();
             WAYS.forEach(w -> pairs.add(on(w, new Fault(m.cause(), w.cause()), each * share, m.fixed(), m.shown())));
         }
-        pairs.add(new Hypothesis(new Fault(Cause.GROUND_SHIFT, Cause.GAIN), each, List.of(SHIFT, GAIN), Map.of(),
+        pairs.add(new Hypothesis(new Fault(Cause.GROUND_SHIFT, Cause.GAIN), BOTH_BY_THE_WIRE * each,
+                List.of(SHIFT, GAIN), Map.of(),
                 (v, l, p) -> reader.shows(set, p[1] * v + p[0]), p -> WireEffect.linear(p[1], p[0])));
         return pairs;
     }
@@ -289,17 +302,33 @@ final class Suspects {
     }
 
     /** A straight law of which nobody has a list, by slope and offset. */
-    private Hypothesis unlisted() {
+    private Hypothesis straight(double prior) {
+        return new Hypothesis(Fault.of(Cause.OTHER_LAW), prior, line(), Map.of(),
+                (v, l, p) -> reader.scale().fromLambda(p[1] + p[0] * reader.input().clipped(v)),
+                p -> WireEffect.NONE);
+    }
+
+    /** Such a law with one bend, where and how far off the line from end to end. */
+    private Hypothesis bent(double prior, double least, double most) {
+        double low = law.lowestVolts();
+        double high = law.highestVolts();
+        List<Parameter> parameters = new ArrayList<>(line());
+        parameters.add(Parameter.even("bendVolts", low, high));
+        parameters.add(Parameter.even("bend", least, most));
+        return new Hypothesis(Fault.of(Cause.OTHER_LAW), prior, List.copyOf(parameters), Map.of(), (v, l, p) -> {
+            double at = reader.input().clipped(v);
+            double part = at < p[2] ? (at - low) / (p[2] - low) : (high - at) / (high - p[2]);
+            return reader.scale().fromLambda(p[1] + p[0] * at + p[3] * Math.clamp(part, 0, 1));
+        }, p -> WireEffect.NONE);
+    }
+
+    private List<Parameter> line() {
         double low = law.lowestVolts();
         double high = law.highestVolts();
         // About λ 0.6 to 1.4 from end to end, either way seldom; common practice, no published source.
         double steep = 0.8 / (high - low);
         double start = 0.6 - low * steep;
-        return new Hypothesis(Fault.of(Cause.OTHER_LAW), UNLISTED,
-                List.of(new Parameter("slope", -2 * steep, 3 * steep, steep, 0.25 * steep, 0.3),
-                        new Parameter("offset", start - 1.5, start + 2, start, 0.12, 0.3)),
-                Map.of(),
-                (v, l, p) -> reader.scale().fromLambda(p[1] + p[0] * reader.input().clipped(v)),
-                p -> WireEffect.NONE);
+        return List.of(new Parameter("slope", -2 * steep, 3 * steep, steep, 0, 0.25 * steep, 0.3),
+                new Parameter("offset", start - 1.5, start + 2, start, 0, 0.12, 0.3));
     }
 }

@@ -170,6 +170,27 @@ class DiagnosisTest {
         assertThat(diagnosis.best().parameters()).doesNotContainKey("law");
     }
 
+    /** 0.3 V → λ 0.65, 2.4 V → λ 0.93, 4.7 V → λ 1.48 in a reader that follows the bend: no gain and no straight law fits. */
+    @Test
+    void anotherLawWithABendIsNoFaultOnTheWay() {
+        Reader table = Laws.reader(Form.TABLE, MixtureScale.lambda(), 4, null);
+        DoubleUnaryOperator bent = v -> v < 2.4 ? 0.65 + (v - 0.3) * 0.28 / 2.1 : 0.93 + (v - 2.4) * 0.55 / 2.3;
+        List<CheckPoint> points = IntStream.range(0, 8).mapToObj(i -> 0.4 + 0.58 * i).map(v -> new CheckPoint(v, null,
+                Math.rint(1000 * bent.applyAsDouble(v)) / 1000, "")).toList();
+        Diagnosis diagnosis = Diagnostician.diagnose(LAW, table, points, new Surroundings(List.of(LAW), 14.7));
+        assertThat(diagnosis.best().fault()).isEqualTo(Fault.of(Cause.OTHER_LAW));
+        assertThat(diagnosis.best().probability()).isGreaterThan(Diagnosis.SURE);
+        assertThat(diagnosis.misfit()).isFalse();
+        assertThat(parameter(diagnosis, "bendVolts")).isCloseTo(2.4, within(0.1));
+    }
+
+    /** A gauge that drops its last digits leaves every reading a hair high: 0.02 AFR is nothing that anybody would mend. */
+    @Test
+    void aHairBesideTheTruthIsNoFault() {
+        Diagnosis diagnosis = diagnose(v -> right(v) + 0.015);
+        assertThat(diagnosis.best().fault()).isEqualTo(Fault.of(Cause.NONE));
+    }
+
     /** A pull-up of a few kΩ to 12 V or 3.3 V is found as one to 5 V is. */
     @ParameterizedTest
     @ValueSource(doubles = {3.3, 12})
