@@ -27,6 +27,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
 
@@ -46,6 +47,12 @@ class StationsTest extends WindowTest {
         go("SB-014", KeyCode.DIGIT2);
         hands.clickOn(byId("place.leaf.choose"));
         Bounds run = onScreen(byId("place.run"));
+        Node engine = byId("place.run").lookupAll(".drawing-text").stream()
+                .filter(n -> n instanceof Text t && t.getText().equals("engine")).findFirst().orElseThrow();
+        Node box = byId("place.run").lookupAll(".vessel").stream().filter(Rectangle.class::isInstance).findFirst()
+                .orElseThrow();
+        assertThat(onScreen(engine).getCenterX()).as("a word is measured in its own style, also when first drawn")
+                .isCloseTo(onScreen(box).getCenterX(), within(2.0));
         hands.moveTo(run.getMinX() + 219, run.getMinY() + 90).press(MouseButton.PRIMARY).moveBy(-90, 0);
         assertThat(shows("Too near the turbine")).as("judged while the hand holds it").isTrue();
         assertThat(session.job().chosenPlace().orElseThrow().distance()).isEqualTo(0.61);

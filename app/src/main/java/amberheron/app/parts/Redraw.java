@@ -34,8 +34,11 @@ public final class Redraw {
         t.setY(f.getY());
         t.setWidth(f.getWidth());
         t.setHeight(f.getHeight());
-        t.setArcWidth(f.getArcWidth());
-        t.setArcHeight(f.getArcHeight());
+        if (f.getArcWidth() > 0) {
+            // What the style sheet rounds stays rounded.
+            t.setArcWidth(f.getArcWidth());
+            t.setArcHeight(f.getArcHeight());
+        }
     }), kind(Circle.class, (f, t) -> {
         t.setCenterX(f.getCenterX());
         t.setCenterY(f.getCenterY());

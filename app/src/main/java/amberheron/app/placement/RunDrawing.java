@@ -52,9 +52,12 @@ final class RunDrawing extends Drawing {
     private final Label note = new Label();
     private final Group pipes = new Group();
     private final Redraw pipe = new Redraw(pipes.getChildren());
+    private final Group found = new Group();
+    private final Redraw band = new Redraw(found.getChildren());
     private final Group pins = new Group();
     private final Redraw places = new Redraw(pins.getChildren());
     private List<Object> shown = List.of();
+    private List<Object> foundShown = List.of();
     private Run run = Run.of(List.of());
     private double from;
     private double to;
@@ -67,8 +70,10 @@ final class RunDrawing extends Drawing {
         this.session = session;
         this.model = model;
         setId("place.run");
-        // A place is moved over the picture of the pipe: painting the pipe takes most of a frame.
+        // A place is moved over the picture of the pipe, and what the search found changes with it: painting the pipe takes
+        // most of a frame.
         pipes.setCache(true);
+        found.setCache(true);
         onDrag((x, y, done) -> {
             double at = Math.rint(1000 * nearest(x, y)) / 1000;
             model.drag(session, c -> c.withDistance(at), done);
@@ -123,23 +128,29 @@ final class RunDrawing extends Drawing {
         String says = say("from the side, 1 : %.0f · drag the place, or type", 1 / (scale * PIXEL));
         // The heading is laid out before the drawing knows its scale.
         Platform.runLater(() -> note.setText(says));
-        Optional<PlaceSearch.Band> band = PlaceModel.band(session);
-        List<Object> shows = List.of(exhaust, PlaceModel.line(session), band, width, height, scale, left, zero, to);
+        // Words are measured where their style is known: in the window.
+        add(pipes);
+        add(found);
+        List<Object> shows = List.of(exhaust, PlaceModel.line(session), width, height, scale, left, zero, to);
+        List<Zone> zones = PlaceModel.band(session).map(this::zones).orElse(List.of());
+        List<Object> foundShows = List.of(shows, zones);
         if (!shows.equals(shown)) {
             shown = shows;
-            into(pipe, () -> pipe(exhaust, band));
+            into(pipe, () -> pipe(exhaust));
         }
-        add(pipes);
+        if (!foundShows.equals(foundShown)) {
+            foundShown = foundShows;
+            into(band, () -> zones.forEach(this::zone));
+        }
         add(pins);
         layPins();
     }
 
-    private void pipe(Exhaust exhaust, Optional<PlaceSearch.Band> band) {
+    private void pipe(Exhaust exhaust) {
         neighbours(exhaust);
         otherLine(exhaust);
         engine();
         run.pieces().forEach(this::piece);
-        band.ifPresent(this::band);
         if (Double.isInfinite(run.end())) {
             text("not measured on", x(run.point(to)) - 4, y(run.point(to)) + 26, 1, "drawing-text", "soft-text");
         }
@@ -302,25 +313,33 @@ final class RunDrawing extends Drawing {
         }
     }
 
-    /** What the search found: hatched one way where one may drill, broken the other way where one may at a cost. */
-    private void band(PlaceSearch.Band band) {
+    /** A stretch of the run in which the best place at each distance stands alike. */
+    private record Zone(double begin, double end, Verdict verdict) {
+    }
+
+    /** Where the search found that one may drill, or may at a cost. */
+    private List<Zone> zones(PlaceSearch.Band band) {
+        List<Zone> zones = new ArrayList<>();
         int begin = 0;
         for (int i = 1; i <= band.size(); i++) {
             if (i == band.size() || band.best(i) != band.best(begin)) {
                 Verdict verdict = band.best(begin);
                 if (verdict != Verdict.FAIL && band.distance(begin) < to) {
-                    zone(band.distance(begin), Math.min(to, band.distance(i - 1)), verdict);
+                    zones.add(new Zone(band.distance(begin), Math.min(to, band.distance(i - 1)), verdict));
                 }
                 begin = i;
             }
         }
+        return zones;
     }
 
-    private void zone(double begin, double end, Verdict verdict) {
+    /** Hatched one way where one may drill, broken the other way where one may at a cost. */
+    private void zone(Zone zone) {
+        Verdict verdict = zone.verdict();
         String style = verdict == Verdict.PASS ? "zone-good" : verdict == Verdict.WARN ? "zone-late" : "zone-unknown";
         for (Piece p : run.pieces()) {
-            double a = Math.max(begin, p.from());
-            double b = Math.min(end, Math.min(to, p.to()));
+            double a = Math.max(zone.begin(), p.from());
+            double b = Math.min(zone.end(), Math.min(to, p.to()));
             if (b - a > 1e-6) {
                 Piece part = new Piece(p.segment().withSlope(p.slopeAt(a)).withEndSlope(p.slopeAt(b)), a, b);
                 add(new Polygon(flat(outline(part, half(p)))), style);
