@@ -12,14 +12,12 @@ import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import com.openhtmltopdf.util.XRLog;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import org.thymeleaf.TemplateEngine;
 import org.thymeleaf.context.Context;
 import org.thymeleaf.templatemode.TemplateMode;
@@ -68,18 +66,13 @@ final class Pages {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try {
             new PdfRendererBuilder().useSVGDrawer(new BatikSVGDrawer())
-                    .useFont(() -> font("Regular"), "Source Sans 3", 400, PdfRendererBuilder.FontStyle.NORMAL, true)
-                    .useFont(() -> font("SemiBold"), "Source Sans 3", 600, PdfRendererBuilder.FontStyle.NORMAL, true)
+                    .useFont(SheetFont.REGULAR::file, "Source Sans 3", 400, PdfRendererBuilder.FontStyle.NORMAL, true)
+                    .useFont(SheetFont.SEMI_BOLD::file, "Source Sans 3", 600, PdfRendererBuilder.FontStyle.NORMAL, true)
                     .withHtmlContent(html, null).toStream(out).run();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
         return out.toByteArray();
-    }
-
-    private static InputStream font(String weight) {
-        return Objects.requireNonNull(
-                Pages.class.getResourceAsStream("/amberheron/io/fonts/SourceSans3-" + weight + ".ttf"));
     }
 
     /**
