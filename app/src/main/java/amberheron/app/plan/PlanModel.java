@@ -1,6 +1,5 @@
 package amberheron.app.plan;
 
-import amberheron.core.job.JobReview;
 import java.util.stream.Stream;
 import amberheron.core.mixture.Fuel;
 import java.util.function.UnaryOperator;
@@ -296,7 +295,7 @@ public final class PlanModel implements StationModel {
         List<Step> tooSoon = session.review().tickedTooSoon();
         if (!tooSoon.isEmpty() && (next.isEmpty() || next.get().id().equals("sheet"))) {
             Step ticked = tooSoon.getFirst();
-            Station at = JobReview.shownAt(ticked.id()).orElseThrow();
+            Station at = Station.shownAt(ticked.id()).orElseThrow();
             return new Advice(Message.of("“{0}” is ticked, but {1} is {2}.", plain(ticked.title()), plain(at.title()),
                     plain(session.review().state(at).words())), Action.go(session, at),
                     Message.of("{0} ticked although their checks are open or failed.",
@@ -319,7 +318,7 @@ public final class PlanModel implements StationModel {
         Step step = next.get();
         List<String> lacking = step.items().stream().filter(i -> i.kind() != Step.Item.Kind.TOOL).map(Step.Item::name)
                 .filter(n -> !session.job().progress().inHand().contains(n)).toList();
-        Action act = JobReview.shownAt(step.id()).filter(at -> !session.review().state(at).done())
+        Action act = Station.shownAt(step.id()).filter(at -> !session.review().state(at).done())
                 .map(at -> Action.go(session, at))
                 .orElseGet(() -> new Action("Tick it", () -> toggle(session, step)));
         return new Advice(Message.of("{0}.", title(step)), act,

@@ -6,14 +6,10 @@ import amberheron.core.trust.Trust;
 import amberheron.core.trust.Contributor;
 import amberheron.core.plan.Step;
 import amberheron.core.finding.Origin;
-import java.util.stream.Stream;
-import java.util.DoubleSummaryStatistics;
 import java.util.Set;
 import amberheron.core.placement.PlaceRanking;
 import amberheron.core.plan.Schedule;
-import amberheron.core.scaling.Cause;
 import amberheron.core.finding.Message;
-import amberheron.core.finding.CheckId;
 import amberheron.core.finding.Check;
 import amberheron.core.drivelog.Agreement;
 import amberheron.core.drivelog.DriveFound;
@@ -49,9 +45,7 @@ import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.WireRules;
 import amberheron.core.wiring.Wiring;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -65,14 +59,6 @@ import org.jspecify.annotations.Nullable;
  * Computed once from an unchanging job.
  */
 public final class JobReview {
-    /** The part of the law's volts that check points have to span; our own choice, no published source. */
-    private static final double SPREAD = 1 / 3.0;
-    private static final Map<Station, Set<String>> SHOWN_AT = Map.of(Station.PLACE,
-            Set.of("place", "drill", "weld", "clamp", "free", "tight", "probe"), Station.WIRE,
-            Set.of("source", "run", "splice", "feed", "ground", "connect", "route", "shift"), Station.AIR,
-            Set.of("air"),
-            Station.SCALE, Set.of("scale", "points"), Station.PROVE, Set.of("prove"));
-
     private final Job job;
     private final Shop shop;
     private final Site site;
@@ -101,9 +87,7 @@ public final class JobReview {
     private boolean roadAsked;
     private final List<JobCheck> lacks;
     private final List<JobReview> putBy;
-    /** How the links of the output at hand stand. */
-    private final Map<Station, LinkState> own = new EnumMap<>(Station.class);
-    private final Map<Station, LinkState> states = new EnumMap<>(Station.class);
+    private final LinkStates links;
 
     /**
      * Reviews a job.
@@ -188,7 +172,7 @@ public final class JobReview {
                     ? before.diagnosis
                     : diagnose(law, reader, points);
         }
-        this.lacks = lacking();
+        this.lacks = law == null ? List.of(JobCheck.LAW) : CheckPointProof.lacks(law, points, diagnosis, this::proves);
         this.doubts = doubts();
         this.trust = before != null && sameChain && kept.test(r -> r.scale) && kept.test(r -> r.doubts)
                 ? before.trust
@@ -197,7 +181,7 @@ public final class JobReview {
             JobReview earlier = before == null ? null : before.ofOutput(o.id()).orElse(null);
             return new JobReview(job.withOutputs(new Outputs(o, List.of())), shop, earlier);
         }).toList();
-        judgeLinks();
+        this.links = new LinkStates(this);
     }
 
     /** The review of one output alone; empty where there is none of this id. */
@@ -226,24 +210,7 @@ public final class JobReview {
      * @throws IllegalArgumentException for a station that all outputs share
      */
     public LinkState own(Station station) {
-        LinkState state = own.get(station);
-        if (state == null) {
-            throw new IllegalArgumentException("no output has a " + station.key() + " of its own");
-        }
-        return state;
-    }
-
-    /** An output that fails makes the link fail, one that is left open leaves it open. */
-    private LinkState together(Station station) {
-        List<LinkState> all = Stream.concat(Stream.of(this), putBy.stream())
-                .map(r -> r.own(station)).toList();
-        return all.contains(LinkState.OUT_OF_TOLERANCE)
-                ? LinkState.OUT_OF_TOLERANCE
-                : all.contains(LinkState.STALE)
-                        ? LinkState.STALE
-                        : all.stream().distinct().count() == 1
-                                ? all.getFirst()
-                                : all.stream().allMatch(LinkState::done) ? LinkState.PROVEN : LinkState.BEGUN;
+        return links.own(station);
     }
 
     /** What is in doubt; null while it cannot be told, and for a chain that lies: it is mended before it is trusted. */
@@ -320,72 +287,20 @@ public final class JobReview {
         return stale.stream().filter(s -> s.reading().station() == station).findFirst();
     }
 
-    private boolean isStale(Station station) {
-        return stale(station).isPresent();
-    }
-
-    private void judgeLinks() {
-        states.put(Station.PLACE, placeState());
-        states.put(Station.WIRE, isStale(Station.WIRE) && stateOf(wire).done() ? LinkState.STALE : stateOf(wire));
-        states.put(Station.AIR, isStale(Station.AIR) ? LinkState.STALE : stateOf(air));
-        own.put(Station.SCALE, scaleState());
-        own.put(Station.PROVE, proveState());
-        states.put(Station.SCALE, together(Station.SCALE));
-        states.put(Station.PROVE, together(Station.PROVE));
-        states.put(Station.PLAN, planState());
-        boolean proven = states.values().stream().allMatch(LinkState::done);
-        boolean dated = job.handOver().date() != null;
-        states.put(Station.HAND_OVER,
-                dated
-                        ? proven ? LinkState.PROVEN : LinkState.BEGUN
-                        : job.handOver().notDone().isBlank() ? LinkState.OPEN : LinkState.BEGUN);
-    }
-
-    /** A plan is proven by having been carried out. */
-    private LinkState planState() {
-        if (job.intake().condition().stops()) {
-            return LinkState.OUT_OF_TOLERANCE;
-        }
-        if (!job.intake().missing().isEmpty()) {
-            return job.intake().vehicle().isBlank() ? LinkState.OPEN : LinkState.BEGUN;
-        }
-        return stepsLeft() || !tickedTooSoon().isEmpty() ? LinkState.BEGUN : LinkState.PROVEN;
-    }
-
     /** Whether all is asked that the plan follows from; what is left of it is done at the other links. */
     public boolean planned() {
         return job.intake().missing().isEmpty() && !job.intake().condition().stops();
     }
 
-    /** Whether a step waits that is not the sheet, which is written when all else is done. */
-    private boolean stepsLeft() {
-        return plan.steps().stream().anyMatch(s -> !s.id().equals("sheet") && !job.done().contains(s.id()));
-    }
-
     /** Steps that were ticked although the checks of their station are open or failed. */
     public List<Step> tickedTooSoon() {
-        return plan.steps().stream().filter(s -> job.done().contains(s.id()))
-                .filter(s -> shownAt(s.id()).filter(at -> !state(at).done()).isPresent()).toList();
+        return links.tickedTooSoon();
     }
 
     /** Steps that are not ticked although the checks of their station are kept. */
     public List<Step> provenUnticked() {
         return plan.steps().stream().filter(s -> !job.done().contains(s.id()))
-                .filter(s -> shownAt(s.id()).filter(at -> state(at).done()).isPresent()).toList();
-    }
-
-    /** The station whose checks show that a step was done; empty for a step that nothing is measured of. */
-    public static Optional<Station> shownAt(String step) {
-        return SHOWN_AT.entrySet().stream().filter(e -> e.getValue().contains(step)).map(Map.Entry::getKey).findFirst();
-    }
-
-    private LinkState placeState() {
-        if (place.isEmpty() && !job.candidates().isEmpty()) {
-            return LinkState.BEGUN;
-        }
-        LinkState found = stateOf(place);
-        // A place on paper proves nothing.
-        return found == LinkState.PROVEN && !job.placing().fitted().begun() ? LinkState.BEGUN : found;
+                .filter(s -> Station.shownAt(s.id()).filter(at -> state(at).done()).isPresent()).toList();
     }
 
     /** What the log says, and what else says what the mixture is. */
@@ -423,88 +338,14 @@ public final class JobReview {
                         prove.stream().filter(f -> f.verdict() == Verdict.FAIL).toList()));
     }
 
-    private LinkState proveState() {
-        if (!job.outputs().atHand().logged()) {
-            return LinkState.NOT_NEEDED;
-        }
-        if (isStale(Station.PROVE)) {
-            return LinkState.STALE;
-        }
-        LinkState found = stateOf(prove);
-        Output.Proving proving = job.proving();
-        return found == LinkState.PROVEN && (proving == null || !proves(proving.origin()))
-                ? LinkState.BEGUN
-                : found;
-    }
-
     /** Whether a reading is dated, and not made up outside the demo. */
-    private boolean proves(Origin origin) {
+    boolean proves(Origin origin) {
         return origin.taken() != null && (origin.real() || shop.demo());
-    }
-
-    /** A missing figure never becomes a pass; a warning is recorded but does not break the link. */
-    private static LinkState stateOf(List<Finding> findings) {
-        if (findings.stream().anyMatch(f -> f.verdict() == Verdict.FAIL)) {
-            return LinkState.OUT_OF_TOLERANCE;
-        }
-        if (findings.stream().allMatch(f -> f.verdict() == Verdict.UNKNOWN)) {
-            return LinkState.OPEN;
-        }
-        return findings.stream().anyMatch(f -> f.verdict() == Verdict.UNKNOWN) ? LinkState.BEGUN : LinkState.PROVEN;
-    }
-
-    private LinkState scaleState() {
-        if (job.intake().byLinkAlone()) {
-            return LinkState.NOT_NEEDED;
-        }
-        if (job.law() == null && job.reader() == null) {
-            return LinkState.OPEN;
-        }
-        if (diagnosis != null && !diagnosis.withinTolerance()) {
-            return LinkState.OUT_OF_TOLERANCE;
-        }
-        return lacks.isEmpty()
-                ? LinkState.PROVEN
-                : isStale(Station.SCALE) ? LinkState.STALE : LinkState.BEGUN;
     }
 
     /** What the check points that count still lack before they prove the setting, in the order in which it is mended. */
     public List<JobCheck> lacks() {
         return lacks;
-    }
-
-    private List<JobCheck> lacking() {
-        OutputLaw law = job.law();
-        if (law == null) {
-            return List.of(JobCheck.LAW);
-        }
-        List<JobCheck> lacks = new ArrayList<>();
-        if (diagnosis == null || points.size() < 2) {
-            lacks.add(JobCheck.CHECK_POINTS);
-        } else if (!diagnosis.settingHeld()) {
-            lacks.add(JobCheck.SETTING_HELD);
-        }
-        List<CheckPoint> dated = points.stream().filter(p -> proves(p.origin())).toList();
-        if (dated.size() < Math.min(2, points.size())) {
-            lacks.add(JobCheck.DATED);
-        }
-        if (!spread(law, dated, p -> true)) {
-            lacks.add(JobCheck.SPREAD);
-        }
-        if (!spread(law, dated, p -> p.engine() == CheckPoint.Engine.OFF)) {
-            lacks.add(JobCheck.ENGINE_OFF);
-        }
-        if (!spread(law, dated, p -> p.engine() == CheckPoint.Engine.RUNNING)) {
-            lacks.add(JobCheck.ENGINE_RUNNING);
-        }
-        return List.copyOf(lacks);
-    }
-
-    /** Agreement in one place says nothing of the slope. */
-    private static boolean spread(OutputLaw law, List<CheckPoint> points, Predicate<CheckPoint> which) {
-        DoubleSummaryStatistics volts = points.stream().filter(which).mapToDouble(p -> p.outputVolts(law))
-                .summaryStatistics();
-        return volts.getMax() - volts.getMin() >= SPREAD * (law.highestVolts() - law.lowestVolts());
     }
 
     /** The job reviewed. */
@@ -544,7 +385,7 @@ public final class JobReview {
 
     /** How a link stands. */
     public LinkState state(Station station) {
-        return Objects.requireNonNull(states.get(station));
+        return links.of(station);
     }
 
     /** What was found at a station; empty for stations that have no such checks or nothing to check yet. */
@@ -567,72 +408,12 @@ public final class JobReview {
      * left come last: they are done at the other links.
      */
     public Optional<Next> next() {
-        Stream<Station> others = Arrays.stream(Station.values()).filter(s -> s != Station.PLAN || !planned());
-        return Stream.concat(others.filter(s -> s != Station.HAND_OVER), Stream.of(Station.PLAN, Station.HAND_OVER))
-                .filter(s -> !state(s).done()).findFirst().map(s -> new Next(s, toDo(s)));
-    }
-
-    private Message toDo(Station station) {
-        return stale(station).filter(s -> state(station) == LinkState.STALE).map(Stale::text)
-                .or(() -> findings(station).stream().filter(f -> f.verdict() == worst(station))
-                        .map(f -> Message.of("{0}: {1}", f.subject(), f.consequence())).findFirst())
-                .orElseGet(() -> Message.joined(" ", because(station).stream().map(c -> cure(c.id())).toList()));
-    }
-
-    /** What to do where no rule has anything to judge yet. */
-    private static Message cure(CheckId open) {
-        return switch (open) {
-            case Intake.Question q -> Message.of("Enter: {0}.", Message.plain(q.words()));
-            case JobCheck c -> Message.plain(c.words());
-            case Cause c -> Message.plain(c.remedy());
-            default -> Message.plain(open.key());
-        };
-    }
-
-    private Verdict worst(Station station) {
-        return findings(station).stream().map(Finding::verdict)
-                .filter(v -> v == Verdict.FAIL || v == Verdict.UNKNOWN).max(Comparator.naturalOrder())
-                .orElse(Verdict.UNKNOWN);
+        return new StillOpen(this).next();
     }
 
     /** The checks that keep a link from being proven: those that fail, then those that wait for a measure. */
     public List<Check> because(Station station) {
-        if (state(station).done()) {
-            return List.of();
-        }
-        List<Check> checks = findings(station).stream()
-                .filter(f -> f.verdict() == Verdict.FAIL || f.verdict() == Verdict.UNKNOWN)
-                .sorted(Comparator.comparing(Finding::verdict).reversed()).map(Finding::check).toList();
-        if (!checks.isEmpty()) {
-            return checks;
-        }
-        Optional<Output> other = station == Station.SCALE || station == Station.PROVE
-                ? waiting(station)
-                : Optional.empty();
-        if (other.isPresent()) {
-            return ofOutput(other.get().id()).orElseThrow().because(station);
-        }
-        List<? extends CheckId> open = switch (station) {
-            case PLAN -> job.intake().condition().stops()
-                    ? List.of(JobCheck.CONDITION)
-                    : !job.intake().missing().isEmpty()
-                            ? job.intake().missing()
-                            : List.of(stepsLeft() ? JobCheck.STEPS : JobCheck.TICKED);
-            case PLACE -> List.of(place.isEmpty() ? JobCheck.PLACE_TAKEN : JobCheck.AS_FITTED);
-            case SCALE -> List.of(job.law() == null
-                    ? JobCheck.LAW
-                    : job.reader() == null
-                            ? JobCheck.READER
-                            : diagnosis == null || diagnosis.withinTolerance()
-                                    ? lacks.getFirst()
-                                    : diagnosis.best().fault().cause());
-            case PROVE -> List.of(job.proving() == null || isStale(Station.PROVE)
-                    ? JobCheck.PROVING_LOG
-                    : JobCheck.LOG_DATED);
-            case HAND_OVER -> List.of(job.handOver().date() == null ? JobCheck.HANDED_OVER : JobCheck.OTHER_LINKS);
-            case WIRE, AIR -> List.of();
-        };
-        return open.stream().map(Check::of).toList();
+        return new StillOpen(this).because(station);
     }
 
     /** What to type and how far off it is; empty until law and reader are known and share volts. */

@@ -1,7 +1,8 @@
 package amberheron.core.job;
 
-import java.util.Arrays;
 import amberheron.core.parts.Address;
+import java.util.Arrays;
+import java.util.Optional;
 
 /** The stations of the signal path, in working order. */
 public enum Station {
@@ -28,6 +29,18 @@ public enum Station {
         String path = address.property().path();
         return Arrays.stream(values()).filter(s -> path.startsWith(s.key + ".")).findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("no station asks for " + path));
+    }
+
+    /** The station whose checks show that a step was done; empty for a step that nothing is measured of. */
+    public static Optional<Station> shownAt(String step) {
+        return switch (step) {
+            case "place", "drill", "weld", "clamp", "free", "tight", "probe" -> Optional.of(PLACE);
+            case "source", "run", "splice", "feed", "ground", "connect", "route", "shift" -> Optional.of(WIRE);
+            case "air" -> Optional.of(AIR);
+            case "scale", "points" -> Optional.of(SCALE);
+            case "prove" -> Optional.of(PROVE);
+            default -> Optional.empty();
+        };
     }
 
     /** The name in files, scripts and addresses. */

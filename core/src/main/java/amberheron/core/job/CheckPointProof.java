@@ -1,0 +1,58 @@
+package amberheron.core.job;
+
+import amberheron.core.finding.Origin;
+import amberheron.core.scaling.CheckPoint;
+import amberheron.core.scaling.Diagnosis;
+import amberheron.core.scaling.OutputLaw;
+import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
+import java.util.List;
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
+
+/** What check points lack before they prove the setting: enough of them, dated, over the range, engine off and running. */
+final class CheckPointProof {
+    /** The part of the law's volts that they have to span; our own choice, no published source. */
+    private static final double SPREAD = 1 / 3.0;
+
+    private CheckPointProof() {
+    }
+
+    /**
+     * What is lacking, in the order in which it is mended; empty where they prove the setting.
+     *
+     * @param points those that count
+     * @param diagnosis what they say; null while they say nothing
+     * @param proves whether a reading of this origin proves anything
+     */
+    static List<JobCheck> lacks(OutputLaw law, List<CheckPoint> points, @Nullable Diagnosis diagnosis,
+            Predicate<Origin> proves) {
+        List<JobCheck> lacks = new ArrayList<>();
+        if (diagnosis == null || points.size() < 2) {
+            lacks.add(JobCheck.CHECK_POINTS);
+        } else if (!diagnosis.settingHeld()) {
+            lacks.add(JobCheck.SETTING_HELD);
+        }
+        List<CheckPoint> dated = points.stream().filter(p -> proves.test(p.origin())).toList();
+        if (dated.size() < Math.min(2, points.size())) {
+            lacks.add(JobCheck.DATED);
+        }
+        if (!spread(law, dated, p -> true)) {
+            lacks.add(JobCheck.SPREAD);
+        }
+        if (!spread(law, dated, p -> p.engine() == CheckPoint.Engine.OFF)) {
+            lacks.add(JobCheck.ENGINE_OFF);
+        }
+        if (!spread(law, dated, p -> p.engine() == CheckPoint.Engine.RUNNING)) {
+            lacks.add(JobCheck.ENGINE_RUNNING);
+        }
+        return List.copyOf(lacks);
+    }
+
+    /** Agreement in one place says nothing of the slope. */
+    private static boolean spread(OutputLaw law, List<CheckPoint> points, Predicate<CheckPoint> which) {
+        DoubleSummaryStatistics volts = points.stream().filter(which).mapToDouble(p -> p.outputVolts(law))
+                .summaryStatistics();
+        return volts.getMax() - volts.getMin() >= SPREAD * (law.highestVolts() - law.lowestVolts());
+    }
+}

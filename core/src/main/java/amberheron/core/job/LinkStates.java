@@ -1,0 +1,145 @@
+package amberheron.core.job;
+
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Verdict;
+import amberheron.core.plan.Step;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Stream;
+
+/** How the links of a job stand, from what its review found. */
+final class LinkStates {
+    private final JobReview review;
+    /** Those of the output at hand. */
+    private final Map<Station, LinkState> own = new EnumMap<>(Station.class);
+    private final Map<Station, LinkState> states = new EnumMap<>(Station.class);
+
+    /** Judges them for a review that has found all it finds. */
+    LinkStates(JobReview review) {
+        this.review = review;
+        states.put(Station.PLACE, placeState());
+        states.put(Station.WIRE,
+                isStale(Station.WIRE) && judged(Station.WIRE).done() ? LinkState.STALE : judged(Station.WIRE));
+        states.put(Station.AIR, isStale(Station.AIR) ? LinkState.STALE : judged(Station.AIR));
+        own.put(Station.SCALE, scaleState());
+        own.put(Station.PROVE, proveState());
+        states.put(Station.SCALE, together(Station.SCALE));
+        states.put(Station.PROVE, together(Station.PROVE));
+        states.put(Station.PLAN, planState());
+        boolean proven = states.values().stream().allMatch(LinkState::done);
+        boolean dated = review.job().handOver().date() != null;
+        states.put(Station.HAND_OVER,
+                dated
+                        ? proven ? LinkState.PROVEN : LinkState.BEGUN
+                        : review.job().handOver().notDone().isBlank() ? LinkState.OPEN : LinkState.BEGUN);
+    }
+
+    LinkState of(Station station) {
+        return Objects.requireNonNull(states.get(station));
+    }
+
+    /**
+     * Of the output at hand alone.
+     *
+     * @throws IllegalArgumentException for a station that all outputs share
+     */
+    LinkState own(Station station) {
+        LinkState state = own.get(station);
+        if (state == null) {
+            throw new IllegalArgumentException("no output has a " + station.key() + " of its own");
+        }
+        return state;
+    }
+
+    private boolean isStale(Station station) {
+        return review.stale(station).isPresent();
+    }
+
+    /** An output that fails makes the link fail, one that is left open leaves it open. */
+    private LinkState together(Station station) {
+        List<LinkState> all = Stream.concat(Stream.of(own(station)), review.putBy().stream().map(r -> r.own(station)))
+                .toList();
+        return all.contains(LinkState.OUT_OF_TOLERANCE)
+                ? LinkState.OUT_OF_TOLERANCE
+                : all.contains(LinkState.STALE)
+                        ? LinkState.STALE
+                        : all.stream().distinct().count() == 1
+                                ? all.getFirst()
+                                : all.stream().allMatch(LinkState::done) ? LinkState.PROVEN : LinkState.BEGUN;
+    }
+
+    /** A plan is proven by having been carried out. */
+    private LinkState planState() {
+        if (review.job().intake().condition().stops()) {
+            return LinkState.OUT_OF_TOLERANCE;
+        }
+        if (!review.job().intake().missing().isEmpty()) {
+            return review.job().intake().vehicle().isBlank() ? LinkState.OPEN : LinkState.BEGUN;
+        }
+        return stepsLeft(review) || !tickedTooSoon().isEmpty() ? LinkState.BEGUN : LinkState.PROVEN;
+    }
+
+    /** Whether a step waits that is not the sheet, which is written when all else is done. */
+    static boolean stepsLeft(JobReview review) {
+        return review.plan().steps().stream()
+                .anyMatch(s -> !s.id().equals("sheet") && !review.job().done().contains(s.id()));
+    }
+
+    /** Steps that were ticked although the checks of their station are open or failed. */
+    List<Step> tickedTooSoon() {
+        return review.plan().steps().stream().filter(s -> review.job().done().contains(s.id()))
+                .filter(s -> Station.shownAt(s.id()).filter(at -> !of(at).done()).isPresent()).toList();
+    }
+
+    private LinkState placeState() {
+        if (review.findings(Station.PLACE).isEmpty() && !review.job().candidates().isEmpty()) {
+            return LinkState.BEGUN;
+        }
+        LinkState found = judged(Station.PLACE);
+        // A place on paper proves nothing.
+        return found == LinkState.PROVEN && !review.job().placing().fitted().begun() ? LinkState.BEGUN : found;
+    }
+
+    private LinkState proveState() {
+        if (!review.job().outputs().atHand().logged()) {
+            return LinkState.NOT_NEEDED;
+        }
+        if (isStale(Station.PROVE)) {
+            return LinkState.STALE;
+        }
+        LinkState found = judged(Station.PROVE);
+        Output.Proving proving = review.job().proving();
+        return found == LinkState.PROVEN && (proving == null || !review.proves(proving.origin()))
+                ? LinkState.BEGUN
+                : found;
+    }
+
+    /** A missing figure never becomes a pass; a warning is recorded but does not break the link. */
+    private LinkState judged(Station station) {
+        List<Finding> findings = review.findings(station);
+        if (findings.stream().anyMatch(f -> f.verdict() == Verdict.FAIL)) {
+            return LinkState.OUT_OF_TOLERANCE;
+        }
+        if (findings.stream().allMatch(f -> f.verdict() == Verdict.UNKNOWN)) {
+            return LinkState.OPEN;
+        }
+        return findings.stream().anyMatch(f -> f.verdict() == Verdict.UNKNOWN) ? LinkState.BEGUN : LinkState.PROVEN;
+    }
+
+    private LinkState scaleState() {
+        if (review.job().intake().byLinkAlone()) {
+            return LinkState.NOT_NEEDED;
+        }
+        if (review.job().law() == null && review.job().reader() == null) {
+            return LinkState.OPEN;
+        }
+        if (review.diagnosis().filter(d -> !d.withinTolerance()).isPresent()) {
+            return LinkState.OUT_OF_TOLERANCE;
+        }
+        return review.lacks().isEmpty()
+                ? LinkState.PROVEN
+                : isStale(Station.SCALE) ? LinkState.STALE : LinkState.BEGUN;
+    }
+}
