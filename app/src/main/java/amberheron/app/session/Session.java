@@ -2,7 +2,6 @@ package amberheron.app.session;
 
 import amberheron.core.parts.Address;
 import amberheron.core.finding.Check;
-import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Origin;
 import amberheron.core.job.Job;
@@ -11,13 +10,10 @@ import amberheron.core.job.JobSummary;
 import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
 import amberheron.core.units.UnitChoice;
-import amberheron.io.JobNumber;
 import amberheron.io.UnusableInput;
 import amberheron.io.book.Book;
 import amberheron.io.book.BookProblem;
 import amberheron.io.book.BookThread;
-import amberheron.io.book.BookUnreachable;
-import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
 import amberheron.io.book.OpenBook;
 import amberheron.io.catalogue.Catalogue;
@@ -31,7 +27,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.Consumer;
 import java.util.function.BiFunction;
@@ -65,6 +60,7 @@ public final class Session implements AutoCloseable {
     private final List<Runnable> cursorListeners = new CopyOnWriteArrayList<>();
     private final List<Consumer<String>> focusListeners = new CopyOnWriteArrayList<>();
     private final List<Consumer<Address>> seekListeners = new CopyOnWriteArrayList<>();
+    private final Opening coming;
     private final ControllerDesk controller;
     private final SensorBook sensors;
     private final List<Runnable> leaving = new CopyOnWriteArrayList<>();
@@ -72,8 +68,6 @@ public final class Session implements AutoCloseable {
     private Runnable anew = () -> {
     };
     private String notice = "";
-    private int asked;
-    private boolean opening;
     private boolean ended;
 
     /** What fills the middle. */
@@ -191,6 +185,32 @@ public final class Session implements AutoCloseable {
                 return Session.this.shop();
             }
         });
+        this.coming = new Opening(book, unsaved, jobs, threads, new Opening.Host() {
+            @Override
+            public void show(Opening.Opened opened, Shop by) {
+                Session.this.show(opened, by);
+            }
+
+            @Override
+            public void tell(String said) {
+                Session.this.tell(said);
+            }
+
+            @Override
+            public boolean away() {
+                return Session.this.away();
+            }
+
+            @Override
+            public String mark() {
+                return preferences.mark();
+            }
+
+            @Override
+            public Shop shop() {
+                return Session.this.shop();
+            }
+        });
         if (!catalogue.faults().isEmpty()) {
             notice = "Your catalogue: " + String.join(" · ", catalogue.faults());
         }
@@ -205,7 +225,7 @@ public final class Session implements AutoCloseable {
         Session session = new Session(BookThread.of(book), kept, catalogue, home, threads);
         try {
             Optional.ofNullable(kept.get("job")).flatMap(book::load).ifPresent(k -> session
-                    .show(new Opened(k, new JobReview(k.document().job(), session.shop())), session.shop()));
+                    .show(Opening.Opened.of(k, session.shop()), session.shop()));
         } catch (BookProblem | UnusableInput e) {
             session.notice = String.valueOf(e.getMessage());
         }
@@ -332,39 +352,10 @@ public final class Session implements AutoCloseable {
 
     /** Opens a job of the book. */
     public void open(String id) {
-        Shop by = shop();
-        int turn = ++asked;
-        opening = true;
-        Answers.on(threads.ui(),
-                book.load(id).thenApply(found -> found.map(k -> new Opened(k, new JobReview(k.document().job(), by)))),
-                (found, e) -> {
-                    if (turn != asked) {
-                        // Another job was asked for meanwhile.
-                        return;
-                    }
-                    opening = false;
-                    if (found == null) {
-                        tell(Answers.reason(e));
-                    } else {
-                        found.or(() -> neverIn(id, by)).ifPresentOrElse(o -> show(o, by),
-                                () -> tell(away()
-                                        ? say("%s is not in the copy on this machine; the shared book does not answer.",
-                                                id)
-                                        : "The book has no job " + id + "."));
-                    }
-                });
+        coming.open(id);
     }
 
-    private record Opened(Kept kept, JobReview review) {
-    }
-
-    /** A job that was begun while the book was out of reach. */
-    private Optional<Opened> neverIn(String id, Shop by) {
-        return unsaved.of(id).filter(e -> e.revision() == 0)
-                .map(e -> new Opened(new Kept(e.document(), 0), new JobReview(e.document().job(), by)));
-    }
-
-    private void show(Opened opened, Shop by) {
+    private void show(Opening.Opened opened, Shop by) {
         leave();
         Kept found = opened.kept();
         notice = "";
@@ -388,52 +379,12 @@ public final class Session implements AutoCloseable {
 
     /** Begins a job under a number of the shop's. */
     public void begin(String id) {
-        try {
-            add(JobDocument.of(Job.empty(JobNumber.of(id))));
-        } catch (IllegalArgumentException e) {
-            tell(String.valueOf(e.getMessage()));
-        }
+        coming.begin(id);
     }
 
     /** Takes a job document that was mailed into the book; one that cannot be worked out is refused. */
     public void take(Path file) {
-        Shop by = shop();
-        Answers.on(threads.ui(), CompletableFuture.supplyAsync(() -> {
-            JobDocument read = JobDocument.read(file);
-            try {
-                JobSummary.of(new JobReview(read.job(), by));
-                return read;
-            } catch (RuntimeException e) {
-                throw new UnusableInput(String.valueOf(file.getFileName()), "",
-                        say("its figures cannot be worked out (%s), expected a job that can be", e.getMessage()));
-            }
-        }, threads.worker()), (read, e) -> {
-            if (read == null) {
-                tell(Answers.reason(e));
-            } else {
-                add(read);
-            }
-        });
-    }
-
-    private void add(JobDocument added) {
-        Shop by = shop();
-        JobReview review = new JobReview(added.job(), by);
-        JobSummary summary = JobSummary.of(review);
-        opening = true;
-        Answers.on(threads.ui(), book.add(added, new Judged(summary, preferences.mark())), (made, e) -> {
-            opening = false;
-            if (e instanceof BookUnreachable) {
-                unsaved.keep(added, 0, null);
-                jobs.show(summary);
-                show(new Opened(new Kept(added, 0), review), by);
-            } else if (made == null) {
-                tell(Answers.reason(e));
-            } else {
-                jobs.show(summary);
-                show(new Opened(made, review), by);
-            }
-        });
+        coming.take(file);
     }
 
     /**
@@ -482,7 +433,7 @@ public final class Session implements AutoCloseable {
 
     /** Whether nothing is being worked out, saved or done. */
     public boolean idle() {
-        return !opening && !shelf.busy() && !saving().busy() && !open.reviewing() && !tasks.busy();
+        return !coming.busy() && !shelf.busy() && !saving().busy() && !open.reviewing() && !tasks.busy();
     }
 
     /** Says something to the person until the next change. */

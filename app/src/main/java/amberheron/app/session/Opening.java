@@ -1,0 +1,142 @@
+package amberheron.app.session;
+
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.core.job.Job;
+import amberheron.core.job.JobReview;
+import amberheron.core.job.JobSummary;
+import amberheron.core.job.Shop;
+import amberheron.io.JobNumber;
+import amberheron.io.UnusableInput;
+import amberheron.io.book.Book;
+import amberheron.io.book.BookUnreachable;
+import amberheron.io.book.JobBook.Judged;
+import amberheron.io.book.JobBook.Kept;
+import amberheron.io.json.JobDocument;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+
+/** Opens jobs of the book, begins new ones, and takes in those that were mailed. Asked on the screen's thread. */
+final class Opening {
+    private final Book book;
+    private final Unsaved unsaved;
+    private final Jobs jobs;
+    private final Threads threads;
+    private final Host host;
+    private int asked;
+    private boolean busy;
+
+    /** What it needs of the session. */
+    interface Host {
+        /** Shows a job that was opened, reviewed for a shop. */
+        void show(Opened opened, Shop by);
+
+        void tell(String said);
+
+        /** Whether the book does not answer now. */
+        boolean away();
+
+        /** What the jobs in the list are judged by. */
+        String mark();
+
+        Shop shop();
+    }
+
+    /** A job of the book, reviewed. */
+    record Opened(Kept kept, JobReview review) {
+        static Opened of(Kept kept, Shop by) {
+            return new Opened(kept, new JobReview(kept.document().job(), by));
+        }
+    }
+
+    Opening(Book book, Unsaved unsaved, Jobs jobs, Threads threads, Host host) {
+        this.book = book;
+        this.unsaved = unsaved;
+        this.jobs = jobs;
+        this.threads = threads;
+        this.host = host;
+    }
+
+    /** Whether a job is being opened. */
+    boolean busy() {
+        return busy;
+    }
+
+    /** Opens a job of the book. */
+    void open(String id) {
+        Shop by = host.shop();
+        int turn = ++asked;
+        busy = true;
+        Answers.on(threads.ui(), book.load(id).thenApply(found -> found.map(k -> Opened.of(k, by))), (found, e) -> {
+            if (turn != asked) {
+                // Another job was asked for meanwhile.
+                return;
+            }
+            busy = false;
+            if (found == null) {
+                host.tell(Answers.reason(e));
+            } else {
+                found.or(() -> neverIn(id, by)).ifPresentOrElse(o -> host.show(o, by),
+                        () -> host.tell(host.away()
+                                ? say("%s is not in the copy on this machine; the shared book does not answer.", id)
+                                : "The book has no job " + id + "."));
+            }
+        });
+    }
+
+    /** A job that was begun while the book was out of reach. */
+    private Optional<Opened> neverIn(String id, Shop by) {
+        return unsaved.of(id).filter(e -> e.revision() == 0).map(e -> Opened.of(new Kept(e.document(), 0), by));
+    }
+
+    /** Begins a job under a number of the shop's. */
+    void begin(String id) {
+        try {
+            add(JobDocument.of(Job.empty(JobNumber.of(id))));
+        } catch (IllegalArgumentException e) {
+            host.tell(String.valueOf(e.getMessage()));
+        }
+    }
+
+    /** Takes a job document that was mailed into the book; one that cannot be worked out is refused. */
+    void take(Path file) {
+        Shop by = host.shop();
+        Answers.on(threads.ui(), CompletableFuture.supplyAsync(() -> {
+            JobDocument read = JobDocument.read(file);
+            try {
+                JobSummary.of(new JobReview(read.job(), by));
+                return read;
+            } catch (RuntimeException e) {
+                throw new UnusableInput(String.valueOf(file.getFileName()), "",
+                        say("its figures cannot be worked out (%s), expected a job that can be", e.getMessage()));
+            }
+        }, threads.worker()), (read, e) -> {
+            if (read == null) {
+                host.tell(Answers.reason(e));
+            } else {
+                add(read);
+            }
+        });
+    }
+
+    private void add(JobDocument added) {
+        Shop by = host.shop();
+        JobReview review = new JobReview(added.job(), by);
+        JobSummary summary = JobSummary.of(review);
+        busy = true;
+        Answers.on(threads.ui(), book.add(added, new Judged(summary, host.mark())), (made, e) -> {
+            busy = false;
+            if (e instanceof BookUnreachable) {
+                unsaved.keep(added, 0, null);
+                jobs.show(summary);
+                host.show(new Opened(new Kept(added, 0), review), by);
+            } else if (made == null) {
+                host.tell(Answers.reason(e));
+            } else {
+                jobs.show(summary);
+                host.show(new Opened(made, review), by);
+            }
+        });
+    }
+}
