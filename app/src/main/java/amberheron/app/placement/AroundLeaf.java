@@ -16,7 +16,7 @@ import amberheron.app.session.Session;
 import amberheron.core.placement.Attitude;
 import amberheron.core.placement.Exhaust;
 import amberheron.core.placement.Neighbour;
-import amberheron.core.placement.PlaceRules;
+import amberheron.core.placement.RoomRules;
 import amberheron.core.placement.Placing;
 import amberheron.core.placement.Probe;
 import amberheron.core.units.QuantityField;
@@ -108,7 +108,7 @@ final class AroundLeaf implements Leaf {
     /** A sensor longer than the gap at the place taken is refused where it is typed. */
     private Probe fits(Probe probe) {
         Placing placing = session.job().placing().withProbe(probe);
-        placing.place().ifPresent(c -> PlaceRules
+        placing.place().ifPresent(c -> RoomRules
                 .requireRoom(session.job().withPlacing(placing).site(session.shop().schools()), c));
         return probe;
     }

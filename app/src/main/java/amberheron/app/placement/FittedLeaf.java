@@ -21,6 +21,7 @@ import amberheron.core.job.Job;
 import amberheron.core.placement.AsFitted;
 import amberheron.core.placement.Candidate;
 import amberheron.core.placement.PlaceRules;
+import amberheron.core.placement.RoomRules;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import java.util.List;
@@ -85,7 +86,7 @@ final class FittedLeaf implements Leaf {
                 j -> read.apply(j.placing().fitted()), (j, v) -> {
                     Job with = j.withPlacing(j.placing().withFitted(write.apply(j.placing().fitted(), v)));
                     with.chosenPlace().flatMap(c -> with.placing().fitted().place(with.intake().exhaust(), c))
-                            .ifPresent(c -> PlaceRules.requireRoom(with.site(session.shop().schools()), c));
+                            .ifPresent(c -> RoomRules.requireRoom(with.site(session.shop().schools()), c));
                     return with;
                 });
     }

@@ -27,6 +27,7 @@ import amberheron.core.placement.FittingProcedure;
 import amberheron.core.placement.MarkingOut;
 import amberheron.core.placement.PlaceRanking;
 import amberheron.core.placement.PlaceRules;
+import amberheron.core.placement.RoomRules;
 import amberheron.core.placement.PlaceSearch;
 import amberheron.core.placement.Placing;
 import amberheron.core.placement.Segment.Line;
@@ -218,7 +219,7 @@ public final class PlaceModel implements StationModel {
     void take(Session session, String id) {
         try {
             session.job().candidates().stream().filter(c -> c.id().equals(id))
-                    .forEach(c -> PlaceRules.requireRoom(site(session), c));
+                    .forEach(c -> RoomRules.requireRoom(site(session), c));
         } catch (IllegalArgumentException e) {
             session.tell(id + " cannot be taken. " + e.getMessage() + ".");
             return;

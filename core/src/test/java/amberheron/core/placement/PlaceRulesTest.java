@@ -110,9 +110,9 @@ class PlaceRulesTest {
     @Test
     void aSensorLongerThanTheGapIsRefusedWithTheReason() {
         Site low = site(OPEN.withNeighbours(List.of(Runs.FLOOR.withGap(0.06))));
-        assertThatThrownBy(() -> PlaceRules.requireRoom(low, at(0.9, 0))).isInstanceOf(IllegalArgumentException.class)
+        assertThatThrownBy(() -> RoomRules.requireRoom(low, at(0.9, 0))).isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("85 mm").hasMessageContaining("25 mm more than the floor leaves");
-        PlaceRules.requireRoom(low, at(0.9, 70));
+        RoomRules.requireRoom(low, at(0.9, 70));
         assertThat(finding(low, at(0.9, 0), "tools").consequence().metric()).startsWith("No tool reaches it");
     }
 
