@@ -294,7 +294,7 @@ final class JobCommands {
             }
             review.onTheRoad().filter(d -> !d.withinTolerance()).ifPresent(d -> out().printf(Locale.ROOT,
                     "Which link: %s (%.0f %%). %s%n", d.best().fault().title(), 100 * d.best().probability(),
-                    d.best().fault().remedy()));
+                    d.remedy()));
             return report(proven, findings, "");
         }
     }

@@ -156,8 +156,8 @@ final class ScaleCommands {
             diagnosis.causes().stream().filter(c -> c.probability() >= 0.001).forEach(
                     c -> out.printf(Locale.ROOT, "  %5.1f %%  %-40s %s%n", 100 * c.probability(), c.fault().title(),
                             c.parameters()));
-            out.printf(Locale.ROOT, "%n%s %s%n", diagnosis.best().fault().meaning(),
-                    diagnosis.best().fault().remedy());
+            out.printf(Locale.ROOT, "%n%s %s%n", diagnosis.meaning(),
+                    diagnosis.remedy());
             if (diagnosis.misfit()) {
                 out.println(Diagnosis.MISFIT);
             }

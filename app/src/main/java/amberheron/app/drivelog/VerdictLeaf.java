@@ -63,7 +63,7 @@ final class VerdictLeaf implements Leaf {
                 : say("%s (%.0f %%).", d.best().fault().title(), 100 * d.best().probability()))
                 .orElse("A log in which both moved tells it, with the causes that check points tell."));
         boolean lies = road.filter(d -> !d.withinTolerance()).isPresent();
-        Parts.say(remedy, lies ? road.orElseThrow().best().fault().remedy() : "");
+        Parts.say(remedy, lies ? road.orElseThrow().remedy() : "");
         Parts.show(go, lies);
     }
 }

@@ -94,8 +94,8 @@ final class LinkLeaf implements Leaf {
         for (int i = 0; i < likely.size(); i++) {
             rows.get(i).show(likely.get(i), i < drawn ? CauseDrawing.STROKES.get(i) : "");
         }
-        Parts.say(meaning, diagnosis.best().fault().meaning());
-        Parts.say(remedy, diagnosis.withinTolerance() ? "" : diagnosis.best().fault().remedy());
+        Parts.say(meaning, diagnosis.meaning());
+        Parts.say(remedy, diagnosis.withinTolerance() ? "" : diagnosis.remedy());
         Parts.say(doubt, ScaleWords.doubt(session, diagnosis));
         Parts.say(asks, ScaleWords.asks(session, diagnosis));
         Diagnosis.RunningShift shift = diagnosis.runningShift();

@@ -409,7 +409,7 @@ public final class ScaleModel implements StationModel {
         if (!d.withinTolerance()) {
             Optional<Double> predicted = WireRules.shift(job.wiring(), job.intake().readers())
                     .filter(s -> s != 0);
-            if (fault.cause() == Cause.GROUND_SHIFT && predicted.isPresent()) {
+            if (d.settingFollows() && fault.cause() == Cause.GROUND_SHIFT && predicted.isPresent()) {
                 return new Advice(session.review().groundCure().map(GroundCure::text).orElse(plain(fault.remedy())),
                         Action.go(session, Station.WIRE),
                         Message.of("The points say {0} mV; this job's shared ground wire predicts {1} mV. {2}",
@@ -418,11 +418,13 @@ public final class ScaleModel implements StationModel {
                         Message.NONE, checked, caution);
             }
             boolean settingHelps = d.correctedSetting() != null;
-            return new Advice(plain(fault.remedy()),
+            return new Advice(plain(d.remedy()),
                     settingHelps
                             ? new Action("Use the corrected setting", () -> useCorrected(session))
-                            : new Action("Take another reading", take.run()),
-                    Message.of("{0} {1}", plain(fault.meaning()), consequence(d)), Message.NONE, checked, caution);
+                            : d.settingFollows()
+                                    ? new Action("Take another reading", take.run())
+                                    : new Action("See what to type", () -> session.focus(TYPE)),
+                    Message.of("{0} {1}", plain(d.meaning()), consequence(d)), Message.NONE, checked, caution);
         }
         if (!d.settingHeld()) {
             return new Advice(plain(JobCheck.SETTING_HELD.words()),

@@ -1,6 +1,7 @@
 package amberheron.core.job;
 
 import amberheron.core.finding.CheckId;
+import amberheron.core.scaling.Diagnosis;
 
 /** What keeps a link open where no rule has anything to judge yet. */
 public enum JobCheck implements CheckId {
@@ -17,6 +18,7 @@ public enum JobCheck implements CheckId {
     DATED("dated", "Nobody wrote down when the check points were taken: take them again."),
     SETTING_HELD("setting-held",
             "The reader shows the truth, but not by the setting noted here: read it back and note what it holds."),
+    SETTING_FOLLOWS("setting-follows", Diagnosis.TYPE_FIRST),
     SPREAD("spread", "Take check points over more of the range: agreement in one place says nothing of the slope."),
     ENGINE_OFF("engine-off", "Take check points with the engine off too, over a third of the range or more."),
     ENGINE_RUNNING("engine-running",

@@ -77,7 +77,10 @@ record StillOpen(JobReview review) {
                     : review.job().reader() == null
                             ? JobCheck.READER
                             : review.diagnosis().filter(d -> !d.withinTolerance())
-                                    .<CheckId>map(d -> d.best().fault().cause())
+                                    .<CheckId>map(
+                                            d -> d.settingFollows()
+                                                    ? d.best().fault().cause()
+                                                    : JobCheck.SETTING_FOLLOWS)
                                     .orElseGet(() -> review.lacks().getFirst()));
             case PROVE -> List.of(review.job().proving() == null || review.stale(Station.PROVE).isPresent()
                     ? JobCheck.PROVING_LOG

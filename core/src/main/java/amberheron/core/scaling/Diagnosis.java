@@ -16,6 +16,8 @@ import org.jspecify.annotations.Nullable;
  * @param correctedSetting what to type so that shown agrees with true while the cause stays; null when no setting can keep
  *        the tolerance over the law's range
  * @param settingHeld false where the reader shows the truth, but not by the setting that was noted for it
+ * @param settingFollows false where the setting in force shows the same at any volts: then the points tell nothing of what
+ *        happens to the volts on their way
  * @param nextPoint the voltage that is expected to tell most; null when none is needed or none can
  * @param misfit whether nothing explains the points
  * @param cannotTell faults that the points do not part; empty when one of them is likely enough
@@ -23,10 +25,13 @@ import org.jspecify.annotations.Nullable;
  * @param doubtful rows that look mistyped or exchanged, to be looked at again
  */
 public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleReport.Worst worst,
-        @Nullable ReaderSetting correctedSetting, boolean settingHeld, @Nullable NextPoint nextPoint, boolean misfit,
+        @Nullable ReaderSetting correctedSetting, boolean settingHeld, boolean settingFollows,
+        @Nullable NextPoint nextPoint, boolean misfit,
         List<Fault> cannotTell, List<Doubtful> doubtful, @Nullable RunningShift runningShift) {
     /** What is said where nothing explains the points. */
     public static final String MISFIT = "Nothing known explains these points: read them again, and look for a fault that moves.";
+    /** What to do where the setting in force shows the same at any volts. */
+    public static final String TYPE_FIRST = "Type the right setting into the reader, then take the points again.";
     /** From this probability on the likeliest fault is named alone. */
     public static final double SURE = 0.9;
 
@@ -82,6 +87,18 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
     public interface ReadingModel {
         /** The number shown, in the reader's quantity. */
         double shown(double volts, double lambda);
+    }
+
+    /** What is wrong, as far as the points tell. */
+    public String meaning() {
+        return settingFollows
+                ? best().fault().meaning()
+                : "The setting in force shows the same at any volts, so the points tell nothing of their way.";
+    }
+
+    /** What to do about it. */
+    public String remedy() {
+        return settingFollows ? best().fault().remedy() : TYPE_FIRST;
     }
 
     /** Why no setting is offered, where none is. */

@@ -6,6 +6,7 @@ import amberheron.core.scaling.Diagnosis.RunningShift;
 import amberheron.core.scaling.ScaleReport.Worst;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -89,10 +90,22 @@ public final class Diagnostician {
                 .allMatch(i -> Math.abs(seen.shown(i) - reader.shows(set, seen.volts(i))) <= TELLING
                         * evidence.sigma(speaks, seen.volts(i), perVolt(seen.volts(i))));
         List<Doubtful> doubtful = doubtful(evidence, speaks, seen);
+        boolean follows = follows(span);
         return new Diagnosis(causes, agrees, worst, corrected(speaks, fits), noted || !agrees || settingIsRight,
-                new NextVolts(law, evidence, fits).find(causes.stream().map(Likelihood::fault).toList()),
-                speaks.misfit() > MISFIT && doubtful.size() * 3 > seen.size(), cannotTell(causes), doubtful,
+                follows,
+                follows
+                        ? new NextVolts(law, evidence, fits).find(causes.stream().map(Likelihood::fault).toList())
+                        : null,
+                speaks.misfit() > MISFIT && doubtful.size() * 3 > seen.size(), follows ? cannotTell(causes) : List.of(),
+                doubtful,
                 runningShift(seen));
+    }
+
+    /** Whether the setting in force makes anything of the volts, where the law's own span is so much. */
+    private boolean follows(double span) {
+        DoubleSummaryStatistics shows = DoubleStream.of(law.breakpoints()).map(v -> reader.shows(set, v))
+                .summaryStatistics();
+        return shows.getMax() - shows.getMin() >= Suspects.LEAST_ROOM * span;
     }
 
     private Worst worst(List<CheckPoint> points) {

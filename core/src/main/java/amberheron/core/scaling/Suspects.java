@@ -21,7 +21,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class Suspects {
     /** Of what the law tells: how far a reading that stands may at least be off what the setting shows. */
-    private static final double LEAST_ROOM = 0.01;
+    static final double LEAST_ROOM = 0.01;
     /** How likely it is that two links lie at once rather than one, all kinds together; from an audit of cases. */
     private static final double BOTH = 0.03;
     /** A long thin wire shifts and loads, so these two are found together more often than others; from an audit of cases. */

@@ -71,6 +71,10 @@ class DiagnosisTest {
         Diagnosis diagnosis = Diagnostician.diagnose(LAW, standing, points(v -> 14.7, 4, 1, 2, 3, 4), KNOWN);
         assertThat(diagnosis.causes()).allSatisfy(c -> assertThat(c.probability()).isBetween(0.0, 1.0));
         assertThat(diagnosis.withinTolerance()).isFalse();
+        assertThat(diagnosis.remedy()).as("of the wires nothing is known").isEqualTo(Diagnosis.TYPE_FIRST);
+        assertThat(diagnosis.cannotTell()).isEmpty();
+        assertThat(diagnosis.nextPoint()).isNull();
+        assertThat(diagnose(v -> right(v + 0.06)).settingFollows()).isTrue();
     }
 
     @Test
