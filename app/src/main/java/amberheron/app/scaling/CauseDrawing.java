@@ -29,7 +29,9 @@ final class CauseDrawing extends DifferencePlot {
 
     /** The faults that are drawn, the likeliest first. */
     static List<Diagnosis.Likelihood> drawn(Diagnosis diagnosis) {
-        return diagnosis.causes().stream().limit(STROKES.size()).filter(c -> c.probability() >= WORTH).toList();
+        // Where the setting makes nothing of the volts they all draw the same line.
+        return diagnosis.causes().stream().limit(diagnosis.settingFollows() ? STROKES.size() : 1)
+                .filter(c -> c.probability() >= WORTH).toList();
     }
 
     @Override

@@ -84,8 +84,10 @@ final class LinkLeaf implements Leaf {
             return;
         }
         Diagnosis diagnosis = known.get();
-        List<Diagnosis.Likelihood> likely = diagnosis.causes().stream().limit(CAUSES)
-                .filter(c -> c.probability() >= WORTH_SHOWING || diagnosis.causes().indexOf(c) < 2).toList();
+        List<Diagnosis.Likelihood> likely = diagnosis.settingFollows()
+                ? diagnosis.causes().stream().limit(CAUSES)
+                        .filter(c -> c.probability() >= WORTH_SHOWING || diagnosis.causes().indexOf(c) < 2).toList()
+                : List.of();
         while (rows.size() < likely.size()) {
             rows.add(new CauseRow());
         }

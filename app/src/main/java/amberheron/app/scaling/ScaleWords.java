@@ -17,6 +17,7 @@ import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Phrase;
 import amberheron.core.units.UnitChoice;
+import amberheron.core.units.UnitChoice;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -84,7 +85,7 @@ final class ScaleWords {
 
     private static String parameter(String name, double value) {
         return switch (name) {
-            case "volts" -> say(" %+.0f mV", 1000 * value);
+            case "volts" -> (value > 0 ? " +" : " ") + UnitChoice.digits(1000 * value, 0) + " mV";
             case "factor" -> say(" × %.3f", value);
             case "stoich" -> say(" %.2f", value);
             case "maxVolts" -> say(" above %.2f V", value);

@@ -103,9 +103,11 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
 
     /** Why no setting is offered, where none is. */
     public String notByTyping() {
-        return best().probability() >= SURE && !misfit
-                ? "It cannot be reached by typing: the link itself has to be mended."
-                : "No setting is offered until the points tell what it is.";
+        return !settingFollows
+                ? TYPE_FIRST
+                : best().probability() >= SURE && !misfit
+                        ? "It cannot be reached by typing: the link itself has to be mended."
+                        : "No setting is offered until the points tell what it is.";
     }
 
     /** The likeliest fault. */
