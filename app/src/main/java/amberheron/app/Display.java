@@ -8,6 +8,7 @@ import java.lang.foreign.SymbolLookup;
 import java.lang.foreign.ValueLayout;
 import java.lang.invoke.MethodHandle;
 import java.util.Locale;
+import java.util.Objects;
 
 /** Whether a window can be opened here, asked before the toolkit starts, since it ends the program when it cannot. */
 @SuppressWarnings("restricted") // native calls are the only way to ask before the toolkit asks
@@ -31,19 +32,18 @@ enum Display {
         if (!System.getProperty("os.name").toLowerCase(Locale.ROOT).contains("linux")) {
             return READY;
         }
+        // Asked first, also where it does not count: a start-up cache is made without a screen, and is to know how to ask.
+        boolean opens = opens(Objects.requireNonNullElse(System.getenv("DISPLAY"), ""));
         if ("Headless".equals(System.getProperty("glass.platform"))) {
             return READY;
         }
-        String name = System.getenv("DISPLAY");
-        if (name == null || name.isBlank() || !opens(name)) {
-            return NO_DISPLAY;
-        }
-        return loads("libgtk-3.so.0") ? READY : NO_GTK;
+        return !opens ? NO_DISPLAY : loads("libgtk-3.so.0") ? READY : NO_GTK;
     }
 
     private static boolean loads(String library) {
-        try (Arena arena = Arena.ofConfined()) {
-            return SymbolLookup.libraryLookup(library, arena) != null;
+        try {
+            // Kept: the toolkit needs it in a moment.
+            return SymbolLookup.libraryLookup(library, Arena.global()) != null;
         } catch (IllegalArgumentException e) {
             return false;
         }
@@ -53,19 +53,22 @@ enum Display {
         try (Arena arena = Arena.ofConfined()) {
             SymbolLookup x11 = SymbolLookup.libraryLookup("libX11.so.6", Arena.global());
             Linker linker = Linker.nativeLinker();
-            MethodHandle open = linker.downcallHandle(x11.findOrThrow("XOpenDisplay"),
-                    FunctionDescriptor.of(ValueLayout.ADDRESS, ValueLayout.ADDRESS));
-            MemorySegment display = (MemorySegment) open.invoke(arena.allocateFrom(name));
+            // What closing gives is not looked at, so that both calls are of one kind: making a kind takes long.
+            FunctionDescriptor call = FunctionDescriptor.of(ValueLayout.ADDRESS, ValueLayout.ADDRESS);
+            MethodHandle open = linker.downcallHandle(x11.findOrThrow("XOpenDisplay"), call);
+            MethodHandle close = linker.downcallHandle(x11.findOrThrow("XCloseDisplay"), call);
+            if (name.isBlank()) {
+                return false;
+            }
+            MemorySegment display = (MemorySegment) open.invokeExact(arena.allocateFrom(name));
             if (display.address() == 0) {
                 return false;
             }
-            MethodHandle close = linker.downcallHandle(x11.findOrThrow("XCloseDisplay"),
-                    FunctionDescriptor.of(ValueLayout.JAVA_INT, ValueLayout.ADDRESS));
-            int ignored = (int) close.invoke(display);
+            MemorySegment ignored = (MemorySegment) close.invokeExact(display);
             return true;
         } catch (IllegalArgumentException e) {
             // No X library at all: GTK's message is the more helpful one.
-            return true;
+            return !name.isBlank();
         } catch (Throwable e) {
             return false;
         }

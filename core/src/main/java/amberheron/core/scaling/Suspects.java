@@ -30,7 +30,7 @@ final class Suspects {
     private static final double UNLIKELY = 1e-3;
     /** Another law that no catalogue holds. */
     private static final double UNLISTED = 0.4;
-    /** Of such laws, in a reader that can follow one: those with a bend. */
+    /** Of such laws, in a reader that can follow one: those with a bend; our own choice, no published source. */
     private static final double BENT = 0.3;
     /** How far a bend lies off the straight line, λ; common practice, no published source. */
     private static final double BEND = 0.25;
@@ -313,7 +313,9 @@ final class Suspects {
         double low = law.lowestVolts();
         double high = law.highestVolts();
         List<Parameter> parameters = new ArrayList<>(line());
-        parameters.add(Parameter.even("bendVolts", low, high));
+        // A bend at an end is none.
+        double inside = LEAST_ROOM * (high - low);
+        parameters.add(Parameter.even("bendVolts", low + inside, high - inside));
         parameters.add(Parameter.even("bend", least, most));
         return new Hypothesis(Fault.of(Cause.OTHER_LAW), prior, List.copyOf(parameters), Map.of(), (v, l, p) -> {
             double at = reader.input().clipped(v);
