@@ -67,7 +67,7 @@ import org.junit.jupiter.api.io.TempDir;
  * found: never an error of our own, never a figure that is no number. {@code -Dfuzz=1000000} is the long campaign.
  */
 class FuzzTest {
-    private static final int TRIES = Integer.getInteger("fuzz", 500);
+    private static final int TRIES = Integer.getInteger("fuzz", 200);
     /** A pack is slow to make: of those that can be made, one in so many is. */
     private static final int PACKED = 150;
     private static final int MOST_FAULTS = 20;
