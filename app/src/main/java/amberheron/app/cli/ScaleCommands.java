@@ -173,7 +173,9 @@ final class ScaleCommands {
             }
             ReaderSetting corrected = diagnosis.correctedSetting();
             if (corrected == null) {
-                out.println(diagnosis.notByTyping());
+                if (diagnosis.settingFollows()) {
+                    out.println(diagnosis.notByTyping());
+                }
             } else if (!diagnosis.withinTolerance()) {
                 out.println("While it stays, type:");
                 SettingText.of(corrected, reader).forEach(l -> out.println("  " + l.ask() + "  →  " + l.type()));

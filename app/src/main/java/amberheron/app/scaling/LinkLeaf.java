@@ -112,7 +112,8 @@ final class LinkLeaf implements Leaf {
                                         : "no more than the readings scatter."))));
         var typed = diagnosis.correctedSetting();
         boolean off = !diagnosis.withinTolerance();
-        Parts.say(correction, !off
+        // What to do about a setting that follows nothing is said above.
+        Parts.say(correction, !off || !diagnosis.settingFollows()
                 ? ""
                 : typed == null
                         ? diagnosis.notByTyping()
