@@ -153,11 +153,10 @@ final class ScaleCommands {
             out.printf(Locale.ROOT, "%s: worst %+.4f λ at %s.%n%n",
                     diagnosis.withinTolerance() ? "Within tolerance" : "OUT OF TOLERANCE",
                     diagnosis.worst().lambda(), mixture(diagnosis.worst().atLambda(), fuel));
-            diagnosis.causes().stream().filter(c -> diagnosis.settingFollows() && c.probability() >= 0.001).forEach(
+            diagnosis.told().stream().filter(c -> c.probability() >= 0.001).forEach(
                     c -> out.printf(Locale.ROOT, "  %5.1f %%  %-40s %s%n", 100 * c.probability(), c.fault().title(),
                             c.parameters()));
-            out.printf(Locale.ROOT, "%n%s %s%n", diagnosis.meaning(),
-                    diagnosis.remedy());
+            out.printf(Locale.ROOT, "%n%s %s%n", diagnosis.meaning(), diagnosis.remedy());
             if (diagnosis.misfit()) {
                 out.println(Diagnosis.MISFIT);
             }

@@ -12,6 +12,7 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.BiConsumer;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.event.ActionEvent;
@@ -37,9 +38,7 @@ final class WindowBenchmark {
 
     /** Entries at each station that is typed into: as fast as anybody types, and on every frame; the rule folded. */
     static void edited(PrintWriter out) {
-        DemoCommands.withDemo(demo -> {
-            Session session = demo.session();
-            Stage window = opened(session);
+        inWindow((window, session) -> {
             Edits.STATIONS.forEach(edit -> {
                 String at = " at " + edit.station().title();
                 double[][] typed = frames(window, session, edit.station(), EDITS, (scene, frame) -> {
@@ -65,17 +64,14 @@ final class WindowBenchmark {
             });
             Benchmark.report(out, "rule folded and unfolded: from frame to frame", folded[1],
                     "aim: 95 % within 16.7 ms");
-            return closed(window);
         });
     }
 
     /** Rule and place dragged. */
     static void dragged(PrintWriter out) {
-        DemoCommands.withDemo(demo -> {
-            Stage window = opened(demo.session());
-            ruleDragged(out, window, demo.session());
-            placeDragged(out, window, demo.session());
-            return closed(window);
+        inWindow((window, session) -> {
+            ruleDragged(out, window, session);
+            placeDragged(out, window, session);
         });
     }
 
@@ -83,11 +79,7 @@ final class WindowBenchmark {
     static void plotted(PrintWriter out) throws IOException {
         Path log = DriveBenchmark.log(DriveBenchmark.PLOTTED);
         try {
-            DemoCommands.withDemo(demo -> {
-                Stage window = opened(demo.session());
-                plotted(out, window, demo.session(), log);
-                return closed(window);
-            });
+            inWindow((window, session) -> plotted(out, window, session, log));
         } finally {
             Files.deleteIfExists(log);
         }
@@ -172,22 +164,22 @@ final class WindowBenchmark {
         return true;
     }
 
-    /** One window for all that is measured in it: each listens to its session for good. */
-    private static Stage opened(Session session) {
-        CompletableFuture<Stage> shown = new CompletableFuture<>();
-        Platform.runLater(() -> {
-            Desktop.loadFonts();
-            Stage window = new Stage();
-            window.setScene(new Shell(session, Stations.all()).scene(1280, 800));
-            window.show();
-            shown.complete(window);
+    /** Measures in one window on the demo book: each listens to its session for good, so several would all follow it. */
+    private static void inWindow(BiConsumer<Stage, Session> measure) {
+        DemoCommands.withDemo(demo -> {
+            CompletableFuture<Stage> shown = new CompletableFuture<>();
+            Platform.runLater(() -> {
+                Desktop.loadFonts();
+                Stage window = new Stage();
+                window.setScene(new Shell(demo.session(), Stations.all()).scene(1280, 800));
+                window.show();
+                shown.complete(window);
+            });
+            Stage window = shown.join();
+            measure.accept(window, demo.session());
+            Platform.runLater(window::hide);
+            return 0;
         });
-        return shown.join();
-    }
-
-    private static int closed(Stage window) {
-        Platform.runLater(window::hide);
-        return 0;
     }
 
     /** What is done on a pulse. */

@@ -1,5 +1,6 @@
 package amberheron.app.parts;
 
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Line;
@@ -70,9 +71,18 @@ public abstract class Drawing extends Pane {
 
     /** Draws into a layer of its own. */
     protected final void into(Redraw other, Runnable drawing) {
+        other.draw(() -> layered(other, drawing));
+    }
+
+    /** The same, only when it would look different: for {@code shows} that was not there the last time. */
+    protected final void into(Redraw other, List<Object> shows, Runnable drawing) {
+        other.draw(shows, () -> layered(other, drawing));
+    }
+
+    private void layered(Redraw other, Runnable drawing) {
         layer = other;
         try {
-            other.draw(drawing);
+            drawing.run();
         } finally {
             layer = whole;
         }

@@ -52,6 +52,7 @@ public final class Redraw {
             }));
 
     private final ObservableList<Node> nodes;
+    private List<Object> shown = List.of();
     private int next;
 
     /** Draws into a list of children that nothing else is added to. */
@@ -64,6 +65,18 @@ public final class Redraw {
         next = 0;
         drawing.run();
         nodes.remove(next, nodes.size());
+    }
+
+    /**
+     * Draws all of it, only when it would look different: styling and painting take longer than a frame.
+     *
+     * @param shows everything that the drawing depends on
+     */
+    public void draw(List<Object> shows, Runnable drawing) {
+        if (!shows.equals(shown)) {
+            shown = shows;
+            draw(drawing);
+        }
     }
 
     /** Adds a shape in style classes, and gives back the one that is seen. */

@@ -56,8 +56,6 @@ final class RunDrawing extends Drawing {
     private final Redraw band = new Redraw(found.getChildren());
     private final Group pins = new Group();
     private final Redraw places = new Redraw(pins.getChildren());
-    private List<Object> shown = List.of();
-    private List<Object> foundShown = List.of();
     private Run run = Run.of(List.of());
     private double from;
     private double to;
@@ -133,15 +131,8 @@ final class RunDrawing extends Drawing {
         add(found);
         List<Object> shows = List.of(exhaust, PlaceModel.line(session), width, height, scale, left, zero, to);
         List<Zone> zones = PlaceModel.band(session).map(this::zones).orElse(List.of());
-        List<Object> foundShows = List.of(shows, zones);
-        if (!shows.equals(shown)) {
-            shown = shows;
-            into(pipe, () -> pipe(exhaust));
-        }
-        if (!foundShows.equals(foundShown)) {
-            foundShown = foundShows;
-            into(band, () -> zones.forEach(this::zone));
-        }
+        into(pipe, shows, () -> pipe(exhaust));
+        into(band, List.of(shows, zones), () -> zones.forEach(this::zone));
         add(pins);
         layPins();
     }

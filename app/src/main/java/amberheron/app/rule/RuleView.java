@@ -258,20 +258,17 @@ public final class RuleView extends Pane {
     private final class Row {
         private final Group all = new Group();
         private final Redraw drawn = new Redraw(all.getChildren());
-        private List<Object> shown = List.of();
 
-        /** Drawn anew only when it would look different: styling a hundred numbers takes longer than a frame. */
+        /** A hundred numbers are styled only when they change. */
         void draw(RuleModel.Scale scale, int most, double y, TextField value) {
             List<RuleModel.Tick> ticks = model.ticks(scale, most);
             List<Object> shows = List.of(getWidth(), left, right, y, folded, scale.id(), scale.name(), scale.told(),
                     ticks, scale.id().equals("lambda") ? model.witnesses() : List.of());
-            if (!shows.equals(shown)) {
-                shown = shows;
-                String style = scale.told() ? "told" : "true";
+            drawn.draw(shows, () -> {
                 value.setId("rule." + scale.id());
                 value.setAccessibleText(say("%s at the cursor", scale.name()));
-                drawn.draw(() -> RuleView.this.draw(drawn, scale, y, style, ticks));
-            }
+                RuleView.this.draw(drawn, scale, y, scale.told() ? "told" : "true", ticks);
+            });
         }
     }
 

@@ -84,10 +84,8 @@ final class LinkLeaf implements Leaf {
             return;
         }
         Diagnosis diagnosis = known.get();
-        List<Diagnosis.Likelihood> likely = diagnosis.settingFollows()
-                ? diagnosis.causes().stream().limit(CAUSES)
-                        .filter(c -> c.probability() >= WORTH_SHOWING || diagnosis.causes().indexOf(c) < 2).toList()
-                : List.of();
+        List<Diagnosis.Likelihood> likely = diagnosis.told().stream().limit(CAUSES)
+                .filter(c -> c.probability() >= WORTH_SHOWING || diagnosis.causes().indexOf(c) < 2).toList();
         while (rows.size() < likely.size()) {
             rows.add(new CauseRow());
         }

@@ -17,7 +17,6 @@ import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Phrase;
 import amberheron.core.units.UnitChoice;
-import amberheron.core.units.UnitChoice;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

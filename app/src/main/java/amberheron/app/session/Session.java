@@ -98,121 +98,95 @@ public final class Session implements AutoCloseable {
         this.photos = new JobPhotos(book.itself(), home, threads, this::changed);
         this.preferences = new Preferences(kept, catalogue.laws(), this::keep);
         this.tasks = new Tasks(threads.worker(), threads.ui(), this::saved);
-        this.open = new OpenJob(book, unsaved, threads, new OpenJob.Host() {
-            @Override
-            public void changed() {
-                Session.this.changed();
-            }
-
-            @Override
-            public void touched() {
-                touched.forEach(Runnable::run);
-            }
-
-            @Override
-            public void saved() {
-                Session.this.saved();
-            }
-
-            @Override
-            public void say(String said) {
-                notice = said;
-            }
-
-            @Override
-            public void shown(JobSummary job) {
-                jobs.show(job);
-            }
-
-            @Override
-            public void taken(String id) {
-                Session.this.shelf.underAnotherNumber(id);
-            }
-
-            @Override
-            public Shop shop() {
-                return Session.this.shop();
-            }
-
-            @Override
-            public String mark() {
-                return preferences.mark();
-            }
-
-            @Override
-            public Instant now() {
-                return Session.this.now();
-            }
-        });
-        this.shelf = new Shelf(book, jobs, new Joining(book, unsaved, home), open, tasks, threads, new Shelf.Host() {
-            @Override
-            public void changed() {
-                Session.this.changed();
-            }
-
-            @Override
-            public void say(String said) {
-                notice = said;
-            }
-
-            @Override
-            public void tell(String said) {
-                Session.this.tell(said);
-            }
-
-            @Override
-            public void follow(Runnable then) {
-                photos.follow(job(), then);
-            }
-
-            @Override
-            public void open(String id) {
-                Session.this.open(id);
-            }
-
-            @Override
-            public LocalDate today() {
-                return Session.this.today();
-            }
-
-            @Override
-            public boolean leftBehind() {
-                return unsaved.any();
-            }
-
-            @Override
-            public Shop shop() {
-                return Session.this.shop();
-            }
-        });
-        this.coming = new Opening(book, unsaved, jobs, threads, new Opening.Host() {
-            @Override
-            public void show(Opening.Opened opened, Shop by) {
-                Session.this.show(opened, by);
-            }
-
-            @Override
-            public void tell(String said) {
-                Session.this.tell(said);
-            }
-
-            @Override
-            public boolean away() {
-                return Session.this.away();
-            }
-
-            @Override
-            public String mark() {
-                return preferences.mark();
-            }
-
-            @Override
-            public Shop shop() {
-                return Session.this.shop();
-            }
-        });
+        Whole whole = new Whole();
+        this.open = new OpenJob(book, unsaved, threads, whole);
+        this.shelf = new Shelf(book, jobs, new Joining(book, unsaved, home), open, tasks, threads, whole);
+        this.coming = new Opening(book, unsaved, jobs, threads, whole);
         if (!catalogue.faults().isEmpty()) {
             notice = "Your catalogue: " + String.join(" · ", catalogue.faults());
+        }
+    }
+
+    /** What the parts of a session need of the whole of it. */
+    private final class Whole implements OpenJob.Host, Shelf.Host, Opening.Host {
+        @Override
+        public void changed() {
+            Session.this.changed();
+        }
+
+        @Override
+        public void touched() {
+            touched.forEach(Runnable::run);
+        }
+
+        @Override
+        public void saved() {
+            Session.this.saved();
+        }
+
+        @Override
+        public void say(String said) {
+            notice = said;
+        }
+
+        @Override
+        public void tell(String said) {
+            Session.this.tell(said);
+        }
+
+        @Override
+        public void shown(JobSummary job) {
+            jobs.show(job);
+        }
+
+        @Override
+        public void taken(String id) {
+            shelf.underAnotherNumber(id);
+        }
+
+        @Override
+        public void follow(Runnable then) {
+            photos.follow(job(), then);
+        }
+
+        @Override
+        public void open(String id) {
+            Session.this.open(id);
+        }
+
+        @Override
+        public void show(Opening.Opened opened, Shop by) {
+            Session.this.show(opened, by);
+        }
+
+        @Override
+        public boolean away() {
+            return Session.this.away();
+        }
+
+        @Override
+        public boolean leftBehind() {
+            return unsaved.any();
+        }
+
+        @Override
+        public String mark() {
+            return preferences.mark();
+        }
+
+        @Override
+        public Shop shop() {
+            return Session.this.shop();
+        }
+
+        @Override
+        public Instant now() {
+            return Session.this.now();
+        }
+
+        @Override
+        public LocalDate today() {
+            return Session.this.today();
         }
     }
 

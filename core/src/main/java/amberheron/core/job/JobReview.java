@@ -292,15 +292,19 @@ public final class JobReview {
         return job.intake().missing().isEmpty() && !job.intake().condition().stops();
     }
 
+    /** Whether a step waits that is not the sheet, which is written when all else is done. */
+    boolean stepsLeft() {
+        return plan.steps().stream().anyMatch(s -> !s.id().equals("sheet") && !job.done().contains(s.id()));
+    }
+
     /** Steps that were ticked although the checks of their station are open or failed. */
     public List<Step> tickedTooSoon() {
-        return links.tickedTooSoon();
+        return links.contradicted(true);
     }
 
     /** Steps that are not ticked although the checks of their station are kept. */
     public List<Step> provenUnticked() {
-        return plan.steps().stream().filter(s -> !job.done().contains(s.id()))
-                .filter(s -> Station.shownAt(s.id()).filter(at -> state(at).done()).isPresent()).toList();
+        return links.contradicted(false);
     }
 
     /** What the log says, and what else says what the mixture is. */

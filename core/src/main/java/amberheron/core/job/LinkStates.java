@@ -20,8 +20,8 @@ final class LinkStates {
     LinkStates(JobReview review) {
         this.review = review;
         states.put(Station.PLACE, placeState());
-        states.put(Station.WIRE,
-                isStale(Station.WIRE) && judged(Station.WIRE).done() ? LinkState.STALE : judged(Station.WIRE));
+        LinkState wire = judged(Station.WIRE);
+        states.put(Station.WIRE, isStale(Station.WIRE) && wire.done() ? LinkState.STALE : wire);
         states.put(Station.AIR, isStale(Station.AIR) ? LinkState.STALE : judged(Station.AIR));
         own.put(Station.SCALE, scaleState());
         own.put(Station.PROVE, proveState());
@@ -78,19 +78,13 @@ final class LinkStates {
         if (!review.job().intake().missing().isEmpty()) {
             return review.job().intake().vehicle().isBlank() ? LinkState.OPEN : LinkState.BEGUN;
         }
-        return stepsLeft(review) || !tickedTooSoon().isEmpty() ? LinkState.BEGUN : LinkState.PROVEN;
+        return review.stepsLeft() || !contradicted(true).isEmpty() ? LinkState.BEGUN : LinkState.PROVEN;
     }
 
-    /** Whether a step waits that is not the sheet, which is written when all else is done. */
-    static boolean stepsLeft(JobReview review) {
-        return review.plan().steps().stream()
-                .anyMatch(s -> !s.id().equals("sheet") && !review.job().done().contains(s.id()));
-    }
-
-    /** Steps that were ticked although the checks of their station are open or failed. */
-    List<Step> tickedTooSoon() {
-        return review.plan().steps().stream().filter(s -> review.job().done().contains(s.id()))
-                .filter(s -> Station.shownAt(s.id()).filter(at -> !of(at).done()).isPresent()).toList();
+    /** Steps that are ticked, or not, where the checks of their station say otherwise. */
+    List<Step> contradicted(boolean ticked) {
+        return review.plan().steps().stream().filter(s -> review.job().done().contains(s.id()) == ticked)
+                .filter(s -> Station.shownAt(s.id()).filter(at -> of(at).done() != ticked).isPresent()).toList();
     }
 
     private LinkState placeState() {

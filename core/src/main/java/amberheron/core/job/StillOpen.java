@@ -70,7 +70,7 @@ record StillOpen(JobReview review) {
                     ? List.of(JobCheck.CONDITION)
                     : !review.job().intake().missing().isEmpty()
                             ? review.job().intake().missing()
-                            : List.of(LinkStates.stepsLeft(review) ? JobCheck.STEPS : JobCheck.TICKED);
+                            : List.of(review.stepsLeft() ? JobCheck.STEPS : JobCheck.TICKED);
             case PLACE -> List.of(review.findings(Station.PLACE).isEmpty() ? JobCheck.PLACE_TAKEN : JobCheck.AS_FITTED);
             case SCALE -> List.of(review.job().law() == null
                     ? JobCheck.LAW

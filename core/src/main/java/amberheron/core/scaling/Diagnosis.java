@@ -89,6 +89,11 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
         double shown(double volts, double lambda);
     }
 
+    /** The causes that the points tell of: none where the setting makes nothing of the volts. */
+    public List<Likelihood> told() {
+        return settingFollows ? causes : List.of();
+    }
+
     /** What is wrong, as far as the points tell. */
     public String meaning() {
         return settingFollows

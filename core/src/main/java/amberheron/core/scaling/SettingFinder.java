@@ -237,13 +237,13 @@ public final class SettingFinder {
                     wire.atPin(law.points().getLast().volts()), decimals));
         }
         known.addAll(through(line, low, high, decimals));
-        TwoPoint best = known.stream().min(Comparator.comparingDouble(t -> furthest(t, targets))).orElse(null);
-        double least = best == null ? Double.POSITIVE_INFINITY : furthest(best, targets);
-        double noLess = AS_GOOD * furthest(line, targets);
-        Optional<TwoPoint> atOnce = known.stream().filter(t -> furthest(t, targets) <= noLess).findFirst();
+        // No two points err less than the line through them may.
+        Optional<TwoPoint> atOnce = asGood(known, targets, furthest(line, targets));
         if (atOnce.isPresent()) {
             return atOnce.get();
         }
+        TwoPoint best = known.stream().min(Comparator.comparingDouble(t -> furthest(t, targets))).orElse(null);
+        double least = best == null ? Double.POSITIVE_INFINITY : furthest(best, targets);
         double digit = Math.max(Math.pow(10, -decimals), (high - low) / 200);
         double first = up(low, decimals);
         boolean coarse = digit > COARSE * (high - low);
@@ -270,8 +270,13 @@ public final class SettingFinder {
         if (best == null) {
             return new TwoPoint(low, round(line.at(low), decimals), high, round(line.at(high), decimals));
         }
+        return asGood(known, targets, least).orElse(best);
+    }
+
+    /** The first of the known pairs that errs hardly more than the least. */
+    private static Optional<TwoPoint> asGood(List<TwoPoint> known, List<Point> targets, double least) {
         double enough = AS_GOOD * least;
-        return known.stream().filter(t -> furthest(t, targets) <= enough).findFirst().orElse(best);
+        return known.stream().filter(t -> furthest(t, targets) <= enough).findFirst();
     }
 
     /** A bound from below on the error of two typeable points about a line: what rounding moves it by where one stands. */

@@ -32,6 +32,8 @@ final class Suspects {
     private static final double UNLISTED = 0.4;
     /** Of such laws, in a reader that can follow one: those with a bend; our own choice, no published source. */
     private static final double BENT = 0.3;
+    /** Nearer an end than this part of the law's volts a bend is none. */
+    private static final double AT_AN_END = 0.01;
     /** How far a bend lies off the straight line, λ; common practice, no published source. */
     private static final double BEND = 0.25;
     /** Volts at which another law's setting is compared, over what both are used for. */
@@ -313,8 +315,7 @@ final class Suspects {
         double low = law.lowestVolts();
         double high = law.highestVolts();
         List<Parameter> parameters = new ArrayList<>(line());
-        // A bend at an end is none.
-        double inside = LEAST_ROOM * (high - low);
+        double inside = AT_AN_END * (high - low);
         parameters.add(Parameter.even("bendVolts", low + inside, high - inside));
         parameters.add(Parameter.even("bend", least, most));
         return new Hypothesis(Fault.of(Cause.OTHER_LAW), prior, List.copyOf(parameters), Map.of(), (v, l, p) -> {
