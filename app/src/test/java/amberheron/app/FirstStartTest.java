@@ -5,14 +5,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import amberheron.app.session.Session;
 import amberheron.app.session.Threads;
 import amberheron.app.shell.Shell;
+import amberheron.core.job.Station;
 import amberheron.io.book.JobBook;
 import amberheron.io.catalogue.Catalogue;
+import java.lang.ref.WeakReference;
 import java.nio.file.Path;
 import java.util.concurrent.atomic.AtomicInteger;
 import javafx.application.Platform;
 import javafx.scene.Node;
+import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.api.parallel.ResourceLock;
@@ -51,6 +55,42 @@ class FirstStartTest {
         assertThat(title(hands, "tour.next")).as("called again").isEqualTo("Next");
         hands.push(KeyCode.ESCAPE);
         hands.close(session::close);
+    }
+
+    /** What beats by itself would keep the whole window, and go on with a book that is closed. */
+    @Test
+    void aWindowThatWasClosedIsForgotten() throws Exception {
+        WeakReference<Session> closed = new WeakReference<>(seenAndClosed());
+        Hands.onScreen(() -> null);
+        Hands other = Hands.on(() -> true, stage -> {
+            stage.setScene(new Scene(new Region()));
+            stage.show();
+        });
+        other.waitUntil(() -> {
+            System.gc();
+            return closed.refersTo(null);
+        });
+        other.close(() -> {
+        });
+    }
+
+    private Session seenAndClosed() {
+        Demo.copy(home);
+        Session session = Session.on(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home,
+                Threads.beside(Platform::runLater));
+        Hands hands = Hands.on(session::idle, stage -> {
+            stage.setScene(new Shell(session, Stations.all()).scene(1280, 800));
+            stage.show();
+            session.listJobs();
+        });
+        for (Station station : Station.values()) {
+            hands.interact(() -> session.go(station));
+        }
+        // Prove's leaf of channels, which looks whether a recording grows, and the rule that follows what is on the desk.
+        hands.interact(() -> session.go(Station.PROVE));
+        hands.push(KeyCode.F8);
+        hands.close(session::close);
+        return session;
     }
 
     private static Node named(Hands hands, String id) {

@@ -17,8 +17,6 @@ import amberheron.io.csv.StreamRecorder;
 import java.util.List;
 import java.util.Optional;
 import javafx.animation.Animation;
-import javafx.animation.KeyFrame;
-import javafx.animation.Timeline;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -78,8 +76,7 @@ final class ChannelsLeaf implements Leaf {
         HBox more = new HBox(8, record, lay);
         node = Columns.even(300, Parts.card("Log", file, ways, with, named, part, more, note, written),
                 Parts.card("What its columns are", columns));
-        Timeline beat = new Timeline(new KeyFrame(Duration.seconds(1), e -> recorded()));
-        beat.setCycleCount(Animation.INDEFINITE);
+        Animation beat = Parts.beat(session, Duration.seconds(1), this::recorded);
         // What is written down grows by itself; looked at only while the leaf is.
         node.sceneProperty().addListener((o, before, scene) -> {
             if (scene == null) {

@@ -1,12 +1,10 @@
 package amberheron.app.freeair;
 
 import amberheron.app.parts.Leaves;
+import amberheron.app.parts.Parts;
 import amberheron.app.parts.StationView;
 import amberheron.app.session.Session;
 import java.util.List;
-import javafx.animation.Animation;
-import javafx.animation.KeyFrame;
-import javafx.animation.Timeline;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.util.Duration;
@@ -29,13 +27,11 @@ public final class AirView implements StationView {
                 case SENSOR -> new SensorLeaf(session);
             });
         }
-        Timeline beat = new Timeline(new KeyFrame(BEAT, e -> {
+        Parts.beat(session, BEAT, () -> {
             if (model.tick(session)) {
                 session.tell(session.notice());
             }
-        }));
-        beat.setCycleCount(Animation.INDEFINITE);
-        beat.play();
+        }).play();
     }
 
     @Override

@@ -9,6 +9,9 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -25,6 +28,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
+import javafx.util.Duration;
 import org.jspecify.annotations.Nullable;
 
 /** The few parts that screens are put together from. */
@@ -48,6 +52,14 @@ public final class Parts {
         Label label = new Label(text);
         label.getStyleClass().addAll(styles);
         return label;
+    }
+
+    /** Does something again and again while it is played, at the longest until the session is closed. */
+    public static Animation beat(Session session, Duration every, Runnable what) {
+        Timeline beat = new Timeline(new KeyFrame(every, e -> what.run()));
+        beat.setCycleCount(Animation.INDEFINITE);
+        session.onClose(beat::stop);
+        return beat;
     }
 
     /** A button at least as large as a gloved finger. */

@@ -64,6 +64,7 @@ public final class Session implements AutoCloseable {
     private final ControllerDesk controller;
     private final SensorBook sensors;
     private final List<Runnable> leaving = new CopyOnWriteArrayList<>();
+    private final List<Runnable> closing = new CopyOnWriteArrayList<>();
 
     private Runnable anew = () -> {
     };
@@ -701,9 +702,15 @@ public final class Session implements AutoCloseable {
         open.leave();
     }
 
+    /** Calls back when the session is closed: whatever beats by itself ends with it. */
+    public void onClose(Runnable listener) {
+        closing.add(listener);
+    }
+
     @Override
     public void close() {
         ended = true;
+        closing.forEach(Runnable::run);
         shelf.end();
         leave();
         // Whoever still asks finds nothing open to change.
