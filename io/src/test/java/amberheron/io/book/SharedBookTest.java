@@ -32,10 +32,19 @@ import java.util.concurrent.locks.LockSupport;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
+import org.junit.jupiter.api.parallel.ResourceAccessMode;
+import org.junit.jupiter.api.parallel.ResourceLock;
+import org.junit.jupiter.api.parallel.ResourceLockTarget;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
+/** Most of each test is waiting for the server, so they wait side by side; only the one that crashes it has it for itself. */
+@Execution(ExecutionMode.CONCURRENT)
+@ResourceLock(value = SharedBookTest.SERVER, mode = ResourceAccessMode.READ, target = ResourceLockTarget.CHILDREN)
 class SharedBookTest {
+    static final String SERVER = "server";
     @TempDir
     private Path home = Path.of("");
 
@@ -284,6 +293,7 @@ class SharedBookTest {
      * and just once.
      */
     @Test
+    @ResourceLock(SERVER)
     void nothingAcknowledgedIsLostOnTheLine() throws Exception {
         try (Server server = new Server(); OpenBook bay = server.bay(home)) {
             bay.add(job("A", "0"), null);
