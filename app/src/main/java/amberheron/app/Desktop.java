@@ -8,12 +8,14 @@ import java.util.Objects;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import javafx.animation.AnimationTimer;
+import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.layout.Region;
 import javafx.scene.text.Font;
 import javafx.stage.Stage;
+import javafx.util.Duration;
 
 /** The desktop. Its session is being opened by the launcher while the toolkit starts. */
 public final class Desktop extends Application {
@@ -21,6 +23,8 @@ public final class Desktop extends Application {
     public static final String FIRST_FRAME = "first frame";
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
+    /** How long nothing is shown while the book is being opened. */
+    private static final Duration PATIENCE = Duration.seconds(1.5);
 
     private static CompletableFuture<Session> opening = new CompletableFuture<>();
     private static Supplier<Session> shopBook = () -> {
@@ -55,16 +59,30 @@ public final class Desktop extends Application {
     }
 
     @Override
+    @SuppressWarnings("FutureReturnValueIgnored") // what fails stands in the window
     public void start(Stage stage) {
         Thread.setDefaultUncaughtExceptionHandler((thread, e) -> uncaught(e));
         loadFonts();
-        stage.setScene(scene(stage, WIDTH, HEIGHT));
-        open(stage);
-        if (closeAtOnce) {
-            firstFrame();
-        } else {
-            listJobs();
-        }
+        // Laid out at once, seen only where the book keeps one waiting: what every screen needs is loaded while it is being opened.
+        Scene waiting = Shell.trouble("The book is being opened.",
+                "Where the server of a shared book does not answer this takes some seconds; then the copy on this machine is used.",
+                WIDTH, HEIGHT);
+        waiting.getRoot().applyCss();
+        waiting.getRoot().layout();
+        stage.setScene(waiting);
+        PauseTransition patience = new PauseTransition(PATIENCE);
+        patience.setOnFinished(e -> open(stage));
+        patience.play();
+        opening.whenComplete((session, e) -> Platform.runLater(() -> {
+            patience.stop();
+            stage.setScene(scene(stage, waiting.getWidth(), waiting.getHeight()));
+            open(stage);
+            if (closeAtOnce) {
+                firstFrame();
+            } else {
+                listJobs();
+            }
+        }));
     }
 
     private static void listJobs() {
@@ -164,7 +182,8 @@ public final class Desktop extends Application {
 
     @Override
     public void stop() {
-        if (!opening.isCompletedExceptionally()) {
+        // One that is still being opened has nothing in it to lose, and is not waited for.
+        if (opening.isDone() && !opening.isCompletedExceptionally()) {
             opening.join().close();
         }
     }

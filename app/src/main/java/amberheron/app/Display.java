@@ -10,7 +10,10 @@ import java.lang.invoke.MethodHandle;
 import java.util.Locale;
 import java.util.Objects;
 
-/** Whether a window can be opened here, asked before the toolkit starts, since it ends the program when it cannot. */
+/**
+ * Whether a window can be opened here. The demo asks before the toolkit starts, since it works without a screen when there is
+ * none and a toolkit that failed cannot be started again; otherwise the toolkit itself says it.
+ */
 @SuppressWarnings("restricted") // native calls are the only way to ask before the toolkit asks
 enum Display {
     READY(""),
@@ -32,12 +35,13 @@ enum Display {
         if (!System.getProperty("os.name").toLowerCase(Locale.ROOT).contains("linux")) {
             return READY;
         }
-        // Asked first, also where it does not count: a start-up cache is made without a screen, and is to know how to ask.
-        boolean opens = opens(Objects.requireNonNullElse(System.getenv("DISPLAY"), ""));
-        if ("Headless".equals(System.getProperty("glass.platform"))) {
-            return READY;
-        }
-        return !opens ? NO_DISPLAY : loads("libgtk-3.so.0") ? READY : NO_GTK;
+        String name = Objects.requireNonNullElse(System.getenv("DISPLAY"), "");
+        return name.isBlank() || !opens(name) ? NO_DISPLAY : loads("libgtk-3.so.0") ? READY : NO_GTK;
+    }
+
+    /** What the toolkit missed when it could not start. */
+    static Display without(UnsupportedOperationException missed) {
+        return String.valueOf(missed.getMessage()).contains("DISPLAY") ? NO_DISPLAY : NO_GTK;
     }
 
     private static boolean loads(String library) {
@@ -57,9 +61,6 @@ enum Display {
             FunctionDescriptor call = FunctionDescriptor.of(ValueLayout.ADDRESS, ValueLayout.ADDRESS);
             MethodHandle open = linker.downcallHandle(x11.findOrThrow("XOpenDisplay"), call);
             MethodHandle close = linker.downcallHandle(x11.findOrThrow("XCloseDisplay"), call);
-            if (name.isBlank()) {
-                return false;
-            }
             MemorySegment display = (MemorySegment) open.invokeExact(arena.allocateFrom(name));
             if (display.address() == 0) {
                 return false;
@@ -68,7 +69,7 @@ enum Display {
             return true;
         } catch (IllegalArgumentException e) {
             // No X library at all: GTK's message is the more helpful one.
-            return !name.isBlank();
+            return true;
         } catch (Throwable e) {
             return false;
         }

@@ -56,12 +56,6 @@ public final class Heron {
     }
 
     private static int desktop(Path home, boolean demo, boolean closeAtOnce) {
-        Display display = Display.probe();
-        if (display != Display.READY) {
-            System.err.println("heron: " + display.words()
-                    + ". The commands work without one (heron --help); so does heron demo.");
-            return 2;
-        }
         CompletableFuture<Session> session = CompletableFuture.supplyAsync(() -> {
             HomeLog.start(home);
             return open(home, demo);
@@ -70,7 +64,9 @@ public final class Heron {
         try {
             Application.launch(Desktop.class);
         } catch (UnsupportedOperationException e) {
-            System.err.println("heron: the window toolkit does not start here: " + e.getMessage());
+            // The toolkit asks for a display first of all; asking before it would keep every window waiting.
+            System.err.println("heron: " + Display.without(e).words()
+                    + ". The commands work without one (heron --help); so does heron demo.");
             return 2;
         }
         return session.isCompletedExceptionally() ? 2 : 0;
@@ -85,9 +81,9 @@ public final class Heron {
     private static Session open(Path home, boolean demo) {
         Path own = home.resolve("book.db");
         boolean fresh = !Files.exists(own);
-        // Side by side: what is slow about the one is loading code, about the other the disk.
-        CompletableFuture<Catalogue> loading = CompletableFuture
-                .supplyAsync(() -> Catalogue.withShop(home.resolve("catalogue")));
+        // Side by side, on a thread of its own, since two cores have but one in the common pool.
+        CompletableFuture<Catalogue> loading = CompletableFuture.supplyAsync(
+                () -> Catalogue.withShop(home.resolve("catalogue")), Thread.ofPlatform().daemon()::start);
         OpenBook book = OpenBook.at(demo ? new BookAddress.OfFile(own) : BookAddress.of(home, said()), home);
         try {
             Catalogue catalogue = loading.join();

@@ -3,6 +3,7 @@ package amberheron.app;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.logging.FileHandler;
 import java.util.logging.Handler;
 import java.util.logging.Level;
@@ -14,6 +15,9 @@ public final class HomeLog {
     private static final int BYTES = 1 << 20;
     private static final int FILES = 5;
     private static final Logger ROOT = Logger.getLogger("");
+    /** Held, since a logger that nobody holds forgets its level. */
+    private static final List<Logger> LOUD = List.of(Logger.getLogger("com.openhtmltopdf"),
+            Logger.getLogger("com.networknt"));
 
     private HomeLog() {
     }
@@ -30,9 +34,7 @@ public final class HomeLog {
         }
         ROOT.setLevel(Level.INFO);
         // Its notes on every start say nothing.
-        for (String loud : new String[]{"javafx", "com.openhtmltopdf", "com.networknt"}) {
-            Logger.getLogger(loud).setLevel(Level.WARNING);
-        }
+        LOUD.forEach(logger -> logger.setLevel(Level.WARNING));
         try {
             Files.createDirectories(home.resolve("logs"));
             FileHandler handler = new FileHandler(

@@ -2,11 +2,14 @@ package amberheron.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import amberheron.app.session.Session;
+import amberheron.app.session.Threads;
 import amberheron.io.book.JobBook;
-import java.io.IOException;
+import amberheron.io.catalogue.Catalogue;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.CompletableFuture;
+import javafx.application.Platform;
 import javafx.scene.control.Label;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -16,17 +19,37 @@ import org.junit.jupiter.api.parallel.ResourceLock;
 @ResourceLock(Hands.SCREEN)
 class TroubleTest {
     @Test
-    void theReasonStandsInTheWindow(@TempDir Path home) throws IOException {
+    void theReasonStandsInTheWindow(@TempDir Path home) throws Exception {
         Path book = Files.writeString(home.resolve("book.db"), "not a book");
         Desktop.prepare(CompletableFuture.supplyAsync(() -> {
             JobBook.open(book).close();
             throw new AssertionError("opened what is not a book");
         }), () -> Demo.empty(home), () -> Demo.empty(home), false);
         Hands hands = Hands.on(() -> true, stage -> new Desktop().start(stage));
-        Label says = (Label) hands.find(n -> "trouble".equals(n.getId())).orElseThrow();
-        assertThat(says.getText()).contains("is not a job book").contains("left as it is").contains(book.toString());
+        hands.waitUntil(() -> said(hands).contains("is not a job book"));
+        assertThat(said(hands)).contains("left as it is").contains(book.toString());
         assertThat(book).hasContent("not a book");
         hands.close(() -> {
         });
+    }
+
+    @Test
+    void aBookThatKeepsOneWaitingSaysSo(@TempDir Path home) throws Exception {
+        CompletableFuture<Session> slow = new CompletableFuture<>();
+        Desktop desktop = new Desktop();
+        Desktop.prepare(slow, () -> Demo.empty(home), () -> Demo.empty(home), false);
+        Hands hands = Hands.on(() -> true, desktop::start);
+        assertThat(hands.stage().isShowing()).as("most books are open before it is worth saying").isFalse();
+        hands.waitUntil(hands.stage()::isShowing);
+        assertThat(said(hands)).contains("does not answer");
+        slow.complete(Session.on(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home,
+                Threads.beside(Platform::runLater)));
+        hands.waitUntil(() -> hands.find(n -> "first.begin".equals(n.getId())).isPresent());
+        assertThat(said(hands)).isEmpty();
+        hands.close(desktop::stop);
+    }
+
+    private static String said(Hands hands) {
+        return hands.find(n -> "trouble".equals(n.getId())).map(n -> ((Label) n).getText()).orElse("");
     }
 }

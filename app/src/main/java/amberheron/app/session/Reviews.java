@@ -7,6 +7,7 @@ import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.logging.Level;
 import java.util.logging.Logger;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What follows from the open job, worked out off the screen's thread. Of several changes in a row only the last is
@@ -16,7 +17,7 @@ final class Reviews {
     private final Executor reviewer;
     private final Executor ui;
     private final Consumer<Outcome> told;
-    private JobReview latest;
+    private @Nullable JobReview latest;
     private long wanted;
     private long running;
     private Job next;
@@ -28,7 +29,6 @@ final class Reviews {
         this.told = told;
         this.shop = shop;
         this.next = Job.empty("");
-        this.latest = new JobReview(next, shop);
     }
 
     /**
@@ -41,7 +41,13 @@ final class Reviews {
 
     /** The last review that is finished. */
     JobReview latest() {
-        return latest;
+        JobReview found = latest;
+        if (found == null) {
+            // Of no job at all: most sessions begin with one.
+            found = new JobReview(Job.empty(""), shop);
+            latest = found;
+        }
+        return found;
     }
 
     /** Whether a later one is being worked out. */
@@ -73,7 +79,7 @@ final class Reviews {
         running = wanted;
         Job job = next;
         Shop by = shop;
-        JobReview before = latest;
+        JobReview before = latest();
         reviewer.execute(() -> {
             Outcome outcome;
             try {
