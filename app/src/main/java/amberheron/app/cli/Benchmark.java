@@ -301,7 +301,9 @@ final class Benchmark implements Callable<Integer> {
         launch(home, used, out, command);
         if (cached) {
             Path cache = home.resolve("start.aot");
-            launch(home, with(flags, "-XX:AOTCacheOutput=" + cache), out, command);
+            // As ./heron makes it.
+            launch(home, with(flags, "-XX:+UnlockDiagnosticVMOptions", "-XX:-AOTRecordTraining",
+                    "-XX:AOTCacheOutput=" + cache), out, command);
             used = with(flags, "-XX:AOTCache=" + cache);
         }
         double[] times = new double[STARTS];
@@ -316,9 +318,9 @@ final class Benchmark implements Callable<Integer> {
         return median(times);
     }
 
-    private static List<String> with(List<String> flags, String more) {
+    private static List<String> with(List<String> flags, String... more) {
         List<String> all = new ArrayList<>(flags);
-        all.add(more);
+        all.addAll(List.of(more));
         return all;
     }
 
