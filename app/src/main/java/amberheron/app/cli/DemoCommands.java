@@ -146,8 +146,8 @@ final class DemoCommands {
                             .map(s -> s.title() + ": " + review.state(s).words()).collect(Collectors.joining(" · ")));
                     review.diagnosis()
                             .ifPresent(d -> out.printf(Locale.ROOT,
-                                    "  worst difference %+.4f λ; likeliest cause: %s (%.0f %%)%n",
-                                    d.worst().lambda(), d.best().fault().title(), 100 * d.best().probability()));
+                                    "  worst difference %+.4f λ; likeliest cause: %s%n",
+                                    d.worst().lambda(), d.named()));
                     out.println("  pack: " + pack);
                 }
                 out.printf(Locale.ROOT, "%d pictures in %s%n", pictures.size(), folder.resolve("pictures"));

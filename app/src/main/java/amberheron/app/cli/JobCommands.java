@@ -293,8 +293,7 @@ final class JobCommands {
                         : say("%.0f s", found.seconds(kind)));
             }
             review.onTheRoad().filter(d -> !d.withinTolerance()).ifPresent(d -> out().printf(Locale.ROOT,
-                    "Which link: %s (%.0f %%). %s%n", d.best().fault().title(), 100 * d.best().probability(),
-                    d.remedy()));
+                    "Which link: %s. %s%n", d.named(), d.remedy()));
             return report(proven, findings, "");
         }
     }

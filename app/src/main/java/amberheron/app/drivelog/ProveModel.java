@@ -178,7 +178,7 @@ public final class ProveModel implements StationModel {
                     Action.go(session, Station.SCALE),
                     session.review().onTheRoad().filter(d -> !d.withinTolerance())
                             .map(d -> Message.of("{0} {1}: {2}", worst.get().consequence(),
-                                    plain(d.best().fault().title()), plain(d.remedy())))
+                                    plain(d.title()), plain(d.remedy())))
                             .orElse(Message.of(
                                     "{0} What agreed on the bench and not on the road points at the grounds.",
                                     worst.get().consequence())),

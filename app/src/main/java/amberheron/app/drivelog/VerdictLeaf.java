@@ -1,7 +1,5 @@
 package amberheron.app.drivelog;
 
-import static amberheron.core.units.Phrase.say;
-
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Leaf;
@@ -60,7 +58,7 @@ final class VerdictLeaf implements Leaf {
         Optional<Diagnosis> road = session.review().onTheRoad();
         link.setText(road.map(d -> d.withinTolerance()
                 ? "None: at every mixture that was driven the reader shows what the controller shows."
-                : say("%s (%.0f %%).", d.best().fault().title(), 100 * d.best().probability()))
+                : d.named() + ".")
                 .orElse("A log in which both moved tells it, with the causes that check points tell."));
         boolean lies = road.filter(d -> !d.withinTolerance()).isPresent();
         Parts.say(remedy, lies ? road.orElseThrow().remedy() : "");

@@ -28,7 +28,10 @@ final class ScaleWords {
 
     /** The likeliest fault and how likely it is. */
     static String likeliest(Session session, Diagnosis d) {
-        return Figures.text(session, Message.of("{0}: {1}.", plain(d.best().fault().title() + parameters(d.best())),
+        if (!d.settingFollows()) {
+            return d.title() + ".";
+        }
+        return Figures.text(session, Message.of("{0}: {1}.", plain(d.title() + parameters(d.best())),
                 new Measure(d.best().probability(), Dimension.FRACTION, 0)));
     }
 

@@ -94,6 +94,16 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
         return settingFollows ? causes : List.of();
     }
 
+    /** What the points tell of, in a few words. */
+    public String title() {
+        return settingFollows ? best().fault().title() : "The setting shows the same at any volts";
+    }
+
+    /** The same with its probability, where that means anything. */
+    public String named() {
+        return settingFollows ? say("%s (%.0f %%)", title(), 100 * best().probability()) : title();
+    }
+
     /** What is wrong, as far as the points tell. */
     public String meaning() {
         return settingFollows

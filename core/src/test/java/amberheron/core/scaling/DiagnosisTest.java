@@ -72,9 +72,12 @@ class DiagnosisTest {
         assertThat(diagnosis.causes()).allSatisfy(c -> assertThat(c.probability()).isBetween(0.0, 1.0));
         assertThat(diagnosis.withinTolerance()).isFalse();
         assertThat(diagnosis.remedy()).as("of the wires nothing is known").isEqualTo(Diagnosis.TYPE_FIRST);
+        assertThat(diagnosis.named()).as("no cause is the likeliest")
+                .isEqualTo("The setting shows the same at any volts");
         assertThat(diagnosis.cannotTell()).isEmpty();
         assertThat(diagnosis.nextPoint()).isNull();
         assertThat(diagnose(v -> right(v + 0.06)).settingFollows()).isTrue();
+        assertThat(diagnose(v -> right(v + 0.06)).named()).startsWith(Cause.GROUND_SHIFT.title()).endsWith(" %)");
     }
 
     @Test

@@ -353,9 +353,8 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         Diagnosis d = review.diagnosis().get();
         ReaderSetting corrected = d.correctedSetting();
         String verdict = d.withinTolerance() ? "within tolerance" : "out of tolerance";
-        return say("%s, worst %s; likeliest: %s (%.0f %%)%s", verdict,
-                units.signed(mixture(d.worst().lambda()), stoich), d.best().fault().title(),
-                100 * d.best().probability(),
+        return say("%s, worst %s; likeliest: %s%s", verdict,
+                units.signed(mixture(d.worst().lambda()), stoich), d.named(),
                 d.withinTolerance() || corrected != null ? "" : ". " + d.notByTyping())
                 + (simulated == 0 ? "" : "; " + simulated + " simulated points left out");
     }
