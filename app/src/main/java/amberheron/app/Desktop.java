@@ -1,5 +1,6 @@
 package amberheron.app;
 
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import amberheron.app.session.Session;
 import amberheron.app.shell.Shell;
@@ -12,10 +13,10 @@ import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
-import javafx.scene.layout.Region;
 import javafx.scene.text.Font;
 import javafx.stage.Stage;
 import javafx.util.Duration;
+import org.jspecify.annotations.Nullable;
 
 /** The desktop. Its session is being opened by the launcher while the toolkit starts. */
 public final class Desktop extends Application {
@@ -59,7 +60,6 @@ public final class Desktop extends Application {
     }
 
     @Override
-    @SuppressWarnings("FutureReturnValueIgnored") // what fails stands in the window
     public void start(Stage stage) {
         Thread.setDefaultUncaughtExceptionHandler((thread, e) -> uncaught(e));
         loadFonts();
@@ -73,40 +73,38 @@ public final class Desktop extends Application {
         PauseTransition patience = new PauseTransition(PATIENCE);
         patience.setOnFinished(e -> open(stage));
         patience.play();
-        opening.whenComplete((session, e) -> Platform.runLater(() -> {
+        onceOpen(stage, session -> {
             patience.stop();
-            stage.setScene(scene(stage, waiting.getWidth(), waiting.getHeight()));
             open(stage);
             if (closeAtOnce) {
                 firstFrame();
-            } else {
-                listJobs();
+            } else if (session != null) {
+                session.listJobs();
             }
-        }));
+        });
     }
 
-    private static void listJobs() {
-        if (!opening.isCompletedExceptionally()) {
-            opening.join().listJobs();
-        }
+    /** Shows what comes of opening the book in place of what stands in the window; then goes on with it, or with null where it failed. */
+    @SuppressWarnings("FutureReturnValueIgnored") // what fails stands in the window
+    private static void onceOpen(Stage stage, Consumer<@Nullable Session> then) {
+        opening.whenComplete((session, e) -> Platform.runLater(() -> {
+            Scene before = stage.getScene();
+            stage.setScene(scene(stage, before.getWidth(), before.getHeight()));
+            then.accept(session);
+        }));
     }
 
     /** Another book, or another catalogue, in the same window. */
-    @SuppressWarnings("FutureReturnValueIgnored") // what fails stands in the window
     private static void anew(Stage stage) {
-        Scene before = stage.getScene();
-        before.getRoot().setDisable(true);
+        stage.getScene().getRoot().setDisable(true);
         opening.join().close();
         opening = CompletableFuture.supplyAsync(shopBook);
-        opening.whenComplete((session, e) -> Platform.runLater(() -> {
-            stage.setScene(scene(stage, before.getWidth(), before.getHeight()));
-            // What ticks on the old screen ends with it.
-            before.setRoot(new Region());
+        onceOpen(stage, session -> {
             if (session != null) {
                 session.showJobs();
+                session.listJobs();
             }
-            listJobs();
-        }));
+        });
     }
 
     private static void open(Stage stage) {

@@ -4,6 +4,7 @@ import java.time.ZoneId;
 import java.time.LocalDate;
 import amberheron.app.demo.DemoBook;
 import amberheron.app.session.Session;
+import amberheron.app.session.Threads;
 import amberheron.io.book.JobBook;
 import amberheron.io.catalogue.Catalogue;
 import java.io.IOException;
@@ -11,6 +12,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.stream.Stream;
+import javafx.application.Platform;
 import org.jspecify.annotations.Nullable;
 
 /** Sessions for tests. */
@@ -32,6 +34,12 @@ public final class Demo {
     /** A session on an empty book, or on the one that is there. */
     public static Session empty(Path home) {
         return Session.direct(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home);
+    }
+
+    /** A session as the window has it, on the book that is there; what is slow is worked out beside the screen. */
+    public static Session beside(Path home) {
+        return Session.on(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home,
+                Threads.beside(Platform::runLater));
     }
 
     /** Puts a fresh demo book into a folder; it is made once and copied. */

@@ -3,15 +3,11 @@ package amberheron.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.app.session.Session;
-import amberheron.app.session.Threads;
 import amberheron.app.shell.Shell;
 import amberheron.core.job.Station;
-import amberheron.io.book.JobBook;
-import amberheron.io.catalogue.Catalogue;
 import java.lang.ref.WeakReference;
 import java.nio.file.Path;
 import java.util.concurrent.atomic.AtomicInteger;
-import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
@@ -30,8 +26,7 @@ class FirstStartTest {
     @Test
     void theTourIsShownOnceAndAJobOrTheDemoIsOffered() {
         AtomicInteger looked = new AtomicInteger();
-        Session session = Session.on(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home,
-                Threads.beside(Platform::runLater));
+        Session session = Demo.beside(home);
         Desktop.loadFonts();
         Hands hands = Hands.on(session::idle, stage -> {
             Shell shell = new Shell(session, Stations.all(), looked::incrementAndGet);
@@ -61,7 +56,6 @@ class FirstStartTest {
     @Test
     void aWindowThatWasClosedIsForgotten() throws Exception {
         WeakReference<Session> closed = new WeakReference<>(seenAndClosed());
-        Hands.onScreen(() -> null);
         Hands other = Hands.on(() -> true, stage -> {
             stage.setScene(new Scene(new Region()));
             stage.show();
@@ -76,8 +70,7 @@ class FirstStartTest {
 
     private Session seenAndClosed() {
         Demo.copy(home);
-        Session session = Session.on(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home,
-                Threads.beside(Platform::runLater));
+        Session session = Demo.beside(home);
         Hands hands = Hands.on(session::idle, stage -> {
             stage.setScene(new Shell(session, Stations.all()).scene(1280, 800));
             stage.show();

@@ -3,13 +3,10 @@ package amberheron.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.app.session.Session;
-import amberheron.app.session.Threads;
 import amberheron.io.book.JobBook;
-import amberheron.io.catalogue.Catalogue;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.CompletableFuture;
-import javafx.application.Platform;
 import javafx.scene.control.Label;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -42,8 +39,7 @@ class TroubleTest {
         assertThat(hands.stage().isShowing()).as("most books are open before it is worth saying").isFalse();
         hands.waitUntil(hands.stage()::isShowing);
         assertThat(said(hands)).contains("does not answer");
-        slow.complete(Session.on(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home,
-                Threads.beside(Platform::runLater)));
+        slow.complete(Demo.beside(home));
         hands.waitUntil(() -> hands.find(n -> "first.begin".equals(n.getId())).isPresent());
         assertThat(said(hands)).isEmpty();
         hands.close(desktop::stop);

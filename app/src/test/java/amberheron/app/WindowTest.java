@@ -1,13 +1,9 @@
 package amberheron.app;
 
 import amberheron.app.session.Session;
-import amberheron.app.session.Threads;
 import amberheron.app.shell.Shell;
-import amberheron.io.book.JobBook;
-import amberheron.io.catalogue.Catalogue;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
-import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
@@ -28,8 +24,7 @@ abstract class WindowTest {
     @BeforeEach
     final void open() {
         Demo.copy(home);
-        session = Session.on(JobBook.open(home.resolve("book.db")), Catalogue.shipped(), home,
-                Threads.beside(Platform::runLater));
+        session = Demo.beside(home);
         Desktop.loadFonts();
         hands = Hands.on(session::idle, stage -> {
             stage.setScene(new Shell(session, Stations.all()).scene(1280, 800));

@@ -7,7 +7,6 @@ import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.logging.Level;
 import java.util.logging.Logger;
-import org.jspecify.annotations.Nullable;
 
 /**
  * What follows from the open job, worked out off the screen's thread. Of several changes in a row only the last is
@@ -17,7 +16,7 @@ final class Reviews {
     private final Executor reviewer;
     private final Executor ui;
     private final Consumer<Outcome> told;
-    private @Nullable JobReview latest;
+    private JobReview latest;
     private long wanted;
     private long running;
     private Job next;
@@ -29,6 +28,7 @@ final class Reviews {
         this.told = told;
         this.shop = shop;
         this.next = Job.empty("");
+        this.latest = new JobReview(next, shop);
     }
 
     /**
@@ -41,13 +41,7 @@ final class Reviews {
 
     /** The last review that is finished. */
     JobReview latest() {
-        JobReview found = latest;
-        if (found == null) {
-            // Of no job at all: most sessions begin with one.
-            found = new JobReview(Job.empty(""), shop);
-            latest = found;
-        }
-        return found;
+        return latest;
     }
 
     /** Whether a later one is being worked out. */
@@ -79,7 +73,7 @@ final class Reviews {
         running = wanted;
         Job job = next;
         Shop by = shop;
-        JobReview before = latest();
+        JobReview before = latest;
         reviewer.execute(() -> {
             Outcome outcome;
             try {
