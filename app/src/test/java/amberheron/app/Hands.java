@@ -1,5 +1,6 @@
 package amberheron.app;
 
+import com.sun.javafx.tk.Toolkit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -108,13 +109,8 @@ final class Hands {
             LockSupport.parkNanos(1_000_000);
         }
         onScreen(() -> {
-            for (Window window : List.copyOf(Window.getWindows())) {
-                Scene scene = window.getScene();
-                if (scene != null && scene.getRoot() != null) {
-                    scene.getRoot().applyCss();
-                    scene.getRoot().layout();
-                }
-            }
+            // What a frame does before it is drawn; applying styles by hand would go through every node there is.
+            Toolkit.getToolkit().firePulse();
             return null;
         });
     }
