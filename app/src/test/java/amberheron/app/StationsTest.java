@@ -2,6 +2,7 @@ package amberheron.app;
 
 import javafx.css.PseudoClass;
 import javafx.scene.control.TextField;
+import amberheron.app.parts.EntryField;
 import amberheron.app.session.Figures;
 import amberheron.core.finding.Origin;
 import amberheron.core.freeair.AirField;
@@ -15,6 +16,8 @@ import amberheron.core.job.Station;
 import amberheron.core.plan.Step;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerSource;
+import java.lang.ref.WeakReference;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import javafx.geometry.Bounds;
@@ -126,6 +129,23 @@ class StationsTest extends WindowTest {
         assertThat(session.job().entries().drafts()).as("gone with its piece").isEmpty();
         hands.push(KeyCode.CONTROL, KeyCode.Z);
         assertThat(session.job().entries().drafts()).as("and back with it").containsKey("place.piece.1.wall");
+    }
+
+    /** A shop's window stays open all day: what another job has no use for must not stay behind with whatever it listened to. */
+    @Test
+    void rowsOfAnotherJobAreForgotten() throws Exception {
+        go("SB-014", KeyCode.DIGIT3);
+        hands.clickOn(byId("wire.leaf.joints"));
+        List<WeakReference<Node>> rows = new ArrayList<>();
+        hands.find(n -> n instanceof EntryField && !rows.add(new WeakReference<>(n)));
+        go("SB-016", KeyCode.DIGIT3);
+        hands.clickOn(byId("wire.leaf.joints"));
+        rows.removeIf(row -> hands.find(row::refersTo).isPresent());
+        assertThat(rows).as("joints that this job has not").isNotEmpty();
+        hands.waitUntil(() -> {
+            System.gc();
+            return rows.stream().allMatch(row -> row.refersTo(null));
+        });
     }
 
     /** A clamp job from its leaf: read on the jack, judged on the wheels. */

@@ -46,7 +46,7 @@ final class TruthLeaf implements Leaf {
     TruthLeaf(Session session) {
         this.session = session;
         findings = new FindingsTable(session);
-        act = Choice.list(session, "What is changed on purpose", LogField.ACT.path(), List.of(Act.values()), Act::words,
+        act = Choice.list("What is changed on purpose", LogField.ACT.path(), List.of(Act.values()), Act::words,
                 () -> session.job().roadTest().witness().act(),
                 a -> session.edit(a.words(), j -> with(j, w -> w.withAct(a))));
         node = new Columns(300,

@@ -104,13 +104,6 @@ final class CoachLeaf implements Leaf {
         watch.setAccessibleText("What it shows now");
         watch.setOnAction(e -> watched());
         HBox.setHgrow(watch, Priority.ALWAYS);
-        session.onFocus(wanted -> {
-            if (wanted.equals(AirModel.WATCH)) {
-                watch.requestFocus();
-            } else if (wanted.equals(AirModel.SIGN)) {
-                signs.requestFocus();
-            }
-        });
         seen = Parts.card("What is seen", signs, meaning, shows,
                 new HBox(8, watch, Parts.button("Read", "air.read", this::watched, "quiet")), refused, steadiness);
         node = new Columns(300,

@@ -47,7 +47,7 @@ final class TodayLeaf implements Leaf {
         this.session = session;
         fields = new AirFields(session);
         findings = new FindingsTable(session);
-        Choice<ControllerSheet> controller = Choice.list(session, "This controller", AirField.CONTROLLER.path(),
+        Choice<ControllerSheet> controller = Choice.list("This controller", AirField.CONTROLLER.path(),
                 choices(session), ControllerSheet::name, () -> session.job().air().controller(),
                 c -> session.edit(c.name(), j -> j.withAir(j.air().withController(c))));
         fields.with(controller::refresh);

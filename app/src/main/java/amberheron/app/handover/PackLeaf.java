@@ -41,7 +41,7 @@ final class PackLeaf implements Leaf {
         });
         Label label = Parts.line("The shop's name", "field-name");
         label.setLabelFor(name);
-        paper = new Choice<>(session, "Paper", "handover.paper", List.of(ShopCard.Paper.values()),
+        paper = new Choice<>("Paper", "handover.paper", List.of(ShopCard.Paper.values()),
                 ShopCard.Paper::words, () -> session.card().paper(), p -> session.card(session.card().name(), p));
         node = new Columns(300,
                 Parts.card("What it holds", holds,

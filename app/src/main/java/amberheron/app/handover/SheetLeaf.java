@@ -69,7 +69,7 @@ final class SheetLeaf implements Leaf {
                 layOut();
             }
         });
-        whom = new Choice<>(session, "For whom", "handover.for", List.of(For.values()), For::words, () -> shown,
+        whom = new Choice<>("For whom", "handover.for", List.of(For.values()), For::words, () -> shown,
                 this::show);
         page.setPreserveRatio(true);
         page.setFitHeight(HIGH);

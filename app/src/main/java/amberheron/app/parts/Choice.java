@@ -8,7 +8,6 @@ import javafx.scene.TraversalDirection;
 import java.util.stream.IntStream;
 import java.util.OptionalInt;
 import java.util.Locale;
-import amberheron.app.session.Session;
 
 import java.util.List;
 import java.util.Objects;
@@ -38,15 +37,15 @@ public final class Choice<T> extends VBox implements Refreshed {
      * @param key id prefix of the buttons, or id of the list
      * @param read what is chosen now; null when nothing is
      */
-    public Choice(Session session, String name, String key, List<T> values, Function<T, String> words,
+    public Choice(String name, String key, List<T> values, Function<T, String> words,
             Supplier<@Nullable T> read, Consumer<T> pick) {
-        this(session, name, key, values, words, read, pick, values.size() <= FEW);
+        this(name, key, values, words, read, pick, values.size() <= FEW);
     }
 
     /** A list that opens, however few they are. */
-    public static <T> Choice<T> list(Session session, String name, String key, List<T> values,
+    public static <T> Choice<T> list(String name, String key, List<T> values,
             Function<T, String> words, Supplier<@Nullable T> read, Consumer<T> pick) {
-        return new Choice<>(session, name, key, values, words, read, pick, false);
+        return new Choice<>(name, key, values, words, read, pick, false);
     }
 
     /** Without its name, for the cell of a table whose column is named. */
@@ -60,7 +59,7 @@ public final class Choice<T> extends VBox implements Refreshed {
         return this;
     }
 
-    private Choice(Session session, String name, String key, List<T> values, Function<T, String> words,
+    private Choice(String name, String key, List<T> values, Function<T, String> words,
             Supplier<@Nullable T> read, Consumer<T> pick, boolean side) {
         this.read = read;
         this.values = List.copyOf(values);
@@ -91,11 +90,6 @@ public final class Choice<T> extends VBox implements Refreshed {
             foundByLetter(row, buttons);
             getChildren().addAll(label, row);
             setId(key);
-            session.onFocus(wanted -> {
-                if (wanted.equals(key)) {
-                    buttons.getFirst().requestFocus();
-                }
-            });
         } else {
             buttons = List.of();
             ComboBox<T> box = new ComboBox<>();
@@ -128,12 +122,6 @@ public final class Choice<T> extends VBox implements Refreshed {
             list = box;
             label.setLabelFor(box);
             getChildren().addAll(label, box);
-            session.onFocus(wanted -> {
-                if (wanted.equals(key)) {
-                    box.requestFocus();
-                    box.show();
-                }
-            });
         }
     }
 

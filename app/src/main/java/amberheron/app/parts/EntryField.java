@@ -86,12 +86,6 @@ public final class EntryField extends VBox implements Refreshed {
         Parts.show(fault, false);
         getChildren().addAll(name, input, fault);
         getStyleClass().add("entry");
-        session.onFocus(wanted -> {
-            if (wanted.equals(address.get().key())) {
-                input.requestFocus();
-                input.selectAll();
-            }
-        });
     }
 
     /** Without its name, for the cell of a table whose column is named. */

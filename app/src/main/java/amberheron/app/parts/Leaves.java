@@ -6,6 +6,7 @@ import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import java.util.function.Supplier;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextInputControl;
 import amberheron.app.session.Session;
 
@@ -99,6 +100,8 @@ public final class Leaves extends VBox {
                     // What is typed now takes the place of what stood there.
                     if (at instanceof TextInputControl field) {
                         field.selectAll();
+                    } else if (at instanceof ComboBox<?> list && at.getParent() instanceof Choice<?>) {
+                        list.show();
                     }
                     return;
                 }

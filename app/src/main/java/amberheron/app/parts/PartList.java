@@ -122,7 +122,7 @@ public final class PartList<T> {
     public <V> EditTable.Column choice(String name, double weight, String value, List<V> values,
             Function<V, String> shown, Function<V, String> done, Function<T, V> from, BiFunction<T, V, T> to) {
         return new EditTable.Column(name, weight, part -> {
-            Choice<V> choice = Choice.list(session, name, key(part, value), values, shown,
+            Choice<V> choice = Choice.list(name, key(part, value), values, shown,
                     () -> part(session.job(), part).map(from).orElse(null),
                     v -> session.edit(done.apply(v), j -> with(j, part, p -> to.apply(p, v)))).inTable();
             return new EditTable.Cell(choice, choice::refresh);

@@ -69,12 +69,6 @@ public final class TextEntry extends VBox implements Refreshed {
             }
         });
         Parts.undoFrom(input, session, () -> input.getText().equals(read.apply(session.job())));
-        session.onFocus(wanted -> {
-            if (wanted.equals(key.get())) {
-                input.requestFocus();
-                input.selectAll();
-            }
-        });
         getChildren().addAll(label, input);
         getStyleClass().add("entry");
     }

@@ -75,10 +75,10 @@ final class ChooseLeaf implements Leaf {
                 Candidate::withSlope);
         EntryField lean = candidate("Leans along it", DEGREE, -60, 60, PlaceField.LEAN, Candidate::lean,
                 (c, v) -> c.withLean(v == null ? 0 : v));
-        line = Choice.list(session, "On the pipes of", "place.line", List.of(Line.FIRST, Line.SECOND), Line::words,
+        line = Choice.list("On the pipes of", "place.line", List.of(Line.FIRST, Line.SECOND), Line::words,
                 () -> PlaceModel.entered(session).map(Candidate::line).orElse(null),
                 l -> edit("on the " + l.words(), c -> c.withLine(l)));
-        Choice<Candidate.Hole> hole = Choice.list(session, "Hole", "place.hole", List.of(Candidate.Hole.values()),
+        Choice<Candidate.Hole> hole = Choice.list("Hole", "place.hole", List.of(Candidate.Hole.values()),
                 Candidate.Hole::words, () -> PlaceModel.entered(session).map(Candidate::hole).orElse(null),
                 h -> edit(h.words(), c -> c.withHole(h)));
         TextEntry note = new TextEntry(session, "What speaks for it", "place.note", "near, dry, easy to reach…", 1,
@@ -121,7 +121,7 @@ final class ChooseLeaf implements Leaf {
 
     private <S> Choice<S> school(String name, String key, S[] all, Function<S, String> words,
             Function<PlaceSchools, S> read, BiFunction<PlaceSchools, S, PlaceSchools> write) {
-        Choice<S> choice = new Choice<>(session, name, key, List.of(all), words,
+        Choice<S> choice = new Choice<>(name, key, List.of(all), words,
                 () -> read.apply(session.shop().schools()), s -> {
                     Shop shop = session.shop();
                     session.shop(shop.withSchools(write.apply(shop.schools(), s)));

@@ -63,7 +63,7 @@ final class FittedLeaf implements Leaf {
                 (f, v) -> f.withAlong(v == null ? 0 : v));
         EntryField across = field("Car, right side up", DEGREE, -40, 40, PlaceField.FITTED_ACROSS, AsFitted::across,
                 (f, v) -> f.withAcross(v == null ? 0 : v));
-        Choice<Boolean> tight = new Choice<>(session, "Airtight test", "place.fitted.tight", List.of(true, false),
+        Choice<Boolean> tight = new Choice<>("Airtight test", "place.fitted.tight", List.of(true, false),
                 t -> t ? "no bubbles" : "leaks", () -> session.job().placing().fitted().airtight(),
                 t -> PlaceModel.fitted(session, t ? "airtight" : "leaks", f -> f.withAirtight(t)));
         DateEntry date = new DateEntry(session, "Fitted on", "place.fitted.date", j -> j.placing().fitted().date(),

@@ -42,7 +42,7 @@ final class MarkLeaf implements Leaf {
         preview = new TemplatePreview(session, model);
         EntryField diameter = bung("Bung across", PlaceField.BUNG_DIAMETER, 18, 60, Bung::diameter, Bung::withDiameter);
         EntryField lip = bung("Hole it needs", PlaceField.BUNG_LIP, 10, 60, Bung::lip, Bung::withLip);
-        Choice<Boolean> stepped = Choice.list(session, "Bung in hand", "place.bung.stepped", List.of(true, false),
+        Choice<Boolean> stepped = Choice.list("Bung in hand", "place.bung.stepped", List.of(true, false),
                 s -> s ? "stepped: its lip sits in the hole" : "plain: sits on the pipe",
                 () -> session.job().placing().bung().stepped(),
                 s -> session.edit("bung " + (s ? "stepped" : "plain"),

@@ -50,11 +50,11 @@ final class ExhaustLeaf implements Leaf {
 
     private Node[] condition() {
         Choice<Intake.Condition> state = add(
-                new Choice<>(session, "State of the exhaust", Question.CONDITION.address().key(),
+                new Choice<>("State of the exhaust", Question.CONDITION.address().key(),
                         List.of(Intake.Condition.SOUND, Intake.Condition.LEAKS, Intake.Condition.ROTTEN),
                         Intake.Condition::words, () -> session.job().intake().condition(),
                         v -> PlanModel.intake(session, "State of the exhaust: " + v.words(), i -> i.withCondition(v))));
-        Choice<String> catalyst = add(new Choice<>(session, "Catalyst", "plan.catalyst",
+        Choice<String> catalyst = add(new Choice<>("Catalyst", "plan.catalyst",
                 List.of("none", "catalyst", "straight-through"), w -> w,
                 () -> session.job().intake().exhaust().segments().isEmpty()
                         ? null
@@ -76,7 +76,7 @@ final class ExhaustLeaf implements Leaf {
                 (j, v) -> j.withProgress(j.progress().withDay(v))));
         List<Optional<Waiting>> holds = List.of(Optional.empty(), Optional.of(Waiting.CUSTOMER),
                 Optional.of(Waiting.PARTS), Optional.of(Waiting.WELDER));
-        Choice<Optional<Waiting>> hold = add(Choice.list(session, "On hold for", "plan.hold", holds,
+        Choice<Optional<Waiting>> hold = add(Choice.list("On hold for", "plan.hold", holds,
                 h -> h.map(Waiting::words).orElse("nothing"),
                 () -> Optional.ofNullable(session.job().progress().hold()),
                 h -> session.edit("on hold for " + h.map(Waiting::words).orElse("nothing"),

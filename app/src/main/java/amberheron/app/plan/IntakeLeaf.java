@@ -140,7 +140,7 @@ final class IntakeLeaf implements Leaf {
 
     private <T> void choice(Question question, String name, List<T> values, Function<T, String> words,
             Function<Intake, @Nullable T> read, Setter<T> set) {
-        ask(question, add(new Choice<>(session, name, question.address().key(), values, words,
+        ask(question, add(new Choice<>(name, question.address().key(), values, words,
                 () -> read.apply(session.job().intake()),
                 v -> PlanModel.intake(session, name + ": " + words.apply(v), i -> set.set(i, v)))));
     }
@@ -166,11 +166,6 @@ final class IntakeLeaf implements Leaf {
             row.getChildren().add(box);
         }
         Choice.foundByLetter(row, readers);
-        session.onFocus(wanted -> {
-            if (wanted.equals(READERS)) {
-                readers.getFirst().requestFocus();
-            }
-        });
         VBox entry = new VBox(Parts.line("What the customer has to read it with", "field-name"), row);
         entry.getStyleClass().add("entry");
         return entry;

@@ -86,7 +86,7 @@ final class DisplayLeaf implements Leaf {
         Supplier<@Nullable T> now = () -> read.apply(session.job().display());
         Consumer<T> pick = v -> session.edit(name + " " + words.apply(v),
                 j -> j.withDisplay(write.apply(j.display(), v)));
-        Choice<T> choice = Choice.list(session, name, field.path(), values, words, now, pick);
+        Choice<T> choice = Choice.list(name, field.path(), values, words, now, pick);
         choices.add(choice);
         return choice;
     }

@@ -88,17 +88,17 @@ final class LawLeaf implements Leaf {
 
     LawLeaf(Session session) {
         this.session = session;
-        law = new Choice<>(session, "From the catalogue", ScaleField.LAW.path(), session.catalogue().laws(),
+        law = new Choice<>("From the catalogue", ScaleField.LAW.path(), session.catalogue().laws(),
                 l -> l.name() + " " + (l.scale() instanceof MixtureScale.Lambda ? "λ" : "AFR"),
                 () -> session.job().law(), l -> session.edit("law " + l.name(), j -> j.withLaw(l))).inTable();
-        reader = new Choice<>(session, "Reader", ScaleField.READER.path(), session.catalogue().readers(), Reader::name,
+        reader = new Choice<>("Reader", ScaleField.READER.path(), session.catalogue().readers(), Reader::name,
                 () -> known(session.job().reader()), r -> session.edit("reader " + r.name(), j -> j.withReader(r)));
         List<Gauge> gauges = gauges(session);
-        gauge = Choice.list(session, "Controller's own gauge shows", ScaleField.GAUGE.path(), gauges, Gauge::words,
+        gauge = Choice.list("Controller's own gauge shows", ScaleField.GAUGE.path(), gauges, Gauge::words,
                 () -> gauges.stream().filter(g -> Objects.equals(g.scale(), session.job().gauge())).findFirst()
                         .orElseGet(() -> named(session.job().gauge())),
                 g -> session.edit("gauge " + g.words(), j -> j.withGauge(g.scale())));
-        quantity = Choice.list(session, "Its numbers are", "scale.sheet.quantity", List.of(Quantity.values()),
+        quantity = Choice.list("Its numbers are", "scale.sheet.quantity", List.of(Quantity.values()),
                 Quantity::words, () -> said, q -> {
                     said = q;
                     read();

@@ -105,7 +105,7 @@ final class JobsView implements StationView {
         });
         list.setOnMouseClicked(e -> open());
         list.getStyleClass().add("job-list");
-        months = new Choice<>(session, "Free-air check again after", "jobs.months", List.of(3, 6, 12, 24),
+        months = new Choice<>("Free-air check again after", "jobs.months", List.of(3, 6, 12, 24),
                 m -> m + " months", () -> session.shop().recalibrateMonths(), m -> {
                     Shop shop = session.shop();
                     session.shop(shop.withRecalibrateMonths(m));

@@ -45,13 +45,13 @@ final class WireFields {
     /** One of several, picked for something else than the job. */
     <T> Choice<T> choice(String name, String key, List<T> values, Function<T, String> words,
             Supplier<@Nullable T> read, Consumer<T> pick) {
-        return add(new Choice<>(session, name, key, values, words, read, pick));
+        return add(new Choice<>(name, key, values, words, read, pick));
     }
 
     /** One of several, in a list that opens. */
     <T> Choice<T> list(String name, String key, List<T> values, Function<T, String> words,
             Function<Wiring, @Nullable T> read, BiFunction<Wiring, T, Wiring> write) {
-        return add(Choice.list(session, name, key, values, words, () -> read.apply(session.job().wiring()),
+        return add(Choice.list(name, key, values, words, () -> read.apply(session.job().wiring()),
                 v -> edit(words.apply(v), w -> write.apply(w, v))));
     }
 
