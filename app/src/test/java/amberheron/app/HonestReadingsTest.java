@@ -43,7 +43,7 @@ class HonestReadingsTest {
     void whatIsNextAtScaleIsToTypeARealReading() {
         try (Session session = real()) {
             List<String> asked = new ArrayList<>();
-            session.onFocus(asked::add);
+            session.listeners().onFocus(asked::add);
             Advice.Action next = Objects.requireNonNull(new ScaleModel().advice(session).action());
             next.run().run();
             assertThat(asked).containsExactly("scale.volts");
@@ -100,7 +100,7 @@ class HonestReadingsTest {
         try (Session session = Demo.session(home)) {
             List<StationModel> models = new ArrayList<>();
             Stations.all().stream().map(StationPlug::model).forEach(models::add);
-            session.onLeave(() -> models.forEach(StationModel::leave));
+            session.listeners().onLeave(() -> models.forEach(StationModel::leave));
             session.open("SB-015");
             var wire = (amberheron.app.wiring.WireModel) models.get(2);
             wire.simulate(session, PowerSource.Behaviour.SWITCHED);

@@ -87,7 +87,7 @@ public final class ProveModel implements StationModel {
         Job job = session.job();
         Origin origin = session.typed();
         Path home = session.home();
-        session.intoJob("Reading the log", progress -> {
+        session.background().intoJob("Reading the log", progress -> {
             LogReading reading = LogReading.of(typed, with, named, part);
             KnownColumns known = KnownColumns.in(home);
             DriveLog log = reading.read(job, known, progress::at);
@@ -114,7 +114,7 @@ public final class ProveModel implements StationModel {
     static void lay(Session session, TraceView view, String typed, String named) {
         Job job = session.job();
         Path home = session.home();
-        session.intoJob("Reading the other log",
+        session.background().intoJob("Reading the other log",
                 progress -> LogReading.of(typed, "", named, "").read(job, KnownColumns.in(home), progress::at),
                 (id, log) -> say("%s was read for %s, which is no longer open.", log.file(), id), log -> {
                     view.lay(log.file(), log.drive());

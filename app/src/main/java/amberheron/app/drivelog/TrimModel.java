@@ -106,7 +106,7 @@ final class TrimModel {
             return;
         }
         Path file = session.home().resolve("lists").resolve(HandOverPack.stem(session.job()) + "-trims.csv");
-        session.intoJob("Writing the advice", progress -> {
+        session.background().intoJob("Writing the advice", progress -> {
             TextFiles.write(file, TrimCsv.write(plan.get()));
             return file;
         }, (job, f) -> say("%s is written.", f), f -> {
@@ -121,7 +121,7 @@ final class TrimModel {
 
     /** Takes up the shop's bins, or a plan that was applied. */
     static void read(Session session, String typed) {
-        session.intoJob("Reading " + typed, progress -> TrimCsv.read(TextFiles.path(typed)),
+        session.background().intoJob("Reading " + typed, progress -> TrimCsv.read(TextFiles.path(typed)),
                 (job, sheet) -> say("It was read for %s, which is no longer open: read it again there.", job),
                 sheet -> {
                     session.edit("trim sheet", j -> j.withRoadTest(j.roadTest().withTrims(sheet)));

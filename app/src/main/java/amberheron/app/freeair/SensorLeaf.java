@@ -108,7 +108,7 @@ final class SensorLeaf implements Leaf {
 
     private void write() {
         Path file = session.home().resolve("lists").resolve("sensors.csv");
-        session.inBackground("Writing the sensor book", () -> {
+        session.background().run("Writing the sensor book", () -> {
             List<SensorLife> all = session.sensors().all();
             SensorCsv.write(file, all);
             return all.size();
@@ -116,7 +116,7 @@ final class SensorLeaf implements Leaf {
     }
 
     private void read() {
-        Parts.browse(node, "Sensor book (CSV)", file -> session.inBackground("Reading the sensor book",
+        Parts.browse(node, "Sensor book (CSV)", file -> session.background().run("Reading the sensor book",
                 () -> session.sensors().take(SensorCsv.read(Path.of(file))), n -> {
                     session.sensors().refresh();
                     return n + " sensors taken up.";

@@ -83,7 +83,7 @@ public final class HandOverModel implements StationModel {
         ShopCard card = session.card();
         Path all = folder(session);
         LocalDate today = session.today();
-        session.inBackground("Writing the pack", () -> {
+        session.background().run("Writing the pack", () -> {
             String code = Manifest.code(document.bytes());
             Path folder = Visits.next(all, today, code);
             int files = HandOverPack.write(document, new JobReview(document.job(), shop), units, card, folder).size();

@@ -164,7 +164,7 @@ final class SheetLeaf implements Leaf {
         UnitChoice units = session.units();
         ShopCard card = session.card();
         For sheet = shown;
-        session.inBackground("Printing",
+        session.background().run("Printing",
                 () -> Preview.pages(document, new JobReview(document.job(), shop), units, card, sheet, PRINT), done -> {
                     PageLayout layout = Objects.requireNonNull(job.getJobSettings().getPageLayout());
                     boolean printed = true;

@@ -76,7 +76,7 @@ public final class Leaves extends VBox {
         // In one line where there is room beside the title, else in two.
         tabs.setPrefWrapLength(ROOM);
         tabs.setAlignment(Pos.TOP_RIGHT);
-        session.onFocus(wanted -> {
+        session.listeners().onFocus(wanted -> {
             // Of the station that is shown only: the fields of others are made when they are gone to.
             if (getScene() == null) {
                 return;

@@ -58,7 +58,7 @@ public final class Parts {
     public static Animation beat(Session session, Duration every, Runnable what) {
         Timeline beat = new Timeline(new KeyFrame(every, e -> what.run()));
         beat.setCycleCount(Animation.INDEFINITE);
-        session.onClose(beat::stop);
+        session.listeners().onClose(beat::stop);
         return beat;
     }
 

@@ -60,7 +60,7 @@ public final class PhotoCard extends VBox {
     public static void attach(Session session, String typed, Function<Job, List<Photo>> read,
             BiFunction<Job, List<Photo>, Job> write) {
         Path folder = Photos.folder(session.home(), session.job());
-        session.intoJob("Attaching", progress -> {
+        session.background().intoJob("Attaching", progress -> {
             Photo kept = Photos.keep(typed, folder);
             Photos.offer(kept, folder, session.book());
             return kept;

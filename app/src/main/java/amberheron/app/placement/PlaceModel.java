@@ -282,7 +282,7 @@ public final class PlaceModel implements StationModel {
             done.add("place");
             session.edit("place marked", j -> j.withDone(done));
         }
-        session.inBackground("Writing the template", () -> "Written to " + folder + ": "
+        session.background().run("Writing the template", () -> "Written to " + folder + ": "
                 + TemplateSheet.write(job, place, marks, procedure, units, folder).stream()
                         .map(f -> String.valueOf(f.getFileName())).collect(Collectors.joining(", "))
                 + ". Print at 100 %, measure the 100 mm line.");

@@ -66,7 +66,7 @@ final class IntakeLeaf implements Leaf {
                 open(false);
             }
         });
-        session.onFocus(wanted -> {
+        session.listeners().onFocus(wanted -> {
             Node field = Parts.find(fields, wanted);
             if (field != null && !open) {
                 open(true);

@@ -220,8 +220,9 @@ public final class PlanModel implements StationModel {
         var job = session.job();
         PartsSheet sheet = PartsSheet.of(job, session.review().plan());
         Path folder = session.home().resolve("lists");
-        session.inBackground("Writing the list", () -> "Written to " + folder + ": " + sheet.write(job, folder).stream()
-                .map(f -> String.valueOf(f.getFileName())).collect(Collectors.joining(", ")) + ".");
+        session.background().run("Writing the list",
+                () -> "Written to " + folder + ": " + sheet.write(job, folder).stream()
+                        .map(f -> String.valueOf(f.getFileName())).collect(Collectors.joining(", ")) + ".");
     }
 
     @Override

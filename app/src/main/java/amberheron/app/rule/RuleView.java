@@ -69,7 +69,7 @@ public final class RuleView extends Pane {
         });
         setOnMouseDragged(e -> drag(e.getX()));
         setOnKeyPressed(this::key);
-        session.onCursor(this::moved);
+        session.listeners().onCursor(this::moved);
     }
 
     private static <S extends javafx.scene.Node> S styled(S node, String style) {

@@ -38,7 +38,7 @@ final class ScaleFiles {
     /** Looks up what the shop keeps, and gives it on the screen's thread. */
     void list(Consumer<List<Pair>> then) {
         Path folder = folder();
-        session.inBackground("Looking up the pairs", () -> Pairs.in(folder), kept -> {
+        session.background().run("Looking up the pairs", () -> Pairs.in(folder), kept -> {
             then.accept(kept.pairs());
             return kept.faults().isEmpty() ? "" : "Left out: " + String.join("; ", kept.faults());
         });
@@ -52,7 +52,7 @@ final class ScaleFiles {
             return;
         }
         Path folder = folder();
-        session.inBackground("Keeping the pair", () -> Pairs.keep(folder, pair), file -> {
+        session.background().run("Keeping the pair", () -> Pairs.keep(folder, pair), file -> {
             then.run();
             return say("%s is kept%s.", pair.title(), pair.proof() == null ? ", though not proven" : "");
         });
@@ -88,7 +88,7 @@ final class ScaleFiles {
         Reader told = reader.withSetting(setting);
         Path lists = session.home().resolve("lists");
         String stem = HandOverPack.stem(job);
-        session.inBackground("Writing law and reader", () -> {
+        session.background().run("Writing law and reader", () -> {
             TextFiles.write(lists.resolve(stem + "-law.json"), ScaleFile.text(law));
             TextFiles.write(lists.resolve(stem + "-law.csv"), LawCsv.write(law));
             TextFiles.write(lists.resolve(stem + "-reader.json"), ScaleFile.text(told));
@@ -100,7 +100,7 @@ final class ScaleFiles {
 
     /** Takes up what a file holds into the job that it was read for. */
     void read(String typed) {
-        session.intoJob("Reading " + typed, progress -> ScaleFile.read(TextFiles.path(typed)),
+        session.background().intoJob("Reading " + typed, progress -> ScaleFile.read(TextFiles.path(typed)),
                 (job, file) -> say("It was read for %s, which is no longer open: read it again there.", job), file -> {
                     try {
                         return taken(file);

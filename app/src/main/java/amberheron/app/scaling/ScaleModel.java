@@ -289,7 +289,7 @@ public final class ScaleModel implements StationModel {
     void write(Session session) {
         Path file = session.home().resolve("lists").resolve(HandOverPack.stem(session.job()) + "-points.csv");
         List<CheckPoint> points = session.job().points();
-        session.inBackground("Writing the check points", () -> {
+        session.background().run("Writing the check points", () -> {
             CheckPointCsv.write(file, points);
             return points.size();
         }, n -> say("%d check points written to %s.", n, file));
@@ -297,7 +297,7 @@ public final class ScaleModel implements StationModel {
 
     /** Takes check points from a file into the job that it was read for. */
     void read(Session session, String typed) {
-        session.intoJob("Reading check points", progress -> CheckPointCsv.read(TextFiles.path(typed)),
+        session.background().intoJob("Reading check points", progress -> CheckPointCsv.read(TextFiles.path(typed)),
                 (job, points) -> say("They were read for %s, which is no longer open: read them again there.", job),
                 points -> {
                     session.edit("check points from a file", j -> {

@@ -34,7 +34,7 @@ public final class Latest<S> {
             return;
         }
         working = true;
-        session.quietly(what, work, result -> {
+        session.background().quietly(what, work, result -> {
             ended(state);
             then.accept(result);
         }, () -> ended(state));

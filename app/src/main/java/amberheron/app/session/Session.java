@@ -27,11 +27,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.function.Consumer;
-import java.util.function.BiFunction;
-import java.util.function.Function;
-import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
@@ -52,19 +47,13 @@ public final class Session implements AutoCloseable {
     private final Preferences preferences;
     private final OpenJob open;
     private final Tasks tasks;
+    private final Background background;
+    private final Listeners listeners = new Listeners();
     /** The preferences as the book has them. */
     private final Map<String, String> kept;
-    private final List<Runnable> listeners = new CopyOnWriteArrayList<>();
-    private final List<Runnable> touched = new CopyOnWriteArrayList<>();
-    private final List<Runnable> savedListeners = new CopyOnWriteArrayList<>();
-    private final List<Runnable> cursorListeners = new CopyOnWriteArrayList<>();
-    private final List<Consumer<String>> focusListeners = new CopyOnWriteArrayList<>();
-    private final List<Consumer<Address>> seekListeners = new CopyOnWriteArrayList<>();
     private final Opening coming;
     private final ControllerDesk controller;
     private final SensorBook sensors;
-    private final List<Runnable> leaving = new CopyOnWriteArrayList<>();
-    private final List<Runnable> closing = new CopyOnWriteArrayList<>();
 
     private Runnable anew = () -> {
     };
@@ -98,7 +87,8 @@ public final class Session implements AutoCloseable {
         this.unsaved = new Unsaved(home);
         this.photos = new JobPhotos(book.itself(), home, threads, this::changed);
         this.preferences = new Preferences(kept, catalogue.laws(), this::keep);
-        this.tasks = new Tasks(threads.worker(), threads.ui(), this::saved);
+        this.tasks = new Tasks(threads.worker(), threads.ui(), listeners::saved);
+        this.background = new Background(tasks, this::tell, () -> job().id());
         Whole whole = new Whole();
         this.open = new OpenJob(book, unsaved, threads, whole);
         this.shelf = new Shelf(book, jobs, new Joining(book, unsaved, home), open, tasks, threads, whole);
@@ -117,12 +107,12 @@ public final class Session implements AutoCloseable {
 
         @Override
         public void touched() {
-            touched.forEach(Runnable::run);
+            listeners.touched();
         }
 
         @Override
         public void saved() {
-            Session.this.saved();
+            listeners.saved();
         }
 
         @Override
@@ -215,34 +205,9 @@ public final class Session implements AutoCloseable {
         return session;
     }
 
-    /** Calls back after every change of job, review, units or place. */
-    public void onChange(Runnable listener) {
-        listeners.add(listener);
-    }
-
-    /** Calls back when the job was changed and is not reviewed yet: what is on screen is out of date. */
-    public void onTouch(Runnable listener) {
-        touched.add(listener);
-    }
-
-    /** Calls back when a save or a task has gone on; nothing of the job has changed then. */
-    public void onSaved(Runnable listener) {
-        savedListeners.add(listener);
-    }
-
-    /** Calls back when only the rule's cursor moved. */
-    public void onCursor(Runnable listener) {
-        cursorListeners.add(listener);
-    }
-
-    /** Calls back with the name of the field that should be typed into next. */
-    public void onFocus(Consumer<String> listener) {
-        focusListeners.add(listener);
-    }
-
-    /** Calls back before another job is opened and on exit: what belongs to the job's desk is put away. */
-    public void onLeave(Runnable listener) {
-        leaving.add(listener);
+    /** Who is told of what happens. */
+    public Listeners listeners() {
+        return listeners;
     }
 
     /** Takes who opens the window anew when another book or catalogue lies beneath it. */
@@ -268,11 +233,7 @@ public final class Session implements AutoCloseable {
         if (isOpen() && !ended) {
             photos.follow(job());
         }
-        listeners.forEach(Runnable::run);
-    }
-
-    private void saved() {
-        savedListeners.forEach(Runnable::run);
+        listeners.changed();
     }
 
     /** Whether a job is open. */
@@ -422,51 +383,9 @@ public final class Session implements AutoCloseable {
         return tasks;
     }
 
-    /**
-     * Does slow work off the screen's thread and says what came of it.
-     *
-     * @param work gives what to say; what it throws for bad input is said instead
-     */
-    public void inBackground(String what, Supplier<String> work) {
-        inBackground(what, work, said -> said);
-    }
-
-    /**
-     * Does slow work off the screen's thread.
-     *
-     * @param work what it throws for bad input is said
-     * @param then takes what came of it, on the screen's thread, and gives what to say
-     */
-    public <T> void inBackground(String what, Supplier<T> work, Function<T, String> then) {
-        inBackground(what, progress -> work.get(), then);
-    }
-
-    /** The same for what nobody asked for in so many words: nothing is said unless it fails. */
-    <T> void quietly(String what, Supplier<T> work, Consumer<T> then, Runnable failed) {
-        tasks.start(what, progress -> work.get(), then, said -> {
-            failed.run();
-            tell(said);
-        });
-    }
-
-    /**
-     * The same for work that says how far it is, and can be stopped.
-     */
-    public <T> void inBackground(String what, Function<Tasks.Progress, T> work, Function<T, String> then) {
-        tell(what + "…");
-        tasks.start(what, work, result -> tell(then.apply(result)), this::tell);
-    }
-
-    /**
-     * The same for work whose result belongs into the job that is open now, and into no other that may be open by then.
-     *
-     * @param elsewhere what is said when it is not open any more, of its number and the result
-     */
-    public <T> void intoJob(String what, Function<Tasks.Progress, T> work, BiFunction<String, T, String> elsewhere,
-            Function<T, String> then) {
-        String id = job().id();
-        inBackground(what, work,
-                result -> job().id().equals(id) ? then.apply(result) : elsewhere.apply(id, result));
+    /** Slow work that the person asked for. */
+    public Background background() {
+        return background;
     }
 
     /** What was said last. */
@@ -634,25 +553,13 @@ public final class Session implements AutoCloseable {
     public void cursor(double lambda) {
         if (Double.isFinite(lambda)) {
             at.cursor(lambda);
-            cursorListeners.forEach(Runnable::run);
+            listeners.cursorMoved();
         }
     }
 
     /** Asks for a field to be typed into. */
     public void focus(String field) {
-        each(focusListeners, field);
-    }
-
-    /** Also those that begin to listen meanwhile: a screen that is made for what is asked for. */
-    private static <T> void each(List<Consumer<T>> listeners, T what) {
-        for (int i = 0; i < listeners.size(); i++) {
-            listeners.get(i).accept(what);
-        }
-    }
-
-    /** Calls back when a value is sought, before its field is brought: what is looked at becomes the value's part. */
-    public void onSeek(Consumer<Address> listener) {
-        seekListeners.add(listener);
+        listeners.wanted(field);
     }
 
     /** Brings the field of a value, at whatever station and of whatever part it is. */
@@ -661,7 +568,7 @@ public final class Session implements AutoCloseable {
         if (to != station()) {
             go(to);
         }
-        each(seekListeners, value);
+        listeners.sought(value);
         focus(value.key());
     }
 
@@ -697,20 +604,15 @@ public final class Session implements AutoCloseable {
 
     /** The job's desk is cleared, and its last entry goes in although it is still being looked at. */
     private void leave() {
-        leaving.forEach(Runnable::run);
+        listeners.left();
         controller.close();
         open.leave();
-    }
-
-    /** Calls back when the session is closed: whatever beats by itself ends with it. */
-    public void onClose(Runnable listener) {
-        closing.add(listener);
     }
 
     @Override
     public void close() {
         ended = true;
-        closing.forEach(Runnable::run);
+        listeners.closed();
         shelf.end();
         leave();
         // Whoever still asks finds nothing open to change.

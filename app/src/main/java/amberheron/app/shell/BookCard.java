@@ -64,7 +64,7 @@ final class BookCard {
     private void takeUp() {
         if (isSaid(stick, "folder")) {
             String from = stick.getText();
-            session.inBackground("Taking up the catalogue",
+            session.background().run("Taking up the catalogue",
                     () -> CatalogueUpdate.take(TextFiles.path(from), session.home().resolve("catalogue")).said(),
                     said -> {
                         if (!session.isIn()) {
@@ -131,7 +131,7 @@ final class BookCard {
             return;
         }
         String address = other.getText().strip();
-        session.inBackground("Looking at the other book",
+        session.background().run("Looking at the other book",
                 () -> OpenBook.choose(address, session.home(), session.book().preferences()), said -> {
                     // It may hold a password.
                     other.clear();
@@ -154,7 +154,7 @@ final class BookCard {
     }
 
     private void carry(String what, Function<Tasks.Progress, Transfer> how) {
-        session.inBackground(what, how, this::said);
+        session.background().run(what, how, this::said);
     }
 
     private String said(Transfer done) {

@@ -85,7 +85,7 @@ final class JobsView implements StationView {
         file.setOnAction(e -> take());
         HBox.setHgrow(number, Priority.ALWAYS);
         HBox.setHgrow(file, Priority.ALWAYS);
-        session.onFocus(wanted -> {
+        session.listeners().onFocus(wanted -> {
             if (wanted.equals("jobs.number")) {
                 show(false);
                 number.requestFocus();

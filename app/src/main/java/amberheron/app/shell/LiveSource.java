@@ -17,7 +17,7 @@ final class LiveSource extends AnimationTimer {
     LiveSource(Session session, ControllerStream stream) {
         this.session = session;
         this.stream = stream;
-        session.onClose(this::stop);
+        session.listeners().onClose(this::stop);
     }
 
     void toggle() {

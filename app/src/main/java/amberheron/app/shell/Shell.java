@@ -90,11 +90,11 @@ public final class Shell {
         this.session = session;
         this.demo = demo;
         stations.forEach(plug -> plugs.put(plug.station(), plug));
-        session.onTouch(() -> stale = true);
-        session.onLeave(() -> plugs.values().forEach(plug -> plug.model().leave()));
+        session.listeners().onTouch(() -> stale = true);
+        session.listeners().onLeave(() -> plugs.values().forEach(plug -> plug.model().leave()));
         // Before any field hears of it.
-        session.onSeek(wanted -> toDesk());
-        session.onFocus(wanted -> toDesk());
+        session.listeners().onSeek(wanted -> toDesk());
+        session.listeners().onFocus(wanted -> toDesk());
         band = new JobBand(session, this::find);
         path = new SignalPath(session, s -> plug(s).model());
         reasons = new Reasons(session);
@@ -128,8 +128,8 @@ public final class Shell {
         root.getChildren().addAll(frame, palette, tour, guide);
         root.getStyleClass().add("shell");
         // Several changes in a row are drawn once.
-        session.onChange(this::refreshSoon);
-        session.onSaved(this::saved);
+        session.listeners().onChange(this::refreshSoon);
+        session.listeners().onSaved(this::saved);
         refresh();
     }
 

@@ -172,7 +172,7 @@ public final class WireModel implements StationModel {
 
     /** Takes a chart from a CSV file, read off the screen's thread. */
     void importChart(Session session, String typed) {
-        session.intoJob("Reading the chart", progress -> ChartCsv.read(TextFiles.path(typed)),
+        session.background().intoJob("Reading the chart", progress -> ChartCsv.read(TextFiles.path(typed)),
                 (job, read) -> job + " is no longer open; import the chart there again.", read -> {
                     chart(session, "chart imported", c -> read);
                     return read.wires().size() + " wires read. What the chart had before comes back with Ctrl+Z.";
@@ -183,7 +183,7 @@ public final class WireModel implements StationModel {
     void writeChart(Session session) {
         Path folder = session.home().resolve("harness");
         Job job = session.job();
-        session.inBackground("Writing", () -> HarnessSheet.of(job).write(job, folder),
+        session.background().run("Writing", () -> HarnessSheet.of(job).write(job, folder),
                 files -> "Written to " + folder + ": "
                         + files.stream().map(TextFiles::name).collect(Collectors.joining(", ")) + ".");
     }
@@ -292,7 +292,7 @@ public final class WireModel implements StationModel {
         if (car != null && into != null) {
             car.turn(into);
         }
-        session.inBackground("Reading the meter", () -> desk.read(session.now()), taken -> {
+        session.background().run("Reading the meter", () -> desk.read(session.now()), taken -> {
             if (taken.isEmpty()) {
                 return "No reading: " + desk.fault() + ".";
             }

@@ -15,7 +15,7 @@ public final class WireView implements StationView {
 
     /** The view on a session. */
     public WireView(Session session, WireModel model) {
-        session.onSeek(value -> model.bring(session, value));
+        session.listeners().onSeek(value -> model.bring(session, value));
         Supplier<ChartLeaf> chart = Leaf.once(() -> new ChartLeaf(session, model));
         leaves = new Leaves(session);
         for (WireLeaf leaf : WireLeaf.values()) {

@@ -34,7 +34,7 @@ class LogImportTest {
             try (JobBook book = JobBook.open(home.resolve("book.db"));
                     Session session = Session.direct(book, Catalogue.shipped(), home)) {
                 session.open("L");
-                session.onSaved(() -> session.tasks().all().forEach(t -> System.out.println(t.part())));
+                session.listeners().onSaved(() -> session.tasks().all().forEach(t -> System.out.println(t.part())));
                 ProveModel.take(session, new TraceView(session), args[1], "", "", "");
             }
         }

@@ -61,13 +61,13 @@ class AirModelTest {
     void open() {
         opened = session(Map.of());
         session().begin("A-1");
-        session().onFocus(focused::add);
+        session().listeners().onFocus(focused::add);
     }
 
     private Session session(Map<String, String> kept) {
         Session session = new Session(BookThread.direct(JobBook.open(home.resolve("book.db"))), kept,
                 Catalogue.shipped(), home, Threads.direct().by(() -> now));
-        session.onLeave(() -> air.leave());
+        session.listeners().onLeave(() -> air.leave());
         return session;
     }
 

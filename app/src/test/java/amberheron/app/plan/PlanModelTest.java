@@ -102,7 +102,7 @@ class PlanModelTest {
     void missingAnswersAreAskedForOneByOneAndFocused() {
         session().edit("cleared", j -> j.withIntake(j.intake().withDisplacement(null).withCylinders(null)));
         StringBuilder focused = new StringBuilder();
-        session().onFocus(focused::append);
+        session().listeners().onFocus(focused::append);
         Advice advice = model.advice(session());
         assertThat(advice.next().metric()).isEqualTo("Enter: displacement.");
         assertThat(advice.why().metric()).contains("displacement, cylinders");

@@ -47,7 +47,7 @@ class WireModelTest {
     void open() {
         opened = Demo.session(home);
         session().open("SB-015");
-        session().onFocus(focused::add);
+        session().listeners().onFocus(focused::add);
     }
 
     @AfterEach
