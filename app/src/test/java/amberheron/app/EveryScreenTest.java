@@ -1,5 +1,7 @@
 package amberheron.app;
 
+import amberheron.core.units.UnitChoice;
+import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.shape.Shape;
 import java.util.TreeMap;
@@ -26,6 +28,7 @@ import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -117,11 +120,26 @@ class EveryScreenTest extends WindowTest {
         assertThat(jumps).isEmpty();
     }
 
-    /** At two sizes no button's words are cut, and nothing drawn hangs out of its drawing. */
+    /** At two sizes no button's words, no figure and no name is cut, and nothing drawn hangs out of its drawing. */
     @Test
     void nothingIsCutAtEitherSize() {
         cut("SB-014", 1280, 800);
+        cut("SB-016", 1280, 800);
+        hands.interact(() -> session.units(new UnitChoice(true, true, true, true)));
+        cut("SB-014", 1024, 700);
         cut("SB-016", 1024, 700);
+    }
+
+    /** Figures, what they are of, and what was chosen must be there whole; sentences may end in dots. */
+    private static boolean whole(Labeled words) {
+        return words.getParent() instanceof ComboBox<?>
+                || words.getStyleClass().stream().anyMatch(Set.of("figure", "field-name", "column-head")::contains);
+    }
+
+    private static double width(TextField field) {
+        Text text = new Text(field.getText());
+        text.setFont(field.getFont());
+        return text.getLayoutBounds().getWidth();
     }
 
     /** Larger words cost scrolling, never a word of a button or a width. */
@@ -193,6 +211,14 @@ class EveryScreenTest extends WindowTest {
                     assertThat(button.getBoundsInParent().getMaxX()).as(where + ": " + button.getText())
                             .isLessThanOrEqualTo(
                                     Objects.requireNonNull(button.getParent()).getLayoutBounds().getMaxX() + 1);
+                }
+                if (node instanceof Labeled words && whole(words)) {
+                    assertThat(words.isTextTruncated()).as(where + ": " + words.getText()).isFalse();
+                }
+                if (node instanceof TextField field && Objects.requireNonNull(field.getParent()).getStyleClass()
+                        .contains("in-table")) {
+                    assertThat(width(field)).as(where + ": " + field.getText()).isLessThanOrEqualTo(
+                            field.getWidth() - field.getInsets().getLeft() - field.getInsets().getRight() + 0.5);
                 }
                 if (node instanceof ScrollPane pane && pane.getContent() != null) {
                     assertThat(pane.getContent().getLayoutBounds().getWidth()).as(where + ": as wide as its room")

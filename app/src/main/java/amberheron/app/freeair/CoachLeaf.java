@@ -40,6 +40,7 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
@@ -138,8 +139,6 @@ final class CoachLeaf implements Leaf {
         fault.setValue(AirFault.NONE);
         fault.setId("air.fault");
         fault.setAccessibleText("What is wrong with the simulated controller");
-        HBox.setHgrow(fault, Priority.ALWAYS);
-        fault.setMaxWidth(Double.MAX_VALUE);
         keys.getChildren().add(Parts.line("Stand-in:", "soft"));
         keys.setAlignment(Pos.CENTER_LEFT);
         for (String key : List.of("on", "off", "plug", "unplug")) {
@@ -148,11 +147,11 @@ final class CoachLeaf implements Leaf {
                 session.tell("Stand-in: " + key + ".");
             }, "quiet", "leaf-tab"));
         }
-        HBox.setHgrow(format, Priority.ALWAYS);
-        format.setMaxWidth(Double.MAX_VALUE);
+        fault.setMinWidth(Region.USE_PREF_SIZE);
+        format.setMinWidth(Region.USE_PREF_SIZE);
         toConnect.getChildren().setAll(address,
-                new HBox(8, format, Parts.button("Connect", "air.connect", this::connect, "quiet")),
-                new HBox(8, fault, Parts.button("Simulate", "air.simulate", this::simulate, "quiet")));
+                new FlowPane(8, 6, format, Parts.button("Connect", "air.connect", this::connect, "quiet")),
+                new FlowPane(8, 6, fault, Parts.button("Simulate", "air.simulate", this::simulate, "quiet")));
         away = Parts.button("Put it away", "air.away", () -> {
             session.controller().close();
             session.tell("Nothing is listened to any more.");

@@ -54,6 +54,9 @@ public final class Cells extends GridPane {
         });
         label.setText(words);
         Parts.styles(label, styles);
+        // A note may end in dots, a figure must not.
+        boolean whole = List.of(styles).contains("figure") || List.of(styles).contains("column-head");
+        label.setMinWidth(whole ? USE_PREF_SIZE : USE_COMPUTED_SIZE);
         return label;
     }
 

@@ -19,16 +19,26 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Font;
+import javafx.scene.text.Text;
 import org.jspecify.annotations.Nullable;
 
 /** One of a few, as buttons side by side; one of many, as a list that opens. */
 public final class Choice<T> extends VBox implements Refreshed {
     private static final int FEW = 5;
+    /** What a list needs beside its words, and the most that is kept free for them, in ems. */
+    private static final double ROOM = 2.5;
+    private static final double ROOM_IN_TABLE = 1.8;
+    private static final double LONG = 10;
+    private static final double LONG_IN_TABLE = 4.6;
+    private static final double EM = 14;
 
     private final Supplier<@Nullable T> read;
     private final List<T> values;
     private final List<ToggleButton> buttons;
     private final @Nullable ComboBox<T> list;
+    /** Of its words, in ems. */
+    private final double widest;
     private boolean refreshing;
 
     /**
@@ -53,8 +63,8 @@ public final class Choice<T> extends VBox implements Refreshed {
         getChildren().removeFirst();
         getStyleClass().add("in-table");
         if (list != null) {
-            list.setMinWidth(0);
             list.setPrefWidth(60);
+            list.setStyle(atLeast(LONG_IN_TABLE, ROOM_IN_TABLE));
         }
         return this;
     }
@@ -64,7 +74,7 @@ public final class Choice<T> extends VBox implements Refreshed {
         this.read = read;
         this.values = List.copyOf(values);
         // A name that wraps would be measured at no width at all.
-        Label label = Parts.line(name, "field-name");
+        Label label = Parts.name(name);
         getStyleClass().add("entry");
         if (side) {
             buttons = values.stream().map(v -> {
@@ -78,6 +88,7 @@ public final class Choice<T> extends VBox implements Refreshed {
                 return button;
             }).toList();
             list = null;
+            widest = 0;
             FlowPane row = new FlowPane(6, 6);
             row.getChildren().addAll(buttons);
             row.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
@@ -98,6 +109,8 @@ public final class Choice<T> extends VBox implements Refreshed {
             box.setId(key);
             box.setAccessibleText(name);
             box.setMaxWidth(Double.MAX_VALUE);
+            widest = values.stream().map(words).mapToDouble(Choice::ems).max().orElse(0);
+            box.setStyle(atLeast(LONG, ROOM));
             Runnable taken = () -> {
                 T now = box.getValue();
                 if (!refreshing && now != null && !now.equals(read.get())) {
@@ -123,6 +136,17 @@ public final class Choice<T> extends VBox implements Refreshed {
             label.setLabelFor(box);
             getChildren().addAll(label, box);
         }
+    }
+
+    private static double ems(String words) {
+        Text text = new Text(words);
+        text.setFont(Font.font("Source Sans 3", EM));
+        return text.getLayoutBounds().getWidth() / EM;
+    }
+
+    /** None of its words is cut, but for what a shop has given a long name. */
+    private String atLeast(double most, double room) {
+        return String.format(Locale.ROOT, "-fx-min-width: %.1fem;", Math.min(widest, most) + room);
     }
 
     /** A letter typed on one of several buttons goes to the next that begins with it. */

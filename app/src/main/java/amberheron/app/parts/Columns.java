@@ -4,7 +4,7 @@ import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
 
-/** Cards in two columns, or under one another where there is no room for two. */
+/** Cards in two columns, or under one another where there is no room for two or for what must not be cut in them. */
 public final class Columns extends Pane {
     private static final double GAP = 12;
     /** Part of the width that the left column takes; checks stand there and need the room for their figures. */
@@ -33,8 +33,16 @@ public final class Columns extends Pane {
         getChildren().addAll(cards);
     }
 
-    private boolean two(double width) {
-        return width >= 2 * narrowest + GAP;
+    /** What the cards of a column need at least. */
+    private double needed(int column) {
+        double needed = 0;
+        int turn = 0;
+        for (Node card : getManagedChildren()) {
+            if (turn++ % 2 == column) {
+                needed = Math.max(needed, card.minWidth(-1));
+            }
+        }
+        return needed;
     }
 
     @Override
@@ -68,8 +76,11 @@ public final class Columns extends Pane {
     }
 
     private double lay(double width, boolean place) {
-        boolean two = two(width);
-        double left = two ? Math.floor((width - GAP) * part) : width;
+        double leftNeeds = needed(0);
+        double most = width - GAP - needed(1);
+        boolean two = width >= 2 * narrowest + GAP && leftNeeds <= most;
+        // Its part of the width, but for what one of the two must not be without.
+        double left = two ? Math.floor(Math.clamp((width - GAP) * part, leftNeeds, most)) : width;
         double right = width - GAP - left;
         double[] y = {0, 0};
         int turn = 0;

@@ -1,11 +1,13 @@
 package amberheron.app.parts;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Objects;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
-import java.util.stream.IntStream;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
@@ -27,21 +29,24 @@ public final class EditTable extends VBox {
     }
 
     /**
-     * A column.
+     * A column, as wide as its cells need.
      *
-     * @param weight of the width it takes
+     * @param grows whether it takes the room that is left, which without any such column all share
      * @param make a cell of the part with an id
      */
-    public record Column(String name, double weight, Function<String, Cell> make) {
+    public record Column(String name, boolean grows, Function<String, Cell> make) {
     }
 
     private record Row(Label number, List<Cell> cells) {
     }
 
-    /** Part of the width that the columns share, in hundredths; the rest is for the number of the row. */
-    private static final double SHARED = 94;
+    private static final double NUMBER = 16;
 
     private final GridPane grid = new GridPane();
+    private final List<Label> heads = new ArrayList<>();
+    /** How many lines a part is written in, and whether names stand in two: whatever it takes for nothing to be cut. */
+    private int lines = 1;
+    private boolean broken;
     private final List<Column> columns;
     private final PartList<?> list;
     private final Map<String, Row> rows = new HashMap<>();
@@ -59,17 +64,19 @@ public final class EditTable extends VBox {
         this.columns = List.copyOf(columns);
         this.list = list;
         setSpacing(6);
-        grid.setHgap(4);
+        grid.setHgap(3);
         grid.setVgap(2);
-        ColumnConstraints number = new ColumnConstraints(20);
-        grid.getColumnConstraints().add(number);
-        double whole = columns.stream().mapToDouble(Column::weight).sum();
+        grid.getColumnConstraints().add(new ColumnConstraints(NUMBER));
         for (Column c : columns) {
-            ColumnConstraints width = new ColumnConstraints();
-            width.setPercentWidth(SHARED * c.weight() / whole);
-            width.setHgrow(Priority.ALWAYS);
-            grid.getColumnConstraints().add(width);
+            Label head = Parts.line(c.name(), "column-head");
+            head.setMinWidth(USE_PREF_SIZE);
+            GridPane.setValignment(head, VPos.BOTTOM);
+            heads.add(head);
         }
+        // What is too narrow for one shape has another.
+        setMinWidth(0);
+        grid.setMinWidth(0);
+        widthProperty().addListener((o, was, now) -> fit());
         FlowPane buttons = new FlowPane(6, 6,
                 Parts.button(more, id + ".add", this::add, "quiet"),
                 Parts.button("Earlier", id + ".earlier", () -> moveTo(-1), "quiet"),
@@ -135,6 +142,7 @@ public final class EditTable extends VBox {
             shown = ids;
             rows.keySet().retainAll(ids);
             lay();
+            fit();
         }
         at = Math.clamp(at, 0, Math.max(0, ids.size() - 1));
         rows.values().forEach(r -> r.cells.forEach(c -> c.refresh().run()));
@@ -142,16 +150,12 @@ public final class EditTable extends VBox {
     }
 
     private void lay() {
-        List<Node> nodes = new ArrayList<>();
-        IntStream.range(0, columns.size()).forEach(i -> nodes.add(placed(
-                Parts.line(columns.get(i).name(), "column-head"), i + 1, 0)));
+        List<Node> nodes = new ArrayList<>(heads);
         for (int i = 0; i < shown.size(); i++) {
             Row row = rows.computeIfAbsent(shown.get(i), this::row);
             row.number.setText(String.valueOf(i + 1));
-            nodes.add(placed(row.number, 0, i + 1));
-            for (int c = 0; c < columns.size(); c++) {
-                nodes.add(placed(row.cells.get(c).node(), c + 1, i + 1));
-            }
+            nodes.add(row.number);
+            row.cells.forEach(cell -> nodes.add(cell.node()));
         }
         // A row that was moved keeps the focus.
         Node focused = grid.isFocusWithin() ? getScene().getFocusOwner() : null;
@@ -159,11 +163,85 @@ public final class EditTable extends VBox {
         if (focused != null) {
             focused.requestFocus();
         }
+        place();
     }
 
-    private static Node placed(Node node, int column, int row) {
-        GridPane.setConstraints(node, column, row);
-        return node;
+    /** The first of the shapes in which nothing is narrower than it must be. */
+    private void fit() {
+        if (getScene() == null || getWidth() <= 0) {
+            return;
+        }
+        grid.applyCss();
+        int before = lines;
+        boolean brokenBefore = broken;
+        lines = 1;
+        broken = false;
+        name();
+        if (needed() > getWidth()) {
+            broken = true;
+            name();
+            while (needed() > getWidth() && lines < columns.size()) {
+                lines++;
+            }
+        }
+        if (lines != before || broken != brokenBefore) {
+            place();
+        }
+    }
+
+    private int inALine() {
+        return Math.ceilDiv(columns.size(), lines);
+    }
+
+    private double needed() {
+        double[] widths = new double[inALine()];
+        for (int c = 0; c < columns.size(); c++) {
+            widths[c % widths.length] = Math.max(widths[c % widths.length],
+                    Math.max(heads.get(c).minWidth(-1), cells(c)));
+        }
+        return NUMBER + Arrays.stream(widths).sum() + grid.getHgap() * widths.length;
+    }
+
+    private double cells(int column) {
+        return rows.values().stream().mapToDouble(row -> row.cells.get(column).node().minWidth(-1)).max().orElse(0);
+    }
+
+    private void name() {
+        for (int c = 0; c < columns.size(); c++) {
+            Label head = heads.get(c);
+            String name = columns.get(c).name();
+            head.setText(name);
+            if (broken && head.minWidth(-1) > cells(c)) {
+                head.setText(inTwoLines(name));
+            }
+        }
+    }
+
+    /** Where the name has a space that is nearest to its middle. */
+    private static String inTwoLines(String name) {
+        int before = name.lastIndexOf(' ', name.length() / 2);
+        int after = name.indexOf(' ', name.length() / 2);
+        int at = before < 0 || (after >= 0 && after < name.length() - before) ? after : before;
+        return at < 0 ? name : name.substring(0, at) + "\n" + name.substring(at + 1);
+    }
+
+    private void place() {
+        int each = inALine();
+        for (int c = 0; c < columns.size(); c++) {
+            GridPane.setConstraints(heads.get(c), 1 + c % each, c / each);
+            for (int i = 0; i < shown.size(); i++) {
+                Row row = Objects.requireNonNull(rows.get(shown.get(i)));
+                GridPane.setConstraints(row.number, 0, lines * (i + 1));
+                GridPane.setConstraints(row.cells.get(c).node(), 1 + c % each, lines * (i + 1) + c / each);
+            }
+        }
+        grid.getColumnConstraints().remove(1, grid.getColumnConstraints().size());
+        boolean all = columns.stream().noneMatch(Column::grows);
+        for (int i = 0; i < each; i++) {
+            ColumnConstraints width = new ColumnConstraints();
+            width.setHgrow(all || lines > 1 || columns.get(i).grows() ? Priority.ALWAYS : Priority.NEVER);
+            grid.getColumnConstraints().add(width);
+        }
     }
 
     private Row row(String id) {

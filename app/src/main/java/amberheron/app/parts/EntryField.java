@@ -13,6 +13,7 @@ import amberheron.app.session.Figures;
 
 import amberheron.core.finding.Refused;
 import amberheron.core.job.Job;
+import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Parsed;
 import amberheron.core.units.QuantityField;
@@ -64,7 +65,7 @@ public final class EntryField extends VBox implements Refreshed {
         this.address = address;
         this.read = read;
         this.write = write;
-        name = Parts.line(field.name(), "field-name");
+        name = Parts.name(field.name());
         name.setLabelFor(input);
         input.setId(address.get().key());
         input.setAccessibleText(field.name());
@@ -92,9 +93,11 @@ public final class EntryField extends VBox implements Refreshed {
     public EntryField inTable() {
         getChildren().removeFirst();
         input.setPromptText("");
-        input.setMinWidth(0);
+        // As wide as what is usual there, with its unit.
+        getStyleClass().addAll("in-table", field.dimension() == Dimension.ANGLE
+                ? "narrow-in-table"
+                : field.unit().symbol().length() > 2 ? "long-in-table" : "figure-in-table");
         input.setPrefWidth(30);
-        getStyleClass().add("in-table");
         return this;
     }
 

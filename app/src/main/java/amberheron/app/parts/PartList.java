@@ -95,17 +95,17 @@ public final class PartList<T> {
     /** A column of quantities. */
     public EditTable.Column quantity(QuantityField field, int decimals, Property property,
             Function<T, @Nullable Double> from, BiFunction<T, @Nullable Double, T> to) {
-        return new EditTable.Column(field.name(), 1, part -> {
+        return new EditTable.Column(field.name(), false, part -> {
             EntryField entry = new EntryField(session, field, decimals, () -> property.of(part),
                     j -> part(j, part).map(from).orElse(null), (j, v) -> with(j, part, p -> to.apply(p, v))).inTable();
             return new EditTable.Cell(entry, entry::refresh);
         });
     }
 
-    /** A column of words; {@code value} ends the name of its fields. */
-    public EditTable.Column words(String name, double weight, String value, Function<T, String> from,
+    /** A column of words, which takes the room that is left; {@code value} ends the name of its fields. */
+    public EditTable.Column words(String name, String value, Function<T, String> from,
             BiFunction<T, String, T> to) {
-        return new EditTable.Column(name, weight, part -> {
+        return new EditTable.Column(name, true, part -> {
             TextEntry entry = new TextEntry(session, name, key(part, value), "", 1,
                     j -> part(j, part).map(from).orElse(""), (j, v) -> with(j, part, p -> to.apply(p, v))).inTable();
             return new EditTable.Cell(entry, entry::refresh);
@@ -119,9 +119,9 @@ public final class PartList<T> {
      * @param shown a choice in words
      * @param done how picking it is called where it can be taken back
      */
-    public <V> EditTable.Column choice(String name, double weight, String value, List<V> values,
+    public <V> EditTable.Column choice(String name, String value, List<V> values,
             Function<V, String> shown, Function<V, String> done, Function<T, V> from, BiFunction<T, V, T> to) {
-        return new EditTable.Column(name, weight, part -> {
+        return new EditTable.Column(name, false, part -> {
             Choice<V> choice = Choice.list(name, key(part, value), values, shown,
                     () -> part(session.job(), part).map(from).orElse(null),
                     v -> session.edit(done.apply(v), j -> with(j, part, p -> to.apply(p, v)))).inTable();

@@ -144,18 +144,16 @@ public final class Parts {
         return spring;
     }
 
-    /** Nodes side by side, sharing the width evenly. */
-    public static HBox evenly(Node... nodes) {
-        HBox row = new HBox(12, nodes);
-        for (Node node : nodes) {
-            HBox.setHgrow(node, Priority.ALWAYS);
-            if (node instanceof Region region) {
-                region.setMaxWidth(Double.MAX_VALUE);
-                region.setPrefWidth(10);
-                region.setMinWidth(0);
-            }
-        }
-        return row;
+    /** Nodes side by side that share the width evenly, in more lines where their words need it. */
+    public static Region evenly(Node... nodes) {
+        return new Evenly(nodes);
+    }
+
+    /** The name of a field, never cut. */
+    static Label name(String text) {
+        Label name = line(text, "field-name");
+        name.setMinWidth(Region.USE_PREF_SIZE);
+        return name;
     }
 
     /**

@@ -45,7 +45,7 @@ public final class TextEntry extends VBox implements Refreshed {
         } else {
             input = new TextField();
         }
-        Label label = Parts.line(name, "field-name");
+        Label label = Parts.name(name);
         label.setLabelFor(input);
         input.setId(key.get());
         input.setAccessibleText(name);

@@ -50,9 +50,9 @@ final class AroundLeaf implements Leaf {
                         n -> n.kind().words() + " beside the pipe", "beside the pipe, moved",
                         "no longer beside the pipe"));
         table = new EditTable("place.neighbour", "Add what lies beside it", list, List.of(
-                list.choice("What it is", 1.6, "kind", List.of(Neighbour.Kind.values()), Neighbour.Kind::words,
+                list.choice("What it is", "kind", List.of(Neighbour.Kind.values()), Neighbour.Kind::words,
                         Neighbour.Kind::words, Neighbour::kind, (n, k) -> n.withKind(k).withSide(k.usualSide())),
-                list.choice("Lies", 1.3, "side", List.of(Neighbour.Side.values()), Neighbour.Side::words,
+                list.choice("Lies", "side", List.of(Neighbour.Side.values()), Neighbour.Side::words,
                         Neighbour.Side::words, Neighbour::side, Neighbour::withSide),
                 list.quantity(QuantityField.of("From", MILLIMETRE, -2000, 10_000), 0, PlaceField.NEIGHBOUR_FROM,
                         Neighbour::from, (n, v) -> n.withFrom(v == null ? 0 : v)),

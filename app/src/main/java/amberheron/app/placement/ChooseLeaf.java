@@ -85,7 +85,7 @@ final class ChooseLeaf implements Leaf {
                 j -> PlaceModel.entered(session).map(Candidate::note).orElse(""),
                 (j, v) -> session.place()
                         .map(id -> j.withPlacing(j.placing().withCandidate(id, c -> c.withNote(v)))).orElse(j));
-        EntryField gas = candidate("Gas measured there", CELSIUS, 0, 1400, PlaceField.GAS, Candidate::gas,
+        EntryField gas = candidate("Gas there", CELSIUS, 0, 1400, PlaceField.GAS, Candidate::gas,
                 Candidate::withGas);
         one = new VBox(8, Parts.evenly(distance, clock, slope, lean), Parts.evenly(hole, gas, line));
         refreshers.addAll(List.of(line::refresh, hole::refresh, note::refresh));

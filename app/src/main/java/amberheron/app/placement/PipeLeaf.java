@@ -34,9 +34,9 @@ final class PipeLeaf implements Leaf {
                 PlaceField.PIECE_LENGTH, PipeLeaf::after,
                 new PartList.Words<>(s -> "piece added", "piece moved", "piece removed"));
         table = new EditTable("place.piece", "Add one after", list, List.of(
-                list.choice("What it is", 1.5, "kind", List.of(Segment.Kind.values()), Segment.Kind::words,
+                list.choice("What it is", "kind", List.of(Segment.Kind.values()), Segment.Kind::words,
                         k -> "piece: " + k.words(), Segment::kind, Segment::withKind),
-                list.choice("Gas of", 1.15, "line", List.of(Segment.Line.values()), Segment.Line::words,
+                list.choice("Gas of", "line", List.of(Segment.Line.values()), PipeLeaf::brief,
                         l -> "piece of " + l.words(), Segment::line, Segment::withLine),
                 quantity("Length", MILLIMETRE, 1, 10_000, PlaceField.PIECE_LENGTH, Segment::length,
                         Segment::withLength),
@@ -64,6 +64,15 @@ final class PipeLeaf implements Leaf {
                 : all.get(place);
         return Segment.straight(before.line(), Segment.Kind.PIPE, null, before.diameter(),
                 before.endSlope() == null ? before.slope() : before.endSlope());
+    }
+
+    /** In a table that tells of what the gas comes. */
+    private static String brief(Segment.Line line) {
+        return switch (line) {
+            case ALL -> "all";
+            case FIRST -> "1st bank";
+            case SECOND -> "2nd bank";
+        };
     }
 
     @Override

@@ -38,7 +38,7 @@ final class PointsLeaf implements Leaf {
     private final ErrorPlot plot;
     private final Label band = new Label();
     private final Label note = new Label();
-    private final Cells points = new Cells(12, 0);
+    private final Cells points = new Cells(8, 0);
     private final TextField volts = new TextField();
     private final TextField gauge = new TextField();
     private final TextField shown = new TextField();
@@ -78,7 +78,7 @@ final class PointsLeaf implements Leaf {
         Button add = Parts.button("Add", "scale.add", this::add, "quiet");
         add.setMinWidth(Region.USE_PREF_SIZE);
         which = Parts.button("Which link", "scale.which", () -> session.focus("scale.leaf.link"), "quiet");
-        node = new Columns(250, Parts.noted("Check points", note, points, new HBox(8, volts, gauge, shown),
+        node = Columns.wideLeft(290, Parts.noted("Check points", note, points, new HBox(8, volts, gauge, shown),
                 new HBox(8, running, Parts.spring(), add), fault),
                 Parts.card("So far", typed, says, doubt, repeats, asks,
                         new FlowPane(8, 6, which,

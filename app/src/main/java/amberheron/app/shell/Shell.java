@@ -30,6 +30,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
@@ -39,6 +40,10 @@ import org.jspecify.annotations.Nullable;
 public final class Shell {
     private static final double PATH = 242;
     private static final double REASONS = 268;
+    /** Below this the columns at the sides leave more of the window to the middle. */
+    private static final double NARROW = 1150;
+    private static final double PATH_NARROW = 200;
+    private static final double REASONS_NARROW = 210;
     private static final double FONT = 14;
 
     private final Session session;
@@ -72,7 +77,7 @@ public final class Shell {
     private final ArmView armView;
     private final BorderPane desk;
     private boolean arm;
-    private int sized;
+    private String sized = "";
     private boolean stale;
     private boolean refreshing;
 
@@ -127,6 +132,7 @@ public final class Shell {
         frame.setBottom(rule);
         root.getChildren().addAll(frame, palette, tour, guide);
         root.getStyleClass().add("shell");
+        root.widthProperty().addListener((o, was, now) -> size());
         // Several changes in a row are drawn once.
         session.listeners().onChange(this::refreshSoon);
         session.listeners().onSaved(this::saved);
@@ -161,7 +167,7 @@ public final class Shell {
         Label says = Parts.text(reason);
         says.setId("trouble");
         VBox card = Parts.card(what, says, Parts.button("Close", "trouble.close", Platform::exit, "primary"));
-        card.setMaxSize(640, javafx.scene.layout.Region.USE_PREF_SIZE);
+        card.setMaxSize(640, Region.USE_PREF_SIZE);
         StackPane root = new StackPane(card);
         root.getStyleClass().add("shell");
         return styled(new Scene(root, width, height));
@@ -344,7 +350,7 @@ public final class Shell {
         if (!wanted.equals(shown)) {
             shown = wanted;
             HBox head = new HBox(12, title, beside);
-            title.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+            title.setMinWidth(Region.USE_PREF_SIZE);
             beside.setMinWidth(0);
             beside.setPrefWidth(0);
             beside.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
@@ -385,16 +391,20 @@ public final class Shell {
     /** The columns at the sides grow with the words, half as much: the middle needs the room more. */
     private void size() {
         int percent = session.textSize();
-        String style = percent == 100 ? "" : "-fx-font-size: " + FONT * percent / 100 + "px;";
-        if (sized != percent) {
-            sized = percent;
-            root.setStyle(style);
+        boolean narrow = root.getWidth() > 0 && root.getWidth() < NARROW;
+        String now = percent + (narrow ? " narrow" : "");
+        if (!sized.equals(now)) {
+            sized = now;
+            root.setStyle(percent == 100 ? "" : "-fx-font-size: " + FONT * percent / 100 + "px;");
             double wider = (100 + percent) / 200.0;
-            path.setPrefWidth(PATH * wider);
-            path.setMinWidth(PATH * wider);
-            reasons.setPrefWidth(REASONS * wider);
-            reasons.setMinWidth(REASONS * wider);
+            wide(path, wider * (narrow ? PATH_NARROW : PATH));
+            wide(reasons, wider * (narrow ? REASONS_NARROW : REASONS));
         }
+    }
+
+    private static void wide(Region side, double width) {
+        side.setPrefWidth(width);
+        side.setMinWidth(width);
     }
 
     /** What changes when a save or a task has gone on. */

@@ -35,6 +35,9 @@ final class SignalPath extends Pane {
     private static final double LINE_X = 31;
     private static final double FOOT = 56;
 
+    /** A station's name and two lines of its figure, in sizes of the figure's font. */
+    private static final double LINES = 4.6;
+
     private final Session session;
     private final Function<Station, StationModel> models;
     private final Map<Station, Button> buttons = new EnumMap<>(Station.class);
@@ -64,7 +67,7 @@ final class SignalPath extends Pane {
             Label title = Parts.line(station.title(), "path-title");
             Label key = Parts.line("Alt " + station.number(), "path-key");
             key.setMinWidth(Region.USE_PREF_SIZE);
-            Label figure = Parts.line("", "path-figure");
+            Label figure = Parts.text("", "path-figure");
             HBox head = new HBox(title, Parts.spring(), key);
             head.setAlignment(Pos.BASELINE_LEFT);
             VBox words = new VBox(head, figure);
@@ -140,6 +143,8 @@ final class SignalPath extends Pane {
     @Override
     protected void layoutChildren() {
         double each = Math.min(78, (getHeight() - 12 - FOOT) / Station.values().length);
+        double size = most.getFont().getSize();
+        figures.values().forEach(figure -> figure.setWrapText(each - 8 > LINES * size));
         foot.resizeRelocate(8, getHeight() - FOOT, getWidth() - 14, FOOT - 8);
         for (Station station : Station.values()) {
             double y = 8 + each * (station.number() - 1);

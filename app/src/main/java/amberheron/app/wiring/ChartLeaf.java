@@ -73,13 +73,11 @@ final class ChartLeaf implements Leaf {
                 Wire.Left::words,
                 Wire::left, Wire::withLeft);
         one = new VBox(8,
-                Parts.evenly(
-                        perhaps("Work", HarnessField.CHART_WORK.path(), "not known", Work.values(), Work::words,
-                                Wire::work, Wire::withWork),
-                        choice("Comes out of", "wire.chart.from", FIRST_ENDS, Device::words, Wire::from,
-                                Wire::withFrom)),
-                Parts.evenly(colour("Colour", HarnessField.CHART_COLOUR.path(), Wire::colour, Wire::withColour),
-                        pin("Pin", "fromPin", Wire::fromPin, Wire::withFromPin)),
+                perhaps("Work", HarnessField.CHART_WORK.path(), "not known", Work.values(), Work::words, Wire::work,
+                        Wire::withWork),
+                Parts.evenly(choice("Comes out of", "wire.chart.from", FIRST_ENDS, Device::words, Wire::from,
+                        Wire::withFrom), pin("Pin", "fromPin", Wire::fromPin, Wire::withFromPin)),
+                colour("Colour", HarnessField.CHART_COLOUR.path(), Wire::colour, Wire::withColour),
                 colour("In the extension", "wire.chart.extension", Wire::extension, Wire::withExtension),
                 Parts.evenly(perhaps("Goes to", "wire.chart.to", "nothing: unused", ends(), Device::words, Wire::to,
                         Wire::withTo), pin("Pin there", "toPin", Wire::toPin, Wire::withToPin)),
@@ -113,7 +111,7 @@ final class ChartLeaf implements Leaf {
         make.getChildren().add(
                 Parts.button("Remove", "wire.chart.remove", () -> model.removeWire(session), "quiet"));
         lines.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-        node = new Columns(300, Parts.bare(lines, make,
+        node = Columns.wideLeft(250, Parts.bare(lines, make,
                 Parts.line("↑ ↓ picks · Ctrl+Enter adds · Alt+↑ ↓ moves · Ctrl+Del removes", "note"), findings),
                 Parts.noted("Wire", which, one));
     }
@@ -190,7 +188,7 @@ final class ChartLeaf implements Leaf {
 
     private Node pin(String name, String key, Function<Wire, String> read, BiFunction<Wire, String, Wire> write) {
         return fields.text(name, () -> "wire.chart." + model.wire(session).map(Wire::tag).orElse("") + "." + key,
-                "number or letter", w -> model.wire(session).map(read).orElse(""),
+                "e.g. B7", w -> model.wire(session).map(read).orElse(""),
                 (w, v) -> change(w, c -> write.apply(c, v)));
     }
 
@@ -201,7 +199,7 @@ final class ChartLeaf implements Leaf {
         boolean doubtful = chart.doubtful(w);
         Label tag = Parts.line(w.tag(), "figure", looked ? "strong" : "plain");
         tag.setMinWidth(22);
-        Label words = Parts.line((work == null ? "work ?" : work.words()) + " · "
+        Label words = Parts.text((work == null ? "work ?" : work.words()) + " · "
                 + colours(w) + " · "
                 + (to == null
                         ? "unused, " + (end == null ? "how left ?" : end.words())

@@ -52,7 +52,7 @@ final class JointsLeaf implements Leaf {
                 (all, place) -> new Test("", session.job().wiring().ground().section(), null, null),
                 new PartList.Words<>(t -> "joint tested", "joint moved", "joint removed"));
         table = new EditTable("wire.joint", "Add a joint", list, List.of(
-                list.words("Wire", 0.7, "wire", Test::wire, Test::withWire),
+                list.words("Wire", "wire", Test::wire, Test::withWire),
                 tested("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, HarnessField.JOINT_SECTION, Test::section,
                         Test::withSection),
                 tested("Pull it stood", NEWTON, 1, 2000, 0, HarnessField.JOINT_PULL, Test::pull, Test::withPull),

@@ -51,12 +51,12 @@ final class RouteLeaf implements Leaf {
                 HarnessField.ROUTE_LENGTH, (all, place) -> Waypoint.named("place " + (all.size() + 1)),
                 new PartList.Words<>(p -> "place on the way", "place moved", "place removed"));
         table = new EditTable("wire.route", "Add a place", list, List.of(
-                list.words("Place", 2, "name", Waypoint::name, Waypoint::withName),
+                list.words("Place", "name", Waypoint::name, Waypoint::withName),
                 gap("Cable to here", 1, 20_000, HarnessField.ROUTE_LENGTH, Waypoint::length, Waypoint::withLength),
                 gap("Bend, radius", 1, 2000, HarnessField.ROUTE_BEND, Waypoint::bend, Waypoint::withBend),
                 gap("To hot parts", 0, 5000, HarnessField.ROUTE_HOT, Waypoint::hot, Waypoint::withHot),
                 gap("To what moves", 0, 5000, HarnessField.ROUTE_MOVING, Waypoint::moving, Waypoint::withMoving),
-                list.choice("Heat sleeve", 1, "sleeve", List.of(false, true), on -> on ? "sleeved" : "none",
+                list.choice("Heat sleeve", "sleeve", List.of(false, true), on -> on ? "sleeved" : "none",
                         on -> on ? "sleeved" : "no sleeve", Waypoint::sleeved, Waypoint::withSleeved)));
         node = new VBox(8, Parts.noted("Route, from the sensor's plug", total, none, table),
                 Parts.card("Lead and loops", Parts.evenly(

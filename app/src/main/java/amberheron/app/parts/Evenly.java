@@ -1,0 +1,105 @@
+package amberheron.app.parts;
+
+import java.util.List;
+import javafx.geometry.Orientation;
+import javafx.scene.Node;
+import javafx.scene.layout.Pane;
+
+/** Nodes side by side that share the width evenly; in as many lines as it takes for none to be narrower than its words. */
+final class Evenly extends Pane {
+    private static final double ACROSS = 12;
+    private static final double DOWN = 8;
+
+    Evenly(Node... nodes) {
+        getChildren().addAll(nodes);
+    }
+
+    @Override
+    public Orientation getContentBias() {
+        return Orientation.HORIZONTAL;
+    }
+
+    @Override
+    protected double computeMinWidth(double height) {
+        return getManagedChildren().stream().mapToDouble(n -> n.minWidth(-1)).max().orElse(0);
+    }
+
+    @Override
+    protected double computePrefWidth(double height) {
+        return needed(getManagedChildren());
+    }
+
+    @Override
+    protected double computePrefHeight(double width) {
+        return lay(width < 0 ? prefWidth(-1) : width, false);
+    }
+
+    @Override
+    protected double computeMinHeight(double width) {
+        return computePrefHeight(width);
+    }
+
+    @Override
+    protected void layoutChildren() {
+        lay(getWidth(), true);
+    }
+
+    private static double needed(List<Node> line) {
+        return line.stream().mapToDouble(n -> n.minWidth(-1)).sum() + ACROSS * Math.max(0, line.size() - 1);
+    }
+
+    /** How many stand in a line: all, or as many as leave the lines about equally long. */
+    private static int each(List<Node> nodes, double width) {
+        for (int lines = 1; lines < nodes.size(); lines++) {
+            int each = Math.ceilDiv(nodes.size(), lines);
+            boolean fits = true;
+            for (int i = 0; i < nodes.size(); i += each) {
+                fits &= needed(nodes.subList(i, Math.min(i + each, nodes.size()))) <= width + 0.5;
+            }
+            if (fits) {
+                return each;
+            }
+        }
+        return 1;
+    }
+
+    private double lay(double width, boolean place) {
+        List<Node> nodes = getManagedChildren();
+        int each = each(nodes, width);
+        double y = 0;
+        for (int i = 0; i < nodes.size(); i += each) {
+            double high = line(nodes.subList(i, Math.min(i + each, nodes.size())), width, y, place);
+            y += high + DOWN;
+        }
+        return Math.max(0, y - DOWN);
+    }
+
+    /** Whoever needs more than an even share gets it; the others share the rest. */
+    private static double line(List<Node> line, double width, double y, boolean place) {
+        double rest = width - ACROSS * (line.size() - 1);
+        int sharing = line.size();
+        double share = rest / sharing;
+        boolean again = true;
+        while (again && sharing > 0) {
+            double now = share;
+            double taken = line.stream().mapToDouble(n -> n.minWidth(-1)).filter(need -> need > now).sum();
+            int wide = (int) line.stream().filter(n -> n.minWidth(-1) > now).count();
+            sharing = line.size() - wide;
+            double next = sharing == 0 ? now : (rest - taken) / sharing;
+            again = next < now - 0.01;
+            share = next;
+        }
+        double x = 0;
+        double high = 0;
+        for (Node node : line) {
+            double wide = Math.max(share, node.minWidth(-1));
+            double height = node.prefHeight(wide);
+            high = Math.max(high, height);
+            if (place) {
+                node.resizeRelocate(Math.round(x), y, Math.round(wide), height);
+            }
+            x += wide + ACROSS;
+        }
+        return high;
+    }
+}
