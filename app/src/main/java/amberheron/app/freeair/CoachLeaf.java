@@ -40,12 +40,14 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** The calibration step by step: what to do now, how long, what should be seen, and what it means when it is not. */
 final class CoachLeaf implements Leaf {
+    /** As wide as most words in it, beside its button. */
+    private static final String WIDE = "-fx-min-width: 13em; -fx-pref-width: 13em;";
+
     private final Session session;
     private final AirModel model;
     private final FlowPane steps = new FlowPane(6, 4);
@@ -147,8 +149,8 @@ final class CoachLeaf implements Leaf {
                 session.tell("Stand-in: " + key + ".");
             }, "quiet", "leaf-tab"));
         }
-        fault.setMinWidth(Region.USE_PREF_SIZE);
-        format.setMinWidth(Region.USE_PREF_SIZE);
+        fault.setStyle(WIDE);
+        format.setStyle(WIDE);
         toConnect.getChildren().setAll(address,
                 new FlowPane(8, 6, format, Parts.button("Connect", "air.connect", this::connect, "quiet")),
                 new FlowPane(8, 6, fault, Parts.button("Simulate", "air.simulate", this::simulate, "quiet")));

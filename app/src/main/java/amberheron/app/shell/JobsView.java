@@ -105,8 +105,8 @@ final class JobsView implements StationView {
         });
         list.setOnMouseClicked(e -> open());
         list.getStyleClass().add("job-list");
-        months = new Choice<>("Free-air check again after", "jobs.months", List.of(3, 6, 12, 24),
-                m -> m + " months", () -> session.shop().recalibrateMonths(), m -> {
+        months = new Choice<>("Free-air check again after, months", "jobs.months", List.of(3, 6, 12, 24),
+                String::valueOf, () -> session.shop().recalibrateMonths(), m -> {
                     Shop shop = session.shop();
                     session.shop(shop.withRecalibrateMonths(m));
                 });

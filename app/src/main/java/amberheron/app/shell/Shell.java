@@ -124,7 +124,7 @@ public final class Shell {
         // Words that would be cut are left out.
         subtitle.visibleProperty().bind(Bindings.createBooleanBinding(
                 () -> beside.getWidth() >= subtitle.prefWidth(-1) - 1, beside.widthProperty(),
-                subtitle.textProperty()));
+                subtitle.textProperty(), subtitle.skinProperty(), subtitle.fontProperty()));
         above.getStyleClass().add("above");
         desk = new BorderPane(scroll, above, null, new VBox(running, parted, noticeBar), null);
         frame.setCenter(desk);

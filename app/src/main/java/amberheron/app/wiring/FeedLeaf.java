@@ -48,10 +48,10 @@ final class FeedLeaf implements Leaf {
                         Feed::withLength),
                         feed("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, WireField.FEED_SECTION, Feed::crossSection,
                                 Feed::withCrossSection)),
-                Parts.evenly(atBattery,
-                        feed("Second, constant feed draws", AMPERE, 0, 5, 3, WireField.MEMORY, Feed::memory,
-                                Feed::withMemory)),
-                feed("Battery, A·h", ONE, 1, 400, 0, WireField.BATTERY, Feed::battery, Feed::withBattery)),
+                atBattery,
+                Parts.evenly(feed("Second, constant feed draws", AMPERE, 0, 5, 3, WireField.MEMORY, Feed::memory,
+                        Feed::withMemory),
+                        feed("Battery, A·h", ONE, 1, 400, 0, WireField.BATTERY, Feed::battery, Feed::withBattery))),
                 Parts.card("Against the rules", findings));
     }
 

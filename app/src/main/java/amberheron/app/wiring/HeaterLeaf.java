@@ -73,7 +73,9 @@ final class HeaterLeaf implements Leaf {
         Label seconds = Parts.line(figure, "figure", risk.isEmpty() ? "soft" : none ? "agreed" : "wrong");
         seconds.setMinWidth(Region.USE_PREF_SIZE);
         HBox first = new HBox(8, Parts.line(risk.isEmpty() ? "○" : none ? "✓" : "▲", "plain"), words, seconds);
-        Label second = Parts.text("needs " + String.join(", ", school.parts()) + (taken ? " · taken" : ""), "soft");
+        Label second = Parts.text("needs "
+                + (school.parts().isEmpty() ? "nothing more" : String.join(", ", school.parts()))
+                + (taken ? " · taken" : ""), "soft");
         Pressable press = new Pressable("wire.heater." + school, school.words() + ": " + figure,
                 () -> fields.edit(school.words(), w -> w.withHeater(w.heater().withSchool(school))), first, second);
         press.getStyleClass().add("finding-row");

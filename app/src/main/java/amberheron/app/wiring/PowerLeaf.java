@@ -104,7 +104,7 @@ final class PowerLeaf implements Leaf {
     }
 
     private EntryField reading(KeyState state) {
-        return source(capital(state.words()), VOLT, 0, 60, 2,
+        return source(capital(state.words().replace("running, ", "")), VOLT, 0, 60, 2,
                 state, s -> s.at(state).orElse(null),
                 (s, v) -> s.withReading(state, v, session.typed()))
                 .ownOrigin(j -> model.looked(session).flatMap(s -> Optional.ofNullable(s.volts().get(state)))
