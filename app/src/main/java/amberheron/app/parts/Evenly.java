@@ -75,7 +75,7 @@ final class Evenly extends Pane {
     }
 
     /** Whoever needs more than an even share gets it; the others share the rest. */
-    private static double line(List<Node> line, double width, double y, boolean place) {
+    private double line(List<Node> line, double width, double y, boolean place) {
         double rest = width - ACROSS * (line.size() - 1);
         int sharing = line.size();
         double share = rest / sharing;
@@ -96,7 +96,8 @@ final class Evenly extends Pane {
             double height = node.prefHeight(wide);
             high = Math.max(high, height);
             if (place) {
-                node.resizeRelocate(Math.round(x), y, Math.round(wide), height);
+                double left = snapPositionX(x);
+                node.resizeRelocate(left, y, snapPositionX(x + wide) - left, height);
             }
             x += wide + ACROSS;
         }
