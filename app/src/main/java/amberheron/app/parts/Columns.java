@@ -1,11 +1,9 @@
 package amberheron.app.parts;
 
-import javafx.geometry.Orientation;
 import javafx.scene.Node;
-import javafx.scene.layout.Pane;
 
 /** Cards in two columns, or under one another where there is no room for two or for what must not be cut in them. */
-public final class Columns extends Pane {
+public final class Columns extends LaidByWidth {
     private static final double GAP = 12;
     /** Part of the width that the left column takes; checks stand there and need the room for their figures. */
     private static final double LEFT_PART = 0.56;
@@ -46,11 +44,6 @@ public final class Columns extends Pane {
     }
 
     @Override
-    public Orientation getContentBias() {
-        return Orientation.HORIZONTAL;
-    }
-
-    @Override
     protected double computeMinWidth(double height) {
         return 100;
     }
@@ -61,21 +54,7 @@ public final class Columns extends Pane {
     }
 
     @Override
-    protected double computePrefHeight(double width) {
-        return lay(width, false);
-    }
-
-    @Override
-    protected double computeMinHeight(double width) {
-        return computePrefHeight(width);
-    }
-
-    @Override
-    protected void layoutChildren() {
-        lay(getWidth(), true);
-    }
-
-    private double lay(double width, boolean place) {
+    double lay(double width, boolean place) {
         double leftNeeds = needed(0);
         double most = width - GAP - needed(1);
         boolean two = width >= 2 * narrowest + GAP && leftNeeds <= most;

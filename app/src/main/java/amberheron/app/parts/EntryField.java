@@ -35,6 +35,8 @@ public final class EntryField extends VBox implements Refreshed {
     private static final PseudoClass CHANGED = PseudoClass.getPseudoClass("changed");
     private static final PseudoClass SIMULATED = PseudoClass.getPseudoClass("simulated");
 
+    private static final double FAULT_IN_TABLE = 150;
+
     private final Session session;
     private final QuantityField field;
     private final int decimals;
@@ -98,6 +100,8 @@ public final class EntryField extends VBox implements Refreshed {
                 ? "narrow-in-table"
                 : field.unit().symbol().length() > 2 ? "long-in-table" : "figure-in-table");
         input.setPrefWidth(30);
+        // What is wrong goes over several lines, so that the other columns keep their room.
+        fault.setPrefWidth(FAULT_IN_TABLE);
         return this;
     }
 

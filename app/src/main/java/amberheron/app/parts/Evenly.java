@@ -1,22 +1,15 @@
 package amberheron.app.parts;
 
 import java.util.List;
-import javafx.geometry.Orientation;
 import javafx.scene.Node;
-import javafx.scene.layout.Pane;
 
 /** Nodes side by side that share the width evenly; in as many lines as it takes for none to be narrower than its words. */
-final class Evenly extends Pane {
+final class Evenly extends LaidByWidth {
     private static final double ACROSS = 12;
     private static final double DOWN = 8;
 
     Evenly(Node... nodes) {
         getChildren().addAll(nodes);
-    }
-
-    @Override
-    public Orientation getContentBias() {
-        return Orientation.HORIZONTAL;
     }
 
     @Override
@@ -27,21 +20,6 @@ final class Evenly extends Pane {
     @Override
     protected double computePrefWidth(double height) {
         return needed(getManagedChildren());
-    }
-
-    @Override
-    protected double computePrefHeight(double width) {
-        return lay(width < 0 ? prefWidth(-1) : width, false);
-    }
-
-    @Override
-    protected double computeMinHeight(double width) {
-        return computePrefHeight(width);
-    }
-
-    @Override
-    protected void layoutChildren() {
-        lay(getWidth(), true);
     }
 
     private static double needed(List<Node> line) {
@@ -63,7 +41,8 @@ final class Evenly extends Pane {
         return 1;
     }
 
-    private double lay(double width, boolean place) {
+    @Override
+    double lay(double width, boolean place) {
         List<Node> nodes = getManagedChildren();
         int each = each(nodes, width);
         double y = 0;
