@@ -88,13 +88,14 @@ public final class Diagnostician {
         // What the engine adds while it runs is not the setting's.
         boolean noted = IntStream.range(0, seen.size()).filter(i -> !seen.running(i) || !seen.bothWays())
                 .allMatch(i -> Math.abs(seen.shown(i) - reader.shows(set, seen.volts(i))) <= TELLING
-                        * evidence.sigma(speaks, seen.volts(i), perVolt(seen.volts(i))));
+                        * evidence.sigma(speaks, perVolt(seen.volts(i)), perVolt(seen.volts(i))));
         List<Doubtful> doubtful = doubtful(evidence, speaks, seen);
         boolean follows = follows(span);
         return new Diagnosis(causes, agrees, worst, corrected(speaks, fits), noted || !agrees || settingIsRight,
                 follows,
                 follows
-                        ? new NextVolts(law, evidence, fits).find(causes.stream().map(Likelihood::fault).toList())
+                        ? new NextVolts(law, evidence, this::perVolt, fits)
+                                .find(causes.stream().map(Likelihood::fault).toList())
                         : null,
                 speaks.misfit() > MISFIT && doubtful.size() * 3 > seen.size(), follows ? cannotTell(causes) : List.of(),
                 doubtful,
@@ -168,7 +169,8 @@ public final class Diagnostician {
         List<Doubtful> doubtful = new ArrayList<>();
         for (int i : odd) {
             double expected = fit.shown(seen, i);
-            double near = TELLING * evidence.sigma(fit, seen.volts(i), perVolt(seen.volts(i)));
+            double slope = perVolt(seen.volts(i));
+            double near = TELLING * evidence.sigma(fit, slope, slope);
             doubtful.add(new Doubtful(i, expected, odd.stream()
                     .filter(j -> j != i && Math.abs(seen.shown(j) - expected) <= near).findFirst().orElse(null)));
         }

@@ -46,12 +46,18 @@ final class Evidence {
     /** Of two parts of a sum, as logarithms, the lesser is left out when it is so much less. */
     private static final double NEGLIGIBLE = 25;
     private static final double HALF_LOG_TAU = Math.log(2 * Math.PI) / 2;
+    private static final double LOG_TYPED = Math.log(1 - MISTYPED);
 
     private final Observations all;
     private final Observations few;
-    private final DoubleUnaryOperator perVolt;
+    /** What a volt at the pin changes of each reading, by the setting in force. */
+    private final double[] ownAll;
+    private final double[] ownFew;
     private final double step;
-    private final double span;
+    /** The density of a mistyped row, as a logarithm: it may be anywhere. */
+    private final double odd;
+    /** Variance of the display's last digit. */
+    private final double display;
     /** The least misfit that any hypothesis left so far: one that leaves much more needs no close look. */
     private double leastOfAll = Double.POSITIVE_INFINITY;
 
@@ -65,9 +71,17 @@ final class Evidence {
     Evidence(Observations all, DoubleUnaryOperator perVolt, double step, double span) {
         this.all = all;
         this.few = all.thinned(FEW);
-        this.perVolt = perVolt;
+        this.ownAll = slopes(all, perVolt);
+        this.ownFew = slopes(few, perVolt);
         this.step = step;
-        this.span = span;
+        this.odd = Math.log(MISTYPED / span);
+        // A display without a last digit still has one.
+        double digit = Math.max(all.digit(), 1e-5 * span);
+        this.display = digit * digit / 12;
+    }
+
+    private static double[] slopes(Observations seen, DoubleUnaryOperator perVolt) {
+        return IntStream.range(0, seen.size()).mapToDouble(i -> perVolt.applyAsDouble(seen.volts(i))).toArray();
     }
 
     /**
@@ -123,9 +137,11 @@ final class Evidence {
         double[] levels = new double[NOISE.length];
         double most = Double.NEGATIVE_INFINITY;
         int likeliest = 0;
+        double[] usual = scales.usual();
         for (int k = 0; k < NOISE.length; k++) {
-            double wider = at.length == 0 ? 0 : at.length * Math.log(scales.mean(k) / scales.mean(USUAL));
-            levels[k] = Math.log(BELIEF[k]) + logLikelihood(h, seen, at, scales, k)
+            double[] sigma = scales.at(k);
+            double wider = at.length == 0 ? 0 : at.length * Math.log(mean(sigma) / mean(usual));
+            levels[k] = Math.log(BELIEF[k]) + logLikelihood(h, seen, at, sigma)
                     + Math.min(0, logVolume + wider);
             if (levels[k] > most) {
                 most = levels[k];
@@ -136,7 +152,7 @@ final class Evidence {
         double log = top + Math.log(Arrays.stream(levels).map(l -> Math.exp(l - top)).sum());
         double square = 0;
         for (int i = 0; i < seen.size(); i++) {
-            double r = residual(h, seen, i, at) / scales.at(USUAL, i);
+            double r = residual(h, seen, i, at) / usual[i];
             square += r * r;
         }
         return new Fit(h, at, Math.sqrt(square / seen.size()), NOISE[likeliest], log,
@@ -147,18 +163,17 @@ final class Evidence {
         return seen.shown(i) - h.model().shown(seen.volts(i), seen.lambda(i), seen.running(i), at);
     }
 
-    private double logLikelihood(Hypothesis h, Observations seen, double[] at, Scales scales, int level) {
+    private double logLikelihood(Hypothesis h, Observations seen, double[] at, double[] sigma) {
         double sum = 0;
         for (int i = 0; i < seen.size(); i++) {
-            sum += logDensity(residual(h, seen, i, at), scales.at(level, i));
+            sum += logDensity(residual(h, seen, i, at), sigma[i]);
         }
         return sum;
     }
 
     /** Of a row: as the model says, or mistyped and anywhere. */
     private double logDensity(double residual, double sigma) {
-        double log = Math.log(1 - MISTYPED) + logNormal(residual, sigma);
-        double odd = Math.log(MISTYPED / span);
+        double log = LOG_TYPED + logNormal(residual, sigma);
         double apart = log - odd;
         return Math.abs(apart) > NEGLIGIBLE
                 ? Math.max(log, odd)
@@ -172,51 +187,47 @@ final class Evidence {
 
     /** The rows that are likelier mistyped than what a fit says. */
     List<Integer> mistyped(Fit fit) {
-        Scales scales = new Scales(fit.hypothesis(), all, fit.values());
-        int level = Arrays.binarySearch(NOISE, fit.noise());
-        double odd = Math.log(MISTYPED / span);
-        return IntStream.range(0, all.size()).filter(
-                i -> logNormal(residual(fit.hypothesis(), all, i, fit.values()), scales.at(level, i)) < odd).boxed()
+        double[] sigma = new Scales(fit.hypothesis(), all, fit.values())
+                .at(Arrays.binarySearch(NOISE, fit.noise()));
+        return IntStream.range(0, all.size())
+                .filter(i -> logNormal(residual(fit.hypothesis(), all, i, fit.values()), sigma[i]) < odd).boxed()
                 .toList();
     }
 
-    /** Standard deviation of what would be shown under a fit, for volts and mixture. */
-    double sigma(Fit fit, double volts, double perModelVolt) {
+    /**
+     * Standard deviation of what would be shown under a fit.
+     *
+     * @param own what a volt changes of it, by the setting in force
+     * @param perModelVolt the same, by the fit
+     */
+    double sigma(Fit fit, double own, double perModelVolt) {
         double e = fit.noise();
-        return Math.sqrt(variance(perVolt.applyAsDouble(volts), perModelVolt, e, e * e / 2));
+        return Math.sqrt(variance(own, perModelVolt, e, e * e / 2));
     }
 
     /** Of a reading: display, converter and pin through the setting's slope, the volts applied through the model's. */
     private double variance(double own, double model, double noise, double applied) {
-        return display() + own * own * (step * step / 12 + noise * noise / 2) + model * model * applied;
-    }
-
-    private double display() {
-        // A display without a last digit still has one.
-        double digit = Math.max(all.digit(), 1e-5 * span);
-        return digit * digit / 12;
+        return display + own * own * (step * step / 12 + noise * noise / 2) + model * model * applied;
     }
 
     /** Standard deviations of the readings: meter, pin, converter and display, through the slopes of model and setting. */
     private final class Scales {
-        private final double[][] sigma;
-        private final double[] mean;
+        private final Observations seen;
+        private final double[] own;
+        private final double[] model;
+        private final double[] usual;
 
         Scales(Hypothesis h, Observations seen, double[] at) {
-            sigma = new double[NOISE.length][seen.size()];
-            mean = new double[NOISE.length];
-            for (int i = 0; i < seen.size(); i++) {
-                double own = perVolt.applyAsDouble(seen.volts(i));
-                double model = slope(h, seen, i, at);
-                for (int k = 0; k < NOISE.length; k++) {
-                    double e = NOISE[k];
-                    sigma[k][i] = Math.sqrt(variance(own, model, e, seen.variance(i, e / Math.sqrt(2))));
-                    mean[k] += sigma[k][i] / seen.size();
-                }
+            this.seen = seen;
+            own = seen == all ? ownAll : ownFew;
+            model = new double[seen.size()];
+            for (int i = 0; i < model.length; i++) {
+                model[i] = slope(h, i, at);
             }
+            usual = ofLevel(USUAL);
         }
 
-        private double slope(Hypothesis h, Observations seen, int i, double[] at) {
+        private double slope(Hypothesis h, int i, double[] at) {
             double hair = 1e-4;
             double v = seen.volts(i);
             double l = seen.lambda(i);
@@ -224,20 +235,40 @@ final class Evidence {
             return (h.model().shown(v + hair, l, runs, at) - h.model().shown(v - hair, l, runs, at)) / (2 * hair);
         }
 
-        double at(int level, int i) {
-            return sigma[level][i];
+        private double[] ofLevel(int level) {
+            double e = NOISE[level];
+            double applied = e / Math.sqrt(2);
+            double[] sigma = new double[model.length];
+            for (int i = 0; i < sigma.length; i++) {
+                sigma[i] = Math.sqrt(variance(own[i], model[i], e, seen.variance(i, applied)));
+            }
+            return sigma;
         }
 
-        double mean(int level) {
-            return mean[level];
+        /** Of the noise that is usual: what a search asks for again and again. */
+        double[] usual() {
+            return usual;
         }
+
+        double[] at(int level) {
+            return level == USUAL ? usual : ofLevel(level);
+        }
+    }
+
+    private static double mean(double[] of) {
+        double mean = 0;
+        for (double one : of) {
+            mean += one / of.length;
+        }
+        return mean;
     }
 
     /** Squared misfit, each row's held so that one alone does not decide, yet never flat. */
     private static double loss(Hypothesis h, Observations seen, Scales scales, double... at) {
+        double[] sigma = scales.usual();
         double sum = 0;
         for (int i = 0; i < seen.size(); i++) {
-            double r = residual(h, seen, i, at) / scales.at(USUAL, i);
+            double r = residual(h, seen, i, at) / sigma[i];
             double q = r * r;
             sum += q < 1e100 ? CAP * q / (CAP + q) : CAP;
         }
@@ -271,7 +302,7 @@ final class Evidence {
         double wide = width(h, seen, scales, p, at);
         double low = Math.max(p.low(), at - WIDTH * wide);
         double high = Math.min(p.high(), at + WIDTH * wide);
-        double here = logLikelihood(h, seen, new double[]{at}, scales, USUAL);
+        double here = logLikelihood(h, seen, new double[]{at}, scales.usual());
         double[] parts = new double[INNER];
         double volume = 0;
         double gap = (high - low) / (INNER - 1);
@@ -279,7 +310,7 @@ final class Evidence {
             double x = low + j * gap;
             double end = j == 0 || j == INNER - 1 ? 0.5 : 1;
             parts[j] = end * gap * p.density(x)
-                    * Math.exp(Math.min(50, logLikelihood(h, seen, new double[]{x}, scales, USUAL) - here));
+                    * Math.exp(Math.min(50, logLikelihood(h, seen, new double[]{x}, scales.usual()) - here));
             volume += parts[j];
         }
         List<Sample> samples = new ArrayList<>();
@@ -410,13 +441,14 @@ final class Evidence {
 
     private double[] fit(Hypothesis h, Observations seen, double[] start) {
         Scales scales = new Scales(h, seen, start);
-        double[] target = IntStream.range(0, seen.size()).mapToDouble(i -> seen.shown(i) / scales.at(USUAL, i))
+        double[] sigma = scales.usual();
+        double[] target = IntStream.range(0, seen.size()).mapToDouble(i -> seen.shown(i) / sigma[i])
                 .toArray();
         try {
             return new LevenbergMarquardtOptimizer().optimize(new LeastSquaresBuilder().start(start).model(point -> {
                 double[] at = point.toArray();
                 double[] out = IntStream.range(0, seen.size()).mapToDouble(
-                        i -> h.model().shown(seen.volts(i), seen.lambda(i), seen.running(i), at) / scales.at(USUAL, i))
+                        i -> h.model().shown(seen.volts(i), seen.lambda(i), seen.running(i), at) / sigma[i])
                         .toArray();
                 return new Pair<RealVector, org.hipparchus.linear.RealMatrix>(new ArrayRealVector(out, false),
                         new Array2DRowRealMatrix(jacobian(h, seen, scales, at), false));
@@ -448,7 +480,7 @@ final class Evidence {
             for (int i = 0; i < jacobian.length; i++) {
                 jacobian[i][j] = (h.model().shown(seen.volts(i), seen.lambda(i), seen.running(i), up)
                         - h.model().shown(seen.volts(i), seen.lambda(i), seen.running(i), down))
-                        / (2 * hair * scales.at(USUAL, i));
+                        / (2 * hair * scales.usual()[i]);
             }
         }
         return jacobian;

@@ -4,6 +4,7 @@ import amberheron.core.scaling.Diagnosis.NextPoint;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.DoubleUnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,6 +21,7 @@ final class NextVolts {
 
     private final OutputLaw law;
     private final Evidence evidence;
+    private final DoubleUnaryOperator perVolt;
     private final List<Voice> voices = new ArrayList<>();
     /** Which fault each voice speaks for, as a number, and how likely it is. */
     private final int[] kind;
@@ -33,10 +35,15 @@ final class NextVolts {
         }
     }
 
-    /** Of fits and how likely each is. */
-    NextVolts(OutputLaw law, Evidence evidence, List<Diagnostician.Weighed> fits) {
+    /**
+     * Of fits and how likely each is.
+     *
+     * @param perVolt what a volt changes of what is shown, by the setting in force, for volts
+     */
+    NextVolts(OutputLaw law, Evidence evidence, DoubleUnaryOperator perVolt, List<Diagnostician.Weighed> fits) {
         this.law = law;
         this.evidence = evidence;
+        this.perVolt = perVolt;
         fits.forEach(w -> w.fit().samples().forEach(
                 s -> voices.add(new Voice(w.fault(), w.fit(), s.values(), w.probability() * s.part()))));
         voices.sort(Comparator.comparingDouble(Voice::probability).reversed());
@@ -81,28 +88,30 @@ final class NextVolts {
 
     private double distance(Voice x, Voice y, double volts) {
         double lambda = law.lambdaAt(volts);
-        return Math.abs(x.shown(volts, lambda) - y.shown(volts, lambda)) / evidence.sigma(x.fit(), volts, 0);
+        return Math.abs(x.shown(volts, lambda) - y.shown(volts, lambda))
+                / evidence.sigma(x.fit(), perVolt.applyAsDouble(volts), 0);
     }
 
     /** Mutual information between fault and reading at these volts, nats. */
     private double tells(double volts) {
         int n = voices.size();
         double lambda = law.lambdaAt(volts);
+        double own = perVolt.applyAsDouble(volts);
         double[] shown = new double[n];
         double[] sigma = new double[n];
         double[] variance = new double[n];
         for (int i = 0; i < n; i++) {
             Voice voice = voices.get(i);
             shown[i] = voice.shown(volts, lambda);
-            double perVolt = (voice.shown(volts + 1e-3, lambda) - shown[i]) / 1e-3;
-            sigma[i] = evidence.sigma(voice.fit(), volts, perVolt);
+            double perModelVolt = (voice.shown(volts + 1e-3, lambda) - shown[i]) / 1e-3;
+            sigma[i] = evidence.sigma(voice.fit(), own, perModelVolt);
             variance[i] = sigma[i] * sigma[i];
         }
         double sum = 0;
         double whole = 0;
         for (int i = 0; i < n; i++) {
             double all = 0;
-            double own = 0;
+            double same = 0;
             double ofFault = 0;
             for (int j = 0; j < n; j++) {
                 // A reading that voice i would bring about, one standard deviation wide.
@@ -110,12 +119,12 @@ final class NextVolts {
                 double density = part[j] * Math.exp(-apart * apart / (2 * (variance[i] + variance[j]))) / sigma[j];
                 all += density;
                 if (kind[j] == kind[i]) {
-                    own += density;
+                    same += density;
                     ofFault += part[j];
                 }
             }
-            if (all > 0 && own > 0) {
-                sum += part[i] * Math.log(own / ofFault / all);
+            if (all > 0 && same > 0) {
+                sum += part[i] * Math.log(same / ofFault / all);
             }
             whole += part[i];
         }

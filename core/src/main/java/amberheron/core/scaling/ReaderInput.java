@@ -66,6 +66,7 @@ public record ReaderInput(double minVolts, double maxVolts, @Nullable Integer bi
 
     /** Volts held to the range, not rounded. */
     public double clipped(double volts) {
-        return Math.clamp(volts, minVolts, maxVolts);
+        // Asked some 100,000 times in a diagnosis, a fifth of which Math.clamp took.
+        return volts < minVolts ? minVolts : volts > maxVolts ? maxVolts : volts;
     }
 }
