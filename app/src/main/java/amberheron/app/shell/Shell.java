@@ -77,9 +77,13 @@ public final class Shell {
     private final ArmView armView;
     private final BorderPane desk;
     private boolean arm;
-    private String sized = "";
+    private @Nullable Sized sized;
     private boolean stale;
     private boolean refreshing;
+
+    /** What the columns at the sides are as wide as they are for. */
+    private record Sized(int percent, boolean narrow) {
+    }
 
     /** The window's content on a session. */
     public Shell(Session session, List<StationPlug<?>> stations) {
@@ -392,8 +396,8 @@ public final class Shell {
     private void size() {
         int percent = session.textSize();
         boolean narrow = root.getWidth() > 0 && root.getWidth() < NARROW;
-        String now = percent + (narrow ? " narrow" : "");
-        if (!sized.equals(now)) {
+        Sized now = new Sized(percent, narrow);
+        if (!now.equals(sized)) {
             sized = now;
             root.setStyle(percent == 100 ? "" : "-fx-font-size: " + FONT * percent / 100 + "px;");
             double wider = (100 + percent) / 200.0;
