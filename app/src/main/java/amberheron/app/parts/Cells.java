@@ -1,6 +1,7 @@
 package amberheron.app.parts;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -13,6 +14,8 @@ import javafx.scene.layout.GridPane;
 
 /** Words and figures in rows and columns. A cell that stays is only written anew, since making and styling one is slow. */
 public final class Cells extends GridPane {
+    private static final Set<String> WHOLE = Set.of("figure", "column-head");
+
     private record At(int column, int row) {
     }
 
@@ -55,8 +58,7 @@ public final class Cells extends GridPane {
         label.setText(words);
         Parts.styles(label, styles);
         // A note may end in dots, a figure must not.
-        boolean whole = List.of(styles).contains("figure") || List.of(styles).contains("column-head");
-        label.setMinWidth(whole ? USE_PREF_SIZE : USE_COMPUTED_SIZE);
+        label.setMinWidth(Arrays.stream(styles).anyMatch(WHOLE::contains) ? USE_PREF_SIZE : USE_COMPUTED_SIZE);
         return label;
     }
 

@@ -44,9 +44,8 @@ public final class EditTable extends VBox {
 
     private final GridPane grid = new GridPane();
     private final List<Label> heads = new ArrayList<>();
-    /** How many lines a part is written in, and whether names stand in two: whatever it takes for nothing to be cut. */
+    /** How many lines a part is written in: as many as it takes for nothing to be cut. */
     private int lines = 1;
-    private boolean broken;
     private final List<Column> columns;
     private final PartList<?> list;
     private final Map<String, Row> rows = new HashMap<>();
@@ -173,18 +172,15 @@ public final class EditTable extends VBox {
         }
         grid.applyCss();
         int before = lines;
-        boolean brokenBefore = broken;
         lines = 1;
-        broken = false;
-        name();
+        name(false);
         if (needed() > getWidth()) {
-            broken = true;
-            name();
+            name(true);
             while (needed() > getWidth() && lines < columns.size()) {
                 lines++;
             }
         }
-        if (lines != before || broken != brokenBefore) {
+        if (lines != before) {
             place();
         }
     }
@@ -206,7 +202,8 @@ public final class EditTable extends VBox {
         return rows.values().stream().mapToDouble(row -> row.cells.get(column).node().minWidth(-1)).max().orElse(0);
     }
 
-    private void name() {
+    /** Writes the heads; those that are wider than their cells in two lines, where that is wanted. */
+    private void name(boolean broken) {
         for (int c = 0; c < columns.size(); c++) {
             Label head = heads.get(c);
             String name = columns.get(c).name();
@@ -229,10 +226,13 @@ public final class EditTable extends VBox {
         int each = inALine();
         for (int c = 0; c < columns.size(); c++) {
             GridPane.setConstraints(heads.get(c), 1 + c % each, c / each);
-            for (int i = 0; i < shown.size(); i++) {
-                Row row = Objects.requireNonNull(rows.get(shown.get(i)));
-                GridPane.setConstraints(row.number, 0, lines * (i + 1));
-                GridPane.setConstraints(row.cells.get(c).node(), 1 + c % each, lines * (i + 1) + c / each);
+        }
+        for (int i = 0; i < shown.size(); i++) {
+            Row row = Objects.requireNonNull(rows.get(shown.get(i)));
+            int from = lines * (i + 1);
+            GridPane.setConstraints(row.number, 0, from);
+            for (int c = 0; c < columns.size(); c++) {
+                GridPane.setConstraints(row.cells.get(c).node(), 1 + c % each, from + c / each);
             }
         }
         grid.getColumnConstraints().remove(1, grid.getColumnConstraints().size());

@@ -55,19 +55,13 @@ final class Evenly extends LaidByWidth {
 
     /** Whoever needs more than an even share gets it; the others share the rest. */
     private double line(List<Node> line, double width, double y, boolean place) {
+        double[] needs = line.stream().mapToDouble(n -> n.minWidth(-1)).sorted().toArray();
         double rest = width - ACROSS * (line.size() - 1);
-        int sharing = line.size();
-        double share = rest / sharing;
-        boolean again = true;
-        while (again && sharing > 0) {
-            double now = share;
-            double taken = line.stream().mapToDouble(n -> n.minWidth(-1)).filter(need -> need > now).sum();
-            int wide = (int) line.stream().filter(n -> n.minWidth(-1) > now).count();
-            sharing = line.size() - wide;
-            double next = sharing == 0 ? now : (rest - taken) / sharing;
-            again = next < now - 0.01;
-            share = next;
+        int sharing = needs.length;
+        while (sharing > 0 && needs[sharing - 1] > rest / sharing) {
+            rest -= needs[--sharing];
         }
+        double share = sharing == 0 ? 0 : rest / sharing;
         double x = 0;
         double high = 0;
         for (Node node : line) {

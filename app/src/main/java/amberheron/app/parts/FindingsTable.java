@@ -36,8 +36,7 @@ public final class FindingsTable extends Stack {
     /** Rows as last laid, by check: while something is dragged only their figures change. */
     private final Map<Check, Row> rows = new HashMap<>();
     private final Map<Address, MissingRow> missing = new HashMap<>();
-    private Node head = new HBox();
-    private int headed;
+    private final Node head = grid(Parts.line(""), head(""), head("found"), head("limit"), head("costs"));
     private final Label keptTitle = Parts.line("", "subject");
     private final Label keptFold = Parts.line("", "note");
     private final Label keptWords = Parts.text("", "consequence", "kept-words");
@@ -84,10 +83,6 @@ public final class FindingsTable extends Stack {
         List<Node> lines = new ArrayList<>();
         Map<Check, Row> now = new HashMap<>();
         if (!seen.isEmpty() || unfolded) {
-            if (headed != session.textSize()) {
-                headed = session.textSize();
-                head = grid(Parts.line(""), head(""), head("found"), head("limit"), head("costs"));
-            }
             lines.add(head);
         }
         seen.forEach(f -> lines.add(row(f, now)));
@@ -190,7 +185,6 @@ public final class FindingsTable extends Stack {
         private final Pressable node;
         private final Finding first;
         private final boolean asked;
-        private final int textSize = session.textSize();
         private final Label figure;
         private final Label limit = Parts.line("", "figure", "soft");
         private final Label cost = Parts.line("", "figure", "soft");
@@ -218,7 +212,7 @@ public final class FindingsTable extends Stack {
         /** Whether a finding differs from this row's in its figures alone. */
         boolean fits(Finding f) {
             return f.verdict() == first.verdict() && f.subject().equals(first.subject())
-                    && asked == f.check().equals(session.asked()) && textSize == session.textSize();
+                    && asked == f.check().equals(session.asked());
         }
 
         void show(Finding f) {
@@ -244,32 +238,25 @@ public final class FindingsTable extends Stack {
         };
     }
 
-    private GridPane grid(Node mark, Label subject, Label figure, Label limit, Label cost) {
+    private static GridPane grid(Node mark, Label subject, Label figure, Label limit, Label cost) {
         GridPane grid = new GridPane();
         grid.setHgap(8);
         ColumnConstraints wide = new ColumnConstraints();
         wide.setHgrow(Priority.ALWAYS);
-        double size = session.textSize() / 100.0;
-        grid.getColumnConstraints().addAll(fixed(18), wide, fixed(60 * size), fixed(64 * size), fixed(58 * size));
+        grid.getColumnConstraints().addAll(new ColumnConstraints(18), wide);
         subject.setMaxWidth(Double.MAX_VALUE);
         subject.setMinWidth(60);
         figure.setMinWidth(Region.USE_PREF_SIZE);
         limit.setMinWidth(Region.USE_PREF_SIZE);
         cost.setMinWidth(Region.USE_PREF_SIZE);
-        grid.addRow(0, mark, subject, right(figure), right(limit), right(cost));
+        grid.addRow(0, mark, subject, right(figure, "found"), right(limit, "limit"), right(cost, "costs"));
         return grid;
     }
 
-    private static Node right(Label label) {
+    private static Node right(Label label, String column) {
         HBox box = new HBox(label);
+        box.getStyleClass().add("column-" + column);
         box.setAlignment(Pos.CENTER_RIGHT);
         return box;
-    }
-
-    private static ColumnConstraints fixed(double width) {
-        ColumnConstraints constraints = new ColumnConstraints();
-        constraints.setMinWidth(width);
-        constraints.setMaxWidth(width + 24);
-        return constraints;
     }
 }
