@@ -40,7 +40,7 @@ class SliceTest extends WindowTest {
         next();
         type("wide");
         assertThat(shows("found “wide”, expected a length such as")).isTrue();
-        assertThat(session.job().entries().drafts()).containsEntry("place.piece.0.length", "wide");
+        assertThat(session.job().entries().drafts()).containsValue("wide");
         hands.push(KeyCode.CONTROL, KeyCode.A);
         type("250 mm");
         assertThat(session.job().entries().drafts()).isEmpty();

@@ -87,17 +87,21 @@ class StationsTest extends WindowTest {
         assertThat(session.job().placing().chosen()).isNull();
     }
 
+    private String piece(int place) {
+        return session.job().intake().exhaust().segments().get(place).id();
+    }
+
     /** What cannot be is refused where it is typed, with the reason, and kept as typed. */
     @Test
     void whatCannotBeIsRefusedWhereItIsTyped() {
         go("SB-014", KeyCode.DIGIT2);
         hands.clickOn(byId("place.leaf.pipe"));
-        hands.interact(() -> session.seek(PlaceField.PIECE_WALL.of("3")));
+        hands.interact(() -> session.seek(PlaceField.PIECE_WALL.of(piece(3))));
         type("20");
         assertThat(shows("Wall 20.0 mm in a pipe of 38.1 mm leaves no bore; expected less than 19.1 mm"))
                 .isTrue();
-        assertThat(session.job().entries().drafts()).containsEntry("place.piece.3.wall", "20");
-        hands.interact(() -> session.seek(PlaceField.PIECE_LENGTH.of("3")));
+        assertThat(session.job().entries().drafts()).containsEntry("place.piece." + piece(3) + ".wall", "20");
+        hands.interact(() -> session.seek(PlaceField.PIECE_LENGTH.of(piece(3))));
         type("-640");
         assertThat(shows("Length: found “-640”, expected between 1 mm and")).isTrue();
         hands.interact(() -> session.focus("place.B.distance"));
@@ -116,19 +120,22 @@ class StationsTest extends WindowTest {
     void aBadEntryStaysWithItsPieceWhenOthersGo() {
         go("SB-014", KeyCode.DIGIT2);
         hands.clickOn(byId("place.leaf.pipe"));
-        hands.interact(() -> session.seek(PlaceField.PIECE_WALL.of("1")));
+        String second = piece(1);
+        hands.interact(() -> session.seek(PlaceField.PIECE_WALL.of(second)));
         type("20 mmm");
-        hands.interact(() -> session.seek(PlaceField.PIECE_LENGTH.of("0")));
+        hands.interact(() -> session
+                .seek(PlaceField.PIECE_LENGTH.of(piece(0))));
         hands.interact(() -> byId("place.piece.remove").requestFocus());
         hands.push(KeyCode.SPACE);
-        assertThat(session.job().intake().exhaust().segments().getFirst().id()).isEqualTo("1");
-        assertThat(session.job().entries().drafts()).containsEntry("place.piece.1.wall", "20 mmm");
-        assertThat(text("place.piece.1.wall")).isEqualTo("20 mmm");
+        assertThat(session.job().intake().exhaust().segments().getFirst().id()).isEqualTo(second);
+        assertThat(session.job().entries().drafts()).containsEntry("place.piece." + second + ".wall", "20 mmm");
+        assertThat(text("place.piece." + second + ".wall")).isEqualTo("20 mmm");
         hands.interact(() -> byId("place.piece.remove").requestFocus());
         hands.push(KeyCode.SPACE);
         assertThat(session.job().entries().drafts()).as("gone with its piece").isEmpty();
         hands.push(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(session.job().entries().drafts()).as("and back with it").containsKey("place.piece.1.wall");
+        assertThat(session.job().entries().drafts()).as("and back with it")
+                .containsKey("place.piece." + second + ".wall");
     }
 
     /** A shop's window stays open all day: what another job has no use for must not stay behind with whatever it listened to. */

@@ -1,5 +1,6 @@
 package amberheron.app;
 
+import amberheron.core.harness.Harness;
 import amberheron.core.harness.HarnessField;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -85,6 +86,14 @@ class WireLeavesTest extends WindowTest {
         assertThat(session.review().state(Station.WIRE)).isEqualTo(LinkState.OUT_OF_TOLERANCE);
     }
 
+    private Harness harness() {
+        return session.job().wiring().harness();
+    }
+
+    private String route(int place, String value) {
+        return "wire.route." + harness().route().points().get(place).id() + "." + value;
+    }
+
     /** A joint ticked and tested, and the drop under load, as they are done at the car. */
     @Test
     void theWiringIsRecordedAsItWasDone() {
@@ -96,7 +105,7 @@ class WireLeavesTest extends WindowTest {
         }
         assertThat(shows("6 of 6 steps")).isTrue();
         press("wire.joint.add");
-        enter("wire.joint.0.section", "18 awg", "60 N", "2 mV");
+        enter("wire.joint." + harness().joints().tested().getFirst().id() + ".section", "18 awg", "60 N", "2 mV");
         assertThat(shows("pulled out: wrong die or too few strands")).isTrue();
         hands.clickOn(byId("wire.leaf.wired"));
         enter("wire.wired.atSource", "13.9", "13.1");
@@ -125,8 +134,8 @@ class WireLeavesTest extends WindowTest {
         wire("SB-015");
         find("cable route");
         press("wire.route.add");
-        enter("wire.route.0.name", "clip at the bell housing");
-        enter("wire.route.0.length", "600 mm", "60", "60 mm", "12 cm");
+        enter(route(0, "name"), "clip at the bell housing");
+        enter(route(0, "length"), "600 mm", "60", "60 mm", "12 cm");
         assertThat(session.job().wiring().harness().route().points()).singleElement().satisfies(p -> {
             assertThat(p.name()).isEqualTo("clip at the bell housing");
             assertThat(p.length()).isEqualTo(0.6);
@@ -135,19 +144,19 @@ class WireLeavesTest extends WindowTest {
             assertThat(p.moving()).isEqualTo(0.12);
         });
         assertThat(shows("At clip at the bell housing. Insulation melts there")).isTrue();
-        choose("wire.route.0.sleeve", 1);
+        choose(route(0, "sleeve"), 1);
         assertThat(finding("route.hot").verdict()).isEqualTo(Verdict.PASS);
         press("wire.route.add");
-        enter("wire.route.1.name", "display");
-        enter("wire.route.1.length", "2.2 m");
+        enter(route(1, "name"), "display");
+        enter(route(1, "length"), "2.2 m");
         enter("wire.route.lead", "0.4 m", "2.4 m", "150", "20");
         assertThat(finding("route.length").verdict()).as("0.4 + 2.4 − 2.8 − 0.17").isEqualTo(Verdict.FAIL);
         assertThat(finding("route.slack").consequence().metric()).contains("without pulling");
-        enter("wire.route.1.length", "1.9 m");
+        enter(route(1, "length"), "1.9 m");
         assertThat(finding("route.length").verdict()).isEqualTo(Verdict.PASS);
         choose("wire.route.passage", 1);
         assertThat(shows("A bare edge cuts the insulation")).isTrue();
-        hands.interact(() -> session.seek(HarnessField.ROUTE_LENGTH.of("1")));
+        hands.interact(() -> session.seek(HarnessField.ROUTE_LENGTH.of(harness().route().points().get(1).id())));
         press("wire.route.earlier");
         assertThat(session.job().wiring().harness().route().points().getFirst().name()).isEqualTo("display");
     }
@@ -216,9 +225,10 @@ class WireLeavesTest extends WindowTest {
         press("wire.chart.lead");
         assertThat(chart().wires()).hasSize(wires).hasSize(2 + 6);
         press("wire.chart.row.3");
+        String third = chart().wires().get(2).id();
         assertThat(shows("tag 3")).isTrue();
-        enter("wire.chart.3.fromPin", "6");
-        assertThat(chart().wire("3").map(Wire::fromPin)).hasValue("6");
+        enter("wire.chart." + third + ".fromPin", "6");
+        assertThat(chart().wire(third).map(Wire::fromPin)).hasValue("6");
         hands.interact(() -> byId("wire.chart.row.3").requestFocus());
         hands.push(KeyCode.DOWN);
         assertThat(shows("tag 4")).isTrue();

@@ -175,7 +175,7 @@ class ReviewSaysTest {
                 READER.withSetting(new ReaderSetting.SlopeOffset(2.375, 7.3125))));
         changed("engine never ran", j -> j.withPoints(List.of(point(1), point(4))));
         changed("a second reader, never checked", j -> j.withOutputs(
-                j.outputs().oneMore().with(j.outputs().oneMore().atHand().withReader(READER)).facing("1")));
+                j.outputs().oneMore().with(j.outputs().oneMore().active().withReader(READER)).facing("1")));
         changed("no drive", j -> j.withProving(null));
         changed("drive undated", j -> j.withProving(new Output.Proving("d", "ab", Origin.UNRECORDED,
                 RulesSayTest.log(600, 120, 1, 0.001, 0.002, 0.2), Drives.LONG)));

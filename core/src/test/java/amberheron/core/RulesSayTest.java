@@ -248,7 +248,7 @@ class RulesSayTest {
         charted("twins", c -> c.with("2", w -> w.withColour(c.wires().getFirst().colour())));
         charted("one pin", c -> c.with("4", w -> w.withToPin("7"))
                 .completed(List.of(Wire.of("9", Work.PULSES, Device.CONTROLLER, Device.LOGGER)))
-                .with("5", w -> w.withToPin("7").withColour(WireColour.of(WireColour.Hue.PINK))));
+                .with("new-0", w -> w.withToPin("7").withColour(WireColour.of(WireColour.Hue.PINK))));
         for (Wire.Left left : Wire.Left.values()) {
             charted("a dimmer that goes nowhere, " + left, c -> new Chart(IntStream.rangeClosed(0, c.wires().size())
                     .mapToObj(at -> at < c.wires().size()

@@ -105,8 +105,25 @@ public final class TextFiles {
         if (folder != null) {
             Files.createDirectories(folder);
         }
+        replaceIn(file, content, false);
+    }
+
+    /** The same of a file that nobody else on the machine reads, its folder made where there is none and closed to others. */
+    public static void replacePrivate(Path file, byte[] content) throws IOException {
+        Path folder = file.toAbsolutePath().getParent();
+        if (folder != null) {
+            PrivateFile.folder(folder);
+        }
+        replaceIn(file, content, true);
+    }
+
+    private static void replaceIn(Path file, byte[] content, boolean ownerOnly) throws IOException {
         Path half = file.resolveSibling(file.getFileName() + ".part");
         try {
+            if (ownerOnly) {
+                Files.deleteIfExists(half);
+                PrivateFile.create(half);
+            }
             try (FileChannel out = FileChannel.open(half, StandardOpenOption.CREATE, StandardOpenOption.WRITE,
                     StandardOpenOption.TRUNCATE_EXISTING)) {
                 ByteBuffer rest = ByteBuffer.wrap(content);

@@ -162,7 +162,7 @@ final class JobCommands {
                 return exit(findings);
             }
             int exit = report(job, findings, "No place is taken yet.");
-            ranking.places().forEach(p -> out().printf(Locale.ROOT, "%-8s %s%n", p.verdict(), p.place().id()
+            ranking.places().forEach(p -> out().printf(Locale.ROOT, "%-8s %s%n", p.verdict(), p.place().letter()
                     + (p.place().note().isBlank() ? "" : ": " + p.place().note())
                     + (p.place().id().equals(job.placing().chosen()) ? " (taken)" : "")));
             ranking.found().forEach(f -> out().printf(Locale.ROOT, "best on %s: %.0f mm at %.0f° from 12 o'clock%n",
@@ -196,7 +196,7 @@ final class JobCommands {
                 return exit(findings);
             }
             int exit = report(job, findings, "");
-            job.wiring().sources().forEach(s -> out().printf(Locale.ROOT, "source %s (%s): %s%n", s.id(), s.place(),
+            job.wiring().sources().forEach(s -> out().printf(Locale.ROOT, "source %s (%s): %s%n", s.letter(), s.place(),
                     s.behaviour().words()));
             OutputLaw law = job.law();
             job.wiring().ground().costs()

@@ -32,6 +32,7 @@ import amberheron.core.display.Display;
 import amberheron.core.display.PickUp;
 import amberheron.core.display.Told;
 import amberheron.core.job.Job;
+import amberheron.core.job.LastingIds;
 import amberheron.core.job.Progress;
 import amberheron.core.placement.AsFitted;
 import amberheron.core.placement.Attitude;
@@ -75,7 +76,9 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.Iterator;
 import java.util.List;
+import java.util.stream.IntStream;
 import java.util.Map;
 import java.util.Map;
 import java.util.Random;
@@ -100,9 +103,11 @@ public final class DemoBook {
      * @param home where the proving log is written, so that it can be read again by hand
      */
     public static void fill(OpenBook book, Catalogue catalogue, Path home, LocalDate today) {
-        book.add(JobDocument.of(harbourVan(catalogue, home, today)));
-        book.add(JobDocument.of(utility(catalogue, today)));
-        book.add(JobDocument.of(sidecar(catalogue, today)));
+        for (Job job : List.of(harbourVan(catalogue, home, today), utility(catalogue, today),
+                sidecar(catalogue, today))) {
+            Iterator<String> ids = IntStream.iterate(1, i -> i + 1).mapToObj(i -> "p" + i).iterator();
+            book.add(JobDocument.of(LastingIds.given(Job.empty(job.id()), job, ids::next)));
+        }
         book.note(List.of(new SensorLife("V-07", life(today))));
         book.prefer("job", "SB-016");
         book.prefer(ShopHabits.DEMO, "yes");
@@ -204,11 +209,12 @@ public final class DemoBook {
         Job job = Job.empty("SB-014").withIntake(intake)
                 .withProgress(Progress.NONE.withBay("1").withDay(today.minusDays(8)))
                 .withPlacing(Placing.NONE.withCandidates(List.of(
-                        new Candidate("A", "elbow behind the turbine", Line.ALL, 0.22, rad(20), null, 0, Hole.NONE,
+                        new Candidate("A", "A", "elbow behind the turbine", Line.ALL, 0.22, rad(20), null, 0, Hole.NONE,
                                 null),
-                        new Candidate("B", "straight before the catalyst", Line.ALL, 0.61, rad(56), null, 0, Hole.NONE,
+                        new Candidate("B", "B", "straight before the catalyst", Line.ALL, 0.61, rad(56), null, 0,
+                                Hole.NONE,
                                 null),
-                        new Candidate("C", "behind the catalyst", Line.ALL, 1.42, rad(-48), null, 0,
+                        new Candidate("C", "C", "behind the catalyst", Line.ALL, 1.42, rad(-48), null, 0,
                                 Hole.SECOND_SENSOR, null)))
                         .withChosen("B").withProbe(new Probe(0.082, 0.9, 1.4))
                         .withFitted(new AsFitted(0.614, rad(36), rad(3), rad(2), today.minusDays(8), true,
@@ -256,9 +262,9 @@ public final class DemoBook {
                         .withInHand(Set.of("soapy water", "gauge or controller with display", "extension harness 2.4 m",
                                 "grommet", "no-weld clamp kit", "sensor")))
                 .withPlacing(Placing.NONE.withCandidates(List.of(
-                        new Candidate("A", "down pipe, beside the gearbox", Line.ALL, 0.72, rad(35), null, 0,
+                        new Candidate("A", "A", "down pipe, beside the gearbox", Line.ALL, 0.72, rad(35), null, 0,
                                 Hole.NONE, null),
-                        new Candidate("B", "under the floor", Line.ALL, 1.9, rad(78), null, 0, Hole.NONE, null)))
+                        new Candidate("B", "B", "under the floor", Line.ALL, 1.9, rad(78), null, 0, Hole.NONE, null)))
                         .withChosen("A").withProbe(new Probe(0.085, 0.7, 1.6))
                         .withFitted(new AsFitted(0.715, rad(47), rad(5), rad(-2), today, true,
                                 List.of())))
@@ -299,9 +305,10 @@ public final class DemoBook {
         Job job = Job.empty("SB-016").withIntake(intake)
                 .withProgress(Progress.NONE.withBay("3").withDay(today))
                 .withPlacing(Placing.NONE.withCandidates(List.of(
-                        new Candidate("A", "after the H-pipe, sees both banks", Line.FIRST, 0.62, rad(-30), null, 0,
+                        new Candidate("A", "A", "after the H-pipe, sees both banks", Line.FIRST, 0.62, rad(-30), null,
+                                0,
                                 Hole.SPARE, null),
-                        new Candidate("B", "first bank, close and quick", Line.FIRST, 0.465, rad(25), null, 0,
+                        new Candidate("B", "B", "first bank, close and quick", Line.FIRST, 0.465, rad(25), null, 0,
                                 Hole.NONE, null)))
                         .withChosen("A").withProbe(new Probe(0.08, 0.5, 1.2))
                         .withFitted(new AsFitted(0.62, rad(61), 0, 0, today.minusDays(1), true, List.of())))

@@ -140,13 +140,13 @@ public final class ProveModel implements StationModel {
         Optional<Action> other = OutputSwitch.other(session, Station.PROVE);
         if (other.isPresent()) {
             return new Advice(plain(other.get().label() + "."), other.get(),
-                    plain(session.job().outputs().atHand().logged()
+                    plain(session.job().outputs().active().logged()
                             ? "This one agrees on the road; every reader is driven by itself."
                             : "What this one shows cannot be logged."),
                     Message.NONE, checked, caution);
         }
         Output.Proving proving = session.job().proving();
-        if (!session.job().outputs().atHand().logged() && proving == null) {
+        if (!session.job().outputs().active().logged() && proving == null) {
             Onward onward = Onward.from(session);
             return new Advice(onward.next(), onward.action(), plain("What this reader shows cannot be logged."),
                     Message.NONE, checked, caution);

@@ -141,8 +141,8 @@ final class ChooseLeaf implements Leaf {
     }
 
     private void edit(String what, UnaryOperator<Candidate> change) {
-        session.place().ifPresent(id -> session.edit("place " + id + " " + what,
-                j -> j.withPlacing(j.placing().withCandidate(id, change))));
+        PlaceModel.entered(session).ifPresent(place -> session.edit("place " + place.letter() + " " + what,
+                j -> j.withPlacing(j.placing().withCandidate(place.id(), change))));
     }
 
     @Override
@@ -153,7 +153,7 @@ final class ChooseLeaf implements Leaf {
     /** Shows what depends on where the hand has the candidate. */
     void judge() {
         Job job = session.job();
-        rulesNote.setText(model.looked(session).map(c -> c.id()
+        rulesNote.setText(model.looked(session).map(c -> c.letter()
                 + (c.id().equals(job.placing().chosen())
                         ? job.placing().fitted().begun() ? ", as fitted" : ", taken"
                         : ", considered"))
@@ -165,7 +165,7 @@ final class ChooseLeaf implements Leaf {
     @Override
     public void refresh() {
         Job job = session.job();
-        Parts.fill(letters, List.of(job.candidates().stream().map(Candidate::id).toList(), session.place(),
+        Parts.fill(letters, List.of(job.candidates().stream().map(c -> c.id() + c.letter()).toList(), session.place(),
                 Optional.ofNullable(job.placing().chosen())), () -> letters(job));
         Parts.show(one, session.place().isPresent());
         Parts.show(remark, session.place().isPresent());
@@ -180,17 +180,18 @@ final class ChooseLeaf implements Leaf {
     private List<Node> letters(Job job) {
         List<Node> nodes = new ArrayList<>(job.candidates().stream().map(this::letter).toList());
         nodes.add(Parts.button("Add a place", "place.add", () -> model.add(session), "quiet"));
-        session.place().ifPresent(id -> {
-            if (!id.equals(job.placing().chosen())) {
-                nodes.add(Parts.button("Take " + id, "place.take", () -> model.take(session, id), "quiet"));
+        PlaceModel.entered(session).ifPresent(c -> {
+            if (!c.id().equals(job.placing().chosen())) {
+                nodes.add(Parts.button("Take " + c.letter(), "place.take", () -> model.take(session, c), "quiet"));
             }
-            nodes.add(Parts.button("Remove " + id, "place.remove", () -> model.remove(session, id), "quiet"));
+            nodes.add(Parts.button("Remove " + c.letter(), "place.remove", () -> model.remove(session, c), "quiet"));
         });
         return nodes;
     }
 
     private ToggleButton letter(Candidate c) {
-        return Parts.looked(c.id(), "place.letter." + c.id(), session.place().filter(c.id()::equals).isPresent(),
+        return Parts.looked(c.letter(), "place.letter." + c.letter(),
+                session.place().filter(c.id()::equals).isPresent(),
                 () -> session.look(c.id()));
     }
 }

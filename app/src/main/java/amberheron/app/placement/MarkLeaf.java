@@ -76,7 +76,7 @@ final class MarkLeaf implements Leaf {
     public void refresh() {
         refreshers.forEach(Runnable::run);
         preview.refresh();
-        note.setText(model.marked(session).map(c -> c.id() + ", " + PlaceModel.where(session, c)).orElse(""));
+        note.setText(model.marked(session).map(c -> c.letter() + ", " + PlaceModel.where(session, c)).orElse(""));
         String why = model.whyNoMarks(session);
         figures.getChildren().setAll(why.isEmpty()
                 ? TemplateSheet.marks(model.marks(session).orElseThrow(), session.units(), session.job().stoich())

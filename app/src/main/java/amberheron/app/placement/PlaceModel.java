@@ -21,6 +21,7 @@ import amberheron.core.finding.Verdict;
 import amberheron.core.job.Job;
 import amberheron.core.job.Station;
 import amberheron.core.placement.AsFitted;
+import amberheron.core.parts.PartIds;
 import amberheron.core.placement.Candidate;
 import amberheron.core.placement.Exhaust;
 import amberheron.core.placement.FittingProcedure;
@@ -95,7 +96,7 @@ public final class PlaceModel implements StationModel {
             parts.add(Figures.length(session, distance) + (exhaust(session).turbine() ? " past turbine" : " on"));
         }
         PlaceRules.tiltOf(site(session), c).ifPresent(t -> parts.add(tilt(session, t)));
-        return c.id() + (parts.isEmpty() ? "" : ": " + String.join(" · ", parts));
+        return c.letter() + (parts.isEmpty() ? "" : ": " + String.join(" · ", parts));
     }
 
     /** The place taken: as fitted where that is known, else as planned. */
@@ -130,7 +131,7 @@ public final class PlaceModel implements StationModel {
             Candidate moved = move.apply(dragged == null ? c : dragged);
             dragged = done ? null : moved;
             if (done) {
-                session.edit("place " + c.id() + " moved",
+                session.edit("place " + c.letter() + " moved",
                         j -> j.withPlacing(j.placing().withCandidate(c.id(), k -> moved)));
             }
         });
@@ -203,29 +204,26 @@ public final class PlaceModel implements StationModel {
     }
 
     private static void add(Session session, Candidate place) {
-        List<String> taken = session.job().candidates().stream().map(Candidate::id).toList();
-        String id = "ABCDEFGHIJKLMNOPQRSTUVWXYZ".chars().mapToObj(c -> String.valueOf((char) c))
-                .filter(c -> !taken.contains(c)).findFirst().orElse("Z" + taken.size());
-        session.edit("place " + id + " added", j -> {
+        String letter = PartIds.nextLetter(session.job().candidates().stream().map(Candidate::letter).toList());
+        session.edit("place " + letter + " added", j -> {
             List<Candidate> more = new ArrayList<>(j.candidates());
-            more.add(new Candidate(id, place.note(), place.line(), place.distance(), place.clock(), place.slope(),
-                    place.lean(), place.hole(), null));
+            more.add(place.withId("").withLetter(letter).withGas(null));
             return j.withPlacing(j.placing().withCandidates(more));
         });
-        session.look(id);
+        session.look(session.job().candidates().getLast().id());
     }
 
     /** Takes a place; refused when the sensor does not even fit there. */
-    void take(Session session, String id) {
+    void take(Session session, Candidate place) {
+        String id = place.id();
         try {
-            session.job().candidates().stream().filter(c -> c.id().equals(id))
-                    .forEach(c -> RoomRules.requireRoom(site(session), c));
+            RoomRules.requireRoom(site(session), place);
         } catch (IllegalArgumentException e) {
-            session.tell(id + " cannot be taken. " + e.getMessage() + ".");
+            session.tell(place.letter() + " cannot be taken. " + e.getMessage() + ".");
             return;
         }
         boolean other = session.job().placing().fitted().begun() && !id.equals(session.job().placing().chosen());
-        session.edit("place " + id + " taken", j -> j.withPlacing((other
+        session.edit("place " + place.letter() + " taken", j -> j.withPlacing((other
                 ? j.placing().withFitted(AsFitted.NOTHING.withPhotos(j.placing().fitted().photos()))
                 : j.placing()).withChosen(id)));
         if (other) {
@@ -233,8 +231,9 @@ public final class PlaceModel implements StationModel {
         }
     }
 
-    void remove(Session session, String id) {
-        session.edit("place " + id + " removed", j -> j.withPlacing(j.placing()
+    void remove(Session session, Candidate place) {
+        String id = place.id();
+        session.edit("place " + place.letter() + " removed", j -> j.withPlacing(j.placing()
                 .withCandidates(j.candidates().stream().filter(c -> !c.id().equals(id)).toList())
                 .withChosen(id.equals(j.placing().chosen()) ? null : j.placing().chosen()))
                 .withoutPart(PlaceField.DISTANCE.of(id)));
@@ -342,7 +341,7 @@ public final class PlaceModel implements StationModel {
         Optional<Finding> fails = findings.stream().filter(f -> f.verdict() == Verdict.FAIL).findFirst();
         Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
         if (open.isPresent() && fails.isEmpty()) {
-            return new Advice(Message.of("{0}: {1}", looked.id(), open.get().consequence()),
+            return new Advice(Message.of("{0}: {1}", looked.letter(), open.get().consequence()),
                     Action.enter(session, open.get().asks().getFirst()),
                     plain("Until it is measured the place is neither good nor bad."), parted, checked, caution);
         }
@@ -355,15 +354,15 @@ public final class PlaceModel implements StationModel {
                     found
                             ? new Action("Take up what the search found", () -> addBest(session))
                             : new Action("Enter it again", () -> session.seek(worst.asks().getFirst())),
-                    Message.of("{0}: {1}", looked.id(), worst.consequence()), parted, checked, caution);
+                    Message.of("{0}: {1}", looked.letter(), worst.consequence()), parted, checked, caution);
         }
         Optional<Candidate> chosen = job.chosenPlace();
         boolean fitted = job.placing().fitted().begun();
         if (chosen.isEmpty() || (!fitted && fails(ranking, chosen.get()))) {
-            String id = best.get().id();
-            return new Advice(Message.of("Take {0}.", id), new Action("Take " + id, () -> {
-                session.look(id);
-                take(session, id);
+            Candidate it = best.get();
+            return new Advice(Message.of("Take {0}.", it.letter()), new Action("Take " + it.letter(), () -> {
+                session.look(it.id());
+                take(session, it);
             }), why(ranking, best.get()), parted, checked, caution);
         }
         if (fitted && taken && fails.isPresent()) {
@@ -372,20 +371,20 @@ public final class PlaceModel implements StationModel {
                     new Action("Measure again", () -> session.seek(PlaceField.FITTED_READING.address())),
                     plain("Better moved now than after the first cracked ceramic."), parted, checked, caution);
         }
-        String id = chosen.get().id();
+        String letter = chosen.get().letter();
         if (!job.done().contains("place") && !fitted) {
-            return new Advice(Message.of("Print the hole and cope template for {0}.", id),
+            return new Advice(Message.of("Print the hole and cope template for {0}.", letter),
                     new Action("Print, and tick the step", () -> print(session)), why(ranking, chosen.get()), parted,
                     checked, caution);
         }
         boolean wired = session.review().state(Station.WIRE) == LinkState.PROVEN;
         if (!fitted && (wired || job.done().contains("tight"))) {
-            return new Advice(Message.of("Measure {0} as it was fitted.", id),
+            return new Advice(Message.of("Measure {0} as it was fitted.", letter),
                     new Action("Enter the tilt read", () -> session.seek(PlaceField.FITTED_READING.address())),
                     plain("Welding pulls; what counts is where it ended up."), parted, checked, caution);
         }
         Onward onward = Onward.from(session);
-        return new Advice(fitted ? onward.next() : Message.of("Fit {0}, then wire.", id), onward.action(),
+        return new Advice(fitted ? onward.next() : Message.of("Fit {0}, then wire.", letter), onward.action(),
                 why(ranking, chosen.get()), parted, checked,
                 caution);
     }
@@ -404,12 +403,12 @@ public final class PlaceModel implements StationModel {
     private static Message why(PlaceRanking ranking, Candidate best) {
         List<Message> words = new ArrayList<>();
         words.add(Figures.worst(ranking.findings(best))
-                .map(f -> Message.of("{0} is usable: {1}", best.id(), f.consequence()))
-                .orElse(Message.of("{0} keeps every rule.", best.id())));
+                .map(f -> Message.of("{0} is usable: {1}", best.letter(), f.consequence()))
+                .orElse(Message.of("{0} keeps every rule.", best.letter())));
         ranking.places().stream().map(PlaceRanking.Judged::place).filter(c -> !c.id().equals(best.id()))
                 .map(c -> Figures.worst(ranking.findings(c))
-                        .map(f -> Message.of("{0}: {1}", c.id(), f.consequence()))
-                        .orElse(Message.of("{0} would do as well.", c.id())))
+                        .map(f -> Message.of("{0}: {1}", c.letter(), f.consequence()))
+                        .orElse(Message.of("{0} would do as well.", c.letter())))
                 .forEach(words::add);
         return Message.joined(" ", words);
     }

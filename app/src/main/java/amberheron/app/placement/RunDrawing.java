@@ -447,7 +447,7 @@ final class RunDrawing extends Drawing {
         boolean taken = c.id().equals(session.job().placing().chosen());
         line(x, foot, x, below ? head - 12 : head + 12, "pin-line", style);
         add(new Circle(x, head, 12), "pin", style, taken ? "pin-taken" : "pin-free");
-        text(c.id(), x, head + 5, 0.5, "pin-letter", taken ? "pin-letter-taken" : "pin-letter-free");
+        text(c.letter(), x, head + 5, 0.5, "pin-letter", taken ? "pin-letter-taken" : "pin-letter-free");
         if (looked) {
             text(Figures.length(session, at) + " · " + word(verdict), x, head - 18,
                     x > getWidth() - 90 ? 1 : 0.5, "drawing-text", "strong");

@@ -116,7 +116,7 @@ final class LawLeaf implements Leaf {
         logged.setId("scale.output.logged");
         logged.setAccessibleText("What this reader shows can be logged");
         logged.setOnAction(e -> session.edit("what can be logged", j -> j.withOutputs(
-                j.outputs().with(j.outputs().atHand().withLogged(logged.isSelected())))));
+                j.outputs().with(j.outputs().active().withLogged(logged.isSelected())))));
         filter = new EntryField(session,
                 QuantityField.of("Reader's filter", Unit.SECOND, Sane.FILTER.min(), Sane.FILTER.max()), 2,
                 ScaleField.FILTER::address, j -> j.reader() == null ? null : j.reader().input().filter(),
@@ -254,8 +254,8 @@ final class LawLeaf implements Leaf {
         Parts.say(reads, used == null ? "" : (listed ? "" : used.name() + ". ") + words(used));
         Reader read = session.job().reader();
         Parts.say(takes, read == null ? "" : takes(read));
-        logged.setSelected(session.job().outputs().atHand().logged());
-        Parts.show(less, !session.job().outputs().putBy().isEmpty());
+        logged.setSelected(session.job().outputs().active().logged());
+        Parts.show(less, !session.job().outputs().others().isEmpty());
         read();
     }
 

@@ -31,7 +31,7 @@ public final class OutputSwitch {
     /** Shows which output is at hand. */
     public void refresh() {
         List<Output> all = session.job().outputs().all();
-        Output now = session.job().outputs().atHand();
+        Output now = session.job().outputs().active();
         next.setText(say("%s, %d of %d →", shortened(now.title()), all.indexOf(now) + 1, all.size()));
         next.setAccessibleText(say("%s, output %d of %d: to the next", now.title(), all.indexOf(now) + 1, all.size()));
         Parts.show(next, all.size() > 1);
@@ -43,7 +43,7 @@ public final class OutputSwitch {
 
     private void turn() {
         List<Output> all = session.job().outputs().all();
-        to(session, all.get((all.indexOf(session.job().outputs().atHand()) + 1) % all.size()));
+        to(session, all.get((all.indexOf(session.job().outputs().active()) + 1) % all.size()));
     }
 
     /** What to do next where another output keeps a link open; empty where none does. */
@@ -53,6 +53,6 @@ public final class OutputSwitch {
     }
 
     private static void to(Session session, Output output) {
-        session.edit("to " + output.title(), j -> j.withOutputs(j.outputs().facing(output.id())));
+        session.face(output);
     }
 }

@@ -12,10 +12,12 @@ import amberheron.io.book.BookProblem;
 import amberheron.io.book.BookUnreachable;
 import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
+import amberheron.io.json.EntryKey;
 import amberheron.io.json.JobDocument;
+import amberheron.io.json.LeftEntry;
+import amberheron.io.json.LeftEntry.Sent;
 import amberheron.io.json.Merge;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -23,6 +25,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.logging.Level;
 import java.util.logging.Logger;
+import java.util.stream.Stream;
 
 /** Brings jobs that are kept beside the book into it, once it answers again. */
 final class Joining {
@@ -51,30 +54,28 @@ final class Joining {
      * @param open jobs that are left out, since who has them open looks after them
      */
     List<Outcome> bring(Set<String> open, Shop shop) {
-        List<Outcome> all = new ArrayList<>();
-        for (String id : unsaved.ids()) {
-            if (!open.contains(id)) {
-                bring(id, shop).ifPresent(all::add);
-            }
-        }
-        return all;
+        return bring(unsaved.left().stream().filter(e -> !open.contains(e.id())).toList(), shop);
     }
 
-    /** Tries one job; empty when nothing is kept of it. */
-    Optional<Outcome> bring(String id, Shop shop) {
-        return unsaved.of(id).map(e -> bring(e, shop));
+    /** Tries what is kept of one job. */
+    List<Outcome> bring(String id, Shop shop) {
+        return bring(unsaved.of(id), shop);
     }
 
-    private Outcome bring(Unsaved.Entry entry, Shop shop) {
-        String id = entry.document().job().id();
+    private List<Outcome> bring(List<LeftEntry> entries, Shop shop) {
+        return entries.stream().flatMap(e -> bring(e, shop).stream()).toList();
+    }
+
+    private Optional<Outcome> bring(LeftEntry entry, Shop shop) {
+        String id = entry.id();
         try {
             photos(entry.document().job());
-            return entry.revision() == 0 ? added(entry.document(), shop) : saved(entry, shop);
+            return entry.revision() == 0 ? added(entry, shop) : saved(entry, shop);
         } catch (BookUnreachable e) {
-            return new Outcome(judged(entry.document(), shop).summary(), "");
+            return Optional.of(new Outcome(judged(entry.document(), shop).summary(), ""));
         } catch (BookProblem e) {
-            return new Outcome(judged(entry.document(), shop).summary(),
-                    say("%s is still kept beside the book: %s", id, e.getMessage()));
+            return Optional.of(new Outcome(judged(entry.document(), shop).summary(),
+                    say("%s is still kept beside the book: %s", id, e.getMessage())));
         }
     }
 
@@ -88,58 +89,73 @@ final class Joining {
         }
     }
 
-    private Outcome added(JobDocument document, Shop shop) {
-        String id = document.job().id();
-        try {
-            Judged judged = judged(document, shop);
-            answer(book.add(document, judged));
-            unsaved.drop(id);
-            return new Outcome(judged.summary(), "");
-        } catch (BookUnreachable e) {
-            throw e;
-        } catch (BookProblem e) {
-            Optional<Kept> there = answer(book.load(id));
-            if (there.isPresent() && there.get().document().job().equals(document.job())) {
-                // It was taken, and the answer got lost on the line.
-                unsaved.drop(id);
-                return new Outcome(judged(document, shop).summary(), "");
-            }
-            for (int i = 2; there.isPresent(); i++) {
-                String other = id + "-" + i;
-                if (answer(book.load(other)).isEmpty()) {
-                    Judged judged = judged(document.numbered(other), shop);
-                    answer(book.add(document.numbered(other), judged));
-                    unsaved.drop(id);
-                    return new Outcome(judged.summary(),
-                            say("Another bay has begun a job %s meanwhile: the one begun here is %s now.", id, other));
-                }
-            }
-            throw e;
-        }
+    /** Whether the book has taken the entry already, whatever became of it since. */
+    private boolean isIn(LeftEntry entry, String under) {
+        return !book.itself().taken(under, List.of(entry.key())).isEmpty();
     }
 
-    private Outcome saved(Unsaved.Entry entry, Shop shop) {
+    private Optional<Outcome> added(LeftEntry entry, Shop shop) {
+        JobDocument document = entry.document();
+        String id = entry.id();
+        String under = id;
+        for (int i = 2; !isIn(entry, under); i++) {
+            Optional<Kept> there = answer(book.load(under));
+            if (there.isEmpty()) {
+                JobDocument numbered = under.equals(id) ? document : document.numbered(under);
+                Judged judged = judged(numbered, shop);
+                answer(book.add(numbered, judged, keys(entry)));
+                unsaved.drop(entry);
+                return Optional.of(new Outcome(judged.summary(), under.equals(id)
+                        ? ""
+                        : say("Another bay has begun a job %s meanwhile: the one begun here is %s now.", id, under)));
+            }
+            List<EntryKey> earlier = book.itself().taken(under, entry.sent().stream().map(Sent::key).toList());
+            if (!earlier.isEmpty()) {
+                // It was begun, no answer came, and more was entered since.
+                return saved(new LeftEntry(entry.book(), entry.key(), document, there.get().revision(),
+                        Saver.grown(null, entry.sent(), earlier), entry.sent()), shop);
+            }
+            under = id + "-" + i;
+        }
+        unsaved.drop(entry);
+        return Optional.empty();
+    }
+
+    private static List<EntryKey> keys(LeftEntry entry) {
+        return Stream.concat(Stream.of(entry.key()), entry.sent().stream().map(Sent::key)).toList();
+    }
+
+    private Optional<Outcome> saved(LeftEntry entry, Shop shop) {
         JobDocument ours = entry.document();
-        String id = ours.job().id();
+        String id = entry.id();
+        List<EntryKey> known = book.itself().taken(id, keys(entry));
+        if (known.contains(entry.key())) {
+            unsaved.drop(entry);
+            return Optional.empty();
+        }
         Optional<Kept> found = answer(book.load(id));
         if (found.isEmpty()) {
-            return new Outcome(judged(ours, shop).summary(),
-                    say("%s is not in the book any more; what was entered is kept in %s.", id, unsaved));
+            return Optional.of(new Outcome(judged(ours, shop).summary(),
+                    say("%s is not in the book any more; what was entered is kept in %s.", id, unsaved)));
         }
         Kept theirs = found.get();
-        JobDocument base = entry.base();
-        if (theirs.revision() != entry.revision()) {
+        JobDocument base = Saver.grown(entry.base(), entry.sent(), known);
+        String said = "";
+        if (theirs.revision() != entry.revision() || !known.isEmpty()) {
             Merge merge = base == null ? null : Merge.of(base, ours, theirs.document());
             if (merge == null || !merge.clashes().isEmpty()) {
-                return new Outcome(judged(theirs.document(), shop).summary(),
-                        say("%s was changed here and in another bay: open it and choose.", id));
+                return Optional.of(new Outcome(judged(theirs.document(), shop).summary(),
+                        say("%s was changed here and in another bay: open it and choose.", id)));
             }
             ours = merge.ours();
+            said = merge.renamed().isEmpty() ? "" : id + ": " + Saver.said(merge);
         }
         Judged judged = judged(ours, shop);
-        answer(book.save(ours, judged, theirs.revision()));
-        unsaved.drop(id);
-        return new Outcome(judged.summary(), "");
+        if (!ours.job().equals(theirs.document().job())) {
+            answer(book.save(ours, judged, theirs.revision(), keys(entry)));
+        }
+        unsaved.drop(entry);
+        return Optional.of(new Outcome(judged.summary(), said));
     }
 
     private static Judged judged(JobDocument document, Shop shop) {

@@ -6,15 +6,18 @@ import amberheron.core.job.Changes;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.JobSummary;
+import amberheron.core.job.LastingIds;
 import amberheron.core.job.Shop;
 import amberheron.io.book.Book;
 import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
 import amberheron.io.json.JobDocument;
+import amberheron.io.json.LeftEntry;
 import amberheron.io.json.Merge;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -37,6 +40,8 @@ final class OpenJob {
     private final Map<String, Saver> left = new LinkedHashMap<>();
 
     private @Nullable JobDocument document;
+    /** Id of the output that is worked on in this window; null for the first. */
+    private @Nullable String active;
     private @Nullable Saver saver;
 
     /** Whom it tells, and by what it is judged. */
@@ -81,7 +86,19 @@ final class OpenJob {
 
     /** The open job; an empty one when none is open. */
     Job job() {
-        return document == null ? review().job() : document.job();
+        return document == null ? review().job() : faced(document.job());
+    }
+
+    private Job faced(Job kept) {
+        return kept.outputs().all().stream().filter(o -> o.id().equals(active)).findFirst()
+                .map(o -> kept.withOutputs(kept.outputs().facing(o.id()))).orElse(kept);
+    }
+
+    /** Works on another output from now on; nothing of the job is changed by that. */
+    void face(String output) {
+        active = output;
+        host.touched();
+        reviews.of(job(), host.shop());
     }
 
     /** What follows from it, as last worked out; a moment behind {@link #job} after a change. */
@@ -106,9 +123,14 @@ final class OpenJob {
         return Objects.requireNonNull(saver, "no job is open");
     }
 
-    /** Shows a job of the book, or at revision 0 one that it never had; the one before must have been left. */
-    void show(Kept found, JobReview review, Shop by) {
+    /**
+     * Shows a job of the book, or at revision 0 one that it never had; the one before must have been left.
+     *
+     * @param entries what is kept of it beside the book, and is not in the book yet as far as is known
+     */
+    void show(Kept found, JobReview review, Shop by, List<LeftEntry> entries) {
         String id = found.document().job().id();
+        active = null;
         undo.clear();
         Saver before = left.remove(id);
         Optional<JobDocument> owed = before == null ? Optional.empty() : before.owed();
@@ -124,9 +146,10 @@ final class OpenJob {
         saver = new Saver(book, unsaved, threads.ui(), found, listener(id));
         reviews.set(review, by);
         if (found.revision() == 0) {
+            entries.forEach(e -> saver().hold(e, found.document()));
             saver.save(found.document(), Jobs.judged(found.document().job(), host.shop()));
         } else {
-            unsaved.of(id).ifPresent(entry -> takeUp(entry, found));
+            takeUp(entries, found);
         }
     }
 
@@ -143,32 +166,45 @@ final class OpenJob {
             }
 
             @Override
-            public void merged(JobDocument ours, JobDocument both) {
-                together(ours, both);
+            public void merged(JobDocument ours, Merge both) {
+                together(ours, both.ours(), Saver.said(both));
             }
         };
     }
 
-    /** What could not be saved last time goes on, together with what another bay entered; where they clash a person chooses. */
-    private void takeUp(Unsaved.Entry entry, Kept found) {
+    /**
+     * What could not be saved last time goes on, together with what another bay entered; where they clash a person chooses,
+     * and what else is left waits until then.
+     */
+    private void takeUp(List<LeftEntry> entries, Kept found) {
         Job before = found.document().job();
-        JobDocument base = entry.base();
-        if (entry.document().job().equals(before)) {
-            unsaved.drop(before.id());
-            return;
+        JobDocument now = found.document();
+        for (LeftEntry entry : entries) {
+            if (entry.document().job().equals(before)) {
+                unsaved.drop(entry);
+                continue;
+            }
+            JobDocument base = entry.base();
+            Merge merge = base == null
+                    ? entry.revision() == found.revision() ? Merge.of(found.document(), entry.document(), now) : null
+                    : Merge.of(base, entry.document(), now);
+            if (merge != null && merge.clashes().isEmpty()) {
+                now = merge.ours();
+                saver().hold(entry, now);
+            } else if (now.job().equals(before)) {
+                document = entry.document();
+                JobReview review = new JobReview(document.job(), host.shop());
+                reviews.set(review, host.shop());
+                saver().found(entry, base, found, new Judged(JobSummary.of(review), host.mark()));
+                undo.remember("what another bay entered", before, document.job());
+                return;
+            }
         }
-        Merge merge = base == null ? null : Merge.of(base, entry.document(), found.document());
-        if (entry.revision() == found.revision() || (merge != null && merge.clashes().isEmpty())) {
-            document = merge == null ? entry.document() : merge.ours();
-            undo.remember("what was not saved last time", before, document.job());
+        if (!now.job().equals(before)) {
+            document = now;
+            undo.remember("what was not saved last time", before, now.job());
             host.say("What could not be saved last time is back, and goes into the book now. Ctrl+Z takes it out.");
-            put(document.job());
-        } else {
-            document = entry.document();
-            JobReview review = new JobReview(document.job(), host.shop());
-            reviews.set(review, host.shop());
-            saver().found(document, base, found, new Judged(JobSummary.of(review), host.mark()));
-            undo.remember("what another bay entered", before, document.job());
+            put(now.job());
         }
     }
 
@@ -205,11 +241,13 @@ final class OpenJob {
     /** Changes the job; what for is told to undo in a few words. */
     void edit(String what, UnaryOperator<Job> change) {
         Job before = job();
-        Job after = Changes.noted(before, change.apply(before), host.now());
+        Job changed = LastingIds.given(before, change.apply(before), NewIds::next);
+        Job after = Changes.noted(before, changed, host.now());
         if (document == null || after.equals(before)) {
             return;
         }
         undo.remember(what, before, after);
+        active = after.outputs().activeId();
         put(after);
     }
 
@@ -239,7 +277,7 @@ final class OpenJob {
         document = document().with(job);
         host.touched();
         // The screen is told when what follows from the change is known: it is drawn once for each.
-        reviews.of(job, host.shop());
+        reviews.of(job(), host.shop());
     }
 
     /** Judges it by other habits of the shop. */
@@ -249,7 +287,7 @@ final class OpenJob {
 
     /** A job is brought into the book as soon as it was reviewed: a moment after every entry. */
     private void reviewed(Reviews.Outcome outcome) {
-        if (document != null && document.job().equals(outcome.job())) {
+        if (document != null && job().equals(outcome.job())) {
             JobSummary summary = outcome.fault().isEmpty()
                     ? JobSummary.of(outcome.review())
                     : JobSummary.unreadable(outcome.job().id(), outcome.job().intake().vehicle(), outcome.fault());
@@ -276,21 +314,23 @@ final class OpenJob {
 
     /** Goes on with what was entered here, and with what only another bay has changed. */
     void keepOurs() {
+        host.say(saver().conflict().orElseThrow().said());
         chosen("what only another bay changed", saver().keepOurs());
     }
 
     /** Goes on with what another bay has entered, and with what was changed only here. */
     void takeTheirs() {
+        host.say(saver().conflict().orElseThrow().said());
         chosen("what another bay entered, taken", saver().takeTheirs());
     }
 
     private void chosen(String what, JobDocument taken) {
         Job before = job();
         document = taken;
-        if (!before.equals(taken.job())) {
-            undo.remember(what, before, taken.job());
+        if (!before.equals(job())) {
+            undo.remember(what, before, job());
         }
-        reviews.of(taken.job(), host.shop());
+        reviews.of(job(), host.shop());
         host.changed();
     }
 
@@ -328,19 +368,19 @@ final class OpenJob {
             if (found != null && found.isPresent() && is(id) && !isOurs(id, found.get().revision())) {
                 JobDocument before = document();
                 saver().follow(found.get());
-                together(before, found.get().document());
+                together(before, found.get().document(), "");
             }
         });
     }
 
     /** Goes on with what two bays entered; what was typed here a moment ago is in it too. */
-    private void together(JobDocument ours, JobDocument both) {
+    private void together(JobDocument ours, JobDocument both, String said) {
         if (document == null || !is(both.job().id())) {
             return;
         }
         document = document.job().equals(ours.job()) ? both : Merge.of(ours, document, both).ours();
-        host.say("What another bay entered is here too.");
+        host.say(("What another bay entered is here too. " + said).strip());
         host.touched();
-        reviews.of(document.job(), host.shop());
+        reviews.of(job(), host.shop());
     }
 }

@@ -12,8 +12,11 @@ import amberheron.io.book.Book;
 import amberheron.io.book.BookUnreachable;
 import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
+import amberheron.io.json.EntryKey;
 import amberheron.io.json.JobDocument;
+import amberheron.io.json.LeftEntry;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 
@@ -43,10 +46,14 @@ final class Opening {
         Shop shop();
     }
 
-    /** A job of the book, reviewed. */
-    record Opened(Kept kept, JobReview review) {
-        static Opened of(Kept kept, Shop by) {
-            return new Opened(kept, new JobReview(kept.document().job(), by));
+    /**
+     * A job of the book, reviewed.
+     *
+     * @param entries what is kept of it beside the book, and is not in the book yet as far as is known
+     */
+    record Opened(Kept kept, JobReview review, List<LeftEntry> entries) {
+        static Opened of(Kept kept, Shop by, List<LeftEntry> entries) {
+            return new Opened(kept, new JobReview(kept.document().job(), by), entries);
         }
     }
 
@@ -68,26 +75,45 @@ final class Opening {
         Shop by = host.shop();
         int turn = ++asked;
         busy = true;
-        Answers.on(threads.ui(), book.load(id).thenApply(found -> found.map(k -> Opened.of(k, by))), (found, e) -> {
-            if (turn != asked) {
-                // Another job was asked for meanwhile.
-                return;
-            }
-            busy = false;
-            if (found == null) {
-                host.tell(Answers.reason(e));
-            } else {
-                found.or(() -> neverIn(id, by)).ifPresentOrElse(o -> host.show(o, by),
-                        () -> host.tell(host.away()
-                                ? say("%s is not in the copy on this machine; the shared book does not answer.", id)
-                                : "The book has no job " + id + "."));
-            }
-        });
+        Answers.on(threads.ui(), book.load(id).thenApply(found -> found.map(k -> Opened.of(k, by, left(id)))),
+                (found, e) -> {
+                    if (turn != asked) {
+                        // Another job was asked for meanwhile.
+                        return;
+                    }
+                    busy = false;
+                    if (found == null) {
+                        host.tell(Answers.reason(e));
+                    } else {
+                        found.or(() -> neverIn(id, by)).ifPresentOrElse(o -> host.show(o, by),
+                                () -> host.tell(host.away()
+                                        ? say("%s is not in the copy on this machine; the shared book does not answer.",
+                                                id)
+                                        : "The book has no job " + id + "."));
+                    }
+                });
+    }
+
+    /** What is kept of a job beside the book, without what the book says that it has. */
+    List<LeftEntry> left(String id) {
+        List<LeftEntry> all = unsaved.of(id);
+        if (all.isEmpty()) {
+            return all;
+        }
+        try {
+            List<EntryKey> known = book.itself().taken(id, all.stream().map(LeftEntry::key).toList());
+            all.stream().filter(e -> known.contains(e.key())).forEach(unsaved::drop);
+            return all.stream().filter(e -> !known.contains(e.key())).toList();
+        } catch (BookUnreachable e) {
+            // It is asked again before it goes in.
+            return all;
+        }
     }
 
     /** A job that was begun while the book was out of reach. */
     private Optional<Opened> neverIn(String id, Shop by) {
-        return unsaved.of(id).filter(e -> e.revision() == 0).map(e -> Opened.of(new Kept(e.document(), 0), by));
+        return unsaved.of(id).stream().filter(e -> e.revision() == 0).findFirst()
+                .map(e -> Opened.of(new Kept(e.document(), 0), by, List.of(e)));
     }
 
     /** Begins a job under a number of the shop's. */
@@ -125,17 +151,19 @@ final class Opening {
         JobReview review = new JobReview(added.job(), by);
         JobSummary summary = JobSummary.of(review);
         busy = true;
-        Answers.on(threads.ui(), book.add(added, new Judged(summary, host.mark())), (made, e) -> {
+        EntryKey key = unsaved.next();
+        Answers.on(threads.ui(), book.add(added, new Judged(summary, host.mark()), List.of(key)), (made, e) -> {
             busy = false;
             if (e instanceof BookUnreachable) {
-                unsaved.keep(added, 0, null);
+                LeftEntry left = unsaved.entry(key, added, 0, null, List.of());
+                unsaved.keep(left);
                 jobs.show(summary);
-                host.show(new Opened(new Kept(added, 0), review), by);
+                host.show(new Opened(new Kept(added, 0), review, List.of(left)), by);
             } else if (made == null) {
                 host.tell(Answers.reason(e));
             } else {
                 jobs.show(summary);
-                host.show(new Opened(made, review), by);
+                host.show(new Opened(made, review, List.of()), by);
             }
         });
     }

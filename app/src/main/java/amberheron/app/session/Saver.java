@@ -8,9 +8,13 @@ import amberheron.io.book.BookProblem;
 import amberheron.io.book.BookUnreachable;
 import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
+import amberheron.io.json.EntryKey;
 import amberheron.io.json.JobDocument;
+import amberheron.io.json.LeftEntry;
 import amberheron.io.json.Merge;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
@@ -18,6 +22,7 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.stream.Stream;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import org.jspecify.annotations.Nullable;
@@ -38,8 +43,18 @@ public final class Saver {
     private final Executor ui;
     private final Listener listener;
 
+    /** States that were sent without an answer, and entries of earlier windows that the job holds: the book may know them. */
+    private final List<LeftEntry.Sent> sent = new ArrayList<>();
+    /** Entries of earlier windows that go in with the next one. */
+    private final List<LeftEntry> held = new ArrayList<>();
+
     private @Nullable Entry latest;
     private @Nullable CompletableFuture<Long> onItsWay;
+    private @Nullable Entry flying;
+    /** Whether it was asked which entries of earlier windows the book has. */
+    private boolean looked;
+    /** Whether the book's version is being fetched. */
+    private boolean fetching;
     /** As the book last had it, to tell what was changed here from what was changed there. */
     private @Nullable JobDocument base;
     private long revision;
@@ -51,17 +66,26 @@ public final class Saver {
     private Duration pause = FIRST_PAUSE;
 
     /** What is to be kept, and what the list of jobs then shows. */
-    private record Entry(JobDocument document, Judged judged) {
+    private record Entry(JobDocument document, Judged judged, EntryKey key) {
     }
 
-    /** What was entered here and in another bay, where they went apart; all that only one of them changed is in both. */
-    public record Conflict(JobDocument ours, JobDocument theirs) {
+    /**
+     * What was entered here and in another bay, where they went apart; all that only one of them changed is in both.
+     *
+     * @param said what a person has to know of what was entered here, whichever is chosen; may be empty
+     */
+    public record Conflict(JobDocument ours, JobDocument theirs, String said) {
         private static Conflict of(Both both) {
             Merge merge = both.merge();
             return merge == null
-                    ? new Conflict(both.ours().document(), both.theirs().document())
-                    : new Conflict(merge.ours(), merge.theirs());
+                    ? new Conflict(both.ours().document(), both.theirs().document(), "")
+                    : new Conflict(merge.ours(), merge.theirs(), Saver.said(merge));
         }
+    }
+
+    /** What a person has to know of parts that are called otherwise now; empty where none is. */
+    static String said(Merge merge) {
+        return String.join(" ", merge.renamed().stream().map(Merge.Renamed::said).toList());
     }
 
     /** Hears how it goes. */
@@ -73,7 +97,7 @@ public final class Saver {
         void taken();
 
         /** What was entered here was brought together with what another bay entered. */
-        void merged(JobDocument ours, JobDocument both);
+        void merged(JobDocument ours, Merge both);
     }
 
     /**
@@ -96,12 +120,32 @@ public final class Saver {
             // Nothing that the book does not have: else two bays would hear of each other without end.
             return;
         }
-        latest = new Entry(document, judged);
+        latest = new Entry(document, judged, unsaved.next());
         conflict = null;
-        if (failure != null) {
-            unsaved.keep(document, revision, base);
+        if (failure != null || !held.isEmpty()) {
+            keep(latest);
         }
         go();
+    }
+
+    /** Beside the book, with all that is needed to know later what of it went in. */
+    private void keep(Entry entry) {
+        unsaved.keep(left(entry));
+    }
+
+    private LeftEntry left(Entry entry) {
+        return unsaved.entry(entry.key(), entry.document(), revision, base, sent);
+    }
+
+    /**
+     * An entry of an earlier window is in the job now, and goes in with the next entry.
+     *
+     * @param with the job right after it was brought in
+     */
+    void hold(LeftEntry entry, JobDocument with) {
+        held.add(entry);
+        sent.add(new LeftEntry.Sent(entry.key(), with));
+        entry.sent().forEach(s -> sent.add(new LeftEntry.Sent(s.key(), with)));
     }
 
     /** The revision that the book has, as far as it is known here. */
@@ -123,19 +167,25 @@ public final class Saver {
 
     private void go() {
         Entry next = latest;
-        if (next == null || onItsWay != null || parted != null || closed) {
+        if (next == null || onItsWay != null || parted != null || fetching || closed) {
+            return;
+        }
+        if (revision > 0 && !held.isEmpty() && !looked) {
+            part(next.document().job().id());
             return;
         }
         CompletableFuture<Long> answer = send(next);
         onItsWay = answer;
+        flying = next;
         Answers.on(ui, answer, (now, e) -> answered(next, now, e));
     }
 
     private CompletableFuture<Long> send(Entry next) {
+        List<EntryKey> keys = Stream.concat(Stream.of(next.key()), sent.stream().map(LeftEntry.Sent::key)).toList();
         try {
             return revision == 0
-                    ? book.add(next.document(), next.judged()).thenApply(Kept::revision)
-                    : book.save(next.document(), next.judged(), revision);
+                    ? book.add(next.document(), next.judged(), keys).thenApply(Kept::revision)
+                    : book.save(next.document(), next.judged(), revision, keys);
         } catch (RuntimeException e) {
             // The book's thread is gone.
             return CompletableFuture.failedFuture(e);
@@ -143,10 +193,11 @@ public final class Saver {
     }
 
     private void answered(Entry sent, @Nullable Long now, @Nullable Throwable e) {
-        onItsWay = null;
         if (closed) {
             return;
         }
+        onItsWay = null;
+        flying = null;
         String id = sent.document().job().id();
         if (e == null && now != null) {
             kept(sent, now);
@@ -165,25 +216,48 @@ public final class Saver {
         listener.told();
     }
 
-    private void kept(Entry sent, long now) {
+    private void kept(Entry done, long now) {
         revision = now;
-        base = sent.document();
-        if (failure != null) {
-            unsaved.drop(sent.document().job().id());
+        base = done.document();
+        sent.clear();
+        Entry later = latest;
+        if (done.equals(later)) {
+            latest = null;
+        } else if (later != null && (failure != null || !held.isEmpty())) {
+            // The same file, with what is still to go in.
+            keep(later);
         }
+        if (failure != null || !held.isEmpty()) {
+            unsaved.drop(left(done));
+        }
+        held.forEach(unsaved::drop);
+        held.clear();
         failure = null;
         pause = FIRST_PAUSE;
-        if (sent.equals(latest)) {
-            latest = null;
-        }
     }
 
-    private void failed(Entry sent, @Nullable Throwable why) {
+    /** Nothing is left to be brought in. */
+    private void settled(Entry ours) {
+        latest = null;
+        failure = null;
+        pause = FIRST_PAUSE;
+        unsaved.drop(left(ours));
+        held.forEach(unsaved::drop);
+        held.clear();
+        sent.clear();
+    }
+
+    private void failed(Entry tried, @Nullable Throwable why) {
+        if (!(why instanceof BookProblem) || (why instanceof BookUnreachable line && line.asked())) {
+            // It may be in, and the answer got lost.
+            sent.removeIf(s -> s.key().equals(tried.key()));
+            sent.add(new LeftEntry.Sent(tried.key(), tried.document()));
+        }
         failure = why == null ? "no answer from the book" : String.valueOf(why.getMessage());
         // Out of reach it is tried for as long as that lasts: once is enough in the log, and the watch says it.
         Logger.getLogger(Saver.class.getName()).log(why instanceof BookUnreachable ? Level.FINE : Level.WARNING,
-                "not saved: " + sent.document().job().id(), why);
-        unsaved.keep(latest == null ? sent.document() : latest.document(), revision, base);
+                "not saved: " + tried.document().job().id(), why);
+        keep(latest == null ? tried : latest);
     }
 
     private void again() {
@@ -199,21 +273,45 @@ public final class Saver {
         pause = longer.compareTo(LONGEST_PAUSE) > 0 ? LONGEST_PAUSE : longer;
     }
 
-    /** What came of bringing both together, off the screen's thread. */
-    private record Both(Entry ours, Kept theirs, @Nullable Merge merge) {
-        static Both of(@Nullable JobDocument from, Entry ours, Kept theirs) {
-            return new Both(ours, theirs, from == null ? null : Merge.of(from, ours.document(), theirs.document()));
+    /**
+     * What came of bringing both together, off the screen's thread.
+     *
+     * @param from the job that both grew from; null where that is not known
+     * @param known what of ours the book has already
+     */
+    private record Both(@Nullable JobDocument from, Entry ours, Kept theirs, List<EntryKey> known,
+            @Nullable Merge merge) {
+        static Both of(@Nullable JobDocument from, Entry ours, Kept theirs, List<EntryKey> known) {
+            return new Both(from, ours, theirs, known,
+                    from == null ? null : Merge.of(from, ours.document(), theirs.document()));
         }
+    }
+
+    /** The job that both grew from: the last state of ours that the book has, else what ours was based on. */
+    static @Nullable JobDocument grown(@Nullable JobDocument base, List<LeftEntry.Sent> sent, List<EntryKey> known) {
+        JobDocument from = base;
+        for (LeftEntry.Sent each : sent) {
+            if (known.contains(each.key())) {
+                from = each.document();
+            }
+        }
+        return from;
     }
 
     /** Fetches what the book has, and brings both together; what both changed is left to a person. */
     private void part(String id) {
         Entry ours = latest;
         JobDocument from = base;
+        List<LeftEntry.Sent> maybe = List.copyOf(sent);
         if (ours == null) {
             return;
         }
-        Answers.on(ui, book.load(id).thenApply(kept -> kept.map(k -> Both.of(from, ours, k))), (found, e) -> {
+        fetching = true;
+        Answers.on(ui, book.load(id).thenApply(kept -> kept.map(k -> {
+            List<EntryKey> known = book.itself().taken(id, maybe.stream().map(LeftEntry.Sent::key).toList());
+            return Both.of(grown(from, maybe, known), ours, k, known);
+        })), (found, e) -> {
+            fetching = false;
             if (found == null || found.isEmpty() || closed) {
                 if (found != null && found.isEmpty()) {
                     failure = say(
@@ -233,19 +331,29 @@ public final class Saver {
 
     private void met(Both both) {
         Merge merge = both.merge();
+        base = both.from();
+        looked = true;
+        sent.removeIf(s -> both.known().contains(s.key()));
         if (merge == null || !merge.clashes().isEmpty()) {
             parted = both.theirs();
             conflict = Conflict.of(both);
+            keep(both.ours());
             return;
         }
         together(both.ours(), merge.ours(), both.theirs());
-        listener.merged(both.ours().document(), merge.ours());
+        listener.merged(both.ours().document(), merge);
     }
 
     /** Goes on with both, on the book's revision; what the list shows of it is worked out anew when it is looked at. */
     private void together(Entry ours, JobDocument both, Kept theirs) {
         follow(theirs);
-        latest = new Entry(both, new Judged(ours.judged().summary(), ""));
+        if (both.job().equals(theirs.document().job())) {
+            // All of ours is in it.
+            settled(ours);
+            return;
+        }
+        latest = new Entry(both, new Judged(ours.judged().summary(), ""), unsaved.next());
+        keep(latest);
         go();
     }
 
@@ -258,7 +366,7 @@ public final class Saver {
         }
         if (conflict == null) {
             // Something was entered since.
-            conflict = Conflict.of(Both.of(base, ours, theirs));
+            conflict = Conflict.of(Both.of(base, ours, theirs, List.of()));
         }
         return Optional.of(conflict);
     }
@@ -268,11 +376,12 @@ public final class Saver {
      *
      * @param from the job that both grew from; null where that is not known
      */
-    void found(JobDocument ours, @Nullable JobDocument from, Kept theirs, Judged judged) {
-        latest = new Entry(ours, judged);
+    void found(LeftEntry ours, @Nullable JobDocument from, Kept theirs, Judged judged) {
+        latest = new Entry(ours.document(), judged, unsaved.next());
+        hold(ours, ours.document());
         base = from;
         parted = theirs;
-        failure = say("Job %s was changed elsewhere since it was opened.", ours.job().id());
+        failure = say("Job %s was changed elsewhere since it was opened.", ours.id());
     }
 
     /** Goes on with what was entered here, and with what only the other bay changed. */
@@ -292,12 +401,12 @@ public final class Saver {
      */
     JobDocument takeTheirs() {
         Conflict now = conflict().orElseThrow();
-        unsaved.putAside(Objects.requireNonNull(latest).document());
+        Entry ours = Objects.requireNonNull(latest);
+        unsaved.putAside(ours.document());
         follow(Objects.requireNonNull(parted));
-        latest = null;
+        settled(ours);
         parted = null;
         conflict = null;
-        failure = null;
         return now.theirs();
     }
 
@@ -325,24 +434,42 @@ public final class Saver {
     /** Waits for what is on its way, tries what is left once more, and leaves what still is not in beside the book. */
     void close() {
         closed = true;
-        Entry left = latest;
-        if (left == null) {
+        Entry last = latest;
+        if (last == null) {
             return;
         }
+        boolean in = arrived();
+        if (parted == null && (revision == 0 || held.isEmpty() || looked) && !(in && last.equals(flying))) {
+            flying = last;
+            onItsWay = send(last);
+            in = arrived();
+        }
+        if (in && last.equals(flying)) {
+            unsaved.drop(left(last));
+        } else {
+            keep(last);
+        }
+        held.forEach(unsaved::drop);
+    }
+
+    /** Waits for what is on its way; whether it is in. */
+    private boolean arrived() {
+        Entry sending = flying;
+        CompletableFuture<Long> answer = onItsWay;
+        if (sending == null || answer == null) {
+            return false;
+        }
         try {
-            if (onItsWay != null) {
-                revision = onItsWay.get(PATIENCE.toSeconds(), TimeUnit.SECONDS);
-            }
-            if (parted == null) {
-                send(left).get(PATIENCE.toSeconds(), TimeUnit.SECONDS);
-                unsaved.drop(left.document().job().id());
-                return;
-            }
+            revision = answer.get(PATIENCE.toSeconds(), TimeUnit.SECONDS);
+            base = sending.document();
+            sent.clear();
+            return true;
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         } catch (ExecutionException | TimeoutException e) {
             Logger.getLogger(Saver.class.getName()).log(Level.WARNING, "left beside the book", e);
         }
-        unsaved.keep(left.document(), revision, base);
+        sent.add(new LeftEntry.Sent(sending.key(), sending.document()));
+        return false;
     }
 }

@@ -7,6 +7,7 @@ import amberheron.core.finding.Origin;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.JobSummary;
+import amberheron.core.job.Output;
 import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
 import amberheron.core.units.UnitChoice;
@@ -73,9 +74,11 @@ public final class Session implements AutoCloseable {
      * A session on a book.
      *
      * @param kept the preferences that the book has
+     * @param identity what tells the book from others
      * @param home the folder for packs and the shop's catalogue
      */
-    public Session(Book book, Map<String, String> kept, Catalogue catalogue, Path home, Threads threads) {
+    public Session(Book book, Map<String, String> kept, String identity, Catalogue catalogue, Path home,
+            Threads threads) {
         this.book = book;
         this.kept = new LinkedHashMap<>(kept);
         this.catalogue = catalogue;
@@ -84,7 +87,7 @@ public final class Session implements AutoCloseable {
         this.controller = new ControllerDesk(threads.clock());
         this.sensors = new SensorBook(book, threads.ui(), this::changed, this::tell);
         this.jobs = new Jobs(book);
-        this.unsaved = new Unsaved(home);
+        this.unsaved = new Unsaved(home, identity);
         this.photos = new JobPhotos(book.itself(), home, threads, this::changed);
         this.preferences = new Preferences(kept, catalogue.laws(), this::keep);
         this.tasks = new Tasks(threads.worker(), threads.ui(), listeners::saved);
@@ -187,10 +190,11 @@ public final class Session implements AutoCloseable {
      */
     public static Session on(OpenBook book, Catalogue catalogue, Path home, Threads threads) {
         Map<String, String> kept = book.preferences();
-        Session session = new Session(BookThread.of(book), kept, catalogue, home, threads);
+        Session session = new Session(BookThread.of(book), kept, book.identity(), catalogue, home, threads);
         try {
             Optional.ofNullable(kept.get("job")).flatMap(book::load).ifPresent(k -> session
-                    .show(Opening.Opened.of(k, session.shop()), session.shop()));
+                    .show(Opening.Opened.of(k, session.shop(), session.coming.left(k.document().job().id())),
+                            session.shop()));
         } catch (BookProblem | UnusableInput e) {
             session.notice = String.valueOf(e.getMessage());
         }
@@ -200,7 +204,8 @@ public final class Session implements AutoCloseable {
 
     /** A session that does everything at once, for callers without a screen. */
     public static Session direct(OpenBook book, Catalogue catalogue, Path home) {
-        Session session = new Session(BookThread.direct(book), book.preferences(), catalogue, home, Threads.direct());
+        Session session = new Session(BookThread.direct(book), book.preferences(), book.identity(), catalogue, home,
+                Threads.direct());
         session.listJobs();
         return session;
     }
@@ -297,7 +302,7 @@ public final class Session implements AutoCloseable {
         notice = "";
         at.begin();
         keep(Map.of("job", found.document().job().id()));
-        open.show(found, opened.review(), by);
+        open.show(found, opened.review(), by, opened.entries());
         changed();
     }
 
@@ -330,6 +335,11 @@ public final class Session implements AutoCloseable {
      */
     public void edit(String what, UnaryOperator<Job> change) {
         open.edit(what, change);
+    }
+
+    /** Works on another output from now on, in this window only. */
+    public void face(Output output) {
+        open.face(output.id());
     }
 
     /** Takes back the last change. */
@@ -619,6 +629,7 @@ public final class Session implements AutoCloseable {
         open.close();
         tasks.close();
         open.end();
+        unsaved.close();
         threads.end().run();
         book.close();
     }

@@ -148,7 +148,7 @@ final class Shelf {
     /** A job begun while the book was out of reach goes in under the next number where another bay has taken its own. */
     void underAnotherNumber(String id) {
         Shop by = host.shop();
-        bringIn("Bringing in " + id, () -> joining.bring(id, by), outcome -> outcome.ifPresent(o -> {
+        bringIn("Bringing in " + id, () -> joining.bring(id, by), outcomes -> outcomes.forEach(o -> {
             jobs.show(o.summary());
             if (open.job().id().equals(id)) {
                 host.open(o.summary().id());

@@ -24,12 +24,17 @@ final class Undo {
     record Change(String what, Job here, Job there) {
         /** The other side, with what another bay has entered since; empty where that is the same value. */
         private Optional<Job> over(Job now) {
-            if (now.equals(here)) {
+            if (kept(now).equals(kept(here))) {
                 return Optional.of(there);
             }
             Merge both = Merge.of(JobDocument.of(here), JobDocument.of(there), JobDocument.of(now));
             return both.clashes().isEmpty() ? Optional.of(both.ours().job()) : Optional.empty();
         }
+    }
+
+    /** Which output is worked on is no part of a change. */
+    private static Job kept(Job job) {
+        return job.withOutputs(job.outputs().facingFirst());
     }
 
     /**

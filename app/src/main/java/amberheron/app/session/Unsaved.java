@@ -1,135 +1,207 @@
 package amberheron.app.session;
 
 import amberheron.io.JobNumber;
+import amberheron.io.PrivateFile;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
+import amberheron.io.json.EntryKey;
 import amberheron.io.json.JobDocument;
+import amberheron.io.json.LeftEntry;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
+import java.nio.channels.FileChannel;
+import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.logging.Level;
 import java.util.logging.Logger;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
-/** Jobs that could not be brought into the book, kept beside it as documents until they are in. */
-final class Unsaved {
+/**
+ * Entries that could not be brought into the book, kept beside it until they are in. Each window keeps its own under a name
+ * of its own, and holds a lock for as long as it lives; what a window left that lives no more anyone may bring in. Safe for
+ * several threads.
+ */
+final class Unsaved implements AutoCloseable {
     private static final Logger LOG = Logger.getLogger(Unsaved.class.getName());
-
-    private static final String REVISION = ".revision";
-    private static final String BASE = ".base";
+    private static final Pattern FILE = Pattern.compile(".+\\.([a-z0-9]{1,40})\\.entry");
+    private static final String LOCK = ".lock";
 
     private final Path folder;
-
-    Unsaved(Path home) {
-        this.folder = home.resolve("unsaved");
-    }
+    private final String book;
+    private final String writer = NewIds.next();
+    /** Locks by writer, of windows that ended and this one's own; null where the system knows no locks. */
+    private final Map<String, @Nullable FileChannel> locks = new HashMap<>();
+    private long made;
 
     /**
-     * A job as it was entered.
+     * The entries left beside a book.
      *
-     * @param revision the book's revision that it was based on; 0 for a job that the book never had
-     * @param base the job in that revision; null where that was not kept
+     * @param book identity of the book that is open; entries of another are left as they are
      */
-    record Entry(JobDocument document, long revision, @Nullable JobDocument base) {
+    Unsaved(Path home, String book) {
+        this.folder = home.resolve("unsaved");
+        this.book = book;
     }
 
-    /** Whether something is kept. */
-    boolean any() {
-        return !revisions().isEmpty();
+    /** Returns the name of this window's next entry. */
+    synchronized EntryKey next() {
+        return new EntryKey(writer, ++made);
     }
 
-    /** The numbers of the jobs that something is kept of; reads each of them. */
-    List<String> ids() {
-        List<String> found = new ArrayList<>();
-        for (Path each : revisions()) {
-            String stem = TextFiles.name(each);
-            read(folder.resolve(stem.substring(0, stem.length() - REVISION.length()) + ".json"))
-                    .ifPresent(d -> found.add(d.job().id()));
+    /** An entry of this window, as it is kept. */
+    LeftEntry entry(EntryKey key, JobDocument document, long revision, @Nullable JobDocument base,
+            List<LeftEntry.Sent> sent) {
+        return new LeftEntry(book, key, document, revision, base, sent);
+    }
+
+    /** Keeps an entry in place of what this window kept of the same job before. */
+    synchronized void keep(LeftEntry entry) {
+        try {
+            PrivateFile.folder(folder);
+            holds(entry.key().writer());
+            TextFiles.replacePrivate(file(entry), entry.bytes());
+        } catch (IOException e) {
+            // The disk is full as well: it stays on the screen, and is tried again with the next entry.
+            LOG.log(Level.WARNING, "nor beside the book: " + entry.id(), e);
         }
-        return found;
     }
 
-    private List<Path> revisions() {
+    private Path file(LeftEntry entry) {
+        return folder.resolve(JobNumber.stem(entry.id()) + "." + entry.key().writer() + ".entry");
+    }
+
+    /** Whether this window alone works with a writer's entries. */
+    private boolean holds(String of) {
+        if (locks.containsKey(of)) {
+            return true;
+        }
+        FileChannel lock = null;
+        try {
+            Path file = folder.resolve(of + LOCK);
+            PrivateFile.create(file);
+            lock = FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+            if (lock.tryLock() == null) {
+                lock.close();
+                return false;
+            }
+        } catch (OverlappingFileLockException e) {
+            close(lock);
+            return false;
+        } catch (IOException e) {
+            // A folder that knows no locks: better twice at the book, which knows an entry again, than never.
+            LOG.log(Level.FINE, "no lock: " + of, e);
+            close(lock);
+            lock = null;
+        }
+        locks.put(of, lock);
+        return true;
+    }
+
+    /** Every entry that no other window looks after. */
+    synchronized List<LeftEntry> left() {
+        List<LeftEntry> all = new ArrayList<>();
+        for (Path each : files()) {
+            Matcher name = FILE.matcher(TextFiles.name(each));
+            if (name.matches() && holds(name.group(1))) {
+                read(each).filter(e -> e.book().isEmpty() || book.isEmpty() || e.book().equals(book))
+                        .ifPresent(all::add);
+            }
+        }
+        return all;
+    }
+
+    private List<Path> files() {
         if (!Files.isDirectory(folder)) {
             return List.of();
         }
         try (Stream<Path> all = Files.list(folder)) {
-            return all.filter(f -> TextFiles.name(f).endsWith(REVISION)).sorted().toList();
+            return all.sorted().toList();
         } catch (IOException e) {
             LOG.log(Level.WARNING, "cannot be listed: " + folder, e);
             return List.of();
         }
     }
 
-    private Path file(String id, String ending) {
-        return folder.resolve(JobNumber.stem(id) + ending);
-    }
-
-    /** Keeps a job in place of what was kept of it before. */
-    void keep(JobDocument document, long revision, @Nullable JobDocument base) {
-        String id = document.job().id();
+    private static Optional<LeftEntry> read(Path file) {
         try {
-            TextFiles.replace(file(id, ".json"), document.bytes());
-            if (base != null) {
-                TextFiles.replace(file(id, BASE), base.bytes());
-            }
-            TextFiles.replace(file(id, REVISION), String.valueOf(revision).getBytes(StandardCharsets.UTF_8));
-        } catch (IOException e) {
-            // The disk is full as well: it stays on the screen, and is tried again with the next entry.
-            LOG.log(Level.WARNING, "nor beside the book: " + id, e);
-        }
-    }
-
-    /** What is kept of a job. */
-    Optional<Entry> of(String id) {
-        return read(file(id, ".json")).filter(d -> d.job().id().equals(id))
-                .map(d -> new Entry(d, revision(id), read(file(id, BASE)).orElse(null)));
-    }
-
-    private long revision(String id) {
-        try {
-            String text = Files.exists(file(id, REVISION)) ? Files.readString(file(id, REVISION)).strip() : "";
-            return text.matches("\\d{1,18}") ? Long.parseLong(text) : -1;
-        } catch (IOException e) {
-            LOG.log(Level.WARNING, "left as it is: " + id, e);
-            return -1;
-        }
-    }
-
-    private static Optional<JobDocument> read(Path file) {
-        try {
-            return Files.exists(file) ? Optional.of(JobDocument.read(file)) : Optional.empty();
+            return Optional.of(LeftEntry.read(file));
         } catch (UnusableInput e) {
             LOG.log(Level.WARNING, "left as it is: " + file, e);
             return Optional.empty();
         }
     }
 
-    /** Forgets a job that is in the book now. */
-    void drop(String id) {
+    /** What is kept of a job, this window's own and what others left. */
+    List<LeftEntry> of(String id) {
+        return left().stream().filter(e -> e.id().equals(id)).toList();
+    }
+
+    /** Whether something is kept that no other window looks after. */
+    boolean any() {
+        return !left().isEmpty();
+    }
+
+    /** Forgets an entry that is in the book now, unless a later one of the same window has taken its place. */
+    synchronized void drop(LeftEntry entry) {
+        Path file = file(entry);
         try {
-            Files.deleteIfExists(file(id, REVISION));
-            Files.deleteIfExists(file(id, BASE));
-            Files.deleteIfExists(file(id, ".json"));
-        } catch (IOException e) {
-            LOG.log(Level.WARNING, "not deleted: " + id, e);
+            if (!Files.exists(file) || LeftEntry.read(file).key().number() > entry.key().number()) {
+                return;
+            }
+            Files.delete(file);
+        } catch (IOException | UnusableInput e) {
+            // The book knows its name: it is not taken twice.
+            LOG.log(Level.WARNING, "not deleted: " + file, e);
         }
     }
 
     /** Keeps what was not chosen under a name of its own. */
-    void putAside(JobDocument document) {
-        String id = document.job().id();
+    synchronized void putAside(JobDocument document) {
+        byte[] bytes = document.bytes();
         try {
-            byte[] bytes = document.bytes();
-            TextFiles.replace(file(id, "-not-taken-" + TextFiles.digest(bytes).substring(0, 8) + ".json"), bytes);
-            drop(id);
+            TextFiles.replacePrivate(folder.resolve(JobNumber.stem(document.job().id()) + "-not-taken-"
+                    + TextFiles.digest(bytes).substring(0, 8) + ".json"), bytes);
         } catch (IOException e) {
-            LOG.log(Level.WARNING, "not put aside: " + id, e);
+            LOG.log(Level.WARNING, "not put aside: " + document.job().id(), e);
+        }
+    }
+
+    /** Lets go of what it holds; a lock without entries goes with it. */
+    @Override
+    public synchronized void close() {
+        List<Path> files = files();
+        // What a window left that was killed with nothing to bring in, too.
+        files.stream().map(TextFiles::name).filter(n -> n.endsWith(LOCK))
+                .forEach(n -> holds(n.substring(0, n.length() - LOCK.length())));
+        locks.forEach((of, lock) -> {
+            try {
+                if (files.stream().noneMatch(f -> TextFiles.name(f).endsWith("." + of + ".entry"))) {
+                    Files.deleteIfExists(folder.resolve(of + LOCK));
+                }
+            } catch (IOException e) {
+                LOG.log(Level.FINE, "not deleted: " + of, e);
+            }
+            close(lock);
+        });
+        locks.clear();
+    }
+
+    private static void close(@Nullable FileChannel lock) {
+        if (lock != null) {
+            try {
+                lock.close();
+            } catch (IOException e) {
+                LOG.log(Level.FINE, "not closed", e);
+            }
         }
     }
 

@@ -87,7 +87,7 @@ final class ChartLeaf implements Leaf {
                                 w -> model.wire(session).map(Wire::toldApart).orElse(false),
                                 (w, v) -> change(w, c -> c.withToldApart(v))),
                         fields.quantity("End to end", OHM, 0, 1e6, 2,
-                                () -> HarnessField.CHART_OHMS.of(model.wire(session).map(Wire::tag).orElse("")),
+                                () -> HarnessField.CHART_OHMS.of(model.wire(session).map(Wire::id).orElse("")),
                                 w -> model.wire(session).map(Wire::ohms).orElse(null),
                                 (w, v) -> change(w, c -> c.withOhms(v)))));
         file.setId("wire.chart.file");
@@ -144,7 +144,7 @@ final class ChartLeaf implements Leaf {
 
     private Wiring change(Wiring wiring, UnaryOperator<Wire> change) {
         return model.wire(session).map(w -> wiring
-                .withHarness(wiring.harness().withChart(wiring.harness().chart().with(w.tag(), change))))
+                .withHarness(wiring.harness().withChart(wiring.harness().chart().with(w.id(), change))))
                 .orElse(wiring);
     }
 
@@ -187,7 +187,7 @@ final class ChartLeaf implements Leaf {
     }
 
     private Node pin(String name, String key, Function<Wire, String> read, BiFunction<Wire, String, Wire> write) {
-        return fields.text(name, () -> "wire.chart." + model.wire(session).map(Wire::tag).orElse("") + "." + key,
+        return fields.text(name, () -> "wire.chart." + model.wire(session).map(Wire::id).orElse("") + "." + key,
                 "e.g. B7", w -> model.wire(session).map(read).orElse(""),
                 (w, v) -> change(w, c -> write.apply(c, v)));
     }
@@ -212,7 +212,7 @@ final class ChartLeaf implements Leaf {
         HBox content = new HBox(8, tag, swatch(w.colour()), words, state);
         content.setAlignment(Pos.CENTER_LEFT);
         Pressable press = new Pressable("wire.chart.row." + w.tag(),
-                "Wire " + w.tag() + (doubtful ? ", one of twins" : ""), () -> model.lookAtWire(session, w.tag()),
+                "Wire " + w.tag() + (doubtful ? ", one of twins" : ""), () -> model.lookAtWire(session, w.id()),
                 content);
         press.getStyleClass().addAll("finding-row", "chart-row");
         if (looked) {

@@ -133,9 +133,9 @@ final class PowerLeaf implements Leaf {
         Wiring wiring = session.job().wiring();
         Optional<PowerSource> looked = model.looked(session);
         Parts.fill(letters,
-                List.of(wiring.sources().stream().map(PowerSource::id).toList(), looked.map(PowerSource::id),
+                List.of(wiring.sources().stream().map(s -> s.id() + s.letter()).toList(), looked.map(PowerSource::id),
                         Optional.ofNullable(wiring.taken())),
-                () -> letters(wiring, looked.map(PowerSource::id)));
+                () -> letters(wiring, looked));
         Parts.show(one, looked.isPresent());
         verdict.setText(model.verdict(session));
         origins.setText(model.origins(session));
@@ -144,18 +144,18 @@ final class PowerLeaf implements Leaf {
         fields.refresh();
     }
 
-    private List<Node> letters(Wiring wiring, Optional<String> looked) {
+    private List<Node> letters(Wiring wiring, Optional<PowerSource> looked) {
         List<Node> nodes = new ArrayList<>();
-        wiring.sources().stream().map(PowerSource::id).forEach(id -> nodes.add(Parts.looked(id, "wire.source." + id,
-                looked.filter(id::equals).isPresent(), () -> model.look(session, id))));
+        wiring.sources().forEach(s -> nodes.add(Parts.looked(s.letter(), "wire.source." + s.letter(),
+                looked.filter(s::equals).isPresent(), () -> model.look(session, s.id()))));
         nodes.add(Parts.button("Add a source", "wire.add", () -> model.add(session), "quiet"));
-        looked.ifPresent(id -> {
-            boolean taken = id.equals(wiring.taken());
-            Button take = Parts.button(taken ? id + " is taken" : "Take " + id, "wire.take",
-                    () -> model.take(session, id), "quiet");
+        looked.ifPresent(s -> {
+            boolean taken = s.id().equals(wiring.taken());
+            Button take = Parts.button(taken ? s.letter() + " is taken" : "Take " + s.letter(), "wire.take",
+                    () -> model.take(session, s), "quiet");
             take.setDisable(taken);
             nodes.add(take);
-            nodes.add(Parts.button("Remove " + id, "wire.remove", () -> model.remove(session, id), "quiet"));
+            nodes.add(Parts.button("Remove " + s.letter(), "wire.remove", () -> model.remove(session, s), "quiet"));
         });
         return nodes;
     }

@@ -40,7 +40,7 @@ final class StripDrawing extends Drawing {
         setOnMouseClicked(e -> strip(getWidth()).lanes().stream()
                 .filter(l -> Math.abs(l.y() - e.getY()) < PITCH / 2 && e.getX() >= l.x1() && e.getX() <= l.x2())
                 .findFirst().ifPresent(l -> {
-                    model.lookAtWire(session, l.wire().tag());
+                    model.lookAtWire(session, l.wire().id());
                     session.focus("wire.leaf.chart");
                 }));
     }

@@ -9,6 +9,7 @@ import java.util.EnumSet;
 import amberheron.core.wiring.WireCheck;
 import amberheron.core.wiring.WireField;
 import amberheron.core.harness.HarnessField;
+import amberheron.core.parts.PartIds;
 import amberheron.core.parts.Property;
 import amberheron.core.parts.Address;
 import amberheron.core.finding.CheckId;
@@ -108,8 +109,8 @@ public final class WireModel implements StationModel {
         return Optional.ofNullable(wire).flatMap(chart::wire).or(() -> chart.wires().stream().findFirst());
     }
 
-    void lookAtWire(Session session, String tag) {
-        wire = tag;
+    void lookAtWire(Session session, String id) {
+        wire = id;
         session.tell(session.notice());
     }
 
@@ -122,27 +123,33 @@ public final class WireModel implements StationModel {
                 j.wiring().harness().withChart(change.apply(j.wiring().harness().chart())))));
     }
 
+    /** Adds lines at the end, and looks at the first of them. */
+    private void addWires(Session session, String what, UnaryOperator<Chart> change) {
+        int had = chart(session).wires().size();
+        chart(session, what, change);
+        wire = chart(session).wires().get(had).id();
+    }
+
     void addWire(Session session) {
-        wire = chart(session).nextTag();
-        chart(session, "wire added", c -> c.plus(Wire.tagged("")));
+        addWires(session, "wire added", c -> c.plus(Wire.tagged("")));
     }
 
     /** Moves the line looked at earlier or later. */
     void moveWire(Session session, int by) {
-        wire(session).ifPresent(w -> chart(session, "wire " + w.tag() + " moved", c -> c.moved(w.tag(), by)));
+        wire(session).ifPresent(w -> chart(session, "wire " + w.tag() + " moved", c -> c.moved(w.id(), by)));
     }
 
     /** Looks at the line so many places on; at the ends it stays. */
     void stepWire(Session session, int by) {
         List<Wire> all = chart(session).wires();
         wire(session).map(all::indexOf).filter(at -> at + by >= 0 && at + by < all.size())
-                .ifPresent(at -> lookAtWire(session, all.get(at + by).tag()));
+                .ifPresent(at -> lookAtWire(session, all.get(at + by).id()));
     }
 
     void removeWire(Session session) {
         wire(session).ifPresent(w -> session.edit("wire " + w.tag() + " removed", j -> j.withWiring(j.wiring()
-                .withHarness(j.wiring().harness().withChart(j.wiring().harness().chart().without(w.tag()))))
-                .withoutPart(HarnessField.CHART_OHMS.of(w.tag()))));
+                .withHarness(j.wiring().harness().withChart(j.wiring().harness().chart().without(w.id()))))
+                .withoutPart(HarnessField.CHART_OHMS.of(w.id()))));
     }
 
     /** Adds a line for whatever readers, grounds and hook-ups ask for. */
@@ -153,8 +160,7 @@ public final class WireModel implements StationModel {
             session.tell("The chart has every line this job needs. Colours and pins are yours to see.");
             return;
         }
-        wire = chart(session).nextTag();
-        chart(session, lacking + " lines added", c -> c.completed(needed));
+        addWires(session, lacking + " lines added", c -> c.completed(needed));
     }
 
     /** Adds the lines of the sensor's own lead; its colours are the maker's. */
@@ -166,8 +172,7 @@ public final class WireModel implements StationModel {
             session.tell("The sensor's lead is in the chart already.");
             return;
         }
-        wire = chart(session).nextTag();
-        chart(session, "sensor's lead added", c -> c.completed(lead));
+        addWires(session, "sensor's lead added", c -> c.completed(lead));
     }
 
     /** Takes a chart from a CSV file, read off the screen's thread. */
@@ -217,24 +222,23 @@ public final class WireModel implements StationModel {
 
     /** Adds a source under the next letter and looks at it; the first is taken at once. */
     void add(Session session) {
-        List<String> used = session.job().wiring().sources().stream().map(PowerSource::id).toList();
-        String id = "ABCDEFGHIJKLMNOPQRSTUVWXYZ".chars().mapToObj(c -> String.valueOf((char) c))
-                .filter(c -> !used.contains(c)).findFirst().orElse("Z" + used.size());
-        session.edit("source " + id + " added", j -> {
+        String letter = PartIds.nextLetter(session.job().wiring().sources().stream().map(PowerSource::letter).toList());
+        session.edit("source " + letter + " added", j -> {
             List<PowerSource> more = new ArrayList<>(j.wiring().sources());
-            more.add(PowerSource.named(id));
+            more.add(PowerSource.named(letter).withId(""));
             Wiring wiring = j.wiring().withSources(more);
-            return j.withWiring(wiring.taken() == null ? wiring.withTaken(id) : wiring);
+            return j.withWiring(wiring.taken() == null ? wiring.withTaken(wiring.sources().getLast().id()) : wiring);
         });
-        look(session, id);
+        look(session, session.job().wiring().sources().getLast().id());
     }
 
-    void take(Session session, String id) {
-        session.edit("source " + id + " taken", j -> j.withWiring(j.wiring().withTaken(id)));
+    void take(Session session, PowerSource source) {
+        session.edit("source " + source.letter() + " taken", j -> j.withWiring(j.wiring().withTaken(source.id())));
     }
 
-    void remove(Session session, String id) {
-        session.edit("source " + id + " removed", j -> j.withWiring(j.wiring()
+    void remove(Session session, PowerSource source) {
+        String id = source.id();
+        session.edit("source " + source.letter() + " removed", j -> j.withWiring(j.wiring()
                 .withSources(j.wiring().sources().stream().filter(s -> !s.id().equals(id)).toList())
                 .withTaken(id.equals(j.wiring().taken()) ? null : j.wiring().taken()))
                 .withoutPart(WireField.SOURCE_PLACE.of(id)));
@@ -253,7 +257,7 @@ public final class WireModel implements StationModel {
                     : " Still to measure: "
                             + s.missing().stream().map(KeyState::words).collect(Collectors.joining("; "))
                             + ".";
-            return s.id() + " is " + s.behaviour().words() + ". " + PowerRules.remedy(s.behaviour()) + missing;
+            return s.letter() + " is " + s.behaviour().words() + ". " + PowerRules.remedy(s.behaviour()) + missing;
         }).orElse("No source named yet.");
     }
 
@@ -413,8 +417,8 @@ public final class WireModel implements StationModel {
                                     add(session);
                                     session.seek(of(session, WireField.SOURCE_PLACE));
                                 }), plain("It has to follow the key; prove it with a meter."), parted, checked, caution)
-                        : new Advice(Message.of("Take source {0}.", best.get().id()),
-                                new Action("Take " + best.get().id(), () -> take(session, best.get().id())),
+                        : new Advice(Message.of("Take source {0}.", best.get().letter()),
+                                new Action("Take " + best.get().letter(), () -> take(session, best.get())),
                                 plain(PowerRules.remedy(best.get().behaviour())), parted, checked, caution);
             }
             if (open.get().asks().getFirst().equals(HarnessField.CHART.address())) {

@@ -65,7 +65,7 @@ class AirModelTest {
     }
 
     private Session session(Map<String, String> kept) {
-        Session session = new Session(BookThread.direct(JobBook.open(home.resolve("book.db"))), kept,
+        Session session = new Session(BookThread.direct(JobBook.open(home.resolve("book.db"))), kept, "",
                 Catalogue.shipped(), home, Threads.direct().by(() -> now));
         session.listeners().onLeave(() -> air.leave());
         return session;

@@ -3,8 +3,12 @@ package amberheron.app.session;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.app.parts.PhotoCard;
+import amberheron.core.harness.Chart;
+import amberheron.core.harness.Wire;
+import amberheron.core.harness.Work;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobSummary;
+import amberheron.core.job.Output;
 import amberheron.io.Photos;
 import amberheron.io.TextFiles;
 import amberheron.io.book.JobBook;
@@ -27,6 +31,7 @@ import java.util.function.Consumer;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -94,6 +99,13 @@ class TwoBaysTest {
         return j -> j.withProgress(j.progress().withBay(bay));
     }
 
+    /** The one entry that is kept beside a book. */
+    private static Path left(Path home) throws IOException {
+        try (Stream<Path> all = Files.list(home.resolve("unsaved"))) {
+            return all.filter(f -> f.toString().endsWith(".entry")).findFirst().orElseThrow();
+        }
+    }
+
     private void fill(Server server) {
         try (OpenBook book = server.bay(folder.resolve("office"))) {
             book.add(JobDocument.of(vehicle("van").apply(Job.empty("A"))), null);
@@ -133,7 +145,7 @@ class TwoBaysTest {
                 two.until(s -> s.jobs().stream().noneMatch(j -> j.id().equals("A")));
                 two.edit(place("4"));
                 two.until(s -> String.valueOf(s.saving().failure()).contains("moved to another"));
-                assertThat(two.home.resolve("unsaved/A.json")).content().contains("\"bay\" : \"4\"");
+                assertThat(left(two.home)).content().contains("\"bay\" : \"4\"");
             }
         }
     }
@@ -169,7 +181,7 @@ class TwoBaysTest {
                 near.until(s -> s.job().progress().bay().equals("3"));
                 assertThat(near.job().intake().vehicle()).isEqualTo("blue van");
                 far.until(s -> s.saving().failure() == null && s.idle());
-                assertThat(far.home.resolve("unsaved")).isEmptyDirectory();
+                assertThat(far.home.resolve("unsaved")).isDirectoryNotContaining("glob:**.entry");
             }
         }
     }
@@ -208,7 +220,152 @@ class TwoBaysTest {
                     far.until(Session::idle);
                 }
             }
-            assertThat(home.resolve("unsaved")).isEmptyDirectory();
+            assertThat(home.resolve("unsaved")).isDirectoryNotContaining("glob:**.entry");
+        }
+    }
+
+    private static UnaryOperator<Job> wires(int how) {
+        return j -> {
+            Chart chart = j.wiring().harness().chart();
+            for (int i = 0; i < how; i++) {
+                chart = chart.plus(Wire.tagged("").withWork(Work.DIMMER));
+            }
+            return charted(chart).apply(j);
+        };
+    }
+
+    private static UnaryOperator<Job> charted(Chart chart) {
+        return j -> j.withWiring(j.wiring().withHarness(j.wiring().harness().withChart(chart)));
+    }
+
+    private static List<Wire> wires(Job job) {
+        return job.wiring().harness().chart().wires();
+    }
+
+    private static Job inTheBook(Server server, Path home) {
+        try (OpenBook book = server.bay(home)) {
+            return book.load("A").orElseThrow().document().job();
+        }
+    }
+
+    /** An entry of yesterday goes in once: what another bay took out since stays out, at every start, even where its file stays. */
+    @Test
+    void anEntryOfYesterdayUndoesNothing() throws IOException, SQLException {
+        try (Server server = new Server(); Server line = server.line()) {
+            fill(server);
+            Path home = folder.resolve("2");
+            try (Bay far = new Bay(line, home)) {
+                far.open("A");
+                line.pull();
+                far.until(s -> s.notice().contains("does not answer"));
+                far.edit(wires(10));
+                far.until(s -> s.saving().failure() != null);
+            }
+            byte[] yesterday = Files.readAllBytes(left(home));
+            Path file = left(home);
+            line.plug();
+            try (Bay far = new Bay(line, home); Bay near = new Bay(server, folder.resolve("1"))) {
+                near.open("A");
+                near.until(s -> wires(s.job()).size() == 10);
+                far.until(Session::idle);
+                near.edit(charted(Chart.EMPTY));
+                far.until(s -> wires(s.job()).isEmpty() && s.idle());
+            }
+            for (boolean open : List.of(true, false)) {
+                // As after a kill between the book's answer and the file.
+                Files.write(file, yesterday);
+                try (Bay far = new Bay(line, home)) {
+                    if (!open) {
+                        far.open("B");
+                    }
+                    far.until(s -> s.idle() && !s.jobs().isEmpty());
+                    far.act(s -> s.open("A"));
+                    far.until(Session::idle);
+                    assertThat(wires(far.job())).isEmpty();
+                }
+                assertThat(wires(inTheBook(server, folder.resolve("office")))).as("taken out by the other bay")
+                        .isEmpty();
+            }
+        }
+    }
+
+    /** Two windows on one home, the server away: each keeps its own, and all of it comes in. */
+    @Test
+    void twoWindowsOfOneHomeKeepWhatIsTheirOwn() throws IOException, SQLException {
+        try (Server server = new Server(); Server line = server.line()) {
+            fill(server);
+            Path home = folder.resolve("2");
+            try (Bay one = new Bay(line, home); Bay two = new Bay(line, home)) {
+                one.open("A");
+                two.open("A");
+                line.pull();
+                for (Bay each : List.of(one, two)) {
+                    each.until(s -> s.notice().contains("does not answer"));
+                    for (int i = 0; i < 20; i++) {
+                        each.edit(wires(1));
+                        each.until(s -> s.saving().failure() != null && !s.saving().busy());
+                    }
+                }
+            }
+            line.plug();
+            try (Bay again = new Bay(line, home)) {
+                again.until(s -> s.idle() && !s.jobs().isEmpty());
+                again.open("A");
+                again.until(s -> wires(s.job()).size() == 40 && s.idle());
+                assertThat(wires(again.job())).extracting(Wire::tag).doesNotHaveDuplicates();
+            }
+            assertThat(wires(inTheBook(server, folder.resolve("office")))).hasSize(40);
+            assertThat(home.resolve("unsaved")).isDirectoryNotContaining("glob:**.entry");
+        }
+    }
+
+    /** What two bays add at once is all there, also rows typed alike; of two equal tags one is said to be another now. */
+    @Test
+    void rowsThatTwoBaysAddAtOnceAreAllThere() throws IOException, SQLException {
+        try (Server server = new Server(); Server line = server.line()) {
+            fill(server);
+            try (Bay near = new Bay(server, folder.resolve("1")); Bay far = new Bay(line, folder.resolve("2"))) {
+                near.open("A");
+                far.open("A");
+                line.pull();
+                far.until(s -> s.notice().contains("does not answer"));
+                for (int i = 0; i < 30; i++) {
+                    far.edit(wires(1));
+                    near.edit(wires(1));
+                }
+                far.until(s -> s.saving().failure() != null);
+                near.until(Session::idle);
+                line.plug();
+                far.until(s -> wires(s.job()).size() == 60 && s.idle());
+                assertThat(far.see(far.session::notice)).contains("Your wire 1 is 31 now");
+                near.until(s -> wires(s.job()).size() == 60 && s.idle());
+                assertThat(wires(near.job())).extracting(Wire::tag).doesNotHaveDuplicates();
+            }
+        }
+    }
+
+    /** Whoever only looks at another reader changes nothing, and nobody is asked. */
+    @Test
+    void aBayThatOnlyLooksMakesNoConflict() throws IOException, SQLException {
+        try (Server server = new Server()) {
+            fill(server);
+            try (Bay one = new Bay(server, folder.resolve("1")); Bay two = new Bay(server, folder.resolve("2"))) {
+                one.open("A");
+                one.edit(j -> j.withOutputs(j.outputs().oneMore()));
+                one.until(Session::idle);
+                two.open("A");
+                String revision = inTheBook(server, folder.resolve("office")).outputs().toString();
+                for (int i = 0; i < 6; i++) {
+                    Output turned = one.job().outputs().all().get(i % 2);
+                    one.act(s -> s.face(turned));
+                    two.edit(wires(1));
+                    assertThat(one.job().outputs().active().id()).isEqualTo(turned.id());
+                }
+                one.until(s -> wires(s.job()).size() == 6 && s.idle());
+                assertThat(one.see(one.session::conflict)).isEmpty();
+                assertThat(two.see(two.session::conflict)).isEmpty();
+                assertThat(inTheBook(server, folder.resolve("office")).outputs()).hasToString(revision);
+            }
         }
     }
 

@@ -2,6 +2,7 @@ package amberheron.core.harness;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.parts.PartIds;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -56,7 +57,7 @@ public record Chart(List<Wire> wires) {
      * @throws IllegalArgumentException when a tag is empty or there twice
      */
     public Chart {
-        wires = List.copyOf(wires);
+        wires = PartIds.given(wires, Wire::id, Wire::withId);
         Set<String> tags = new HashSet<>();
         for (Wire w : wires) {
             if (w.tag().isBlank() || !tags.add(w.tag())) {
@@ -121,32 +122,32 @@ public record Chart(List<Wire> wires) {
         return List.copyOf(clashes);
     }
 
-    /** The line with a tag. */
-    public Optional<Wire> wire(String tag) {
-        return wires.stream().filter(w -> w.tag().equals(tag)).findFirst();
+    /** The line with an id. */
+    public Optional<Wire> wire(String id) {
+        return wires.stream().filter(w -> w.id().equals(id)).findFirst();
     }
 
-    /** Changes the line with this tag; the others stay as they are. */
-    public Chart with(String tag, UnaryOperator<Wire> change) {
-        return new Chart(wires.stream().map(w -> w.tag().equals(tag) ? change.apply(w) : w).toList());
+    /** Changes the line with this id; the others stay as they are. */
+    public Chart with(String id, UnaryOperator<Wire> change) {
+        return new Chart(wires.stream().map(w -> w.id().equals(id) ? change.apply(w) : w).toList());
     }
 
     /** Adds a line at the end under the next free number. */
     public Chart plus(Wire wire) {
         List<Wire> more = new ArrayList<>(wires);
-        more.add(wire.withTag(nextTag()));
+        more.add(wire.withId("").withTag(nextTag()));
         return new Chart(more);
     }
 
     /** Leaves a line out. */
-    public Chart without(String tag) {
-        return new Chart(wires.stream().filter(w -> !w.tag().equals(tag)).toList());
+    public Chart without(String id) {
+        return new Chart(wires.stream().filter(w -> !w.id().equals(id)).toList());
     }
 
     /** Moves a line by so many places, held inside the chart. */
-    public Chart moved(String tag, int by) {
+    public Chart moved(String id, int by) {
         List<Wire> all = new ArrayList<>(wires);
-        int at = all.stream().map(Wire::tag).toList().indexOf(tag);
+        int at = all.stream().map(Wire::id).toList().indexOf(id);
         if (at >= 0) {
             Wire line = all.remove(at);
             all.add(Math.clamp(at + by, 0, all.size()), line);
@@ -156,8 +157,7 @@ public record Chart(List<Wire> wires) {
 
     /** The next number no tag has. */
     public String nextTag() {
-        return String.valueOf(1 + wires.stream().map(Wire::tag).filter(t -> t.matches("\\d{1,6}"))
-                .mapToInt(Integer::parseInt).max().orElse(0));
+        return PartIds.nextNumber(wires.stream().map(Wire::tag).toList());
     }
 
     /** Adds a line for whatever is needed and has none yet. */

@@ -73,7 +73,7 @@ public final class ChartRules {
                 .asking(Stream.concat(lacking.isEmpty() ? Stream.of() : Stream.of(HarnessField.CHART.address()),
                         bare.stream().map(w -> (w.colour() == null
                                 ? HarnessField.CHART_COLOUR
-                                : HarnessField.CHART_WORK).of(w.tag())))
+                                : HarnessField.CHART_WORK).of(w.id())))
                         .toList());
     }
 
@@ -99,7 +99,7 @@ public final class ChartRules {
                                         .toList())),
                 "groups of one colour at one end in which a wire is not confirmed", CHART)
                 .asking(chart.wires().stream().filter(chart::doubtful)
-                        .map(w -> HarnessField.CHART_APART.of(w.tag())).toList());
+                        .map(w -> HarnessField.CHART_APART.of(w.id())).toList());
     }
 
     private static Finding clashes(Chart chart) {
@@ -115,7 +115,7 @@ public final class ChartRules {
                                                 c.getFirst().toPin(), tags(c)))
                                         .toList())),
                 "pins with more than one wire, grounds and supplies left out", CHART)
-                .asking(clashes.stream().flatMap(List::stream).map(w -> HarnessField.CHART_TO_PIN.of(w.tag()))
+                .asking(clashes.stream().flatMap(List::stream).map(w -> HarnessField.CHART_TO_PIN.of(w.id()))
                         .toList());
     }
 
@@ -140,7 +140,7 @@ public final class ChartRules {
         return finding(HarnessCheck.CHART_UNUSED, "Unused wires open", verdict, open.size(), says,
                 "wires without a destination whose end is not accounted for", UNUSED)
                 .asking((open.isEmpty() ? chart.unused() : open).stream()
-                        .map(w -> HarnessField.CHART_LEFT.of(w.tag())).toList());
+                        .map(w -> HarnessField.CHART_LEFT.of(w.id())).toList());
     }
 
     /** The most a wire may have by what it carries, Ω. */
@@ -169,7 +169,7 @@ public final class ChartRules {
                             ? Message.of("Wire {0} is nearest to its limit of {1} measured.", w.tag(), (int) measured)
                             : Message.of("Wire {0}: a joint is bad, or it is not the wire it is taken for.", w.tag()),
                     null, Message.plain("end to end, both ends free, leads of the meter subtracted"), OHMS)
-                    .asking(HarnessField.CHART_OHMS.of(w.tag()));
+                    .asking(HarnessField.CHART_OHMS.of(w.id()));
         });
     }
 

@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * One line of the conductor chart: a wire from the end it is known by to where it goes.
  *
+ * @param id by which it is found wherever it stands and whatever its tag
  * @param tag what is written on the tag at both ends, unique in the chart
  * @param work what it is for; null until known
  * @param from what it comes out of
@@ -20,7 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param left how an unused wire is left; null until said
  * @param ohms end to end as measured, Ω; null until measured
  */
-public record Wire(String tag, @Nullable Work work, Device from, String fromPin, @Nullable WireColour colour,
+public record Wire(String id, String tag, @Nullable Work work, Device from, String fromPin, @Nullable WireColour colour,
         @Nullable WireColour extension, @Nullable Device to, String toPin, @Nullable WireColour toColour,
         boolean toldApart, @Nullable Left left, @Nullable Double ohms) {
     public Wire {
@@ -45,9 +46,9 @@ public record Wire(String tag, @Nullable Work work, Device from, String fromPin,
         }
     }
 
-    /** A wire of which only its tag is known. */
+    /** A wire of which only its tag is known, which serves as its id too. */
     public static Wire tagged(String tag) {
-        return new Wire(tag, null, Device.CONTROLLER, "", null, null, null, "", null, false, null, null);
+        return new Wire(tag, tag, null, Device.CONTROLLER, "", null, null, null, "", null, false, null, null);
     }
 
     /** A wire between two ends. */
@@ -60,51 +61,55 @@ public record Wire(String tag, @Nullable Work work, Device from, String fromPin,
         return to != null;
     }
 
+    public Wire withId(String value) {
+        return new Wire(value, tag, work, from, fromPin, colour, extension, to, toPin, toColour, toldApart, left, ohms);
+    }
+
     public Wire withTag(String value) {
-        return new Wire(value, work, from, fromPin, colour, extension, to, toPin, toColour, toldApart, left, ohms);
+        return new Wire(id, value, work, from, fromPin, colour, extension, to, toPin, toColour, toldApart, left, ohms);
     }
 
     public Wire withWork(@Nullable Work value) {
-        return new Wire(tag, value, from, fromPin, colour, extension, to, toPin, toColour, toldApart, left, ohms);
+        return new Wire(id, tag, value, from, fromPin, colour, extension, to, toPin, toColour, toldApart, left, ohms);
     }
 
     public Wire withFrom(Device value) {
-        return new Wire(tag, work, value, fromPin, colour, extension, to, toPin, toColour, toldApart, left, ohms);
+        return new Wire(id, tag, work, value, fromPin, colour, extension, to, toPin, toColour, toldApart, left, ohms);
     }
 
     public Wire withFromPin(String value) {
-        return new Wire(tag, work, from, value, colour, extension, to, toPin, toColour, toldApart, left, ohms);
+        return new Wire(id, tag, work, from, value, colour, extension, to, toPin, toColour, toldApart, left, ohms);
     }
 
     public Wire withColour(@Nullable WireColour value) {
-        return new Wire(tag, work, from, fromPin, value, extension, to, toPin, toColour, toldApart, left, ohms);
+        return new Wire(id, tag, work, from, fromPin, value, extension, to, toPin, toColour, toldApart, left, ohms);
     }
 
     public Wire withExtension(@Nullable WireColour value) {
-        return new Wire(tag, work, from, fromPin, colour, value, to, toPin, toColour, toldApart, left, ohms);
+        return new Wire(id, tag, work, from, fromPin, colour, value, to, toPin, toColour, toldApart, left, ohms);
     }
 
     public Wire withTo(@Nullable Device value) {
-        return new Wire(tag, work, from, fromPin, colour, extension, value, toPin, toColour, toldApart, left, ohms);
+        return new Wire(id, tag, work, from, fromPin, colour, extension, value, toPin, toColour, toldApart, left, ohms);
     }
 
     public Wire withToPin(String value) {
-        return new Wire(tag, work, from, fromPin, colour, extension, to, value, toColour, toldApart, left, ohms);
+        return new Wire(id, tag, work, from, fromPin, colour, extension, to, value, toColour, toldApart, left, ohms);
     }
 
     public Wire withToColour(@Nullable WireColour value) {
-        return new Wire(tag, work, from, fromPin, colour, extension, to, toPin, value, toldApart, left, ohms);
+        return new Wire(id, tag, work, from, fromPin, colour, extension, to, toPin, value, toldApart, left, ohms);
     }
 
     public Wire withToldApart(boolean value) {
-        return new Wire(tag, work, from, fromPin, colour, extension, to, toPin, toColour, value, left, ohms);
+        return new Wire(id, tag, work, from, fromPin, colour, extension, to, toPin, toColour, value, left, ohms);
     }
 
     public Wire withLeft(@Nullable Left value) {
-        return new Wire(tag, work, from, fromPin, colour, extension, to, toPin, toColour, toldApart, value, ohms);
+        return new Wire(id, tag, work, from, fromPin, colour, extension, to, toPin, toColour, toldApart, value, ohms);
     }
 
     public Wire withOhms(@Nullable Double value) {
-        return new Wire(tag, work, from, fromPin, colour, extension, to, toPin, toColour, toldApart, left, value);
+        return new Wire(id, tag, work, from, fromPin, colour, extension, to, toPin, toColour, toldApart, left, value);
     }
 }

@@ -25,8 +25,8 @@ public record Changes(Map<RestsOn, Instant> at) {
 
     /** A changed job with what its readings rest on noted: what was changed of an output stands with that output. */
     public static Job noted(Job before, Job after, Instant when) {
-        Output now = after.outputs().atHand();
-        boolean same = before.outputs().atHand().id().equals(now.id());
+        Output now = after.outputs().active();
+        boolean same = before.outputs().active().id().equals(now.id());
         Changes own = now.changes();
         Changes shared = after.changes();
         for (RestsOn basis : RestsOn.values()) {

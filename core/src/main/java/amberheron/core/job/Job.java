@@ -86,27 +86,27 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
 
     /** The law of the output at hand; null until chosen. */
     public @Nullable OutputLaw law() {
-        return outputs.atHand().law();
+        return outputs.active().law();
     }
 
     /** What reads the output at hand; null until chosen. */
     public @Nullable Reader reader() {
-        return outputs.atHand().reader();
+        return outputs.active().reader();
     }
 
     /** Check points of the output at hand, in the order taken. */
     public List<CheckPoint> points() {
-        return outputs.atHand().points();
+        return outputs.active().points();
     }
 
     /** The proving log of the output at hand; null until read. */
     public Output.@Nullable Proving proving() {
-        return outputs.atHand().proving();
+        return outputs.active().proving();
     }
 
     /** What of these changed last after a moment: null where that was not recorded, and nothing can be said of it. */
     Optional<RestsOn> changed(@Nullable Instant taken, Collection<RestsOn> restsOn) {
-        return changes.and(outputs.atHand().changes()).since(taken, restsOn);
+        return changes.and(outputs.active().changes()).since(taken, restsOn);
     }
 
     /** Ids of the steps ticked. */
@@ -225,15 +225,15 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     }
 
     public Job withLaw(@Nullable OutputLaw value) {
-        return with(outputs.atHand().withLaw(value));
+        return with(outputs.active().withLaw(value));
     }
 
     public Job withReader(@Nullable Reader value) {
-        return with(outputs.atHand().withReader(value));
+        return with(outputs.active().withReader(value));
     }
 
     public Job withPoints(List<CheckPoint> value) {
-        return with(outputs.atHand().withPoints(value));
+        return with(outputs.active().withPoints(value));
     }
 
     /** Adds a check point at the end. */
@@ -244,7 +244,7 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     }
 
     public Job withProving(Output.@Nullable Proving value) {
-        return with(outputs.atHand().withProving(value));
+        return with(outputs.active().withProving(value));
     }
 
     public Job withRoadTest(RoadTest value) {

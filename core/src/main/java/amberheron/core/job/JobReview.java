@@ -45,7 +45,6 @@ import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.WireRules;
 import amberheron.core.wiring.Wiring;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -86,7 +85,7 @@ public final class JobReview {
     private @Nullable Diagnosis road;
     private boolean roadAsked;
     private final List<JobCheck> lacks;
-    private final List<JobReview> putBy;
+    private final List<JobReview> others;
     private final LinkStates links;
 
     /**
@@ -177,31 +176,31 @@ public final class JobReview {
         this.trust = before != null && sameChain && kept.test(r -> r.scale) && kept.test(r -> r.doubts)
                 ? before.trust
                 : null;
-        this.putBy = job.outputs().putBy().stream().map(o -> {
+        this.others = job.outputs().others().stream().map(o -> {
             JobReview earlier = before == null ? null : before.ofOutput(o.id()).orElse(null);
-            return new JobReview(job.withOutputs(new Outputs(o, List.of())), shop, earlier);
+            return new JobReview(job.withOutputs(new Outputs(List.of(o), o.id())), shop, earlier);
         }).toList();
         this.links = new LinkStates(this);
     }
 
     /** The review of one output alone; empty where there is none of this id. */
     public Optional<JobReview> ofOutput(String id) {
-        return job.outputs().atHand().id().equals(id)
+        return job.outputs().active().id().equals(id)
                 ? Optional.of(this)
-                : putBy.stream().filter(r -> r.job.outputs().atHand().id().equals(id)).findFirst();
+                : others.stream().filter(r -> r.job.outputs().active().id().equals(id)).findFirst();
     }
 
-    /** The reviews of the outputs that are put by, each alone. */
-    public List<JobReview> putBy() {
-        return putBy;
+    /** The reviews of the other outputs than the active one, each alone. */
+    public List<JobReview> others() {
+        return others;
     }
 
-    /** The output that is put by and keeps a link from being proven, while the one at hand does not; empty where none does. */
+    /** Another output than the active one that keeps a link from being proven, while the active one does not; empty where none does. */
     public Optional<Output> waiting(Station station) {
         return !own(station).done()
                 ? Optional.empty()
-                : putBy.stream().filter(r -> !r.own(station).done()).map(r -> r.job.outputs().atHand())
-                        .min(Comparator.comparing(Output::id));
+                : others.stream().filter(r -> !r.own(station).done()).map(r -> r.job.outputs().active())
+                        .findFirst();
     }
 
     /**

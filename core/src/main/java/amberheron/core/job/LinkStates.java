@@ -59,7 +59,7 @@ final class LinkStates {
 
     /** An output that fails makes the link fail, one that is left open leaves it open. */
     private LinkState together(Station station) {
-        List<LinkState> all = Stream.concat(Stream.of(own(station)), review.putBy().stream().map(r -> r.own(station)))
+        List<LinkState> all = Stream.concat(Stream.of(own(station)), review.others().stream().map(r -> r.own(station)))
                 .toList();
         return all.contains(LinkState.OUT_OF_TOLERANCE)
                 ? LinkState.OUT_OF_TOLERANCE
@@ -97,7 +97,7 @@ final class LinkStates {
     }
 
     private LinkState proveState() {
-        if (!review.job().outputs().atHand().logged()) {
+        if (!review.job().outputs().active().logged()) {
             return LinkState.NOT_NEEDED;
         }
         if (isStale(Station.PROVE)) {

@@ -3,6 +3,7 @@ package amberheron.core.job;
 import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.finding.Origin;
+import amberheron.core.parts.PartIds;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
@@ -35,7 +36,7 @@ public record Output(String id, boolean logged, @Nullable OutputLaw law, @Nullab
     }
 
     public Output {
-        points = List.copyOf(points);
+        points = PartIds.given(points, CheckPoint::id, CheckPoint::withId);
     }
 
     /** An output of which nothing is known. */
@@ -45,7 +46,11 @@ public record Output(String id, boolean logged, @Nullable OutputLaw law, @Nullab
 
     /** What it is called: its reader. */
     public String title() {
-        return reader == null ? "reader " + id : reader.name();
+        return reader == null ? "reader without a name" : reader.name();
+    }
+
+    public Output withId(String value) {
+        return new Output(value, logged, law, reader, points, proving, changes);
     }
 
     public Output withLogged(boolean value) {

@@ -2,63 +2,75 @@ package amberheron.core.job;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.parts.PartIds;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
-import java.util.stream.Stream;
 
 /**
- * The controller's analog outputs: each goes to a reader of its own. One of them is worked on; the others are put by.
+ * The controller's analog outputs: each goes to a reader of its own. One of them is worked on; which one is the business of
+ * whoever works, and is not kept with the job.
  *
- * @param atHand the one that is worked on
- * @param putBy the others, in no order that matters
+ * @param all in the order in which they were added; at least one
+ * @param activeId id of the one that is worked on
  */
-public record Outputs(Output atHand, List<Output> putBy) {
+public record Outputs(List<Output> all, String activeId) {
     /** One output, of which nothing is known. */
-    public static final Outputs ONE = new Outputs(Output.blank("1"), List.of());
+    public static final Outputs ONE = new Outputs(List.of(Output.blank("1")), "1");
 
+    /**
+     * Outputs.
+     *
+     * @throws IllegalArgumentException when an id is there twice, or the active one is not there
+     */
     public Outputs {
-        putBy = List.copyOf(putBy);
-        List<String> ids = Stream.concat(Stream.of(atHand), putBy.stream()).map(Output::id).toList();
-        if (ids.stream().distinct().count() < ids.size()) {
+        all = PartIds.given(all, Output::id, Output::withId);
+        List<String> ids = all.stream().map(Output::id).toList();
+        if (!ids.contains(activeId)) {
             throw new IllegalArgumentException(
-                    say("outputs: found %s, expected each id once", String.join(", ", ids)));
+                    say("outputs: found %s, expected one with the id “%s”", String.join(", ", ids), activeId));
         }
     }
 
-    /** All of them, by their ids. */
-    public List<Output> all() {
-        return Stream.concat(Stream.of(atHand), putBy.stream()).sorted(Comparator.comparing(Output::id)).toList();
+    /** The one that is worked on. */
+    public Output active() {
+        return all.stream().filter(o -> o.id().equals(activeId)).findFirst().orElseThrow();
     }
 
-    /** The same with the one at hand changed. */
+    /** All but the one that is worked on. */
+    public List<Output> others() {
+        return all.stream().filter(o -> !o.id().equals(activeId)).toList();
+    }
+
+    /** The same with the active one changed. */
     public Outputs with(Output value) {
-        return new Outputs(value, putBy);
+        return new Outputs(all.stream().map(o -> o.id().equals(activeId) ? value : o).toList(), value.id());
     }
 
-    /** Another one taken up; the one at hand is put by as it is. */
+    /**
+     * Another one taken up.
+     *
+     * @throws IllegalArgumentException when there is none with this id
+     */
     public Outputs facing(String id) {
-        if (id.equals(atHand.id())) {
-            return this;
-        }
-        Output wanted = putBy.stream().filter(o -> o.id().equals(id)).findFirst()
-                .orElseThrow(() -> new IllegalArgumentException(say("outputs: none has the id “%s”", id)));
-        List<Output> rest = new ArrayList<>(putBy);
-        rest.set(rest.indexOf(wanted), atHand);
-        return new Outputs(wanted, rest);
+        return id.equals(activeId) ? this : new Outputs(all, id);
     }
 
-    /** One more, of the same law, taken up; the one at hand is put by. */
+    /** The first one taken up: as they are kept. */
+    public Outputs facingFirst() {
+        return facing(all.getFirst().id());
+    }
+
+    /** One more, of the same law, taken up. */
     public Outputs oneMore() {
-        int last = all().stream().map(Output::id).filter(i -> i.matches("\\d{1,6}")).mapToInt(Integer::parseInt).max()
-                .orElse(0);
-        List<Output> rest = new ArrayList<>(putBy);
-        rest.add(atHand);
-        return new Outputs(Output.blank(Integer.toString(last + 1)).withLaw(atHand.law()), rest);
+        List<Output> more = new ArrayList<>(all);
+        more.add(Output.blank("").withLaw(active().law()));
+        List<Output> given = PartIds.given(more, Output::id, Output::withId);
+        return new Outputs(given, given.getLast().id());
     }
 
-    /** Without the one at hand; the next is taken up. The last one stays. */
+    /** Without the active one; the first of the others is taken up. The last one stays. */
     public Outputs oneLess() {
-        return putBy.isEmpty() ? this : new Outputs(putBy.getFirst(), putBy.subList(1, putBy.size()));
+        List<Output> rest = others();
+        return rest.isEmpty() ? this : new Outputs(rest, rest.getFirst().id());
     }
 }

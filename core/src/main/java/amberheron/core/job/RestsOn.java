@@ -63,7 +63,7 @@ public enum RestsOn {
     }
 
     /** Whether it is a matter of one output rather than of the whole job. */
-    boolean ofAnOutput() {
+    public boolean ofAnOutput() {
         return this == LAW || this == SETTING;
     }
 

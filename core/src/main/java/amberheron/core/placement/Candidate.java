@@ -8,7 +8,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * One place where the bung could go.
  *
- * @param id letter shown on the drawing
+ * @param id by which it is found wherever it stands
+ * @param letter shown on the drawing; every place has one of its own
  * @param note what speaks for it, in the installer's words; may be empty
  * @param line the line of pipes it is measured along
  * @param distance along it from the turbine's outlet or the manifold; negative is before, m
@@ -18,7 +19,8 @@ import org.jspecify.annotations.Nullable;
  * @param hole what hole is there already
  * @param gas hottest gas measured there, K; null when not measured
  */
-public record Candidate(String id, String note, Line line, @Nullable Double distance, @Nullable Double clock,
+public record Candidate(String id, String letter, String note, Line line, @Nullable Double distance,
+        @Nullable Double clock,
         @Nullable Double slope, double lean, Hole hole,
         @Nullable Double gas) {
     public Candidate {
@@ -48,40 +50,48 @@ public record Candidate(String id, String note, Line line, @Nullable Double dist
         }
     }
 
-    /** A place of which nothing is known. */
-    public static Candidate named(String id) {
-        return new Candidate(id, "", Line.ALL, null, null, null, 0, Hole.NONE, null);
+    /** A place of which nothing is known but its letter, which serves as its id too. */
+    public static Candidate named(String letter) {
+        return new Candidate(letter, letter, "", Line.ALL, null, null, null, 0, Hole.NONE, null);
+    }
+
+    public Candidate withId(String value) {
+        return new Candidate(value, letter, note, line, distance, clock, slope, lean, hole, gas);
+    }
+
+    public Candidate withLetter(String value) {
+        return new Candidate(id, value, note, line, distance, clock, slope, lean, hole, gas);
     }
 
     public Candidate withNote(String value) {
-        return new Candidate(id, value, line, distance, clock, slope, lean, hole, gas);
+        return new Candidate(id, letter, value, line, distance, clock, slope, lean, hole, gas);
     }
 
     public Candidate withLine(Line value) {
-        return new Candidate(id, note, value, distance, clock, slope, lean, hole, gas);
+        return new Candidate(id, letter, note, value, distance, clock, slope, lean, hole, gas);
     }
 
     public Candidate withDistance(@Nullable Double value) {
-        return new Candidate(id, note, line, value, clock, slope, lean, hole, gas);
+        return new Candidate(id, letter, note, line, value, clock, slope, lean, hole, gas);
     }
 
     public Candidate withClock(@Nullable Double value) {
-        return new Candidate(id, note, line, distance, value, slope, lean, hole, gas);
+        return new Candidate(id, letter, note, line, distance, value, slope, lean, hole, gas);
     }
 
     public Candidate withSlope(@Nullable Double value) {
-        return new Candidate(id, note, line, distance, clock, value, lean, hole, gas);
+        return new Candidate(id, letter, note, line, distance, clock, value, lean, hole, gas);
     }
 
     public Candidate withLean(double value) {
-        return new Candidate(id, note, line, distance, clock, slope, value, hole, gas);
+        return new Candidate(id, letter, note, line, distance, clock, slope, value, hole, gas);
     }
 
     public Candidate withHole(Hole value) {
-        return new Candidate(id, note, line, distance, clock, slope, lean, value, gas);
+        return new Candidate(id, letter, note, line, distance, clock, slope, lean, value, gas);
     }
 
     public Candidate withGas(@Nullable Double value) {
-        return new Candidate(id, note, line, distance, clock, slope, lean, hole, value);
+        return new Candidate(id, letter, note, line, distance, clock, slope, lean, hole, value);
     }
 }

@@ -133,7 +133,7 @@ public final class PlaceRanking {
     }
 
     private String taken(PlaceSchools other) {
-        return PlaceRules.choice(site.withSchools(other), places).map(c -> Objects.requireNonNull(c.id()))
+        return PlaceRules.choice(site.withSchools(other), places).map(c -> Objects.requireNonNull(c.letter()))
                 .orElse("none");
     }
 }

@@ -5,6 +5,7 @@ import amberheron.core.finding.Finding.Limit;
 import amberheron.core.finding.Finding.Relation;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
+import amberheron.core.parts.PartIds;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import java.util.ArrayList;
@@ -33,7 +34,7 @@ public record Placing(List<Candidate> candidates, @Nullable String chosen, Probe
             .memory("a small deviation is taken for nothing; beyond the limit shown, the place is judged anew");
 
     public Placing {
-        candidates = List.copyOf(candidates);
+        candidates = PartIds.given(candidates, Candidate::id, Candidate::withId);
     }
 
     /** The place taken. */

@@ -123,7 +123,7 @@ public final class RoomRules {
         for (int i = 0; i < left.length; i++) {
             if (left[i] < 0) {
                 throw new Refused(Message.of("The sensor stands out {0}: {1} more than the {2} leaves at {3}",
-                        Refused.whole(out), Refused.whole(-left[i]), beside.get(i).kind().words(), place.id()));
+                        Refused.whole(out), Refused.whole(-left[i]), beside.get(i).kind().words(), place.letter()));
             }
         }
     }

@@ -17,9 +17,10 @@ import org.jspecify.annotations.Nullable;
  * @param note free words; may be empty
  * @param origin where the readings came from
  * @param engine whether the engine ran meanwhile; null when that was not said
+ * @param id of its own among the points; empty until it is in a list
  */
 public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double shown, String note, Origin origin,
-        @Nullable Engine engine) {
+        @Nullable Engine engine, String id) {
     /** What heater and alternator do to the grounds is seen by whether the engine runs. */
     public enum Engine {
         OFF("engine off"),
@@ -35,6 +36,12 @@ public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double 
         public String words() {
             return words;
         }
+    }
+
+    /** A point that is in no list yet. */
+    public CheckPoint(@Nullable Double volts, @Nullable Double truth, double shown, String note, Origin origin,
+            @Nullable Engine engine) {
+        this(volts, truth, shown, note, origin, engine, "");
     }
 
     /** A point of which nobody said whether the engine ran. */
@@ -54,6 +61,10 @@ public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double 
         if (volts == null && truth == null) {
             throw new IllegalArgumentException("a check point needs volts or true, found neither");
         }
+    }
+
+    public CheckPoint withId(String value) {
+        return new CheckPoint(volts, truth, shown, note, origin, engine, value);
     }
 
     /** The true mixture, lambda: the gauge's where it was read, else what the volts mean. */

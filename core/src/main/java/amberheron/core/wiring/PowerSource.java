@@ -14,14 +14,15 @@ import org.jspecify.annotations.Nullable;
 /**
  * A place the controller could take its power from, as the meter found it.
  *
- * @param id letter in the list
+ * @param id by which it is found wherever it stands
+ * @param letter in the list; every source has one of its own
  * @param place where it is, in the installer's words
  * @param volts readings by state; a state that was not measured is absent
  * @param hostFuse rating of the circuit that is tapped, A; null when none is or it is not known
  * @param hostLoad what that circuit feeds already, A; null when not known
  */
-public record PowerSource(String id, String place, Map<KeyState, Reading> volts, @Nullable Double hostFuse,
-        @Nullable Double hostLoad) {
+public record PowerSource(String id, String letter, String place, Map<KeyState, Reading> volts,
+        @Nullable Double hostFuse, @Nullable Double hostLoad) {
     /**
      * A meter's reading.
      *
@@ -78,9 +79,9 @@ public record PowerSource(String id, String place, Map<KeyState, Reading> volts,
         volts = Collections.unmodifiableMap(kept);
     }
 
-    /** A source of which only the place is known. */
-    public static PowerSource named(String id) {
-        return new PowerSource(id, "", Map.of(), null, null);
+    /** A source of which only the letter is known, which serves as its id too. */
+    public static PowerSource named(String letter) {
+        return new PowerSource(letter, letter, "", Map.of(), null, null);
     }
 
     /** The reading in a state. */
@@ -136,8 +137,16 @@ public record PowerSource(String id, String place, Map<KeyState, Reading> volts,
                 .flatMap(s -> at(s).stream()).map(v -> Math.abs(v - running)).max(Double::compare));
     }
 
+    public PowerSource withId(String value) {
+        return new PowerSource(value, letter, place, volts, hostFuse, hostLoad);
+    }
+
+    public PowerSource withLetter(String value) {
+        return new PowerSource(id, value, place, volts, hostFuse, hostLoad);
+    }
+
     public PowerSource withPlace(String value) {
-        return new PowerSource(id, value, volts, hostFuse, hostLoad);
+        return new PowerSource(id, letter, value, volts, hostFuse, hostLoad);
     }
 
     /** Keeps a reading whose origin was not written down, or forgets it when null. */
@@ -154,7 +163,7 @@ public record PowerSource(String id, String place, Map<KeyState, Reading> volts,
         } else {
             more.put(state, new Reading(value, origin));
         }
-        return new PowerSource(id, place, more, hostFuse, hostLoad);
+        return new PowerSource(id, letter, place, more, hostFuse, hostLoad);
     }
 
     /** The same without what a stand-in made up. */
@@ -165,14 +174,14 @@ public record PowerSource(String id, String place, Map<KeyState, Reading> volts,
                 less.put(state, reading);
             }
         });
-        return less.size() == volts.size() ? this : new PowerSource(id, place, less, hostFuse, hostLoad);
+        return less.size() == volts.size() ? this : new PowerSource(id, letter, place, less, hostFuse, hostLoad);
     }
 
     public PowerSource withHostFuse(@Nullable Double value) {
-        return new PowerSource(id, place, volts, value, hostLoad);
+        return new PowerSource(id, letter, place, volts, value, hostLoad);
     }
 
     public PowerSource withHostLoad(@Nullable Double value) {
-        return new PowerSource(id, place, volts, hostFuse, value);
+        return new PowerSource(id, letter, place, volts, hostFuse, value);
     }
 }

@@ -4,6 +4,7 @@ import amberheron.core.units.Sane;
 
 import amberheron.core.harness.Harness;
 import amberheron.core.harness.Wire;
+import amberheron.core.parts.PartIds;
 import amberheron.core.plan.Intake.ReaderKind;
 import java.util.List;
 import java.util.Optional;
@@ -35,7 +36,7 @@ public record Wiring(List<PowerSource> sources, @Nullable String taken, Feed fee
     public Wiring {
         Sane.CURRENT.check("fuse", fuse);
         Sane.CURRENT.check("draw", draw);
-        sources = List.copyOf(sources);
+        sources = PartIds.given(sources, PowerSource::id, PowerSource::withId);
     }
 
     /** The source taken. */

@@ -99,14 +99,14 @@ class ChartProperties {
         Random random = new Random(seed);
         Chart chart = chart(random).plus(Wire.tagged("last"));
         Wire changed = any(random, chart.wires());
-        Chart after = chart.with(changed.tag(), w -> w.withFromPin("77").withOhms(0.5));
+        Chart after = chart.with(changed.id(), w -> w.withFromPin("77").withOhms(0.5));
         assertThat(after.wires()).hasSameSizeAs(chart.wires());
         for (Wire w : chart.wires()) {
-            Wire now = after.wire(w.tag()).orElseThrow();
+            Wire now = after.wire(w.id()).orElseThrow();
             assertThat(now).isEqualTo(w.tag().equals(changed.tag()) ? w.withFromPin("77").withOhms(0.5) : w);
         }
-        Chart without = after.without(changed.tag());
-        assertThat(without.wire(changed.tag())).isEmpty();
+        Chart without = after.without(changed.id());
+        assertThat(without.wire(changed.id())).isEmpty();
         assertThat(without.plus(Wire.tagged("x")).wires()).extracting(Wire::tag).doesNotHaveDuplicates();
     }
 

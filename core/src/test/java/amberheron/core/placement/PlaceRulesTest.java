@@ -85,7 +85,7 @@ class PlaceRulesTest {
     void aLowPlaceFailsEvenWithRoom() {
         Site roomy = site(OPEN.withNeighbours(List.of(
                 new Neighbour(Neighbour.Kind.GROUND, Neighbour.Side.BELOW, 0, 3, 1.5))));
-        assertThat(finding(roomy, at(0.9, 180), "room.0").verdict()).isEqualTo(PASS);
+        assertThat(finding(roomy, at(0.9, 180), "room.new-0").verdict()).isEqualTo(PASS);
         assertThat(PlaceRules.verdict(roomy, at(0.9, 180))).isEqualTo(FAIL);
         assertThat(finding(roomy, at(0.9, 180), "tilt").consequence().metric()).contains("tears it off");
     }
@@ -93,9 +93,9 @@ class PlaceRulesTest {
     /** Upright under a floor 150 mm above a 50.8 mm pipe, a sensor of 85 mm leaves 65 mm; at 60° half its height counts. */
     @Test
     void theFloorLeavesWhatTheSensorDoesNotReach() {
-        assertThat(figure(site(OPEN), at(0.9, 0), "room.0")).isCloseTo(0.065, within(1e-9));
+        assertThat(figure(site(OPEN), at(0.9, 0), "room.new-0")).isCloseTo(0.065, within(1e-9));
         double reach = (0.0254 + 0.085) * 0.5 + Probe.RADIUS * Math.sin(Math.toRadians(60));
-        assertThat(figure(site(OPEN), at(0.9, 60), "room.0")).isCloseTo(0.0254 + 0.15 - reach, within(1e-9));
+        assertThat(figure(site(OPEN), at(0.9, 60), "room.new-0")).isCloseTo(0.0254 + 0.15 - reach, within(1e-9));
         assertThat(figure(site(OPEN), at(0.9, 0), "tools")).isCloseTo(0.15, within(1e-9));
     }
 
@@ -104,7 +104,7 @@ class PlaceRulesTest {
             "DRIVESHAFT, 0.12, FAIL"})
     void nearTheFloorTheCableRubsNearAShaftItIsCaught(Neighbour.Kind kind, double gap, Verdict verdict) {
         Site site = site(OPEN.withNeighbours(List.of(new Neighbour(kind, Neighbour.Side.ABOVE, 0, 3, gap))));
-        assertThat(finding(site, at(0.9, 0), "room.0").verdict()).isEqualTo(verdict);
+        assertThat(finding(site, at(0.9, 0), "room.new-0").verdict()).isEqualTo(verdict);
     }
 
     @Test
@@ -177,7 +177,7 @@ class PlaceRulesTest {
         assertThat(PlaceRules.judge(bare, Candidate.named("A"))).extracting(Finding::verdict).containsOnly(UNKNOWN);
         assertThat(PlaceRules.judge(bare, at(0.6, 45))).extracting(Finding::verdict).doesNotContain(PASS);
         Site unmeasured = site(OPEN.withNeighbours(List.of(Runs.FLOOR.withGap(null))));
-        assertThat(finding(unmeasured, at(0.9, 0), "room.0").verdict()).isEqualTo(UNKNOWN);
+        assertThat(finding(unmeasured, at(0.9, 0), "room.new-0").verdict()).isEqualTo(UNKNOWN);
         assertThat(finding(unmeasured, at(0.9, 0), "tools").verdict()).isEqualTo(UNKNOWN);
     }
 
@@ -210,7 +210,7 @@ class PlaceRulesTest {
             "LINKAGE, 0.135, PASS", "LINKAGE, 0.1349, FAIL"})
     void whatIsHotOrCarriesFuelAsksForMoreRoom(Neighbour.Kind kind, double gap, Verdict verdict) {
         Site site = site(OPEN.withNeighbours(List.of(new Neighbour(kind, Neighbour.Side.ABOVE, 0, 3, gap))));
-        assertThat(finding(site, at(0.9, 0), "room.0").verdict()).isEqualTo(verdict);
+        assertThat(finding(site, at(0.9, 0), "room.new-0").verdict()).isEqualTo(verdict);
     }
 
     @ParameterizedTest

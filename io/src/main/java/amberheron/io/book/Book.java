@@ -5,6 +5,7 @@ import amberheron.core.freeair.SensorNote;
 import amberheron.core.job.JobSummary;
 import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
+import amberheron.io.json.EntryKey;
 import amberheron.io.json.JobDocument;
 import java.time.LocalDate;
 import java.util.Collection;
@@ -35,10 +36,10 @@ public interface Book extends AutoCloseable {
     CompletableFuture<Optional<Kept>> load(String id);
 
     /** Adds a job. */
-    CompletableFuture<Kept> add(JobDocument document, Judged judged);
+    CompletableFuture<Kept> add(JobDocument document, Judged judged, List<EntryKey> keys);
 
     /** Keeps a change that is based on a revision, and answers the new one; fails with {@link BookConflict}. */
-    CompletableFuture<Long> save(JobDocument document, Judged judged, long basedOn);
+    CompletableFuture<Long> save(JobDocument document, Judged judged, long basedOn, List<EntryKey> keys);
 
     /** Numbers of the jobs that were judged by other habits of the shop, or never. */
     CompletableFuture<List<String>> unjudged(String by);

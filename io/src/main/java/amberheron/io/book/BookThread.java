@@ -5,6 +5,7 @@ import amberheron.core.freeair.SensorNote;
 import amberheron.core.job.JobSummary;
 import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
+import amberheron.io.json.EntryKey;
 import amberheron.io.json.JobDocument;
 import java.time.LocalDate;
 import java.util.Collection;
@@ -80,13 +81,13 @@ public final class BookThread implements Book {
     }
 
     @Override
-    public CompletableFuture<Kept> add(JobDocument document, Judged judged) {
-        return ask(() -> book.add(document, judged));
+    public CompletableFuture<Kept> add(JobDocument document, Judged judged, List<EntryKey> keys) {
+        return ask(() -> book.add(document, judged, keys));
     }
 
     @Override
-    public CompletableFuture<Long> save(JobDocument document, Judged judged, long basedOn) {
-        return ask(() -> book.save(document, judged, basedOn));
+    public CompletableFuture<Long> save(JobDocument document, Judged judged, long basedOn, List<EntryKey> keys) {
+        return ask(() -> book.save(document, judged, basedOn, keys));
     }
 
     @Override

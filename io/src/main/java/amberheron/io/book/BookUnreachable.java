@@ -6,13 +6,22 @@ import static amberheron.core.units.Phrase.say;
 public final class BookUnreachable extends BookProblem {
     private static final long serialVersionUID = 1L;
 
+    private final boolean asked;
+
     BookUnreachable(String book, Throwable cause) {
         super(words(book), cause);
+        asked = true;
     }
 
     /** Of a book that is known to be out of reach. */
     public BookUnreachable(String book) {
         super(words(book));
+        asked = false;
+    }
+
+    /** Whether it was asked at all: if so, what was sent may have been taken although no answer came. */
+    public boolean asked() {
+        return asked;
     }
 
     private static String words(String book) {

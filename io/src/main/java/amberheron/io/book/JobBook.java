@@ -6,6 +6,7 @@ import amberheron.core.freeair.SensorLife;
 import amberheron.core.freeair.SensorNote;
 import amberheron.core.job.JobSummary;
 import amberheron.io.JobNumber;
+import amberheron.io.json.EntryKey;
 import amberheron.io.json.JobDocument;
 import java.nio.file.Path;
 import java.sql.SQLException;
@@ -17,6 +18,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -108,12 +110,16 @@ public final class JobBook implements OpenBook {
     }
 
     @Override
-    public Kept add(JobDocument document, @Nullable Judged judged) {
+    public Kept add(JobDocument document, @Nullable Judged judged, List<EntryKey> keys) {
         String id = document.job().id();
         requireSound();
         AtomicBoolean again = new AtomicBoolean();
-        boolean added = with(h -> h.inTransaction(t -> {
+        long added = with(h -> h.inTransaction(t -> {
             boolean second = again.getAndSet(true);
+            Optional<Long> before = keys.stream().findFirst().flatMap(k -> entered(t, id, k));
+            if (before.isPresent()) {
+                return before.get();
+            }
             t.createQuery("select id from job").mapTo(String.class).list().stream()
                     .filter(other -> !other.equals(id) && JobNumber.collide(other, id)).forEach(other -> {
                         throw new BookProblem(
@@ -122,15 +128,51 @@ public final class JobBook implements OpenBook {
                     });
             int made = t.createUpdate(JobRow.ADD).bindMap(JobRow.of(document, judged, 1)).execute();
             if (made == 0) {
-                return second && has(t, document, 1);
+                return second && has(t, document, 1) ? 1L : 0L;
             }
+            keys.forEach(k -> enter(t, id, k, 1));
             store.announce(t, id);
-            return true;
+            return 1L;
         }));
-        if (!added) {
+        if (added == 0) {
             throw new BookProblem(say("The book has a job %s already; choose another number.", id));
         }
-        return new Kept(document, 1);
+        return new Kept(document, added);
+    }
+
+    /** The revision that an entry made; empty where it was not taken. */
+    private static Optional<Long> entered(Handle in, String job, EntryKey key) {
+        return in
+                .createQuery("select revision from entered where writer = :writer and job = :job and number >= :number")
+                .bind("writer", key.writer()).bind("job", job).bind("number", key.number()).mapTo(Long.class).findOne();
+    }
+
+    private static int enter(Handle in, String job, EntryKey key, long revision) {
+        return in.createUpdate("insert into entered (writer, job, number, revision) "
+                + "values (:writer, :job, :number, :revision) on conflict (writer, job) do update set "
+                + "number = excluded.number, revision = excluded.revision where excluded.number > entered.number")
+                .bind("writer", key.writer()).bind("job", job).bind("number", key.number()).bind("revision", revision)
+                .execute();
+    }
+
+    @Override
+    public List<EntryKey> taken(String job, List<EntryKey> keys) {
+        return keys.isEmpty()
+                ? List.of()
+                : with(h -> keys.stream().filter(k -> entered(h, job, k).isPresent()).toList());
+    }
+
+    @Override
+    public String identity() {
+        Optional<String> known = with(h -> h.createQuery("select value from preference where name = :name")
+                .bind("name", ShopHabits.BOOK).mapTo(String.class).findOne());
+        return known.orElseGet(() -> {
+            requireSound();
+            with(h -> h.createUpdate("insert into preference (name, value) values (:name, :value) "
+                    + "on conflict (name) do nothing").bind("name", ShopHabits.BOOK)
+                    .bind("value", UUID.randomUUID().toString()).execute());
+            return identity();
+        });
     }
 
     /** Whether it is in already: an answer may get lost on the line after the entry was taken. */
@@ -141,23 +183,29 @@ public final class JobBook implements OpenBook {
     }
 
     @Override
-    public long save(JobDocument document, @Nullable Judged judged, long basedOn) {
+    public long save(JobDocument document, @Nullable Judged judged, long basedOn, List<EntryKey> keys) {
         requireSound();
-        boolean saved = with(h -> h.inTransaction(t -> {
+        String id = document.job().id();
+        long saved = with(h -> h.inTransaction(t -> {
+            Optional<Long> before = keys.stream().findFirst().flatMap(k -> entered(t, id, k));
+            if (before.isPresent()) {
+                return before.get();
+            }
             int changed = t.createUpdate("update job set vehicle = :vehicle, revision = revision + 1, "
                     + "changed = :changed, document = :document, digest = :digest, " + JobRow.JUDGED
                     + " where id = :id and revision = :basedOn")
                     .bindMap(JobRow.of(document)).bindMap(JobRow.of(judged)).bind("basedOn", basedOn).execute();
-            if (changed == 0) {
-                return has(t, document, basedOn + 1);
+            if (changed == 0 && !has(t, document, basedOn + 1)) {
+                return 0L;
             }
-            store.announce(t, document.job().id());
-            return true;
+            keys.forEach(k -> enter(t, id, k, basedOn + 1));
+            store.announce(t, id);
+            return basedOn + 1;
         }));
-        if (!saved) {
-            throw new BookConflict(say("Job %s was changed elsewhere since it was opened.", document.job().id()));
+        if (saved == 0) {
+            throw new BookConflict(say("Job %s was changed elsewhere since it was opened.", id));
         }
-        return basedOn + 1;
+        return saved;
     }
 
     @Override

@@ -13,7 +13,7 @@ import org.flywaydb.core.api.configuration.FluentConfiguration;
 /** Brings the tables of a book to this version, in whatever database it is kept. */
 final class Migration {
     /** The newest migration; a book that has it is not migrated again, which saves a good part of the start. */
-    private static final int SCHEMA = 6;
+    private static final int SCHEMA = 7;
     /** Held, since a logger that nobody holds forgets its level. */
     private static final Logger FLYWAY = Logger.getLogger("org.flywaydb");
     private static final String HISTORY = "flyway_schema_history";

@@ -7,6 +7,7 @@ import amberheron.core.freeair.SensorNote;
 import amberheron.core.job.JobSummary;
 import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
+import amberheron.io.json.EntryKey;
 import amberheron.io.json.JobDocument;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -98,9 +99,16 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
      * Adds a job.
      *
      * @param judged null for one that is judged later
+     * @param keys names of the entry, and of those that it holds; an entry whose name the book knows is not taken twice
+     * @return the job with the revision in which it was added
      * @throws BookProblem when the book has one of this number already, or one whose files would be the same
      */
-    Kept add(JobDocument document, @Nullable Judged judged);
+    Kept add(JobDocument document, @Nullable Judged judged, List<EntryKey> keys);
+
+    /** Adds a job by an entry without a name. */
+    default Kept add(JobDocument document, @Nullable Judged judged) {
+        return add(document, judged, List.of());
+    }
 
     /** Adds a job that is judged later. */
     default Kept add(JobDocument document) {
@@ -112,10 +120,22 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
      *
      * @param judged null for one that is judged later
      * @param basedOn the revision that was changed
-     * @return the new revision
+     * @param keys names of the entry, and of those that it holds; an entry whose name the book knows is not taken twice
+     * @return the revision that the entry made
      * @throws BookConflict when another program changed the job in between; its change stays
      */
-    long save(JobDocument document, @Nullable Judged judged, long basedOn);
+    long save(JobDocument document, @Nullable Judged judged, long basedOn, List<EntryKey> keys);
+
+    /** Keeps a change by an entry without a name. */
+    default long save(JobDocument document, @Nullable Judged judged, long basedOn) {
+        return save(document, judged, basedOn, List.of());
+    }
+
+    /** Which of these entries into a job the book has taken, in their order. */
+    List<EntryKey> taken(String job, List<EntryKey> keys);
+
+    /** What tells this book from others, wherever it is moved; empty where that is not known out of reach. */
+    String identity();
 
     /** Keeps a change of a job that is judged later. */
     default long save(JobDocument document, long basedOn) {

@@ -7,6 +7,7 @@ import amberheron.io.TextFiles;
 import amberheron.io.book.BookAddress.OfServer;
 import amberheron.io.book.JobBook.Judged;
 import amberheron.io.book.JobBook.Kept;
+import amberheron.io.json.EntryKey;
 import amberheron.io.json.JobDocument;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -125,18 +126,39 @@ public final class SharedBook implements OpenBook {
     }
 
     @Override
-    public Kept add(JobDocument document, @Nullable Judged judged) {
-        Kept kept = write(b -> b.add(document, judged));
+    public Kept add(JobDocument document, @Nullable Judged judged, List<EntryKey> keys) {
+        Kept kept = write(b -> b.add(document, judged, keys));
         alsoHere(() -> copy.put(document, judged, kept.revision()));
         return kept;
     }
 
     @Override
-    public long save(JobDocument document, @Nullable Judged judged, long basedOn) {
-        long revision = write(b -> b.save(document, judged, basedOn));
+    public long save(JobDocument document, @Nullable Judged judged, long basedOn, List<EntryKey> keys) {
+        long revision = write(b -> b.save(document, judged, basedOn, keys));
         // What was entered here is read here, also when the line goes down right after.
         alsoHere(() -> copy.put(document, judged, revision));
         return revision;
+    }
+
+    @Override
+    public List<EntryKey> taken(String job, List<EntryKey> keys) {
+        return write(b -> b.taken(job, keys));
+    }
+
+    /** The server's; the copy remembers it. */
+    @Override
+    public String identity() {
+        if (inReach) {
+            try {
+                String known = write(JobBook::identity);
+                alsoHere(() -> copy.prefer(ShopHabits.BOOK, known));
+                return known;
+            } catch (BookUnreachable e) {
+                // As it was when it last answered.
+                return copy.preferences().getOrDefault(ShopHabits.BOOK, "");
+            }
+        }
+        return copy.preferences().getOrDefault(ShopHabits.BOOK, "");
     }
 
     @Override

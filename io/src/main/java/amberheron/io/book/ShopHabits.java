@@ -22,6 +22,8 @@ public final class ShopHabits {
     private static final String BANK = "school.bank";
     /** Kept as {@code yes} in the book of the shop that does not exist. */
     public static final String DEMO = "demo";
+    /** What tells the book from others. */
+    static final String BOOK = "book";
     private static final String MONTHS = "recalibrate.months";
 
     private ShopHabits() {
@@ -29,7 +31,7 @@ public final class ShopHabits {
 
     /** Whether all bays of the shop share what is kept under this name; else it is this bay's own. */
     static boolean isOfShop(String name) {
-        return name.startsWith("school.") || Set.of(MONTHS, DEMO, ShopCard.NAME, ShopCard.PAPER).contains(name);
+        return name.startsWith("school.") || Set.of(MONTHS, DEMO, BOOK, ShopCard.NAME, ShopCard.PAPER).contains(name);
     }
 
     /** The habits kept under these names. */

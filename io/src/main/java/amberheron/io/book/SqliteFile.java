@@ -2,6 +2,7 @@ package amberheron.io.book;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.io.PrivateFile;
 import amberheron.io.TextFiles;
 import java.io.IOException;
 import java.io.InputStream;

@@ -74,7 +74,7 @@ public final class ChartCsv {
             throw row.fault(say("column ohms: found %s, expected 0 or more", ohms));
         }
         String tag = row.text("tag");
-        return new Wire(tag.isEmpty() ? number : tag, choice(row, "work", Work.values(), Work::words),
+        return new Wire("", tag.isEmpty() ? number : tag, choice(row, "work", Work.values(), Work::words),
                 from == null ? Device.CONTROLLER : from, row.text("from pin"), colour(row, "colour"),
                 colour(row, "extension"), choice(row, "to", Device.values(), Device::words), row.text("to pin"),
                 colour(row, "to colour"), yes(row), choice(row, "left", Wire.Left.values(), Wire.Left::words), ohms);

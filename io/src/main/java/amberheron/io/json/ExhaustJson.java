@@ -1,5 +1,7 @@
 package amberheron.io.json;
 
+import static amberheron.core.parts.PartIds.numbered;
+
 import amberheron.core.placement.Attitude;
 import amberheron.core.placement.Exhaust;
 import amberheron.core.placement.Neighbour;
@@ -14,8 +16,10 @@ final class ExhaustJson {
 
     static Exhaust read(Cursor at) {
         Cursor attitude = at.object("attitude");
-        return new Exhaust(at.list("segments").stream().map(ExhaustJson::segment).toList(),
-                at.list("neighbours").stream().map(ExhaustJson::neighbour).toList(),
+        return new Exhaust(
+                numbered(at.list("segments").stream().map(ExhaustJson::segment).toList(), Segment::id, Segment::withId),
+                numbered(at.list("neighbours").stream().map(ExhaustJson::neighbour).toList(), Neighbour::id,
+                        Neighbour::withId),
                 new Attitude(attitude.number("pitch"), attitude.number("roll")));
     }
 

@@ -1,5 +1,7 @@
 package amberheron.io.json;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.display.DisplayField;
 import amberheron.core.drivelog.LogField;
 import amberheron.core.freeair.AirField;
@@ -31,6 +33,8 @@ import org.jspecify.annotations.Nullable;
  */
 public record FieldWords(String words, @Nullable Dimension dimension) {
     private static final Pattern INDEX = Pattern.compile("\\[(\\d+)]");
+    /** A value of another output than the first, which stands in the job itself. */
+    private static final Pattern OF_OUTPUT = Pattern.compile("outputs\\.putBy\\[(\\d{1,4})]\\.(.+)");
     private static final Map<String, Station> STATIONS = Map.ofEntries(Map.entry("intake", Station.PLAN),
             Map.entry("progress", Station.PLAN), Map.entry("placing", Station.PLACE),
             Map.entry("wiring", Station.WIRE), Map.entry("air", Station.AIR), Map.entry("law", Station.SCALE),
@@ -247,6 +251,12 @@ public record FieldWords(String words, @Nullable Dimension dimension) {
 
     /** Of a field as {@link Difference#field()} has it; one that nobody named is said in the words it is made of. */
     public static FieldWords of(String field) {
+        Matcher output = OF_OUTPUT.matcher(field);
+        if (output.matches()) {
+            FieldWords of = of(output.group(2));
+            return new FieldWords(say("%s, reader %d", of.words(), 1 + Integer.parseInt(output.group(1))),
+                    of.dimension());
+        }
         String path = INDEX.matcher(field).replaceAll("");
         Said said = KNOWN.get(path);
         Station station = STATIONS.get(path.split("\\.", 2)[0]);

@@ -1,5 +1,6 @@
 package amberheron.io.json;
 
+import amberheron.core.parts.PartIds;
 import amberheron.core.finding.Photo;
 import amberheron.core.harness.AsWired;
 import amberheron.core.harness.Chart;
@@ -53,7 +54,8 @@ final class HarnessJson {
         ObjectNode out = Json.object();
         ArrayNode wires = out.putArray("wires");
         harness.chart().wires()
-                .forEach(w -> wires.addObject().put("tag", w.tag()).put("work", Cursor.idOrNull(w.work()))
+                .forEach(w -> wires.addObject().put("id", w.id()).put("tag", w.tag())
+                        .put("work", Cursor.idOrNull(w.work()))
                         .put("from", Cursor.id(w.from())).put("fromPin", w.fromPin()).put("colour", text(w.colour()))
                         .put("extension", text(w.extension())).put("to", Cursor.idOrNull(w.to()))
                         .put("toPin", w.toPin()).put("toColour", text(w.toColour())).put("toldApart", w.toldApart())
@@ -77,7 +79,8 @@ final class HarnessJson {
     }
 
     private static Wire wire(Cursor at) {
-        return new Wire(at.text("tag"), at.choiceOrNull("work", Work.values()), at.choice("from", Device.values()),
+        return new Wire(at.text("id", at.text("tag")), at.text("tag"), at.choiceOrNull("work", Work.values()),
+                at.choice("from", Device.values()),
                 at.text("fromPin", ""), colour(at, "colour"), colour(at, "extension"),
                 at.choiceOrNull("to", Device.values()), at.text("toPin", ""), colour(at, "toColour"),
                 at.flag("toldApart"), at.choiceOrNull("left", Wire.Left.values()), at.numberOrNull("ohms"));
@@ -95,10 +98,11 @@ final class HarnessJson {
     }
 
     private static Route route(Cursor at) {
-        return new Route(at.list("points").stream()
+        return new Route(PartIds.numbered(at.list("points").stream()
                 .map(p -> new Route.Waypoint(p.text("name", ""), p.numberOrNull("length"), p.numberOrNull("hot"),
                         p.flag("sleeved"), p.numberOrNull("moving"), p.numberOrNull("bend"), p.text("id", "")))
-                .toList(), at.numberOrNull("lead"), at.numberOrNull("extension"), at.numberOrNull("slackAtEngine"),
+                .toList(), Route.Waypoint::id, Route.Waypoint::withId), at.numberOrNull("lead"),
+                at.numberOrNull("extension"), at.numberOrNull("slackAtEngine"),
                 at.numberOrNull("slackAtDisplay"), WiringJson.positiveOrNull(at, "cable"),
                 at.numberOrNull("connector"), at.numberOrNull("hole"),
                 at.choiceOrNull("passage", Route.Passage.values()), at.flag("lookedBehind"),
@@ -119,10 +123,10 @@ final class HarnessJson {
 
     private static Joints joints(Cursor at) {
         return new Joints(at.choiceOrNull("school", Joints.School.values()), new TreeSet<>(at.integers("done")),
-                at.list("tested").stream()
+                PartIds.numbered(at.list("tested").stream()
                         .map(t -> new Joints.Test(t.text("wire", ""), WiringJson.positiveOrNull(t, "section"),
                                 t.numberOrNull("pull"), t.numberOrNull("drop"), t.text("id", "")))
-                        .toList());
+                        .toList(), Joints.Test::id, Joints.Test::withId));
     }
 
     private static AsWired asWired(Cursor at) {

@@ -21,15 +21,17 @@ public final class JobDocument {
     private volatile @Nullable ObjectNode written;
 
     private JobDocument(Job job, ObjectNode read, @Nullable ObjectNode written) {
-        this.job = job;
+        // Which output somebody works on is not kept.
+        this.job = job.withOutputs(job.outputs().facingFirst());
         this.read = read;
         this.written = written;
     }
 
     /** A document for a job that was made here. */
     public static JobDocument of(Job job) {
-        ObjectNode tree = JobJson.write(job);
-        return new JobDocument(job, tree, tree);
+        Job kept = job.withOutputs(job.outputs().facingFirst());
+        ObjectNode tree = JobJson.write(kept);
+        return new JobDocument(kept, tree, tree);
     }
 
     /**

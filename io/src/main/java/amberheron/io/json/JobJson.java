@@ -17,7 +17,11 @@ import amberheron.core.job.Progress;
 import amberheron.core.job.Waiting;
 import amberheron.core.plan.Intake;
 import amberheron.core.scaling.CheckPoint;
+import amberheron.core.parts.PartIds;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -59,27 +63,41 @@ final class JobJson {
                 changes(at).of(false));
     }
 
-    /** The output at hand stands in the document itself, as the only one does; others are put by beside it. */
+    /** The first output stands in the document itself, as the only one does; the others beside it. */
     private static Outputs outputs(Cursor at) {
         Cursor more = at.objectOrNone("outputs").orElse(null);
-        Output atHand = output(at, more == null ? "1" : more.text("atHand"), more == null || more.flag("logged"));
-        return more == null
-                ? new Outputs(atHand, List.of())
-                : more.build(() -> new Outputs(atHand,
-                        more.list("putBy").stream().map(o -> output(o, o.text("id"), o.flag("logged"))).toList()));
+        List<Output> all = new ArrayList<>();
+        all.add(output(at, more == null ? "1" : more.text("atHand"), more == null || more.flag("logged")));
+        if (more == null) {
+            return new Outputs(all, all.getFirst().id());
+        }
+        more.list("putBy").forEach(o -> all.add(output(o, o.text("id"), o.flag("logged"))));
+        requireOnce(more, all);
+        // In a document that kept which one was worked on the first may stand among the others.
+        all.sort(Comparator
+                .comparingInt(o -> o.id().matches("\\d{1,6}") ? Integer.parseInt(o.id()) : Integer.MAX_VALUE));
+        return new Outputs(all, all.getFirst().id());
+    }
+
+    private static void requireOnce(Cursor at, List<Output> all) {
+        Set<String> ids = new HashSet<>();
+        all.stream().map(Output::id).filter(id -> !ids.add(id)).findFirst().ifPresent(id -> {
+            throw at.fault("putBy", "each id once, found “" + id + "” twice");
+        });
     }
 
     private static Output output(Cursor at, String id, boolean logged) {
         return new Output(id, logged, at.objectOrNone("law").map(LawJson::read).orElse(null),
                 at.objectOrNone("reader").map(ReaderJson::read).orElse(null),
-                at.list("points").stream().map(JobJson::point).toList(),
+                PartIds.numbered(at.list("points").stream().map(JobJson::point).toList(), CheckPoint::id,
+                        CheckPoint::withId),
                 at.objectOrNone("proving").map(ProvingJson::read).orElse(null), changes(at).of(true));
     }
 
     private static ObjectNode write(Outputs outputs) {
-        ObjectNode out = Json.object().put("atHand", outputs.atHand().id()).put("logged", outputs.atHand().logged());
+        ObjectNode out = Json.object().put("atHand", outputs.active().id()).put("logged", outputs.active().logged());
         ArrayNode putBy = out.putArray("putBy");
-        outputs.putBy().forEach(o -> {
+        outputs.others().forEach(o -> {
             ObjectNode one = putBy.addObject().put("id", o.id()).put("logged", o.logged());
             write(one, o);
             write(one.putObject("changes"), o.changes());
@@ -93,7 +111,7 @@ final class JobJson {
         var reader = output.reader();
         out.set("reader", reader == null ? out.nullNode() : ReaderJson.write(reader));
         ArrayNode points = out.putArray("points");
-        output.points().forEach(p -> points.addObject().put("volts", p.volts()).put("true", p.truth())
+        output.points().forEach(p -> points.addObject().put("id", p.id()).put("volts", p.volts()).put("true", p.truth())
                 .put("shown", p.shown()).put("note", p.note()).put("engine", Cursor.idOrNull(p.engine()))
                 .set("origin", OriginJson.write(p.origin())));
         var proving = output.proving();
@@ -113,14 +131,14 @@ final class JobJson {
         out.set("air", AirJson.write(job.air()));
         QuantityJson.write(out, "gauge", job.gauge());
         out.set("display", write(job.display()));
-        write(out, job.outputs().atHand());
+        write(out, job.outputs().active());
         out.set("outputs", write(job.outputs()));
         out.set("roadTest", RoadTestJson.write(job.roadTest()));
         out.putObject("handOver").put("notDone", job.handOver().notDone()).put("date", text(job.handOver().date()))
                 .put("by", job.handOver().by());
         ObjectNode drafts = out.putObject("drafts");
         job.entries().drafts().forEach(drafts::put);
-        write(out.putObject("changes"), job.changes().and(job.outputs().atHand().changes()));
+        write(out.putObject("changes"), job.changes().and(job.outputs().active().changes()));
         ObjectNode origins = out.putObject("origins");
         job.entries().origins().forEach((field, origin) -> origins.set(field, OriginJson.write(origin)));
         return out;
@@ -193,7 +211,7 @@ final class JobJson {
     private static CheckPoint point(Cursor at) {
         return at.build(() -> new CheckPoint(at.numberOrNull("volts"), at.numberOrNull("true"), at.number("shown"),
                 at.text("note", ""), OriginJson.read(at.objectOrNone("origin")),
-                at.choiceOrNull("engine", CheckPoint.Engine.values())));
+                at.choiceOrNull("engine", CheckPoint.Engine.values()), at.text("id", "")));
     }
 
     private static Changes changes(Cursor at) {

@@ -27,7 +27,8 @@ final class PlacingJson {
     }
 
     private static Candidate candidate(Cursor at) {
-        return new Candidate(at.text("id"), at.text("note", ""), at.choice("line", Line.values()),
+        return new Candidate(at.text("id"), at.text("letter", at.text("id")), at.text("note", ""),
+                at.choice("line", Line.values()),
                 at.numberOrNull("distance"), at.numberOrNull("clock"), at.numberOrNull("slope"), at.number("lean"),
                 at.choice("hole", Candidate.Hole.values()), at.numberOrNull("gas"));
     }
@@ -41,9 +42,11 @@ final class PlacingJson {
     static ObjectNode write(Placing placing) {
         ObjectNode out = Json.object();
         ArrayNode candidates = out.putArray("candidates");
-        placing.candidates().forEach(c -> candidates.addObject().put("id", c.id()).put("note", c.note())
-                .put("line", Cursor.id(c.line())).put("distance", c.distance()).put("clock", c.clock())
-                .put("slope", c.slope()).put("lean", c.lean()).put("hole", Cursor.id(c.hole())).put("gas", c.gas()));
+        placing.candidates()
+                .forEach(c -> candidates.addObject().put("id", c.id()).put("letter", c.letter()).put("note", c.note())
+                        .put("line", Cursor.id(c.line())).put("distance", c.distance()).put("clock", c.clock())
+                        .put("slope", c.slope()).put("lean", c.lean()).put("hole", Cursor.id(c.hole()))
+                        .put("gas", c.gas()));
         out.put("chosen", placing.chosen());
         Probe probe = placing.probe();
         out.putObject("probe").put("standOut", probe.standOut()).putNull("lead")

@@ -15,6 +15,7 @@ import amberheron.core.job.Job;
 import amberheron.core.job.Output;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.Station;
+import amberheron.core.placement.Candidate;
 import amberheron.core.placement.PlaceRanking;
 import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.OutputLaw;
@@ -180,10 +181,11 @@ public final class ResultJson {
     /** The place taken with its findings, the others with their verdicts, what the search found and each school's choice. */
     public static String place(Job job, List<Finding> findings, PlaceRanking ranking) {
         ObjectNode out = findingsOf(job.id(), findings);
-        out.put("place", job.placing().chosen());
+        out.put("place", job.chosenPlace().map(Candidate::letter).orElse(null));
         ArrayNode places = out.putArray("candidates");
-        ranking.places().forEach(p -> places.addObject().put("id", p.place().id()).put("distance", p.place().distance())
-                .put("clock", p.place().clock()).put("verdict", Cursor.id(p.verdict())));
+        ranking.places()
+                .forEach(p -> places.addObject().put("id", p.place().letter()).put("distance", p.place().distance())
+                        .put("clock", p.place().clock()).put("verdict", Cursor.id(p.verdict())));
         ArrayNode found = out.putArray("search");
         ranking.found().forEach(f -> found.addObject().put("line", Cursor.id(f.line())).put("distance", f.distance())
                 .put("clock", f.clock()));
@@ -196,7 +198,7 @@ public final class ResultJson {
     public static String wire(Job job, List<Finding> findings) {
         ObjectNode out = findingsOf(job.id(), findings);
         ArrayNode sources = out.putArray("sources");
-        job.wiring().sources().forEach(s -> sources.addObject().put("id", s.id())
+        job.wiring().sources().forEach(s -> sources.addObject().put("id", s.letter())
                 .put("behaviour", Cursor.id(s.behaviour())).put("taken", s.id().equals(job.wiring().taken())));
         OutputLaw law = job.law();
         ArrayNode schools = out.putArray("grounds");

@@ -75,7 +75,8 @@ final class WiringJson {
                         OriginJson.read(origins.flatMap(o -> o.objectOrNone(Cursor.id(state))))));
             }
         }
-        return new PowerSource(at.text("id"), at.text("place", ""), readings, at.numberOrNull("hostFuse"),
+        return new PowerSource(at.text("id"), at.text("letter", at.text("id")), at.text("place", ""), readings,
+                at.numberOrNull("hostFuse"),
                 at.numberOrNull("hostLoad"));
     }
 
@@ -91,7 +92,7 @@ final class WiringJson {
         ObjectNode out = Json.object();
         ArrayNode sources = out.putArray("sources");
         for (PowerSource s : wiring.sources()) {
-            ObjectNode one = sources.addObject().put("id", s.id()).put("place", s.place());
+            ObjectNode one = sources.addObject().put("id", s.id()).put("letter", s.letter()).put("place", s.place());
             ObjectNode volts = one.putObject("volts");
             for (KeyState state : KeyState.values()) {
                 volts.put(Cursor.id(state), s.at(state).orElse(null));

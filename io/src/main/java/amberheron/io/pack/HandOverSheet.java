@@ -61,7 +61,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         static ReaderSheet of(JobReview review, UnitChoice units) {
             Job job = review.job();
             var proving = job.proving();
-            return new ReaderSheet(job.outputs().atHand().title(), HandOverSheet.setting(review),
+            return new ReaderSheet(job.outputs().active().title(), HandOverSheet.setting(review),
                     HandOverSheet.settingNote(review, units, job.stoich()), HandOverSheet.points(job, units),
                     HandOverSheet.pointsNote(review, units, job.stoich()), HandOverSheet.proving(job),
                     proving == null ? null : ProvingPlot.svg(proving.result()));
@@ -116,7 +116,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         Fuel fuel = job.intake().fuel();
         Standing stands = standing(review, units);
         var date = job.handOver().date();
-        boolean one = review.putBy().isEmpty();
+        boolean one = review.others().isEmpty();
         List<ReaderSheet> told = job.outputs().all().stream().map(o -> review.ofOutput(o.id()).orElseThrow())
                 .map(r -> ReaderSheet.of(r, units)).map(t -> one ? t.withTitle("") : t).toList();
         return new HandOverSheet(job.id(), job.intake().vehicle(),
@@ -139,7 +139,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
     private static List<Fact> facts(Job job, JobReview review) {
         List<Fact> facts = new ArrayList<>();
         job.chosenPlace().ifPresent(c -> facts
-                .add(new Fact("Place", c.id() + (c.note().isBlank() ? "" : ": " + c.note()) + ", "
+                .add(new Fact("Place", c.letter() + (c.note().isBlank() ? "" : ": " + c.note()) + ", "
                         + job.intake().fit().words() + bank(job, c))));
         AsFitted fitted = job.placing().fitted();
         if (fitted.begun()) {
@@ -150,7 +150,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
                             : "; photos: " + String.join(", ", fitted.photos().stream().map(p -> p.file()).toList()))));
         }
         Double fuse = job.wiring().fuse();
-        job.wiring().source().ifPresent(p -> facts.add(new Fact("Power", p.id()
+        job.wiring().source().ifPresent(p -> facts.add(new Fact("Power", p.letter()
                 + (p.place().isBlank() ? "" : ": " + p.place()) + ", " + p.behaviour().words()
                 + (job.wiring().feed().relay() ? ", by a relay" : "")
                 + (fuse == null ? "" : ", fuse " + UnitChoice.plain(fuse) + " A"))));
@@ -165,7 +165,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         }
         Reader reader = job.reader();
         if (reader != null) {
-            facts.add(new Fact(review.putBy().isEmpty() ? "Reader" : "Readers", job.outputs().all().stream()
+            facts.add(new Fact(review.others().isEmpty() ? "Reader" : "Readers", job.outputs().all().stream()
                     .map(Output::title).collect(Collectors.joining("; "))));
         }
         display(job, review).ifPresent(facts::add);
@@ -362,7 +362,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
     private static String proving(Job job) {
         Output.Proving proving = job.proving();
         return proving == null
-                ? job.outputs().atHand().logged() ? "no proving log read" : "cannot be logged: never seen on the road"
+                ? job.outputs().active().logged() ? "no proving log read" : "cannot be logged: never seen on the road"
                 : say("%s, %d samples, %s; SHA-256 %s…", proving.file(),
                         proving.result().samples(), ProvingPlot.axes(proving.result()),
                         proving.digest().substring(0, Math.min(16, proving.digest().length())));

@@ -51,7 +51,7 @@ final class PlaceDrawing {
         double at = (distance - from) * scale;
         out.append(say("<path d=\"M%1$.2f,4 V%2$.2f\" stroke=\"#a5381f\" stroke-width=\"0.5\"/>%n", at,
                 middle + MOST_PIPE / 2));
-        Svg.text(out, at, 3, "middle", say("%s, %.0f mm", place.id(), 1000 * distance), WORDS);
+        Svg.text(out, at, 3, "middle", say("%s, %.0f mm", place.letter(), 1000 * distance), WORDS);
         face(out, place);
         return out.append("</svg>\n").toString();
     }

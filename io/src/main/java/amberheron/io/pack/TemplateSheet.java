@@ -72,7 +72,7 @@ public record TemplateSheet(String job, String place, List<Mark> marks, String d
     private static Map<String, byte[]> files(Job job, Candidate place, MarkingOut marks, FittingProcedure procedure,
             UnitChoice units) {
         TemplateSheet sheet = new TemplateSheet(job.id(),
-                place.id() + (place.note().isBlank() ? "" : ": " + place.note()), marks(marks, units, job.stoich()),
+                place.letter() + (place.note().isBlank() ? "" : ": " + place.note()), marks(marks, units, job.stoich()),
                 TemplateDrawing.svg(marks, false), procedure);
         String html = Pages.html("template.html", sheet);
         String stem = Pages.stem(job) + "-marking-out";

@@ -97,7 +97,13 @@ class CsvTest {
                 .withOhms(0.4);
         Chart chart = new Chart(
                 List.of(wire, Wire.tagged("x").withWork(Work.DIMMER).withLeft(Wire.Left.GROUNDED)));
-        assertThat(ChartCsv.parse("c", ChartCsv.write(chart))).isEqualTo(chart);
+        same(ChartCsv.parse("c", ChartCsv.write(chart)), chart);
+    }
+
+    /** The wires of a file are new wires, whatever they are tagged with. */
+    private static void same(Chart read, Chart written) {
+        assertThat(read.wires()).usingRecursiveFieldByFieldElementComparatorIgnoringFields("id")
+                .isEqualTo(written.wires());
     }
 
     @Test
@@ -130,7 +136,7 @@ class CsvTest {
                 .withToPin("-A2")));
         String text = ChartCsv.write(chart);
         assertThat(text).contains("'=1+1").contains("'+5").contains("'-A2").doesNotContain(",=");
-        assertThat(ChartCsv.parse("chart.csv", text)).isEqualTo(chart);
+        same(ChartCsv.parse("chart.csv", text), chart);
         assertThat(Cells.safe("-0.5", "-12", "12.4", "a=b")).containsExactly("-0.5", "-12", "12.4", "a=b");
     }
 }

@@ -133,7 +133,8 @@ class JobDocumentProperties {
     private static Harness harness(Random random) {
         List<Wire> wires = new ArrayList<>();
         for (int i = random.nextInt(6); i > 0; i--) {
-            wires.add(new Wire("T" + i, perhaps(random, Work.values()), any(random, Device.values()), words(random),
+            wires.add(new Wire("w" + i, "T" + i, perhaps(random, Work.values()), any(random, Device.values()),
+                    words(random),
                     colour(random), colour(random), perhaps(random, Device.values()), words(random), colour(random),
                     random.nextBoolean(), perhaps(random, Wire.Left.values()), maybe(random, 2)));
         }
@@ -207,7 +208,8 @@ class JobDocumentProperties {
                 random.nextBoolean(), random.nextBoolean());
         List<Candidate> places = new ArrayList<>();
         for (int i = random.nextInt(4); i > 0; i--) {
-            places.add(new Candidate("P" + i, words(random), any(random, Segment.Line.values()), maybe(random, 4),
+            places.add(new Candidate("p" + i, "P" + i, words(random), any(random, Segment.Line.values()),
+                    maybe(random, 4),
                     maybe(random, 3), maybe(random, 1), random.nextGaussian(), any(random, Candidate.Hole.values()),
                     random.nextBoolean() ? null : 900 + 300 * random.nextDouble()));
         }
@@ -268,9 +270,9 @@ class JobDocumentProperties {
         return random.nextBoolean()
                 ? job
                 : job.withOutputs(job.outputs().oneMore()
-                        .with(job.outputs().oneMore().atHand().withLogged(random.nextBoolean())
+                        .with(job.outputs().oneMore().active().withLogged(random.nextBoolean())
                                 .withChanges(new Changes(Map.of(RestsOn.LAW, Instant.EPOCH))))
-                        .facing(random.nextBoolean() ? "1" : "2"));
+                        .facingFirst());
     }
 
     private static DriveFound found(Random random) {

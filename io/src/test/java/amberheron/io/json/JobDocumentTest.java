@@ -114,7 +114,7 @@ class JobDocumentTest {
         JobDocument document = JobDocument.read(file(old));
         Job read = document.job();
         assertThat(read.done()).containsExactly("leaks");
-        assertThat(read.chosenPlace().orElseThrow()).isEqualTo(new Candidate("B", "straight", Line.ALL, 0.61, 0.9,
+        assertThat(read.chosenPlace().orElseThrow()).isEqualTo(new Candidate("B", "B", "straight", Line.ALL, 0.61, 0.9,
                 -0.07, 0, Candidate.Hole.NONE, null));
         assertThat(read.wiring().source().orElseThrow().volts()).containsOnly(
                 Map.entry(KeyState.OFF, new PowerSource.Reading(0.0, Origin.UNRECORDED)),

@@ -1,7 +1,7 @@
-package amberheron.io.book;
+package amberheron.io;
 
-import amberheron.io.UnusableInput;
 import java.io.IOException;
+import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFileAttributeView;
@@ -9,19 +9,44 @@ import java.nio.file.attribute.PosixFilePermission;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Set;
 
-/** Files that nobody else on the machine reads, where the system can see to it. */
-final class PrivateFile {
+/** Files and folders that nobody else on the machine reads, where the system can see to it. */
+public final class PrivateFile {
     private static final Set<PosixFilePermission> OWNER = PosixFilePermissions.fromString("rwx------");
 
     private PrivateFile() {
     }
 
     /** Makes an empty file, unless it is there. */
-    static void create(Path file) throws IOException {
+    public static void create(Path file) throws IOException {
         Path folder = file.toAbsolutePath().getParent();
         if (folder != null && !Files.exists(file) && knows(folder)) {
             Files.createFile(file, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
         }
+    }
+
+    /** Makes a folder and those above it that are not there; one that others can look into is closed to them. */
+    public static Path folder(Path folder) throws IOException {
+        if (!Files.isDirectory(folder)) {
+            Path above = folder.toAbsolutePath().getParent();
+            if (above != null) {
+                Files.createDirectories(above);
+            }
+            try {
+                if (above != null && knows(above)) {
+                    Files.createDirectory(folder, PosixFilePermissions.asFileAttribute(OWNER));
+                } else {
+                    Files.createDirectories(folder);
+                }
+            } catch (FileAlreadyExistsException e) {
+                if (!Files.isDirectory(folder)) {
+                    throw e;
+                }
+            }
+        }
+        if (knows(folder) && !OWNER.containsAll(Files.getPosixFilePermissions(folder))) {
+            Files.setPosixFilePermissions(folder, OWNER);
+        }
+        return folder;
     }
 
     /**
@@ -29,7 +54,7 @@ final class PrivateFile {
      *
      * @throws UnusableInput when they can
      */
-    static void require(Path file) {
+    public static void require(Path file) {
         try {
             if (Files.exists(file) && knows(file) && !OWNER.containsAll(Files.getPosixFilePermissions(file))) {
                 throw new UnusableInput(file.toString(), "",
