@@ -53,6 +53,8 @@ public final class Saver {
     private @Nullable Entry flying;
     /** Whether it was asked which entries of earlier windows the book has. */
     private boolean looked;
+    /** Whether the last entry is kept beside the book. */
+    private boolean beside;
     /** Whether the book's version is being fetched. */
     private boolean fetching;
     /** As the book last had it, to tell what was changed here from what was changed there. */
@@ -130,7 +132,16 @@ public final class Saver {
 
     /** Beside the book, with all that is needed to know later what of it went in. */
     private void keep(Entry entry) {
+        beside = true;
         unsaved.keep(left(entry));
+    }
+
+    /** The last entry is in the book. */
+    private void forget(Entry entry) {
+        if (beside) {
+            unsaved.drop(left(entry));
+            beside = false;
+        }
     }
 
     private LeftEntry left(Entry entry) {
@@ -223,12 +234,12 @@ public final class Saver {
         Entry later = latest;
         if (done.equals(later)) {
             latest = null;
-        } else if (later != null && (failure != null || !held.isEmpty())) {
+        } else if (later != null && beside) {
             // The same file, with what is still to go in.
             keep(later);
         }
-        if (failure != null || !held.isEmpty()) {
-            unsaved.drop(left(done));
+        if (latest == null) {
+            forget(done);
         }
         held.forEach(unsaved::drop);
         held.clear();
@@ -241,7 +252,7 @@ public final class Saver {
         latest = null;
         failure = null;
         pause = FIRST_PAUSE;
-        unsaved.drop(left(ours));
+        forget(ours);
         held.forEach(unsaved::drop);
         held.clear();
         sent.clear();
@@ -445,7 +456,7 @@ public final class Saver {
             in = arrived();
         }
         if (in && last.equals(flying)) {
-            unsaved.drop(left(last));
+            forget(last);
         } else {
             keep(last);
         }

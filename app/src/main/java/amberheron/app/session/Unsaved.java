@@ -34,6 +34,7 @@ final class Unsaved implements AutoCloseable {
     private static final Logger LOG = Logger.getLogger(Unsaved.class.getName());
     private static final Pattern FILE = Pattern.compile(".+\\.([a-z0-9]{1,40})\\.entry");
     private static final String LOCK = ".lock";
+    private static final String REVISION = ".revision";
 
     private final Path folder;
     private final String book;
@@ -108,6 +109,7 @@ final class Unsaved implements AutoCloseable {
 
     /** Every entry that no other window looks after. */
     synchronized List<LeftEntry> left() {
+        files().stream().filter(f -> TextFiles.name(f).endsWith(REVISION)).forEach(this::takeOver);
         List<LeftEntry> all = new ArrayList<>();
         for (Path each : files()) {
             Matcher name = FILE.matcher(TextFiles.name(each));
@@ -117,6 +119,26 @@ final class Unsaved implements AutoCloseable {
             }
         }
         return all;
+    }
+
+    /** An entry of earlier versions was three files; it becomes one, always under the same name. */
+    private void takeOver(Path revision) {
+        String stem = TextFiles.name(revision).substring(0, TextFiles.name(revision).length() - REVISION.length());
+        Path document = folder.resolve(stem + ".json");
+        Path base = folder.resolve(stem + ".base");
+        try {
+            String number = Files.readString(revision).strip();
+            JobDocument entered = JobDocument.read(document);
+            EntryKey key = new EntryKey("old" + TextFiles.digest(entered.bytes()).substring(0, 9), 1);
+            LeftEntry entry = new LeftEntry("", key, entered, number.matches("\\d{1,18}") ? Long.parseLong(number) : -1,
+                    Files.exists(base) ? JobDocument.read(base) : null, List.of());
+            TextFiles.replacePrivate(file(entry), entry.bytes());
+            Files.delete(revision);
+            Files.deleteIfExists(base);
+            Files.delete(document);
+        } catch (IOException | UnusableInput e) {
+            LOG.log(Level.WARNING, "left as it is: " + document, e);
+        }
     }
 
     private List<Path> files() {

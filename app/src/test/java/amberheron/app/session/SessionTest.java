@@ -17,6 +17,7 @@ import amberheron.core.job.Job;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.json.Difference;
 import java.io.IOException;
+import amberheron.io.json.JobDocument;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.DriverManager;
@@ -132,6 +133,26 @@ class SessionTest {
         }
         assertThat(inTheBook("SB-015")).isEqualTo("mine");
         assertThat(home.resolve("unsaved")).isDirectoryNotContaining("glob:**.entry");
+    }
+
+    /** What an earlier version left beside the book in three files goes in like any other, once. */
+    @Test
+    void whatAnEarlierVersionLeftGoesIn() throws IOException {
+        Demo.copy(home);
+        Path folder = Files.createDirectories(home.resolve("unsaved"));
+        try (JobBook book = JobBook.open(home.resolve("book.db"))) {
+            JobDocument was = book.load("SB-015").orElseThrow().document();
+            Files.write(folder.resolve("SB-015.json"),
+                    was.with(was.job().withIntake(was.job().intake().withVehicle("of yesterday"))).bytes());
+            Files.write(folder.resolve("SB-015.base"), was.bytes());
+            Files.writeString(folder.resolve("SB-015.revision"),
+                    String.valueOf(book.load("SB-015").orElseThrow().revision()));
+        }
+        try (Session next = Demo.empty(home)) {
+            assertThat(next.jobs()).isNotEmpty();
+        }
+        assertThat(inTheBook("SB-015")).isEqualTo("of yesterday");
+        assertThat(folder).isEmptyDirectory();
     }
 
     /** A book that cannot be written for a while: what is typed stays, is kept beside it, and goes in by itself. */
