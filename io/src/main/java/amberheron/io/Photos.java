@@ -25,6 +25,19 @@ public final class Photos {
         return home.resolve("photos").resolve(JobNumber.stem(job.id()));
     }
 
+    /** A photo of a job as it lies here; empty where it is not here, or too large to be carried. */
+    public static Optional<byte[]> beside(Path home, Job job, Photo photo) {
+        Path file = TextFiles.path(photo.file());
+        Path here = folder(home, job).resolve(file);
+        try {
+            return photo.file().equals(TextFiles.name(file)) && Files.isRegularFile(here)
+                    && Files.size(here) <= MOST_BYTES ? Optional.of(Files.readAllBytes(here)) : Optional.empty();
+        } catch (IOException e) {
+            Logger.getLogger(Photos.class.getName()).log(Level.WARNING, "cannot be read: " + here, e);
+            return Optional.empty();
+        }
+    }
+
     /**
      * Puts into the book what it lacks of a job's photos, and fetches what lies in it and not here.
      *

@@ -2,6 +2,7 @@ package amberheron.app.cli;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.io.Photos;
 import amberheron.io.book.BookAddress;
 import amberheron.io.book.OpenBook;
 import amberheron.io.book.Transfer;
@@ -32,6 +33,7 @@ final class BookCommands extends OfShop {
     @Override
     public Integer call() {
         try (OpenBook book = open(surroundings())) {
+            book.said().ifPresent(s -> err().println("heron: " + s));
             int jobs = book.jobs().size();
             out().println(
                     say(book.inReach() ? "%s: %d jobs" : "%s does not answer; the copy on this machine has %d jobs",
@@ -71,7 +73,7 @@ final class BookCommands extends OfShop {
 
         @Override
         Transfer carry(OpenBook book) {
-            return Transfer.backup(book, file, BookCommands::quiet);
+            return Transfer.backup(book, file, (job, photo) -> Photos.beside(home(), job, photo), BookCommands::quiet);
         }
     }
 

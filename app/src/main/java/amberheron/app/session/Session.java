@@ -198,6 +198,7 @@ public final class Session implements AutoCloseable {
         } catch (BookProblem | UnusableInput e) {
             session.notice = String.valueOf(e.getMessage());
         }
+        book.said().ifPresent(said -> session.notice = said);
         session.shelf.watchOnceListed();
         return session;
     }

@@ -5,6 +5,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
 import amberheron.app.session.Tasks;
+import amberheron.io.Photos;
 import amberheron.io.TextFiles;
 import amberheron.io.book.BookAddress;
 import amberheron.io.book.OpenBook;
@@ -92,7 +93,8 @@ final class BookCard {
     private void backUp() {
         if (isSaid(other, BOOK)) {
             String file = other.getText();
-            carry("Backing up", progress -> Transfer.backup(session.book(), TextFiles.path(file), progress::at));
+            carry("Backing up", progress -> Transfer.backup(session.book(), TextFiles.path(file),
+                    (job, photo) -> Photos.beside(session.home(), job, photo), progress::at));
         }
     }
 

@@ -22,6 +22,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -392,7 +393,7 @@ class TwoBaysTest {
             }
             Path backup = folder.resolve("backup.db");
             try (OpenBook shared = server.bay(folder.resolve("office"))) {
-                Transfer.backup(shared, backup, p -> assertThat(p).isBetween(0.0, 1.0));
+                Transfer.backup(shared, backup, (j, photo) -> Optional.empty(), p -> assertThat(p).isBetween(0.0, 1.0));
             }
             try (JobBook book = JobBook.open(backup)) {
                 assertThat(book.photo(TextFiles.digest(Files.readAllBytes(picture)))).isPresent();

@@ -23,27 +23,39 @@ import java.util.function.Supplier;
 public final class BookThread implements Book {
     private final OpenBook book;
     private final Executor thread;
+    /** For what takes long and need not wait its turn. */
+    private final Executor aside;
     private final Runnable end;
 
-    private BookThread(OpenBook book, Executor thread, Runnable end) {
+    private BookThread(OpenBook book, Executor thread, Executor aside, Runnable end) {
         this.book = book;
         this.thread = thread;
+        this.aside = aside;
         this.end = end;
     }
 
     /** A book with a thread for it. */
     public static BookThread of(OpenBook book) {
-        ExecutorService one = Executors.newSingleThreadExecutor(r -> {
-            Thread made = new Thread(r, "book");
-            made.setDaemon(true);
-            return made;
+        ExecutorService one = daemon("book");
+        ExecutorService aside = daemon("book's copy");
+        return new BookThread(book, one, aside, () -> {
+            // A copy that is being looked through is made anew the next time.
+            aside.shutdownNow();
+            one.close();
         });
-        return new BookThread(book, one, one::close);
     }
 
     /** A book that does everything at once, for callers that wait anyway. */
     public static BookThread direct(OpenBook book) {
-        return new BookThread(book, Runnable::run, () -> {
+        return new BookThread(book, Runnable::run, Runnable::run, () -> {
+        });
+    }
+
+    private static ExecutorService daemon(String name) {
+        return Executors.newSingleThreadExecutor(r -> {
+            Thread made = new Thread(r, name);
+            made.setDaemon(true);
+            return made;
         });
     }
 
@@ -132,7 +144,7 @@ public final class BookThread implements Book {
 
     @Override
     public CompletableFuture<Void> copy(LocalDate day) {
-        return tell(() -> book.copy(day));
+        return CompletableFuture.runAsync(() -> book.copy(day), aside);
     }
 
     @Override

@@ -63,6 +63,21 @@ public final class JobBook implements OpenBook {
         return new JobBook(SqliteFile.open(file));
     }
 
+    /**
+     * Opens a copy that was made of a backup.
+     *
+     * @param original the backup, as it is called in messages
+     * @throws BookProblem when it is no book, or holds no jobs
+     */
+    static JobBook backup(Path copy, Path original) {
+        try {
+            SqliteFile.requireJobs(copy);
+            return open(copy);
+        } catch (BookProblem e) {
+            throw new BookProblem(String.valueOf(e.getMessage()).replace(copy.toString(), original.toString()), e);
+        }
+    }
+
     /** The book of a database that is reached when it is first asked. */
     static JobBook on(Store store) {
         return new JobBook(store);
@@ -112,9 +127,8 @@ public final class JobBook implements OpenBook {
     @Override
     public Kept add(JobDocument document, @Nullable Judged judged, List<EntryKey> keys) {
         String id = document.job().id();
-        requireSound();
         AtomicBoolean again = new AtomicBoolean();
-        long added = with(h -> h.inTransaction(t -> {
+        long added = change(t -> {
             boolean second = again.getAndSet(true);
             Optional<Long> before = keys.stream().findFirst().flatMap(k -> entered(t, id, k));
             if (before.isPresent()) {
@@ -133,7 +147,7 @@ public final class JobBook implements OpenBook {
             keys.forEach(k -> enter(t, id, k, 1));
             store.announce(t, id);
             return 1L;
-        }));
+        });
         if (added == 0) {
             throw new BookProblem(say("The book has a job %s already; choose another number.", id));
         }
@@ -167,8 +181,7 @@ public final class JobBook implements OpenBook {
         Optional<String> known = with(h -> h.createQuery("select value from preference where name = :name")
                 .bind("name", ShopHabits.BOOK).mapTo(String.class).findOne());
         return known.orElseGet(() -> {
-            requireSound();
-            with(h -> h.createUpdate("insert into preference (name, value) values (:name, :value) "
+            change(t -> t.createUpdate("insert into preference (name, value) values (:name, :value) "
                     + "on conflict (name) do nothing").bind("name", ShopHabits.BOOK)
                     .bind("value", UUID.randomUUID().toString()).execute());
             return identity();
@@ -184,9 +197,8 @@ public final class JobBook implements OpenBook {
 
     @Override
     public long save(JobDocument document, @Nullable Judged judged, long basedOn, List<EntryKey> keys) {
-        requireSound();
         String id = document.job().id();
-        long saved = with(h -> h.inTransaction(t -> {
+        long saved = change(t -> {
             Optional<Long> before = keys.stream().findFirst().flatMap(k -> entered(t, id, k));
             if (before.isPresent()) {
                 return before.get();
@@ -201,7 +213,7 @@ public final class JobBook implements OpenBook {
             keys.forEach(k -> enter(t, id, k, basedOn + 1));
             store.announce(t, id);
             return basedOn + 1;
-        }));
+        });
         if (saved == 0) {
             throw new BookConflict(say("Job %s was changed elsewhere since it was opened.", id));
         }
@@ -233,7 +245,8 @@ public final class JobBook implements OpenBook {
     }
 
     @Override
-    public synchronized void copy(LocalDate day) {
+    public void copy(LocalDate day) {
+        requireSound();
         store.copy(day);
     }
 
@@ -250,8 +263,7 @@ public final class JobBook implements OpenBook {
 
     @Override
     public void keep(String digest, byte[] photo) {
-        requireSound();
-        with(h -> h.createUpdate("insert into photo (digest, bytes) values (:digest, :bytes) "
+        change(t -> t.createUpdate("insert into photo (digest, bytes) values (:digest, :bytes) "
                 + "on conflict (digest) do nothing").bind("digest", digest).bind("bytes", photo).execute());
     }
 
@@ -292,13 +304,11 @@ public final class JobBook implements OpenBook {
 
     @Override
     public void note(List<SensorLife> lives) {
-        requireSound();
         sensors.note(lives);
     }
 
     @Override
     public void forget(String number, SensorNote note) {
-        requireSound();
         sensors.forget(number, note);
     }
 
@@ -344,14 +354,13 @@ public final class JobBook implements OpenBook {
     /** Puts jobs of another book in; one that is here already is replaced, unless it is newer. */
     void put(List<Map<String, @Nullable Object>> rows) {
         if (!rows.isEmpty()) {
-            requireSound();
-            with(h -> h.inTransaction(t -> {
+            change(t -> {
                 PreparedBatch all = t.prepareBatch(JobRow.PUT);
                 rows.forEach(r -> all.bindMap(r).add());
                 int[] put = all.execute();
                 rows.forEach(r -> store.announce(t, String.valueOf(r.get("id"))));
                 return put;
-            }));
+            });
         }
     }
 
@@ -362,13 +371,34 @@ public final class JobBook implements OpenBook {
 
     /** Takes a job out, unless it has been changed since that revision. */
     void remove(String id, long revision) {
-        requireSound();
-        with(h -> h.inTransaction(t -> {
+        change(t -> {
             int gone = t.createUpdate("delete from job where id = :id and revision = :revision").bind("id", id)
                     .bind("revision", revision).execute();
             store.announce(t, id);
             return gone;
+        });
+    }
+
+    /** Changes the book in one transaction, and counts it. */
+    <T> T change(Function<Handle, T> work) {
+        requireSound();
+        return changed(work);
+    }
+
+    private synchronized <T> T changed(Function<Handle, T> work) {
+        T done = with(h -> h.inTransaction(t -> {
+            T made = work.apply(t);
+            store.count(t);
+            return made;
         }));
+        store.counted();
+        return done;
+    }
+
+    /** What a person has to know of the book as it was found when it was opened. */
+    @Override
+    public Optional<String> said() {
+        return store.said();
     }
 
     /** Runs with the one connection, once more where the line was down; so nothing may do harm when it is done twice. */

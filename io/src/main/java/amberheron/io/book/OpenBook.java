@@ -78,6 +78,9 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
     /** How messages call it; without a password. */
     String name();
 
+    /** What a person has to know of it as it was found when it was opened; empty where all was in order. */
+    Optional<String> said();
+
     /** Whether the last answer came from the book itself, and not from a copy of it. */
     boolean inReach();
 

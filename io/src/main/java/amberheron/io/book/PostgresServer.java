@@ -32,7 +32,10 @@ final class PostgresServer implements Store {
      * enough that a person who stands at the car goes on with the copy.
      */
     private static final Map<String, String> PATIENCE = Map.of("connectTimeout", "3", "socketTimeout", "10",
-            "tcpKeepAlive", "true", "options", "-c lock_timeout=3000 -c statement_timeout=9000", "ApplicationName",
+            "tcpKeepAlive", "true", "options", "-c lock_timeout=4500 -c statement_timeout=9000 "
+                    + "-c idle_in_transaction_session_timeout=2000 -c tcp_keepalives_idle=5 "
+                    + "-c tcp_keepalives_interval=2 -c tcp_keepalives_count=3",
+            "ApplicationName",
             "Amber Heron");
 
     private final OfServer address;
@@ -194,6 +197,21 @@ final class PostgresServer implements Store {
     }
 
     @Override
+    public void count(Handle in) {
+        // The server's log is the server's to look after.
+    }
+
+    @Override
+    public void counted() {
+        // Nothing was counted.
+    }
+
+    @Override
+    public Optional<String> said() {
+        return Optional.empty();
+    }
+
+    @Override
     public String copies() {
         return "the server's own backups, or the copies of a bay";
     }
@@ -224,8 +242,10 @@ final class PostgresServer implements Store {
 
     private static boolean isAway(Exception why) {
         String state = state(why);
-        // 08: the line; 57P: the server goes down or comes up; 53: it has no room for another bay now.
-        return state != null && (state.startsWith("08") || state.startsWith("57P") || state.startsWith("533"));
+        // 08: the line; 57P: the server goes down or comes up; 53: it has no room for another bay now; 25P03: it has
+        // given up an entry that stopped half way.
+        return state != null && (state.startsWith("08") || state.startsWith("57P") || state.startsWith("533")
+                || state.equals("25P03"));
     }
 
     @Override
@@ -243,7 +263,8 @@ final class PostgresServer implements Store {
             case "3D000" -> "is not there: make the database on the server first (createdb).";
             case "42501" -> say("does not allow “%s” this: the role needs rights on the tables.", address.user());
             case "53100" -> "cannot grow: the server's disk is full. The entry is kept here until it is saved.";
-            case "55P03", "57014", "40P01", "40001" -> "is busy with another bay's entry; it is tried again.";
+            case "55P03", "57014", "40P01", "40001" ->
+                "is busy with another bay's entry: nothing was changed. Try again in a moment.";
             case "XX001", "XX002" -> "is damaged; put back a backup of it.";
             default -> "cannot be used: " + (e instanceof FlywayException && e.getCause() != null
                     ? e.getCause().getMessage()

@@ -65,7 +65,7 @@ final class SensorNotes {
 
     /** Notes something of sensors, all of it or nothing; what was noted of the same day, kind and job is replaced. */
     void note(List<SensorLife> lives) {
-        book.with(h -> h.inTransaction(t -> insert(t, "sensor_note", lives)));
+        book.change(t -> insert(t, "sensor_note", lives));
     }
 
     private static int[] insert(Handle in, String table, List<SensorLife> lives) {
@@ -83,7 +83,7 @@ final class SensorNotes {
 
     /** Takes a note back. */
     void forget(String number, SensorNote note) {
-        book.with(h -> row(h.createUpdate(delete("sensor_note")), number, note).execute());
+        book.change(t -> row(t.createUpdate(delete("sensor_note")), number, note).execute());
     }
 
     private static String delete(String table) {
@@ -92,10 +92,10 @@ final class SensorNotes {
 
     /** Of a copy: notes what the book that it follows has still to be told. */
     void noteForLater(List<SensorLife> lives) {
-        book.with(h -> h.inTransaction(t -> {
+        book.change(t -> {
             insert(t, "sensor_note_left", lives);
             return insert(t, "sensor_note", lives);
-        }));
+        });
     }
 
     /** Of a copy: what the book that it follows has still to be told. */
@@ -105,22 +105,22 @@ final class SensorNotes {
 
     /** Of a copy: these were told. */
     void told(List<SensorLife> lives) {
-        book.with(h -> h.inTransaction(t -> {
+        book.change(t -> {
             lives.forEach(l -> l.notes().forEach(
                     n -> row(t.createUpdate(delete("sensor_note_left") + " and value = :value"), l.number(), n)
                             .bind("value", n.value()).execute()));
             return true;
-        }));
+        });
     }
 
     /** Of a copy: these are all that the book that it follows knows. */
     void follow(List<SensorLife> lives) {
-        book.with(h -> h.inTransaction(t -> {
+        book.change(t -> {
             t.execute("delete from sensor_note");
             insert(t, "sensor_note", lives);
             // What was noted meanwhile is still to be told.
             return t.execute("insert into sensor_note select number, noted, kind, job, value from sensor_note_left "
                     + "where true on conflict (number, noted, kind, job) do update set value = excluded.value");
-        }));
+        });
     }
 }

@@ -99,6 +99,12 @@ public final class SharedBook implements OpenBook {
     }
 
     @Override
+    public Optional<String> said() {
+        // What the copy lost it gets from the server again.
+        return Optional.empty();
+    }
+
+    @Override
     public String name() {
         return server.name();
     }

@@ -13,14 +13,13 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.logging.Level;
-import java.util.stream.Stream;
 import org.flywaydb.core.api.FlywayException;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
@@ -36,17 +35,22 @@ final class SqliteFile implements Store {
             .getBytes(StandardCharsets.US_ASCII);
     /** A book up to this size is looked through while it is opened; a larger one before the first entry, bytes. */
     private static final long QUICK = 8L << 20;
-    private static final int COPIES = 14;
     /** How long to wait for another program that writes, ms. */
     private static final int PATIENCE = 3000;
 
     private final Path file;
     private final Connection connection;
     private final Jdbi jdbi;
+    private final BookCopies copies;
+    private final ChangeCount count;
+    private Optional<String> said = Optional.empty();
+    private long changes;
     private boolean sound;
 
-    private SqliteFile(Path file, Connection connection, boolean sound) {
+    private SqliteFile(Path file, Connection connection, ChangeCount count, boolean sound) {
         this.file = file;
+        this.count = count;
+        this.copies = new BookCopies(file.resolveSibling("copies"), SqliteFile::connect);
         this.connection = connection;
         this.jdbi = Jdbi.create(connection);
         this.sound = sound;
@@ -69,11 +73,14 @@ final class SqliteFile implements Store {
             boolean quick = !Files.exists(file) || Files.size(file) < QUICK;
             // Jobs name customers' vehicles.
             PrivateFile.create(file);
+            ChangeCount count = ChangeCount.before(file);
             connection = connect(file);
+            Optional<String> said = count.after(changes(connection), Instant.now());
             if (quick) {
                 requireSound(file, connection);
             }
-            SqliteFile store = new SqliteFile(file, connection, quick);
+            SqliteFile store = new SqliteFile(file, connection, count, quick);
+            store.said = said;
             Migration.bring(store, connection, Migration.configuration().dataSource(url(file), null, null));
             pragma(connection, "journal_mode = wal");
             try (var statement = connection.createStatement()) {
@@ -95,6 +102,12 @@ final class SqliteFile implements Store {
     /** As an address, since a question mark in a plain path would end it. */
     private static String url(Path file) {
         return "jdbc:sqlite:" + file.toAbsolutePath().toUri();
+    }
+
+    private static long changes(Connection connection) throws SQLException {
+        try (var statement = connection.createStatement(); var row = statement.executeQuery("pragma user_version")) {
+            return row.next() ? row.getLong(1) : 0;
+        }
     }
 
     private static Connection connect(Path file) throws SQLException {
@@ -142,6 +155,26 @@ final class SqliteFile implements Store {
             }
         } catch (IOException e) {
             throw new BookProblem(say("%s cannot be read: %s", file, TextFiles.reason(e)), e);
+        }
+    }
+
+    /**
+     * Refuses a database that is none of a book.
+     *
+     * @throws BookProblem when it has no table of jobs
+     */
+    static void requireJobs(Path file) {
+        requireBook(file);
+        try (Connection read = connect(file);
+                var statement = read.createStatement();
+                var row = statement.executeQuery("select 1 from sqlite_master where type = 'table' and name = 'job'")) {
+            if (!row.next()) {
+                throw new BookProblem(
+                        say("%s is a database without a table of jobs, expected a book or a backup of one; it was left "
+                                + "as it is.", file));
+            }
+        } catch (SQLException e) {
+            throw problem(file, e);
         }
     }
 
@@ -253,43 +286,44 @@ final class SqliteFile implements Store {
 
     @Override
     public String copies() {
-        return folder().toString();
+        return copies.toString();
     }
 
-    private Path folder() {
-        return file.resolveSibling("copies");
-    }
-
-    /** One for a day; the oldest of more than two weeks of them goes. */
     @Override
     public void copy(LocalDate day) {
-        requireSound();
-        Path copy = folder().resolve("book-" + day + ".db");
-        if (Files.exists(copy)) {
-            return;
-        }
-        Path half = copy.resolveSibling(copy.getFileName() + ".part");
         try {
-            Files.createDirectories(folder());
-            Files.deleteIfExists(half);
-            PrivateFile.create(half);
-            connection.unwrap(SQLiteConnection.class).getDatabase().backup("main", half.toString(), null);
-            Files.move(half, copy);
-            try (Stream<Path> all = Files.list(folder())) {
-                for (Path old : all.filter(f -> f.getFileName().toString().matches("book-[-\\d]+\\.db"))
-                        .sorted(Comparator.reverseOrder()).skip(COPIES).toList()) {
-                    Files.delete(old);
+            copies.make(day, half -> {
+                // On a line of its own: the book can be written meanwhile.
+                try (Connection read = connect(file)) {
+                    read.unwrap(SQLiteConnection.class).getDatabase().backup("main", half.toString(), null);
                 }
-            }
+            });
         } catch (IOException | SQLException e) {
             throw new BookProblem(say("No copy of the book could be put into %s: %s. The book itself is as it was.",
-                    folder(), e.getMessage()), e);
+                    copies, e instanceof IOException io ? TextFiles.reason(io) : e.getMessage()), e);
         }
+    }
+
+    @Override
+    public void count(Handle in) {
+        changes = 1 + in.createQuery("pragma user_version").mapTo(Long.class).one();
+        in.execute("pragma user_version = " + changes);
+    }
+
+    @Override
+    public void counted() {
+        count.note(changes);
+    }
+
+    @Override
+    public Optional<String> said() {
+        return said;
     }
 
     @Override
     public void close() {
         close(connection);
+        count.close();
     }
 
     private static void close(@Nullable Connection connection) {

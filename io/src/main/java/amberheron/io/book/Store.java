@@ -46,6 +46,15 @@ sealed interface Store extends AutoCloseable permits SqliteFile, PostgresServer 
      */
     void copy(LocalDate day);
 
+    /** Counts a change, within its transaction. */
+    void count(Handle in);
+
+    /** The change that was counted is in. */
+    void counted();
+
+    /** What a person has to know of it as it was found when it was opened. */
+    Optional<String> said();
+
     /** What went wrong, in words of the shop. */
     BookProblem problem(Exception why);
 

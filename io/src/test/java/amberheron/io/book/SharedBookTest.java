@@ -9,12 +9,14 @@ import amberheron.core.job.Entries;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobSummary;
 import amberheron.io.UnusableInput;
+import amberheron.io.json.EntryKey;
 import amberheron.io.json.JobDocument;
 import amberheron.io.json.Merge;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +24,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executors;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
@@ -377,6 +380,62 @@ class SharedBookTest {
         }
     }
 
+    /** A bay that stops in the middle of an entry, its line still up, holds the others up for no more than they wait. */
+    @Test
+    void aBayThatVanishesInTheMiddleOfAnEntryDoesNotLockTheJob() throws Exception {
+        try (Server server = new Server();
+                JobBook gone = JobBook.on(new PostgresServer(server.address()));
+                JobBook other = JobBook.on(new PostgresServer(server.address()))) {
+            other.add(job("A", "van"));
+            CountDownLatch midway = new CountDownLatch(1);
+            CountDownLatch over = new CountDownLatch(1);
+            CompletableFuture<Void> stuck = CompletableFuture.runAsync(() -> gone.with(h -> h.inTransaction(t -> {
+                if (midway.getCount() > 0) {
+                    t.execute("update job set vehicle = 'half' where id = 'A'");
+                    midway.countDown();
+                    await(over);
+                }
+                return 0;
+            })), Executors.newVirtualThreadPerTaskExecutor());
+            await(midway);
+            assertThat(other.save(job("A", "blue van"), 1)).isEqualTo(2);
+            assertThat(other.load("A").orElseThrow().document().job().intake().vehicle()).isEqualTo("blue van");
+            over.countDown();
+            assertThat(stuck).as("the server has given it up").failsWithin(Duration.ofSeconds(20));
+            assertThat(gone.save(job("A", "red van"), 2)).as("it is back").isEqualTo(3);
+        }
+    }
+
+    private static void await(CountDownLatch latch) {
+        try {
+            latch.await();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    /** An entry by its name is taken once, whatever was entered after it; a later one of the same window counts for it. */
+    @Test
+    void anEntryIsKnownByItsNameWhateverCameAfterIt() throws IOException, SQLException {
+        List<EntryKey> first = List.of(new EntryKey("w", 1));
+        List<EntryKey> second = List.of(new EntryKey("w", 2), new EntryKey("left", 9));
+        try (Server server = new Server(); OpenBook bay = server.bay(home)) {
+            assertThat(bay.add(job("A", "van"), null, first).revision()).isEqualTo(1);
+            assertThat(bay.save(job("A", "blue van"), null, 1, second)).isEqualTo(2);
+            bay.save(job("A", "red van"), null, 2);
+            assertThat(bay.save(job("A", "blue van"), null, 1, second)).as("sent again").isEqualTo(2);
+            assertThat(bay.add(job("A", "van"), null, first).revision()).as("held by the second").isEqualTo(2);
+            assertThat(bay.load("A").orElseThrow().document().job().intake().vehicle()).isEqualTo("red van");
+            List<EntryKey> asked = List.of(new EntryKey("w", 3), second.getLast(), first.getFirst());
+            assertThat(bay.taken("A", asked)).containsExactly(second.getLast(), first.getFirst());
+            assertThat(bay.taken("B", asked)).isEmpty();
+            assertThat(bay.identity()).isNotEmpty();
+            try (OpenBook again = server.bay(home.resolve("2"))) {
+                assertThat(again.identity()).isEqualTo(bay.identity());
+            }
+        }
+    }
+
     private static void quiet(double part) {
         // Nobody waits for it.
     }
@@ -396,13 +455,15 @@ class SharedBookTest {
             assertThat(own.jobs()).isEmpty();
             assertThat(shared.load("B").orElseThrow().document().job().intake().vehicle()).isEqualTo("trike");
 
-            assertThat(Transfer.backup(shared, file, SharedBookTest::quiet).whole()).isTrue();
-            assertThatThrownBy(() -> Transfer.backup(shared, file, SharedBookTest::quiet))
+            assertThat(Transfer.backup(shared, file, (j, photo) -> Optional.empty(), SharedBookTest::quiet).whole())
+                    .isTrue();
+            assertThatThrownBy(
+                    () -> Transfer.backup(shared, file, (j, photo) -> Optional.empty(), SharedBookTest::quiet))
                     .hasMessageContaining("is there already");
             shared.save(job("A", "blue van"), null, shared.load("A").orElseThrow().revision());
             Transfer back = Transfer.restore(file, shared, id -> false, SharedBookTest::quiet);
             assertThat(back.same()).containsExactly("B");
-            assertThat(back.differing()).as("left as it is").containsExactly("A");
+            assertThat(back.differing()).as("left as it is").extracting(Transfer.Differing::id).containsExactly("A");
             assertThat(shared.load("A").orElseThrow().document().job().intake().vehicle()).isEqualTo("blue van");
             long revision = shared.load("A").orElseThrow().revision();
             Transfer.restore(file, shared, "A"::equals, SharedBookTest::quiet);
