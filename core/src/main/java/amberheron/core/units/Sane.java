@@ -57,6 +57,8 @@ public enum Sane {
     MIXTURE(0, 200, "λ"),
     /** A difference of mixtures, λ. */
     DIFFERENCE(-1e6, 1e6, "λ"),
+    /** A liquid fuel's density, kg/L. */
+    DENSITY(0.3, 2, "kg/L"),
     /** A stoichiometric air-fuel ratio. */
     STOICH(1, 40, ""),
     /** Whatever a reader shows, in its own quantity. */

@@ -10,6 +10,7 @@ import amberheron.core.scaling.Reader;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import amberheron.io.json.CatalogueJson;
+import amberheron.io.json.CatalogueJson.Reading;
 import amberheron.io.json.CatalogueJson.Wire;
 import amberheron.io.json.FuelJson;
 import amberheron.io.json.LawJson;
@@ -25,7 +26,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.function.BiFunction;
 import java.util.function.Function;
 
 /**
@@ -33,7 +33,7 @@ import java.util.function.Function;
  * {@code laws.json}, {@code readers.json}, {@code wires.json} or {@code controllers.json} of its own in its catalogue folder, and an entry with
  * the same id replaces ours.
  *
- * @param faults files of the shop that could not be used, each with its reason; the rest is used all the same
+ * @param faults entries and files of the shop that could not be used, each with its reason; the rest is used all the same
  */
 public record Catalogue(List<Fuel> fuels, List<OutputLaw> laws, List<Reader> readers, List<Wire> wires,
         List<ControllerSheet> controllers, List<StreamFormat> streams, List<String> faults) {
@@ -60,16 +60,17 @@ public record Catalogue(List<Fuel> fuels, List<OutputLaw> laws, List<Reader> rea
                 merged("streams", CatalogueJson::streams, StreamFormat::id, folders, faults), List.copyOf(faults));
     }
 
-    private static <T> List<T> merged(String kind, BiFunction<String, String, List<T>> read, Function<T, String> id,
+    private static <T> List<T> merged(String kind, Reading<T> read, Function<T, String> id,
             List<Path> folders, List<String> faults) {
         String file = kind + ".json";
         Map<String, T> all = new LinkedHashMap<>();
-        read.apply(file, shippedText(file)).forEach(t -> all.put(id.apply(t), t));
+        read.read(file, shippedText(file), f -> faults.add(f.why())).forEach(t -> all.put(id.apply(t), t));
         for (Path folder : folders) {
             Path own = folder.resolve(file);
             if (Files.exists(own)) {
                 try {
-                    read.apply(own.toString(), TextFiles.read(own, MOST_BYTES)).forEach(t -> all.put(id.apply(t), t));
+                    read.read(own.toString(), TextFiles.read(own, MOST_BYTES), f -> faults.add(f.why()))
+                            .forEach(t -> all.put(id.apply(t), t));
                 } catch (UnusableInput e) {
                     faults.add(e.getMessage());
                 }

@@ -5,6 +5,8 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import amberheron.io.json.CatalogueJson;
+import amberheron.io.json.CatalogueJson.Fault;
+import amberheron.io.json.CatalogueJson.Reading;
 import amberheron.io.json.CatalogueJson.Updated;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -14,28 +16,32 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
-import java.util.function.BiFunction;
+import java.util.HashSet;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
- * What came of taking catalogue files from a folder into the shop's own: all of it or nothing. An entry takes the place of
- * the shop's with the same id; what else the shop has stays. Jobs keep the law and reader that they were made with.
+ * What came of taking catalogue files from a folder into the shop's own. An entry takes the place of the shop's with the
+ * same id; what else the shop has stays, and an entry that cannot be used is left out and said. Jobs keep the law and
+ * reader that they were made with.
  *
  * @param added entries that are new, such as {@code laws: ours}
  * @param replaced entries that stood there otherwise
  * @param same entries that stood there already
+ * @param leftOut entries that cannot be used, and why
  */
-public record CatalogueUpdate(List<String> added, List<String> replaced, List<String> same) {
-    private static final Map<String, BiFunction<String, String, List<?>>> KINDS = kinds();
+public record CatalogueUpdate(List<String> added, List<String> replaced, List<String> same, List<String> leftOut) {
+    private static final Map<String, Reading<Object>> KINDS = kinds();
 
     public CatalogueUpdate {
         added = List.copyOf(added);
         replaced = List.copyOf(replaced);
         same = List.copyOf(same);
+        leftOut = List.copyOf(leftOut);
     }
 
-    private static Map<String, BiFunction<String, String, List<?>>> kinds() {
-        Map<String, BiFunction<String, String, List<?>>> all = new LinkedHashMap<>();
+    private static Map<String, Reading<Object>> kinds() {
+        Map<String, Reading<Object>> all = new LinkedHashMap<>();
         all.put("fuels", CatalogueJson::fuels);
         all.put("laws", CatalogueJson::laws);
         all.put("readers", CatalogueJson::readers);
@@ -50,12 +56,13 @@ public record CatalogueUpdate(List<String> added, List<String> replaced, List<St
      * {@code NAME.json.before}.
      *
      * @param own the shop's catalogue folder; made where there is none
-     * @throws UnusableInput when there are no such files, or one cannot be used; the shop's are then as they were
+     * @throws UnusableInput when there are no such files, or one is no catalogue at all; the shop's are then as they were
      */
     public static CatalogueUpdate take(Path from, Path own) {
         List<String> added = new ArrayList<>();
         List<String> replaced = new ArrayList<>();
         List<String> same = new ArrayList<>();
+        List<String> leftOut = new ArrayList<>();
         Map<Path, String> write = new LinkedHashMap<>();
         KINDS.forEach((kind, read) -> {
             Path file = from.resolve(kind + ".json");
@@ -64,10 +71,8 @@ public record CatalogueUpdate(List<String> added, List<String> replaced, List<St
                 String before = Files.exists(there)
                         ? TextFiles.read(there, Catalogue.MOST_BYTES)
                         : "{\"" + kind + "\": []}";
-                Updated updated = CatalogueJson.updated(kind, there.toString(), before, file.toString(),
-                        TextFiles.read(file, Catalogue.MOST_BYTES));
-                // Both together must be a catalogue: a blend may name a fuel of the shop's.
-                Objects.requireNonNull(read.apply(file.toString(), updated.text()));
+                Updated updated = usable(kind, read, there.toString(), before, file.toString(),
+                        TextFiles.read(file, Catalogue.MOST_BYTES), leftOut);
                 updated.added().forEach(id -> added.add(kind + ": " + id));
                 updated.replaced().forEach(id -> replaced.add(kind + ": " + id));
                 updated.same().forEach(id -> same.add(kind + ": " + id));
@@ -76,13 +81,38 @@ public record CatalogueUpdate(List<String> added, List<String> replaced, List<St
                 }
             }
         });
-        if (added.isEmpty() && replaced.isEmpty() && same.isEmpty()) {
+        if (added.isEmpty() && replaced.isEmpty() && same.isEmpty() && leftOut.isEmpty()) {
             throw new UnusableInput(from.toString(), "",
                     say("has no catalogue entries, expected a folder with one or more of %s.json",
                             String.join(".json, ", KINDS.keySet())));
         }
         write.forEach(CatalogueUpdate::put);
-        return new CatalogueUpdate(added, replaced, same);
+        return new CatalogueUpdate(added, replaced, same, leftOut);
+    }
+
+    /** Both together, since a blend may name a fuel of the shop's; without the new entries that cannot be used. */
+    private static Updated usable(String kind, Reading<Object> read, String ownName, String own, String moreName,
+            String more,
+            List<String> leftOut) {
+        Set<String> without = new HashSet<>();
+        Set<Fault> known = new HashSet<>();
+        read.read(ownName, own, known::add);
+        Set<String> ownFaults = known.stream().map(Fault::id).collect(Collectors.toSet());
+        while (true) {
+            Updated both = CatalogueJson.updated(kind, ownName, own, moreName, more, without);
+            List<Fault> faults = new ArrayList<>();
+            read.read(moreName, both.text(), faults::add);
+            List<Fault> fresh = faults.stream().filter(f -> both.added().contains(f.id())
+                    || both.replaced().contains(f.id())
+                    || (both.same().contains(f.id()) && !ownFaults.contains(f.id()))).toList();
+            if (fresh.isEmpty()) {
+                return both;
+            }
+            fresh.forEach(f -> {
+                without.add(f.id());
+                leftOut.add(f.why());
+            });
+        }
     }
 
     private static void put(Path file, String text) {
@@ -100,7 +130,8 @@ public record CatalogueUpdate(List<String> added, List<String> replaced, List<St
     /** What came of it, in a few lines. */
     public String said() {
         return say("%d new, %d replaced, %d as they were.", added.size(), replaced.size(), same.size())
-                + list(" New: ", added) + list(" Replaced: ", replaced);
+                + list(" New: ", added) + list(" Replaced: ", replaced)
+                + (leftOut.isEmpty() ? "" : "\nLeft out: " + String.join("\nLeft out: ", leftOut));
     }
 
     private static String list(String heading, List<String> entries) {

@@ -1,5 +1,7 @@
 package amberheron.io.json;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.StreamFormat;
 import amberheron.core.finding.Source;
@@ -10,12 +12,16 @@ import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
 import amberheron.core.units.Sane;
 import amberheron.core.units.WireGauge;
+import amberheron.io.UnusableInput;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -26,6 +32,8 @@ import tools.jackson.databind.node.ObjectNode;
  * fuels that stand before it, {of, in, share} by volume, both with a {@code density} in kg/L.
  */
 public final class CatalogueJson {
+    private static final int LONGEST_NAME = 200;
+
     private CatalogueJson() {
     }
 
@@ -34,6 +42,25 @@ public final class CatalogueJson {
         public Wire {
             Sane.SECTION.check("cross-section", crossSection);
         }
+    }
+
+    /** Reads a catalogue file: the entries that can be used, and each of the others to {@code faults}. */
+    public interface Reading<T> {
+        /**
+         * Reads a file's text.
+         *
+         * @throws amberheron.io.UnusableInput when it is no list of this kind at all
+         */
+        List<? extends T> read(String name, String text, Consumer<Fault> faults);
+    }
+
+    /**
+     * An entry that cannot be used.
+     *
+     * @param id its id; empty where it has none
+     * @param why where it stands, what was found and what was expected
+     */
+    public record Fault(String id, String why) {
     }
 
     /**
@@ -52,16 +79,24 @@ public final class CatalogueJson {
         }
     }
 
-    /** Puts the entries of another file into one, each in the place of the one with its id; fields of newer versions stay. */
-    public static Updated updated(String kind, String ownName, String own, String moreName, String more) {
+    /**
+     * Puts the entries of another file into one, each in the place of the one with its id; fields of newer versions stay.
+     *
+     * @param leftOut ids of the other file's entries that are not taken
+     */
+    public static Updated updated(String kind, String ownName, String own, String moreName, String more,
+            Set<String> leftOut) {
         ObjectNode out = Json.parse(ownName, own).deepCopy();
         Map<String, JsonNode> all = new LinkedHashMap<>();
-        new Cursor(ownName, "", out).list(kind).forEach(c -> all.put(c.text("id"), c.node()));
+        new Cursor(ownName, "", out).list(kind).forEach(c -> all.put(id(c), c.node()));
         List<String> added = new ArrayList<>();
         List<String> replaced = new ArrayList<>();
         List<String> same = new ArrayList<>();
         for (Cursor entry : new Cursor(moreName, "", Json.parse(moreName, more)).list(kind)) {
-            String id = entry.text("id");
+            String id = id(entry);
+            if (leftOut.contains(id)) {
+                continue;
+            }
             JsonNode before = all.put(id, entry.node());
             (before == null ? added : before.equals(entry.node()) ? same : replaced).add(id);
         }
@@ -70,22 +105,45 @@ public final class CatalogueJson {
         return new Updated(Json.text(out), added, replaced, same);
     }
 
+    /** Its id where it has one that can be used. */
+    private static String id(Cursor entry) {
+        return entry.node().path("id").asString("");
+    }
+
+    private static <T> List<T> each(String kind, String name, String text, Consumer<Fault> faults,
+            Function<Cursor, T> read) {
+        List<T> all = new ArrayList<>();
+        for (Cursor at : new Cursor(name, "", Json.parse(name, text)).list(kind)) {
+            try {
+                for (String field : List.of("id", "name")) {
+                    if (at.text(field).isBlank() || at.text(field).length() > LONGEST_NAME) {
+                        throw at.fault(field, say("1 to %d characters", LONGEST_NAME));
+                    }
+                }
+                all.add(at.build(() -> read.apply(at)));
+            } catch (UnusableInput e) {
+                faults.accept(new Fault(id(at), String.valueOf(e.getMessage())));
+            }
+        }
+        return all;
+    }
+
     /** Reads {@code {"fuels": […]}}. */
-    public static List<Fuel> fuels(String name, String text) {
-        List<Fuel> fuels = new ArrayList<>();
+    public static List<Fuel> fuels(String name, String text, Consumer<Fault> faults) {
         Map<String, Cursor> earlier = new HashMap<>();
         Map<String, Double> ratios = new HashMap<>();
         Map<String, Composition> made = new HashMap<>();
-        for (Cursor at : new Cursor(name, "", Json.parse(name, text)).list("fuels")) {
+        return each("fuels", name, text, faults, at -> {
             String id = at.text("id");
             double stoich = stoich(at, earlier, ratios);
+            Composition composition = composition(at, earlier, made);
+            Sane.DENSITY.check("density", at.numberOrNull("density"));
+            Fuel fuel = new Fuel(id, at.text("name"), stoich, SourceJson.read(at), composition);
             earlier.put(id, at);
             ratios.put(id, stoich);
-            Composition composition = composition(at, earlier, made);
             made.put(id, composition);
-            fuels.add(at.build(() -> new Fuel(id, at.text("name"), stoich, SourceJson.read(at), composition)));
-        }
-        return fuels;
+            return fuel;
+        });
     }
 
     /** What it is made of; petrol's where it is not told. */
@@ -132,32 +190,31 @@ public final class CatalogueJson {
     }
 
     /** Reads {@code {"laws": […]}}, each as {@link LawJson} describes. */
-    public static List<OutputLaw> laws(String name, String text) {
-        return new Cursor(name, "", Json.parse(name, text)).list("laws").stream().map(LawJson::read).toList();
+    public static List<OutputLaw> laws(String name, String text, Consumer<Fault> faults) {
+        return each("laws", name, text, faults, LawJson::read);
     }
 
     /** Reads {@code {"readers": […]}}, each as {@link ReaderJson} describes. */
-    public static List<Reader> readers(String name, String text) {
-        return new Cursor(name, "", Json.parse(name, text)).list("readers").stream().map(ReaderJson::read).toList();
+    public static List<Reader> readers(String name, String text, Consumer<Fault> faults) {
+        return each("readers", name, text, faults, ReaderJson::read);
     }
 
     /** Reads {@code {"controllers": […]}}, each as {@link ControllerJson} describes. */
-    public static List<ControllerSheet> controllers(String name, String text) {
-        return new Cursor(name, "", Json.parse(name, text)).list("controllers").stream().map(ControllerJson::read)
-                .toList();
+    public static List<ControllerSheet> controllers(String name, String text, Consumer<Fault> faults) {
+        return each("controllers", name, text, faults, ControllerJson::read);
     }
 
     /** Reads {@code {"streams": […]}}, each as {@link StreamJson} describes. */
-    public static List<StreamFormat> streams(String name, String text) {
-        return new Cursor(name, "", Json.parse(name, text)).list("streams").stream().map(StreamJson::read).toList();
+    public static List<StreamFormat> streams(String name, String text, Consumer<Fault> faults) {
+        return each("streams", name, text, faults, StreamJson::read);
     }
 
     /** Reads {@code {"wires": […]}}: {@code awg}, or {@code squareMillimetres}. */
-    public static List<Wire> wires(String name, String text) {
-        return new Cursor(name, "", Json.parse(name, text)).list("wires").stream().map(at -> {
+    public static List<Wire> wires(String name, String text, Consumer<Fault> faults) {
+        return each("wires", name, text, faults, at -> {
             Integer awg = at.integerOrNull("awg");
             double section = awg == null ? at.number("squareMillimetres") * 1e-6 : WireGauge.crossSection(awg);
-            return at.build(() -> new Wire(at.text("id"), at.text("name"), section, SourceJson.read(at)));
-        }).toList();
+            return new Wire(at.text("id"), at.text("name"), section, SourceJson.read(at));
+        });
     }
 }
