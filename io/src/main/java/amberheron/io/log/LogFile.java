@@ -27,6 +27,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.DoubleConsumer;
+import org.jspecify.annotations.Nullable;
 
 /** A log in a file: its shape, samples of its rows, and its columns, read in pieces on several threads. */
 public final class LogFile {
@@ -37,6 +38,8 @@ public final class LogFile {
     private static final int MOST_FAULTS = 20;
     private static final double HALF_A_DAY = 43_200;
     private static final double DAY = 86_400;
+    /** A stretch of one clock has to be so long where the clock jumps, s. */
+    private static final double SHORTEST = 10;
 
     private final Path path;
     private final LogShape shape;
@@ -195,7 +198,7 @@ public final class LogFile {
         } catch (ExecutionException e) {
             throw new IllegalStateException(e.getCause());
         }
-        return all.columns(HexFormat.of().formatHex(digest.digest()));
+        return all.columns(name(), HexFormat.of().formatHex(digest.digest()));
     }
 
     private static MessageDigest sha256() {
@@ -269,8 +272,23 @@ public final class LogFile {
         }
     }
 
-    /** The pieces put one behind the other, times that fall left out. */
+    /**
+     * A row whose time does not go on from the one before.
+     *
+     * @param line of the file
+     */
+    @SuppressWarnings("ArrayRecordComponent") // never compared
+    private record Row(double time, float[] values, long line) {
+    }
+
+    /** Rows with one clock, up to the next stretch. */
+    private record Stretch(int from, long line) {
+    }
+
+    /** The pieces put one behind the other, what another clock wrote left out. */
     private static final class Collected {
+        private final List<Stretch> stretches = new ArrayList<>();
+        private @Nullable Row odd;
         private double[] time = new double[0];
         private final List<float[]> columns = new ArrayList<>();
         private int rows;
@@ -311,20 +329,20 @@ public final class LogFile {
                 }
                 rows += chunk.rows;
             } else {
-                oneByOne(chunk);
+                oneByOne(chunk, before);
             }
             lines += chunk.lines;
             return chunk;
         }
 
-        /** Whether its times follow on without a fall or another day. */
+        /** Whether its times follow on without a jump or another day. */
         private boolean follows(RowParser.Chunk chunk) {
-            double last = rows == 0 ? Double.NEGATIVE_INFINITY : time[rows - 1];
-            if (day != 0) {
+            if (day != 0 || odd != null) {
                 return false;
             }
+            double last = rows == 0 ? Double.NaN : time[rows - 1];
             for (int i = 0; i < chunk.rows; i++) {
-                if (chunk.time[i] < last) {
+                if (jumps(last, chunk.time[i])) {
                     return false;
                 }
                 last = chunk.time[i];
@@ -332,33 +350,115 @@ public final class LogFile {
             return true;
         }
 
-        private void oneByOne(RowParser.Chunk chunk) {
+        /** Whether a clock does not run from the one time to the other; NaN before the first. */
+        private static boolean jumps(double last, double now) {
+            return now < last || now - last > DAY;
+        }
+
+        private void oneByOne(RowParser.Chunk chunk, long firstLine) {
             for (int i = 0; i < chunk.rows; i++) {
                 double now = chunk.time[i] + day;
-                double last = rows == 0 ? Double.NEGATIVE_INFINITY : time[rows - 1];
+                double last = rows == 0 ? Double.NaN : time[rows - 1];
                 if (last - now > HALF_A_DAY && last - now < DAY) {
                     // Past midnight the clock begins anew.
                     day += DAY;
                     now += DAY;
                 }
-                if (now < last) {
-                    leftOut++;
-                    if (faults.size() < MOST_FAULTS) {
-                        faults.add(
-                                say("after %.3f s: found the time %.3f s, expected times that do not fall", last, now));
-                    }
-                    continue;
+                float[] values = new float[columns.size()];
+                for (int c = 0; c < values.length; c++) {
+                    values[c] = chunk.columns[c][i];
                 }
-                time[rows] = now;
-                for (int c = 0; c < columns.size(); c++) {
-                    columns.get(c)[rows] = chunk.columns[c][i];
-                }
-                rows++;
+                take(new Row(now, values, firstLine + chunk.line[i]));
             }
         }
 
-        LogColumns columns(String digest) {
-            return new LogColumns(Arrays.copyOf(time, rows), columns.stream().map(c -> Arrays.copyOf(c, rows)).toList(),
+        /** One row off the clock is left out; from where two or more agree on another clock it is another stretch. */
+        private void take(Row row) {
+            double last = rows == 0 ? Double.NaN : time[rows - 1];
+            Row before = odd;
+            if (!jumps(last, row.time)) {
+                if (before != null) {
+                    leaveOut(before, last);
+                    odd = null;
+                }
+                put(row);
+            } else if (before == null) {
+                odd = row;
+            } else if (!jumps(before.time, row.time)) {
+                stretches.add(new Stretch(rows, before.line));
+                odd = null;
+                put(before);
+                put(row);
+            } else {
+                leaveOut(before, last);
+                odd = row;
+            }
+        }
+
+        private void put(Row row) {
+            if (rows == time.length) {
+                int more = Math.max(16, 2 * rows);
+                time = Arrays.copyOf(time, more);
+                columns.replaceAll(c -> Arrays.copyOf(c, more));
+            }
+            time[rows] = row.time;
+            for (int c = 0; c < row.values.length; c++) {
+                columns.get(c)[rows] = row.values[c];
+            }
+            rows++;
+        }
+
+        private void leaveOut(Row row, double last) {
+            leftOut++;
+            if (faults.size() < MOST_FAULTS) {
+                faults.add(say("line %d: found the time %.3f s after %.3f s, expected times that go on from there",
+                        row.line, row.time, last));
+            }
+        }
+
+        /** The longest stretch with one clock; what is not in it is counted, and said where it begins. */
+        private int[] longest(String name) {
+            if (odd != null) {
+                leaveOut(odd, time[rows - 1]);
+            }
+            if (stretches.isEmpty()) {
+                return new int[]{0, rows};
+            }
+            List<Stretch> all = new ArrayList<>(stretches);
+            all.addFirst(new Stretch(0, 0));
+            int best = 0;
+            double length = -1;
+            for (int i = 0; i < all.size(); i++) {
+                double seconds = time[end(all, i) - 1] - time[all.get(i).from];
+                if (seconds > length) {
+                    best = i;
+                    length = seconds;
+                }
+            }
+            Stretch first = all.get(best == 0 ? 1 : 0);
+            long line = best == 0 ? first.line : all.get(1).line;
+            if (length < SHORTEST) {
+                throw new UnusableInput(name, say("line %d", all.get(1).line),
+                        say("the clock jumps %d times, and no stretch of one clock is %.0f s long; expected a column of "
+                                + "time that goes on", stretches.size(), SHORTEST));
+            }
+            int from = all.get(best).from;
+            int to = end(all, best);
+            leftOut += rows - (to - from);
+            faults.addFirst(
+                    say("line %d: the clock jumps there; the longest stretch with one clock is used, %.0f s, and "
+                            + "%d rows of other clocks are left out", line, length, rows - (to - from)));
+            return new int[]{from, to};
+        }
+
+        private int end(List<Stretch> all, int at) {
+            return at + 1 < all.size() ? all.get(at + 1).from : rows;
+        }
+
+        LogColumns columns(String name, String digest) {
+            int[] used = longest(name);
+            return new LogColumns(Arrays.copyOfRange(time, used[0], used[1]),
+                    columns.stream().map(c -> Arrays.copyOfRange(c, used[0], used[1])).toList(),
                     leftOut, List.copyOf(faults), digest);
         }
     }

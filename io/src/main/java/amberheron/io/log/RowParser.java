@@ -13,13 +13,15 @@ import java.util.List;
  */
 final class RowParser {
     private static final int MOST_FAULTS = 20;
-    /** So many digits are counted without a loss. */
-    private static final int MOST_PLAIN = 17;
-    private static final double[] TENTHS = new double[19];
+    /** A number of so many digits is one double exactly, and divided by a power of ten that is one rounds once. */
+    private static final int MOST_EXACT = 15;
+    private static final double[] POWERS = new double[MOST_EXACT + 1];
+    private static final int LONGEST_NUMBER = 400;
 
     static {
-        for (int i = 0; i < TENTHS.length; i++) {
-            TENTHS[i] = Math.pow(10, -i);
+        POWERS[0] = 1;
+        for (int i = 1; i < POWERS.length; i++) {
+            POWERS[i] = 10 * POWERS[i - 1];
         }
     }
 
@@ -31,6 +33,8 @@ final class RowParser {
         double[] time = new double[0];
         /** NaN where nothing was read. */
         final float[][] columns;
+        /** The line of each row, counted from the chunk's first. */
+        int[] line = new int[0];
         int rows;
         int leftOut;
         /** All lines, with comments and empty ones. */
@@ -58,6 +62,7 @@ final class RowParser {
             faults.clear();
             if (time.length == 0) {
                 time = new double[Math.max(16, end / 64)];
+                line = new int[time.length];
                 Arrays.setAll(columns, i -> new float[time.length]);
             }
             for (float[] column : columns) {
@@ -68,6 +73,7 @@ final class RowParser {
         private void grow() {
             int before = time.length;
             time = Arrays.copyOf(time, 2 * before);
+            line = Arrays.copyOf(line, 2 * before);
             for (int i = 0; i < columns.length; i++) {
                 columns[i] = Arrays.copyOf(columns[i], 2 * before);
                 Arrays.fill(columns[i], before, 2 * before, Float.NaN);
@@ -227,6 +233,7 @@ final class RowParser {
             }
         } else {
             chunk.time[row] = time;
+            chunk.line[row] = chunk.lines;
             chunk.rows++;
         }
         return next;
@@ -266,10 +273,10 @@ final class RowParser {
         if (c == '\r' && b[at + 1] == '\n') {
             c = b[++at];
         }
-        if (count == 0 || count > MOST_PLAIN || (c != separator && c != '\n')) {
+        if (count == 0 || count > MOST_EXACT || (c != separator && c != '\n')) {
             return -1;
         }
-        double value = digits * TENTHS[decimals];
+        double value = digits / POWERS[decimals];
         chunk.number = negative ? -value : value;
         return at;
     }
@@ -294,68 +301,30 @@ final class RowParser {
         if (at == end) {
             return Double.NaN;
         }
-        boolean negative = b[at] == '-';
-        if (b[at] == '-' || b[at] == '+') {
-            at++;
+        if (none(b, at, end)) {
+            return Double.NaN;
         }
-        long digits = 0;
-        int decimals = 0;
-        int seen = 0;
-        boolean behind = false;
-        while (at < end) {
-            int c = b[at];
-            if (c >= '0' && c <= '9') {
-                if (digits < 100_000_000_000_000_000L) {
-                    digits = 10 * digits + c - '0';
-                    decimals += behind ? 1 : 0;
-                } else if (!behind) {
-                    return Double.POSITIVE_INFINITY;
-                }
-                seen++;
-            } else if (c == point && !behind) {
-                behind = true;
-            } else {
-                break;
-            }
-            at++;
-        }
-        if (seen == 0) {
-            return none(b, at, end) ? Double.NaN : Double.POSITIVE_INFINITY;
-        }
-        double value = digits * TENTHS[decimals];
-        if (at < end && (b[at] == 'e' || b[at] == 'E')) {
-            double power = exponent(b, at + 1, end);
-            if (Double.isNaN(power)) {
-                return Double.POSITIVE_INFINITY;
-            }
-            value *= Math.pow(10, power);
-        } else if (at < end) {
+        if (end - at > LONGEST_NUMBER) {
             return Double.POSITIVE_INFINITY;
         }
-        return negative ? -value : value;
+        for (int i = at; i < end; i++) {
+            // Neither hexadecimal nor with a letter for its type.
+            if (!(b[i] >= '0' && b[i] <= '9') && b[i] != '-' && b[i] != '+' && b[i] != point && b[i] != 'e'
+                    && b[i] != 'E') {
+                return Double.POSITIVE_INFINITY;
+            }
+        }
+        try {
+            double value = Double.parseDouble(
+                    new String(b, at, end - at, StandardCharsets.ISO_8859_1).replace((char) point, '.'));
+            return Double.isFinite(value) ? value : Double.POSITIVE_INFINITY;
+        } catch (NumberFormatException e) {
+            return Double.POSITIVE_INFINITY;
+        }
     }
 
     private static boolean blank(byte b) {
         return b == ' ' || b == '"' || b == '\t' || b == '\r';
-    }
-
-    private static double exponent(byte[] b, int from, int end) {
-        int at = from;
-        boolean negative = at < end && b[at] == '-';
-        if (at < end && (b[at] == '-' || b[at] == '+')) {
-            at++;
-        }
-        int power = 0;
-        if (at == end || end - at > 3) {
-            return Double.NaN;
-        }
-        for (; at < end; at++) {
-            if (b[at] < '0' || b[at] > '9') {
-                return Double.NaN;
-            }
-            power = 10 * power + b[at] - '0';
-        }
-        return power > 30 ? Double.NaN : negative ? -power : power;
     }
 
     /** Words for nothing. */

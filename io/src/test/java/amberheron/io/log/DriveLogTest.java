@@ -220,6 +220,44 @@ class DriveLogTest {
                 .hasMessageContaining("mend it or put it aside");
     }
 
+    private DriveLog clocked(String name, double... times) throws IOException {
+        StringBuilder text = new StringBuilder("time,rpm,controller,reader\n");
+        for (int i = 0; i < times.length; i++) {
+            text.append(say("%.3f,%d,14.7,1.01%n", times[i], 900 + i));
+        }
+        return read(Files.writeString(folder.resolve(name), text));
+    }
+
+    private static double[] seconds(double from, int rows) {
+        return IntStream.range(0, rows).mapToDouble(i -> from + i * 0.1).toArray();
+    }
+
+    private static double[] joined(double[]... parts) {
+        return Arrays.stream(parts).flatMapToDouble(Arrays::stream).toArray();
+    }
+
+    /** One odd time is one row; where the clock jumps for good, the longest stretch of one clock is the drive. */
+    @Test
+    void aClockThatJumpsLosesNoMoreThanItMust() throws IOException {
+        DriveLog odd = clocked("odd.csv", joined(seconds(0, 100), new double[]{2_147_483_648.0}, seconds(10, 300)));
+        assertThat(odd.leftOut()).isEqualTo(1);
+        assertThat(odd.drive().time()).hasSize(400);
+        assertThat(odd.faults()).singleElement().asString().contains("line 102", "2147483648.000 s after 9.900 s");
+
+        DriveLog since = clocked("since.csv", joined(seconds(0, 120), seconds(1_764_000_000.0, 300)));
+        assertThat(since.drive().time()).hasSize(300).startsWith(0.0);
+        assertThat(since.leftOut()).isEqualTo(120);
+        assertThat(since.faults().getFirst()).contains("line 122: the clock jumps", "120 rows of other clocks");
+
+        DriveLog back = clocked("back.csv", joined(seconds(100, 300), seconds(50, 200)));
+        assertThat(back.drive().time()).hasSize(300).startsWith(100.0);
+        assertThat(back.leftOut()).isEqualTo(200);
+        assertThatThrownBy(() -> clocked("none.csv",
+                joined(seconds(100, 90), seconds(50, 90), seconds(20, 90), seconds(0, 90))))
+                .isInstanceOf(UnusableInput.class)
+                .hasMessageContainingAll("line 92", "the clock jumps 3 times", "no stretch of one clock is 10 s long");
+    }
+
     @Test
     void goodRowsAreKeptAndBadOnesSaidWithLineAndReason() throws IOException {
         String text = "time,rpm,controller,reader\n"
@@ -229,7 +267,8 @@ class DriveLogTest {
         DriveLog log = read(Files.writeString(folder.resolve("bad.csv"), text));
         assertThat(log.leftOut()).isEqualTo(3);
         assertThat(log.faults()).anyMatch(f -> f.contains("line 43") && f.contains("“oops”"))
-                .anyMatch(f -> f.contains("times that do not fall")).anyMatch(f -> f.contains("“later”"));
+                .anyMatch(f -> f.contains("line 45: found the time 3.000 s after 4.200 s"))
+                .anyMatch(f -> f.contains("“later”"));
         assertThat(log.drive().time()).hasSize(42);
         assertThat(log.drive().controller()[0]).isCloseTo(1f, within(1e-6f));
     }
