@@ -38,7 +38,7 @@ public final class Heron {
             // With "demo" a job is open in it: what a start-up cache is to know.
             exit(desktop(Home.folder(), args.length > 1 && args[1].equals("demo"), true));
         } else {
-            exit(HeronCommand.run(args, new HeronCommand.Surroundings(Home.folder(), said(), Heron::demo)));
+            exit(HeronCommand.run(args, new HeronCommand.Surroundings(Home.folder(), said(), password(), Heron::demo)));
         }
     }
 
@@ -77,6 +77,10 @@ public final class Heron {
         return Optional.ofNullable(System.getenv(BookAddress.VARIABLE));
     }
 
+    private static Optional<String> password() {
+        return Optional.ofNullable(System.getenv(BookAddress.PASSWORD));
+    }
+
     /** The demo has a book of its own, wherever the shop's is. */
     private static Session open(Path home, boolean demo) {
         Path own = home.resolve("book.db");
@@ -84,7 +88,8 @@ public final class Heron {
         // Side by side, on a thread of its own, since two cores have but one in the common pool.
         CompletableFuture<Catalogue> loading = CompletableFuture.supplyAsync(
                 () -> Catalogue.withShop(home.resolve("catalogue")), Thread.ofPlatform().daemon()::start);
-        OpenBook book = OpenBook.at(demo ? new BookAddress.OfFile(own) : BookAddress.of(home, said()), home);
+        OpenBook book = OpenBook.at(demo ? new BookAddress.OfFile(own) : BookAddress.of(home, said()).with(password()),
+                home);
         try {
             Catalogue catalogue = loading.join();
             LocalDate today = LocalDate.now(ZoneId.systemDefault());

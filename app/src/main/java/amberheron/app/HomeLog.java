@@ -1,12 +1,14 @@
 package amberheron.app;
 
+import amberheron.io.PrivateFile;
+import amberheron.io.TextFiles;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.logging.FileHandler;
 import java.util.logging.Handler;
 import java.util.logging.Level;
+import java.util.logging.LogRecord;
 import java.util.logging.Logger;
 import java.util.logging.SimpleFormatter;
 
@@ -36,7 +38,8 @@ public final class HomeLog {
         // Its notes on every start say nothing.
         LOUD.forEach(logger -> logger.setLevel(Level.WARNING));
         try {
-            Files.createDirectories(home.resolve("logs"));
+            PrivateFile.folder(home.resolve("logs"));
+            PrivateFile.create(file(home));
             FileHandler handler = new FileHandler(
                     home.resolve("logs").resolve("heron-%g.log").toString().replace("%", "%%")
                             .replace("heron-%%g", "heron-%g"),
@@ -44,8 +47,35 @@ public final class HomeLog {
             handler.setFormatter(new SimpleFormatter());
             ROOT.addHandler(handler);
         } catch (IOException e) {
-            System.err.println("heron: no log can be written in " + home.resolve("logs") + ": " + e.getMessage());
+            System.err.println("heron: no log can be written in " + home.resolve("logs") + ": " + TextFiles.reason(e));
         }
+    }
+
+    /** Begins the log with the first thing that has to be written into it: a command that goes well leaves none. */
+    public static void startWhenNeeded(Path home) {
+        for (Handler handler : ROOT.getHandlers()) {
+            ROOT.removeHandler(handler);
+        }
+        LOUD.forEach(logger -> logger.setLevel(Level.WARNING));
+        ROOT.addHandler(new Handler() {
+            @Override
+            public void publish(LogRecord record) {
+                if (record.getLevel().intValue() >= Level.WARNING.intValue()) {
+                    start(home);
+                    ROOT.log(record);
+                }
+            }
+
+            @Override
+            public void flush() {
+                // Nothing waits here.
+            }
+
+            @Override
+            public void close() {
+                // Nothing is open here.
+            }
+        });
     }
 
     /** Writes down an error of our own. */

@@ -7,6 +7,8 @@ import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
@@ -182,6 +184,15 @@ public final class TextFiles {
 
     /** The system's reason in a few words. */
     public static String reason(IOException e) {
+        if (e instanceof AccessDeniedException denied) {
+            return say("permission denied on %s: allow it there, or take another place", denied.getFile());
+        }
+        if (e instanceof NoSuchFileException none) {
+            return say("%s is not there", none.getFile());
+        }
+        if (e instanceof FileAlreadyExistsException inTheWay) {
+            return say("%s is in the way: it is no folder", inTheWay.getFile());
+        }
         if (e instanceof FileSystemException f && f.getReason() != null) {
             return f.getReason();
         }

@@ -7,9 +7,14 @@ import amberheron.io.book.BookAddress;
 import amberheron.io.book.OpenBook;
 import amberheron.io.book.Transfer;
 import amberheron.io.catalogue.CatalogueUpdate;
+import amberheron.io.UnusableInput;
+import java.io.Console;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -122,12 +127,38 @@ final class BookCommands extends OfShop {
             super(surroundings);
         }
 
+        @Option(names = "--ask", description = "asks for the password, which is then in no list of what runs")
+        private boolean ask;
+
         @Override
         public Integer call() {
-            out().println(OpenBook.choose(address, home(), Map.of()));
+            if (address.matches("postgresql://[^/@:]*:[^/@]+@.*")) {
+                err().println(
+                        "heron: that password stood on the command line, where everybody on this machine can read "
+                                + "it: change it at the server, then say the address without it and --ask.");
+            }
+            if (ask) {
+                address = withPassword(address);
+            }
+            out().println(OpenBook.choose(address, surroundings().password(), home(), Map.of()));
             out().flush();
             return 0;
         }
+    }
+
+    private static String withPassword(String address) {
+        Console console = System.console();
+        if (!console.isTerminal() || !(BookAddress.parse(address) instanceof BookAddress.OfServer server)) {
+            throw new UnusableInput("--ask", "", say("there is nobody to ask here, or “%s” has no password; expected a "
+                    + "server's address and a terminal, or the password in %s", address, BookAddress.PASSWORD));
+        }
+        char[] typed = console.readPassword("Password of %s at %s: ", server.user(), server.host());
+        String password = URLEncoder.encode(typed == null ? "" : String.valueOf(typed), StandardCharsets.UTF_8)
+                .replace("+", "%20");
+        int at = address.indexOf('@');
+        return at < 0
+                ? address.replaceFirst("://", "://" + Matcher.quoteReplacement(server.user() + ":" + password + "@"))
+                : address.substring(0, at) + ":" + password + address.substring(at);
     }
 
     @Command(name = "catalogue", mixinStandardHelpOptions = true, description = "Takes fuels, laws, readers, wires, controllers and streams from a folder into the shop's own.")

@@ -128,6 +128,7 @@ final class DemoCommands {
             if (outcome.opened()) {
                 return outcome.exit();
             }
+            OutFolder.ready(folder);
             err()
                     .println("heron: " + outcome.reason() + ". Running the demo jobs without a window.");
             return withoutWindow(out());
@@ -173,6 +174,7 @@ final class DemoCommands {
                 throw new UnusableInput("--size", "",
                         say("found “%s”, expected width x height such as 1280x800", size));
             }
+            OutFolder.ready(folder);
             offscreen();
             int by = size.indexOf('x');
             List<Path> files = withDemo(

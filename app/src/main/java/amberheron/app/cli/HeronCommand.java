@@ -39,16 +39,18 @@ public final class HeronCommand implements Runnable {
      *
      * @param home where the shop's catalogue is kept
      * @param book where the surroundings say that the book is; empty where they do not
+     * @param password of the book, where the surroundings say it
      * @param demoDesktop opens the desktop on the demo book
      */
-    public record Surroundings(Path home, Optional<String> book, Supplier<DesktopOutcome> demoDesktop) {
+    public record Surroundings(Path home, Optional<String> book, Optional<String> password,
+            Supplier<DesktopOutcome> demoDesktop) {
         /**
          * Where the shop's book is.
          *
          * @throws UnusableInput when that cannot be told
          */
         BookAddress address() {
-            return BookAddress.of(home, book);
+            return BookAddress.of(home, book).with(password);
         }
     }
 
@@ -77,6 +79,7 @@ public final class HeronCommand implements Runnable {
 
     /** Runs a command and gives its exit code. */
     public static int run(String[] args, Surroundings surroundings) {
+        HomeLog.startWhenNeeded(surroundings.home());
         CommandLine line = line(surroundings);
         line.setCaseInsensitiveEnumValuesAllowed(true);
         line.setExecutionExceptionHandler((e, command, parsed) -> {

@@ -341,7 +341,8 @@ final class JobCommands {
         public Integer call() {
             JobDocument document = document();
             JobReview review = review(document.job());
-            HandOverPack.write(document, review, UnitChoice.METRIC, card(), folder).forEach(f -> out().println(f));
+            HandOverPack.write(document, review, UnitChoice.METRIC, card(), OutFolder.ready(folder))
+                    .forEach(f -> out().println(f));
             out().flush();
             return exit(review);
         }

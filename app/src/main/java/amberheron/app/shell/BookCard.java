@@ -13,6 +13,7 @@ import amberheron.io.book.Transfer;
 import amberheron.io.catalogue.CatalogueUpdate;
 import java.io.File;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
@@ -134,7 +135,9 @@ final class BookCard {
         }
         String address = other.getText().strip();
         session.background().run("Looking at the other book",
-                () -> OpenBook.choose(address, session.home(), session.book().preferences()), said -> {
+                () -> OpenBook.choose(address, Optional.ofNullable(System.getenv(BookAddress.PASSWORD)), session.home(),
+                        session.book().preferences()),
+                said -> {
                     // It may hold a password.
                     other.clear();
                     if (!session.isIn()) {

@@ -25,6 +25,8 @@ import org.jspecify.annotations.Nullable;
 public sealed interface BookAddress {
     /** The name under which the surroundings say where it is. */
     String VARIABLE = "HERON_BOOK";
+    /** The name under which the surroundings say its password, where the address does not. */
+    String PASSWORD = "HERON_BOOK_PASSWORD";
     /** The file of the home folder that says it where the surroundings do not. */
     String FILE = "book-at";
 
@@ -154,7 +156,7 @@ public sealed interface BookAddress {
      */
     static BookAddress of(Path home, Optional<String> said) {
         if (said.filter(s -> !s.isBlank()).isPresent()) {
-            return parse(said.get().strip());
+            return present(parse(said.get().strip()));
         }
         Path file = home.resolve(FILE);
         if (!Files.exists(file)) {
@@ -165,6 +167,26 @@ public sealed interface BookAddress {
             PrivateFile.require(file);
         }
         return read;
+    }
+
+    /** The same with a password that was asked for, or stands in the surroundings; one that it has already stays. */
+    default BookAddress with(Optional<String> password) {
+        return this instanceof OfServer s && s.password() == null && password.filter(p -> !p.isEmpty()).isPresent()
+                ? new OfServer(s.host(), s.port(), s.database(), s.user(), password.get(), s.tls())
+                : this;
+    }
+
+    /** A book that is there, or a new one where it is meant: a word that is neither makes no empty book. */
+    private static BookAddress present(BookAddress address) {
+        if (address instanceof OfFile file && !Files.exists(file.file())) {
+            Path folder = file.file().toAbsolutePath().getParent();
+            if (!TextFiles.name(file.file()).endsWith(".db") || folder == null || !Files.isDirectory(folder)) {
+                throw new UnusableInput(VARIABLE, "", say("found “%s”, which is no file that is there and no address; "
+                        + "expected a book, postgresql://USER@HOST/DATABASE, or for a new book a name that ends in .db "
+                        + "in a folder that is there", file.file()));
+            }
+        }
+        return address;
     }
 
     /**

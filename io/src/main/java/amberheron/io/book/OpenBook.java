@@ -53,13 +53,14 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
     /**
      * Looks at another book and, where it answers, has it opened from the next start on.
      *
+     * @param password of the book where the surroundings say it; it is not kept with the address
      * @param likes what this bay likes, where the other book does not know it yet; what the shop holds with is not carried over
      * @return it and how many jobs it has, in a few words
      * @throws amberheron.io.UnusableInput when it is not an address, or the choice cannot be kept
      * @throws BookProblem when it cannot be opened or does not answer; what was chosen before stays
      */
-    static String choose(String address, Path home, Map<String, String> likes) {
-        try (OpenBook book = at(BookAddress.parse(address), home)) {
+    static String choose(String address, Optional<String> password, Path home, Map<String, String> likes) {
+        try (OpenBook book = at(BookAddress.parse(address).with(password), home)) {
             int jobs = book.jobs().size();
             if (!book.inReach()) {
                 throw new BookUnreachable(book.name());

@@ -12,7 +12,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Properties;
 import java.util.logging.Level;
-import org.flywaydb.core.api.FlywayException;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
 import org.jspecify.annotations.Nullable;
@@ -32,7 +31,8 @@ final class PostgresServer implements Store {
      * enough that a person who stands at the car goes on with the copy.
      */
     private static final Map<String, String> PATIENCE = Map.of("connectTimeout", "3", "socketTimeout", "10",
-            "tcpKeepAlive", "true", "options", "-c lock_timeout=4500 -c statement_timeout=9000 "
+            "tcpKeepAlive", "true", "logServerErrorDetail", "false", "options",
+            "-c lock_timeout=4500 -c statement_timeout=9000 "
                     + "-c idle_in_transaction_session_timeout=2000 -c tcp_keepalives_idle=5 "
                     + "-c tcp_keepalives_interval=2 -c tcp_keepalives_count=3",
             "ApplicationName",
@@ -60,7 +60,7 @@ final class PostgresServer implements Store {
             Connection made = connect();
             try {
                 migrate(made);
-                now = Jdbi.create(made);
+                now = Store.jdbi(made);
             } catch (SQLException | RuntimeException e) {
                 close(made);
                 throw e;
@@ -130,7 +130,7 @@ final class PostgresServer implements Store {
 
         private ServerEar(Connection connection) {
             this.connection = connection;
-            this.jdbi = Jdbi.create(connection);
+            this.jdbi = Store.jdbi(connection);
         }
 
         @Override
@@ -266,9 +266,9 @@ final class PostgresServer implements Store {
             case "55P03", "57014", "40P01", "40001" ->
                 "is busy with another bay's entry: nothing was changed. Try again in a moment.";
             case "XX001", "XX002" -> "is damaged; put back a backup of it.";
-            default -> "cannot be used: " + (e instanceof FlywayException && e.getCause() != null
-                    ? e.getCause().getMessage()
-                    : e.getMessage());
+            case "42703", "42P01", "42P02" -> "is not as this version made it: a table or column is missing, or was "
+                    + "changed by hand. Nothing was changed; put back a backup of it.";
+            default -> say("cannot be used (the server says %s); what it said is in the log.", state);
         };
         return new BookProblem(name() + " " + why, e);
     }

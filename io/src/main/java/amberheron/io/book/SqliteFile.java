@@ -52,7 +52,7 @@ final class SqliteFile implements Store {
         this.count = count;
         this.copies = new BookCopies(file.resolveSibling("copies"), SqliteFile::connect);
         this.connection = connection;
-        this.jdbi = Jdbi.create(connection);
+        this.jdbi = Store.jdbi(connection);
         this.sound = sound;
     }
 
@@ -217,7 +217,7 @@ final class SqliteFile implements Store {
 
         private FileEar(Connection connection) {
             this.connection = connection;
-            this.jdbi = Jdbi.create(connection);
+            this.jdbi = Store.jdbi(connection);
             this.version = version();
         }
 
@@ -351,7 +351,10 @@ final class SqliteFile implements Store {
             case SQLITE_READONLY, SQLITE_PERM, SQLITE_READONLY_DIRECTORY, SQLITE_READONLY_DBMOVED ->
                 "cannot be written; allow writing to the file and its folder.";
             case SQLITE_CANTOPEN -> "cannot be opened; check that its folder exists and can be written.";
-            default -> "cannot be used: " + e.getMessage();
+            case SQLITE_ERROR ->
+                "is not as this version made it: a table or column is missing, or was changed by hand. "
+                        + "Nothing was changed; put back a copy of it.";
+            default -> say("cannot be used (%s); what the database said is in the log.", code);
         };
         return new BookProblem(file + " " + why, e);
     }

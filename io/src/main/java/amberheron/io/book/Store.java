@@ -8,6 +8,7 @@ import java.util.logging.Level;
 import java.util.logging.Logger;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
+import org.jdbi.v3.core.statement.StatementExceptions;
 import org.jspecify.annotations.Nullable;
 
 /** The database behind a book: how it is reached, and what only that database can say or do. */
@@ -60,6 +61,13 @@ sealed interface Store extends AutoCloseable permits SqliteFile, PostgresServer 
 
     @Override
     void close();
+
+    /** Works with a connection; what goes wrong is said without the statement and the values that were in it. */
+    static Jdbi jdbi(Connection connection) {
+        Jdbi made = Jdbi.create(connection);
+        made.getConfig(StatementExceptions.class).setMessageRendering(StatementExceptions.MessageRendering.NONE);
+        return made;
+    }
 
     /** Lets a connection go. */
     static void close(@Nullable Connection connection, Level unclean) {

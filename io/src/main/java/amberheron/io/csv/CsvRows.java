@@ -88,7 +88,13 @@ final class CsvRows {
                     rows = new CsvRows(file, header(file, record));
                     begin.accept(rows);
                 } else {
-                    each.accept(new Row(rows, record));
+                    Row row = new Row(rows, record);
+                    try {
+                        each.accept(row);
+                    } catch (IllegalArgumentException e) {
+                        // A value that the quantity cannot have.
+                        throw row.fault(String.valueOf(e.getMessage()));
+                    }
                 }
             }
             if (rows == null) {

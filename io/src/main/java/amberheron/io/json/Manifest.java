@@ -4,6 +4,7 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.job.JobReview;
 import amberheron.core.job.Station;
+import amberheron.io.Printable;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import java.time.LocalDate;
@@ -31,6 +32,7 @@ public record Manifest(String job, @Nullable LocalDate made, String code, Map<St
     /** Letters and figures that are not taken for one another, after Crockford. */
     private static final String LETTERS = "0123456789ABCDEFGHJKMNPQRSTVWXYZ";
     private static final int LONG = 8;
+    private static final int LONGEST_NAME = 255;
     private static final String FORMAT = "amber-heron-pack";
 
     /**
@@ -41,8 +43,13 @@ public record Manifest(String job, @Nullable LocalDate made, String code, Map<St
      */
     public record Entry(String name, long bytes, String digest) {
         public Entry {
-            if (name.isBlank() || name.contains("/") || name.contains("\\") || name.equals("..")) {
-                throw new IllegalArgumentException(say("file “%s”, expected a name without folders", name));
+            if (name.isBlank() || name.contains("/") || name.contains("\\") || name.equals("..") || name.equals(".")
+                    || name.length() > LONGEST_NAME || name.chars().anyMatch(Character::isISOControl)) {
+                throw new IllegalArgumentException(
+                        say("name: found “%s”, expected the name of a file without folders", Printable.of(name)));
+            }
+            if (bytes < 0) {
+                throw new IllegalArgumentException(say("bytes: found %d, expected 0 or more", bytes));
             }
             if (!digest.matches("[0-9a-f]{64}")) {
                 throw new IllegalArgumentException(say("sha256 of %s, expected 64 hexadecimal digits", name));

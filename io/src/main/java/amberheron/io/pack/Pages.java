@@ -15,9 +15,13 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import java.util.stream.Stream;
 import org.thymeleaf.TemplateEngine;
 import org.thymeleaf.context.Context;
 import org.thymeleaf.templatemode.TemplateMode;
@@ -59,6 +63,17 @@ final class Pages {
         }
     }
 
+    /**
+     * What the libraries that draw pages note of themselves says nothing to a person; held, since a logger that nobody holds
+     * forgets its level.
+     */
+    static final List<Logger> DRAWING = Stream.of("org.apache.pdfbox", "org.apache.fontbox", "com.openhtmltopdf",
+            "org.apache.batik").map(Logger::getLogger).toList();
+
+    static {
+        DRAWING.forEach(logger -> logger.setLevel(Level.OFF));
+    }
+
     /** A page as PDF; a millimetre in it is a millimetre on paper. */
     static byte[] pdf(String html) {
         System.setProperty("java.awt.headless", "true");
@@ -76,15 +91,34 @@ final class Pages {
     }
 
     /**
-     * Writes files, all made before the first is written.
+     * Writes files, all made before the first is written. Until all are, they stand in a folder that says that it is
+     * unfinished; what cannot be written leaves nothing.
      *
      * @throws UnusableInput when the folder cannot be written or is full
      */
     static List<Path> write(Path folder, Map<String, byte[]> files) {
+        Path unfinished = folder.resolve("unfinished-" + ProcessHandle.current().pid());
         try {
+            boolean made = !Files.exists(folder);
             Files.createDirectories(folder);
-            for (var file : files.entrySet()) {
-                TextFiles.replace(folder.resolve(file.getKey()), file.getValue());
+            try {
+                for (var file : files.entrySet()) {
+                    TextFiles.replace(unfinished.resolve(file.getKey()), file.getValue());
+                }
+                for (String name : files.keySet()) {
+                    Files.move(unfinished.resolve(name), folder.resolve(name), StandardCopyOption.REPLACE_EXISTING,
+                            StandardCopyOption.ATOMIC_MOVE);
+                }
+                Files.delete(unfinished);
+            } catch (IOException e) {
+                for (String name : files.keySet()) {
+                    Files.deleteIfExists(unfinished.resolve(name));
+                }
+                Files.deleteIfExists(unfinished);
+                if (made) {
+                    Files.deleteIfExists(folder);
+                }
+                throw e;
             }
         } catch (IOException e) {
             throw new UnusableInput(folder.toString(), "",

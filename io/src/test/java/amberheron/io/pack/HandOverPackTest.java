@@ -375,10 +375,13 @@ class HandOverPackTest {
         assertThat(blocked).hasContent("a file, not a folder");
         Path full = Path.of("/dev/full");
         if (Files.exists(full)) {
-            Path link = Files.createSymbolicLink(folder.resolve("SB-9-owner.html.part"), full);
+            Path unfinished = Files.createDirectory(
+                    folder.resolve("unfinished-" + ProcessHandle.current().pid()));
+            Path link = Files.createSymbolicLink(unfinished.resolve("SB-9-owner.html.part"), full);
             assertThatThrownBy(() -> write(job)).hasMessageContainingAll("cannot be written", "space");
             assertThat(folder.resolve("SB-9-owner.html")).doesNotExist();
             assertThat(link).doesNotExist();
+            assertThat(unfinished).as("nothing is left of it").doesNotExist();
         }
     }
 }
