@@ -22,14 +22,25 @@ public final class Printable {
         return text.codePointCount(0, text.length()) > MOST ? out + "…" : out.toString();
     }
 
-    /** For a page: whole, without what no document may hold (control characters, half of a surrogate pair). */
-    public static String page(String text) {
+    /**
+     * For a page or a file: whole, with a mark in place of what no document may hold (control characters, half of a
+     * surrogate pair) and of what turns the direction of all that follows.
+     */
+    public static String marked(String text) {
+        if (text.codePoints().noneMatch(Printable::toBeMarked)) {
+            return text;
+        }
         StringBuilder out = new StringBuilder(text.length());
-        text.codePoints().forEach(c -> out.appendCodePoint(unshowable(c) && c != '\n' && c != '\t' ? 0xFFFD : c));
+        text.codePoints().forEach(c -> out.appendCodePoint(toBeMarked(c) ? 0xFFFD : c));
         return out.toString();
     }
 
+    private static boolean toBeMarked(int c) {
+        return unshowable(c) && c != '\n' && c != '\t';
+    }
+
     private static boolean unshowable(int c) {
-        return Character.isISOControl(c) || Character.getType(c) == Character.SURROGATE || c == 0xFFFE || c == 0xFFFF;
+        return Character.isISOControl(c) || Character.getType(c) == Character.SURROGATE || c == 0xFFFE || c == 0xFFFF
+                || (c >= 0x202A && c <= 0x202E) || (c >= 0x2066 && c <= 0x2069);
     }
 }

@@ -146,9 +146,11 @@ final class BookCommands extends OfShop {
         }
     }
 
+    @SuppressWarnings("SystemConsoleNull") // told apart from one that is no terminal
     private static String withPassword(String address) {
         Console console = System.console();
-        if (!console.isTerminal() || !(BookAddress.parse(address) instanceof BookAddress.OfServer server)) {
+        if (console == null || !console.isTerminal()
+                || !(BookAddress.parse(address) instanceof BookAddress.OfServer server)) {
             throw new UnusableInput("--ask", "", say("there is nobody to ask here, or “%s” has no password; expected a "
                     + "server's address and a terminal, or the password in %s", address, BookAddress.PASSWORD));
         }

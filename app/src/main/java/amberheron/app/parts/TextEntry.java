@@ -1,8 +1,12 @@
 package amberheron.app.parts;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.session.Session;
 
 import amberheron.core.job.Job;
+import amberheron.core.units.TextLimit;
+import amberheron.io.Printable;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -10,17 +14,17 @@ import javafx.scene.TraversalDirection;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
+import javafx.scene.control.TextFormatter;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.layout.VBox;
 
 /** Words of the installer's own, kept as typed. */
 public final class TextEntry extends VBox implements Refreshed {
-    private static final int MOST_CHARACTERS = 400;
-
     private final Session session;
     private final Supplier<String> key;
     private final Function<Job, String> read;
     private final TextInputControl input;
+    private TextLimit limit;
     private String shownLast = "";
 
     /** A field for a few words, one line high; or, with more lines, for as many as it takes. */
@@ -36,6 +40,7 @@ public final class TextEntry extends VBox implements Refreshed {
         this.session = session;
         this.key = key;
         this.read = read;
+        limit = lines > 1 ? TextLimit.NOTE : TextLimit.NAME;
         if (lines > 1) {
             TextArea area = new TextArea();
             area.setWrapText(true);
@@ -51,12 +56,12 @@ public final class TextEntry extends VBox implements Refreshed {
         input.setAccessibleText(name);
         input.setPromptText(prompt);
         Runnable commit = () -> {
-            String typed = input.getText().strip();
-            String kept = typed.substring(0, Math.min(MOST_CHARACTERS, typed.length()));
+            String kept = input.getText().strip();
             if (!kept.equals(read.apply(session.job()))) {
                 session.edit(name, j -> write.apply(j, kept));
             }
         };
+        input.setTextFormatter(new TextFormatter<String>(this::withinLimit));
         if (input instanceof TextField line) {
             line.setOnAction(e -> {
                 commit.run();
@@ -71,6 +76,28 @@ public final class TextEntry extends VBox implements Refreshed {
         Parts.undoFrom(input, session, () -> input.getText().equals(read.apply(session.job())));
         getChildren().addAll(label, input);
         getStyleClass().add("entry");
+    }
+
+    /** For words of another length. */
+    public TextEntry limited(TextLimit value) {
+        limit = value;
+        return this;
+    }
+
+    /** What is too long is not taken, and said: what stands in the field is what is kept. */
+    private TextFormatter.Change withinLimit(TextFormatter.Change change) {
+        if (change.isContentChange()) {
+            change.setText(Printable.marked(change.getText()));
+            if (change.getControlNewText().length() > limit.most()
+                    && change.getControlNewText().length() > change.getControlText().length()
+                    && input.isFocused()) {
+                session.tell(say("%s: found %d characters, expected at most %d; what was there stays.",
+                        input.getAccessibleText(), change.getControlNewText().length(), limit.most()));
+                change.setText(change.getControlText().substring(change.getRangeStart(), change.getRangeEnd()));
+                change.selectRange(change.getControlAnchor(), change.getControlCaretPosition());
+            }
+        }
+        return change;
     }
 
     /** Without its name, for the cell of a table whose column is named. */

@@ -19,6 +19,7 @@ import amberheron.core.harness.Wire;
 import amberheron.core.harness.WireColour;
 import amberheron.core.harness.WireColour.Hue;
 import amberheron.core.harness.Work;
+import amberheron.core.units.TextLimit;
 import amberheron.core.wiring.Wiring;
 import java.util.Arrays;
 import java.util.EnumSet;
@@ -189,7 +190,7 @@ final class ChartLeaf implements Leaf {
     private Node pin(String name, String key, Function<Wire, String> read, BiFunction<Wire, String, Wire> write) {
         return fields.text(name, () -> "wire.chart." + model.wire(session).map(Wire::id).orElse("") + "." + key,
                 "e.g. B7", w -> model.wire(session).map(read).orElse(""),
-                (w, v) -> change(w, c -> write.apply(c, v)));
+                (w, v) -> change(w, c -> write.apply(c, v))).limited(TextLimit.MARK);
     }
 
     private Node row(Chart chart, Wire w, boolean looked) {

@@ -121,11 +121,13 @@ class CommandLineTest {
         assertThat(run(folder.resolve("home"), "book", "move", "A", "--to", other.toString()).err())
                 .contains("has no job A");
         assertThat(run(folder.resolve("home"), "book", "restore", at("backup.db")).out())
-                .contains("1 jobs carried, 1 were there already");
+                .contains("1 jobs carried and read back, 1 were there already");
         assertThat(run(folder.resolve("home"), "book", "use", other.toString()).out()).contains("1 jobs");
         assertThat(run(folder.resolve("home"), "book").out()).contains("other.db: 1 jobs");
         assertThat(run(folder.resolve("home"), "book", "use", "postgresql://nobody@[::1]:1/x").err())
                 .contains("does not answer");
+        assertThat(run(folder.resolve("home"), "book", "use", "postgresql://nobody:secret@[::1]:1/x").err())
+                .contains("stood on the command line", "--ask").doesNotContain("secret");
         Files.writeString(folder.resolve("text.db"), "not a book at all");
         assertThat(run(folder.resolve("home"), "book", "restore", at("text.db")).err()).contains("is not a job book");
     }
@@ -139,6 +141,21 @@ class CommandLineTest {
         assertThat(run(home, "catalogue", stick.toString()).out()).contains("1 new").contains("laws: stick");
         assertThat(run(home, "scale", "--law", "stick", "--reader", at("reader.json")).exit()).isZero();
         assertThat(run(home, "catalogue", at("nowhere")).err()).contains("no catalogue entries");
+    }
+
+    /** A folder is looked at before the work begins; one that was not named, or cannot be written, is said. */
+    @Test
+    void aFolderThatCannotBeWrittenIsSaidFirst() throws IOException {
+        Path job = Files.write(folder.resolve("job.json"), JobDocument.of(Job.empty("A")).bytes());
+        assertThat(run("pack", job.toString(), "--out", "").err()).contains("--out: found nothing, expected a folder");
+        Path file = Files.writeString(folder.resolve("file"), "x");
+        for (String[] command : List.of(new String[]{"pack", job.toString(), "--out", file.toString()},
+                new String[]{"pictures", "--out", file.toString()})) {
+            Ran run = run(command);
+            assertThat(run.exit()).isEqualTo(2);
+            assertThat(run.err()).contains("is in the way: it is no folder").hasLineCount(1);
+        }
+        assertThat(file).hasContent("x");
     }
 
     /** What every command exits with stands in one table, and none is left out of it. */

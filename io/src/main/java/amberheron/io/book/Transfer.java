@@ -224,56 +224,70 @@ public record Transfer(List<String> carried, List<String> same, List<Differing> 
         for (int i = 0; i < all.size(); i += BATCH) {
             progress.accept((double) i / all.size());
             List<String> batch = all.subList(i, Math.min(i + BATCH, all.size()));
-            Map<String, Map<String, @Nullable Object>> had = byId(target.rows(batch));
-            Map<String, Map<String, @Nullable Object>> rows = new LinkedHashMap<>();
-            for (Map<String, @Nullable Object> row : source.rows(batch)) {
-                String id = text(row, "id");
-                String digest = digest(row);
-                Map<String, @Nullable Object> other = had.get(id);
-                if (row.get("digest") != null && !digest.equals(row.get("digest"))) {
+            Map<String, Row> had = byId(target.rows(batch));
+            Map<String, Row> rows = new LinkedHashMap<>();
+            for (Row row : byId(source.rows(batch)).values()) {
+                String id = row.text("id");
+                Row other = had.get(id);
+                if (!row.sound()) {
                     damaged.add(id);
-                } else if (other != null && digest.equals(digest(other))) {
+                } else if (other != null && row.digest().equals(other.digest())) {
                     same.add(id);
                 } else if (other != null && !over.test(id)) {
-                    differing.add(new Differing(id, text(row, "changed"), text(other, "changed")));
+                    differing.add(new Differing(id, row.text("changed"), other.text("changed")));
                 } else {
-                    Map<String, @Nullable Object> put = new LinkedHashMap<>(row);
-                    put.put("digest", digest);
                     // Whoever has it open there finds that it was changed.
-                    put.put("revision", Math.max((long) Objects.requireNonNull(row.get("revision")),
-                            there.getOrDefault(id, 0L) + 1));
-                    rows.put(id, put);
+                    rows.put(id, row.after(there.getOrDefault(id, 0L)));
                 }
             }
             // Before the jobs that show them.
-            rows.forEach((id, row) -> photos(id, text(row, "document"), source, target, beside, lacking));
-            target.put(List.copyOf(rows.values()));
-            Map<String, Map<String, @Nullable Object>> read = byId(target.rows(rows.keySet()));
+            rows.forEach((id, row) -> photos(id, row.text("document"), source, target, beside, lacking));
+            target.put(rows.values().stream().map(Row::columns).toList());
+            Map<String, Row> read = byId(target.rows(rows.keySet()));
             rows.forEach((id, row) -> {
-                Map<String, @Nullable Object> now = read.get(id);
-                if (now != null && digest(now).equals(digest(row))) {
+                Row now = read.get(id);
+                if (now != null && now.digest().equals(row.digest())) {
                     carried.add(id);
                 } else {
                     // Another bay was quicker.
-                    differing.add(new Differing(id, text(row, "changed"), now == null ? "" : text(now, "changed")));
+                    differing.add(new Differing(id, row.text("changed"), now == null ? "" : now.text("changed")));
                 }
             });
         }
         return new Transfer(carried, same, differing, damaged, lacking);
     }
 
-    private static Map<String, Map<String, @Nullable Object>> byId(List<Map<String, @Nullable Object>> rows) {
-        Map<String, Map<String, @Nullable Object>> all = new LinkedHashMap<>();
-        rows.forEach(r -> all.put(text(r, "id"), r));
+    /** A job as it lies in a book. */
+    private record Row(Map<String, @Nullable Object> columns) {
+        String text(String column) {
+            return Objects.requireNonNullElse(columns.get(column), "").toString();
+        }
+
+        String digest() {
+            return JobRow.digest(text("document"));
+        }
+
+        /** Whether it is as it was kept, as far as is known. */
+        boolean sound() {
+            return columns.get("digest") == null || digest().equals(columns.get("digest"));
+        }
+
+        /** The same with its digest, as a later revision than one that the other book has. */
+        Row after(long revision) {
+            Map<String, @Nullable Object> put = new LinkedHashMap<>(columns);
+            put.put("digest", digest());
+            put.put("revision", Math.max((long) Objects.requireNonNull(columns.get("revision")), revision + 1));
+            return new Row(put);
+        }
+    }
+
+    private static Map<String, Row> byId(List<Map<String, @Nullable Object>> rows) {
+        Map<String, Row> all = new LinkedHashMap<>();
+        for (Map<String, @Nullable Object> each : rows) {
+            Row row = new Row(each);
+            all.put(row.text("id"), row);
+        }
         return all;
-    }
-
-    private static String text(Map<String, @Nullable Object> row, String column) {
-        return Objects.requireNonNullElse(row.get(column), "").toString();
-    }
-
-    private static String digest(Map<String, @Nullable Object> row) {
-        return JobRow.digest(text(row, "document"));
     }
 
     /**

@@ -1,5 +1,6 @@
 package amberheron.io.csv;
 
+import amberheron.io.Printable;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
 import java.io.IOException;
@@ -19,7 +20,8 @@ public final class Cells {
     public static String[] safe(String... cells) {
         String[] out = new String[cells.length];
         for (int i = 0; i < cells.length; i++) {
-            out[i] = RUN.matcher(cells[i]).find() ? "'" + cells[i] : cells[i];
+            String cell = Printable.marked(cells[i]);
+            out[i] = RUN.matcher(cell).find() ? "'" + cell : cell;
         }
         return out;
     }

@@ -24,6 +24,11 @@ public record HarnessSheet(String job, String vehicle, List<Line> lines, String 
     /** A wire in words. */
     public record Line(String tag, String work, String from, String colour, String extension, String to, String joins,
             String state) {
+        /** The words on the tags at its two ends. */
+        public List<String> ends() {
+            return List.of(from + " · " + colour,
+                    to.equals("unused") ? state : "to " + to + (joins.isEmpty() ? "" : " · " + joins));
+        }
     }
 
     /** The sheet of a job. */

@@ -8,24 +8,27 @@ import amberheron.io.Printable;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.samskivert.mustache.Mustache;
+import com.samskivert.mustache.Template;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import com.openhtmltopdf.util.XRLog;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.util.stream.Collectors;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.Objects;
+import java.nio.charset.StandardCharsets;
+import java.io.StringWriter;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import java.util.stream.Stream;
-import org.thymeleaf.TemplateEngine;
-import org.thymeleaf.context.Context;
-import org.thymeleaf.templatemode.TemplateMode;
-import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
 
 /** What all printed sheets share: a page filled in, the same page as PDF, and files that appear whole or not at all. */
 final class Pages {
@@ -37,29 +40,34 @@ final class Pages {
         return JobNumber.stem(job.id());
     }
 
-    /** Fills in a page; what it shows is called {@code s} there. */
+    /** Fills in a page: what stands in it between double braces are names of what it shows. */
     static String html(String page, Object sheet) {
         return html(page, sheet, Map.of());
     }
 
     /** The same, with more that it may show. */
     static String html(String page, Object sheet, Map<String, Object> more) {
-        Context all = new Context(Locale.ROOT, more);
-        all.setVariable("s", sheet);
-        return Printable.page(Engine.ONE.process("amberheron/io/pack/" + page, all));
+        Template template = Templates.ALL.computeIfAbsent(page, Templates::read);
+        StringWriter out = new StringWriter();
+        template.execute(sheet, Stream.concat(Templates.NOTHING_MORE.entrySet().stream(), more.entrySet().stream())
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue, (none, one) -> one)), out);
+        return Printable.marked(out.toString());
     }
 
-    /** Made when the first page is: it keeps what it has understood of them. */
-    private static final class Engine {
-        static final TemplateEngine ONE = of();
+    /** Read when first asked for; they hold names only, nothing that is worked out or run. */
+    private static final class Templates {
+        static final Map<String, Template> ALL = new ConcurrentHashMap<>();
+        static final Map<String, Object> NOTHING_MORE = Map.of("files", List.of(), "paper", false);
+        private static final Mustache.Compiler COMPILER = Mustache.compiler().emptyStringIsFalse(true)
+                .strictSections(true);
 
-        private static TemplateEngine of() {
-            ClassLoaderTemplateResolver resolver = new ClassLoaderTemplateResolver(Pages.class.getClassLoader());
-            resolver.setTemplateMode(TemplateMode.HTML);
-            resolver.setCharacterEncoding("UTF-8");
-            TemplateEngine engine = new TemplateEngine();
-            engine.setTemplateResolver(resolver);
-            return engine;
+        static Template read(String page) {
+            try (InputStream in = Objects
+                    .requireNonNull(Pages.class.getResourceAsStream("/amberheron/io/pack/" + page))) {
+                return COMPILER.compile(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
         }
     }
 

@@ -1,5 +1,7 @@
 package amberheron.io.pack;
 
+import amberheron.io.Printable;
+
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
@@ -33,7 +35,8 @@ final class Reminder {
     }
 
     private static String escaped(String text) {
-        return text.replace("\\", "\\\\").replace(";", "\\;").replace(",", "\\,").replaceAll("[\\r\\n]+", "\\\\n");
+        return Printable.marked(text).replace("\\", "\\\\").replace(";", "\\;").replace(",", "\\,")
+                .replaceAll("[\\r\\n]+", "\\\\n");
     }
 
     /** Lines are cut at 75 bytes; what goes on begins with a blank. */

@@ -65,6 +65,16 @@ public record Sheet(String title, String job, String vehicle, String fuel, Strin
         return sections.size() > GLANCE;
     }
 
+    /** Whether photos are shown. */
+    public boolean hasPhotos() {
+        return !photos.isEmpty();
+    }
+
+    /** Who hands over and when, or what is to be written there. */
+    public String signature() {
+        return by.isBlank() ? "initials, date" : by + ", " + date;
+    }
+
     public Sheet {
         first = List.copyOf(first);
         photos = List.copyOf(photos);
