@@ -1,5 +1,7 @@
 package amberheron.bench;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.controller.Report;
 import amberheron.core.controller.StreamFormat;
 import java.io.BufferedInputStream;
@@ -194,9 +196,21 @@ public final class ControllerLink implements AutoCloseable {
         Heard h = heard;
         Optional<Report> said = format.read(text);
         Instant at = clock.instant();
+        Double before = clockOf(h.report());
+        Double now = said.map(ControllerLink::clockOf).orElse(null);
+        if (before != null && now != null && now < before) {
+            // It was switched off and on, or is not what it seems: what it says counts once its clock goes on from here.
+            heard = new Heard(said.orElse(null), null, h.lines(), h.bad() + 1,
+                    say("its clock ran backwards, from %.1f to %.1f s", before, now));
+            return;
+        }
         heard = said.map(r -> new Heard(r, at, h.lines() + 1, h.bad(), ""))
                 .orElseGet(() -> new Heard(h.report(), h.at(), h.lines(), h.bad() + 1, h.fault()));
         said.ifPresent(r -> listener.accept(r, at));
+    }
+
+    private static @Nullable Double clockOf(@Nullable Report report) {
+        return report == null ? null : report.seconds();
     }
 
     /** Not waited for: a line that does not answer is left at once. */

@@ -2,6 +2,7 @@ package amberheron.bench;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.units.Sane;
 import java.io.BufferedInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -81,7 +82,13 @@ public final class ScpiMeter implements Meter {
                 return fail(say("found “%s”, expected a number", answer));
             }
             double volts = Double.parseDouble(answer);
-            return Math.abs(volts) >= INFINITY ? new Reading.Overload() : new Reading.Volts(volts);
+            if (Math.abs(volts) >= INFINITY) {
+                return new Reading.Overload();
+            }
+            Sane.SUPPLY.check("volts", volts);
+            return new Reading.Volts(volts);
+        } catch (IllegalArgumentException e) {
+            return fail(String.valueOf(e.getMessage()));
         } catch (SocketTimeoutException e) {
             return fail(say("no whole answer within %.1f s", patience / 1000.0));
         } catch (IOException e) {

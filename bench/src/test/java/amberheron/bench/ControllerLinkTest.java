@@ -174,6 +174,21 @@ class ControllerLinkTest {
         assertThat(heard.report()).isEqualTo(StreamFormat.OWN.read(GOOD).orElseThrow());
     }
 
+    /** A clock that runs backwards is said, and nothing is live until it goes on from there, as after a switch off and on. */
+    @Test
+    void aClockThatRunsBackwardsIsNotLive() {
+        String later = StreamFormat.write(new Report(90.0, State.READY, 1.0, null, null, null)) + "\n";
+        String earlier = StreamFormat.write(new Report(10.0, State.READY, 1.1, null, null, null)) + "\n";
+        String on = StreamFormat.write(new Report(11.0, State.READY, 1.2, null, null, null)) + "\n";
+        Heard back = said(later + earlier);
+        assertThat(back.at()).isNull();
+        assertThat(back.lines()).isEqualTo(1);
+        assertThat(back.bad()).isEqualTo(1);
+        Heard again = said(later + earlier + on);
+        assertThat(again.at()).isNotNull();
+        assertThat(again.report()).extracting(Report::lambda).isEqualTo(1.2);
+    }
+
     @Test
     void whatIsOldIsNotLive() {
         Instant at = Instant.parse("2026-05-01T09:00:00Z");

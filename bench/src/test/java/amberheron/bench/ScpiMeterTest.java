@@ -95,15 +95,16 @@ class ScpiMeterTest {
     @Test
     void whateverGoesWrongIsSaidAndTheNextReadingIsGood() throws IOException {
         String endless = "1".repeat(5000);
-        try (Rude rude = Rude.answering("", "ERR 12\n", "+1.2", "+1.2#", endless, "+5.0E+00\n");
+        try (Rude rude = Rude.answering("", "ERR 12\n", "+1.0E+30\n", "+1.2", "+1.2#", endless, "+5.0E+00\n");
                 ScpiMeter meter = rude.meter()) {
             says(meter.read(), "no whole answer within 0.3 s");
             says(meter.read(), "found “ERR 12”, expected a number");
+            says(meter.read(), "volts: found 1.0E30, expected ");
             says(meter.read(), "no whole answer");
             says(meter.read(), "hung up in mid-answer");
             says(meter.read(), "without end");
             assertThat(meter.read()).isEqualTo(new Reading.Volts(5));
-            assertThat(rude.calls()).hasValue(6);
+            assertThat(rude.calls()).hasValue(7);
         }
     }
 

@@ -55,10 +55,20 @@ public final class PrivateFile {
      * @throws UnusableInput when they can
      */
     public static void require(Path file) {
+        require(file, "a password");
+    }
+
+    /**
+     * Refuses a file that others can read.
+     *
+     * @param holds what must not be read in it
+     * @throws UnusableInput when they can
+     */
+    public static void require(Path file, String holds) {
         try {
             if (Files.exists(file) && knows(file) && !OWNER.containsAll(Files.getPosixFilePermissions(file))) {
                 throw new UnusableInput(file.toString(), "",
-                        "holds a password and can be read by others, expected by its owner only (chmod 600)");
+                        "holds " + holds + " and can be read by others, expected by its owner only (chmod 600)");
             }
         } catch (IOException e) {
             throw new UnusableInput(file.toString(), "", "cannot be looked at: " + e.getMessage());

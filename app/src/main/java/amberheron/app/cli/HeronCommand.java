@@ -64,7 +64,7 @@ public final class HeronCommand implements Runnable {
                 .addSubcommand(new CommandLine(new SimulateCommand())
                         .addSubcommand(new SimulateCommand.OfController(surroundings)))
                 .addSubcommand(new JobCommands.Review(surroundings)).addSubcommand(new JobCommands.Pack(surroundings))
-                .addSubcommand(new JobCommands.Verify())
+                .addSubcommand(new JobCommands.Verify(surroundings)).addSubcommand(new JobCommands.Key(surroundings))
                 .addSubcommand(new CommandLine(new BookCommands(surroundings))
                         .addSubcommand(new BookCommands.Backup(surroundings))
                         .addSubcommand(new BookCommands.Restore(surroundings))

@@ -39,6 +39,7 @@ import amberheron.io.json.ResultJson;
 import amberheron.io.pack.HandOverPack;
 import amberheron.io.pack.HarnessSheet;
 import amberheron.io.pack.PackCheck;
+import amberheron.io.pack.ShopKey;
 import amberheron.io.pack.ShopCard;
 import java.io.PrintWriter;
 import java.nio.file.Path;
@@ -46,13 +47,11 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
-import java.util.concurrent.Callable;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 /** The commands that read a job document. */
 final class JobCommands {
@@ -348,25 +347,49 @@ final class JobCommands {
         }
     }
 
+    @Command(name = "key", mixinStandardHelpOptions = true, description = "The key that the shop signs its packs with, its public part; made when there is none and --make says so.")
+    static final class Key extends OfShop {
+        @Option(names = "--make", description = "makes one, in the home folder; from then on every pack is signed")
+        private boolean make;
+
+        Key(HeronCommand.Surroundings surroundings) {
+            super(surroundings);
+        }
+
+        @Override
+        public Integer call() {
+            Optional<ShopKey> key = make ? Optional.of(ShopKey.make(home())) : ShopKey.in(home());
+            out().println(key.map(ShopKey::shown)
+                    .orElse("There is no key; packs are not signed. heron key --make makes one."));
+            out().flush();
+            return key.isPresent() ? 0 : HeronCommand.OUT;
+        }
+    }
+
     @Command(name = "verify", mixinStandardHelpOptions = true, description = "Whether a pack is whole, and whether it and a job still agree.")
-    static final class Verify implements Callable<Integer> {
+    static final class Verify extends OfShop {
         private static final int MOST = 20;
         @Parameters(index = "0", paramLabel = "PACK", description = "the pack's folder, or its manifest")
         private Path pack = Path.of("");
         @Parameters(index = "1", paramLabel = "JOB", arity = "0..1", description = "a job document (.json) to compare it with")
         private @Nullable Path job;
+        @Option(names = "--by", paramLabel = "KEY", description = "whether it was signed with this shop's key, as printed on its sheets")
+        private @Nullable String by;
         @Option(names = "--json", description = "one JSON document on standard output")
         private boolean json;
-        @Spec
-        @SuppressWarnings("NullAway.Init") // set by picocli
-        private CommandSpec spec;
+
+        Verify(HeronCommand.Surroundings surroundings) {
+            super(surroundings);
+        }
 
         @Override
         public Integer call() {
-            PackCheck check = PackCheck.of(pack, job == null ? null : JobDocument.read(job));
-            PrintWriter out = spec.commandLine().getOut();
+            PackCheck check = PackCheck.of(pack, job == null ? null : JobDocument.read(job),
+                    Catalogue.withShop(home().resolve("catalogue")).laws());
+            PrintWriter out = out();
+            boolean theirs = by == null || by.strip().equals(check.signedBy());
             if (json) {
-                out.print(ResultJson.verify(check.manifest(), check.faults(), check.since()));
+                out.print(ResultJson.verify(check.manifest(), check.faults(), check.since(), check.signedBy()));
             } else {
                 out.printf(Locale.ROOT, "%s, code %s, made %s: %s%n", check.manifest().job(), check.manifest().code(),
                         check.manifest().made() == null ? "on no known day" : check.manifest().made(),
@@ -374,6 +397,7 @@ final class JobCommands {
                                 ? say("whole, %d files", check.manifest().files().size())
                                 : "NOT whole");
                 check.faults().forEach(f -> out.println("  " + f));
+                out.println(theirs ? check.proves() : "NOT signed with the key that was given. " + check.proves());
                 if (job != null) {
                     out.println(check.since().isEmpty()
                             ? "The job is as it was handed over."
@@ -387,7 +411,7 @@ final class JobCommands {
                 }
             }
             out.flush();
-            return check.agrees() ? 0 : HeronCommand.OUT;
+            return check.agrees() && theirs ? 0 : HeronCommand.OUT;
         }
     }
 }

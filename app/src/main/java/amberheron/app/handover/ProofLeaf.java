@@ -13,6 +13,7 @@ import amberheron.core.job.Job;
 import amberheron.io.json.Difference;
 import amberheron.io.json.FieldWords;
 import amberheron.io.json.JobDocument;
+import amberheron.core.scaling.OutputLaw;
 import amberheron.io.pack.PackCheck;
 import amberheron.io.pack.Visits;
 import amberheron.io.pack.Visits.Visit;
@@ -73,13 +74,14 @@ final class ProofLeaf implements Leaf {
     private void look() {
         Path folder = model.folder(session);
         JobDocument now = session.document();
+        List<OutputLaw> laws = session.shop().laws();
         latest.of(session.job(), () -> {
             List<Visit> found = Visits.in(folder).reversed();
             List<PackCheck> checks = new ArrayList<>();
             for (int i = 0; i < found.size(); i++) {
                 // The last is compared with the job as it is, each before it with the one that followed.
                 JobDocument next = i == 0 ? now : given(found.get(i - 1));
-                checks.add(PackCheck.of(found.get(i).folder(), next));
+                checks.add(PackCheck.of(found.get(i).folder(), next, laws));
             }
             return new Looked(found, checks);
         }, result -> {

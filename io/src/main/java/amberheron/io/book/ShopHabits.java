@@ -13,6 +13,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /** The shop's habits as they are kept in its book; anything there that is not understood is ours. */
@@ -50,6 +51,13 @@ public final class ShopHabits {
     public static Map<String, String> written(Shop shop) {
         return Map.of(TILT, shop.schools().tilt().name(), CATALYST, shop.schools().catalyst().name(), BANK,
                 shop.schools().bank().name(), MONTHS, String.valueOf(shop.recalibrateMonths()));
+    }
+
+    /** All that a job is judged by, but the laws. */
+    public static Map<String, String> all(Shop shop) {
+        Map<String, String> all = new TreeMap<>(written(shop));
+        all.put(DEMO, shop.demo() ? "yes" : "no");
+        return all;
     }
 
     /** A short mark of all that a job is judged by: jobs judged by other habits or laws have another. */

@@ -12,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -23,10 +24,11 @@ import tools.jackson.databind.node.ObjectNode;
  * @param made the day it was made; null where that is not known
  * @param code of the job as it stood, as printed on every page
  * @param stations how each link stood, by the station's key
+ * @param habits what the shop holds with, by which that was worked out; empty in a pack that does not say
  * @param files each file but this one
  */
 public record Manifest(String job, @Nullable LocalDate made, String code, Map<String, String> stations,
-        List<Entry> files) {
+        Map<String, String> habits, List<Entry> files) {
     /** What a file's name ends with that holds one. */
     public static final String NAME = "-manifest.json";
     /** Letters and figures that are not taken for one another, after Crockford. */
@@ -59,6 +61,7 @@ public record Manifest(String job, @Nullable LocalDate made, String code, Map<St
 
     public Manifest {
         stations = Map.copyOf(stations);
+        habits = Map.copyOf(habits);
         files = List.copyOf(files);
     }
 
@@ -78,15 +81,22 @@ public record Manifest(String job, @Nullable LocalDate made, String code, Map<St
     /**
      * Of files that are about to be written.
      *
+     * @param habits what the shop holds with
      * @param files name and bytes
      */
-    public static Manifest of(JobReview review, String code, @Nullable LocalDate made, Map<String, byte[]> files) {
+    public static Manifest of(JobReview review, String code, @Nullable LocalDate made, Map<String, String> habits,
+            Map<String, byte[]> files) {
+        return new Manifest(review.job().id(), made, code, stations(review), habits, files.entrySet().stream()
+                .map(f -> new Entry(f.getKey(), f.getValue().length, TextFiles.digest(f.getValue()))).toList());
+    }
+
+    /** How each link stands, by the station's key. */
+    public static Map<String, String> stations(JobReview review) {
         Map<String, String> stations = new LinkedHashMap<>();
         for (Station station : Station.values()) {
             stations.put(station.key(), review.state(station).name().toLowerCase(Locale.ROOT).replace('_', '-'));
         }
-        return new Manifest(review.job().id(), made, code, stations, files.entrySet().stream()
-                .map(f -> new Entry(f.getKey(), f.getValue().length, TextFiles.digest(f.getValue()))).toList());
+        return stations;
     }
 
     /** The one file of the pack that is the job's document; null where it has none. */
@@ -102,6 +112,8 @@ public record Manifest(String job, @Nullable LocalDate made, String code, Map<St
         for (Station station : Station.values()) {
             links.put(station.key(), stations.get(station.key()));
         }
+        ObjectNode held = out.putObject("habits");
+        new TreeMap<>(habits).forEach(held::put);
         ArrayNode list = out.putArray("files");
         files.forEach(
                 f -> list.addObject().put("name", f.name()).put("bytes", f.bytes()).put("sha256", f.digest()));
@@ -127,7 +139,10 @@ public record Manifest(String job, @Nullable LocalDate made, String code, Map<St
                 }
             }
         });
-        return new Manifest(at.text("job"), at.date("made"), at.text("code"), stations, at.list("files").stream()
+        Map<String, String> habits = new LinkedHashMap<>();
+        at.objectOrNone("habits").ifPresent(h -> h.node().propertyNames().forEach(n -> habits.put(n, h.text(n))));
+        return new Manifest(at.text("job"), at.date("made"), at.text("code"), stations, habits, at.list("files")
+                .stream()
                 .map(f -> f.build(() -> new Manifest.Entry(f.text("name"), (long) f.number("bytes"), f.text("sha256"))))
                 .toList());
     }

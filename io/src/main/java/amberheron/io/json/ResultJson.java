@@ -248,10 +248,11 @@ public final class ResultJson {
     }
 
     /** Whether a pack is whole and what changed since. */
-    public static String verify(Manifest manifest, List<String> faults, List<Difference> since) {
+    public static String verify(Manifest manifest, List<String> faults, List<Difference> since, String signedBy) {
         ObjectNode out = Json.object().put("job", manifest.job()).put("code", manifest.code())
                 .put("made", manifest.made() == null ? null : manifest.made().toString())
                 .put("whole", faults.isEmpty()).put("agrees", faults.isEmpty() && since.isEmpty());
+        out.put("signedBy", signedBy.isEmpty() ? null : signedBy);
         ArrayNode wrong = out.putArray("faults");
         faults.forEach(wrong::add);
         ArrayNode changed = out.putArray("since");

@@ -6,6 +6,7 @@ import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.UnusableInput;
+import amberheron.io.book.ShopHabits;
 import amberheron.io.csv.CheckPointCsv;
 import amberheron.io.csv.LawCsv;
 import amberheron.io.json.JobDocument;
@@ -13,6 +14,7 @@ import amberheron.io.json.Manifest;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.Base64;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -65,7 +67,11 @@ public final class HandOverPack {
                     Reminder.text(job.id(), job.intake().vehicle(), code, due.get(), stamp));
         }
         files.put(stem + ".json", bytes);
-        text(files, stem + Manifest.NAME, Manifest.of(review, code, today, files).text());
+        String manifest = Manifest.of(review, code, today, ShopHabits.all(review.shop()), files).text();
+        shop.signing().ifPresent(key -> text(files, stem + PackCheck.SIGNATURE,
+                key.shown() + "\n" + Base64.getEncoder()
+                        .encodeToString(key.sign(manifest.getBytes(StandardCharsets.UTF_8))) + "\n"));
+        text(files, stem + Manifest.NAME, manifest);
         return Pages.write(folder, files);
     }
 

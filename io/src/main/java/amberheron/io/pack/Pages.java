@@ -8,6 +8,7 @@ import amberheron.io.Printable;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.samskivert.mustache.Escapers;
 import com.samskivert.mustache.Mustache;
 import com.samskivert.mustache.Template;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
@@ -59,7 +60,8 @@ final class Pages {
         static final Map<String, Template> ALL = new ConcurrentHashMap<>();
         static final Map<String, Object> NOTHING_MORE = Map.of("files", List.of(), "paper", false);
         private static final Mustache.Compiler COMPILER = Mustache.compiler().emptyStringIsFalse(true)
-                .strictSections(true);
+                .strictSections(true).withEscaper(Escapers.simple(new String[][]{{"&", "&amp;"}, {"<", "&lt;"},
+                        {">", "&gt;"}, {"\"", "&quot;"}, {"'", "&#39;"}}));
 
         static Template read(String page) {
             try (InputStream in = Objects

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -79,6 +80,20 @@ public record ShopCard(String name, @Nullable Path home, Paper paper) {
             // A sheet without its mark is still a sheet.
             return "";
         }
+    }
+
+    /** The public part of the key that the shop signs its packs with; empty where it has none. */
+    public String key() {
+        return signing().map(ShopKey::shown).orElse("");
+    }
+
+    /**
+     * The key that the shop signs its packs with.
+     *
+     * @throws amberheron.io.UnusableInput when it has one that cannot be used
+     */
+    Optional<ShopKey> signing() {
+        return home == null ? Optional.empty() : ShopKey.in(home);
     }
 
     /** The photos of a job that stand on its sheets. */

@@ -46,6 +46,8 @@ import javax.imageio.ImageIO;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import amberheron.io.UnusableInput;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -256,7 +258,7 @@ class HandOverPackTest {
     @Test
     void aPackIsWholeUntilAFileOfItIsTouched() throws IOException {
         List<Path> files = pack();
-        PackCheck whole = PackCheck.of(folder, JobDocument.of(full()));
+        PackCheck whole = PackCheck.of(folder, JobDocument.of(full()), CATALOGUE.laws());
         assertThat(whole.agrees()).isTrue();
         assertThat(whole.manifest().made()).isEqualTo(LocalDate.of(2026, 5, 13));
         assertThat(whole.manifest().stations()).containsEntry("prove", "begun").containsEntry("wire", "open");
@@ -264,7 +266,7 @@ class HandOverPackTest {
         Files.writeString(sheet, Files.readString(sheet).replace("Tolerance", "tolerance"));
         Files.delete(named(files, "-law.csv"));
         Files.writeString(folder.resolve("SB-9-extra.pdf"), "x");
-        assertThat(PackCheck.of(folder, null).faults()).containsExactlyInAnyOrder(
+        assertThat(PackCheck.of(folder, null, CATALOGUE.laws()).faults()).containsExactlyInAnyOrder(
                 "SB-9-tuner.html: changed since the pack was made", "SB-9-law.csv: missing",
                 "SB-9-extra.pdf: not of this pack");
     }
@@ -279,26 +281,28 @@ class HandOverPackTest {
         Files.writeString(manifest, Files.readString(manifest).replace(TextFiles.digest(Files.readAllBytes(json)),
                 TextFiles.digest(other)));
         Files.write(json, other);
-        assertThat(PackCheck.of(folder, null).faults()).singleElement().asString().contains("its code is");
+        assertThat(PackCheck.of(folder, null, CATALOGUE.laws()).faults()).anyMatch(f -> f.contains("its code is"))
+                .noneMatch(f -> f.contains("changed since the pack was made"));
     }
 
     @Test
     void whatChangedSinceIsSaidValueByValue() throws IOException {
         pack();
         Job now = full().withHandOver(full().handOver().withNotDone("Nothing.").withBy("K"));
-        PackCheck check = PackCheck.of(folder, JobDocument.of(now));
+        PackCheck check = PackCheck.of(folder, JobDocument.of(now), CATALOGUE.laws());
         assertThat(check.faults()).isEmpty();
         assertThat(check.since()).extracting(Difference::field).containsExactly("handOver.notDone", "handOver.by");
-        assertThatThrownBy(() -> PackCheck.of(folder, JobDocument.of(Job.empty("SB-10"))))
+        assertThatThrownBy(() -> PackCheck.of(folder, JobDocument.of(Job.empty("SB-10")), CATALOGUE.laws()))
                 .hasMessageContaining("is the pack of SB-9");
-        assertThatThrownBy(() -> PackCheck.of(folder.resolve("nowhere"), null)).hasMessageContaining("nowhere");
+        assertThatThrownBy(() -> PackCheck.of(folder.resolve("nowhere"), null, CATALOGUE.laws()))
+                .hasMessageContaining("nowhere");
     }
 
     @Test
     void aManifestThatPointsOutOfItsFolderIsRefused() throws IOException {
         Path manifest = named(pack(), Manifest.NAME);
         Files.writeString(manifest, Files.readString(manifest).replace("SB-9-owner.pdf", "../SB-9-owner.pdf"));
-        assertThatThrownBy(() -> PackCheck.of(folder, null)).hasMessageContaining("without folders");
+        assertThatThrownBy(() -> PackCheck.of(folder, null, CATALOGUE.laws())).hasMessageContaining("without folders");
     }
 
     @Test
@@ -317,7 +321,8 @@ class HandOverPackTest {
     private static void manifest(Path folder, Job job) throws IOException {
         Files.createDirectories(folder);
         Files.writeString(folder.resolve("SB-9" + Manifest.NAME),
-                Manifest.of(review(job), Manifest.code(JobDocument.of(job).bytes()), null, Map.of()).text());
+                Manifest.of(review(job), Manifest.code(JobDocument.of(job).bytes()), null, Map.of(),
+                        Map.of()).text());
     }
 
     @Test
@@ -364,6 +369,57 @@ class HandOverPackTest {
         assertThat(Files.readString(named(files, "-tuner.html"))).contains("no check points taken");
         assertThat(Files.readString(named(files, "-owner.html"))).contains("Not proven: Plan (open)")
                 .contains("not handed over yet").doesNotContain("Every link from");
+    }
+
+    /** A signed pack names who made it; another key, another manifest or a forged one does not pass for it. */
+    @Test
+    void aPackIsSignedWithTheShopsKey() throws IOException {
+        Path home = Files.createDirectory(folder.resolve("home"));
+        ShopKey key = ShopKey.make(home);
+        assertThat(ShopKey.make(home).shown()).as("made once").isEqualTo(key.shown());
+        assertThat(Files.getPosixFilePermissions(home.resolve(ShopKey.FILE)))
+                .isEqualTo(PosixFilePermissions.fromString("rw-------"));
+        Path pack = folder.resolve("pack");
+        List<Path> files = write(full(), pack, new ShopCard("", home, ShopCard.Paper.A4));
+        assertThat(Files.readString(named(files, "-owner.html"))).contains(key.shown())
+                .contains("Content-Security-Policy").doesNotContain("<script");
+        PackCheck check = PackCheck.of(pack, null, CATALOGUE.laws());
+        assertThat(check.faults()).isEmpty();
+        assertThat(check.signedBy()).isEqualTo(key.shown());
+        Path manifest = named(files, "-manifest.json");
+        String text = Files.readString(manifest);
+        Files.writeString(manifest, text.replaceFirst("\"made\" : \"2026", "\"made\" : \"2025"));
+        assertThat(PackCheck.of(pack, null, CATALOGUE.laws()))
+                .satisfies(c -> assertThat(c.faults()).anyMatch(f -> f.contains("is no signature of this manifest")))
+                .extracting(PackCheck::signedBy).isEqualTo("");
+        Files.writeString(manifest, text);
+        Files.writeString(home.resolve(ShopKey.FILE), "torn");
+        assertThatThrownBy(() -> ShopKey.in(home)).isInstanceOf(UnusableInput.class).hasMessageContaining("two lines");
+    }
+
+    /** Whatever the manifest says is held to the pack: bytes, links, stations, files and folders that are not its own. */
+    @Test
+    void whatAManifestSaysIsHeldToThePack() throws IOException {
+        List<Path> files = write(full(), folder, ShopCard.NONE);
+        assertThat(PackCheck.of(folder, null, CATALOGUE.laws()).proves()).contains("not signed");
+        Path manifest = named(files, "-manifest.json");
+        String text = Files.readString(manifest);
+        Files.writeString(manifest, text.replaceFirst("\"scale\" : \"[a-z-]+\"", "\"scale\" : \"proven\"")
+                .replaceFirst("\"bytes\" : \\d+", "\"bytes\" : 7")
+                .replace("\"made\" : \"2026-05-13\"", "\"made\" : null"));
+        Files.createDirectory(folder.resolve("more"));
+        Path page = named(files, "-tuner.html");
+        Files.writeString(page,
+                Files.readString(page).replace("</body>", "<a href=\"https://x.example/a\">a</a></body>"));
+        assertThat(PackCheck.of(folder, null, CATALOGUE.laws()).faults())
+                .anyMatch(f -> f.contains("the manifest says 7"))
+                .anyMatch(f -> f.startsWith("scale: the manifest says proven, the document shows "))
+                .anyMatch(f -> f.contains("does not say on which day"))
+                .anyMatch(f -> f.equals("more (a folder): not of this pack"))
+                .anyMatch(f -> f.contains("leads to https://x.example/a"));
+        Files.writeString(manifest, text.replaceFirst("\"name\" : \"", "\"name\" : \"\\\\u0000"));
+        assertThatThrownBy(() -> PackCheck.of(folder, null, CATALOGUE.laws())).isInstanceOf(UnusableInput.class)
+                .hasMessageContainingAll("files[0]", "without folders");
     }
 
     @Test
