@@ -61,6 +61,8 @@ public final class HomeLog {
             @Override
             public void publish(LogRecord record) {
                 if (record.getLevel().intValue() >= Level.WARNING.intValue()) {
+                    // Whoever wrote it, not this handler, is its source.
+                    record.setSourceMethodName(record.getSourceMethodName());
                     start(home);
                     ROOT.log(record);
                 }

@@ -54,7 +54,7 @@ class CommandLineTest {
     }
 
     private static Ran run(String... args) {
-        return run(Path.of("nowhere"), args);
+        return run(Path.of("target", "nowhere"), args);
     }
 
     private static Ran run(Path home, String... args) {

@@ -68,7 +68,9 @@ final class SqliteFile implements Store {
         try {
             Path folder = file.toAbsolutePath().getParent();
             if (folder != null) {
-                Files.createDirectories(folder);
+                if (!Files.exists(folder)) {
+                    PrivateFile.folder(folder);
+                }
             }
             boolean quick = !Files.exists(file) || Files.size(file) < QUICK;
             // Jobs name customers' vehicles.
@@ -346,7 +348,7 @@ final class SqliteFile implements Store {
             case SQLITE_BUSY, SQLITE_LOCKED, SQLITE_BUSY_SNAPSHOT, SQLITE_BUSY_RECOVERY ->
                 "is in use by another program that does not let go; close that program and try again.";
             case SQLITE_FULL ->
-                "cannot grow: the disk is full. Make room; the entry is kept on screen until it is saved.";
+                "cannot grow: the disk is full. Make room and try again; what it had is as it was.";
             case SQLITE_CORRUPT, SQLITE_NOTADB -> "is damaged; it was left as it is. Put back a copy of it.";
             case SQLITE_READONLY, SQLITE_PERM, SQLITE_READONLY_DIRECTORY, SQLITE_READONLY_DBMOVED ->
                 "cannot be written; allow writing to the file and its folder.";

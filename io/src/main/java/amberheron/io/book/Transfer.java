@@ -107,8 +107,30 @@ public record Transfer(List<String> carried, List<String> same, List<Differing> 
         if (Files.exists(file)) {
             throw new BookProblem(say("%s is there already, expected a new file; it was left as it is.", file));
         }
-        try (JobBook to = JobBook.open(file)) {
-            return all(from, to, id -> false, beside, progress);
+        // Under a name that says so until it is done.
+        Path half = file.resolveSibling(TextFiles.name(file) + ".unfinished");
+        try {
+            Files.deleteIfExists(half);
+            Transfer done;
+            try (JobBook to = JobBook.open(half)) {
+                done = all(from, to, id -> false, beside, progress);
+            }
+            Files.move(half, file);
+            return done;
+        } catch (IOException e) {
+            throw new BookProblem(say("%s cannot be written: %s", file, TextFiles.reason(e)), e);
+        } finally {
+            for (String part : List.of("", "-count", "-wal", "-shm")) {
+                deleteQuietly(half.resolveSibling(TextFiles.name(half) + part));
+            }
+        }
+    }
+
+    private static void deleteQuietly(Path file) {
+        try {
+            Files.deleteIfExists(file);
+        } catch (IOException e) {
+            LOG.log(Level.WARNING, "not deleted: " + file, e);
         }
     }
 
