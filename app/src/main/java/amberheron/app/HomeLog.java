@@ -5,6 +5,7 @@ import amberheron.io.TextFiles;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.logging.FileHandler;
 import java.util.logging.Handler;
 import java.util.logging.Level;
@@ -30,7 +31,7 @@ public final class HomeLog {
     }
 
     /** Begins the log; where none can be written, what is logged goes nowhere and the program works all the same. */
-    public static void start(Path home) {
+    public static Optional<Handler> start(Path home) {
         for (Handler handler : ROOT.getHandlers()) {
             ROOT.removeHandler(handler);
         }
@@ -46,8 +47,10 @@ public final class HomeLog {
                     BYTES, FILES, true);
             handler.setFormatter(new SimpleFormatter());
             ROOT.addHandler(handler);
+            return Optional.of(handler);
         } catch (IOException e) {
             System.err.println("heron: no log can be written in " + home.resolve("logs") + ": " + TextFiles.reason(e));
+            return Optional.empty();
         }
     }
 
@@ -63,8 +66,7 @@ public final class HomeLog {
                 if (record.getLevel().intValue() >= Level.WARNING.intValue()) {
                     // Whoever wrote it, not this handler, is its source.
                     record.setSourceMethodName(record.getSourceMethodName());
-                    start(home);
-                    ROOT.log(record);
+                    start(home).ifPresent(file -> file.publish(record));
                 }
             }
 
@@ -81,7 +83,9 @@ public final class HomeLog {
     }
 
     /** Writes down an error of our own. */
-    public static void error(String what, Throwable e) {
-        ROOT.log(Level.SEVERE, what, e);
+    public static void error(Path home, String what, Throwable e) {
+        LogRecord record = new LogRecord(Level.SEVERE, what);
+        record.setThrown(e);
+        start(home).ifPresent(file -> file.publish(record));
     }
 }

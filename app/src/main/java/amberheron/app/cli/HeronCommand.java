@@ -97,8 +97,7 @@ public final class HeronCommand implements Runnable {
     }
 
     private static int ours(Surroundings surroundings, CommandLine line, Throwable e) {
-        HomeLog.start(surroundings.home());
-        HomeLog.error("command", e);
+        HomeLog.error(surroundings.home(), "command", e);
         line.getErr()
                 .println("heron: an error of our own (" + e.getClass().getSimpleName()
                         + "); what happened is written in "

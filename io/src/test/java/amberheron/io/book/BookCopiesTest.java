@@ -23,7 +23,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** Coming back from a copy, and noticing that one has to. */
 class BookCopiesTest {
     /** Enough to meet every kind of damage; -Ddamages=2000 is the long campaign. */
-    private static final int DAMAGES = Integer.getInteger("damages", 120);
+    private static final int DAMAGES = Integer.getInteger("damages", 40);
     private static final LocalDate DAY = LocalDate.of(2026, 6, 1);
 
     @TempDir
@@ -62,18 +62,18 @@ class BookCopiesTest {
             book.add(job("B", "trike"));
             IntStream.range(0, 3).forEach(d -> book.copy(DAY.plusDays(d)));
             flip(file());
-            for (int d = 3; d < 60; d++) {
+            for (int d = 3; d < 22; d++) {
                 LocalDate day = DAY.plusDays(d);
                 assertThatThrownBy(() -> book.copy(day)).isInstanceOf(BookProblem.class)
                         .hasMessageContainingAll("Damaged in the book", "A", "heron book restore", good.toString());
             }
             assertThat(folder.resolve("copies").toFile().list()).contains("book-2026-06-01.db", "book-2026-06-02.db",
-                    "book-2026-06-03.db", "book-2026-07-30-damaged.db").hasSize(3 + 3);
+                    "book-2026-06-03.db", "book-2026-06-22-damaged.db").hasSize(3 + 3);
             assertThat(Transfer.restore(good, book, "A"::equals, BookCopiesTest::quiet).carried()).containsExactly("A");
             assertThat(vehicle(book, "A")).isEqualTo("van");
-            book.copy(DAY.plusDays(61));
+            book.copy(DAY.plusDays(30));
         }
-        assertThat(folder.resolve("copies")).isDirectoryContaining("glob:**book-2026-08-01.db");
+        assertThat(folder.resolve("copies")).isDirectoryContaining("glob:**book-2026-07-01.db");
     }
 
     /** Days, weeks and months: of ten years of copies forty stay at most, the first day of none is the only one to go. */
