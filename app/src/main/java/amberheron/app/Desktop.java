@@ -147,9 +147,10 @@ public final class Desktop extends Application {
 
     /** An error of our own is shown and logged; what was typed is in the book or beside it, and the window goes on. */
     private static void uncaught(Throwable e) {
-        if (opening.isDone() && !opening.isCompletedExceptionally()) {
+        boolean opened = opening.isDone() && !opening.isCompletedExceptionally();
+        HomeLog.error(opened ? opening.join().home() : Home.folder(), "uncaught", e);
+        if (opened) {
             Session session = opening.join();
-            HomeLog.error(session.home(), "uncaught", e);
             Platform.runLater(() -> session
                     .tell("An error of ours: " + e + ". Nothing that was entered is lost; what happened is written in "
                             + HomeLog.file(session.home()) + "."));

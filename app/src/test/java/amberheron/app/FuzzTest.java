@@ -39,7 +39,11 @@ import amberheron.io.csv.CheckPointCsv;
 import amberheron.io.log.DriveLog;
 import amberheron.io.log.LogFile;
 import amberheron.io.json.FuelJson;
+import amberheron.io.TextFiles;
+import amberheron.io.json.EntryKey;
 import amberheron.io.json.JobDocument;
+import amberheron.io.json.LeftEntry;
+import amberheron.io.json.Manifest;
 import amberheron.io.json.LawJson;
 import amberheron.io.json.ReaderJson;
 import amberheron.io.json.ResultJson;
@@ -67,6 +71,9 @@ import org.junit.jupiter.api.io.TempDir;
  * found: never an error of our own, never a figure that is no number. {@code -Dfuzz=1000000} is the long campaign.
  */
 class FuzzTest {
+    private static final List<String> CATALOGUES = List.of("controllers.json", "streams.json", "fuels.json",
+            "laws.json",
+            "readers.json", "wires.json");
     private static final int TRIES = Integer.getInteger("fuzz", 200);
     /** A pack is slow to make: of those that can be made, one in so many is. */
     private static final int PACKED = 150;
@@ -90,8 +97,12 @@ class FuzzTest {
         all.put("points.csv", file -> chain(null, null, CheckPointCsv.read(file)));
         all.put("fuel.json", file -> sound(String.valueOf(stoich(FuelJson.read(file)))));
         all.put("chart.csv", file -> assertThat(ChartCsv.write(ChartCsv.read(file))).startsWith("tag"));
-        all.put("controllers.json", this::catalogue);
-        all.put("streams.json", this::catalogue);
+        for (String name : CATALOGUES) {
+            all.put(name, this::catalogue);
+        }
+        all.put("left.entry", file -> assertThat(LeftEntry.read(file).bytes()).isNotEmpty());
+        all.put("manifest.json",
+                file -> assertThat(Manifest.parse("manifest", TextFiles.read(file, 1 << 20)).text()).isNotEmpty());
         all.put("log.csv", file -> {
             Catalogue catalogue = Catalogue.shipped();
             Job job = Job.empty("F").withLaw(catalogue.laws().getFirst()).withReader(catalogue.readers().getFirst());
@@ -103,7 +114,7 @@ class FuzzTest {
 
     /** As a shop's own, under either name; what is refused there is said and the rest is used. */
     private void catalogue(Path file) {
-        for (String name : List.of("controllers.json", "streams.json")) {
+        for (String name : CATALOGUES) {
             try {
                 Path own = Files.createDirectories(folder.resolve("catalogue-" + name));
                 Files.copy(file, own.resolve(name), StandardCopyOption.REPLACE_EXISTING);
@@ -177,6 +188,11 @@ class FuzzTest {
             for (String id : List.of("SB-014", "SB-015", "SB-016")) {
                 session.open(id);
                 seeds.put("job " + id, session.document().bytes());
+                seeds.put("left.entry", new LeftEntry("book", new EntryKey("writer", 3), session.document(), 4,
+                        session.document(), List.of(new LeftEntry.Sent(new EntryKey("writer", 2), session.document())))
+                        .bytes());
+                seeds.put("manifest.json", Manifest.of(session.review(), "0YTK-SRFQ", null, Map.of("a", "b"),
+                        Map.of(id + ".json", session.document().bytes())).text().getBytes(StandardCharsets.UTF_8));
             }
         }
         seeds.put("log.csv", "time,controller,reader\n0,14.7,14.7\n0.25,14.1,14.2\n".getBytes(StandardCharsets.UTF_8));
@@ -187,7 +203,7 @@ class FuzzTest {
                 {"form": "expression", "quantity": "afr", "stoich": 14.7, "decimals": 3,
                  "input": {"minVolts": 0, "maxVolts": 5, "bits": 10}, "setting": {"text": "2.66*v + 8.05"}}"""
                 .getBytes(StandardCharsets.UTF_8));
-        for (String name : List.of("controllers.json", "streams.json")) {
+        for (String name : CATALOGUES) {
             try (var in = Objects
                     .requireNonNull(Catalogue.class.getResourceAsStream("/amberheron/io/catalogue/" + name))) {
                 seeds.put(name, in.readAllBytes());

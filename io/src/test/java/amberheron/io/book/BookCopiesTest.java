@@ -115,6 +115,43 @@ class BookCopiesTest {
         Files.setPosixFilePermissions(stick, PosixFilePermissions.fromString("rwx------"));
     }
 
+    /** Out of a backup that the disk has damaged comes what is as it was kept, or nothing; the book has all it had. */
+    @Test
+    void aDamagedBackupGivesBackOnlyWhatIsWhole() throws IOException {
+        Path backup = folder.resolve("backup.db");
+        Random random = new Random(11);
+        try (JobBook own = JobBook.open(file())) {
+            for (int i = 0; i < 6; i++) {
+                own.add(job("J" + i, "van " + i));
+            }
+            Transfer.backup(own, backup, (j, p) -> Optional.empty(), BookCopiesTest::quiet);
+        }
+        byte[] whole = Files.readAllBytes(backup);
+        int leftOut = 0;
+        for (int i = 0; i < DAMAGES; i++) {
+            byte[] bytes = whole.clone();
+            for (int n = 0; n < 1 + i % 4; n++) {
+                bytes[random.nextInt(bytes.length)] ^= (byte) (1 << random.nextInt(8));
+            }
+            Path damaged = Files.write(folder.resolve("damaged.db"), bytes);
+            Files.deleteIfExists(folder.resolve("into.db"));
+            try (JobBook into = JobBook.open(folder.resolve("into.db"))) {
+                into.add(job("MINE", "mine"));
+                try {
+                    leftOut += Transfer.restore(damaged, into, id -> true, BookCopiesTest::quiet).damaged().size();
+                } catch (BookProblem e) {
+                    leftOut++;
+                    assertThat(e.getMessage()).as("damage %d", i).contains(damaged.toString())
+                            .doesNotContain("heron-restore");
+                }
+                assertThat(vehicle(into, "MINE")).isEqualTo("mine");
+                into.jobs().stream().filter(j -> !j.id().equals("MINE")).forEach(
+                        j -> assertThat(vehicle(into, j.id())).isEqualTo("van " + j.id().substring(1)));
+            }
+        }
+        assertThat(leftOut).as("the damage was felt").isPositive();
+    }
+
     @Test
     void whatIsNoBackupIsRefusedAndLeftAsItIs() throws IOException, SQLException {
         Path empty = Files.createFile(folder.resolve("empty.db"));
