@@ -4,12 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
+import amberheron.core.units.TextLimit;
 import amberheron.io.pack.ShopCard;
 import amberheron.io.pack.Visits;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 import javafx.scene.image.ImageView;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.DataFormat;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -37,6 +41,29 @@ class HandOverLeavesTest extends WindowTest {
         assertThat(shows("page 1 of 3")).isTrue();
         hands.clickOn(byId("handover.on"));
         assertThat(shows("page 2 of 3")).isTrue();
+    }
+
+    private void paste(String words) {
+        hands.interact(() -> {
+            session.focus("handover.notDone");
+            Clipboard.getSystemClipboard().setContent(Map.of(DataFormat.PLAIN_TEXT, words));
+        });
+        hands.push(KeyCode.CONTROL, KeyCode.V);
+    }
+
+    /** What is too long is said and not taken: what stood there stays, whole; what no file may hold is a mark. */
+    @Test
+    void aPasteThatIsTooLongIsSaidAndNothingIsCutOff() {
+        String before = session.job().handOver().notDone();
+        paste("x".repeat(TextLimit.NOTE.most() + 1));
+        assertThat(session.notice()).contains("What was not done: found ", "expected at most 4000", "stays");
+        hands.interact(() -> byId("handover.by").requestFocus());
+        assertThat(session.job().handOver().notDone()).isEqualTo(before);
+        paste("y".repeat(3000) + "\u202E\u0007");
+        hands.push(KeyCode.TAB);
+        hands.interact(() -> byId("handover.by").requestFocus());
+        assertThat(session.job().handOver().notDone()).hasSize(3002).endsWith("\uFFFD\uFFFD")
+                .doesNotContain("x");
     }
 
     @Test

@@ -20,6 +20,7 @@ import amberheron.io.json.JobDocument;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.SQLException;
 import java.util.List;
 import java.util.Optional;
@@ -308,6 +309,10 @@ class TwoBaysTest {
                     }
                 }
             }
+            assertThat(Files.getPosixFilePermissions(home.resolve("unsaved")))
+                    .isEqualTo(PosixFilePermissions.fromString("rwx------"));
+            assertThat(Files.getPosixFilePermissions(left(home)))
+                    .isEqualTo(PosixFilePermissions.fromString("rw-------"));
             line.plug();
             try (Bay again = new Bay(line, home)) {
                 again.until(s -> s.idle() && !s.jobs().isEmpty());

@@ -3,7 +3,9 @@ package amberheron.io.book;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import amberheron.core.finding.Photo;
 import amberheron.core.job.Job;
+import amberheron.io.TextFiles;
 import amberheron.io.json.JobDocument;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -150,6 +152,29 @@ class BookCopiesTest {
             }
         }
         assertThat(leftOut).as("the damage was felt").isPositive();
+    }
+
+    /** Photos lie beside a book in a file: its backup holds them, and says which it does not. */
+    @Test
+    void aBackupHoldsThePhotosThatLieBesideTheBook() {
+        byte[] picture = {1, 2, 3};
+        Photo there = new Photo("bung.png", TextFiles.digest(picture), "");
+        Photo gone = new Photo("loom.png", TextFiles.digest(new byte[]{4}), "");
+        Path backup = folder.resolve("backup.db");
+        try (JobBook own = JobBook.open(file())) {
+            Job job = job("A", "van").job();
+            own.add(JobDocument.of(job.withPlacing(
+                    job.placing().withFitted(job.placing().fitted().withPhotos(List.of(there, gone))))));
+            Transfer done = Transfer.backup(own, backup,
+                    (j, p) -> p.equals(there) ? Optional.of(picture) : Optional.empty(), BookCopiesTest::quiet);
+            assertThat(done.whole()).isFalse();
+            assertThat(done.said()).contains("Photos that were not found, and are not in it: loom.png of A");
+        }
+        assertThat(folder.toFile().list()).contains("backup.db").noneMatch(f -> f.contains("unfinished"));
+        try (JobBook other = JobBook.open(folder.resolve("other.db"))) {
+            Transfer.restore(backup, other, id -> false, BookCopiesTest::quiet);
+            assertThat(other.photo(there.digest())).hasValue(picture);
+        }
     }
 
     @Test

@@ -123,6 +123,7 @@ class CsvTest {
             "work,colour\\nanalog +,beige|line 2|“beige”, expected a colour",
             "work,to\\nanalog +,moon|line 2|column to: found “moon”, expected one of: sensor; controller",
             "work,ohms\\nanalog +,-1|line 2|expected 0 or more",
+            "work,ohms\\nanalog +,1e308|line 2|ohms: found 1.0E308",
             "work,told apart\\nanalog +,maybe|line 2|expected yes or no",
             "tag,work\\n1,dimmer\\n1,dimmer|line 3|“1” twice", "work\\n|c|no row"})
     void aChartThatCannotBeUsedIsNamedByLineAndColumn(String text, String place, String says) {

@@ -235,6 +235,11 @@ class SheetsTest {
         List<Path> files = HarnessSheet.of(job).write(job, folder);
         assertThat(files).extracting(f -> f.getFileName().toString()).containsExactly("SB-7-chart.pdf",
                 "SB-7-tags.pdf", "SB-7-strip.svg", "SB-7-chart.csv");
+        Chart odd = chart.with(chart.wires().getFirst().id(), w -> w.withToPin("a\u0007\u202Eb" + "x".repeat(200)));
+        Path strange = HarnessSheet.of(job.withWiring(job.wiring().withHarness(job.wiring().harness().withChart(odd))))
+                .write(job, folder.resolve("odd")).get(2);
+        DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(strange.toFile());
+        assertThat(Files.readString(strange)).contains("a\uFFFD\uFFFDbxxx").doesNotContain("x".repeat(100));
         var svg = DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(files.get(2).toFile());
         List<String> words = new ArrayList<>();
         for (int i = 0; i < svg.getElementsByTagName("text").getLength(); i++) {
