@@ -157,6 +157,7 @@ final class OpenJob {
         return new Saver.Listener() {
             @Override
             public void told() {
+                keepAtOnce();
                 host.saved();
             }
 
@@ -278,6 +279,16 @@ final class OpenJob {
         host.touched();
         // The screen is told when what follows from the change is known: it is drawn once for each.
         reviews.of(job(), host.shop());
+        keepAtOnce();
+    }
+
+    /** What is said to be kept beside the book is there from the moment that it is entered: it does not wait for its review. */
+    private void keepAtOnce() {
+        JobDocument entered = document;
+        if (entered != null && saver != null && saver.waits() && reviews.busy()
+                && saver.owed().filter(o -> o.job().equals(entered.job())).isEmpty()) {
+            saver.save(entered, new Judged(JobSummary.of(review()), ""));
+        }
     }
 
     /** Judges it by other habits of the shop. */
@@ -304,8 +315,8 @@ final class OpenJob {
     /** How the last save went. */
     Session.Saving saving() {
         return saver == null
-                ? new Session.Saving(false, null)
-                : new Session.Saving(reviews.busy() || saver.busy(), saver.failure());
+                ? new Session.Saving(false, null, false)
+                : new Session.Saving(reviews.busy() || saver.busy(), saver.failure(), saver.lost());
     }
 
     Optional<Saver.Conflict> conflict() {

@@ -53,8 +53,10 @@ public final class Saver {
     private @Nullable Entry flying;
     /** Whether it was asked which entries of earlier windows the book has. */
     private boolean looked;
-    /** Whether the last entry is kept beside the book. */
+    /** Whether the last entry is to be kept beside the book. */
     private boolean beside;
+    /** Whether it could not be kept there either. */
+    private boolean lost;
     /** Whether the book's version is being fetched. */
     private boolean fetching;
     /** As the book last had it, to tell what was changed here from what was changed there. */
@@ -124,16 +126,17 @@ public final class Saver {
         }
         latest = new Entry(document, judged, unsaved.next());
         conflict = null;
-        if (failure != null || !held.isEmpty()) {
+        if (waits() || !held.isEmpty()) {
             keep(latest);
         }
         go();
     }
 
     /** Beside the book, with all that is needed to know later what of it went in. */
-    private void keep(Entry entry) {
+    private boolean keep(Entry entry) {
         beside = true;
-        unsaved.keep(left(entry));
+        lost = !unsaved.keep(left(entry));
+        return !lost;
     }
 
     /** The last entry is in the book. */
@@ -141,6 +144,7 @@ public final class Saver {
         if (beside) {
             unsaved.drop(left(entry));
             beside = false;
+            lost = false;
         }
     }
 
@@ -412,12 +416,12 @@ public final class Saver {
      */
     JobDocument takeTheirs() {
         Conflict now = conflict().orElseThrow();
+        Kept theirs = Objects.requireNonNull(parted);
         Entry ours = Objects.requireNonNull(latest);
         unsaved.putAside(ours.document());
-        follow(Objects.requireNonNull(parted));
-        settled(ours);
         parted = null;
         conflict = null;
+        together(ours, now.theirs(), theirs);
         return now.theirs();
     }
 
@@ -429,6 +433,16 @@ public final class Saver {
     /** What was entered and is not in the book yet. */
     Optional<JobDocument> owed() {
         return Optional.ofNullable(latest).map(Entry::document);
+    }
+
+    /** Whether what is entered now stays beside the book for a while. */
+    boolean waits() {
+        return failure != null || parted != null;
+    }
+
+    /** Whether it could not be kept beside the book either: it is on the screen only. */
+    boolean lost() {
+        return failure != null && lost;
     }
 
     /** Whether something is on its way. */
@@ -458,9 +472,11 @@ public final class Saver {
         if (in && last.equals(flying)) {
             forget(last);
         } else {
-            keep(last);
+            in = keep(last);
         }
-        held.forEach(unsaved::drop);
+        if (in) {
+            held.forEach(unsaved::drop);
+        }
     }
 
     /** Waits for what is on its way; whether it is in. */

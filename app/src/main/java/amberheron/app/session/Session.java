@@ -66,8 +66,13 @@ public final class Session implements AutoCloseable {
         JOBS,
         STATION
     }
-    /** How the last save went. */
-    public record Saving(boolean busy, @Nullable String failure) {
+
+    /**
+     * How the last save went.
+     *
+     * @param lost whether it could not be kept beside the book either
+     */
+    public record Saving(boolean busy, @Nullable String failure, boolean lost) {
     }
 
     /**

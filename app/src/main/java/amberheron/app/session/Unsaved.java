@@ -64,15 +64,17 @@ final class Unsaved implements AutoCloseable {
         return new LeftEntry(book, key, document, revision, base, sent);
     }
 
-    /** Keeps an entry in place of what this window kept of the same job before. */
-    synchronized void keep(LeftEntry entry) {
+    /** Keeps an entry in place of what this window kept of the same job before; whether the disk took it. */
+    synchronized boolean keep(LeftEntry entry) {
         try {
             PrivateFile.folder(folder);
             holds(entry.key().writer());
             TextFiles.replacePrivate(file(entry), entry.bytes());
+            return true;
         } catch (IOException e) {
             // The disk is full as well: it stays on the screen, and is tried again with the next entry.
             LOG.log(Level.WARNING, "nor beside the book: " + entry.id(), e);
+            return false;
         }
     }
 

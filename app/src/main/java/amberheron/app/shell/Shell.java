@@ -5,6 +5,8 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.layout.Priority;
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.finding.Message;
 import amberheron.app.session.Session;
 import amberheron.app.session.Advice;
@@ -423,12 +425,16 @@ public final class Shell {
         band.refresh();
         running.refresh();
         parted.refresh();
-        String failure = session.saving().failure();
+        Session.Saving saving = session.saving();
+        String failure = saving.failure();
         boolean asked = session.conflict().isPresent();
         // What a person is asked, and what is out of reach, says by itself that nothing is lost.
-        notice.setText(failure == null || asked
-                ? said()
-                : session.away() ? failure : "Not saved yet, kept beside the book and tried again: " + failure);
+        notice.setText(saving.lost()
+                ? say("Not saved, nor kept on this machine (is the disk full?): it is on this screen only. Make room "
+                        + "before you close it; it is tried again. %s", failure)
+                : failure == null || asked
+                        ? said()
+                        : session.away() ? failure : "Not saved yet, kept beside the book and tried again: " + failure);
         Parts.show(noticeBar, !notice.getText().isEmpty());
     }
 

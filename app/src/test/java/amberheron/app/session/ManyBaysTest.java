@@ -114,6 +114,8 @@ class ManyBaysTest {
         /** Acts that were cut off before anybody was told: either may be. */
         private final Set<String> maybeRemoved = new HashSet<>();
         private final Set<String> asked = new HashSet<>();
+        /** All that happened, to be read where it went wrong. */
+        private final List<String> story = new ArrayList<>();
 
         private void agrees(Job job, String run) {
             List<String> rows = BayProgram.rows(job);
@@ -158,10 +160,14 @@ class ManyBaysTest {
                 assertThat(bay.start()).as("seed %d", seed).isTrue();
             }
             for (int n = 0; n < ACTS; n++) {
-                act(random, bays.get(random.nextInt(bays.size())), model, "m" + n);
+                int which = random.nextInt(bays.size());
+                model.story.add("bay " + which);
+                act(random, bays.get(which), model, "m" + n);
                 if (random.nextInt(6) == 0) {
                     Server line = random.nextBoolean() ? near : far;
-                    switch (random.nextInt(3)) {
+                    int how = random.nextInt(3);
+                    model.story.add((line == near ? "near " : "far ") + List.of("cut", "pulled", "plugged").get(how));
+                    switch (how) {
                         case 0 -> line.cut();
                         case 1 -> line.pull();
                         default -> line.plug();
@@ -174,13 +180,15 @@ class ManyBaysTest {
             near.plug();
             far.plug();
             settle(bays, random);
-            model.agrees(inTheBook(server, at.resolve("office")), "seed " + seed);
+            model.agrees(inTheBook(server, at.resolve("office")),
+                    "seed " + seed + ": " + String.join("; ", model.story));
         }
     }
 
     private static void act(Random random, Bay bay, Model model, String mark) throws IOException {
         if (!bay.runs() && !bay.start()) {
             bay.killAfter("quit");
+            model.story.add("does not come up");
             return;
         }
         List<String> known = new ArrayList<>(model.added);
@@ -203,12 +211,14 @@ class ManyBaysTest {
         }
         boolean seen = removes && List.of(String.valueOf(bay.tell("rows")).split(" ", -1)).contains(gone);
         boolean kept = kill ? bay.killAfter(act) : "kept".equals(bay.tell(act));
+        model.story.add(act + (kill ? ", killed" : "") + (kept ? ", kept" : ""));
         if (kept && adds) {
             model.added.add(mark);
         } else if (kept && seen) {
             model.removed.add(gone);
         }
         if (!kill && random.nextInt(5) == 0) {
+            model.story.add("chooses");
             bay.tell("choose " + (random.nextBoolean() ? "ours" : "theirs"));
         }
     }

@@ -18,6 +18,7 @@ import amberheron.io.book.Transfer;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.json.JobDocument;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
@@ -223,6 +224,74 @@ class TwoBaysTest {
                 }
             }
             assertThat(home.resolve("unsaved")).isDirectoryNotContaining("glob:**.entry");
+        }
+    }
+
+    /** What is typed while the book is out of reach is on the disk at once, and is in whatever is chosen in the same moment. */
+    @Test
+    void whatIsTypedAMomentBeforeAChoiceIsKept() throws IOException, SQLException {
+        Path home = folder.resolve("2");
+        try (Server server = new Server(); Server line = server.line()) {
+            fill(server);
+            try (Bay near = new Bay(server, folder.resolve("1")); Bay far = new Bay(line, home)) {
+                near.open("A");
+                far.open("A");
+                line.pull();
+                far.until(s -> s.notice().contains("does not answer"));
+                far.edit(vehicle("far"));
+                far.until(s -> s.saving().failure() != null && s.idle());
+                String typed = far.see(() -> {
+                    far.session.edit("typed", wires(1));
+                    return kept(home);
+                });
+                assertThat(typed).as("in the same moment").contains("\"tag\" : \"1\"");
+                near.edit(vehicle("near"));
+                near.until(Session::idle);
+                line.plug();
+                far.until(s -> s.conflict().isPresent());
+                String chosen = far.see(() -> {
+                    far.session.edit("typed", wires(1));
+                    far.session.takeTheirs();
+                    return kept(home);
+                });
+                assertThat(chosen).as("what only this one added").contains("\"tag\" : \"2\"");
+                far.until(Session::idle);
+            }
+            assertThat(inTheBook(server, folder.resolve("office")).intake().vehicle()).isEqualTo("near");
+            assertThat(wires(inTheBook(server, folder.resolve("office")))).hasSize(2);
+        }
+        assertThat(home.resolve("unsaved")).isDirectoryNotContaining("glob:**.entry");
+    }
+
+    /** A disk that takes nothing: that it is on the screen only is said, instead of that it is kept. */
+    @Test
+    void whatCannotBeKeptBesideTheBookIsNotSaidToBe() throws IOException, SQLException {
+        Path home = folder.resolve("2");
+        try (Server server = new Server(); Server line = server.line()) {
+            fill(server);
+            try (Bay far = new Bay(line, home)) {
+                far.open("A");
+                line.pull();
+                far.until(s -> s.notice().contains("does not answer"));
+                if (Files.isDirectory(home.resolve("unsaved"))) {
+                    Files.delete(home.resolve("unsaved"));
+                }
+                Files.writeString(home.resolve("unsaved"), "a file where the folder should be");
+                far.edit(vehicle("far"));
+                far.until(s -> s.saving().lost());
+                Files.delete(home.resolve("unsaved"));
+                far.edit(place("3"));
+                far.until(s -> s.saving().failure() != null && !s.saving().lost());
+                assertThat(kept(home)).contains("far");
+            }
+        }
+    }
+
+    private static String kept(Path home) {
+        try {
+            return Files.readString(left(home));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 
