@@ -69,13 +69,13 @@ final class HarnessDrawing {
         if (wire.used()) {
             tag(out, lane.x2() - 3, lane.y(), wire.tag());
         }
-        Svg.text(out, lane.x1() + 6.5, lane.y() - 0.9, "start", lane.near(false), 2.5);
-        Svg.text(out, lane.x2() - (wire.used() ? 6.5 : -1.5), wire.used() ? lane.y() - 0.9 : lane.y() + 0.9,
+        Svg.text(out, lane.x1() + 6.5, lane.y() - 1.1, "start", lane.near(false), 2.5);
+        Svg.text(out, lane.x2() - (wire.used() ? 6.5 : -1.5), wire.used() ? lane.y() - 1.1 : lane.y() + 0.9,
                 wire.used() ? "end" : "start", lane.far(false), 2.5);
     }
 
     private static void wire(StringBuilder out, double x1, double x2, double y, @Nullable WireColour colour) {
-        line(out, x1, y, x2, y, "#1f2d36", 1.1, "");
+        line(out, x1, y, x2, y, "#1f2d36", 1.4, "");
         line(out, x1, y, x2, y, colour == null ? "#ffffff" : paint(colour.base()), 0.8, colour == null ? "1 1" : "");
         Hue stripe = colour == null ? null : colour.stripe();
         if (stripe != null) {
