@@ -11,7 +11,6 @@ import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.samskivert.mustache.Escapers;
 import com.samskivert.mustache.Mustache;
 import com.samskivert.mustache.Template;
-import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import com.openhtmltopdf.util.XRLog;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -78,7 +77,7 @@ final class Pages {
      * forgets its level.
      */
     static final List<Logger> DRAWING = Stream.of("org.apache.pdfbox", "org.apache.fontbox", "com.openhtmltopdf",
-            "org.apache.batik").map(Logger::getLogger).toList();
+            "com.github.weisj").map(Logger::getLogger).toList();
 
     static {
         DRAWING.forEach(logger -> logger.setLevel(Level.OFF));
@@ -90,7 +89,7 @@ final class Pages {
         XRLog.setLoggingEnabled(false);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try {
-            new PdfRendererBuilder().useSVGDrawer(new BatikSVGDrawer())
+            new PdfRendererBuilder().useSVGDrawer(new PageDrawings())
                     .useFont(SheetFont.REGULAR::file, "Source Sans 3", 400, PdfRendererBuilder.FontStyle.NORMAL, true)
                     .useFont(SheetFont.SEMI_BOLD::file, "Source Sans 3", 600, PdfRendererBuilder.FontStyle.NORMAL, true)
                     .withHtmlContent(html, null).toStream(out).run();
