@@ -113,7 +113,7 @@ final class Joining {
             if (!earlier.isEmpty()) {
                 // It was begun, no answer came, and more was entered since.
                 return saved(new LeftEntry(entry.book(), entry.key(), document, there.get().revision(),
-                        Saver.grown(null, entry.sent(), earlier), entry.sent()), shop);
+                        Both.grown(null, entry.sent(), earlier), entry.sent()), shop);
             }
             under = id + "-" + i;
         }
@@ -139,7 +139,7 @@ final class Joining {
                     say("%s is not in the book any more; what was entered is kept in %s.", id, unsaved)));
         }
         Kept theirs = found.get();
-        JobDocument base = Saver.grown(entry.base(), entry.sent(), known);
+        JobDocument base = Both.grown(entry.base(), entry.sent(), known);
         String said = "";
         if (theirs.revision() != entry.revision() || !known.isEmpty()) {
             Merge merge = base == null ? null : Merge.of(base, ours, theirs.document());

@@ -70,7 +70,7 @@ public final class Saver {
     private Duration pause = FIRST_PAUSE;
 
     /** What is to be kept, and what the list of jobs then shows. */
-    private record Entry(JobDocument document, Judged judged, EntryKey key) {
+    record Entry(JobDocument document, Judged judged, EntryKey key) {
     }
 
     /**
@@ -288,31 +288,6 @@ public final class Saver {
         pause = longer.compareTo(LONGEST_PAUSE) > 0 ? LONGEST_PAUSE : longer;
     }
 
-    /**
-     * What came of bringing both together, off the screen's thread.
-     *
-     * @param from the job that both grew from; null where that is not known
-     * @param known what of ours the book has already
-     */
-    private record Both(@Nullable JobDocument from, Entry ours, Kept theirs, List<EntryKey> known,
-            @Nullable Merge merge) {
-        static Both of(@Nullable JobDocument from, Entry ours, Kept theirs, List<EntryKey> known) {
-            return new Both(from, ours, theirs, known,
-                    from == null ? null : Merge.of(from, ours.document(), theirs.document()));
-        }
-    }
-
-    /** The job that both grew from: the last state of ours that the book has, else what ours was based on. */
-    static @Nullable JobDocument grown(@Nullable JobDocument base, List<LeftEntry.Sent> sent, List<EntryKey> known) {
-        JobDocument from = base;
-        for (LeftEntry.Sent each : sent) {
-            if (known.contains(each.key())) {
-                from = each.document();
-            }
-        }
-        return from;
-    }
-
     /** Fetches what the book has, and brings both together; what both changed is left to a person. */
     private void part(String id) {
         Entry ours = latest;
@@ -324,7 +299,7 @@ public final class Saver {
         fetching = true;
         Answers.on(ui, book.load(id).thenApply(kept -> kept.map(k -> {
             List<EntryKey> known = book.itself().taken(id, maybe.stream().map(LeftEntry.Sent::key).toList());
-            return Both.of(grown(from, maybe, known), ours, k, known);
+            return Both.of(Both.grown(from, maybe, known), ours, k, known);
         })), (found, e) -> {
             fetching = false;
             if (found == null || found.isEmpty() || closed) {
