@@ -50,15 +50,6 @@ public final class PrivateFile {
     }
 
     /**
-     * Refuses a file with a password in it that others can read.
-     *
-     * @throws UnusableInput when they can
-     */
-    public static void require(Path file) {
-        require(file, "a password");
-    }
-
-    /**
      * Refuses a file that others can read.
      *
      * @param holds what must not be read in it

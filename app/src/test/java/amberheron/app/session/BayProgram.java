@@ -5,6 +5,7 @@ import amberheron.core.harness.Joints;
 import amberheron.core.harness.Route.Waypoint;
 import amberheron.core.harness.Wire;
 import amberheron.core.job.Job;
+import amberheron.core.parts.PartIds;
 import amberheron.core.placement.Candidate;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.wiring.PowerSource;
@@ -133,7 +134,7 @@ final class BayProgram {
     }
 
     private static String free(List<String> letters) {
-        return amberheron.core.parts.PartIds.nextLetter(letters);
+        return PartIds.nextLetter(letters);
     }
 
     private static Job chart(Job j, Chart chart) {

@@ -87,6 +87,12 @@ class TwoBaysTest {
             return see(session::job);
         }
 
+        /** Its line is pulled out, and it has said so. */
+        private void loses(Server line) throws IOException {
+            line.pull();
+            until(s -> s.notice().contains("does not answer"));
+        }
+
         @Override
         public void close() {
             act(Session::close);
@@ -160,8 +166,7 @@ class TwoBaysTest {
             try (Bay near = new Bay(server, folder.resolve("1")); Bay far = new Bay(line, folder.resolve("2"))) {
                 near.open("A");
                 far.open("A");
-                line.pull();
-                far.until(s -> s.notice().contains("does not answer"));
+                far.loses(line);
                 far.edit(place("3"));
                 near.edit(vehicle("blue van"));
                 far.until(s -> s.saving().failure() != null);
@@ -198,8 +203,7 @@ class TwoBaysTest {
             try (Bay far = new Bay(line, home)) {
                 far.open("A");
                 far.open("B");
-                line.pull();
-                far.until(s -> s.notice().contains("does not answer"));
+                far.loses(line);
                 far.edit(place("3"));
                 far.open("A");
                 far.edit(vehicle("far"));
@@ -236,8 +240,7 @@ class TwoBaysTest {
             try (Bay near = new Bay(server, folder.resolve("1")); Bay far = new Bay(line, home)) {
                 near.open("A");
                 far.open("A");
-                line.pull();
-                far.until(s -> s.notice().contains("does not answer"));
+                far.loses(line);
                 far.edit(vehicle("far"));
                 far.until(s -> s.saving().failure() != null && s.idle());
                 String typed = far.see(() -> {
@@ -271,8 +274,7 @@ class TwoBaysTest {
             fill(server);
             try (Bay far = new Bay(line, home)) {
                 far.open("A");
-                line.pull();
-                far.until(s -> s.notice().contains("does not answer"));
+                far.loses(line);
                 if (Files.isDirectory(home.resolve("unsaved"))) {
                     Files.delete(home.resolve("unsaved"));
                 }
@@ -327,8 +329,7 @@ class TwoBaysTest {
             Path home = folder.resolve("2");
             try (Bay far = new Bay(line, home)) {
                 far.open("A");
-                line.pull();
-                far.until(s -> s.notice().contains("does not answer"));
+                far.loses(line);
                 far.edit(wires(10));
                 far.until(s -> s.saving().failure() != null);
             }
@@ -402,8 +403,7 @@ class TwoBaysTest {
             try (Bay near = new Bay(server, folder.resolve("1")); Bay far = new Bay(line, folder.resolve("2"))) {
                 near.open("A");
                 far.open("A");
-                line.pull();
-                far.until(s -> s.notice().contains("does not answer"));
+                far.loses(line);
                 for (int i = 0; i < 30; i++) {
                     far.edit(wires(1));
                     near.edit(wires(1));
@@ -457,8 +457,7 @@ class TwoBaysTest {
                 far.open("A");
                 far.act(s -> fitted(s, picture));
                 near.until(s -> Files.exists(Photos.folder(near.home, s.job()).resolve("bung.png")));
-                line.pull();
-                far.until(s -> s.notice().contains("does not answer"));
+                far.loses(line);
                 far.act(s -> fitted(s, other));
                 far.until(s -> s.saving().failure() != null);
                 line.plug();

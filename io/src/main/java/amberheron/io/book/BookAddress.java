@@ -164,7 +164,7 @@ public sealed interface BookAddress {
         }
         BookAddress read = parse(TextFiles.read(file, 1 << 12).strip());
         if (read instanceof OfServer server && server.password() != null) {
-            PrivateFile.require(file);
+            PrivateFile.require(file, "a password");
         }
         return read;
     }

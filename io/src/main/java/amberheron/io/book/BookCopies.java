@@ -164,8 +164,7 @@ final class BookCopies {
                     throw new SQLException("the book is being closed");
                 }
                 String text = rows.getString(2);
-                String digest = rows.getString(3);
-                if ((digest != null && !digest.equals(JobRow.digest(text))) || !readable(rows.getString(1), text)) {
+                if (!JobRow.isWhole(rows.getString(3), text) || !readable(rows.getString(1), text)) {
                     damaged.add(rows.getString(1));
                 }
             }

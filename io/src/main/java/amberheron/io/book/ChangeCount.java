@@ -81,8 +81,8 @@ final class ChangeCount implements AutoCloseable {
         Optional<String> said = Optional.empty();
         try {
             if (found < expected) {
-                Path aside = book.resolveSibling("set-aside").resolve(now.toString().replaceAll("[^0-9T]", "-"));
-                PrivateFile.folder(PrivateFile.folder(book.resolveSibling("set-aside")).resolve(TextFiles.name(aside)));
+                Path aside = PrivateFile.folder(PrivateFile.folder(book.resolveSibling("set-aside"))
+                        .resolve(now.toString().replaceAll("[^0-9T]", "-")));
                 Files.copy(book, aside.resolve(TextFiles.name(book)));
                 if (Files.exists(logBefore)) {
                     Files.copy(logBefore, aside.resolve(TextFiles.name(log)));

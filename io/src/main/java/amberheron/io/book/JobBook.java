@@ -114,8 +114,7 @@ public final class JobBook implements OpenBook {
         return with(h -> h.createQuery("select document, revision, digest from job where id = :id").bind("id", id)
                 .map((row, context) -> {
                     String text = row.getString("document");
-                    String digest = row.getString("digest");
-                    if (digest != null && !digest.equals(JobRow.digest(text))) {
+                    if (!JobRow.isWhole(row.getString("digest"), text)) {
                         throw new BookProblem(
                                 say("Job %s in %s is not as it was kept: the disk has changed it. It was left "
                                         + "as it is; take it from a copy in %s.", id, store.name(), store.copies()));

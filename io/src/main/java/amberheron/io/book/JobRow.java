@@ -98,6 +98,11 @@ final class JobRow {
         return TextFiles.digest(text.getBytes(StandardCharsets.UTF_8));
     }
 
+    /** Whether a document is the one that was kept; rows of the first versions have no digest, and are taken as they are. */
+    static boolean isWhole(@Nullable String digest, String text) {
+        return digest == null || digest.equals(digest(text));
+    }
+
     /** Whatever a row says that is not understood is taken for not seen yet: the job itself is in its document. */
     static JobSummary summary(ResultSet row) throws SQLException {
         // By position, as LISTED has them: finding a column by its name takes longer than reading it.

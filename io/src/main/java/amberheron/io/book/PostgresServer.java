@@ -74,7 +74,7 @@ final class PostgresServer implements Store {
     private Connection connect() throws SQLException {
         if (address.password() == null) {
             // The driver looks for it there, whoever else can read it.
-            PrivateFile.require(passwords());
+            PrivateFile.require(passwords(), "a password");
         }
         Connection made = new Driver().connect(address.url(), properties());
         if (made == null) {

@@ -160,8 +160,7 @@ public final class SharedBook implements OpenBook {
                 alsoHere(() -> copy.prefer(ShopHabits.BOOK, known));
                 return known;
             } catch (BookUnreachable e) {
-                // As it was when it last answered.
-                return copy.preferences().getOrDefault(ShopHabits.BOOK, "");
+                Logger.getLogger(SharedBook.class.getName()).log(Level.FINE, "as it was when it last answered", e);
             }
         }
         return copy.preferences().getOrDefault(ShopHabits.BOOK, "");

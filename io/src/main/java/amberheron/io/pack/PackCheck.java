@@ -59,7 +59,7 @@ public record PackCheck(Manifest manifest, List<String> faults, List<Difference>
         String demo = "yes".equals(manifest.habits().get(ShopHabits.DEMO))
                 ? " It is of the demo, where simulated readings count."
                 : "";
-        return demo.isEmpty() ? signature() : signature() + demo;
+        return signature() + demo;
     }
 
     private String signature() {

@@ -1,5 +1,6 @@
 package amberheron.io.book;
 
+import static amberheron.io.book.JobBookTest.job;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -33,11 +34,6 @@ class BookCopiesTest {
 
     private Path file() {
         return folder.resolve("book.db");
-    }
-
-    private static JobDocument job(String id, String vehicle) {
-        Job empty = Job.empty(id);
-        return JobDocument.of(empty.withIntake(empty.intake().withVehicle(vehicle)));
     }
 
     private static void quiet(double part) {

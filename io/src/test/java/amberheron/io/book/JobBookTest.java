@@ -34,7 +34,7 @@ class JobBookTest {
         return folder.resolve("book.db");
     }
 
-    private static JobDocument job(String id, String vehicle) {
+    static JobDocument job(String id, String vehicle) {
         Job empty = Job.empty(id);
         return JobDocument.of(empty.withIntake(empty.intake().withVehicle(vehicle)));
     }
