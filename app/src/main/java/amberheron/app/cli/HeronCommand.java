@@ -91,7 +91,7 @@ public final class HeronCommand implements Runnable {
         });
         try {
             return line.execute(args);
-        } catch (StackOverflowError | OutOfMemoryError e) {
+        } catch (Error e) {
             return ours(surroundings, line, e);
         }
     }

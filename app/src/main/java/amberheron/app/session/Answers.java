@@ -6,6 +6,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
 import java.util.function.BiConsumer;
+import java.util.function.Supplier;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import org.jspecify.annotations.Nullable;
@@ -22,6 +23,15 @@ final class Answers {
     static <T> void on(Executor ui, CompletableFuture<T> asked, BiConsumer<@Nullable T, @Nullable Throwable> then) {
         asked.whenComplete((answer, e) -> ui.execute(() -> then.accept(answer,
                 e instanceof CompletionException && e.getCause() != null ? e.getCause() : e)));
+    }
+
+    /** Asks for work elsewhere; that no thread can be had for it is an answer too. */
+    static <T> CompletableFuture<T> of(Supplier<T> work, Executor worker) {
+        try {
+            return CompletableFuture.supplyAsync(work, worker);
+        } catch (Throwable e) {
+            return CompletableFuture.failedFuture(e);
+        }
     }
 
     /** Why there was no answer, in words; what nobody foresaw is logged. */

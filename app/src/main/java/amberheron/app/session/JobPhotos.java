@@ -9,7 +9,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.Set;
-import java.util.concurrent.CompletableFuture;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 
@@ -47,7 +46,7 @@ final class JobPhotos {
     void follow(Job job, Runnable then) {
         busy = true;
         Answers.on(threads.ui(),
-                CompletableFuture.supplyAsync(() -> Photos.follow(job, home, book), threads.worker()),
+                Answers.of(() -> Photos.follow(job, home, book), threads.worker()),
                 (fetched, e) -> {
                     busy = false;
                     if (fetched == null) {

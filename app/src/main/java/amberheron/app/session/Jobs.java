@@ -15,9 +15,13 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletionException;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 
 /** The list of jobs as the screen shows it: a copy that follows the book, never a question that is waited for. */
 final class Jobs {
+    private static final Logger LOG = Logger.getLogger(Jobs.class.getName());
+
     private final Book book;
     private List<JobSummary> all = List.of();
 
@@ -47,7 +51,8 @@ final class Jobs {
         JobSummary summary;
         try {
             summary = JobSummary.of(new JobReview(job, shop));
-        } catch (RuntimeException e) {
+        } catch (Throwable e) {
+            LOG.log(Level.WARNING, "cannot be reviewed: " + job.id(), e);
             summary = JobSummary.unreadable(job.id(), job.intake().vehicle(), "it cannot be worked out");
         }
         return new Judged(summary, ShopHabits.mark(shop));
@@ -77,7 +82,7 @@ final class Jobs {
                 } else {
                     throw e;
                 }
-            } catch (RuntimeException e) {
+            } catch (RuntimeException | StackOverflowError e) {
                 book.judgeUnreadable(id, "it cannot be worked out: " + e.getMessage(), by).join();
             }
         }

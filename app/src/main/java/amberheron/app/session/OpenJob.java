@@ -43,6 +43,8 @@ final class OpenJob {
     /** Id of the output that is worked on in this window; null for the first. */
     private @Nullable String active;
     private @Nullable Saver saver;
+    /** Whether the last review ended in an error that was none of the job's. */
+    private boolean machineFailed;
 
     /** Whom it tells, and by what it is judged. */
     interface Host {
@@ -72,12 +74,17 @@ final class OpenJob {
         Instant now();
     }
 
-    OpenJob(Book book, Unsaved unsaved, Threads threads, Host host) {
+    /**
+     * A desk on which no job lies yet.
+     *
+     * @param how works out what follows from a job
+     */
+    OpenJob(Book book, Unsaved unsaved, Threads threads, Reviews.Review how, Host host) {
         this.book = book;
         this.unsaved = unsaved;
         this.threads = threads;
         this.host = host;
-        this.reviews = new Reviews(threads.reviewer(), threads.ui(), host.shop(), this::reviewed);
+        this.reviews = new Reviews(threads.reviewer(), threads.ui(), host.shop(), how, this::reviewed);
     }
 
     boolean isOpen() {
@@ -276,10 +283,13 @@ final class OpenJob {
 
     private void put(Job job) {
         document = document().with(job);
-        host.touched();
-        // The screen is told when what follows from the change is known: it is drawn once for each.
-        reviews.of(job(), host.shop());
-        keepAtOnce();
+        try {
+            host.touched();
+        } finally {
+            // The screen is told when what follows from the change is known: it is drawn once for each.
+            reviews.of(job(), host.shop());
+            keepAtOnce();
+        }
     }
 
     /** What is said to be kept beside the book is there from the moment that it is entered: it does not wait for its review. */
@@ -299,17 +309,24 @@ final class OpenJob {
     /** A job is brought into the book as soon as it was reviewed: a moment after every entry. */
     private void reviewed(Reviews.Outcome outcome) {
         if (document != null && job().equals(outcome.job())) {
-            JobSummary summary = outcome.fault().isEmpty()
-                    ? JobSummary.of(outcome.review())
-                    : JobSummary.unreadable(outcome.job().id(), outcome.job().intake().vehicle(), outcome.fault());
-            if (!outcome.fault().isEmpty()) {
-                host.say("This entry was kept, but with it the job cannot be worked out: take it back (Ctrl+Z). "
-                        + outcome.fault());
-            }
-            host.shown(summary);
-            saver().save(document, new Judged(summary, host.mark()));
+            // An error of the machine says nothing of the job: it is judged anew later.
+            saver().save(document, new Judged(outcome.summary(), outcome.machineFailed() ? "" : host.mark()));
+            host.shown(outcome.summary());
+            tellFault(outcome);
         }
         host.changed();
+    }
+
+    private void tellFault(Reviews.Outcome outcome) {
+        boolean failedBefore = machineFailed;
+        machineFailed = outcome.machineFailed();
+        if (machineFailed && !failedBefore) {
+            host.say("What you enter is kept, but what follows from it cannot be worked out: an error of the program ("
+                    + outcome.fault() + "). The next entry tries again; if this stays, start the program again.");
+        } else if (outcome.fault() != null && !machineFailed) {
+            host.say("This entry was kept, but with it the job cannot be worked out: take it back (Ctrl+Z). "
+                    + outcome.summary().fault());
+        }
     }
 
     /** How the last save went. */

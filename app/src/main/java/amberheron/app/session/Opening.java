@@ -18,7 +18,6 @@ import amberheron.io.json.LeftEntry;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.CompletableFuture;
 
 /** Opens jobs of the book, begins new ones, and takes in those that were mailed. Asked on the screen's thread. */
 final class Opening {
@@ -128,12 +127,12 @@ final class Opening {
     /** Takes a job document that was mailed into the book; one that cannot be worked out is refused. */
     void take(Path file) {
         Shop by = host.shop();
-        Answers.on(threads.ui(), CompletableFuture.supplyAsync(() -> {
+        Answers.on(threads.ui(), Answers.of(() -> {
             JobDocument read = JobDocument.read(file);
             try {
                 JobSummary.of(new JobReview(read.job(), by));
                 return read;
-            } catch (RuntimeException e) {
+            } catch (RuntimeException | StackOverflowError e) {
                 throw new UnusableInput(String.valueOf(file.getFileName()), "",
                         say("its figures cannot be worked out (%s), expected a job that can be", e.getMessage()));
             }

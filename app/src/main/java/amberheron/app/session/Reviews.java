@@ -2,19 +2,24 @@ package amberheron.app.session;
 
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
+import amberheron.core.job.JobSummary;
 import amberheron.core.job.Shop;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.logging.Level;
 import java.util.logging.Logger;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What follows from the open job, worked out off the screen's thread. Of several changes in a row only the last is
  * reviewed; a result that a later change has overtaken is dropped. Used on the screen's thread only.
  */
 final class Reviews {
+    private static final Logger LOG = Logger.getLogger(Reviews.class.getName());
+
     private final Executor reviewer;
     private final Executor ui;
+    private final Review how;
     private final Consumer<Outcome> told;
     private JobReview latest;
     private long wanted;
@@ -22,21 +27,45 @@ final class Reviews {
     private Job next;
     private Shop shop;
 
-    Reviews(Executor reviewer, Executor ui, Shop shop, Consumer<Outcome> told) {
+    /**
+     * Reviews of one job after the other.
+     *
+     * @param how works a review out
+     * @param told hears of every review, on the screen's thread
+     */
+    Reviews(Executor reviewer, Executor ui, Shop shop, Review how, Consumer<Outcome> told) {
         this.reviewer = reviewer;
         this.ui = ui;
+        this.how = how;
         this.told = told;
         this.shop = shop;
         this.next = Job.empty("");
         this.latest = new JobReview(next, shop);
     }
 
+    /** Works out what follows from a job. */
+    @FunctionalInterface
+    interface Review {
+        /**
+         * Reviews a job.
+         *
+         * @param before the review before; what the change does not touch is taken over from it
+         */
+        JobReview of(Job job, Shop shop, JobReview before);
+    }
+
     /**
-     * What came of looking at a job.
+     * Result of one review.
      *
-     * @param fault why it could not be reviewed; empty when it could
+     * @param review the review; the one before where this job could not be reviewed
+     * @param summary the job's line in the list of jobs
+     * @param fault why the job could not be reviewed; null when it could
      */
-    record Outcome(Job job, JobReview review, String fault) {
+    record Outcome(Job job, JobReview review, JobSummary summary, @Nullable Throwable fault) {
+        /** Whether the machine failed rather than the job: the next review of the same job may well succeed. */
+        boolean machineFailed() {
+            return fault instanceof Error && !(fault instanceof StackOverflowError);
+        }
     }
 
     /** The last review that is finished. */
@@ -56,7 +85,11 @@ final class Reviews {
         next = review.job();
         shop = by;
         // Not needed for the first screen, but before the place is looked at.
-        reviewer.execute(review::workOut);
+        try {
+            reviewer.execute(review::workOut);
+        } catch (Throwable e) {
+            LOG.log(Level.WARNING, "not worked out ahead: " + next.id(), e);
+        }
     }
 
     /** Asks for a review. */
@@ -74,18 +107,32 @@ final class Reviews {
         Job job = next;
         Shop by = shop;
         JobReview before = latest;
-        reviewer.execute(() -> {
-            Outcome outcome;
-            try {
-                outcome = new Outcome(job, new JobReview(job, by, before), "");
-                outcome.review().workOut();
-            } catch (RuntimeException | StackOverflowError e) {
-                Logger.getLogger(Reviews.class.getName()).log(Level.SEVERE, "cannot be reviewed: " + job.id(), e);
-                outcome = new Outcome(job, before, "it cannot be worked out: " + e.getMessage());
-            }
-            Outcome done = outcome;
-            ui.execute(() -> done(done));
-        });
+        try {
+            reviewer.execute(() -> {
+                Outcome outcome = worked(job, by, before);
+                ui.execute(() -> done(outcome));
+            });
+        } catch (Throwable e) {
+            // No thread could be had for it.
+            done(failed(job, before, e));
+        }
+    }
+
+    /** Whatever is thrown, there is an outcome: an entry waits for it to be saved. */
+    private Outcome worked(Job job, Shop by, JobReview before) {
+        try {
+            JobReview review = how.of(job, by, before);
+            review.workOut();
+            return new Outcome(job, review, JobSummary.of(review), null);
+        } catch (Throwable e) {
+            return failed(job, before, e);
+        }
+    }
+
+    private static Outcome failed(Job job, JobReview before, Throwable e) {
+        LOG.log(Level.SEVERE, "cannot be reviewed: " + job.id(), e);
+        return new Outcome(job, before, JobSummary.unreadable(job.id(), job.intake().vehicle(),
+                "it cannot be worked out: " + e.getMessage()), e);
     }
 
     private void done(Outcome outcome) {

@@ -201,8 +201,8 @@ public final class Saver {
             return revision == 0
                     ? book.add(next.document(), next.judged(), keys).thenApply(Kept::revision)
                     : book.save(next.document(), next.judged(), revision, keys);
-        } catch (RuntimeException e) {
-            // The book's thread is gone.
+        } catch (Throwable e) {
+            // The book's thread is gone, or there is no memory for another.
             return CompletableFuture.failedFuture(e);
         }
     }

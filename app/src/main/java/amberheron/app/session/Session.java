@@ -98,7 +98,7 @@ public final class Session implements AutoCloseable {
         this.tasks = new Tasks(threads.worker(), threads.ui(), listeners::saved);
         this.background = new Background(tasks, this::tell, () -> job().id());
         Whole whole = new Whole();
-        this.open = new OpenJob(book, unsaved, threads, whole);
+        this.open = new OpenJob(book, unsaved, threads, JobReview::new, whole);
         this.shelf = new Shelf(book, jobs, new Joining(book, unsaved, home), open, tasks, threads, whole);
         this.coming = new Opening(book, unsaved, jobs, threads, whole);
         if (!catalogue.faults().isEmpty()) {

@@ -6,6 +6,7 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import org.jspecify.annotations.Nullable;
@@ -15,6 +16,8 @@ import org.jspecify.annotations.Nullable;
  * list until it is put away. Used on the screen's thread only, but for the work itself.
  */
 public final class Tasks {
+    private static final Logger LOG = Logger.getLogger(Tasks.class.getName());
+
     private final Executor worker;
     private final Executor ui;
     private final Runnable told;
@@ -100,31 +103,43 @@ public final class Tasks {
                 ui.execute(told);
             }
         };
-        worker.execute(() -> {
-            try {
-                T result = work.apply(progress);
-                ui.execute(() -> {
-                    all.remove(running);
+        Consumer<Throwable> ended = e -> ui.execute(() -> {
+            running.failure = String.valueOf(e.getMessage());
+            failed.accept(running.failed());
+            told.run();
+        });
+        try {
+            worker.execute(() -> work(running, () -> work.apply(progress), then, ended));
+        } catch (Throwable e) {
+            LOG.log(Level.WARNING, what, e);
+            ended.accept(e);
+        }
+        return running;
+    }
+
+    /** Does the work; whatever is thrown, it does not run on. */
+    private <T> void work(Running running, Supplier<T> work, Consumer<T> then, Consumer<Throwable> ended) {
+        try {
+            T result = work.get();
+            ui.execute(() -> {
+                all.remove(running);
+                try {
                     if (!running.stopped) {
                         then.accept(result);
                     }
+                } finally {
                     told.run();
-                });
-            } catch (CancellationException e) {
-                ui.execute(() -> {
-                    all.remove(running);
-                    told.run();
-                });
-            } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
-                Logger.getLogger(Tasks.class.getName()).log(Level.WARNING, what, e);
-                ui.execute(() -> {
-                    running.failure = String.valueOf(e.getMessage());
-                    failed.accept(running.failed());
-                    told.run();
-                });
-            }
-        });
-        return running;
+                }
+            });
+        } catch (CancellationException e) {
+            ui.execute(() -> {
+                all.remove(running);
+                told.run();
+            });
+        } catch (Throwable e) {
+            LOG.log(Level.WARNING, running.what(), e);
+            ended.accept(e);
+        }
     }
 
     /** What runs now, and what failed and was not put away. */

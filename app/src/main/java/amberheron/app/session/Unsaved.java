@@ -71,8 +71,8 @@ final class Unsaved implements AutoCloseable {
             holds(entry.key().writer());
             TextFiles.replacePrivate(file(entry), entry.bytes());
             return true;
-        } catch (IOException e) {
-            // The disk is full as well: it stays on the screen, and is tried again with the next entry.
+        } catch (IOException | RuntimeException | Error e) {
+            // The disk is full as well, or the machine out of memory: it stays on the screen, and is tried again.
             LOG.log(Level.WARNING, "nor beside the book: " + entry.id(), e);
             return false;
         }

@@ -32,4 +32,22 @@ class TasksTest {
         assertThat(said).as("what ran already is stopped, what came late never begins").isEmpty();
         assertThat(tasks.busy()).isFalse();
     }
+
+    /** One that failed stays in the list with its reason, and nothing is busy with it. */
+    @Test
+    void whateverIsThrownEndsTheWork() {
+        List<String> said = new ArrayList<>();
+        tasks.start("memory", progress -> {
+            throw new OutOfMemoryError("heap");
+        }, taken -> said.add("taken"), said::add);
+        tasks.start("classes", progress -> {
+            throw new NoClassDefFoundError("gone");
+        }, taken -> said.add("taken"), said::add);
+        queued.forEach(Runnable::run);
+        ended = true;
+        tasks.start("no thread", progress -> "", taken -> said.add("taken"), said::add);
+        assertThat(said).containsExactly("memory failed: heap", "classes failed: gone",
+                "no thread failed: the threads are gone");
+        assertThat(tasks.busy()).isFalse();
+    }
 }

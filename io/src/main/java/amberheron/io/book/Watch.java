@@ -9,7 +9,6 @@ import java.util.function.Consumer;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import org.jdbi.v3.core.Jdbi;
-import org.jdbi.v3.core.JdbiException;
 
 /** Waits for what others change in a book, whether it speaks or must be asked, and goes on after the line was down. */
 final class Watch implements AutoCloseable {
@@ -52,7 +51,7 @@ final class Watch implements AutoCloseable {
                         tell(new Heard(true, Map.of()));
                     }
                 }
-            } catch (SQLException | JdbiException | BookProblem e) {
+            } catch (SQLException | RuntimeException | Error e) {
                 if (closed) {
                     return;
                 }
@@ -97,7 +96,7 @@ final class Watch implements AutoCloseable {
     private void tell(Heard heard) {
         try {
             listener.accept(heard);
-        } catch (RuntimeException e) {
+        } catch (RuntimeException | Error e) {
             Logger.getLogger(Watch.class.getName()).log(Level.WARNING, "not taken: " + heard, e);
         }
     }
