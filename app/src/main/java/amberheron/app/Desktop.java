@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Objects;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import javafx.animation.AnimationTimer;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
@@ -27,6 +29,10 @@ public final class Desktop extends Application {
     /** How long nothing is shown while the book is being opened. */
     private static final Duration PATIENCE = Duration.seconds(1.5);
 
+    /** How long the system's own end of the session is held up until everything is in the book or beside it, s. */
+    private static final long LAST_WORDS = 12;
+
+    private final CountDownLatch stopped = new CountDownLatch(1);
     private static CompletableFuture<Session> opening = new CompletableFuture<>();
     private static Supplier<Session> shopBook = () -> {
         throw new IllegalStateException("no book");
@@ -62,6 +68,7 @@ public final class Desktop extends Application {
     @Override
     public void start(Stage stage) {
         Thread.setDefaultUncaughtExceptionHandler((thread, e) -> uncaught(e));
+        Runtime.getRuntime().addShutdownHook(new Thread(this::endedBySystem, "end"));
         loadFonts();
         // Laid out at once, seen only where the book keeps one waiting: what every screen needs is loaded while it is being opened.
         Scene waiting = Shell.trouble("The book is being opened.",
@@ -179,11 +186,31 @@ public final class Desktop extends Application {
         }.start();
     }
 
+    /** Logging off, or a signal to end: what is being typed is kept, as on quitting. */
+    private void endedBySystem() {
+        if (stopped.getCount() == 0) {
+            return;
+        }
+        try {
+            Platform.runLater(this::stop);
+            if (!stopped.await(LAST_WORDS, TimeUnit.SECONDS)) {
+                System.err.println(
+                        "heron: ended before all was saved; what is kept beside the book goes in at the next start");
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
     @Override
     public void stop() {
         // One that is still being opened has nothing in it to lose, and is not waited for.
-        if (opening.isDone() && !opening.isCompletedExceptionally()) {
-            opening.join().close();
+        try {
+            if (opening.isDone() && !opening.isCompletedExceptionally()) {
+                opening.join().close();
+            }
+        } finally {
+            stopped.countDown();
         }
     }
 }

@@ -3,6 +3,7 @@ package amberheron.app;
 import amberheron.core.harness.Harness;
 import amberheron.core.harness.HarnessField;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
@@ -10,6 +11,7 @@ import amberheron.core.harness.Chart;
 import amberheron.core.harness.Wire;
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
+import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.GroundPlan.School;
 import amberheron.core.wiring.HeaterTiming;
 import amberheron.core.wiring.Hookup;
@@ -92,6 +94,28 @@ class WireLeavesTest extends WindowTest {
 
     private String route(int place, String value) {
         return "wire.route." + harness().route().points().get(place).id() + "." + value;
+    }
+
+    /** What comes back through the strap lifts the chassis by its own resistance, not by the usual one. */
+    @Test
+    void theStrapIsMeasuredAndCounts() {
+        wire("SB-015");
+        press("wire.leaf.grounds");
+        enter("wire.toChassis", "1.5");
+        enter("wire.section", "1.5");
+        enter("wire.mean", "1");
+        enter("wire.others", "20");
+        hands.push(KeyCode.TAB);
+        double usual = shift(School.CHASSIS);
+        assertThat(shows("Taken as 5 mΩ while empty")).isTrue();
+        enter("wire.strap", "12 mΩ");
+        assertThat(session.job().wiring().ground().strap()).isEqualTo(0.012);
+        assertThat(shift(School.CHASSIS) - usual).isCloseTo(21 * (0.012 - GroundPlan.USUAL_STRAP), within(0.002));
+    }
+
+    private double shift(School school) {
+        return session.job().wiring().ground().costs().stream().filter(c -> c.school() == school).findFirst()
+                .orElseThrow().shift();
     }
 
     /** A joint ticked and tested, and the drop under load, as they are done at the car. */

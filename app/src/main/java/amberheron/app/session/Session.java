@@ -625,8 +625,12 @@ public final class Session implements AutoCloseable {
         open.leave();
     }
 
+    /** Keeps what is still being typed, and ends; a second time it does nothing. */
     @Override
     public void close() {
+        if (ended) {
+            return;
+        }
         ended = true;
         listeners.closed();
         shelf.end();

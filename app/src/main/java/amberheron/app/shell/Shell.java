@@ -102,7 +102,11 @@ public final class Shell {
         this.demo = demo;
         stations.forEach(plug -> plugs.put(plug.station(), plug));
         session.listeners().onTouch(() -> stale = true);
-        session.listeners().onLeave(() -> plugs.values().forEach(plug -> plug.model().leave()));
+        session.listeners().onLeave(() -> {
+            // A field keeps what is typed into it when the focus leaves it.
+            root.requestFocus();
+            plugs.values().forEach(plug -> plug.model().leave());
+        });
         // Before any field hears of it.
         session.listeners().onSeek(wanted -> toDesk());
         session.listeners().onFocus(wanted -> toDesk());

@@ -8,6 +8,7 @@ import amberheron.core.wiring.WireField;
 import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.OHM;
+import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Unit.SQUARE_MILLIMETRE;
 
 import amberheron.app.parts.Choice;
@@ -77,10 +78,14 @@ final class GroundsLeaf implements Leaf {
                 Parts.evenly(
                         ground("One joint", OHM, 0.0001, 10, 4, WireField.JOINT, GroundPlan::joint,
                                 GroundPlan::withJoint),
+                        ground("Strap", OHM, 0.0001, 10, 4, WireField.STRAP, GroundPlan::strap,
+                                GroundPlan::withStrap),
                         ground("Others on strap", AMPERE, 0, 300, 1, WireField.OTHERS, GroundPlan::others,
                                 GroundPlan::withOthers),
                         ground("Reader's own", AMPERE, 0, 60, 2, WireField.READER_DRAW, GroundPlan::readerDraw,
-                                GroundPlan::withReaderDraw)));
+                                GroundPlan::withReaderDraw)),
+                Parts.text(say("Strap: from chassis to battery negative; volts across it with the lamps on, over the "
+                        + "amperes they draw. Taken as %.0f mΩ while empty.", 1000 * GroundPlan.USUAL_STRAP), "soft"));
         compared.setId(WireField.SCHOOL.path());
         node = Columns.even(300, entries, Parts.card("Against the rules", findings,
                 fields.text("Where the grounds are taken", () -> "wire.point", "pin and colour at the reader",

@@ -64,7 +64,8 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
     /** What is taken for what was not measured. */
     public static final Source USUAL = Source.memory(
             "taken where not measured: strap 5 mΩ, 10 A of other loads on it; the reader's own ground reaches the battery by 10 mΩ; a wire that goes to the battery at 80 °C, others at 20 °C");
-    private static final double USUAL_STRAP = 0.005;
+    /** Resistance taken for a strap that was not measured, Ω. */
+    public static final double USUAL_STRAP = 0.005;
     private static final double USUAL_OTHERS = 10;
     private static final double READER_WIRE = 0.010;
     /** Stands for a wire that carries nothing here, m and m². */

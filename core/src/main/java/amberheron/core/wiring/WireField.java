@@ -24,6 +24,7 @@ public enum WireField implements Property {
     PEAK("wire.peak", "heater current while on"),
     DISPLAY("wire.display", "the display's current"),
     JOINT("wire.joint", "resistance of a joint"),
+    STRAP("wire.strap", "resistance of the strap"),
     OTHERS("wire.others", "other loads on the strap"),
     READER_DRAW("wire.readerDraw", "the reader's own current"),
     MEASURED("wire.measured", "drop as measured"),

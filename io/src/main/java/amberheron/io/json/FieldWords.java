@@ -148,6 +148,7 @@ public record FieldWords(String words, @Nullable Dimension dimension) {
         is(ground + "section", WireField.SECTION, Dimension.CROSS_SECTION);
         is(ground + "mean", WireField.MEAN, Dimension.CURRENT);
         is(ground + "peak", WireField.PEAK, Dimension.CURRENT);
+        is(ground + "strap", WireField.STRAP, Dimension.RESISTANCE);
         is(ground + "others", WireField.OTHERS, Dimension.CURRENT);
         is(ground + "display", WireField.DISPLAY, Dimension.CURRENT);
         is(ground + "joint", WireField.JOINT, Dimension.RESISTANCE);
