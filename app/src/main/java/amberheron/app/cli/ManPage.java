@@ -50,15 +50,16 @@ final class ManPage implements Callable<Integer> {
 
     private static void commands(StringBuilder out, String above, CommandSpec of) {
         Map<String, CommandLine> all = new TreeMap<>(of.subcommands());
+        all.values().removeIf(c -> c.getCommandSpec().usageMessage().hidden());
         all.forEach((name, line) -> {
             CommandSpec command = line.getCommandSpec();
             String whole = above + name;
             line(out, ".SS " + plain(whole + command.positionalParameters().stream().map(p -> " " + p.paramLabel())
                     .collect(Collectors.joining())));
             line(out, plain(command.usageMessage().description()));
-            command.positionalParameters().stream().filter(p -> p.description().length > 0)
+            command.positionalParameters().stream().filter(p -> !p.hidden() && p.description().length > 0)
                     .forEach(p -> item(out, label(p), String.join(" ", p.description())));
-            command.options().stream().filter(o -> !o.usageHelp() && !o.versionHelp())
+            command.options().stream().filter(o -> !o.hidden() && !o.usageHelp() && !o.versionHelp())
                     .forEach(o -> item(out, label(o), String.join(" ", o.description())));
             commands(out, whole + " ", command);
         });
