@@ -15,3 +15,9 @@ unpack_toolkit() {
   (cd "$1" && "$jdk/bin/jar" tf javafx-graphics-*-*.jar | grep -E '^[^/]*\.(so|dylib)$' \
     | xargs -r "$jdk/bin/jar" xf javafx-graphics-*-*.jar)
 }
+
+# In a locale without UTF-8 neither the virtual machine nor the build can open a path with a letter beyond ASCII.
+if [ "$(uname -s)" = Linux ] && [ "$(locale charmap 2>/dev/null)" != UTF-8 ]; then
+  utf8=$(locale -a 2>/dev/null | grep -i -m 1 -E '^C\.utf-?8$|utf-?8$' || echo C.UTF-8)
+  if [ -n "${LC_ALL:-}" ]; then export LC_ALL=$utf8; else export LC_CTYPE=$utf8; fi
+fi
