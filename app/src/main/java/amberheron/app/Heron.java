@@ -1,18 +1,22 @@
 package amberheron.app;
 
-import java.time.ZoneId;
-import java.time.LocalDate;
 import amberheron.app.cli.HeronCommand;
 import amberheron.app.demo.DemoBook;
+import amberheron.app.desktop.Desktop;
+import amberheron.app.desktop.Display;
+import amberheron.app.home.Home;
+import amberheron.app.home.HomeLog;
 import amberheron.app.session.Session;
 import amberheron.app.session.Threads;
 import amberheron.io.UnusableInput;
-import amberheron.io.book.BookProblem;
 import amberheron.io.book.BookAddress;
+import amberheron.io.book.BookProblem;
 import amberheron.io.book.OpenBook;
 import amberheron.io.catalogue.Catalogue;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.logging.Level;

@@ -1,6 +1,4 @@
-/**
- * The desktop and the command line.
- */
+/** Where it starts. */
 @NullMarked
 package amberheron.app;
 

@@ -3,12 +3,16 @@ package amberheron.app;
 import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAnyPackage;
 import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideOutsideOfPackages;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.library.dependencies.SliceAssignment;
+import com.tngtech.archunit.library.dependencies.SliceIdentifier;
 
 @AnalyzeClasses(packages = "amberheron", importOptions = DoNotIncludeTests.class)
 class ArchitectureTest {
@@ -17,8 +21,29 @@ class ArchitectureTest {
             .resideInAPackage("amberheron.app.session..").should().dependOnClassesThat().resideInAPackage("javafx..");
 
     @ArchTest
-    static final ArchRule PACKAGES_DO_NOT_GO_ROUND_IN_CIRCLES = slices().matching("amberheron.app.(*)..").should()
+    static final ArchRule PACKAGES_DO_NOT_GO_ROUND_IN_CIRCLES = slices().assignedFrom(new EachPackage()).should()
             .beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule MODULES_POINT_ONE_WAY = layeredArchitecture().consideringOnlyDependenciesInLayers()
+            .layer("core").definedBy("amberheron.core..").layer("io").definedBy("amberheron.io..")
+            .layer("bench").definedBy("amberheron.bench..").layer("app").definedBy("amberheron.app..")
+            .whereLayer("app").mayNotBeAccessedByAnyLayer()
+            .whereLayer("bench").mayOnlyBeAccessedByLayers("app")
+            .whereLayer("io").mayOnlyBeAccessedByLayers("app", "bench");
+
+    /** Every package of every module is a slice of its own, the roots too. */
+    private static final class EachPackage implements SliceAssignment {
+        @Override
+        public SliceIdentifier getIdentifierOf(JavaClass type) {
+            return SliceIdentifier.of(type.getPackageName());
+        }
+
+        @Override
+        public String getDescription() {
+            return "every package";
+        }
+    }
 
     @ArchTest
     static final ArchRule THE_WINDOW_KNOWS_NO_STATION = noClasses()

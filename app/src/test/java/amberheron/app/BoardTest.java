@@ -8,8 +8,8 @@ import amberheron.io.book.JobBook;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
-import javafx.scene.control.ListView;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 

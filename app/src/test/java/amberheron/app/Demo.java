@@ -1,7 +1,5 @@
 package amberheron.app;
 
-import java.time.ZoneId;
-import java.time.LocalDate;
 import amberheron.app.demo.DemoBook;
 import amberheron.app.session.Session;
 import amberheron.app.session.Threads;
@@ -11,6 +9,8 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import org.jspecify.annotations.Nullable;

@@ -1,26 +1,20 @@
 package amberheron.app;
 
-import amberheron.core.units.UnitChoice;
-import javafx.scene.control.TextField;
-import javafx.scene.control.TextInputControl;
-import javafx.scene.shape.Shape;
-import java.util.TreeMap;
-import javafx.scene.layout.Region;
-import javafx.scene.control.Labeled;
-import javafx.scene.paint.Paint;
-import javafx.scene.paint.Color;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import amberheron.app.parts.StationPlug;
+import amberheron.app.desktop.Stations;
 import amberheron.app.parts.Drawing;
+import amberheron.app.parts.StationPlug;
 import amberheron.app.session.StationModel;
 import amberheron.core.job.Station;
+import amberheron.core.units.UnitChoice;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.geometry.Bounds;
@@ -31,9 +25,16 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.paint.Paint;
+import javafx.scene.shape.Shape;
 import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
 

@@ -2,6 +2,8 @@ package amberheron.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import amberheron.app.desktop.Desktop;
+import amberheron.app.desktop.Stations;
 import amberheron.app.session.Session;
 import amberheron.app.shell.Shell;
 import amberheron.core.job.Station;

@@ -1,20 +1,20 @@
 package amberheron.app;
 
-import amberheron.core.freeair.AirOfDay;
-import amberheron.core.freeair.AirRules;
-import amberheron.core.freeair.FreeAirCheck;
-import java.io.UncheckedIOException;
-import java.nio.file.StandardCopyOption;
+import static amberheron.core.units.Phrase.say;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.fail;
 
 import amberheron.bench.ScpiMeter;
 import amberheron.core.finding.Finding;
-import amberheron.core.harness.WireColour;
 import amberheron.core.finding.Origin;
+import amberheron.core.freeair.AirOfDay;
+import amberheron.core.freeair.AirRules;
+import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.harness.WireColour;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.JobSummary;
+import amberheron.core.job.Pair;
 import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
 import amberheron.core.mixture.Fuel;
@@ -23,38 +23,49 @@ import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.Diagnostician;
 import amberheron.core.scaling.Expression;
 import amberheron.core.scaling.LawText;
-import amberheron.core.scaling.SettingText;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
+import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.Scaling;
+import amberheron.core.scaling.SettingFinder;
+import amberheron.core.scaling.SettingText;
+import amberheron.core.trim.TrimSheet;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.JobNumber;
+import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.csv.ChartCsv;
 import amberheron.io.csv.CheckPointCsv;
-import amberheron.io.log.DriveLog;
-import amberheron.io.log.LogFile;
-import amberheron.io.json.FuelJson;
-import amberheron.io.TextFiles;
+import amberheron.io.csv.LawCsv;
+import amberheron.io.csv.SensorCsv;
+import amberheron.io.csv.TrimCsv;
 import amberheron.io.json.EntryKey;
+import amberheron.io.json.FuelJson;
 import amberheron.io.json.JobDocument;
+import amberheron.io.json.LawJson;
 import amberheron.io.json.LeftEntry;
 import amberheron.io.json.Manifest;
-import amberheron.io.json.LawJson;
+import amberheron.io.json.PairJson;
 import amberheron.io.json.ReaderJson;
 import amberheron.io.json.ResultJson;
+import amberheron.io.log.DriveLog;
+import amberheron.io.log.LogFile;
 import amberheron.io.pack.HandOverPack;
 import amberheron.io.pack.HandOverSheet;
 import amberheron.io.pack.ShopCard;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -88,6 +99,8 @@ class FuzzTest {
     private final Random random = new Random(Long.getLong("fuzz.seed", 20260601L));
     private final Shop shop = Shop.of(Catalogue.shipped().laws());
     private int packed;
+    /** A job with a drive that says something of the fuelling. */
+    private @Nullable JobDocument driven;
 
     private Map<String, Consumer<Path>> readers() {
         Map<String, Consumer<Path>> all = new LinkedHashMap<>();
@@ -100,6 +113,27 @@ class FuzzTest {
         for (String name : CATALOGUES) {
             all.put(name, this::catalogue);
         }
+        all.put("trims.csv", file -> {
+            TrimSheet sheet = TrimCsv.read(file);
+            Job job = Objects.requireNonNull(driven).job();
+            Job told = job.withRoadTest(job.roadTest().withTrims(sheet));
+            JobDocument kept = JobDocument.of(told);
+            sound(new JobReview(JobDocument.parse("kept", kept.text()).job(), shop).trims().map(TrimCsv::write)
+                    .orElse(""));
+        });
+        all.put("sensors.csv", file -> SensorCsv.read(file)
+                .forEach(life -> sound(life.hoursADay() + " " + life.hoursAt(LocalDate.of(2030, 1, 1)) + life)));
+        all.put("law.csv", file -> chain(LawCsv.read(file), null, null));
+        all.put("boxes.csv", file -> {
+            String typed = LawCsv.boxes(file);
+            Catalogue.shipped().readers().forEach(r -> refusedOrNot(() -> chain(null,
+                    r.withSetting(SettingText.parse(typed, r)), null)));
+        });
+        all.put("pair.json", file -> {
+            Pair pair = PairJson.read(file);
+            chain(pair.law(), pair.reader(), null);
+            assertThat(PairJson.write(pair)).isNotEmpty();
+        });
         all.put("left.entry", file -> assertThat(LeftEntry.read(file).bytes()).isNotEmpty());
         all.put("manifest.json",
                 file -> assertThat(Manifest.parse("manifest", TextFiles.read(file, 1 << 20)).text()).isNotEmpty());
@@ -187,6 +221,9 @@ class FuzzTest {
         try (var session = Demo.session(demo)) {
             for (String id : List.of("SB-014", "SB-015", "SB-016")) {
                 session.open(id);
+                if (session.review().trims().isPresent()) {
+                    driven = session.document();
+                }
                 seeds.put("job " + id, session.document().bytes());
                 seeds.put("left.entry", new LeftEntry("book", new EntryKey("writer", 3), session.document(), 4,
                         session.document(), List.of(new LeftEntry.Sent(new EntryKey("writer", 2), session.document())))
@@ -195,7 +232,22 @@ class FuzzTest {
                         Map.of(id + ".json", session.document().bytes())).text().getBytes(StandardCharsets.UTF_8));
             }
         }
-        seeds.put("log.csv", "time,controller,reader\n0,14.7,14.7\n0.25,14.1,14.2\n".getBytes(StandardCharsets.UTF_8));
+        seeds.put("log.csv", log());
+        seeds.put("trims.csv", TrimCsv.write(new JobReview(Objects.requireNonNull(driven).job(), shop).trims()
+                .orElseThrow()).getBytes(StandardCharsets.UTF_8));
+        seeds.put("sensors.csv", """
+                sensor,date,kind,value,job
+                V-07,2026-03-02,gain,0.991,SB-014
+                V-07,2026-03-02,hours,310,SB-014
+                V-07,2026-09-12,response,0.21,
+                """.getBytes(StandardCharsets.UTF_8));
+        OutputLaw law = Catalogue.shipped().laws().getFirst();
+        Reader reader = Catalogue.shipped().readers().getFirst();
+        ReaderSetting setting = SettingFinder.find(law, reader).orElseThrow();
+        seeds.put("law.csv", LawCsv.write(law).getBytes(StandardCharsets.UTF_8));
+        seeds.put("boxes.csv", LawCsv.write(setting, reader).getBytes(StandardCharsets.UTF_8));
+        seeds.put("pair.json", PairJson.write(new Pair(law, null, reader.withSetting(setting), null))
+                .getBytes(StandardCharsets.UTF_8));
         seeds.put("law.json", """
                 {"kind": "linear", "quantity": "lambda", "points": [{"volts": 0.4, "value": 0.62},
                  {"volts": 4.6, "value": 1.38}], "volts": {"min": 0, "max": 5}}""".getBytes(StandardCharsets.UTF_8));
@@ -216,12 +268,47 @@ class FuzzTest {
         return seeds;
     }
 
+    /** Two minutes of a drive, with what a logger writes beside the mixtures. */
+    private static byte[] log() {
+        StringBuilder rows = new StringBuilder("time,rpm,map,controller,reader\n");
+        for (int i = 0; i < 480; i++) {
+            double afr = 14.7 + 1.8 * Math.sin(i / 9.0);
+            rows.append(say("%.2f,%.0f,%.1f,%.2f,%.2f%n", 0.25 * i, 1500 + 900 * Math.sin(i / 40.0),
+                    60 + 25 * Math.sin(i / 33.0), afr, afr + 0.1));
+        }
+        return rows.toString().getBytes(StandardCharsets.UTF_8);
+    }
+
+    /** Whole rows of a table put elsewhere, lost or doubled, columns exchanged for others, another sign between them. */
+    private byte[] rows(byte[] text) {
+        List<String> lines = new ArrayList<>(new String(text, StandardCharsets.UTF_8).lines().toList());
+        if (lines.size() < 3) {
+            return text;
+        }
+        int at = random.nextInt(lines.size());
+        int many = 1 + random.nextInt(Math.min(lines.size() - at, 60));
+        List<String> some = new ArrayList<>(lines.subList(at, at + many));
+        switch (random.nextInt(5)) {
+            case 0 -> lines.removeAll(some);
+            case 1 -> lines.addAll(random.nextInt(lines.size()), some);
+            case 2 -> Collections.shuffle(lines.subList(at, at + many), random);
+            case 3 -> lines.replaceAll(l -> l.replace(',', ";\t ".charAt(at % 3)));
+            default -> lines.replaceAll(l -> {
+                String[] cells = l.split(",", -1);
+                cells[at % cells.length] = some.contains(l) ? NASTY[many % NASTY.length] : cells[at % cells.length];
+                return String.join(",", cells);
+            });
+        }
+        return String.join(many % 2 == 0 ? "\n" : "\r\n", lines).getBytes(StandardCharsets.UTF_8);
+    }
+
     /** One to three changes: a value replaced by a nasty one, bytes flipped, cut out, or put in twice. */
     private byte[] mutated(byte[] seed) {
         byte[] now = seed;
         for (int n = 1 + random.nextInt(3); n > 0; n--) {
-            now = switch (random.nextInt(4)) {
+            now = switch (random.nextInt(5)) {
                 case 0, 1 -> value(now);
+                case 3 -> rows(now);
                 case 2 -> {
                     byte[] flipped = now.clone();
                     if (flipped.length > 0) {
@@ -238,7 +325,7 @@ class FuzzTest {
     private byte[] value(byte[] text) {
         String words = new String(text, StandardCharsets.UTF_8);
         List<int[]> places = new ArrayList<>();
-        var matcher = java.util.regex.Pattern.compile("(?<=[:,\\[ ])(-?\\d[\\d.eE+-]*|\"[^\"\\n]*\"|true|false|null)")
+        var matcher = java.util.regex.Pattern.compile("(?<=[:,\\[ \n])(-?\\d[\\d.eE+-]*|\"[^\"\\n]*\"|true|false|null)")
                 .matcher(words);
         while (matcher.find()) {
             places.add(new int[]{matcher.start(), matcher.end()});

@@ -2,11 +2,12 @@ package amberheron.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import amberheron.app.desktop.Stations;
+import amberheron.app.parts.StationPlug;
 import amberheron.app.scaling.ScaleModel;
 import amberheron.app.session.Advice;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
-import amberheron.app.parts.StationPlug;
 import amberheron.core.finding.Origin;
 import amberheron.core.finding.Verdict;
 import amberheron.core.job.LinkState;

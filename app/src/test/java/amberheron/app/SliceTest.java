@@ -1,13 +1,13 @@
 package amberheron.app;
 
-import java.nio.file.Path;
-import amberheron.core.freeair.AirField;
-import amberheron.core.freeair.Condition;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import amberheron.core.freeair.AirField;
+import amberheron.core.freeair.Condition;
 import amberheron.io.book.JobBook;
 import amberheron.io.pack.PackCheck;
+import java.nio.file.Path;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;

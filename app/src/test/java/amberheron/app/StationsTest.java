@@ -1,18 +1,16 @@
 package amberheron.app;
 
-import javafx.css.PseudoClass;
-import javafx.scene.control.TextField;
-import amberheron.app.parts.EntryField;
-import amberheron.app.session.Figures;
-import amberheron.core.finding.Origin;
-import amberheron.core.freeair.AirField;
-import amberheron.core.placement.PlaceField;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import amberheron.app.parts.EntryField;
+import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
+import amberheron.core.finding.Origin;
 import amberheron.core.finding.Verdict;
+import amberheron.core.freeair.AirField;
 import amberheron.core.job.Station;
+import amberheron.core.placement.PlaceField;
 import amberheron.core.plan.Step;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerSource;
@@ -20,12 +18,13 @@ import java.lang.ref.WeakReference;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import javafx.css.PseudoClass;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;

@@ -2,6 +2,7 @@ package amberheron.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import amberheron.app.desktop.Desktop;
 import amberheron.app.session.Session;
 import amberheron.io.book.JobBook;
 import java.nio.file.Files;

@@ -1,12 +1,9 @@
 package amberheron.app;
 
-import java.nio.file.Files;
-import java.io.IOException;
-import amberheron.core.units.Phrase;
-import java.util.regex.Pattern;
-import java.util.regex.Matcher;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import amberheron.app.desktop.Desktop;
+import amberheron.app.desktop.Stations;
 import amberheron.app.parts.Pressable;
 import amberheron.app.session.Session;
 import amberheron.app.session.Threads;
@@ -14,8 +11,11 @@ import amberheron.app.shell.Shell;
 import amberheron.core.job.Job;
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
+import amberheron.core.units.Phrase;
 import amberheron.io.book.JobBook;
 import amberheron.io.catalogue.Catalogue;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
@@ -27,6 +27,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;

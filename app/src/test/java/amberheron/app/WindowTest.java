@@ -1,5 +1,7 @@
 package amberheron.app;
 
+import amberheron.app.desktop.Desktop;
+import amberheron.app.desktop.Stations;
 import amberheron.app.session.Session;
 import amberheron.app.shell.Shell;
 import java.nio.file.Path;

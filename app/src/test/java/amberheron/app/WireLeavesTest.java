@@ -1,13 +1,13 @@
 package amberheron.app;
 
-import amberheron.core.harness.Harness;
-import amberheron.core.harness.HarnessField;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.harness.Chart;
+import amberheron.core.harness.Harness;
+import amberheron.core.harness.HarnessField;
 import amberheron.core.harness.Wire;
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;

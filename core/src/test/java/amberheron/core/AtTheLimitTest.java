@@ -2,6 +2,7 @@ package amberheron.core;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import amberheron.core.controller.ControllerSheet;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.LogRules;
 import amberheron.core.finding.Finding;
@@ -9,7 +10,6 @@ import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.freeair.Air;
 import amberheron.core.freeair.AirRules;
-import amberheron.core.controller.ControllerSheet;
 import amberheron.core.freeair.Controllers;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.harness.AsWired;

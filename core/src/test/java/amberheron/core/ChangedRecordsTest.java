@@ -1,11 +1,10 @@
 package amberheron.core;
 
-import amberheron.core.scaling.OutputLaw;
-import amberheron.core.mixture.MixtureScale;
-import amberheron.core.finding.Source;
-import org.jspecify.annotations.Nullable;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import amberheron.core.finding.Source;
+import amberheron.core.mixture.MixtureScale;
+import amberheron.core.scaling.OutputLaw;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -28,6 +27,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
 

@@ -1,19 +1,20 @@
 package amberheron.core;
 
-import amberheron.core.drivelog.Drives;
-import java.util.ArrayList;
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.drivelog.Drives;
 import amberheron.core.finding.Check;
 import amberheron.core.finding.Origin;
 import amberheron.core.finding.Source;
 import amberheron.core.freeair.AirField;
 import amberheron.core.freeair.Controllers;
+import amberheron.core.harness.Joints;
+import amberheron.core.harness.Route;
 import amberheron.core.job.Changes;
 import amberheron.core.job.Job;
-import amberheron.core.job.Output;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.JobSummary;
+import amberheron.core.job.Output;
 import amberheron.core.job.Progress;
 import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
@@ -35,11 +36,10 @@ import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.wiring.GroundPlan.School;
 import amberheron.core.wiring.HeaterTiming;
 import amberheron.core.wiring.KeyState;
-import amberheron.core.harness.Joints;
-import amberheron.core.harness.Route;
 import java.io.IOException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.function.UnaryOperator;

@@ -1,6 +1,6 @@
 package amberheron.app.cli;
 
-import amberheron.app.Desktop;
+import amberheron.app.desktop.Desktop;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;

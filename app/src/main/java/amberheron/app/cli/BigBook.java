@@ -1,7 +1,5 @@
 package amberheron.app.cli;
 
-import java.time.ZoneId;
-import java.time.LocalDate;
 import amberheron.app.demo.DemoBook;
 import amberheron.app.palette.FindOrDo;
 import amberheron.app.session.Session;
@@ -13,6 +11,8 @@ import amberheron.io.catalogue.Catalogue;
 import java.nio.file.Path;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Random;
 

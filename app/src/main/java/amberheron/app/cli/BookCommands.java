@@ -2,12 +2,12 @@ package amberheron.app.cli;
 
 import static amberheron.core.units.Phrase.say;
 
-import amberheron.io.Photos;
+import amberheron.io.UnusableInput;
 import amberheron.io.book.BookAddress;
 import amberheron.io.book.OpenBook;
+import amberheron.io.book.Photos;
 import amberheron.io.book.Transfer;
 import amberheron.io.catalogue.CatalogueUpdate;
-import amberheron.io.UnusableInput;
 import java.io.Console;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;

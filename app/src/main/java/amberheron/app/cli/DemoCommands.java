@@ -1,7 +1,5 @@
 package amberheron.app.cli;
 
-import java.time.ZoneId;
-import java.time.LocalDate;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.demo.DemoBook;
@@ -26,10 +24,12 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Locale;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.Callable;
 import java.util.function.Function;
 import java.util.stream.Collectors;

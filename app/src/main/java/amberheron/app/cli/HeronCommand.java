@@ -1,6 +1,6 @@
 package amberheron.app.cli;
 
-import amberheron.app.HomeLog;
+import amberheron.app.home.HomeLog;
 import amberheron.io.UnusableInput;
 import amberheron.io.book.BookAddress;
 import amberheron.io.book.BookProblem;

@@ -1,10 +1,10 @@
 package amberheron.app.cli;
 
-import amberheron.app.Desktop;
-import amberheron.app.Stations;
+import amberheron.app.desktop.Desktop;
+import amberheron.app.desktop.Stations;
+import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
 import amberheron.app.session.Tasks;
-import amberheron.app.parts.Parts;
 import amberheron.app.shell.Shell;
 import amberheron.core.job.Station;
 import java.io.IOException;
@@ -18,10 +18,10 @@ import javafx.application.Platform;
 import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.TextField;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
-import javafx.scene.control.TextField;
 import javafx.stage.Stage;
 
 /** Frames of a real window while it is worked: an entry at each station, rule and place dragged, a long log zoomed. */

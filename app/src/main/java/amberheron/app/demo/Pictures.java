@@ -2,8 +2,8 @@ package amberheron.app.demo;
 
 import static amberheron.core.units.Phrase.say;
 
-import amberheron.app.Desktop;
-import amberheron.app.Stations;
+import amberheron.app.desktop.Desktop;
+import amberheron.app.desktop.Stations;
 import amberheron.app.parts.StationPlug;
 import amberheron.app.session.Session;
 import amberheron.app.shell.Shell;

@@ -7,7 +7,6 @@ import amberheron.app.parts.Columns;
 import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
-
 import amberheron.app.parts.TextEntry;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;

@@ -1,7 +1,5 @@
 package amberheron.app.freeair;
 
-import amberheron.core.freeair.FreeAirCheck;
-import amberheron.core.finding.Finding;
 import static amberheron.core.units.Unit.CELSIUS;
 import static amberheron.core.units.Unit.HECTOPASCAL;
 import static amberheron.core.units.Unit.METRE;
@@ -17,10 +15,12 @@ import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.InAir;
+import amberheron.core.finding.Finding;
 import amberheron.core.freeair.AirCheck;
 import amberheron.core.freeair.AirField;
 import amberheron.core.freeair.AirOfDay;
 import amberheron.core.freeair.CostOfAir;
+import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import java.util.ArrayList;

@@ -1,31 +1,31 @@
 package amberheron.app.handover;
 
-import amberheron.core.plan.Step;
-import java.util.Set;
-import amberheron.core.job.JobCheck;
-import amberheron.core.finding.Message;
 import static amberheron.core.finding.Message.plain;
+import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
+import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
-import amberheron.core.job.Station;
+import amberheron.core.job.JobCheck;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.Shop;
+import amberheron.core.job.Station;
+import amberheron.core.plan.Step;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.json.JobDocument;
 import amberheron.io.json.Manifest;
+import amberheron.io.pack.HandOverPack;
 import amberheron.io.pack.ShopCard;
 import amberheron.io.pack.Visits;
-import java.time.LocalDate;
-import java.util.Map;
-import static amberheron.core.units.Phrase.say;
-import amberheron.io.pack.HandOverPack;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 
 /** What the Hand over station says. */
 public final class HandOverModel implements StationModel {

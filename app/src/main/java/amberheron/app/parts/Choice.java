@@ -1,22 +1,21 @@
 package amberheron.app.parts;
 
-import javafx.scene.control.ButtonBase;
-import javafx.scene.Node;
-import javafx.scene.input.KeyEvent;
-import javafx.scene.input.KeyCode;
-import javafx.scene.TraversalDirection;
-import java.util.stream.IntStream;
-import java.util.OptionalInt;
-import java.util.Locale;
-
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
+import java.util.OptionalInt;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.IntStream;
+import javafx.scene.Node;
+import javafx.scene.TraversalDirection;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.Font;

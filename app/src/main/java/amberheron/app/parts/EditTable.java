@@ -2,10 +2,10 @@ package amberheron.app.parts;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Objects;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.Function;
 import javafx.geometry.VPos;
 import javafx.scene.Node;

@@ -1,30 +1,29 @@
 package amberheron.app.parts;
 
-import javafx.util.Duration;
-import javafx.animation.PauseTransition;
-import javafx.css.PseudoClass;
-import amberheron.core.finding.Origin;
-import javafx.scene.control.Tooltip;
-import amberheron.core.job.Entries;
-import java.util.Optional;
-import amberheron.core.parts.Address;
-import amberheron.app.session.Session;
 import amberheron.app.session.Figures;
-
+import amberheron.app.session.Session;
+import amberheron.core.finding.Origin;
 import amberheron.core.finding.Refused;
+import amberheron.core.job.Entries;
 import amberheron.core.job.Job;
+import amberheron.core.parts.Address;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Parsed;
 import amberheron.core.units.QuantityField;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import javafx.animation.PauseTransition;
+import javafx.css.PseudoClass;
 import javafx.scene.TraversalDirection;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -1,25 +1,24 @@
 package amberheron.app.parts;
 
-import javafx.scene.input.KeyEvent;
-import javafx.scene.input.KeyCode;
-import java.util.stream.Collectors;
-import java.util.Objects;
-import amberheron.core.parts.Address;
-import amberheron.core.finding.Standing;
-import amberheron.core.finding.Check;
-import amberheron.app.session.Session;
 import amberheron.app.session.Figures;
-
+import amberheron.app.session.Session;
+import amberheron.core.finding.Check;
 import amberheron.core.finding.Finding;
+import amberheron.core.finding.Standing;
 import amberheron.core.finding.Verdict;
+import amberheron.core.parts.Address;
 import amberheron.core.units.Measure;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;

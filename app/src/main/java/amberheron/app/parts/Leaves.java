@@ -1,23 +1,22 @@
 package amberheron.app.parts;
 
+import amberheron.app.session.Session;
+import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.stream.Stream;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import java.util.function.Supplier;
-import javafx.scene.control.ComboBox;
-import javafx.scene.control.TextInputControl;
-import amberheron.app.session.Session;
-
-import java.util.ArrayList;
-import java.util.List;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /** Several leaves of one station, one of them shown. A field or leaf that is asked for is brought. */
 public final class Leaves extends VBox {

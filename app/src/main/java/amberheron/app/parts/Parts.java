@@ -1,9 +1,8 @@
 package amberheron.app.parts;
 
-import java.util.ArrayList;
 import amberheron.app.session.Session;
-
 import java.io.File;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;

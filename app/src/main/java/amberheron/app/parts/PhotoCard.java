@@ -1,12 +1,9 @@
 package amberheron.app.parts;
 
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.HBox;
 import amberheron.app.session.Session;
-
 import amberheron.core.finding.Photo;
 import amberheron.core.job.Job;
-import amberheron.io.Photos;
+import amberheron.io.book.Photos;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,6 +11,8 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** Photos kept with one part of a job, each known by its digest. */

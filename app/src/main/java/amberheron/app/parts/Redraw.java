@@ -1,16 +1,16 @@
 package amberheron.app.parts;
 
-import javafx.scene.shape.Path;
-import java.util.function.BiConsumer;
-import java.util.Map;
 import java.util.List;
+import java.util.Map;
+import java.util.function.BiConsumer;
 import javafx.collections.ObservableList;
 import javafx.scene.Node;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
-import javafx.scene.shape.SVGPath;
+import javafx.scene.shape.Path;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
+import javafx.scene.shape.SVGPath;
 import javafx.scene.shape.Shape;
 import javafx.scene.text.Text;
 

@@ -3,7 +3,6 @@ package amberheron.app.parts;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Session;
-
 import amberheron.core.job.Job;
 import amberheron.core.units.TextLimit;
 import amberheron.io.Printable;

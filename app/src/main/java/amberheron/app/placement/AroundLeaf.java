@@ -1,24 +1,24 @@
 package amberheron.app.placement;
 
-import amberheron.core.harness.Route;
-import amberheron.core.harness.Harness;
-import amberheron.app.parts.Leaf;
-import amberheron.app.parts.PartList;
-import amberheron.app.parts.EditTable;
-import amberheron.core.placement.PlaceField;
 import static amberheron.core.units.Unit.DEGREE;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
+import amberheron.app.parts.EditTable;
 import amberheron.app.parts.EntryField;
+import amberheron.app.parts.Leaf;
+import amberheron.app.parts.PartList;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
+import amberheron.core.harness.Harness;
+import amberheron.core.harness.Route;
 import amberheron.core.placement.Attitude;
 import amberheron.core.placement.Exhaust;
 import amberheron.core.placement.Neighbour;
-import amberheron.core.placement.RoomRules;
+import amberheron.core.placement.PlaceField;
 import amberheron.core.placement.Placing;
 import amberheron.core.placement.Probe;
+import amberheron.core.placement.RoomRules;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import java.util.ArrayList;

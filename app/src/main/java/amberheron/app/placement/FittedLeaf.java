@@ -1,11 +1,6 @@
 package amberheron.app.placement;
 
-import amberheron.app.parts.Leaf;
-import amberheron.core.finding.CheckId;
-import amberheron.core.placement.PlaceCheck;
-import amberheron.core.placement.PlaceField;
 import static amberheron.core.units.Phrase.say;
-
 import static amberheron.core.units.Unit.DEGREE;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
@@ -14,12 +9,16 @@ import amberheron.app.parts.Columns;
 import amberheron.app.parts.DateEntry;
 import amberheron.app.parts.EntryField;
 import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.PhotoCard;
 import amberheron.app.session.Session;
+import amberheron.core.finding.CheckId;
 import amberheron.core.job.Job;
 import amberheron.core.placement.AsFitted;
 import amberheron.core.placement.Candidate;
+import amberheron.core.placement.PlaceCheck;
+import amberheron.core.placement.PlaceField;
 import amberheron.core.placement.PlaceRules;
 import amberheron.core.placement.RoomRules;
 import amberheron.core.units.QuantityField;

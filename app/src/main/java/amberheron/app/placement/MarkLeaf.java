@@ -1,16 +1,16 @@
 package amberheron.app.placement;
 
-import amberheron.app.parts.Leaf;
-import amberheron.core.placement.PlaceField;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
 import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.EntryField;
+import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
 import amberheron.core.placement.Bung;
 import amberheron.core.placement.FittingProcedure;
+import amberheron.core.placement.PlaceField;
 import amberheron.core.units.QuantityField;
 import amberheron.io.pack.TemplateSheet;
 import java.util.List;

@@ -1,14 +1,14 @@
 package amberheron.app.placement;
 
-import amberheron.app.parts.Leaf;
-import amberheron.app.parts.PartList;
-import amberheron.app.parts.EditTable;
-import amberheron.core.placement.PlaceField;
 import static amberheron.core.units.Unit.DEGREE;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
+import amberheron.app.parts.EditTable;
+import amberheron.app.parts.Leaf;
+import amberheron.app.parts.PartList;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
+import amberheron.core.placement.PlaceField;
 import amberheron.core.placement.Segment;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;

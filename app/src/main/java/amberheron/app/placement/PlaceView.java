@@ -2,12 +2,12 @@ package amberheron.app.placement;
 
 import amberheron.app.parts.Beside;
 import amberheron.app.parts.Leaf;
-import java.util.function.Supplier;
 import amberheron.app.parts.Leaves;
 import amberheron.app.parts.Parts;
-import amberheron.app.session.Session;
 import amberheron.app.parts.StationView;
+import amberheron.app.session.Session;
 import java.util.List;
+import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.layout.VBox;

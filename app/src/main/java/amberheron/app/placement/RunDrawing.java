@@ -1,12 +1,12 @@
 package amberheron.app.placement;
 
-import amberheron.core.finding.Finding;
-import amberheron.app.parts.Redraw;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Drawing;
+import amberheron.app.parts.Redraw;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
+import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.placement.Candidate;
 import amberheron.core.placement.Exhaust;

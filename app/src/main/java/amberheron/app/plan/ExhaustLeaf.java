@@ -1,19 +1,18 @@
 package amberheron.app.plan;
 
-import amberheron.app.parts.Refreshed;
-import amberheron.app.parts.Leaf;
 import static amberheron.core.units.Phrase.say;
-
 import static amberheron.core.units.Unit.MILLIMETRE;
 
 import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.DateEntry;
 import amberheron.app.parts.EntryField;
+import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
+import amberheron.app.parts.Refreshed;
+import amberheron.app.parts.TextEntry;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
-import amberheron.app.parts.TextEntry;
 import amberheron.core.job.Waiting;
 import amberheron.core.placement.Segment.Kind;
 import amberheron.core.plan.Intake;

@@ -1,20 +1,18 @@
 package amberheron.app.plan;
 
-import javafx.scene.layout.HBox;
-import amberheron.app.parts.Cells;
-import amberheron.app.parts.Refreshed;
-import amberheron.app.parts.Leaf;
 import static amberheron.core.units.Phrase.say;
-
 import static amberheron.core.units.Unit.LITRE;
 import static amberheron.core.units.Unit.ONE;
 
+import amberheron.app.parts.Cells;
 import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.EntryField;
+import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
-import amberheron.app.session.Session;
+import amberheron.app.parts.Refreshed;
 import amberheron.app.parts.TextEntry;
+import amberheron.app.session.Session;
 import amberheron.core.placement.Exhaust;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.Intake.Question;
@@ -31,6 +29,7 @@ import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 

@@ -1,8 +1,6 @@
 package amberheron.app.plan;
 
-import javafx.scene.layout.TilePane;
 import amberheron.app.parts.Leaf;
-
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
 import amberheron.core.job.Job;
@@ -15,6 +13,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.TilePane;
 
 /** What the job needs, and what of it is at hand. */
 final class PartsLeaf implements Leaf {

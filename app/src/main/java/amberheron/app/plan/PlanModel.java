@@ -1,14 +1,7 @@
 package amberheron.app.plan;
 
-import java.util.stream.Stream;
-import amberheron.core.mixture.Fuel;
-import java.util.function.UnaryOperator;
-import java.util.LinkedHashMap;
-import java.util.Map;
-import amberheron.core.finding.Message;
-import static amberheron.core.units.Phrase.capital;
 import static amberheron.core.finding.Message.plain;
-
+import static amberheron.core.units.Phrase.capital;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Advice;
@@ -16,8 +9,10 @@ import amberheron.app.session.Advice.Action;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
+import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.job.Station;
+import amberheron.core.mixture.Fuel;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.Intake.Condition;
 import amberheron.core.plan.Intake.Fit;
@@ -31,11 +26,15 @@ import amberheron.core.units.Measure;
 import amberheron.io.pack.PartsSheet;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** What the Plan station says. */

@@ -1,8 +1,7 @@
 package amberheron.app.plan;
 
-import amberheron.app.parts.Leaf;
-
 import amberheron.app.parts.Columns;
+import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.Pressable;
 import amberheron.app.session.Session;

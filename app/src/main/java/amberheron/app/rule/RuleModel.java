@@ -1,15 +1,11 @@
 package amberheron.app.rule;
 
-import amberheron.core.job.ChainNow;
-import amberheron.core.trust.Trust;
-import amberheron.app.session.Figures;
-import amberheron.core.finding.Message;
 import static amberheron.core.units.Phrase.say;
 
-import org.jspecify.annotations.Nullable;
-import java.util.HashMap;
-import java.util.Map;
+import amberheron.app.session.Figures;
 import amberheron.core.drivelog.DriveFound;
+import amberheron.core.finding.Message;
+import amberheron.core.job.ChainNow;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.mixture.Fuel;
@@ -17,12 +13,16 @@ import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.Tolerance;
+import amberheron.core.trust.Trust;
 import amberheron.core.units.UnitChoice;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The reading rule: every scale of the chain laid along the same mixtures, so that what stands under the cursor belongs

@@ -1,18 +1,18 @@
 package amberheron.app.rule;
 
-import javafx.css.PseudoClass;
-import javafx.scene.control.Button;
-import amberheron.app.parts.Redraw;
 import static amberheron.core.units.Phrase.say;
 
-import amberheron.app.session.Figures;
 import amberheron.app.parts.Parts;
+import amberheron.app.parts.Redraw;
+import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.scaling.Tolerance;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import javafx.css.PseudoClass;
 import javafx.scene.Group;
+import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Pane;

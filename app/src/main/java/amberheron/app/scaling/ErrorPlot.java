@@ -1,8 +1,8 @@
 package amberheron.app.scaling;
 
-import amberheron.core.job.ChainNow;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
+import amberheron.core.job.ChainNow;
 import amberheron.core.job.Job;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.OutputLaw;

@@ -1,10 +1,10 @@
 package amberheron.app.session;
 
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Message;
+import amberheron.core.finding.Source;
 import amberheron.core.job.Station;
 import amberheron.core.parts.Address;
-import amberheron.core.finding.Message;
-import amberheron.core.finding.Finding;
-import amberheron.core.finding.Source;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;

@@ -1,28 +1,28 @@
 package amberheron.app.session;
 
-import org.jspecify.annotations.Nullable;
-import amberheron.core.job.Station;
-import java.time.temporal.ChronoUnit;
-import java.util.Locale;
-import java.time.format.DateTimeFormatter;
-import java.time.ZoneId;
-import java.time.Instant;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Message;
-import amberheron.core.finding.Wording;
 import amberheron.core.finding.Verdict;
+import amberheron.core.finding.Wording;
+import amberheron.core.job.Station;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
-import amberheron.io.json.FieldWords;
 import amberheron.core.units.Parsed;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import amberheron.core.units.UnitChoice;
+import amberheron.io.json.FieldWords;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** Figures in the units and the fuel of the open job. */
 public final class Figures {

@@ -2,9 +2,9 @@ package amberheron.app.session;
 
 import amberheron.core.finding.Photo;
 import amberheron.core.job.Job;
-import amberheron.io.Photos;
 import amberheron.io.book.BookProblem;
 import amberheron.io.book.OpenBook;
+import amberheron.io.book.Photos;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashSet;

@@ -1,11 +1,11 @@
 package amberheron.app.session;
 
-import java.util.Map;
-import java.util.EnumMap;
 import amberheron.core.finding.Check;
 import amberheron.core.job.Job;
 import amberheron.core.job.Station;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 

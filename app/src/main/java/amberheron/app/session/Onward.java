@@ -1,10 +1,10 @@
 package amberheron.app.session;
 
-import amberheron.core.job.JobCheck;
 import static amberheron.core.finding.Message.plain;
 
 import amberheron.app.session.Advice.Action;
 import amberheron.core.finding.Message;
+import amberheron.core.job.JobCheck;
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
 import java.util.Arrays;

@@ -1,17 +1,17 @@
 package amberheron.app.session;
 
-import java.util.Set;
-import java.util.EnumSet;
-import java.util.EnumMap;
-import amberheron.core.job.Station;
 import amberheron.core.job.Shop;
+import amberheron.core.job.Station;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.book.ShopHabits;
 import amberheron.io.pack.ShopCard;
 import java.nio.file.Path;
+import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Consumer;
 
 /** What the person likes and the shop holds with, kept in the book. */
@@ -88,13 +88,13 @@ final class Preferences {
 
     /** How the shop shows itself on paper, with its mark from beside the book. */
     ShopCard card(Path home) {
-        return ShopCard.read(Map.of(ShopCard.NAME, shopName, ShopCard.PAPER, paper.css()), home);
+        return ShopCard.read(Map.of(ShopHabits.NAME, shopName, ShopHabits.PAPER, paper.css()), home);
     }
 
     void card(String name, ShopCard.Paper size) {
         shopName = name;
         paper = size;
-        keep.accept(Map.of(ShopCard.NAME, name, ShopCard.PAPER, size.css()));
+        keep.accept(Map.of(ShopHabits.NAME, name, ShopHabits.PAPER, size.css()));
     }
 
     /** Whether the tour was seen, or skipped. */

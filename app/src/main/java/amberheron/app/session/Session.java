@@ -1,8 +1,6 @@
 package amberheron.app.session;
 
-import amberheron.core.parts.Address;
 import amberheron.core.finding.Check;
-
 import amberheron.core.finding.Origin;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
@@ -10,6 +8,7 @@ import amberheron.core.job.JobSummary;
 import amberheron.core.job.Output;
 import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
+import amberheron.core.parts.Address;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.UnusableInput;
 import amberheron.io.book.Book;
@@ -18,8 +17,8 @@ import amberheron.io.book.BookThread;
 import amberheron.io.book.JobBook.Kept;
 import amberheron.io.book.OpenBook;
 import amberheron.io.catalogue.Catalogue;
-import amberheron.io.pack.ShopCard;
 import amberheron.io.json.JobDocument;
+import amberheron.io.pack.ShopCard;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;

@@ -2,9 +2,8 @@ package amberheron.app.shell;
 
 import static amberheron.core.units.Phrase.say;
 
-import amberheron.app.session.Session;
 import amberheron.app.parts.Parts;
-
+import amberheron.app.session.Session;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.units.UnitChoice;
 import java.util.List;

@@ -1,12 +1,5 @@
 package amberheron.app.shell;
 
-import java.util.function.Predicate;
-import org.jspecify.annotations.Nullable;
-import javafx.scene.layout.Region;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Button;
-import java.util.EnumMap;
-import amberheron.core.job.JobSummary.Group;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Choice;
@@ -16,30 +9,37 @@ import amberheron.app.parts.Parts;
 import amberheron.app.parts.StationView;
 import amberheron.app.session.Session;
 import amberheron.core.job.JobSummary;
+import amberheron.core.job.JobSummary.Group;
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
 import amberheron.core.job.Waiting;
 import java.time.LocalDate;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 
 /** Every job in the book with the state of its links; a new one, or one that was mailed. */
 final class JobsView implements StationView {

@@ -1,24 +1,23 @@
 package amberheron.app.shell;
 
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.BorderPane;
-import java.util.stream.Collectors;
-import java.util.EnumMap;
+import amberheron.app.parts.Parts;
 import amberheron.app.parts.Pressable;
-import amberheron.core.finding.Message;
+import amberheron.app.session.Advice;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
-import amberheron.app.session.Advice;
-import amberheron.app.parts.Parts;
-
 import amberheron.core.finding.Finding;
+import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 

@@ -1,22 +1,16 @@
 package amberheron.app.shell;
 
-import javafx.beans.binding.Bindings;
-import javafx.scene.input.KeyEvent;
-import javafx.scene.input.KeyCode;
-import javafx.scene.control.ButtonBase;
-import javafx.scene.layout.Priority;
 import static amberheron.core.units.Phrase.say;
 
-import amberheron.core.finding.Message;
-import amberheron.app.session.Session;
-import amberheron.app.session.Advice;
+import amberheron.app.palette.FindOrDo;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.StationPlug;
 import amberheron.app.parts.StationView;
-
-import amberheron.app.palette.FindOrDo;
 import amberheron.app.rule.RuleView;
+import amberheron.app.session.Advice;
+import amberheron.app.session.Session;
 import amberheron.bench.SimulatedDrive;
+import amberheron.core.finding.Message;
 import amberheron.core.job.JobSummary;
 import amberheron.core.job.Station;
 import java.util.ArrayList;
@@ -25,13 +19,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import javafx.application.Platform;
+import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;

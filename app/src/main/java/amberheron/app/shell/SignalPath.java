@@ -1,27 +1,26 @@
 package amberheron.app.shell;
 
-import javafx.scene.control.Tooltip;
-import java.util.Optional;
+import amberheron.app.parts.Mark;
+import amberheron.app.parts.Parts;
 import amberheron.app.session.Figures;
-import amberheron.core.units.Dimension;
-import amberheron.core.units.Measure;
-import amberheron.core.job.JobReview;
-import amberheron.core.trust.Contributor;
-import amberheron.core.trust.Trust;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
-import amberheron.app.parts.Parts;
-import amberheron.app.parts.Mark;
-
+import amberheron.core.job.JobReview;
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
+import amberheron.core.trust.Contributor;
+import amberheron.core.trust.Trust;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;

@@ -1,11 +1,11 @@
 package amberheron.app.shell;
 
-import javafx.application.Platform;
-import javafx.scene.Node;
 import amberheron.app.parts.Parts;
 import java.util.List;
+import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;

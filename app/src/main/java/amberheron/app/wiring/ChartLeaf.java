@@ -1,20 +1,18 @@
 package amberheron.app.wiring;
 
-import javafx.scene.input.KeyEvent;
-import javafx.scene.input.KeyCode;
-import amberheron.app.parts.Leaf;
-import amberheron.core.harness.HarnessField;
 import static amberheron.core.units.Unit.OHM;
 
 import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.Pressable;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.harness.Chart;
 import amberheron.core.harness.Device;
+import amberheron.core.harness.HarnessField;
 import amberheron.core.harness.Wire;
 import amberheron.core.harness.WireColour;
 import amberheron.core.harness.WireColour.Hue;
@@ -32,6 +30,8 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;

@@ -1,7 +1,5 @@
 package amberheron.app.wiring;
 
-import amberheron.app.parts.Leaf;
-import amberheron.core.wiring.WireField;
 import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.ONE;
@@ -11,10 +9,12 @@ import static amberheron.core.units.Unit.VOLT;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.EntryField;
 import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.Feed;
+import amberheron.core.wiring.WireField;
 import amberheron.core.wiring.Wiring;
 import java.util.function.BiFunction;
 import java.util.function.Function;

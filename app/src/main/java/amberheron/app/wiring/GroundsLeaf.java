@@ -1,25 +1,25 @@
 package amberheron.app.wiring;
 
-import amberheron.app.parts.Beside;
-import java.util.List;
-import amberheron.app.parts.Leaf;
-import amberheron.app.parts.FindingsTable;
-import amberheron.core.wiring.WireField;
+import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.OHM;
-import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Unit.SQUARE_MILLIMETRE;
 
+import amberheron.app.parts.Beside;
 import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.EntryField;
+import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.Pressable;
 import amberheron.app.session.Session;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.GroundPlan;
+import amberheron.core.wiring.WireField;
 import amberheron.io.json.CatalogueJson.Wire;
+import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import javafx.scene.Node;

@@ -1,25 +1,24 @@
 package amberheron.app.wiring;
 
-import java.util.List;
-import amberheron.app.parts.Leaf;
-import amberheron.core.wiring.WireField;
 import static amberheron.core.units.Phrase.say;
-
 import static amberheron.core.units.Unit.SECOND;
 
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.EntryField;
 import amberheron.app.parts.FindingsTable;
-import amberheron.app.session.Figures;
+import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.Pressable;
+import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.placement.Estimate;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.wiring.HeaterTiming;
 import amberheron.core.wiring.HeaterTiming.School;
+import amberheron.core.wiring.WireField;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.scene.Node;

@@ -1,22 +1,21 @@
 package amberheron.app.wiring;
 
-import amberheron.app.parts.Leaf;
-import amberheron.app.parts.PartList;
-import amberheron.core.units.QuantityField;
-import amberheron.app.parts.EditTable;
-import amberheron.core.harness.HarnessField;
-
-import static amberheron.core.units.Unit.NEWTON;
 import static amberheron.core.units.Unit.MILLIVOLT;
+import static amberheron.core.units.Unit.NEWTON;
 import static amberheron.core.units.Unit.SQUARE_MILLIMETRE;
 
 import amberheron.app.parts.Columns;
+import amberheron.app.parts.EditTable;
 import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Leaf;
+import amberheron.app.parts.PartList;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
+import amberheron.core.harness.HarnessField;
 import amberheron.core.harness.Joints;
 import amberheron.core.harness.Joints.School;
 import amberheron.core.harness.Joints.Test;
+import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.Wiring;
 import java.util.List;

@@ -1,9 +1,5 @@
 package amberheron.app.wiring;
 
-import amberheron.core.finding.Origin;
-import amberheron.app.parts.Leaf;
-import amberheron.core.parts.Property;
-import amberheron.core.wiring.WireField;
 import static amberheron.core.units.Phrase.capital;
 import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.VOLT;
@@ -11,11 +7,15 @@ import static amberheron.core.units.Unit.VOLT;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.EntryField;
 import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
+import amberheron.core.finding.Origin;
+import amberheron.core.parts.Property;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerSource;
+import amberheron.core.wiring.WireField;
 import amberheron.core.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -1,23 +1,23 @@
 package amberheron.app.wiring;
 
-import amberheron.app.parts.Leaf;
-import amberheron.app.parts.PartList;
-import amberheron.core.units.QuantityField;
-import amberheron.app.parts.EditTable;
-import amberheron.core.harness.HarnessField;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
 import amberheron.app.parts.Columns;
+import amberheron.app.parts.EditTable;
 import amberheron.app.parts.EntryField;
-import amberheron.app.session.Figures;
 import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Leaf;
+import amberheron.app.parts.PartList;
 import amberheron.app.parts.Parts;
+import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
+import amberheron.core.harness.HarnessField;
 import amberheron.core.harness.Route;
 import amberheron.core.harness.Route.Facing;
 import amberheron.core.harness.Route.Passage;
 import amberheron.core.harness.Route.Waypoint;
+import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.Wiring;
 import java.util.List;

@@ -1,8 +1,5 @@
 package amberheron.app.wiring;
 
-import amberheron.app.parts.Leaf;
-import amberheron.core.wiring.WireField;
-
 import static amberheron.core.units.Unit.KILOOHM;
 import static amberheron.core.units.Unit.OHM;
 import static amberheron.core.units.Unit.VOLT;
@@ -10,11 +7,13 @@ import static amberheron.core.units.Unit.VOLT;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.EntryField;
 import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.Hookup;
+import amberheron.core.wiring.WireField;
 import amberheron.core.wiring.Wiring;
 import java.util.List;
 import java.util.Optional;

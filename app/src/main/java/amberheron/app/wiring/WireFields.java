@@ -1,10 +1,10 @@
 package amberheron.app.wiring;
 
-import amberheron.core.parts.Address;
 import amberheron.app.parts.Choice;
 import amberheron.app.parts.EntryField;
-import amberheron.app.session.Session;
 import amberheron.app.parts.TextEntry;
+import amberheron.app.session.Session;
+import amberheron.core.parts.Address;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.Wiring;

@@ -1,11 +1,11 @@
 package amberheron.app.wiring;
 
 import amberheron.app.parts.Leaf;
-import java.util.function.Supplier;
 import amberheron.app.parts.Leaves;
-import amberheron.app.session.Session;
 import amberheron.app.parts.StationView;
+import amberheron.app.session.Session;
 import java.util.List;
+import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 

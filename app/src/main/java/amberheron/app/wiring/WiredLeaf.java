@@ -1,13 +1,7 @@
 package amberheron.app.wiring;
 
-import amberheron.core.wiring.WireField;
-import amberheron.core.wiring.GroundTrial;
-import amberheron.core.wiring.GroundPlan;
-import amberheron.app.parts.Leaf;
-import amberheron.core.harness.HarnessField;
 import static amberheron.core.units.Phrase.capital;
 import static amberheron.core.units.Phrase.say;
-
 import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.VOLT;
 
@@ -15,11 +9,16 @@ import amberheron.app.parts.Columns;
 import amberheron.app.parts.DateEntry;
 import amberheron.app.parts.EntryField;
 import amberheron.app.parts.FindingsTable;
+import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.PhotoCard;
 import amberheron.app.session.Session;
 import amberheron.core.harness.AsWired;
+import amberheron.core.harness.HarnessField;
+import amberheron.core.wiring.GroundPlan;
+import amberheron.core.wiring.GroundTrial;
 import amberheron.core.wiring.PowerSource;
+import amberheron.core.wiring.WireField;
 import amberheron.core.wiring.Wiring;
 import java.util.Optional;
 import java.util.function.BiFunction;

@@ -3,14 +3,14 @@ package amberheron.app.placement;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.app.Demo;
-import amberheron.app.session.Advice;
 import amberheron.app.parts.PhotoCard;
+import amberheron.app.session.Advice;
 import amberheron.app.session.Session;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Photo;
 import amberheron.core.finding.Verdict;
-import amberheron.core.placement.Candidate;
 import amberheron.core.placement.AsFitted;
+import amberheron.core.placement.Candidate;
 import amberheron.core.placement.Neighbour;
 import amberheron.core.placement.PlaceSchools;
 import amberheron.core.placement.Placing;

@@ -1,6 +1,5 @@
 package amberheron.app.rule;
 
-import amberheron.core.mixture.MixtureScale;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -9,6 +8,7 @@ import amberheron.app.rule.RuleModel.Scale;
 import amberheron.app.rule.RuleModel.Tick;
 import amberheron.app.session.Session;
 import amberheron.core.job.Job;
+import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.units.UnitChoice;
 import java.nio.file.Path;

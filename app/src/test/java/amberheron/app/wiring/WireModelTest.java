@@ -1,16 +1,16 @@
 package amberheron.app.wiring;
 
-import amberheron.app.scaling.ScaleModel;
-import amberheron.core.job.Station;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.app.Demo;
+import amberheron.app.scaling.ScaleModel;
 import amberheron.app.session.Advice;
 import amberheron.app.session.Session;
 import amberheron.bench.Meter;
 import amberheron.core.harness.Chart;
 import amberheron.core.harness.Harness;
 import amberheron.core.harness.WireColour;
+import amberheron.core.job.Station;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.wiring.Feed;
 import amberheron.core.wiring.GroundPlan;
@@ -26,10 +26,10 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Objects;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
-import java.util.Objects;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;

@@ -1,12 +1,11 @@
 package amberheron.core.drivelog;
 
-import org.jspecify.annotations.Nullable;
 import amberheron.core.units.Sane;
-
 import java.util.ArrayList;
+import java.util.List;
 import org.hipparchus.stat.descriptive.StreamingStatistics;
 import org.hipparchus.stat.regression.SimpleRegression;
-import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Controller against reader over a whole log.

@@ -1,13 +1,12 @@
 package amberheron.core.drivelog;
 
-import amberheron.core.finding.Message;
-
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
 import amberheron.core.display.DisplaySetUp;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Finding.Limit;
+import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.units.Dimension;

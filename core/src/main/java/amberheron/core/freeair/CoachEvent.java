@@ -2,9 +2,9 @@ package amberheron.core.freeair;
 
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.Report;
+import amberheron.core.controller.State;
 import java.util.ArrayList;
 import java.util.List;
-import amberheron.core.controller.State;
 import org.jspecify.annotations.Nullable;
 
 /** What happens while a sensor is calibrated: said by the person, or sent by the controller. */

@@ -1,8 +1,8 @@
 package amberheron.core.freeair;
 
-import java.util.List;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.School;
+import java.util.List;
 import java.util.Optional;
 
 /**

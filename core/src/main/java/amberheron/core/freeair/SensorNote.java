@@ -1,10 +1,10 @@
 package amberheron.core.freeair;
 
-import java.util.Arrays;
-import java.util.Optional;
 import static amberheron.core.units.Phrase.say;
 
 import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.Optional;
 
 /**
  * Something noted in the life of a sensor.

@@ -1,17 +1,14 @@
 package amberheron.core.harness;
 
-import org.jspecify.annotations.Nullable;
-import amberheron.core.harness.HarnessRules.Heater;
-import java.util.stream.Stream;
-import amberheron.core.finding.Message;
-
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Finding.Limit;
+import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.harness.Chart.Twins;
+import amberheron.core.harness.HarnessRules.Heater;
 import amberheron.core.harness.Wire.Left;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
@@ -21,6 +18,8 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** Judges the conductor chart. */
 public final class ChartRules {

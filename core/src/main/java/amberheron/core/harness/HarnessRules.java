@@ -1,20 +1,19 @@
 package amberheron.core.harness;
 
-import org.jspecify.annotations.Nullable;
-import java.util.stream.Stream;
-import amberheron.core.units.Unit;
-import amberheron.core.finding.Message;
-
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Finding.Limit;
+import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import amberheron.core.units.Unit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** Judges chart, route, joints and what was found when they were done. */
 public final class HarnessRules {

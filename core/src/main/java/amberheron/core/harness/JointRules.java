@@ -1,19 +1,16 @@
 package amberheron.core.harness;
 
-import org.jspecify.annotations.Nullable;
-import java.util.stream.IntStream;
-import java.util.function.Function;
-import amberheron.core.parts.Address;
-import amberheron.core.finding.Message;
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Finding.Limit;
+import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.harness.Joints.School;
 import amberheron.core.harness.Joints.Test;
+import amberheron.core.parts.Address;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import java.util.ArrayList;
@@ -21,6 +18,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /** Judges the joints. */
 public final class JointRules {

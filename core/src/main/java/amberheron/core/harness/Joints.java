@@ -1,10 +1,8 @@
 package amberheron.core.harness;
 
-import amberheron.core.units.Sane;
-
-import amberheron.core.parts.PartIds;
-
 import amberheron.core.finding.Source;
+import amberheron.core.parts.PartIds;
+import amberheron.core.units.Sane;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;

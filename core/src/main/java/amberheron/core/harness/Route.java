@@ -1,9 +1,7 @@
 package amberheron.core.harness;
 
-import amberheron.core.units.Sane;
-
 import amberheron.core.parts.PartIds;
-
+import amberheron.core.units.Sane;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;

@@ -1,17 +1,17 @@
 package amberheron.core.harness;
 
-import amberheron.core.placement.Clearance;
-import amberheron.core.parts.Address;
-import amberheron.core.finding.Message;
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Finding.Limit;
+import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.harness.Route.Facing;
 import amberheron.core.harness.Route.Passage;
 import amberheron.core.harness.Route.Waypoint;
+import amberheron.core.parts.Address;
+import amberheron.core.placement.Clearance;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import java.util.ArrayList;

@@ -1,13 +1,13 @@
 package amberheron.core.job;
 
-import java.util.Arrays;
-import java.util.Locale;
 import amberheron.core.plan.Step;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;

@@ -1,10 +1,10 @@
 package amberheron.core.job;
 
-import org.jspecify.annotations.Nullable;
-import java.time.LocalDate;
 import amberheron.core.placement.PlaceSchools;
 import amberheron.core.scaling.OutputLaw;
+import java.time.LocalDate;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a shop brings to every job.

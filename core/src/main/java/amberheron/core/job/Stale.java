@@ -1,19 +1,19 @@
 package amberheron.core.job;
 
-import amberheron.core.units.Phrase;
-import org.jspecify.annotations.Nullable;
-import amberheron.core.parts.Address;
-import java.time.ZoneOffset;
-import java.time.Instant;
-import amberheron.core.wiring.WireField;
 import amberheron.core.finding.Message;
+import amberheron.core.parts.Address;
 import amberheron.core.scaling.CheckPoint;
+import amberheron.core.units.Phrase;
+import amberheron.core.wiring.WireField;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A reading that no longer proves anything.

@@ -1,8 +1,7 @@
 package amberheron.core.mixture;
 
-import amberheron.core.units.Sane;
-
 import amberheron.core.finding.Source;
+import amberheron.core.units.Sane;
 
 /**
  * A fuel as the catalogue knows it.

@@ -1,8 +1,7 @@
 package amberheron.core.placement;
 
-import amberheron.core.units.Sane;
-
 import amberheron.core.finding.Photo;
+import amberheron.core.units.Sane;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;

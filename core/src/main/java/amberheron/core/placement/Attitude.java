@@ -1,9 +1,8 @@
 package amberheron.core.placement;
 
-import amberheron.core.units.Sane;
-
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.units.Sane;
 import org.hipparchus.geometry.euclidean.threed.Rotation;
 import org.hipparchus.geometry.euclidean.threed.RotationConvention;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;

@@ -1,8 +1,7 @@
 package amberheron.core.placement;
 
-import amberheron.core.units.Sane;
-
 import amberheron.core.placement.Segment.Line;
+import amberheron.core.units.Sane;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -1,9 +1,9 @@
 package amberheron.core.placement;
 
-import amberheron.core.finding.Message;
-import amberheron.core.finding.Refused;
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.finding.Message;
+import amberheron.core.finding.Refused;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;

@@ -1,16 +1,15 @@
 package amberheron.core.placement;
 
-import amberheron.core.parts.Address;
-import amberheron.core.finding.Message;
-
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Finding.Limit;
+import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.mixture.ExhaustGas;
+import amberheron.core.parts.Address;
 import amberheron.core.placement.Segment.Kind;
 import amberheron.core.placement.Segment.Line;
 import amberheron.core.units.Dimension;

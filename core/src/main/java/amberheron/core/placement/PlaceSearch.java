@@ -1,7 +1,7 @@
 package amberheron.core.placement;
 
-import amberheron.core.parts.Address;
 import amberheron.core.finding.Verdict;
+import amberheron.core.parts.Address;
 import amberheron.core.placement.Run.Piece;
 import amberheron.core.placement.Segment.Line;
 import java.util.ArrayList;

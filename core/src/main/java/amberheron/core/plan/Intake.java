@@ -1,23 +1,22 @@
 package amberheron.core.plan;
 
-import java.util.EnumSet;
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.core.finding.CheckId;
+import amberheron.core.finding.Message;
+import amberheron.core.mixture.Fuel;
+import amberheron.core.parts.Address;
+import amberheron.core.parts.Property;
+import amberheron.core.placement.Exhaust;
 import amberheron.core.placement.FittingProcedure;
 import amberheron.core.placement.PlaceField;
-import amberheron.core.parts.Property;
-import amberheron.core.parts.Address;
-import amberheron.core.finding.CheckId;
 import amberheron.core.placement.PlaceRules;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
-import amberheron.core.finding.Message;
 import amberheron.core.units.Sane;
-
-import static amberheron.core.units.Phrase.say;
-
-import amberheron.core.mixture.Fuel;
-import amberheron.core.placement.Exhaust;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;

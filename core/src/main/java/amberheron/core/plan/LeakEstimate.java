@@ -1,10 +1,10 @@
 package amberheron.core.plan;
 
-import java.util.Optional;
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.ExhaustGas;
 import amberheron.core.placement.TransportDelay;
 import amberheron.core.placement.TransportDelay.Running;
+import java.util.Optional;
 
 /**
  * What a leak before the sensor does to the reading at idle, when the suction between pulses draws air in. Under load the

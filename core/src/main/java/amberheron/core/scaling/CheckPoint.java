@@ -1,8 +1,7 @@
 package amberheron.core.scaling;
 
-import amberheron.core.units.Sane;
-
 import amberheron.core.finding.Origin;
+import amberheron.core.units.Sane;
 import java.math.BigDecimal;
 import java.util.Optional;
 import java.util.stream.DoubleStream;

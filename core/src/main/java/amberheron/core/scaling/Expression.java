@@ -2,8 +2,8 @@ package amberheron.core.scaling;
 
 import static amberheron.core.units.Phrase.say;
 
-import java.util.OptionalDouble;
 import amberheron.core.units.Sane;
+import java.util.OptionalDouble;
 import java.util.function.BinaryOperator;
 import java.util.function.DoubleBinaryOperator;
 import java.util.function.DoubleUnaryOperator;

@@ -1,17 +1,17 @@
 package amberheron.core.scaling;
 
-import java.util.Comparator;
-import java.util.stream.Stream;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.scaling.ScaleReport.BudgetLine;
 import amberheron.core.scaling.ScaleReport.Row;
 import amberheron.core.scaling.ScaleReport.Worst;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.NavigableSet;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /** Puts law and reader together: λ → volts → counts → shown, and what that costs. */
 public final class Scaling {

@@ -1,8 +1,7 @@
 package amberheron.core.wiring;
 
-import amberheron.core.units.Sane;
-
 import amberheron.core.finding.Source;
+import amberheron.core.units.Sane;
 import amberheron.core.wiring.GroundNetwork.Branch;
 import amberheron.core.wiring.GroundNetwork.Load;
 import java.util.ArrayList;

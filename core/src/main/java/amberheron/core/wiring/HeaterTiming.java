@@ -1,16 +1,15 @@
 package amberheron.core.wiring;
 
-import amberheron.core.units.Unit;
-import amberheron.core.placement.PlaceField;
-import amberheron.core.finding.Message;
-import amberheron.core.units.Sane;
-
 import amberheron.core.finding.Finding;
+import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.placement.Estimate;
+import amberheron.core.placement.PlaceField;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import amberheron.core.units.Sane;
+import amberheron.core.units.Unit;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 

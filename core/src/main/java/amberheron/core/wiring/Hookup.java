@@ -1,9 +1,8 @@
 package amberheron.core.wiring;
 
+import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.scaling.WireEffect;
 import amberheron.core.units.Sane;
-
-import amberheron.core.plan.Intake.ReaderKind;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;

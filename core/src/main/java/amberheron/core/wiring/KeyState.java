@@ -1,7 +1,7 @@
 package amberheron.core.wiring;
 
-import amberheron.core.parts.Property;
 import amberheron.core.finding.CheckId;
+import amberheron.core.parts.Property;
 
 /** The states a power source is measured in. */
 public enum KeyState implements CheckId, Property {

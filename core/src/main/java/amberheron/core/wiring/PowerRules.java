@@ -1,16 +1,15 @@
 package amberheron.core.wiring;
 
-import amberheron.core.parts.Address;
-import amberheron.core.finding.Message;
-import amberheron.core.finding.Check;
-
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
+import amberheron.core.finding.Check;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Finding.Limit;
+import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
+import amberheron.core.parts.Address;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.wiring.PowerSource.Behaviour;

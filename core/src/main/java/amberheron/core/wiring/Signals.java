@@ -1,16 +1,15 @@
 package amberheron.core.wiring;
 
-import amberheron.core.wiring.Hookup.Form;
+import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.scaling.WireEffect;
-import java.util.Objects;
+import amberheron.core.units.Sane;
+import amberheron.core.wiring.Hookup.Form;
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import amberheron.core.units.Sane;
-
-import amberheron.core.plan.Intake.ReaderKind;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 

@@ -1,20 +1,19 @@
 package amberheron.core.wiring;
 
-import amberheron.core.scaling.WireEffect;
-import amberheron.core.scaling.ScaleField;
-import amberheron.core.parts.Address;
-import amberheron.core.finding.Message;
-
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Finding.Limit;
+import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.harness.HarnessRules;
+import amberheron.core.parts.Address;
 import amberheron.core.placement.Estimate;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.ScaleField;
+import amberheron.core.scaling.WireEffect;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Unit;
 import java.util.ArrayList;

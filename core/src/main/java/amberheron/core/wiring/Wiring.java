@@ -1,11 +1,10 @@
 package amberheron.core.wiring;
 
-import amberheron.core.units.Sane;
-
 import amberheron.core.harness.Harness;
 import amberheron.core.harness.Wire;
 import amberheron.core.parts.PartIds;
 import amberheron.core.plan.Intake.ReaderKind;
+import amberheron.core.units.Sane;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;

@@ -3,9 +3,9 @@ package amberheron.core.drivelog;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import amberheron.core.drivelog.Witness.Act;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
-import amberheron.core.drivelog.Witness.Act;
 import amberheron.core.mixture.Composition;
 import amberheron.core.mixture.GasAnalysis;
 import amberheron.core.scaling.Tolerance;

@@ -1,12 +1,11 @@
 package amberheron.core.job;
 
-import amberheron.core.harness.Route;
-import amberheron.core.harness.Harness;
-import java.time.LocalDate;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.finding.Source;
+import amberheron.core.harness.Harness;
+import amberheron.core.harness.Route;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.placement.AsFitted;
@@ -29,10 +28,11 @@ import amberheron.core.scaling.ReaderInput;
 import amberheron.core.units.WireGauge;
 import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.Wiring;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Random;
-import java.util.function.UnaryOperator;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 
 class JobReviewTest {

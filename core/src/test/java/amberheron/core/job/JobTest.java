@@ -1,15 +1,15 @@
 package amberheron.core.job;
 
-import amberheron.core.placement.PlaceField;
-import amberheron.core.parts.Address;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.Fuel;
+import amberheron.core.parts.Address;
 import amberheron.core.placement.Bung;
 import amberheron.core.placement.Candidate;
 import amberheron.core.placement.Exhaust;
+import amberheron.core.placement.PlaceField;
 import amberheron.core.placement.Placing;
 import amberheron.core.placement.Probe;
 import amberheron.core.plan.Intake;

@@ -1,14 +1,12 @@
 package amberheron.core.job;
 
-import amberheron.core.drivelog.Drives;
-import amberheron.core.wiring.WireField;
-import amberheron.core.trust.Trust;
-import static org.assertj.core.api.Assertions.assertThat;
 import static amberheron.core.scaling.CheckPoint.Engine.OFF;
 import static amberheron.core.scaling.CheckPoint.Engine.RUNNING;
+import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.drivelog.Drive;
+import amberheron.core.drivelog.Drives;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
 import amberheron.core.finding.Check;
@@ -29,7 +27,9 @@ import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ReaderInput;
 import amberheron.core.scaling.ReaderSetting;
+import amberheron.core.trust.Trust;
 import amberheron.core.wiring.GroundPlan;
+import amberheron.core.wiring.WireField;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;

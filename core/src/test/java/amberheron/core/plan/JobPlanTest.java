@@ -1,12 +1,11 @@
 package amberheron.core.plan;
 
-import amberheron.core.placement.Segment.Line;
-import amberheron.core.placement.Segment.Kind;
-import amberheron.core.placement.Segment;
-import java.util.Map;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import amberheron.core.placement.Segment;
+import amberheron.core.placement.Segment.Kind;
+import amberheron.core.placement.Segment.Line;
 import amberheron.core.plan.Intake.Fit;
 import amberheron.core.plan.Intake.Link;
 import amberheron.core.plan.Intake.Question;
@@ -14,6 +13,7 @@ import amberheron.core.plan.Intake.ReaderKind;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import net.jqwik.api.ForAll;

@@ -1,11 +1,11 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.scaling.CheckPoint.Engine.OFF;
+import static amberheron.core.scaling.CheckPoint.Engine.RUNNING;
 import static java.util.Objects.requireNonNull;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.tuple;
-import static amberheron.core.scaling.CheckPoint.Engine.OFF;
-import static amberheron.core.scaling.CheckPoint.Engine.RUNNING;
 import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.finding.Origin;

@@ -1,6 +1,5 @@
 package amberheron.core.wiring;
 
-import java.util.Objects;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -11,6 +10,7 @@ import amberheron.core.wiring.GroundNetwork.Load;
 import amberheron.core.wiring.GroundPlan.School;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;

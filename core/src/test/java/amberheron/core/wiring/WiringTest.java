@@ -1,6 +1,5 @@
 package amberheron.core.wiring;
 
-import amberheron.core.plan.Intake.ReaderKind;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -8,6 +7,7 @@ import amberheron.core.finding.Finding;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.mixture.MixtureScale;
+import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Tolerance;
 import amberheron.core.units.WireGauge;

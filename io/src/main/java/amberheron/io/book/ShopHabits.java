@@ -7,7 +7,6 @@ import amberheron.core.placement.PlaceSchools.CatalystSchool;
 import amberheron.core.placement.TiltSchool;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.io.TextFiles;
-import amberheron.io.pack.ShopCard;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
@@ -23,6 +22,10 @@ public final class ShopHabits {
     private static final String BANK = "school.bank";
     /** Kept as {@code yes} in the book of the shop that does not exist. */
     public static final String DEMO = "demo";
+    /** The shop's name on paper. */
+    public static final String NAME = "shop.name";
+    /** The size of paper that the shop prints on. */
+    public static final String PAPER = "paper.size";
     /** What tells the book from others. */
     static final String BOOK = "book";
     private static final String MONTHS = "recalibrate.months";
@@ -32,7 +35,7 @@ public final class ShopHabits {
 
     /** Whether all bays of the shop share what is kept under this name; else it is this bay's own. */
     static boolean isOfShop(String name) {
-        return name.startsWith("school.") || Set.of(MONTHS, DEMO, BOOK, ShopCard.NAME, ShopCard.PAPER).contains(name);
+        return name.startsWith("school.") || Set.of(MONTHS, DEMO, BOOK, NAME, PAPER).contains(name);
     }
 
     /** The habits kept under these names. */

@@ -1,18 +1,18 @@
 package amberheron.io.csv;
 
+import amberheron.core.finding.Origin;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
-import java.time.Instant;
-import amberheron.core.finding.Origin;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeParseException;
-import java.util.Locale;
-import org.jspecify.annotations.Nullable;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Check points as CSV with a header. {@code volts} (measured at the controller's output) and/or {@code true} (what the

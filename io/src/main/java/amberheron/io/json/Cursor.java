@@ -1,7 +1,5 @@
 package amberheron.io.json;
 
-import java.util.LinkedHashSet;
-import java.util.Set;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.io.UnusableInput;
@@ -9,9 +7,11 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;

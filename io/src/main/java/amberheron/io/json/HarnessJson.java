@@ -1,6 +1,5 @@
 package amberheron.io.json;
 
-import amberheron.core.parts.PartIds;
 import amberheron.core.finding.Photo;
 import amberheron.core.harness.AsWired;
 import amberheron.core.harness.Chart;
@@ -11,6 +10,7 @@ import amberheron.core.harness.Route;
 import amberheron.core.harness.Wire;
 import amberheron.core.harness.WireColour;
 import amberheron.core.harness.Work;
+import amberheron.core.parts.PartIds;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.wiring.Hookup;
 import amberheron.core.wiring.Signals;

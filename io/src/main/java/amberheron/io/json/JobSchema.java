@@ -1,6 +1,5 @@
 package amberheron.io.json;
 
-import tools.jackson.databind.JsonNode;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.io.UnusableInput;
@@ -15,6 +14,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.Collectors;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The JSON Schema that job documents are held to; it ships beside the code. */

@@ -2,8 +2,8 @@ package amberheron.io.json;
 
 import static amberheron.core.units.Phrase.say;
 
-import amberheron.io.UnusableInput;
 import amberheron.io.TextFiles;
+import amberheron.io.UnusableInput;
 import java.nio.file.Path;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;

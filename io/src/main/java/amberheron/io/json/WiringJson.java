@@ -1,10 +1,10 @@
 package amberheron.io.json;
 
-import amberheron.core.wiring.GroundTrial;
 import amberheron.core.harness.Harness;
 import amberheron.core.wiring.Feed;
 import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.GroundPlan.School;
+import amberheron.core.wiring.GroundTrial;
 import amberheron.core.wiring.HeaterTiming;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerSource;

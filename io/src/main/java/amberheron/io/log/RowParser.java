@@ -17,6 +17,8 @@ final class RowParser {
     private static final int MOST_EXACT = 15;
     private static final double[] POWERS = new double[MOST_EXACT + 1];
     private static final int LONGEST_NUMBER = 400;
+    /** Beyond this no unit makes a number one of an engine, and it would not survive in single precision. */
+    private static final double LARGEST = 1e30;
 
     static {
         POWERS[0] = 1;
@@ -205,7 +207,7 @@ final class RowParser {
                 time = time(b, start, stop);
             } else if (keep >= 0) {
                 double value = number(b, start, stop);
-                if (value == Double.POSITIVE_INFINITY) {
+                if (Math.abs(value) > LARGEST) {
                     bad = bad < 0 ? column : bad;
                 } else {
                     chunk.columns[keep][row] = (float) value;

@@ -1,7 +1,8 @@
 package amberheron.io.pack;
 
 import amberheron.core.job.Job;
-import amberheron.io.Photos;
+import amberheron.io.book.Photos;
+import amberheron.io.book.ShopHabits;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -21,10 +22,6 @@ import org.jspecify.annotations.Nullable;
 public record ShopCard(String name, @Nullable Path home, Paper paper) {
     /** Nothing said. */
     public static final ShopCard NONE = new ShopCard("", null, Paper.A4);
-    /** Where the name stands among the shop's habits. */
-    public static final String NAME = "shop.name";
-    /** Where the paper stands. */
-    public static final String PAPER = "paper.size";
     /** The file of the mark, beside the book. */
     public static final String MARK = "mark.png";
     private static final long MOST_BYTES = 1L << 20;
@@ -61,8 +58,8 @@ public record ShopCard(String name, @Nullable Path home, Paper paper) {
      * @param home the folder of the book; a PNG of at most 1 MB called {@link #MARK} there is the mark
      */
     public static ShopCard read(Map<String, String> habits, Path home) {
-        return new ShopCard(habits.getOrDefault(NAME, ""), home,
-                "letter".equals(habits.get(PAPER)) ? Paper.LETTER : Paper.A4);
+        return new ShopCard(habits.getOrDefault(ShopHabits.NAME, ""), home,
+                "letter".equals(habits.get(ShopHabits.PAPER)) ? Paper.LETTER : Paper.A4);
     }
 
     /** Its mark as an image in a page, {@code data:image/png;base64,…}; empty where there is none that can be used. */

@@ -2,9 +2,9 @@ package amberheron.io.pack;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.io.PrivateFile;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
-import amberheron.io.PrivateFile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import amberheron.core.drivelog.LoadAxis;
+import amberheron.core.finding.Origin;
 import amberheron.core.harness.Chart;
 import amberheron.core.harness.Device;
 import amberheron.core.harness.Wire;
 import amberheron.core.harness.WireColour;
 import amberheron.core.harness.Work;
-import amberheron.core.finding.Origin;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.trim.TrimPlan;
 import amberheron.core.trim.TrimPlan.Cell;

@@ -1,14 +1,14 @@
-package amberheron.app;
+package amberheron.app.home;
 
 import java.nio.file.Path;
 
 /** Where the book, the shop's catalogue and the packs are kept. */
-final class Home {
+public final class Home {
     private Home() {
     }
 
     /** {@code HERON_HOME}, else a folder of the user's own. */
-    static Path folder() {
+    public static Path folder() {
         String own = System.getenv("HERON_HOME");
         return own != null && !own.isBlank() ? Path.of(own) : Path.of(System.getProperty("user.home"), ".amber-heron");
     }

@@ -1,7 +1,7 @@
-package amberheron.app;
+package amberheron.app.desktop;
 
-import java.util.function.Consumer;
-import java.util.function.Supplier;
+import amberheron.app.home.Home;
+import amberheron.app.home.HomeLog;
 import amberheron.app.session.Session;
 import amberheron.app.shell.Shell;
 import java.util.List;
@@ -10,6 +10,8 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.animation.AnimationTimer;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
@@ -48,7 +50,7 @@ public final class Desktop extends Application {
      * @param again opens the book anew, whichever is chosen by then
      * @param demo opens the demo book, for whoever wants to look round first
      */
-    static void prepare(CompletableFuture<Session> session, Supplier<Session> again, Supplier<Session> demo,
+    public static void prepare(CompletableFuture<Session> session, Supplier<Session> again, Supplier<Session> demo,
             boolean closeAfterFirstFrame) {
         opening = session;
         shopBook = again;

@@ -1,11 +1,12 @@
-package amberheron.io;
+package amberheron.io.book;
 
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Photo;
 import amberheron.core.job.Job;
-import amberheron.io.book.BookProblem;
-import amberheron.io.book.OpenBook;
+import amberheron.io.JobNumber;
+import amberheron.io.TextFiles;
+import amberheron.io.UnusableInput;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -1,4 +1,4 @@
-package amberheron.app;
+package amberheron.app.desktop;
 
 import java.lang.foreign.Arena;
 import java.lang.foreign.FunctionDescriptor;
@@ -15,7 +15,7 @@ import java.util.Objects;
  * none and a toolkit that failed cannot be started again; otherwise the toolkit itself says it.
  */
 @SuppressWarnings("restricted") // native calls are the only way to ask before the toolkit asks
-enum Display {
+public enum Display {
     READY(""),
     NO_DISPLAY("no display: there is no screen to open a window on"),
     NO_GTK("a display is there, but GTK 3 is missing: install it (on Debian and its kin: apt-get install libgtk-3-0 libgl1 libxtst6 libxxf86vm1)");
@@ -27,11 +27,12 @@ enum Display {
     }
 
     /** What is missing and what mends it. */
-    String words() {
+    public String words() {
         return words;
     }
 
-    static Display probe() {
+    /** Asks the system whether a window can be opened. */
+    public static Display probe() {
         if (!System.getProperty("os.name").toLowerCase(Locale.ROOT).contains("linux")) {
             return READY;
         }
@@ -40,7 +41,7 @@ enum Display {
     }
 
     /** What the toolkit missed when it could not start. */
-    static Display without(UnsupportedOperationException missed) {
+    public static Display without(UnsupportedOperationException missed) {
         return String.valueOf(missed.getMessage()).contains("DISPLAY") ? NO_DISPLAY : NO_GTK;
     }
 

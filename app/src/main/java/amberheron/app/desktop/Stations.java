@@ -1,4 +1,4 @@
-package amberheron.app;
+package amberheron.app.desktop;
 
 import amberheron.app.drivelog.ProveModel;
 import amberheron.app.drivelog.ProveView;

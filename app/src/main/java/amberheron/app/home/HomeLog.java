@@ -1,4 +1,4 @@
-package amberheron.app;
+package amberheron.app.home;
 
 import amberheron.io.PrivateFile;
 import amberheron.io.TextFiles;
