@@ -2,6 +2,7 @@ package amberheron.core.display;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.units.Sane;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
@@ -46,11 +47,7 @@ public record Display(@Nullable PickUp pickUp, @Nullable Integer teeth, boolean 
         }
         Map<Told, Double> copy = new EnumMap<>(Told.class);
         copy.putAll(told);
-        copy.forEach((what, value) -> {
-            if (!(value >= 0 && value <= 1000)) {
-                throw new IllegalArgumentException(say("told.%s: found %s, expected 0 to 1000", what.key(), value));
-            }
-        });
+        copy.forEach((what, value) -> Sane.TOLD.check("told." + what.key(), value));
         told = Collections.unmodifiableMap(copy);
     }
 

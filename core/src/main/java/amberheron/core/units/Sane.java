@@ -61,6 +61,8 @@ public enum Sane {
     DENSITY(0.3, 2, "kg/L"),
     /** A stoichiometric air-fuel ratio. */
     STOICH(1, 40, ""),
+    /** What a display is told: a mixture in λ, a time in s, pulses in a turn. */
+    TOLD(0, 1000, ""),
     /** Whatever a reader shows, in its own quantity. */
     SHOWN(-1e9, 1e9, "");
 

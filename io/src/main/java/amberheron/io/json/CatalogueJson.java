@@ -138,7 +138,7 @@ public final class CatalogueJson {
             double stoich = stoich(at, earlier, ratios);
             Composition composition = composition(at, earlier, made);
             Sane.DENSITY.check("density", at.numberOrNull("density"));
-            Fuel fuel = new Fuel(id, at.text("name"), stoich, SourceJson.read(at), composition);
+            Fuel fuel = new Fuel(id, at.text("name"), stoich, CommonForms.sourceIn(at), composition);
             earlier.put(id, at);
             ratios.put(id, stoich);
             made.put(id, composition);
@@ -199,9 +199,9 @@ public final class CatalogueJson {
         return each("readers", name, text, faults, ReaderJson::read);
     }
 
-    /** Reads {@code {"controllers": […]}}, each as {@link ControllerJson} describes. */
+    /** Reads {@code {"controllers": […]}}, each as {@link AirForms#CONTROLLER} describes. */
     public static List<ControllerSheet> controllers(String name, String text, Consumer<Fault> faults) {
-        return each("controllers", name, text, faults, ControllerJson::read);
+        return each("controllers", name, text, faults, AirForms.CONTROLLER::read);
     }
 
     /** Reads {@code {"streams": […]}}, each as {@link StreamJson} describes. */
@@ -214,7 +214,7 @@ public final class CatalogueJson {
         return each("wires", name, text, faults, at -> {
             Integer awg = at.integerOrNull("awg");
             double section = awg == null ? at.number("squareMillimetres") * 1e-6 : WireGauge.crossSection(awg);
-            return new Wire(at.text("id"), at.text("name"), section, SourceJson.read(at));
+            return new Wire(at.text("id"), at.text("name"), section, CommonForms.sourceIn(at));
         });
     }
 }

@@ -4,6 +4,7 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.io.UnusableInput;
 import java.time.DateTimeException;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -21,6 +22,7 @@ import tools.jackson.databind.JsonNode;
 /** A place in a document that knows its own path, so that every fault can say where it is. */
 record Cursor(String file, String path, JsonNode node) {
     private static final int MOST_SHOWN = 60;
+    private static final String MOMENT = "a moment such as 2026-05-31T09:30:00Z";
 
     /** The place of a field of this object. */
     private String path(String field) {
@@ -207,6 +209,25 @@ record Cursor(String file, String path, JsonNode node) {
         } catch (DateTimeException e) {
             throw fault(field, "a date such as 2026-05-31");
         }
+    }
+
+    LocalDate day(String field) {
+        return require(date(field), field, "a day such as 2026-03-02");
+    }
+
+    /** A moment; null where none is said. */
+    @Nullable
+    Instant momentOrNull(String field) {
+        String text = textOrNull(field);
+        try {
+            return text == null ? null : Instant.parse(text);
+        } catch (DateTimeException e) {
+            throw fault(field, MOMENT);
+        }
+    }
+
+    Instant moment(String field) {
+        return require(momentOrNull(field), field, MOMENT);
     }
 
     /** Runs a constructor that refuses bad values and says where they stand. */

@@ -30,7 +30,7 @@ public final class JobDocument {
     /** A document for a job that was made here. */
     public static JobDocument of(Job job) {
         Job kept = job.withOutputs(job.outputs().facingFirst());
-        ObjectNode tree = JobJson.write(kept);
+        ObjectNode tree = JobForm.write(kept);
         return new JobDocument(kept, tree, tree);
     }
 
@@ -53,7 +53,7 @@ public final class JobDocument {
 
     static JobDocument made(String name, ObjectNode tree) {
         try {
-            return new JobDocument(JobJson.read(name, tree), tree, tree);
+            return new JobDocument(JobForm.read(name, tree), tree, tree);
         } catch (IllegalArgumentException e) {
             throw new UnusableInput(name, "", String.valueOf(e.getMessage()));
         }
@@ -88,7 +88,7 @@ public final class JobDocument {
     ObjectNode tree() {
         ObjectNode tree = written;
         if (tree == null) {
-            tree = JobJson.write(job);
+            tree = JobForm.write(job);
             keepUnknown(read, tree);
             written = tree;
         }
@@ -112,7 +112,7 @@ public final class JobDocument {
             if (now == null) {
                 fresh.set(field.getKey(), field.getValue());
             } else if (now instanceof ObjectNode to && field.getValue() instanceof ObjectNode from
-                    && !JobJson.isMap(field.getKey()) && sameThing(from, to)) {
+                    && !JobForm.isMap(field.getKey()) && sameThing(from, to)) {
                 keepUnknown(from, to);
             } else if (now instanceof ArrayNode to && field.getValue() instanceof ArrayNode from) {
                 keepUnknownItems(from, to);

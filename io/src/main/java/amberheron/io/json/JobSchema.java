@@ -7,35 +7,26 @@ import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SchemaRegistryConfig;
 import com.networknt.schema.SpecificationVersion;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.Locale;
-import java.util.Objects;
 import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** The JSON Schema that job documents are held to; it ships beside the code. */
+/** The JSON Schema that job documents are held to; it follows from the description that documents are read and written by. */
 public final class JobSchema {
-    /** The version of the document format written now. */
-    public static final int VERSION = 4;
-    private static final String RESOURCE = "job-4.schema.json";
     private static final int MOST_FAULTS = 5;
     private static final int MOST_DIGITS = 24;
 
     private JobSchema() {
     }
 
-    /** The schema's text. */
+    /** The schema's text; made of the document's description once it is asked for. */
     public static String text() {
-        try (InputStream in = Objects
-                .requireNonNull(JobSchema.class.getResourceAsStream("/amberheron/io/" + RESOURCE))) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return Held.TEXT;
+    }
+
+    private static final class Held {
+        private static final String TEXT = Json.text(JobForm.schema());
     }
 
     /** The schema's checker counts in long integers and breaks off at a number beyond them. */

@@ -1,9 +1,7 @@
 package amberheron.io.json;
 
 import amberheron.core.scaling.OutputLaw;
-import amberheron.core.scaling.OutputLaw.Point;
 import java.nio.file.Path;
-import java.util.List;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -30,25 +28,10 @@ public final class LawJson {
     }
 
     static OutputLaw read(Cursor at) {
-        List<Point> points = at.list("points").stream().map(p -> new Point(p.number("volts"), p.number("value")))
-                .toList();
-        Cursor rails = at.object("volts");
-        return at.build(() -> new OutputLaw(at.text("id", at.file()), at.text("name", at.text("id", at.file())),
-                at.choice("kind", OutputLaw.Kind.values()), QuantityJson.read(at), points, rails.number("min"),
-                rails.number("max"), new OutputLaw.Beyond(rails.text("below", ""), rails.text("above", "")),
-                SourceJson.read(at)));
+        return ScaleForms.LAW.read(at);
     }
 
     static ObjectNode write(OutputLaw law) {
-        ObjectNode out = Json.object().put("id", law.id()).put("name", law.name()).put("kind", Cursor.id(law.kind()));
-        QuantityJson.write(out, law.scale());
-        var points = out.putArray("points");
-        law.points().forEach(p -> points.addObject().put("volts", p.volts()).put("value", p.value()));
-        ObjectNode volts = out.putObject("volts").put("min", law.minVolts()).put("max", law.maxVolts());
-        if (!law.beyond().equals(OutputLaw.Beyond.NOTHING)) {
-            volts.put("below", law.beyond().below()).put("above", law.beyond().above());
-        }
-        SourceJson.write(out, law.source());
-        return out;
+        return ScaleForms.LAW.write(law);
     }
 }

@@ -1,10 +1,16 @@
 package amberheron.io.json;
 
+import static amberheron.io.json.Value.day;
+import static amberheron.io.json.Value.integer;
+import static amberheron.io.json.Value.number;
+import static amberheron.io.json.Value.object;
+import static amberheron.io.json.Value.objectOrNull;
+import static amberheron.io.json.Value.text;
+
 import amberheron.core.job.Pair;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import java.nio.file.Path;
-import java.time.LocalDate;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -14,6 +20,11 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public final class PairJson {
     private static final String FORMAT = "amber-heron-pair";
+    private static final RecordForm<Pair.Proof> PROOF = RecordForm.of(Pair.Proof::new, text("job", Pair.Proof::job),
+            day("on", Pair.Proof::on), integer("points", Pair.Proof::points), number("worst", Pair.Proof::worst));
+    private static final RecordForm<Pair> PAIR = RecordForm.of(Pair::new, object("law", Pair::law, ScaleForms.LAW),
+            objectOrNull("gauge", Pair::gauge, CommonForms.QUANTITY), object("reader", Pair::reader, ScaleForms.READER),
+            objectOrNull("proof", Pair::proof, PROOF));
 
     private PairJson() {
     }
@@ -36,31 +47,13 @@ public final class PairJson {
         if (!FORMAT.equals(at.textOrNull("format"))) {
             throw at.fault("format", "“" + FORMAT + "”");
         }
-        return new Pair(LawJson.read(at.object("law")), at.objectOrNone("gauge").map(QuantityJson::read).orElse(null),
-                ReaderJson.read(at.object("reader")), at.objectOrNone("proof").map(PairJson::proof).orElse(null));
-    }
-
-    private static Pair.Proof proof(Cursor at) {
-        LocalDate on = at.date("on");
-        if (on == null) {
-            throw at.fault("on", "a day such as 2026-03-02");
-        }
-        return new Pair.Proof(at.text("job"), on, at.integer("points"), at.number("worst"));
+        return PAIR.read(at);
     }
 
     /** The text of a pair's file. */
     public static String write(Pair pair) {
         ObjectNode out = Json.object().put("format", FORMAT);
-        out.set("law", LawJson.write(pair.law()));
-        QuantityJson.write(out, "gauge", pair.gauge());
-        out.set("reader", ReaderJson.write(pair.reader()));
-        Pair.Proof proof = pair.proof();
-        if (proof == null) {
-            out.putNull("proof");
-        } else {
-            out.putObject("proof").put("job", proof.job()).put("on", proof.on().toString())
-                    .put("points", proof.points()).put("worst", proof.worst());
-        }
+        PAIR.write(out, pair);
         return Json.text(out);
     }
 }

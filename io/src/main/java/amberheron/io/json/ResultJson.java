@@ -37,7 +37,7 @@ public final class ResultJson {
     /** What to type, the check table and the error budget. */
     public static String scale(ScaleReport report, Reader reader) {
         ObjectNode out = Json.object();
-        out.set("setting", ReaderJson.write(report.setting(), reader));
+        out.set("setting", ScaleForms.write(report.setting(), reader));
         out.set("worstError", worst(report.worst()));
         ArrayNode table = out.putArray("table");
         report.table().forEach(r -> table.addObject().put("lambda", r.lambda()).put("volts", r.volts())
@@ -67,7 +67,7 @@ public final class ResultJson {
         out.put("withinTolerance", diagnosis.withinTolerance());
         out.set("worstError", worst(diagnosis.worst()));
         ReaderSetting corrected = diagnosis.correctedSetting();
-        out.set("correctedSetting", corrected == null ? out.nullNode() : ReaderJson.write(corrected, reader));
+        out.set("correctedSetting", corrected == null ? out.nullNode() : ScaleForms.write(corrected, reader));
         Diagnosis.NextPoint next = diagnosis.nextPoint();
         if (next == null) {
             out.putNull("nextPoint");
@@ -139,8 +139,9 @@ public final class ResultJson {
                 }
                 one.put("verdict", Cursor.id(r.verdict()));
             });
-            ProvingJson.besides(out, found);
-            ProvingJson.joined(out, found);
+            ProveForms.NOT_TOLD.write(out, found);
+            ProveForms.EVENTS.write(out, found);
+            ProveForms.JOINED.write(out, found);
         }
         review.onTheRoad().ifPresentOrElse(d -> out.set("causes", causes(d)), () -> out.putArray("causes"));
         return Json.text(out);
@@ -279,7 +280,7 @@ public final class ResultJson {
             }
             one.put("lambdaCost", f.lambdaCost()).put("consequence", f.consequence().metric()).put("working",
                     f.working().metric());
-            SourceJson.write(one, f.source());
+            CommonForms.source(Finding::source).write(one, f);
         }
         return out;
     }

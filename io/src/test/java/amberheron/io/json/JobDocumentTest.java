@@ -227,8 +227,8 @@ class JobDocumentTest {
             "\"passage\" : \"slit\"|\"passage\" : 3|/wiring/harness/route/passage|enumeration",
             "\"school\" : \"timer-relay\"|\"school\" : \"luck\"|/wiring/heater/school|enumeration",
             "\"form\" : \"can\"|\"form\" : \"smoke\"|/wiring/signals/hookups/0/form|enumeration",
-            "\"outputOhms\" : 220.0|\"outputOhms\" : -1|/wiring/signals/outputOhms|minimum value of 0",
-            "\"outputOhms\" : 220.0|\"outputOhms\" : 0|wiring.signals.outputOhms|more than 0"})
+            "\"outputOhms\" : 220.0|\"outputOhms\" : -1|/wiring/signals/outputOhms|exclusive minimum value of 0",
+            "\"outputOhms\" : 220.0|\"outputOhms\" : 0|/wiring/signals/outputOhms|exclusive minimum value of 0"})
     void aHarnessThatCannotBeIsNamedByItsPlace(String right, String wrong, String place, String says)
             throws IOException {
         Chart chart = new Chart(List.of(
@@ -244,6 +244,12 @@ class JobDocumentTest {
         assertThat(whole).contains(right);
         assertThat(JobDocument.read(file(whole)).job()).isEqualTo(wired);
         refused(whole.replace(right, wrong), place, says);
+    }
+
+    /** Whoever writes documents by other means reads it there; after a change of the description it is taken over. */
+    @Test
+    void thePublishedSchemaIsTheOneThatDocumentsAreHeldTo() throws IOException {
+        assertThat(Files.readString(Path.of("..", "docs", "job-4.schema.json"))).isEqualTo(JobSchema.text());
     }
 
     @Test
