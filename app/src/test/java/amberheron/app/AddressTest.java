@@ -52,7 +52,7 @@ class AddressTest extends WindowTest {
                 session.seek(address);
                 return hands.find(n -> n.isFocused() && within(n, address.key())).isPresent();
             });
-            assertThat(session.station()).as(address.key()).isEqualTo(Station.of(address));
+            assertThat(session.at().station()).as(address.key()).isEqualTo(Station.of(address));
             assertThat(there).as(address.key()).isTrue();
         }
     }

@@ -73,7 +73,7 @@ class DesktopTest {
             hands.waitUntil(() -> shows(hands, "OF-1"));
             assertThat(shows(hands, "MY-1")).as("it stays in the book it is in").isFalse();
             Session now = open();
-            assertThat(now.dark()).as("what this bay likes it likes there too").isTrue();
+            assertThat(now.preferences().dark()).as("what this bay likes it likes there too").isTrue();
             now.close();
             hands.close(desktop::stop);
         }

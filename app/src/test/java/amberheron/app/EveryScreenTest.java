@@ -126,7 +126,7 @@ class EveryScreenTest extends WindowTest {
     void nothingIsCutAtEitherSize() {
         cut("SB-014", 1280, 800);
         cut("SB-016", 1280, 800);
-        hands.interact(() -> session.units(new UnitChoice(true, true, true, true)));
+        hands.interact(() -> session.preferences().units(new UnitChoice(true, true, true, true)));
         cut("SB-014", 1024, 700);
         cut("SB-016", 1024, 700);
     }
@@ -147,9 +147,9 @@ class EveryScreenTest extends WindowTest {
     @Test
     void nothingIsCutWithLargerWords() {
         hands.push(KeyCode.CONTROL, KeyCode.EQUALS);
-        assertThat(session.textSize()).isEqualTo(125);
+        assertThat(session.preferences().textSize()).isEqualTo(125);
         hands.push(KeyCode.CONTROL, KeyCode.EQUALS).push(KeyCode.CONTROL, KeyCode.EQUALS);
-        assertThat(session.textSize()).as("the largest").isEqualTo(150);
+        assertThat(session.preferences().textSize()).as("the largest").isEqualTo(150);
         cut("SB-014", 1280, 800);
     }
 
@@ -241,7 +241,7 @@ class EveryScreenTest extends WindowTest {
     void everyWordCanBeRead() {
         Map<String, String> faint = new TreeMap<>();
         for (boolean dark : List.of(false, true)) {
-            hands.interact(() -> session.dark(dark));
+            hands.interact(() -> session.preferences().dark(dark));
             Consumer<String> look = where -> {
                 for (Node node : shown()) {
                     Paint paint = node instanceof Labeled l && l.getText() != null && !l.getText().isBlank()

@@ -41,7 +41,7 @@ class FirstStartTest {
         hands.push(KeyCode.ENTER).push(KeyCode.ENTER);
         assertThat(title(hands, "tour.next")).isEqualTo("Begin");
         hands.push(KeyCode.ENTER);
-        assertThat(session.isNew()).as("not shown again").isFalse();
+        assertThat(session.preferences().toured()).as("not shown again").isTrue();
         hands.clickOn(named(hands, "first.demo"));
         assertThat(looked).hasValue(1);
         hands.push(KeyCode.F2).write("J-1").push(KeyCode.ENTER);
@@ -79,10 +79,10 @@ class FirstStartTest {
             session.listJobs();
         });
         for (Station station : Station.values()) {
-            hands.interact(() -> session.go(station));
+            hands.interact(() -> session.at().go(station));
         }
         // Prove's leaf of channels, which looks whether a recording grows, and the rule that follows what is on the desk.
-        hands.interact(() -> session.go(Station.PROVE));
+        hands.interact(() -> session.at().go(Station.PROVE));
         hands.push(KeyCode.F8);
         hands.close(session::close);
         return session;

@@ -71,8 +71,8 @@ class HandOverLeavesTest extends WindowTest {
         hands.clickOn(byId("handover.leaf.pack"));
         enter("handover.shop", "Saltmarsh Bay");
         hands.clickOn(byId("handover.paper.1"));
-        assertThat(session.card().name()).isEqualTo("Saltmarsh Bay");
-        assertThat(session.card().paper()).isEqualTo(ShopCard.Paper.LETTER);
+        assertThat(session.preferences().card().name()).isEqualTo("Saltmarsh Bay");
+        assertThat(session.preferences().card().paper()).isEqualTo(ShopCard.Paper.LETTER);
         hands.clickOn(byId("handover.write"));
         hands.settle();
         Path folder = home.resolve("packs/SB-014");

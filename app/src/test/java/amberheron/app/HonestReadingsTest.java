@@ -67,7 +67,7 @@ class HonestReadingsTest {
             assertThat(session.review().state(Station.SCALE)).isEqualTo(LinkState.BEGUN);
             assertThat(session.review().diagnosis()).isEmpty();
             assertThat(new ScaleModel().figure(session)).isEqualTo("set, nothing checked yet");
-            HandOverSheet sheet = HandOverSheet.of(session.review(), session.units());
+            HandOverSheet sheet = HandOverSheet.of(session.review(), session.preferences().units());
             assertThat(sheet.told().getFirst().points()).allMatch(p -> p.off().endsWith("simulated"));
             assertThat(sheet.told().getFirst().pointsNote()).contains("prove nothing");
         }

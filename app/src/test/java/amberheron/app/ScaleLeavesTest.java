@@ -152,7 +152,7 @@ class ScaleLeavesTest extends WindowTest {
                 .isCloseTo(15.2 / 14.7, within(1e-9));
         hands.clickOn(byId("scale.display.all"));
         assertThat(session.job().display().told()).containsEntry(Told.PULSES, 1.0).containsEntry(Told.RICH_DELAY, 5.0);
-        assertThat(session.job().displaySetUp(session.shop().schools()).first()).isEmpty();
+        assertThat(session.job().displaySetUp(session.preferences().shop().schools()).first()).isEmpty();
         assertThat(shows("It was told everything as it should be.")).isTrue();
     }
 

@@ -155,7 +155,7 @@ class SliceTest extends WindowTest {
         waitUntil(() -> text("notice").startsWith("Written to"));
         Path pack = home.resolve("packs/T-1").resolve(session.today().toString());
         assertThat(pack.resolve("T-1-mechanic.pdf")).isNotEmptyFile();
-        assertThat(PackCheck.of(pack, session.document(), session.shop().laws()).agrees()).isTrue();
+        assertThat(PackCheck.of(pack, session.document(), session.preferences().shop().laws()).agrees()).isTrue();
 
         // All of it is in the book
         try (JobBook again = JobBook.open(home.resolve("book.db"))) {

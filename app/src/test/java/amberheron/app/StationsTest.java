@@ -379,12 +379,12 @@ class StationsTest extends WindowTest {
     @Test
     void theRuleFollowsTheSimulatedController() throws Exception {
         go("SB-014", KeyCode.DIGIT5);
-        double before = session.cursor();
+        double before = session.at().cursor();
         hands.push(KeyCode.F8);
         assertThat(text("notice")).contains("simulated controller");
-        waitUntil(() -> session.cursor() != before);
+        waitUntil(() -> session.at().cursor() != before);
         hands.push(KeyCode.F8);
-        double held = session.cursor();
+        double held = session.at().cursor();
         assertThat(held).isBetween(0.95, 1.05);
         assertThat(Double.parseDouble(text("rule.lambda"))).isCloseTo(held, within(6e-4));
     }
@@ -395,7 +395,7 @@ class StationsTest extends WindowTest {
         hands.push(KeyCode.CONTROL, KeyCode.K).write("zzzz");
         hands.push(KeyCode.ENTER).push(KeyCode.ESCAPE);
         assertThat(((TextInputControl) byId("palette.input")).getParent().getParent().isVisible()).isFalse();
-        assertThat(session.station()).isEqualTo(Station.SCALE);
+        assertThat(session.at().station()).isEqualTo(Station.SCALE);
         assertThat(session.job().id()).isEqualTo("SB-014");
     }
 }

@@ -148,7 +148,8 @@ class WholeJobTest {
     }
 
     private String asked(String id, String next) {
-        return answer(id).orElseThrow(() -> new AssertionError(session.station() + " asks for " + id + ": " + next));
+        return answer(id)
+                .orElseThrow(() -> new AssertionError(session.at().station() + " asks for " + id + ": " + next));
     }
 
     private void push(KeyCode key) {
@@ -178,18 +179,18 @@ class WholeJobTest {
         for (int i = 0; i < MOST && (!session.isOpen() || session.job().handOver().date() == null); i++) {
             String next = waited();
             Job before = session.job();
-            Station from = session.station();
+            Station from = session.at().station();
             Node was = focused();
             push(KeyCode.F2);
             Node at = focused();
-            boolean acted = !session.job().equals(before) || session.station() != from;
+            boolean acted = !session.job().equals(before) || session.at().station() != from;
             boolean toSee = acted && from == Station.AIR;
             boolean read = "air.watch".equals(at.getId());
             if (!toSee && (!acted || !at.equals(was))) {
                 enter(at, String.valueOf(at.getId()), next);
             }
-            assertThat(acted || read || !session.job().equals(before) || session.station() != from)
-                    .as("stuck at %s: %s (%s) %s", session.station(), next, at.getId(), session.notice()).isTrue();
+            assertThat(acted || read || !session.job().equals(before) || session.at().station() != from)
+                    .as("stuck at %s: %s (%s) %s", session.at().station(), next, at.getId(), session.notice()).isTrue();
         }
         return keys;
     }

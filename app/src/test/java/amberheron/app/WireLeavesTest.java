@@ -107,7 +107,7 @@ class WireLeavesTest extends WindowTest {
         enter("wire.others", "20");
         hands.push(KeyCode.TAB);
         double usual = shift(School.CHASSIS);
-        assertThat(shows("Taken as 5 mΩ while empty")).isTrue();
+        assertThat(shows("Empty: taken as 5 mΩ")).isTrue();
         enter("wire.strap", "12 mΩ");
         assertThat(session.job().wiring().ground().strap()).isEqualTo(0.012);
         assertThat(shift(School.CHASSIS) - usual).isCloseTo(21 * (0.012 - GroundPlan.USUAL_STRAP), within(0.002));

@@ -58,7 +58,7 @@ final class WindowBenchmark {
             });
             double[][] folded = frames(window, session, Station.SCALE, EDITS, (scene, frame) -> {
                 if (frame % FRAMES_A_FOLD == 0) {
-                    session.foldRule();
+                    session.preferences().folded(Station.SCALE, !session.preferences().folded(Station.SCALE));
                 }
                 return true;
             });
@@ -88,7 +88,7 @@ final class WindowBenchmark {
     private static void ruleDragged(PrintWriter out, Stage window, Session session) {
         double[][] times = frames(window, session, Station.SCALE, FRAMES,
                 (scene, frame) -> {
-                    session.cursor(0.95 + 0.25 * Math.sin(frame / 20.0));
+                    session.at().cursor(0.95 + 0.25 * Math.sin(frame / 20.0));
                     return true;
                 });
         Benchmark.report(out, "rule dragged: work for one move", times[0], "");
@@ -102,9 +102,9 @@ final class WindowBenchmark {
             Node run = Parts.find(scene.getRoot(), "place.run");
             if (run == null) {
                 // Another leaf is in front while the job is being opened.
-                if (session.idle() && session.station() != Station.PLACE) {
+                if (session.idle() && session.at().station() != Station.PLACE) {
                     // A job that is opened begins at its first station.
-                    session.go(Station.PLACE);
+                    session.at().go(Station.PLACE);
                 }
                 session.focus("place.leaf.choose");
                 return false;
@@ -121,7 +121,7 @@ final class WindowBenchmark {
     /** A long log read by its field while the rule is moved; then zoomed into and out of by the wheel. */
     private static void plotted(PrintWriter out, Stage window, Session session, Path log) {
         double[][] meanwhile = frames(window, session, Station.PROVE, PLOT_FRAMES, (scene, frame) -> {
-            session.cursor(0.95 + 0.25 * Math.sin(frame / 20.0));
+            session.at().cursor(0.95 + 0.25 * Math.sin(frame / 20.0));
             return reads(session, scene, log);
         });
         Benchmark.report(out, "the rule moved while 10 M rows are read", meanwhile[1], "aim: 16.7 ms");
@@ -192,7 +192,7 @@ final class WindowBenchmark {
     private static double[][] frames(Stage window, Session session, Station station, int count, Move move) {
         CompletableFuture<double[][]> done = new CompletableFuture<>();
         Platform.runLater(() -> {
-            session.go(station);
+            session.at().go(station);
             new AnimationTimer() {
                 private final double[][] times = new double[2][count];
                 private int frame = -60;

@@ -53,14 +53,14 @@ public final class Pictures {
         List<Path> files = new ArrayList<>();
         files.add(snap(session, scene, folder.resolve("jobs.png"), () -> {
             session.listJobs();
-            session.showJobs();
+            session.at().showJobs();
         }));
         for (StationPlug<?> plug : stations) {
             for (StationPlug.Picture picture : plug.pictures()) {
                 wait(session, () -> session.open(picture.job()));
                 files.add(snap(session, scene, folder.resolve(picture.name() + ".png"), () -> {
-                    session.go(plug.station());
-                    session.cursor(0.85);
+                    session.at().go(plug.station());
+                    session.at().cursor(0.85);
                     session.focus(picture.field());
                 }));
             }
@@ -68,17 +68,17 @@ public final class Pictures {
         Runnable find = key(scene, "Ctrl+K");
         wait(session, () -> session.open("SB-016"));
         files.add(snap(session, scene, folder.resolve("find-or-do.png"), () -> {
-            session.go(Station.SCALE);
+            session.at().go(Station.SCALE);
             find.run();
         }));
         files.add(snap(session, scene, folder.resolve("scale-dark.png"), () -> {
             press(scene, KeyCode.ESCAPE);
             session.focus("scale.leaf.link");
-            session.dark(true);
+            session.preferences().dark(true);
         }));
         Runnable arm = key(scene, "F11");
         files.add(snap(session, scene, folder.resolve("arms-length.png"), () -> {
-            session.dark(false);
+            session.preferences().dark(false);
             session.focus("scale.leaf.check");
             arm.run();
         }));

@@ -110,7 +110,7 @@ public final class Desktop extends Application {
         opening = CompletableFuture.supplyAsync(shopBook);
         onceOpen(stage, session -> {
             if (session != null) {
-                session.showJobs();
+                session.at().showJobs();
                 session.listJobs();
             }
         });
@@ -144,7 +144,8 @@ public final class Desktop extends Application {
         try {
             Session session = opening.join();
             session.onAnew(() -> anew(stage));
-            Shell shell = new Shell(session, Stations.all(), session.shop().demo() ? null : Desktop::lookRound);
+            Shell shell = new Shell(session, Stations.all(),
+                    session.preferences().shop().demo() ? null : Desktop::lookRound);
             shell.welcome();
             return shell.scene(width, height);
         } catch (CompletionException e) {

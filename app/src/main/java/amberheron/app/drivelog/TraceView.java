@@ -127,7 +127,7 @@ final class TraceView {
             double span = to(of) - from(of);
             place(of, cursor - span / 2, span);
         }
-        session.cursor(of.drive().controller()[row]);
+        session.at().cursor(of.drive().controller()[row]);
         tell();
     }
 

@@ -32,7 +32,7 @@ final class VerdictLeaf implements Leaf {
         findings = new FindingsTable(session);
         plot = new TracePlot(session, view, HEIGHT);
         go = Parts.button("Look at it at Scale", "prove.scale", () -> {
-            session.go(Station.SCALE);
+            session.at().go(Station.SCALE);
             session.focus("scale.leaf.link");
         }, "quiet");
         pinned = Parts.card("Over the drive", plot);

@@ -88,7 +88,8 @@ public final class AirModel implements StationModel {
         Coach known = coach;
         if (known == null || !job.equals(session.job().id()) || !known.sheet().equals(sheet)
                 || !kept.equals(check.coaching())) {
-            known = Coach.open(sheet, powered, session.shop().demo(), check.conditions(), check.coaching(),
+            known = Coach.open(sheet, powered, session.preferences().shop().demo(), check.conditions(),
+                    check.coaching(),
                     session.now());
             kept = check.coaching();
             job = session.job().id();

@@ -180,7 +180,9 @@ final class CoachLeaf implements Leaf {
             session.controller().simulate(sheet,
                     session.job().air().today().air().orElse(Air.atHeight(293.15, 0.5, 0)), fault.getValue());
             session.tell("Simulated: " + fault.getValue().words() + ". "
-                    + (session.shop().demo() ? "In this demo book it counts." : "It counts for nothing."));
+                    + (session.preferences().shop().demo()
+                            ? "In this demo book it counts."
+                            : "It counts for nothing."));
         } catch (IOException e) {
             session.tell("The stand-in cannot be started: " + e.getMessage());
         }

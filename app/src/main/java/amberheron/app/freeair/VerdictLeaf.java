@@ -103,7 +103,7 @@ final class VerdictLeaf implements Leaf {
         }
         Origin from = session.job().entries().origin(reading.get());
         String words = "From: " + from.words() + ".";
-        return from.real() || session.shop().demo()
+        return from.real() || session.preferences().shop().demo()
                 ? words
                 : words + " Made up by a stand-in, so it counts for nothing.";
     }

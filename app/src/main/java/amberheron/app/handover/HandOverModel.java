@@ -78,9 +78,9 @@ public final class HandOverModel implements StationModel {
     public void write(Session session) {
         session.edit("handed over", j -> j.withHandOver(j.handOver().withDate(session.today())));
         JobDocument document = session.document();
-        Shop shop = session.shop();
-        UnitChoice units = session.units();
-        ShopCard card = session.card();
+        Shop shop = session.preferences().shop();
+        UnitChoice units = session.preferences().units();
+        ShopCard card = session.preferences().card();
         Path all = folder(session);
         LocalDate today = session.today();
         session.background().run("Writing the pack", () -> {

@@ -42,7 +42,8 @@ final class PackLeaf implements Leaf {
         Label label = Parts.line("The shop's name", "field-name");
         label.setLabelFor(name);
         paper = new Choice<>("Paper", "handover.paper", List.of(ShopCard.Paper.values()),
-                ShopCard.Paper::words, () -> session.card().paper(), p -> session.card(session.card().name(), p));
+                ShopCard.Paper::words, () -> session.preferences().card().paper(),
+                p -> session.preferences().card(session.preferences().card().name(), p));
         node = new Columns(300,
                 Parts.card("What it holds", holds,
                         Parts.button("Write the pack", "handover.write", () -> model.write(session), "primary"), where),
@@ -56,8 +57,8 @@ final class PackLeaf implements Leaf {
     private void named() {
         String typed = name.getText().strip();
         String kept = typed.substring(0, Math.min(HandOverModel.MOST_NAME, typed.length()));
-        if (!kept.equals(session.card().name())) {
-            session.card(kept, session.card().paper());
+        if (!kept.equals(session.preferences().card().name())) {
+            session.preferences().card(kept, session.preferences().card().paper());
         }
     }
 
@@ -85,10 +86,10 @@ final class PackLeaf implements Leaf {
         });
         where.setText(say("Goes to packs/%s/ beside the book, a folder for each day.", model.stem(session)));
         if (!name.isFocused()) {
-            name.setText(session.card().name());
+            name.setText(session.preferences().card().name());
         }
         paper.refresh();
-        mark.setText(session.card().image().isEmpty()
+        mark.setText(session.preferences().card().image().isEmpty()
                 ? say("A PNG called %s beside the book is printed as the shop's mark.", ShopCard.MARK)
                 : say("%s beside the book is printed as the shop's mark.", ShopCard.MARK));
     }

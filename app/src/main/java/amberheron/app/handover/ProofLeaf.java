@@ -74,7 +74,7 @@ final class ProofLeaf implements Leaf {
     private void look() {
         Path folder = model.folder(session);
         JobDocument now = session.document();
-        List<OutputLaw> laws = session.shop().laws();
+        List<OutputLaw> laws = session.preferences().shop().laws();
         latest.of(session.job(), () -> {
             List<Visit> found = Visits.in(folder).reversed();
             List<PackCheck> checks = new ArrayList<>();

@@ -113,7 +113,7 @@ final class SheetLeaf implements Leaf {
 
     @Override
     public void refresh() {
-        HandOverSheet.Standing now = HandOverSheet.standing(session.review(), session.units());
+        HandOverSheet.Standing now = HandOverSheet.standing(session.review(), session.preferences().units());
         standing.setText((now.proven() ? "✓ " : "▲ ") + now.words());
         Parts.styles(standing, now.proven() ? "agreed" : "wrong", "strong");
         said.setText("What was not done and what is stale stands at the top of every sheet.");
@@ -130,9 +130,9 @@ final class SheetLeaf implements Leaf {
 
     /** Lays the sheet out beside the screen, once for each state of the job. */
     private void layOut() {
-        Made wanted = new Made(session.job(), shown, session.units(), session.card());
+        Made wanted = new Made(session.job(), shown, session.preferences().units(), session.preferences().card());
         JobDocument document = session.document();
-        Shop shop = session.shop();
+        Shop shop = session.preferences().shop();
         laidOut.of(wanted,
                 () -> Preview.pages(document, new JobReview(document.job(), shop), wanted.units(), wanted.card(),
                         wanted.whom(), SCREEN),
@@ -160,9 +160,9 @@ final class SheetLeaf implements Leaf {
             return;
         }
         JobDocument document = session.document();
-        Shop shop = session.shop();
-        UnitChoice units = session.units();
-        ShopCard card = session.card();
+        Shop shop = session.preferences().shop();
+        UnitChoice units = session.preferences().units();
+        ShopCard card = session.preferences().card();
         For sheet = shown;
         session.background().run("Printing",
                 () -> Preview.pages(document, new JobReview(document.job(), shop), units, card, sheet, PRINT), done -> {

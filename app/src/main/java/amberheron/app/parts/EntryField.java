@@ -182,7 +182,7 @@ public final class EntryField extends VBox implements Refreshed {
         }
         return onClockFace
                 ? Figures.clock(value)
-                : Figures.entry(field, decimals, value, session.units(), session.job().stoich());
+                : Figures.entry(field, decimals, value, session.preferences().units(), session.job().stoich());
     }
 
     private Parsed parse(String typed) {
@@ -229,7 +229,9 @@ public final class EntryField extends VBox implements Refreshed {
             if (!drafted && Objects.equals(read.apply(session.job()), value.si())) {
                 return true;
             }
-            session.edit(field.name() + " " + session.units().text(measure(value.si()), session.job().stoich()),
+            session.edit(
+                    field.name() + " "
+                            + session.preferences().units().text(measure(value.si()), session.job().stoich()),
                     j -> judged.then().withEntries(entered(j.entries())));
             return true;
         }

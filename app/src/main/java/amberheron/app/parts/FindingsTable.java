@@ -73,7 +73,7 @@ public final class FindingsTable extends Stack {
     }
 
     private void lay() {
-        boolean asked = standing.kept().stream().anyMatch(f -> f.check().equals(session.asked()));
+        boolean asked = standing.kept().stream().anyMatch(f -> f.check().equals(session.at().asked()));
         // Few kept ones take no more room than the line that would fold them.
         boolean unfolded = open || asked || standing.kept().size() < 2;
         List<Finding> seen = new ArrayList<>(standing.wrong());
@@ -191,11 +191,11 @@ public final class FindingsTable extends Stack {
 
         Row(Finding f) {
             first = f;
-            asked = f.check().equals(session.asked());
+            asked = f.check().equals(session.at().asked());
             figure = Parts.line("", "figure", f.verdict() == Verdict.FAIL ? "wrong" : "plain");
             StackPane mark = new StackPane(Mark.of(f.verdict()));
             mark.setMinWidth(18);
-            node = new Pressable("why." + f.check().key(), "", () -> session.ask(f.check()),
+            node = new Pressable("why." + f.check().key(), "", () -> session.at().ask(f.check()),
                     grid(mark, Parts.text(Figures.text(session, f.subject()), "subject"), figure, limit, cost));
             if (f.verdict() != Verdict.PASS) {
                 HBox says = new HBox(consequence);
@@ -211,7 +211,7 @@ public final class FindingsTable extends Stack {
         /** Whether a finding differs from this row's in its figures alone. */
         boolean fits(Finding f) {
             return f.verdict() == first.verdict() && f.subject().equals(first.subject())
-                    && asked == f.check().equals(session.asked());
+                    && asked == f.check().equals(session.at().asked());
         }
 
         void show(Finding f) {

@@ -155,6 +155,6 @@ public final class Leaves extends VBox {
         }
         Parts.show(pinned, !wanted.pinned().isEmpty());
         leaves.forEach(l -> l.button.setSelected(l.equals(wanted)));
-        session.leaf(wanted.button.getId());
+        session.at().leaf(wanted.button.getId());
     }
 }

@@ -164,9 +164,9 @@ public final class Parts {
             if (e.isShortcutDown() && untouched.getAsBoolean()
                     && (e.getCode() == KeyCode.Z || e.getCode() == KeyCode.Y)) {
                 if (e.getCode() == KeyCode.Z) {
-                    session.undo();
+                    session.openJob().undo();
                 } else {
-                    session.redo();
+                    session.openJob().redo();
                 }
                 e.consume();
             }

@@ -109,7 +109,7 @@ final class AroundLeaf implements Leaf {
     private Probe fits(Probe probe) {
         Placing placing = session.job().placing().withProbe(probe);
         placing.place().ifPresent(c -> RoomRules
-                .requireRoom(session.job().withPlacing(placing).site(session.shop().schools()), c));
+                .requireRoom(session.job().withPlacing(placing).site(session.preferences().shop().schools()), c));
         return probe;
     }
 

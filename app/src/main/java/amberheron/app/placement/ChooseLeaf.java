@@ -83,7 +83,7 @@ final class ChooseLeaf implements Leaf {
                 h -> edit(h.words(), c -> c.withHole(h)));
         TextEntry note = new TextEntry(session, "What speaks for it", "place.note", "near, dry, easy to reach…", 1,
                 j -> PlaceModel.entered(session).map(Candidate::note).orElse(""),
-                (j, v) -> session.place()
+                (j, v) -> session.at().place()
                         .map(id -> j.withPlacing(j.placing().withCandidate(id, c -> c.withNote(v)))).orElse(j));
         EntryField gas = candidate("Gas there", CELSIUS, 0, 1400, PlaceField.GAS, Candidate::gas,
                 Candidate::withGas);
@@ -122,9 +122,9 @@ final class ChooseLeaf implements Leaf {
     private <S> Choice<S> school(String name, String key, S[] all, Function<S, String> words,
             Function<PlaceSchools, S> read, BiFunction<PlaceSchools, S, PlaceSchools> write) {
         Choice<S> choice = new Choice<>(name, key, List.of(all), words,
-                () -> read.apply(session.shop().schools()), s -> {
-                    Shop shop = session.shop();
-                    session.shop(shop.withSchools(write.apply(shop.schools(), s)));
+                () -> read.apply(session.preferences().shop().schools()), s -> {
+                    Shop shop = session.preferences().shop();
+                    session.preferences().shop(shop.withSchools(write.apply(shop.schools(), s)));
                 });
         refreshers.add(choice::refresh);
         return choice;
@@ -133,8 +133,9 @@ final class ChooseLeaf implements Leaf {
     private EntryField candidate(String name, Unit unit, double min, double max, PlaceField property,
             Function<Candidate, @Nullable Double> read, BiFunction<Candidate, @Nullable Double, Candidate> write) {
         EntryField field = new EntryField(session, QuantityField.of(name, unit, min, max), 1,
-                () -> property.of(session.place().orElse("")), j -> PlaceModel.entered(session).map(read).orElse(null),
-                (j, v) -> session.place().map(
+                () -> property.of(session.at().place().orElse("")),
+                j -> PlaceModel.entered(session).map(read).orElse(null),
+                (j, v) -> session.at().place().map(
                         id -> j.withPlacing(j.placing().withCandidate(id, c -> write.apply(c, v)))).orElse(j));
         refreshers.add(field::refresh);
         return field;
@@ -165,10 +166,12 @@ final class ChooseLeaf implements Leaf {
     @Override
     public void refresh() {
         Job job = session.job();
-        Parts.fill(letters, List.of(job.candidates().stream().map(c -> c.id() + c.letter()).toList(), session.place(),
-                Optional.ofNullable(job.placing().chosen())), () -> letters(job));
-        Parts.show(one, session.place().isPresent());
-        Parts.show(remark, session.place().isPresent());
+        Parts.fill(letters,
+                List.of(job.candidates().stream().map(c -> c.id() + c.letter()).toList(), session.at().place(),
+                        Optional.ofNullable(job.placing().chosen())),
+                () -> letters(job));
+        Parts.show(one, session.at().place().isPresent());
+        Parts.show(remark, session.at().place().isPresent());
         Parts.show(line, PlaceModel.exhaust(session).lines().size() > 1);
         searched.setText(PlaceModel.searched(session));
         // A button that could not act is not offered.
@@ -191,7 +194,7 @@ final class ChooseLeaf implements Leaf {
 
     private ToggleButton letter(Candidate c) {
         return Parts.looked(c.letter(), "place.letter." + c.letter(),
-                session.place().filter(c.id()::equals).isPresent(),
-                () -> session.look(c.id()));
+                session.at().place().filter(c.id()::equals).isPresent(),
+                () -> session.at().look(c.id()));
     }
 }

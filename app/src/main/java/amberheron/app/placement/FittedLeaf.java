@@ -85,7 +85,8 @@ final class FittedLeaf implements Leaf {
                 j -> read.apply(j.placing().fitted()), (j, v) -> {
                     Job with = j.withPlacing(j.placing().withFitted(write.apply(j.placing().fitted(), v)));
                     with.chosenPlace().flatMap(c -> with.placing().fitted().place(with.intake().exhaust(), c))
-                            .ifPresent(c -> RoomRules.requireRoom(with.site(session.shop().schools()), c));
+                            .ifPresent(
+                                    c -> RoomRules.requireRoom(with.site(session.preferences().shop().schools()), c));
                     return with;
                 });
     }

@@ -79,7 +79,9 @@ final class MarkLeaf implements Leaf {
         note.setText(model.marked(session).map(c -> c.letter() + ", " + PlaceModel.where(session, c)).orElse(""));
         String why = model.whyNoMarks(session);
         figures.getChildren().setAll(why.isEmpty()
-                ? TemplateSheet.marks(model.marks(session).orElseThrow(), session.units(), session.job().stoich())
+                ? TemplateSheet
+                        .marks(model.marks(session).orElseThrow(), session.preferences().units(),
+                                session.job().stoich())
                         .stream().map(MarkLeaf::line).toList()
                 : List.of(Parts.text(why, "soft")));
         FittingProcedure p = PlaceModel.procedure(session);

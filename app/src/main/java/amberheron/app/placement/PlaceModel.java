@@ -61,7 +61,7 @@ public final class PlaceModel implements StationModel {
 
     /** What the open job's places are judged by. */
     static Site site(Session session) {
-        return session.job().site(session.shop().schools());
+        return session.job().site(session.preferences().shop().schools());
     }
 
     static Exhaust exhaust(Session session) {
@@ -113,14 +113,14 @@ public final class PlaceModel implements StationModel {
 
     /** The candidate looked at, where the hand has it just now. */
     Optional<Candidate> looked(Session session) {
-        return dragged != null && session.place().filter(dragged.id()::equals).isPresent()
+        return dragged != null && session.at().place().filter(dragged.id()::equals).isPresent()
                 ? Optional.of(dragged)
                 : entered(session);
     }
 
     /** The candidate looked at, as entered. */
     static Optional<Candidate> entered(Session session) {
-        return session.place().flatMap(
+        return session.at().place().flatMap(
                 id -> session.job().candidates().stream().filter(c -> c.id().equals(id)).findFirst());
     }
 
@@ -209,7 +209,7 @@ public final class PlaceModel implements StationModel {
             more.add(place.withId("").withLetter(letter).withGas(null));
             return j.withPlacing(j.placing().withCandidates(more));
         });
-        session.look(session.job().candidates().getLast().id());
+        session.at().look(session.job().candidates().getLast().id());
     }
 
     /** Takes a place; refused when the sensor does not even fit there. */
@@ -272,7 +272,7 @@ public final class PlaceModel implements StationModel {
         Candidate place = marked(session).orElseThrow();
         MarkingOut marks = marks(session).orElseThrow();
         FittingProcedure procedure = procedure(session);
-        var units = session.units();
+        var units = session.preferences().units();
         Path folder = session.home().resolve("templates");
         if (place.id().equals(job.placing().chosen()) && job.done().contains("leaks")
                 && !job.done().contains("place")) {
@@ -300,7 +300,7 @@ public final class PlaceModel implements StationModel {
         Job job = session.job();
         PlaceRanking ranking = session.review().places();
         Site site = ranking.site();
-        String leaf = session.leaf().orElse("");
+        String leaf = session.at().leaf().orElse("");
         boolean choosing = Set.of("", "place.leaf.choose", "place.leaf.fitted", "place.leaf.schools").contains(leaf);
         Message parted = choosing ? parted(ranking) : Message.NONE;
         Message caution = caution(job);
@@ -360,7 +360,7 @@ public final class PlaceModel implements StationModel {
         if (chosen.isEmpty() || (!fitted && fails(ranking, chosen.get()))) {
             Candidate it = best.get();
             return new Advice(Message.of("Take {0}.", it.letter()), new Action("Take " + it.letter(), () -> {
-                session.look(it.id());
+                session.at().look(it.id());
                 take(session, it);
             }), why(ranking, best.get()), parted, checked, caution);
         }

@@ -428,7 +428,7 @@ final class RunDrawing extends Drawing {
     }
 
     private void pin(Candidate kept) {
-        boolean looked = session.place().filter(kept.id()::equals).isPresent();
+        boolean looked = session.at().place().filter(kept.id()::equals).isPresent();
         Candidate c = looked ? model.looked(session).orElse(kept) : kept;
         Double at = c.distance();
         if (at == null) {

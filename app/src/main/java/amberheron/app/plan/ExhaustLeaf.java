@@ -98,7 +98,7 @@ final class ExhaustLeaf implements Leaf {
         Intake intake = session.job().intake();
         shown.forEach(Refreshed::refresh);
         Parts.show(leak, intake.asks(Question.LEAK));
-        Parts.fill(follows, List.of(intake.follows(), session.units()), () -> intake.follows().isEmpty()
+        Parts.fill(follows, List.of(intake.follows(), session.preferences().units()), () -> intake.follows().isEmpty()
                 ? List.of(Parts.text("Nothing yet.", "soft"))
                 : intake.follows().stream().map(t -> Parts.text("· " + Figures.text(session, t))).toList());
         Parts.fill(leaks, model.leaks(session), () -> model.leaks(session).stream()

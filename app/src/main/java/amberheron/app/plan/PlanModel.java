@@ -275,7 +275,7 @@ public final class PlanModel implements StationModel {
     public Advice advice(Session session) {
         Intake intake = session.job().intake();
         List<Question> missing = intake.missing();
-        List<Source> checked = switch (session.leaf().orElse("")) {
+        List<Source> checked = switch (session.at().leaf().orElse("")) {
             case "plan.leaf.intake", "plan.leaf.parts" -> List.of();
             case "plan.leaf.exhaust" -> List.of(LeakEstimate.SOURCE);
             default -> List.of(ORDER, Schedule.SOURCE);

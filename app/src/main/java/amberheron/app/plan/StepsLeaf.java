@@ -70,7 +70,7 @@ final class StepsLeaf implements Leaf {
         foldNote.setText(unfolded ? "hide ▴" : "show ▾");
         List<PlanModel.Row> rows = folds && !unfolded ? all.stream().filter(r -> !r.done()).toList() : all;
         int half = (rows.size() + 1) / 2;
-        List<Object> shows = List.of(rows, session.units(), model.opened(), session.job().progress());
+        List<Object> shows = List.of(rows, session.preferences().units(), model.opened(), session.job().progress());
         Parts.fill(first, shows, () -> rows.subList(0, half).stream().map(this::row).toList());
         Parts.fill(second, shows, () -> rows.subList(half, rows.size()).stream().map(this::row).toList());
     }

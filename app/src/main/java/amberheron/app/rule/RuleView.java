@@ -5,7 +5,9 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.Redraw;
 import amberheron.app.session.Figures;
+import amberheron.app.session.Navigation;
 import amberheron.app.session.Session;
+import amberheron.core.job.Station;
 import amberheron.core.scaling.Tolerance;
 import java.util.ArrayList;
 import java.util.List;
@@ -54,8 +56,8 @@ public final class RuleView extends Pane {
     /** The rule on a session. */
     public RuleView(Session session) {
         this.session = session;
-        this.model = new RuleModel(session.review(), session.units());
-        fold = Parts.button("", "rule.fold", session::foldRule, "rule-fold");
+        this.model = new RuleModel(session.review(), session.preferences().units());
+        fold = Parts.button("", "rule.fold", this::foldOrUnfold, "rule-fold");
         fold(false);
         setId("rule");
         getStyleClass().add("rule");
@@ -70,6 +72,14 @@ public final class RuleView extends Pane {
         setOnMouseDragged(e -> drag(e.getX()));
         setOnKeyPressed(this::key);
         session.listeners().onCursor(this::moved);
+    }
+
+    /** Folds or unfolds the reading rule at this station; at the list of jobs there is nothing to read on it. */
+    public void foldOrUnfold() {
+        if (session.at().view() == Navigation.View.STATION) {
+            Station station = session.at().station();
+            session.preferences().folded(station, !session.preferences().folded(station));
+        }
     }
 
     private static <S extends javafx.scene.Node> S styled(S node, String style) {
@@ -94,7 +104,7 @@ public final class RuleView extends Pane {
 
     /** Lays the scales anew for the job as it stands. */
     public void refresh() {
-        model = new RuleModel(session.review(), session.units(), model);
+        model = new RuleModel(session.review(), session.preferences().units(), model);
         if (values.size() != scalesSeen().size()) {
             makeFields();
         }
@@ -111,7 +121,7 @@ public final class RuleView extends Pane {
             int index = i;
             value.setOnAction(e -> typed(index, value.getText()));
             Parts.undoFrom(value, session,
-                    () -> value.getText().equals(model.scales().get(index).text(session.cursor())));
+                    () -> value.getText().equals(model.scales().get(index).text(session.at().cursor())));
             value.focusedProperty().addListener((o, was, now) -> moved());
             values.add(value);
         }
@@ -133,7 +143,7 @@ public final class RuleView extends Pane {
             OptionalDouble found = model.find(model.scales().get(index), value);
             if (found.isPresent()) {
                 requestFocus();
-                session.cursor(found.getAsDouble());
+                session.at().cursor(found.getAsDouble());
             } else {
                 session.tell(say("%s: %s is not on the rule, which runs from %s to %s.",
                         model.scales().get(index).name(), text.strip(), model.scales().get(index).text(model.from()),
@@ -141,17 +151,17 @@ public final class RuleView extends Pane {
             }
         } catch (NumberFormatException e) {
             session.tell(say("%s: found “%s”, expected a number such as %s.", model.scales().get(index).name(),
-                    text.strip(), model.scales().get(index).text(session.cursor())));
+                    text.strip(), model.scales().get(index).text(session.at().cursor())));
         }
     }
 
     private void drag(double x) {
-        session.cursor(model.lambda((x - left) / room()));
+        session.at().cursor(model.lambda((x - left) / room()));
     }
 
     /** A width or height that words have to fit into. */
     private double sized(double usual) {
-        return usual * session.textSize() / 100;
+        return usual * session.preferences().textSize() / 100;
     }
 
     private double room() {
@@ -161,14 +171,14 @@ public final class RuleView extends Pane {
     private void key(KeyEvent e) {
         double step = e.isShiftDown() ? STRIDE : STEP;
         Double to = switch (e.getCode()) {
-            case LEFT -> session.cursor() - step;
-            case RIGHT -> session.cursor() + step;
+            case LEFT -> session.at().cursor() - step;
+            case RIGHT -> session.at().cursor() + step;
             case HOME -> model.from();
             case END -> model.to();
             default -> null;
         };
         if (to != null && !e.isAltDown() && e.getTarget() == this) {
-            session.cursor(model.held(Math.round(to / STEP) * STEP));
+            session.at().cursor(model.held(Math.round(to / STEP) * STEP));
             e.consume();
         }
     }
@@ -183,7 +193,7 @@ public final class RuleView extends Pane {
 
     /** Only the cursor moves; the scales stay as they are drawn. */
     private void moved() {
-        double lambda = session.cursor();
+        double lambda = session.at().cursor();
         double x = x(lambda);
         cursor.setStartX(x);
         cursor.setEndX(x);

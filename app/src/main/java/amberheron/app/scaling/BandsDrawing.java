@@ -31,7 +31,7 @@ final class BandsDrawing extends Drawing {
 
     @Override
     protected void draw(double width, double height) {
-        DisplaySetUp setUp = session.job().displaySetUp(session.shop().schools());
+        DisplaySetUp setUp = session.job().displaySetUp(session.preferences().shop().schools());
         MixtureScale scale = session.job().shownByGauge();
         double from = LEAST;
         for (int i = 0; i <= setUp.bands().size(); i++) {

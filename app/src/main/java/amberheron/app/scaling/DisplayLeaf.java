@@ -128,7 +128,7 @@ final class DisplayLeaf implements Leaf {
     }
 
     private DisplaySetUp setUp(Job job) {
-        return job.displaySetUp(session.shop().schools());
+        return job.displaySetUp(session.preferences().shop().schools());
     }
 
     @Override

@@ -53,6 +53,6 @@ public final class OutputSwitch {
     }
 
     private static void to(Session session, Output output) {
-        session.face(output);
+        session.openJob().face(output.id());
     }
 }

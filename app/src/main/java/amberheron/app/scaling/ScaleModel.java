@@ -373,7 +373,7 @@ public final class ScaleModel implements StationModel {
         Message apply = Message.of(runs
                 ? "Engine running: apply {0} and note what the reader shows."
                 : "Engine off: apply {0} and note what the reader shows.", volts);
-        Action take = session.shop().demo()
+        Action take = session.preferences().shop().demo()
                 ? new Action("Take a reading (simulated bench)", () -> take(session))
                 : new Action("Type what you read", () -> session.seek(ScaleField.POINTS.address()));
         // A bench without any wiring is checked all the same; a harness in the making is finished first.

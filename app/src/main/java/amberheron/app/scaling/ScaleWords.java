@@ -111,7 +111,7 @@ final class ScaleWords {
         }
         return point.origin().real()
                 ? ""
-                : session.shop().demo() ? "simulated" : "simulated: counts for nothing";
+                : session.preferences().shop().demo() ? "simulated" : "simulated: counts for nothing";
     }
 
     /** A reader's own number for a mixture, with its quantity. */

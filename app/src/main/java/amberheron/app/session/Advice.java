@@ -31,7 +31,7 @@ public record Advice(Message next, @Nullable Action action, Message why, Message
 
         /** Leads to a station. */
         public static Action go(Session session, Station to) {
-            return new Action("Go to " + to.title(), () -> session.go(to));
+            return new Action("Go to " + to.title(), () -> session.at().go(to));
         }
     }
 

@@ -33,7 +33,7 @@ public final class Figures {
 
     /** A measure as shown. */
     public static String text(Session session, Measure measure) {
-        return session.units().text(measure, session.job().stoich());
+        return session.preferences().units().text(measure, session.job().stoich());
     }
 
     /** A value in which two versions of the job differ, in the units at hand. */
@@ -43,7 +43,7 @@ public final class Figures {
 
     /** A sentence in the units at hand. */
     public static String text(Session session, Message message) {
-        return Wording.of(session.units(), session.job().stoich()).text(message);
+        return Wording.of(session.preferences().units(), session.job().stoich()).text(message);
     }
 
     /** A mixture as shown, three decimals of lambda. */
@@ -53,7 +53,7 @@ public final class Figures {
 
     /** A difference of mixtures, always with its sign. */
     public static String difference(Session session, double lambda) {
-        return session.units().signed(new Measure(lambda, Dimension.MIXTURE, 3), session.job().stoich());
+        return session.preferences().units().signed(new Measure(lambda, Dimension.MIXTURE, 3), session.job().stoich());
     }
 
     /** A difference in the words of the trade: so much lean or rich. */
@@ -103,10 +103,11 @@ public final class Figures {
 
     /** What a person typed into a field; a bare number is in the unit at hand. */
     public static Parsed parse(Session session, QuantityField field, String typed) {
-        QuantityField inUnit = field.in(session.units().shown(field.unit()));
-        String text = field.dimension() == Dimension.MIXTURE && session.units().afr() && typed.matches("[\\d.,\\s]+")
-                ? typed + " AFR"
-                : typed;
+        QuantityField inUnit = field.in(session.preferences().units().shown(field.unit()));
+        String text = field.dimension() == Dimension.MIXTURE && session.preferences().units().afr()
+                && typed.matches("[\\d.,\\s]+")
+                        ? typed + " AFR"
+                        : typed;
         return inUnit.parse(text, session.job().stoich());
     }
 

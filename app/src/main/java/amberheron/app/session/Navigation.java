@@ -9,80 +9,127 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** Where the person is and what is looked at. */
-final class Navigation {
+/** Where the person is and what is looked at; nothing of it is kept with the job. */
+public final class Navigation {
     private static final double FIRST_CURSOR = 0.9;
 
-    private Session.View view = Session.View.JOBS;
+    private final Host host;
+    private View view = View.JOBS;
     private Station station = Station.PLAN;
     private double cursor = FIRST_CURSOR;
     private final Map<Station, String> leaves = new EnumMap<>(Station.class);
     private @Nullable Check asked;
     private @Nullable String place;
 
-    /** At the first station of a job just opened. */
+    /** What fills the middle of the window. */
+    public enum View {
+        JOBS,
+        STATION
+    }
+
+    /** Whom a move concerns. */
+    interface Host {
+        void changed();
+
+        void cursorMoved();
+
+        boolean isOpen();
+
+        Job job();
+    }
+
+    Navigation(Host host) {
+        this.host = host;
+    }
+
+    /** Goes to the first station, of a job just opened. */
     void begin() {
-        view = Session.View.STATION;
+        view = View.STATION;
         station = Station.PLAN;
         cursor = FIRST_CURSOR;
         asked = null;
         place = null;
     }
 
-    /** The leaf shown at the station; null before one was, or where it is one leaf. */
-    @Nullable
-    String leaf() {
-        return leaves.get(station);
+    /** Leaves the stations, since no job is open any more. */
+    void leaveJob() {
+        view = View.JOBS;
     }
 
-    void leaf(String id) {
-        leaves.put(station, id);
-    }
-
-    Session.View view() {
+    /** What fills the middle. */
+    public View view() {
         return view;
     }
 
-    Station station() {
+    /** Shows the list of jobs. */
+    public void showJobs() {
+        view = View.JOBS;
+        host.changed();
+    }
+
+    /** The station shown. */
+    public Station station() {
         return station;
     }
 
-    void jobs() {
-        view = Session.View.JOBS;
+    /** Goes to a station, where a job is open. */
+    public void go(Station to) {
+        if (host.isOpen()) {
+            view = View.STATION;
+            station = to;
+            asked = null;
+            host.changed();
+        }
     }
 
-    void go(Station to) {
-        view = Session.View.STATION;
-        station = to;
-        asked = null;
+    /** The leaf shown at this station; empty before one was, or where it is one leaf. */
+    public Optional<String> leaf() {
+        return Optional.ofNullable(leaves.get(station));
     }
 
-    @Nullable
-    Check asked() {
+    /** Notes that a leaf of this station is shown now. */
+    public void leaf(String id) {
+        if (!id.equals(leaves.get(station))) {
+            leaves.put(station, id);
+            host.changed();
+        }
+    }
+
+    /** The check whose working was asked for; null when none was. */
+    public @Nullable Check asked() {
         return asked;
     }
 
-    /** Asks about a check; asking again puts the answer away. */
-    void ask(Check check) {
+    /** Asks why a figure is what it is; asking again puts the answer away. */
+    public void ask(Check check) {
         asked = check.equals(asked) ? null : check;
+        host.changed();
     }
 
-    Optional<String> place(Job job) {
-        List<String> ids = job.candidates().stream().map(c -> c.id()).toList();
+    /** Id of the candidate looked at; the chosen one, else the first, until another is picked. */
+    public Optional<String> place() {
+        List<String> ids = host.job().candidates().stream().map(c -> c.id()).toList();
         return place != null && ids.contains(place)
                 ? Optional.of(place)
-                : job.chosenPlace().map(c -> c.id()).or(() -> ids.stream().findFirst());
+                : host.job().chosenPlace().map(c -> c.id()).or(() -> ids.stream().findFirst());
     }
 
-    void look(String candidate) {
+    /** Looks at a candidate. */
+    public void look(String candidate) {
         place = candidate;
+        host.changed();
     }
 
-    double cursor() {
+    /** The mixture under the rule's cursor, lambda. */
+    public double cursor() {
         return cursor;
     }
 
-    void cursor(double lambda) {
-        cursor = lambda;
+    /** Moves the rule's cursor; to a number that is none it does not move. */
+    public void cursor(double lambda) {
+        if (Double.isFinite(lambda)) {
+            cursor = lambda;
+            host.cursorMoved();
+        }
     }
 }

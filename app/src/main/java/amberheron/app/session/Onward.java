@@ -18,9 +18,9 @@ import java.util.Arrays;
 public record Onward(Message next, Action action) {
     /** Onward from the station shown. */
     public static Onward from(Session session) {
-        Station to = Arrays.stream(Station.values()).filter(s -> s != session.station())
+        Station to = Arrays.stream(Station.values()).filter(s -> s != session.at().station())
                 .filter(s -> waits(session, s)).findFirst()
-                .orElse(session.station() == Station.PLAN || session.review().state(Station.PLAN).done()
+                .orElse(session.at().station() == Station.PLAN || session.review().state(Station.PLAN).done()
                         ? Station.HAND_OVER
                         : Station.PLAN);
         return new Onward(plain(switch (to) {
@@ -43,6 +43,6 @@ public record Onward(Message next, Action action) {
         boolean placed = station == Station.PLACE && !session.review().state(Station.WIRE).done()
                 && session.review().because(station).stream().allMatch(c -> c.is(JobCheck.AS_FITTED));
         return !state.done() && !planned && !placed
-                && (state != LinkState.OUT_OF_TOLERANCE || station.compareTo(session.station()) > 0);
+                && (state != LinkState.OUT_OF_TOLERANCE || station.compareTo(session.at().station()) > 0);
     }
 }

@@ -29,7 +29,7 @@ import org.jspecify.annotations.Nullable;
  * The job that is open: its changes with their undo, its review, its saving, and what other bays enter into it. Used on the
  * screen's thread only.
  */
-final class OpenJob {
+public final class OpenJob {
     private final Book book;
     private final Unsaved unsaved;
     private final Threads threads;
@@ -45,6 +45,14 @@ final class OpenJob {
     private @Nullable Saver saver;
     /** Whether the last review ended in an error that was none of the job's. */
     private boolean machineFailed;
+
+    /**
+     * How the last save went.
+     *
+     * @param lost whether it could not be kept beside the book either
+     */
+    public record Saving(boolean busy, @Nullable String failure, boolean lost) {
+    }
 
     /** Whom it tells, and by what it is judged. */
     interface Host {
@@ -101,8 +109,8 @@ final class OpenJob {
                 .map(o -> kept.withOutputs(kept.outputs().facing(o.id()))).orElse(kept);
     }
 
-    /** Works on another output from now on; nothing of the job is changed by that. */
-    void face(String output) {
+    /** Works on another output from now on, in this window only; nothing of the job is changed by that. */
+    public void face(String output) {
         active = output;
         host.touched();
         reviews.of(job(), host.shop());
@@ -259,11 +267,13 @@ final class OpenJob {
         put(after);
     }
 
-    void undo() {
+    /** Takes back the last change. */
+    public void undo() {
         undo.back(job()).ifPresent(c -> swap(c, "Taken back: "));
     }
 
-    void redo() {
+    /** Does again what was taken back. */
+    public void redo() {
         undo.forth(job()).ifPresent(c -> swap(c, "Done again: "));
     }
 
@@ -277,7 +287,8 @@ final class OpenJob {
         });
     }
 
-    Optional<String> undoable() {
+    /** What would be taken back, in a few words. */
+    public Optional<String> undoable() {
         return undo.next();
     }
 
@@ -330,24 +341,25 @@ final class OpenJob {
     }
 
     /** How the last save went. */
-    Session.Saving saving() {
+    public Saving saving() {
         return saver == null
-                ? new Session.Saving(false, null, false)
-                : new Session.Saving(reviews.busy() || saver.busy(), saver.failure(), saver.lost());
+                ? new Saving(false, null, false)
+                : new Saving(reviews.busy() || saver.busy(), saver.failure(), saver.lost());
     }
 
-    Optional<Saver.Conflict> conflict() {
+    /** The book's and our own version of the job, while a person has to choose. */
+    public Optional<Saver.Conflict> conflict() {
         return saver == null ? Optional.empty() : saver.conflict();
     }
 
     /** Goes on with what was entered here, and with what only another bay has changed. */
-    void keepOurs() {
+    public void keepOurs() {
         host.say(saver().conflict().orElseThrow().said());
         chosen("what only another bay changed", saver().keepOurs());
     }
 
-    /** Goes on with what another bay has entered, and with what was changed only here. */
-    void takeTheirs() {
+    /** Goes on with what another bay has entered, and with what was changed only here; ours is put aside beside the book. */
+    public void takeTheirs() {
         host.say(saver().conflict().orElseThrow().said());
         chosen("what another bay entered, taken", saver().takeTheirs());
     }

@@ -7,21 +7,22 @@ import amberheron.core.units.UnitChoice;
 import amberheron.io.book.ShopHabits;
 import amberheron.io.pack.ShopCard;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Consumer;
 
 /** What the person likes and the shop holds with, kept in the book. */
-final class Preferences {
+public final class Preferences {
     private static final Set<Station> UNFOLDED = EnumSet.of(Station.AIR, Station.SCALE, Station.PROVE);
     private static final String RULE = "rule.";
 
     private static final List<Integer> SIZES = List.of(100, 125, 150);
 
-    private final Consumer<Map<String, String>> keep;
+    private final Host host;
+    private final Path home;
     private final Map<Station, Boolean> folded = new EnumMap<>(Station.class);
     private UnitChoice units;
     private boolean dark;
@@ -32,13 +33,28 @@ final class Preferences {
     private String shopName;
     private ShopCard.Paper paper;
 
+    /** Whom a change concerns. */
+    interface Host {
+        /** Something has changed and is to be kept in the book. */
+        void keep(Map<String, String> what);
+
+        /** Something on screen is to be shown otherwise. */
+        void changed();
+
+        /** Jobs are to be judged by other habits. */
+        void judgeBy(Shop habits);
+
+        LocalDate today();
+    }
+
     /**
      * Preferences as they were kept.
      *
-     * @param keep takes what has changed
+     * @param home the folder with the shop's mark
      */
-    Preferences(Map<String, String> kept, List<OutputLaw> laws, Consumer<Map<String, String>> keep) {
-        this.keep = keep;
+    Preferences(Map<String, String> kept, List<OutputLaw> laws, Path home, Host host) {
+        this.host = host;
+        this.home = home;
         this.units = new UnitChoice("afr".equals(kept.get("mixture")), "in".equals(kept.get("length")),
                 "°F".equals(kept.get("temperature")), "lb·ft".equals(kept.get("torque")));
         this.dark = "dark".equals(kept.get("paper"));
@@ -57,70 +73,86 @@ final class Preferences {
         this.mark = ShopHabits.mark(shop);
     }
 
-    UnitChoice units() {
+    /** The units shown. */
+    public UnitChoice units() {
         return units;
     }
 
-    void units(UnitChoice choice) {
+    /** Changes the units everywhere at once. */
+    public void units(UnitChoice choice) {
         units = choice;
-        keep.accept(Map.of("mixture", choice.afr() ? "afr" : "lambda", "length", choice.inches() ? "in" : "mm",
-                "temperature", choice.fahrenheit() ? "°F" : "°C", "torque", choice.poundFeet() ? "lb·ft" : "N·m"));
+        keep(Map.of("mixture", choice.afr() ? "afr" : "lambda", "length", choice.inches() ? "in" : "mm", "temperature",
+                choice.fahrenheit() ? "°F" : "°C", "torque", choice.poundFeet() ? "lb·ft" : "N·m"));
     }
 
-    boolean dark() {
+    private void keep(Map<String, String> what) {
+        host.keep(what);
+        host.changed();
+    }
+
+    /** Whether the dark variant is shown. */
+    public boolean dark() {
         return dark;
     }
 
-    void dark(boolean on) {
+    /** Shows light or dark paper. */
+    public void dark(boolean on) {
         dark = on;
-        keep.accept(Map.of("paper", on ? "dark" : "light"));
+        keep(Map.of("paper", on ? "dark" : "light"));
     }
 
-    /** Whether the rule is one line at a station: as it was left there, else unfolded where numbers shown are the matter. */
-    boolean folded(Station station) {
+    /**
+     * Whether the reading rule is one line at a station: as it was left there, else unfolded where numbers shown are the
+     * matter.
+     */
+    public boolean folded(Station station) {
         return folded.getOrDefault(station, !UNFOLDED.contains(station));
     }
 
-    void folded(Station station, boolean on) {
+    /** Folds or unfolds the reading rule at a station. */
+    public void folded(Station station, boolean on) {
         folded.put(station, on);
-        keep.accept(Map.of(RULE + station.key(), on ? "folded" : "open"));
+        keep(Map.of(RULE + station.key(), on ? "folded" : "open"));
     }
 
     /** How the shop shows itself on paper, with its mark from beside the book. */
-    ShopCard card(Path home) {
+    public ShopCard card() {
         return ShopCard.read(Map.of(ShopHabits.NAME, shopName, ShopHabits.PAPER, paper.css()), home);
     }
 
-    void card(String name, ShopCard.Paper size) {
+    /** Changes how the shop shows itself, for every job. */
+    public void card(String name, ShopCard.Paper size) {
         shopName = name;
         paper = size;
-        keep.accept(Map.of(ShopHabits.NAME, name, ShopHabits.PAPER, size.css()));
+        keep(Map.of(ShopHabits.NAME, name, ShopHabits.PAPER, size.css()));
     }
 
     /** Whether the tour was seen, or skipped. */
-    boolean toured() {
+    public boolean toured() {
         return toured;
     }
 
-    void tour() {
+    /** The tour was seen, or skipped. */
+    public void tour() {
         toured = true;
-        keep.accept(Map.of("tour", "seen"));
+        host.keep(Map.of("tour", "seen"));
     }
 
     /** How large words are, percent of the usual. */
-    int textSize() {
+    public int textSize() {
         return textSize;
     }
 
     /** The next larger or smaller size there is; the same at either end. */
-    void textSize(boolean larger) {
+    public void textSize(boolean larger) {
         int at = SIZES.indexOf(textSize) + (larger ? 1 : -1);
         textSize = SIZES.get(Math.clamp(at, 0, SIZES.size() - 1));
-        keep.accept(Map.of("text", String.valueOf(textSize)));
+        keep(Map.of("text", String.valueOf(textSize)));
     }
 
-    Shop shop() {
-        return shop;
+    /** What the shop holds with, today. */
+    public Shop shop() {
+        return shop.on(host.today());
     }
 
     /** What jobs are judged by, in short. */
@@ -128,9 +160,12 @@ final class Preferences {
         return mark;
     }
 
-    void shop(Shop habits) {
+    /** Changes what the shop holds with, for every job. */
+    public void shop(Shop habits) {
         shop = habits;
         mark = ShopHabits.mark(habits);
-        keep.accept(ShopHabits.written(habits));
+        host.keep(ShopHabits.written(habits));
+        host.judgeBy(habits);
+        host.changed();
     }
 }

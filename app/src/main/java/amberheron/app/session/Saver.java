@@ -2,6 +2,7 @@ package amberheron.app.session;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.io.Backoff;
 import amberheron.io.book.Book;
 import amberheron.io.book.BookConflict;
 import amberheron.io.book.BookProblem;
@@ -33,8 +34,6 @@ import org.jspecify.annotations.Nullable;
  * thread only.
  */
 public final class Saver {
-    private static final Duration FIRST_PAUSE = Duration.ofMillis(500);
-    private static final Duration LONGEST_PAUSE = Duration.ofSeconds(30);
     /** How long closing waits for the book. */
     private static final Duration PATIENCE = Duration.ofSeconds(10);
 
@@ -67,7 +66,7 @@ public final class Saver {
     private @Nullable String failure;
     private @Nullable Kept parted;
     private @Nullable Conflict conflict;
-    private Duration pause = FIRST_PAUSE;
+    private final Backoff pauses = new Backoff(Duration.ofMillis(500), Duration.ofSeconds(30));
 
     /** What is to be kept, and what the list of jobs then shows. */
     record Entry(JobDocument document, Judged judged, EntryKey key) {
@@ -176,7 +175,7 @@ public final class Saver {
 
     /** Tries at once what waits for its next turn. */
     void retry() {
-        pause = FIRST_PAUSE;
+        pauses.reset();
         go();
     }
 
@@ -248,14 +247,14 @@ public final class Saver {
         held.forEach(unsaved::drop);
         held.clear();
         failure = null;
-        pause = FIRST_PAUSE;
+        pauses.reset();
     }
 
     /** Nothing is left to be brought in. */
     private void settled(Entry ours) {
         latest = null;
         failure = null;
-        pause = FIRST_PAUSE;
+        pauses.reset();
         forget(ours);
         held.forEach(unsaved::drop);
         held.clear();
@@ -280,12 +279,10 @@ public final class Saver {
             return;
         }
         asked = true;
-        CompletableFuture.delayedExecutor(pause.toMillis(), TimeUnit.MILLISECONDS, ui).execute(() -> {
+        CompletableFuture.delayedExecutor(pauses.next().toMillis(), TimeUnit.MILLISECONDS, ui).execute(() -> {
             asked = false;
             go();
         });
-        Duration longer = pause.multipliedBy(2);
-        pause = longer.compareTo(LONGEST_PAUSE) > 0 ? LONGEST_PAUSE : longer;
     }
 
     /** Fetches what the book has, and brings both together; what both changed is left to a person. */

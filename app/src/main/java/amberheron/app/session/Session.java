@@ -1,15 +1,12 @@
 package amberheron.app.session;
 
-import amberheron.core.finding.Check;
 import amberheron.core.finding.Origin;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.JobSummary;
-import amberheron.core.job.Output;
 import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
 import amberheron.core.parts.Address;
-import amberheron.core.units.UnitChoice;
 import amberheron.io.UnusableInput;
 import amberheron.io.book.Book;
 import amberheron.io.book.BookProblem;
@@ -18,7 +15,6 @@ import amberheron.io.book.JobBook.Kept;
 import amberheron.io.book.OpenBook;
 import amberheron.io.catalogue.Catalogue;
 import amberheron.io.json.JobDocument;
-import amberheron.io.pack.ShopCard;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -28,7 +24,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import org.jspecify.annotations.Nullable;
 
 /**
  * What is open: it puts together the job with its undo, its review, its saving, the list of jobs, tasks, preferences and
@@ -39,7 +34,7 @@ public final class Session implements AutoCloseable {
     private final Catalogue catalogue;
     private final Path home;
     private final Threads threads;
-    private final Navigation at = new Navigation();
+    private final Navigation at;
     private final Jobs jobs;
     private final Unsaved unsaved;
     private final Shelf shelf;
@@ -60,20 +55,6 @@ public final class Session implements AutoCloseable {
     private String notice = "";
     private boolean ended;
 
-    /** What fills the middle. */
-    public enum View {
-        JOBS,
-        STATION
-    }
-
-    /**
-     * How the last save went.
-     *
-     * @param lost whether it could not be kept beside the book either
-     */
-    public record Saving(boolean busy, @Nullable String failure, boolean lost) {
-    }
-
     /**
      * A session on a book.
      *
@@ -93,20 +74,21 @@ public final class Session implements AutoCloseable {
         this.jobs = new Jobs(book);
         this.unsaved = new Unsaved(home, identity);
         this.photos = new JobPhotos(book.itself(), home, threads, this::changed);
-        this.preferences = new Preferences(kept, catalogue.laws(), this::keep);
         this.tasks = new Tasks(threads.worker(), threads.ui(), listeners::saved);
         this.background = new Background(tasks, this::tell, () -> job().id());
-        Whole whole = new Whole();
-        this.open = new OpenJob(book, unsaved, threads, JobReview::new, whole);
-        this.shelf = new Shelf(book, jobs, new Joining(book, unsaved, home), open, tasks, threads, whole);
-        this.coming = new Opening(book, unsaved, jobs, threads, whole);
+        Parts parts = new Parts();
+        this.preferences = new Preferences(kept, catalogue.laws(), home, parts);
+        this.at = new Navigation(parts);
+        this.open = new OpenJob(book, unsaved, threads, JobReview::new, parts);
+        this.shelf = new Shelf(book, jobs, new Joining(book, unsaved, home), open, tasks, threads, parts);
+        this.coming = new Opening(book, unsaved, jobs, threads, parts);
         if (!catalogue.faults().isEmpty()) {
             notice = "Your catalogue: " + String.join(" · ", catalogue.faults());
         }
     }
 
     /** What the parts of a session need of the whole of it. */
-    private final class Whole implements OpenJob.Host, Shelf.Host, Opening.Host {
+    private final class Parts implements OpenJob.Host, Shelf.Host, Opening.Host, Preferences.Host, Navigation.Host {
         @Override
         public void changed() {
             Session.this.changed();
@@ -174,7 +156,33 @@ public final class Session implements AutoCloseable {
 
         @Override
         public Shop shop() {
-            return Session.this.shop();
+            return preferences.shop();
+        }
+
+        @Override
+        public void keep(Map<String, String> what) {
+            Session.this.keep(what);
+        }
+
+        @Override
+        public void judgeBy(Shop habits) {
+            open.judgeBy(habits);
+            shelf.judgeAll();
+        }
+
+        @Override
+        public void cursorMoved() {
+            listeners.cursorMoved();
+        }
+
+        @Override
+        public boolean isOpen() {
+            return open.isOpen();
+        }
+
+        @Override
+        public Job job() {
+            return open.job();
         }
 
         @Override
@@ -197,8 +205,9 @@ public final class Session implements AutoCloseable {
         Session session = new Session(BookThread.of(book), kept, book.identity(), catalogue, home, threads);
         try {
             Optional.ofNullable(kept.get("job")).flatMap(book::load).ifPresent(k -> session
-                    .show(Opening.Opened.of(k, session.shop(), session.coming.left(k.document().job().id())),
-                            session.shop()));
+                    .show(Opening.Opened.of(k, session.preferences.shop(),
+                            session.coming.left(k.document().job().id())),
+                            session.preferences.shop()));
         } catch (BookProblem | UnusableInput e) {
             session.notice = String.valueOf(e.getMessage());
         }
@@ -318,7 +327,7 @@ public final class Session implements AutoCloseable {
         }
         leave();
         open.close();
-        at.jobs();
+        at.leaveJob();
         changed();
         return true;
     }
@@ -342,49 +351,24 @@ public final class Session implements AutoCloseable {
         open.edit(what, change);
     }
 
-    /** Works on another output from now on, in this window only. */
-    public void face(Output output) {
-        open.face(output.id());
+    /** The job that is open: its undo, how it is saved, and what a person has to choose of it. */
+    public OpenJob openJob() {
+        return open;
     }
 
-    /** Takes back the last change. */
-    public void undo() {
-        open.undo();
+    /** What the person likes and the shop holds with. */
+    public Preferences preferences() {
+        return preferences;
     }
 
-    /** Does again what was taken back. */
-    public void redo() {
-        open.redo();
-    }
-
-    /** What would be taken back, in a few words. */
-    public Optional<String> undoable() {
-        return open.undoable();
-    }
-
-    /** How the last save went. */
-    public Saving saving() {
-        return open.saving();
-    }
-
-    /** The book's and our own version of the open job, while a person has to choose. */
-    public Optional<Saver.Conflict> conflict() {
-        return open.conflict();
-    }
-
-    /** Goes on with what was entered here, and with what only another bay has changed. */
-    public void keepOurs() {
-        open.keepOurs();
-    }
-
-    /** Goes on with what another bay has entered, and with what was changed only here; ours is put aside beside the book. */
-    public void takeTheirs() {
-        open.takeTheirs();
+    /** Where the person is and what is looked at. */
+    public Navigation at() {
+        return at;
     }
 
     /** Whether nothing is being worked out, saved or done. */
     public boolean idle() {
-        return !coming.busy() && !shelf.busy() && !saving().busy() && !open.reviewing() && !tasks.busy();
+        return !coming.busy() && !shelf.busy() && !open.saving().busy() && !open.reviewing() && !tasks.busy();
     }
 
     /** Says something to the person until the next change. */
@@ -408,86 +392,6 @@ public final class Session implements AutoCloseable {
         return notice;
     }
 
-    /** The units shown. */
-    public UnitChoice units() {
-        return preferences.units();
-    }
-
-    /** Changes the units everywhere at once. */
-    public void units(UnitChoice choice) {
-        preferences.units(choice);
-        changed();
-    }
-
-    /** How the shop shows itself on paper. */
-    public ShopCard card() {
-        return preferences.card(home());
-    }
-
-    /** Changes how the shop shows itself, for every job. */
-    public void card(String name, ShopCard.Paper paper) {
-        preferences.card(name, paper);
-        changed();
-    }
-
-    /** What the shop holds with. */
-    public Shop shop() {
-        return preferences.shop().on(today());
-    }
-
-    /** Changes what the shop holds with, for every job. */
-    public void shop(Shop habits) {
-        preferences.shop(habits);
-        open.judgeBy(habits);
-        shelf.judgeAll();
-        changed();
-    }
-
-    /** Whether the reading rule is folded to one line here; at the list of jobs there is nothing to read on it. */
-    public boolean ruleFolded() {
-        return view() == View.JOBS || preferences.folded(station());
-    }
-
-    /** Folds or unfolds the reading rule at this station; kept for the next time. */
-    public void foldRule() {
-        if (view() == View.STATION) {
-            preferences.folded(station(), !preferences.folded(station()));
-            changed();
-        }
-    }
-
-    /** Whether nothing was ever done here: no job in the book, the tour not seen. */
-    public boolean isNew() {
-        return !isOpen() && jobs().isEmpty() && !preferences.toured();
-    }
-
-    /** The tour was seen, or skipped. */
-    public void toured() {
-        preferences.tour();
-    }
-
-    /** Whether the dark variant is shown. */
-    public boolean dark() {
-        return preferences.dark();
-    }
-
-    /** Shows light or dark paper. */
-    public void dark(boolean on) {
-        preferences.dark(on);
-        changed();
-    }
-
-    /** How large words are, percent of the usual. */
-    public int textSize() {
-        return preferences.textSize();
-    }
-
-    /** Makes words larger or smaller. */
-    public void textSize(boolean larger) {
-        preferences.textSize(larger);
-        changed();
-    }
-
     private void keep(Map<String, String> what) {
         if (kept.entrySet().containsAll(what.entrySet())) {
             return;
@@ -500,78 +404,6 @@ public final class Session implements AutoCloseable {
         });
     }
 
-    /** What fills the middle. */
-    public View view() {
-        return at.view();
-    }
-
-    /** Shows the list of jobs. */
-    public void showJobs() {
-        at.jobs();
-        changed();
-    }
-
-    /** The station shown. */
-    public Station station() {
-        return at.station();
-    }
-
-    /** Goes to a station. */
-    public void go(Station to) {
-        if (isOpen()) {
-            at.go(to);
-            changed();
-        }
-    }
-
-    /** The leaf shown at this station; empty before one was, or where it is one leaf. */
-    public Optional<String> leaf() {
-        return Optional.ofNullable(at.leaf());
-    }
-
-    /** A leaf of this station is shown now. */
-    public void leaf(String id) {
-        if (!id.equals(at.leaf())) {
-            at.leaf(id);
-            changed();
-        }
-    }
-
-    /** The check whose working was asked for; null when none was. */
-    public @Nullable Check asked() {
-        return at.asked();
-    }
-
-    /** Asks why a figure is what it is. */
-    public void ask(Check check) {
-        at.ask(check);
-        changed();
-    }
-
-    /** The candidate looked at; the chosen one, else the first, until another is picked. */
-    public Optional<String> place() {
-        return at.place(job());
-    }
-
-    /** Looks at a candidate. */
-    public void look(String candidate) {
-        at.look(candidate);
-        changed();
-    }
-
-    /** The mixture under the rule's cursor, lambda. */
-    public double cursor() {
-        return at.cursor();
-    }
-
-    /** Moves the rule's cursor. */
-    public void cursor(double lambda) {
-        if (Double.isFinite(lambda)) {
-            at.cursor(lambda);
-            listeners.cursorMoved();
-        }
-    }
-
     /** Asks for a field to be typed into. */
     public void focus(String field) {
         listeners.wanted(field);
@@ -580,8 +412,8 @@ public final class Session implements AutoCloseable {
     /** Brings the field of a value, at whatever station and of whatever part it is. */
     public void seek(Address value) {
         Station to = Station.of(value);
-        if (to != station()) {
-            go(to);
+        if (to != at.station()) {
+            at.go(to);
         }
         listeners.sought(value);
         focus(value.key());

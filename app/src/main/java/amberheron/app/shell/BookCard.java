@@ -129,8 +129,8 @@ final class BookCard {
         if (!isSaid(other, BOOK)) {
             return;
         }
-        if (session.shop().demo() || !session.isIn()) {
-            session.tell(session.shop().demo() ? "The demo has a book of its own." : NOT_IN);
+        if (session.preferences().shop().demo() || !session.isIn()) {
+            session.tell(session.preferences().shop().demo() ? "The demo has a book of its own." : NOT_IN);
             return;
         }
         String address = other.getText().strip();

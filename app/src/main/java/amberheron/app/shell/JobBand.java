@@ -3,6 +3,7 @@ package amberheron.app.shell;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Parts;
+import amberheron.app.session.OpenJob;
 import amberheron.app.session.Session;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.units.UnitChoice;
@@ -33,7 +34,7 @@ final class JobBand extends HBox {
 
     JobBand(Session session, Runnable find) {
         this.session = session;
-        job = Parts.button("Jobs", "band.job", session::showJobs, "band-job");
+        job = Parts.button("Jobs", "band.job", session.at()::showJobs, "band-job");
         job.setMinWidth(Region.USE_PREF_SIZE);
         job.setTooltip(new Tooltip("All jobs (Ctrl+J)"));
         vehicle.setMinWidth(60);
@@ -61,11 +62,11 @@ final class JobBand extends HBox {
     }
 
     private UnitChoice u() {
-        return session.units();
+        return session.preferences().units();
     }
 
     private void choose(UnitChoice choice) {
-        session.units(choice);
+        session.preferences().units(choice);
         refresh();
     }
 
@@ -101,7 +102,7 @@ final class JobBand extends HBox {
                 : (name.isBlank() ? "vehicle not entered" : name)
                         + (litres == null ? "" : say(" · %.2f L", 1000 * litres))
                         + (fuel == null ? "" : " · " + fuel.name()));
-        Session.Saving saving = session.saving();
+        OpenJob.Saving saving = session.openJob().saving();
         saved.setText(session.away()
                 ? "▲ out of reach"
                 : !open ? "" : saving.failure() != null ? "▲ not saved" : saving.busy() ? "saving…" : "saved");

@@ -106,9 +106,9 @@ final class JobsView implements StationView {
         list.setOnMouseClicked(e -> open());
         list.getStyleClass().add("job-list");
         months = new Choice<>("Free-air check again after, months", "jobs.months", List.of(3, 6, 12, 24),
-                String::valueOf, () -> session.shop().recalibrateMonths(), m -> {
-                    Shop shop = session.shop();
-                    session.shop(shop.withRecalibrateMonths(m));
+                String::valueOf, () -> session.preferences().shop().recalibrateMonths(), m -> {
+                    Shop shop = session.preferences().shop();
+                    session.preferences().shop(shop.withRecalibrateMonths(m));
                 });
         words.setId("jobs.words");
         words.setPromptText("type to filter");
@@ -204,7 +204,7 @@ final class JobsView implements StationView {
         Parts.show(first, all.isEmpty());
         Parts.show(known, !all.isEmpty());
         LocalDate day = session.today();
-        int every = session.shop().recalibrateMonths();
+        int every = session.preferences().shop().recalibrateMonths();
         groups.forEach((group, button) -> button
                 .setText(group.words() + " " + all.stream().filter(j -> j.in(group, every, day)).count()));
         List<JobSummary> jobs = all.stream().filter(wanted(every, day)).toList();
@@ -271,7 +271,7 @@ final class JobsView implements StationView {
         Label detail = Parts.line(job.fault().isEmpty() ? job.detail() : job.fault(), "soft");
         VBox says = new VBox(Parts.line(job.vehicle().isBlank() ? "vehicle not entered" : job.vehicle()), standing,
                 detail);
-        int every = session.shop().recalibrateMonths();
+        int every = session.preferences().shop().recalibrateMonths();
         if (job.overdue(every, session.today())) {
             standing.getChildren().add(Parts.line("▲ air check was due " + job.due(every).orElseThrow(), "overdue"));
         }

@@ -42,9 +42,9 @@ final class LiveSource extends AnimationTimer {
         ControllerDesk desk = session.controller();
         if (desk.connected()) {
             // What is old moves nothing.
-            desk.live().map(Report::lambda).ifPresent(session::cursor);
+            desk.live().map(Report::lambda).ifPresent(session.at()::cursor);
         } else {
-            stream.lambda((now - began) / 1e9).ifPresent(session::cursor);
+            stream.lambda((now - began) / 1e9).ifPresent(session.at()::cursor);
         }
     }
 }

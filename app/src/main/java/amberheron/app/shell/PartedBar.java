@@ -27,14 +27,17 @@ final class PartedBar extends VBox {
         this.session = session;
         says.setId("parted.says");
         getChildren().addAll(says,
-                new HBox(8, Parts.button("Keep what is on this screen", "parted.ours", session::keepOurs, "primary"),
-                        Parts.button("Take what is in the book", "parted.theirs", session::takeTheirs, "quiet")));
+                new HBox(8,
+                        Parts.button("Keep what is on this screen", "parted.ours", session.openJob()::keepOurs,
+                                "primary"),
+                        Parts.button("Take what is in the book", "parted.theirs", session.openJob()::takeTheirs,
+                                "quiet")));
         getStyleClass().add("notice");
         refresh();
     }
 
     void refresh() {
-        Optional<Saver.Conflict> conflict = session.conflict();
+        Optional<Saver.Conflict> conflict = session.openJob().conflict();
         conflict.ifPresent(c -> {
             List<Difference> all = Difference.between(c.ours(), c.theirs());
             says.setText(

@@ -143,7 +143,8 @@ final class Reasons extends BorderPane {
     }
 
     private Optional<Finding> asked() {
-        return session.review().findings(session.station()).stream().filter(f -> f.check().equals(session.asked()))
+        return session.review().findings(session.at().station()).stream()
+                .filter(f -> f.check().equals(session.at().asked()))
                 .findFirst();
     }
 

@@ -8,6 +8,8 @@ import amberheron.app.parts.StationPlug;
 import amberheron.app.parts.StationView;
 import amberheron.app.rule.RuleView;
 import amberheron.app.session.Advice;
+import amberheron.app.session.Navigation;
+import amberheron.app.session.OpenJob;
 import amberheron.app.session.Session;
 import amberheron.bench.SimulatedDrive;
 import amberheron.core.finding.Message;
@@ -114,7 +116,7 @@ public final class Shell {
         reasons = new Reasons(session);
         rule = new RuleView(session);
         palette = new FindOrDo(this::hits);
-        tour = new Tour(List.of(path, reasons, rule), session::toured);
+        tour = new Tour(List.of(path, reasons, rule), session.preferences()::tour);
         jobs = new JobsView(session, demo, tour::begin);
         live = new LiveSource(session, new SimulatedDrive());
         commands = commands();
@@ -210,19 +212,19 @@ public final class Shell {
         List<Command> all = new ArrayList<>();
         for (Station station : Station.values()) {
             all.add(new Command("station", "Go to " + station.title(), keys("Alt+" + station.number()),
-                    () -> session.go(station)));
+                    () -> session.at().go(station)));
         }
         all.add(new Command("action", "Do what is next", keys("F2"), this::next));
         all.add(new Command("action", "Find or do", keys("Shortcut+K"), this::find));
-        all.add(new Command("action", "Take back the last change", keys("Shortcut+Z"), session::undo));
-        all.add(new Command("action", "Do again what was taken back", keys("Shortcut+Y"), session::redo));
-        all.add(new Command("action", "All jobs", keys("Shortcut+J"), session::showJobs));
+        all.add(new Command("action", "Take back the last change", keys("Shortcut+Z"), session.openJob()::undo));
+        all.add(new Command("action", "Do again what was taken back", keys("Shortcut+Y"), session.openJob()::redo));
+        all.add(new Command("action", "All jobs", keys("Shortcut+J"), session.at()::showJobs));
         all.add(new Command("action", "New job", keys("Shortcut+N"), () -> {
-            session.showJobs();
+            session.at().showJobs();
             session.focus("jobs.number");
         }));
         all.add(new Command("setting", "The book: where it is, backup, moving jobs", null, () -> {
-            session.showJobs();
+            session.at().showJobs();
             session.focus("jobs.book");
         }));
         plugs.values().forEach(plug -> plug.model().deeds()
@@ -232,11 +234,11 @@ public final class Shell {
                                 deed.run().accept(session);
                             }
                         }))));
-        all.add(new Command("setting", "Fold or unfold the reading rule", keys("F6"), session::foldRule));
+        all.add(new Command("setting", "Fold or unfold the reading rule", keys("F6"), rule::foldOrUnfold));
         all.add(new Command("action", "Reading rule", null, rule::requestFocus));
         all.add(new Command("action", "Follow the simulated controller on the rule", keys("F8"), () -> live.toggle()));
         all.add(new Command("action", "The guide's page for this station", keys("F1"), () -> guide
-                .toggle(session.view() == Session.View.STATION ? session.station().key() : "start")));
+                .toggle(session.at().view() == Navigation.View.STATION ? session.at().station().key() : "start")));
         all.add(new Command("action", "The window in three steps", null, tour::begin));
         if (demo != null) {
             all.add(new Command("action", "Look round in the demo book", null, demo));
@@ -246,9 +248,12 @@ public final class Shell {
             arm = !arm;
             refresh();
         }));
-        all.add(new Command("setting", "Larger words", keys("Shortcut+EQUALS"), () -> session.textSize(true)));
-        all.add(new Command("setting", "Smaller words", keys("Shortcut+MINUS"), () -> session.textSize(false)));
-        all.add(new Command("setting", "Dark or light paper", keys("Shortcut+D"), () -> session.dark(!session.dark())));
+        all.add(new Command("setting", "Larger words", keys("Shortcut+EQUALS"),
+                () -> session.preferences().textSize(true)));
+        all.add(new Command("setting", "Smaller words", keys("Shortcut+MINUS"),
+                () -> session.preferences().textSize(false)));
+        all.add(new Command("setting", "Dark or light paper", keys("Shortcut+D"),
+                () -> session.preferences().dark(!session.preferences().dark())));
         return List.copyOf(all);
     }
 
@@ -259,24 +264,25 @@ public final class Shell {
     private List<FindOrDo.Hit> hits() {
         List<FindOrDo.Hit> hits = new ArrayList<>();
         commands.forEach(c -> hits.add(new FindOrDo.Hit(c.kind(), c.text(), c.hint(), c.run())));
-        session.undoable()
-                .ifPresent(what -> hits.add(new FindOrDo.Hit("action", "Take back: " + what, "", session::undo)));
+        session.openJob().undoable()
+                .ifPresent(what -> hits
+                        .add(new FindOrDo.Hit("action", "Take back: " + what, "", session.openJob()::undo)));
         for (JobSummary job : session.jobs()) {
             hits.add(new FindOrDo.Hit("job", job.id() + " " + job.vehicle(), "", () -> session.open(job.id())));
         }
-        var u = session.units();
+        var u = session.preferences().units();
         hits.add(new FindOrDo.Hit("setting", "Mixtures as " + (u.afr() ? "λ" : "AFR"), "",
-                () -> session.units(u.withAfr(!u.afr()))));
+                () -> session.preferences().units(u.withAfr(!u.afr()))));
         hits.add(new FindOrDo.Hit("setting", "Lengths in " + (u.inches() ? "mm" : "in"), "",
-                () -> session.units(u.withInches(!u.inches()))));
+                () -> session.preferences().units(u.withInches(!u.inches()))));
         hits.add(new FindOrDo.Hit("setting", "Temperatures in " + (u.fahrenheit() ? "°C" : "°F"), "",
-                () -> session.units(u.withFahrenheit(!u.fahrenheit()))));
+                () -> session.preferences().units(u.withFahrenheit(!u.fahrenheit()))));
         hits.add(new FindOrDo.Hit("setting", "Torque in " + (u.poundFeet() ? "N·m" : "lb·ft"), "",
-                () -> session.units(u.withPoundFeet(!u.poundFeet()))));
+                () -> session.preferences().units(u.withPoundFeet(!u.poundFeet()))));
         if (session.isOpen()) {
             plugs.forEach((station, plug) -> plug.model().leaves().forEach((words, leaf) -> hits
                     .add(new FindOrDo.Hit("station", station.title() + ": " + words, "", () -> {
-                        session.go(station);
+                        session.at().go(station);
                         session.focus(leaf);
                     }))));
             session.catalogue().fuels().forEach(f -> hits.add(new FindOrDo.Hit("setting", "Fuel: " + f.name(), "",
@@ -306,14 +312,14 @@ public final class Shell {
     }
 
     private Advice advice() {
-        if (session.view() == Session.View.JOBS) {
+        if (session.at().view() == Navigation.View.JOBS) {
             boolean none = session.jobs().isEmpty();
             return new Advice(Message.plain(none ? "Begin the first job." : "Pick a job, or begin a new one."),
                     new Advice.Action("New job", () -> session.focus("jobs.number")),
                     Message.plain("Everything that is entered is saved as it is entered."), Message.NONE, List.of(),
                     Message.NONE);
         }
-        return plug(session.station()).model().advice(session);
+        return plug(session.at().station()).model().advice(session);
     }
 
     private void refreshSoon() {
@@ -329,7 +335,7 @@ public final class Shell {
 
     /** Shows the window in three steps where nobody has seen them: an empty book, for the first time. */
     public void welcome() {
-        if (session.isNew()) {
+        if (!session.isOpen() && session.jobs().isEmpty() && !session.preferences().toured()) {
             tour.begin();
         }
     }
@@ -349,13 +355,13 @@ public final class Shell {
 
     private void refresh() {
         stale = false;
-        boolean atJobs = session.view() == Session.View.JOBS;
+        boolean atJobs = session.at().view() == Navigation.View.JOBS;
         StationView wanted = atJobs
                 ? jobs
-                : views.computeIfAbsent(session.station(), s -> plug(s).open(session));
-        title.setText(atJobs ? "Jobs" : session.station().title());
+                : views.computeIfAbsent(session.at().station(), s -> plug(s).open(session));
+        title.setText(atJobs ? "Jobs" : session.at().station().title());
         subtitle.setText(
-                atJobs ? "All that is in the book" : plug(session.station()).model().subtitle());
+                atJobs ? "All that is in the book" : plug(session.at().station()).model().subtitle());
         if (!wanted.equals(shown)) {
             shown = wanted;
             HBox head = new HBox(12, title, beside);
@@ -371,7 +377,7 @@ public final class Shell {
             middle.getChildren().setAll(wanted.node());
             scroll.setVvalue(0);
         }
-        Parts.style(root, "dark", session.dark());
+        Parts.style(root, "dark", session.preferences().dark());
         size();
         Parts.style(root, "arm", arm);
         desk.setCenter(arm ? armView : scroll);
@@ -379,9 +385,9 @@ public final class Shell {
         Parts.show(rule, !arm);
         Parts.show(path, !arm);
         Parts.show(reasons, !arm);
-        rule.fold(session.ruleFolded());
+        rule.fold(atJobs || session.preferences().folded(session.at().station()));
         if (arm) {
-            armView.refresh(advice(), atJobs ? "" : plug(session.station()).model().figure(session));
+            armView.refresh(advice(), atJobs ? "" : plug(session.at().station()).model().figure(session));
         } else {
             wanted.refresh();
             path.refresh();
@@ -392,14 +398,15 @@ public final class Shell {
         standing();
         if (root.getScene() != null && root.getScene().getWindow() instanceof Stage stage) {
             stage.setTitle(
-                    (session.isOpen() ? session.job().id() + " · " : "") + (session.shop().demo() ? "demo book · " : "")
+                    (session.isOpen() ? session.job().id() + " · " : "")
+                            + (session.preferences().shop().demo() ? "demo book · " : "")
                             + "Amber Heron");
         }
     }
 
     /** The columns at the sides grow with the words, half as much: the middle needs the room more. */
     private void size() {
-        int percent = session.textSize();
+        int percent = session.preferences().textSize();
         boolean narrow = root.getWidth() > 0 && root.getWidth() < NARROW;
         Sized now = new Sized(percent, narrow);
         if (!now.equals(sized)) {
@@ -428,9 +435,9 @@ public final class Shell {
         band.refresh();
         running.refresh();
         parted.refresh();
-        Session.Saving saving = session.saving();
+        OpenJob.Saving saving = session.openJob().saving();
         String failure = saving.failure();
-        boolean asked = session.conflict().isPresent();
+        boolean asked = session.openJob().conflict().isPresent();
         // What a person is asked, and what is out of reach, says by itself that nothing is lost.
         notice.setText(saving.lost()
                 ? say("Not saved, nor kept on this machine (is the disk full?): it is on this screen only. Make room "

@@ -3,6 +3,7 @@ package amberheron.app.shell;
 import amberheron.app.parts.Mark;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Figures;
+import amberheron.app.session.Navigation;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.core.job.JobReview;
@@ -78,7 +79,7 @@ final class SignalPath extends Pane {
             button.setGraphic(row);
             button.setId("path." + station);
             button.getStyleClass().setAll("path-station");
-            button.setOnAction(e -> session.go(station));
+            button.setOnAction(e -> session.at().go(station));
             button.setAlignment(Pos.CENTER_LEFT);
             row.prefWidthProperty().bind(button.widthProperty().subtract(24));
             buttons.put(station, button);
@@ -110,7 +111,7 @@ final class SignalPath extends Pane {
                 .toList()) + "\n95 of 100 lie within")
                 .orElse("Needs law, reader, and grounds or check points"));
         foot.setAccessibleText("Trust figure: " + figure.getText() + ", " + most.getText());
-        foot.setOnAction(e -> session.go(by.map(JobReview::stationOf).orElse(Station.SCALE)));
+        foot.setOnAction(e -> session.at().go(by.map(JobReview::stationOf).orElse(Station.SCALE)));
         foot.setDisable(!session.isOpen());
     }
 
@@ -128,7 +129,7 @@ final class SignalPath extends Pane {
             Button button = get(buttons, station);
             button.setDisable(!session.isOpen());
             button.setAccessibleText(station.title() + ", " + state.words() + ". " + figure);
-            boolean here = session.view() == Session.View.STATION && session.station() == station;
+            boolean here = session.at().view() == Navigation.View.STATION && session.at().station() == station;
             Parts.style(button, "here", here);
             Parts.style(get(lines, station), "path-solid", state.done());
             Parts.style(get(lines, station), "path-broken", !state.done());

@@ -254,7 +254,7 @@ final class ChartLeaf implements Leaf {
         Chart chart = session.job().wiring().harness().chart();
         Optional<Wire> looked = model.wire(session);
         boolean within = lines.isFocusWithin();
-        Parts.fill(lines, List.of(chart, looked, session.units()), () -> chart.wires().isEmpty()
+        Parts.fill(lines, List.of(chart, looked, session.preferences().units()), () -> chart.wires().isEmpty()
                 ? List.of(Parts.text("Drawn up before anything is cut: each wire, its colour, where it goes.", "soft"))
                 : chart.wires().stream().map(w -> row(chart, w, looked.filter(w::equals).isPresent())).toList());
         if (within) {

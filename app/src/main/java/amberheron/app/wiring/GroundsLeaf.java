@@ -83,9 +83,7 @@ final class GroundsLeaf implements Leaf {
                         ground("Others on strap", AMPERE, 0, 300, 1, WireField.OTHERS, GroundPlan::others,
                                 GroundPlan::withOthers),
                         ground("Reader's own", AMPERE, 0, 60, 2, WireField.READER_DRAW, GroundPlan::readerDraw,
-                                GroundPlan::withReaderDraw)),
-                Parts.text(say("Strap: from chassis to battery negative; volts across it with the lamps on, over the "
-                        + "amperes they draw. Taken as %.0f mΩ while empty.", 1000 * GroundPlan.USUAL_STRAP), "soft"));
+                                GroundPlan::withReaderDraw)));
         compared.setId(WireField.SCHOOL.path());
         node = Columns.even(300, entries, Parts.card("Against the rules", findings,
                 fields.text("Where the grounds are taken", () -> "wire.point", "pin and colour at the reader",
@@ -93,7 +91,9 @@ final class GroundsLeaf implements Leaf {
         VBox schools = Parts.noted("What each school costs here", new Label("press one to take it"), compared);
         schools.setPrefWidth(SCHOOLS);
         schools.setMinWidth(Region.USE_PREF_SIZE);
-        pinned = new Beside(Parts.card("The circuit", drawing), schools, node);
+        pinned = new Beside(Parts.card("The circuit", drawing, Parts.text(say(
+                "Strap: chassis to battery −. Volts across it with the lamps on, over their amperes. Empty: taken as %.0f mΩ.",
+                1000 * GroundPlan.USUAL_STRAP), "soft")), schools, node);
     }
 
     private static boolean matches(Wire wire, @Nullable Double section) {

@@ -88,7 +88,7 @@ final class HeaterLeaf implements Leaf {
 
     @Override
     public void refresh() {
-        Optional<Estimate> wet = session.job().dry(session.shop().schools());
+        Optional<Estimate> wet = session.job().dry(session.preferences().shop().schools());
         Parts.fill(compared, List.of(session.job().wiring().heater(), wet),
                 () -> Arrays.stream(School.values()).map(s -> row(s, wet)).toList());
         dry.setText(wet

@@ -245,7 +245,7 @@ public final class WireModel implements StationModel {
 
     /** A source with the readings that count. */
     private static PowerSource counted(Session session, PowerSource source) {
-        return session.shop().demo() ? source : source.real();
+        return session.preferences().shop().demo() ? source : source.real();
     }
 
     /** How the source looked at behaves and what to do about it. */
@@ -318,7 +318,7 @@ public final class WireModel implements StationModel {
 
     /** Whether a reading can be taken that counts. */
     boolean metered(Session session) {
-        return desk.connected() && (standIn == null || session.shop().demo());
+        return desk.connected() && (standIn == null || session.preferences().shop().demo());
     }
 
     /** Where the readings of the source looked at came from, where that has to be said. */
@@ -332,7 +332,7 @@ public final class WireModel implements StationModel {
         return (simulated.size() == volts.size()
                 ? "Every reading here is simulated"
                 : "Simulated: " + String.join("; ", simulated))
-                + (session.shop().demo()
+                + (session.preferences().shop().demo()
                         ? ". In this demo book that counts."
                         : ". Made up by a stand-in, so it counts for nothing: measure it on the vehicle.");
     }
@@ -375,7 +375,7 @@ public final class WireModel implements StationModel {
     @Override
     public Advice advice(Session session) {
         // What is next stays within the leaf until the leaf is done; its reasons are the leaf's own.
-        Optional<WireLeaf> leaf = session.leaf().flatMap(WireLeaf::of);
+        Optional<WireLeaf> leaf = session.at().leaf().flatMap(WireLeaf::of);
         Predicate<Finding> here = f -> leaf.filter(l -> l.holds(f.check().id())).isPresent();
         List<Finding> findings = session.review().findings(Station.WIRE).stream()
                 .sorted(Comparator.comparing(f -> !here.test(f))).toList();

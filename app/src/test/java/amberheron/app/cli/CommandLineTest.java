@@ -96,9 +96,9 @@ class CommandLineTest {
             throw new IllegalStateException("no desktop here");
         })).getSubcommands().forEach((name, command) -> {
             assertThat(page).contains(".SS " + name);
+            String section = page.substring(page.indexOf(".SS " + name)).substring(4).split("\\.SS", 2)[0];
             command.getCommandSpec().options().stream().filter(o -> !o.usageHelp() && !o.versionHelp())
-                    .forEach(o -> assertThat(page.contains("\\fB" + o.longestName() + "\\fR")
-                            || page.contains("\\fB" + o.longestName() + " ")).as(o.longestName())
+                    .forEach(o -> assertThat(section.contains("\\fB" + o.longestName())).as(name + o.longestName())
                             .isEqualTo(!o.hidden()));
         });
         assertThat(page).contains(".SS book move JOB", "HERON_BOOK", "70");

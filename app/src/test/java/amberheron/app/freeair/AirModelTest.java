@@ -211,8 +211,8 @@ class AirModelTest {
         }
         air.happens(session(), new Done());
         assertThat(step()).isEqualTo(CoachStep.POWER_ON);
-        session().undo();
-        session().undo();
+        session().openJob().undo();
+        session().openJob().undo();
         assertThat(step()).isEqualTo(CoachStep.CONDITIONS);
         assertThat(check().coaching().trouble()).isEqualTo(Coaching.Trouble.NONE);
     }

@@ -61,9 +61,9 @@ class PlaceModelTest {
 
     @Test
     void theChosenPlaceIsLookedAtUntilAnotherIs() {
-        assertThat(session().place()).hasValue("B");
-        session().look("A");
-        assertThat(session().place()).hasValue("A");
+        assertThat(session().at().place()).hasValue("B");
+        session().at().look("A");
+        assertThat(session().at().place()).hasValue("A");
         assertThat(fails()).singleElement()
                 .satisfies(f -> assertThat(f.subject().metric()).isEqualTo("After the turbine"));
         assertThat(model.findings(session()).getFirst().verdict()).as("what stands in the way is seen first")
@@ -82,13 +82,14 @@ class PlaceModelTest {
     void schoolsAreNamedWithWhatEachWouldTakeAndTheShopsIsMarked() {
         assertThat(model.advice(session()).parted().metric()).contains("“Straight up is best” takes B")
                 .contains("“Anything from 10° up” takes B (yours)").contains("no usable place is refused");
-        session().shop(session().shop().withSchools(PlaceSchools.OURS.withTilt(TiltSchool.STRAIGHT_UP))
-                .withRecalibrateMonths(12));
+        session().preferences()
+                .shop(session().preferences().shop().withSchools(PlaceSchools.OURS.withTilt(TiltSchool.STRAIGHT_UP))
+                        .withRecalibrateMonths(12));
         assertThat(model.advice(session()).parted().metric()).contains("“Straight up is best” takes B (yours)");
         try (Session next = Demo.empty(home)) {
-            assertThat(next.shop().schools().tilt()).as("for every job, also tomorrow")
+            assertThat(next.preferences().shop().schools().tilt()).as("for every job, also tomorrow")
                     .isEqualTo(TiltSchool.STRAIGHT_UP);
-            assertThat(next.shop().recalibrateMonths()).isEqualTo(12);
+            assertThat(next.preferences().shop().recalibrateMonths()).isEqualTo(12);
         }
     }
 
@@ -153,7 +154,7 @@ class PlaceModelTest {
         assertThat(session().job().chosenPlace().orElseThrow().distance()).isEqualTo(0.61);
         model.drag(session(), c -> c.withDistance(0.55), true);
         assertThat(session().job().chosenPlace().orElseThrow().distance()).isEqualTo(0.55);
-        session().undo();
+        session().openJob().undo();
         assertThat(session().job().chosenPlace().orElseThrow().distance()).isEqualTo(0.61);
     }
 
@@ -162,7 +163,7 @@ class PlaceModelTest {
         model.remove(session(), lettered("B"));
         assertThat(session().job().placing().chosen()).isNull();
         assertThat(session().job().candidates()).extracting(c -> c.id()).containsExactly("A", "C");
-        session().undo();
+        session().openJob().undo();
         assertThat(session().job().placing().chosen()).isEqualTo("B");
         model.add(session());
         assertThat(letter()).as("the next free letter").isEqualTo("D");

@@ -48,7 +48,7 @@ class PlanModelTest {
         Advice before = model.advice(session());
         assertThat(before.next().metric()).isEqualTo("Prove the power source with a meter.");
         Objects.requireNonNull(before.action()).run().run();
-        assertThat(session().station()).as("volts are entered there").isEqualTo(Station.WIRE);
+        assertThat(session().at().station()).as("volts are entered there").isEqualTo(Station.WIRE);
         assertThat(session().job().done()).doesNotContain("source");
         model.toggle(session(), step("source"));
         model.toggle(session(), step("splice"));
@@ -64,7 +64,7 @@ class PlanModelTest {
         assertThat(session().job().done()).doesNotContain("place", "run", "drill", "tight").contains("leaks",
                 "display");
         assertThat(session().notice()).contains("Also opened again").contains("Lay out the cable run");
-        session().undo();
+        session().openJob().undo();
         assertThat(session().job().done()).contains("place", "run", "tight");
     }
 
@@ -126,7 +126,7 @@ class PlanModelTest {
         model.move(session(), step("sensor"), -20);
         assertThat(session().notice()).contains("“Screw the sensor in” cannot come before");
         assertThat(session().job().progress().order()).hasSize(notes);
-        session().undo();
+        session().openJob().undo();
         assertThat(session().review().plan().steps()).extracting(Step::id).containsSubsequence("splice", "battery");
     }
 

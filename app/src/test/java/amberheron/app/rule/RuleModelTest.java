@@ -13,8 +13,11 @@ import amberheron.core.scaling.CheckPoint;
 import amberheron.core.units.UnitChoice;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class RuleModelTest {
     @TempDir
@@ -113,6 +116,24 @@ class RuleModelTest {
             RuleModel rule = new RuleModel(session.review(), UnitChoice.METRIC);
             assertThat(rule.ticks(scale(rule, "shown"), 10)).isEmpty();
             assertThat(rule.lies(0.8)).isTrue();
+        }
+    }
+
+    /** Numbers on an axis go by ones, twos or fives, whatever room there is for them. */
+    @ParameterizedTest
+    @ValueSource(ints = {2, 3, 4, 5, 6, 7, 8, 10, 12, 15, 20})
+    void numbersGoByOnesTwosOrFives(int majors) {
+        RuleModel rule = rule("SB-014");
+        for (Scale scale : rule.scales()) {
+            List<Double> numbers = rule.ticks(scale, majors).stream().map(Tick::number).filter(n -> !n.isEmpty())
+                    .map(n -> Double.parseDouble(n.replace('−', '-'))).sorted().distinct().toList();
+            if (numbers.size() < 2) {
+                continue;
+            }
+            double step = IntStream.range(1, numbers.size()).mapToDouble(i -> numbers.get(i) - numbers.get(i - 1))
+                    .min().orElseThrow();
+            double part = step / Math.pow(10, Math.floor(Math.log10(step) + 1e-9));
+            assertThat(Math.round(part * 1e6) / 1e6).as("%s in %d", scale.id(), majors).isIn(1.0, 2.0, 5.0);
         }
     }
 }

@@ -75,6 +75,8 @@ class ScaleModelTest {
         for (int i = 0; i < 4; i++) {
             model.take(session());
             volts.add(Objects.requireNonNull(session().job().points().getLast().volts()));
+            assertThat(model.advice(session()).next().metric().contains("note what the reader shows"))
+                    .as("%d taken, four wanted", i + 1).isEqualTo(i < 3);
         }
         assertThat(session().job().points()).extracting(CheckPoint::engine).containsExactly(OFF, OFF, RUNNING, RUNNING);
         assertThat(Math.abs(volts.get(1) - volts.get(0))).isGreaterThan(3);
@@ -122,7 +124,7 @@ class ScaleModelTest {
         }
         assertThat(session().review().diagnosis().orElseThrow().withinTolerance()).isTrue();
         for (int i = 0; i < 4; i++) {
-            session().undo();
+            session().openJob().undo();
         }
         assertThat(session().job().points()).hasSize(4);
         assertThat(Objects.requireNonNull(session().job().reader()).setting()).isNull();
@@ -177,6 +179,6 @@ class ScaleModelTest {
         assertThat(advice.why().metric()).contains("grounds");
         assertThat(prove.figure(session())).isEqualTo("+0.020 λ over 2 min");
         Objects.requireNonNull(advice.action()).run().run();
-        assertThat(session().station()).isEqualTo(Station.SCALE);
+        assertThat(session().at().station()).isEqualTo(Station.SCALE);
     }
 }

@@ -72,8 +72,8 @@ final class BayProgram {
             case "remove" -> edit(j -> without(j, words[1]));
             case "vehicle" -> edit(j -> j.withIntake(j.intake().withVehicle(words[1])));
             case "choose" -> {
-                if (see(() -> session.conflict().isPresent())) {
-                    act(words[1].equals("ours") ? Session::keepOurs : Session::takeTheirs);
+                if (see(() -> session.openJob().conflict().isPresent())) {
+                    act(words[1].equals("ours") ? s -> s.openJob().keepOurs() : s -> s.openJob().takeTheirs());
                 }
             }
             case "rows" -> {
@@ -82,7 +82,7 @@ final class BayProgram {
             default -> throw new IllegalArgumentException(words[0]);
         }
         // On the screen it says that it is saved, or that it is kept beside the book.
-        until(s -> !s.saving().busy() || s.saving().failure() != null);
+        until(s -> !s.openJob().saving().busy() || s.openJob().saving().failure() != null);
         return "kept";
     }
 

@@ -62,10 +62,10 @@ class SessionTest {
                 assertThat(other.load("SB-015").orElseThrow().document().job().intake().vehicle())
                         .isEqualTo("renamed");
             }
-            assertThat(session.undoable()).hasValue("vehicle");
-            session.undo();
+            assertThat(session.openJob().undoable()).hasValue("vehicle");
+            session.openJob().undo();
             assertThat(session.job().intake().vehicle()).startsWith("Straight-six");
-            session.redo();
+            session.openJob().redo();
             assertThat(session.job().intake().vehicle()).isEqualTo("renamed");
         }
     }
@@ -92,24 +92,24 @@ class SessionTest {
             elsewhere(home, "SB-015", "theirs");
             session.edit("vehicle", j -> j.withIntake(j.intake().withVehicle("mine")));
             session.edit("bay", j -> j.withProgress(j.progress().withBay("3")));
-            assertThat(session.saving().failure()).contains("changed elsewhere");
-            Saver.Conflict between = session.conflict().orElseThrow();
+            assertThat(session.openJob().saving().failure()).contains("changed elsewhere");
+            Saver.Conflict between = session.openJob().conflict().orElseThrow();
             assertThat(Difference.between(between.ours(), between.theirs())).extracting(Difference::field,
                     Difference::ours, Difference::theirs)
                     .as("what only one of them changed is not asked")
                     .containsExactly(tuple("intake.vehicle", "mine", "theirs"));
             assertThat(inTheBook("SB-015")).isEqualTo("theirs");
-            session.keepOurs();
-            assertThat(session.conflict()).isEmpty();
-            assertThat(session.saving().failure()).isNull();
+            session.openJob().keepOurs();
+            assertThat(session.openJob().conflict()).isEmpty();
+            assertThat(session.openJob().saving().failure()).isNull();
             assertThat(inTheBook("SB-015")).isEqualTo("mine");
             assertThat(session.job().progress().bay()).isEqualTo("3");
 
             elsewhere(home, "SB-015", "theirs again");
             session.edit("vehicle", j -> j.withIntake(j.intake().withVehicle("mine again")));
-            session.takeTheirs();
+            session.openJob().takeTheirs();
             assertThat(session.job().intake().vehicle()).isEqualTo("theirs again");
-            session.undo();
+            session.openJob().undo();
             assertThat(session.job().intake().vehicle()).as("by one key, too").isEqualTo("mine again");
         }
         try (Stream<Path> aside = Files.list(home.resolve("unsaved"))) {
@@ -128,8 +128,8 @@ class SessionTest {
         try (Session next = Demo.empty(home)) {
             next.open("SB-015");
             assertThat(next.job().intake().vehicle()).isEqualTo("mine");
-            assertThat(next.conflict().orElseThrow().theirs().job().intake().vehicle()).isEqualTo("theirs");
-            next.keepOurs();
+            assertThat(next.openJob().conflict().orElseThrow().theirs().job().intake().vehicle()).isEqualTo("theirs");
+            next.openJob().keepOurs();
         }
         assertThat(inTheBook("SB-015")).isEqualTo("mine");
         assertThat(home.resolve("unsaved")).isDirectoryNotContaining("glob:**.entry");
@@ -170,13 +170,13 @@ class SessionTest {
             until(ui, () -> session.idle() && session.job().id().equals("SB-015"));
             statement.execute("begin immediate");
             ui.submit(() -> session.edit("vehicle", j -> j.withIntake(j.intake().withVehicle("kept")))).get();
-            until(ui, () -> session.saving().failure() != null);
+            until(ui, () -> session.openJob().saving().failure() != null);
             try (Stream<Path> left = Files.list(home.resolve("unsaved"))) {
                 assertThat(left.filter(f -> f.toString().endsWith(".entry"))).singleElement()
                         .satisfies(f -> assertThat(Files.readString(f)).contains("kept"));
             }
             statement.execute("rollback");
-            until(ui, () -> session.saving().failure() == null && session.idle());
+            until(ui, () -> session.openJob().saving().failure() == null && session.idle());
         }
         assertThat(inTheBook("SB-015")).isEqualTo("kept");
         assertThat(home.resolve("unsaved")).isDirectoryNotContaining("glob:**.entry");
@@ -216,7 +216,7 @@ class SessionTest {
         try (Session session = Demo.session(home)) {
             session.open("SB-014");
             assertThat(new PlaceModel().figure(session)).isEqualTo("B: 614 mm past turbine · 35° up");
-            session.units(new UnitChoice(true, true, true, true));
+            session.preferences().units(new UnitChoice(true, true, true, true));
             assertThat(new PlaceModel().figure(session)).isEqualTo("B: 24.17 in past turbine · 35° up");
             assertThat(PlanModel.title(session, session.review().plan().steps().stream()
                     .filter(s -> s.id().equals("sensor")).findFirst().orElseThrow()))
@@ -225,7 +225,7 @@ class SessionTest {
             assertThat(new ScaleModel().figure(session)).startsWith("shows 0.15 AFR lean");
         }
         try (Session again = Demo.empty(home)) {
-            assertThat(again.units().inches()).isTrue();
+            assertThat(again.preferences().units().inches()).isTrue();
         }
     }
 

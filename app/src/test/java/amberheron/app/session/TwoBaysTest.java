@@ -135,12 +135,12 @@ class TwoBaysTest {
                 one.until(s -> s.job().intake().vehicle().equals("blue van"));
                 one.until(s -> s.jobs().getFirst().vehicle().equals("blue van"));
 
-                one.act(Session::undo);
+                one.act(s -> s.openJob().undo());
                 two.until(s -> s.job().progress().bay().isEmpty());
                 assertThat(two.job().intake().vehicle()).as("only one's own entry is taken back").isEqualTo("blue van");
                 one.edit(vehicle("red van"));
                 two.until(s -> s.job().intake().vehicle().equals("red van"));
-                two.act(Session::undo);
+                two.act(s -> s.openJob().undo());
                 assertThat(two.see(two.session::notice)).contains("another bay has changed the same since");
                 assertThat(two.job().intake().vehicle()).isEqualTo("red van");
 
@@ -153,7 +153,7 @@ class TwoBaysTest {
                 }
                 two.until(s -> s.jobs().stream().noneMatch(j -> j.id().equals("A")));
                 two.edit(place("4"));
-                two.until(s -> String.valueOf(s.saving().failure()).contains("moved to another"));
+                two.until(s -> String.valueOf(s.openJob().saving().failure()).contains("moved to another"));
                 assertThat(left(two.home)).content().contains("\"bay\" : \"4\"");
             }
         }
@@ -169,15 +169,15 @@ class TwoBaysTest {
                 far.loses(line);
                 far.edit(place("3"));
                 near.edit(vehicle("blue van"));
-                far.until(s -> s.saving().failure() != null);
-                assertThat(far.see(() -> far.session.saving().failure())).contains("kept on this machine");
+                far.until(s -> s.openJob().saving().failure() != null);
+                assertThat(far.see(() -> far.session.openJob().saving().failure())).contains("kept on this machine");
                 far.act(s -> s.begin("N"));
                 near.act(s -> s.begin("N"));
                 far.until(s -> s.idle() && s.job().id().equals("N"));
                 near.until(s -> s.idle() && s.job().id().equals("N"));
                 far.edit(vehicle("far"));
                 near.edit(vehicle("near"));
-                near.until(s -> s.idle() && s.saving().failure() == null);
+                near.until(s -> s.idle() && s.openJob().saving().failure() == null);
                 far.until(s -> s.jobs().stream().anyMatch(j -> j.vehicle().equals("far")));
 
                 line.plug();
@@ -188,7 +188,7 @@ class TwoBaysTest {
                 near.open("A");
                 near.until(s -> s.job().progress().bay().equals("3"));
                 assertThat(near.job().intake().vehicle()).isEqualTo("blue van");
-                far.until(s -> s.saving().failure() == null && s.idle());
+                far.until(s -> s.openJob().saving().failure() == null && s.idle());
                 assertThat(far.home.resolve("unsaved")).isDirectoryNotContaining("glob:**.entry");
             }
         }
@@ -207,7 +207,7 @@ class TwoBaysTest {
                 far.edit(place("3"));
                 far.open("A");
                 far.edit(vehicle("far"));
-                far.until(s -> s.saving().failure() != null);
+                far.until(s -> s.openJob().saving().failure() != null);
             }
             try (Bay near = new Bay(server, folder.resolve("1"))) {
                 near.open("A");
@@ -218,10 +218,11 @@ class TwoBaysTest {
                     line.plug();
                     near.open("B");
                     near.until(s -> s.job().progress().bay().equals("3"));
-                    far.until(s -> s.conflict().isPresent());
-                    assertThat(far.see(() -> far.session.conflict().orElseThrow().theirs().job().intake().vehicle()))
+                    far.until(s -> s.openJob().conflict().isPresent());
+                    assertThat(far.see(
+                            () -> far.session.openJob().conflict().orElseThrow().theirs().job().intake().vehicle()))
                             .isEqualTo("near");
-                    far.act(Session::keepOurs);
+                    far.act(s -> s.openJob().keepOurs());
                     near.open("A");
                     near.until(s -> s.job().intake().vehicle().equals("far"));
                     far.until(Session::idle);
@@ -242,7 +243,7 @@ class TwoBaysTest {
                 far.open("A");
                 far.loses(line);
                 far.edit(vehicle("far"));
-                far.until(s -> s.saving().failure() != null && s.idle());
+                far.until(s -> s.openJob().saving().failure() != null && s.idle());
                 String typed = far.see(() -> {
                     far.session.edit("typed", wires(1));
                     return kept(home);
@@ -251,10 +252,10 @@ class TwoBaysTest {
                 near.edit(vehicle("near"));
                 near.until(Session::idle);
                 line.plug();
-                far.until(s -> s.conflict().isPresent());
+                far.until(s -> s.openJob().conflict().isPresent());
                 String chosen = far.see(() -> {
                     far.session.edit("typed", wires(1));
-                    far.session.takeTheirs();
+                    far.session.openJob().takeTheirs();
                     return kept(home);
                 });
                 assertThat(chosen).as("what only this one added").contains("\"tag\" : \"2\"");
@@ -280,10 +281,10 @@ class TwoBaysTest {
                 }
                 Files.writeString(home.resolve("unsaved"), "a file where the folder should be");
                 far.edit(vehicle("far"));
-                far.until(s -> s.saving().lost());
+                far.until(s -> s.openJob().saving().lost());
                 Files.delete(home.resolve("unsaved"));
                 far.edit(place("3"));
-                far.until(s -> s.saving().failure() != null && !s.saving().lost());
+                far.until(s -> s.openJob().saving().failure() != null && !s.openJob().saving().lost());
                 assertThat(kept(home)).contains("far");
             }
         }
@@ -331,7 +332,7 @@ class TwoBaysTest {
                 far.open("A");
                 far.loses(line);
                 far.edit(wires(10));
-                far.until(s -> s.saving().failure() != null);
+                far.until(s -> s.openJob().saving().failure() != null);
             }
             byte[] yesterday = Files.readAllBytes(left(home));
             Path file = left(home);
@@ -375,7 +376,7 @@ class TwoBaysTest {
                     each.until(s -> s.notice().contains("does not answer"));
                     for (int i = 0; i < 20; i++) {
                         each.edit(wires(1));
-                        each.until(s -> s.saving().failure() != null && !s.saving().busy());
+                        each.until(s -> s.openJob().saving().failure() != null && !s.openJob().saving().busy());
                     }
                 }
             }
@@ -408,7 +409,7 @@ class TwoBaysTest {
                     far.edit(wires(1));
                     near.edit(wires(1));
                 }
-                far.until(s -> s.saving().failure() != null);
+                far.until(s -> s.openJob().saving().failure() != null);
                 near.until(Session::idle);
                 line.plug();
                 far.until(s -> wires(s.job()).size() == 60 && s.idle());
@@ -432,13 +433,13 @@ class TwoBaysTest {
                 String revision = inTheBook(server, folder.resolve("office")).outputs().toString();
                 for (int i = 0; i < 6; i++) {
                     Output turned = one.job().outputs().all().get(i % 2);
-                    one.act(s -> s.face(turned));
+                    one.act(s -> s.openJob().face(turned.id()));
                     two.edit(wires(1));
                     assertThat(one.job().outputs().active().id()).isEqualTo(turned.id());
                 }
                 one.until(s -> wires(s.job()).size() == 6 && s.idle());
-                assertThat(one.see(one.session::conflict)).isEmpty();
-                assertThat(two.see(two.session::conflict)).isEmpty();
+                assertThat(one.see(one.session.openJob()::conflict)).isEmpty();
+                assertThat(two.see(two.session.openJob()::conflict)).isEmpty();
                 assertThat(inTheBook(server, folder.resolve("office")).outputs()).hasToString(revision);
             }
         }
@@ -459,7 +460,7 @@ class TwoBaysTest {
                 near.until(s -> Files.exists(Photos.folder(near.home, s.job()).resolve("bung.png")));
                 far.loses(line);
                 far.act(s -> fitted(s, other));
-                far.until(s -> s.saving().failure() != null);
+                far.until(s -> s.openJob().saving().failure() != null);
                 line.plug();
                 near.until(s -> Files.exists(Photos.folder(near.home, s.job()).resolve("loom.png")));
                 assertThat(near.job().photos()).hasSize(2);

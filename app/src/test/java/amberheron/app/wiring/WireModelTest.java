@@ -278,7 +278,7 @@ class WireModelTest {
         await("1 wires read");
         assertThat(chart().wires()).singleElement()
                 .satisfies(w -> assertThat(w.colour()).isEqualTo(WireColour.of(WireColour.Hue.PINK)));
-        session().undo();
+        session().openJob().undo();
         assertThat(chart()).isEqualTo(before);
         wire.writeChart(session());
         await("SB-016-tags.pdf");

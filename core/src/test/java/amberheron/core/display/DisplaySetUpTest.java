@@ -88,4 +88,21 @@ class DisplaySetUpTest {
         assertThatThrownBy(() -> new Display(null, null, false, null, null, Map.of(Told.LEAN, Double.NaN)))
                 .hasMessageContaining("told.lean");
     }
+
+    /** Each as its own rule says it, and none by way of another. */
+    @ParameterizedTest
+    @CsvSource({"RICH, 0.70", "RICH_DELAY, 5", "FILTER, 0.3", "LEAN_DELAY, 0.5"})
+    void whatIsTheSameForEveryEngine(Told what, double value) {
+        assertThat(ought(NATURAL, KNOWS, what)).isEqualTo(value);
+        assertThat(ought(new Engine(true, 6, 0.1), KNOWS, what)).isEqualTo(value);
+    }
+
+    /** λ 0.08 on either side of what full load wants. */
+    @ParameterizedTest
+    @CsvSource({"false, 0.8163", "true, 0.78"})
+    void theAlarmsStandAsFarOnEitherSideOfFullLoad(boolean boosted, double wanted) {
+        assertThat(DisplaySetUp.fullLoad(boosted)).isCloseTo(wanted, within(1e-4));
+        assertThat(DisplaySetUp.leanUnderLoad(boosted)).isCloseTo(wanted + 0.08, within(1e-4));
+        assertThat(DisplaySetUp.richUnderLoad(boosted)).isCloseTo(wanted - 0.08, within(1e-4));
+    }
 }

@@ -77,4 +77,25 @@ class ReaderLagTest {
         assertThat(late.verdict()).isEqualTo(Verdict.WARN);
         return late.consequence().metric();
     }
+
+    /** A reader that is right where the mixture stands and late where it moves at 0.3 λ/s has no offset. */
+    @Test
+    void whereTheMixtureMovesNothingIsSaidOfTheOffset() {
+        int rows = 4000;
+        double[] time = new double[rows];
+        float[] told = new float[rows];
+        float[] reader = new float[rows];
+        int standing = 0;
+        for (int i = 0; i < rows; i++) {
+            time[i] = i * 0.05;
+            double at = time[i] % 4;
+            boolean moves = at >= 3;
+            told[i] = (float) (0.9 + (moves ? 0.3 * (at - 3) : 0));
+            reader[i] = told[i] + (moves ? 0.06f : 0);
+            standing += moves ? 0 : 1;
+        }
+        Agreement found = Objects.requireNonNull(Agreement.of(Drive.of(time, told, reader), 0.5, 1.5, false));
+        assertThat(found.offset()).isCloseTo(0, within(1e-4));
+        assertThat(found.pairs()).isBetween((int) (0.8 * standing), standing);
+    }
 }

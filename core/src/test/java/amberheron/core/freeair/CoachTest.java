@@ -215,4 +215,14 @@ class CoachTest {
         assertThat(bay.does(new Tick()).waits(29).step()).isEqualTo(CoachStep.HOLD);
         assertThat(bay.waits(1).step()).isEqualTo(CoachStep.PLUG_IN);
     }
+
+    /** Who looks away for longer than three quarters of a minute has not seen what it did meanwhile. */
+    @Test
+    void whoLooksAwayTooLongBeginsToWatchAnew() {
+        Bay ready = learned().watches(70, 0.209);
+        assertThat(ready.step()).isEqualTo(CoachStep.READY);
+        assertThat(ready.waits(45).step()).isEqualTo(CoachStep.READY);
+        assertThat(ready.waits(1).step()).isEqualTo(CoachStep.STEADY);
+        assertThat(ready.trouble()).isEqualTo(Trouble.UNSEEN);
+    }
 }

@@ -17,12 +17,15 @@ import amberheron.core.finding.Verdict;
 import amberheron.core.trim.TrimPlan.Cell;
 import amberheron.core.trim.TrimPlan.State;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class TrimPlanTest {
     private static final EngineAsked ASKED = new EngineAsked(false, false, 0.62, 1.38, 0.5, 1.6, 0);
@@ -151,5 +154,14 @@ class TrimPlanTest {
                 .hasMessageContaining("rise");
         assertThat(TrimSheet.NONE.loadBins(LoadAxis.PRESSURE, 98_000)).startsWith(30_000.0, 40_000.0)
                 .endsWith(100_000.0);
+    }
+
+    /** One short visit may be anything; two, or one long stay, are evidence. */
+    @ParameterizedTest
+    @CsvSource({"3, 1, TOO_LITTLE", "3, 2, ADVISED", "1.9, 4, TOO_LITTLE", "5, 1, ADVISED"})
+    void howOftenAndHowLongABinHasToBeVisited(double seconds, int visits, State state) {
+        Fuelling seen = new Fuelling(LoadAxis.PRESSURE,
+                List.of(new Fuelling.Spot(3000, 45_000, seconds, visits, 1.06, 0.004)), Map.of(), 20_000.0);
+        assertThat(plan(seen, BINS, NOTHING_AGAINST).cell(2, 1).state()).isEqualTo(state);
     }
 }

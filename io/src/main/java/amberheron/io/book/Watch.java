@@ -1,5 +1,6 @@
 package amberheron.io.book;
 
+import amberheron.io.Backoff;
 import amberheron.io.book.Store.Ear;
 import java.sql.SQLException;
 import java.time.Duration;
@@ -38,12 +39,12 @@ final class Watch implements AutoCloseable {
     }
 
     private void run() {
-        Duration pause = FIRST_PAUSE;
+        Backoff pauses = new Backoff(FIRST_PAUSE, LONGEST_PAUSE);
         while (!closed) {
             try (Ear ear = store.listen()) {
                 // What was said before it listened is found by comparing.
                 look(ear.jdbi());
-                pause = FIRST_PAUSE;
+                pauses.reset();
                 while (!closed) {
                     if (ear.await()) {
                         look(ear.jdbi());
@@ -56,10 +57,10 @@ final class Watch implements AutoCloseable {
                     return;
                 }
                 // Once for each time that it goes out of reach.
-                Logger.getLogger(Watch.class.getName()).log(pause.equals(FIRST_PAUSE) ? Level.WARNING : Level.FINE,
+                Logger.getLogger(Watch.class.getName()).log(pauses.isFirst() ? Level.WARNING : Level.FINE,
                         "out of reach: " + store.name(), e);
                 tell(new Heard(false, Map.of()));
-                pause = paused(pause);
+                wait(pauses.next());
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
                 return;
@@ -67,15 +68,13 @@ final class Watch implements AutoCloseable {
         }
     }
 
-    private Duration paused(Duration pause) {
+    private void wait(Duration pause) {
         try {
             Thread.sleep(pause);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             closed = true;
         }
-        Duration longer = pause.multipliedBy(2);
-        return longer.compareTo(LONGEST_PAUSE) > 0 ? LONGEST_PAUSE : longer;
     }
 
     private void look(Jdbi book) {

@@ -161,7 +161,7 @@ final class Value<T, V extends @Nullable Object> implements Part<T, V> {
 
     /** Refuses nought and less; for a number that may be absent. */
     static <T> Value<T, @Nullable Double> positiveOrNull(String name, Function<T, @Nullable Double> of) {
-        return of(name, of, new Kind<>(Value::positive, ObjectNode::put,
+        return Value.<T, @Nullable Double>of(name, of, new Kind<@Nullable Double>(Value::positive, ObjectNode::put,
                 () -> either("number").put("exclusiveMinimum", 0), false));
     }
 
@@ -178,7 +178,8 @@ final class Value<T, V extends @Nullable Object> implements Part<T, V> {
     }
 
     static <T> Value<T, @Nullable Double> numberOrNull(String name, Function<T, @Nullable Double> of) {
-        return of(name, of, new Kind<>(Cursor::numberOrNull, ObjectNode::put, () -> either("number"), false));
+        return Value.<T, @Nullable Double>of(name, of,
+                new Kind<@Nullable Double>(Cursor::numberOrNull, ObjectNode::put, () -> either("number"), false));
     }
 
     static <T> Value<T, Integer> integer(String name, Function<T, Integer> of) {
@@ -186,7 +187,8 @@ final class Value<T, V extends @Nullable Object> implements Part<T, V> {
     }
 
     static <T> Value<T, @Nullable Integer> integerOrNull(String name, Function<T, @Nullable Integer> of) {
-        return of(name, of, new Kind<>(Cursor::integerOrNull, ObjectNode::put, () -> either("integer"), false));
+        return Value.<T, @Nullable Integer>of(name, of,
+                new Kind<@Nullable Integer>(Cursor::integerOrNull, ObjectNode::put, () -> either("integer"), false));
     }
 
     static <T> Value<T, Boolean> flag(String name, Function<T, Boolean> of) {
@@ -194,7 +196,8 @@ final class Value<T, V extends @Nullable Object> implements Part<T, V> {
     }
 
     static <T> Value<T, @Nullable Boolean> flagOrNull(String name, Function<T, @Nullable Boolean> of) {
-        return of(name, of, new Kind<>(Cursor::flagOrNull, ObjectNode::put, () -> either("boolean"), false));
+        return Value.<T, @Nullable Boolean>of(name, of,
+                new Kind<@Nullable Boolean>(Cursor::flagOrNull, ObjectNode::put, () -> either("boolean"), false));
     }
 
     /** A line that has to be there. */
@@ -217,7 +220,7 @@ final class Value<T, V extends @Nullable Object> implements Part<T, V> {
     }
 
     static <T> Value<T, @Nullable String> textOrNull(String name, Function<T, @Nullable String> of) {
-        return of(name, of, new Kind<>(Cursor::textOrNull, ObjectNode::put,
+        return Value.<T, @Nullable String>of(name, of, new Kind<@Nullable String>(Cursor::textOrNull, ObjectNode::put,
                 () -> either("string").put("maxLength", SHORT), false));
     }
 
@@ -228,7 +231,7 @@ final class Value<T, V extends @Nullable Object> implements Part<T, V> {
     }
 
     static <T> Value<T, @Nullable LocalDate> date(String name, Function<T, @Nullable LocalDate> of) {
-        return of(name, of, new Kind<>(Cursor::date,
+        return Value.<T, @Nullable LocalDate>of(name, of, new Kind<@Nullable LocalDate>(Cursor::date,
                 (out, field, day) -> out.put(field, day == null ? null : day.toString()),
                 () -> either("string").put("maxLength", SHORT), false));
     }
@@ -240,7 +243,7 @@ final class Value<T, V extends @Nullable Object> implements Part<T, V> {
     }
 
     static <T> Value<T, @Nullable Instant> momentOrNull(String name, Function<T, @Nullable Instant> of) {
-        return of(name, of, new Kind<>(Cursor::momentOrNull,
+        return Value.<T, @Nullable Instant>of(name, of, new Kind<@Nullable Instant>(Cursor::momentOrNull,
                 (out, field, moment) -> out.put(field, moment == null ? null : moment.toString()),
                 () -> either("string").put("maxLength", SHORT), false));
     }
@@ -264,7 +267,7 @@ final class Value<T, V extends @Nullable Object> implements Part<T, V> {
 
     static <T, E extends Enum<E>> Value<T, @Nullable E> choiceOrNull(String name, Function<T, @Nullable E> of,
             E[] values) {
-        return of(name, of, new Kind<>((at, field) -> at.choiceOrNull(field, values),
+        return Value.<T, @Nullable E>of(name, of, new Kind<@Nullable E>((at, field) -> at.choiceOrNull(field, values),
                 (out, field, one) -> out.put(field, Cursor.idOrNull(one)), () -> {
                     ObjectNode schema = choices(values, Cursor::id);
                     ((ArrayNode) schema.get("enum")).addNull();

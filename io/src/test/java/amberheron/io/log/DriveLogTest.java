@@ -258,6 +258,20 @@ class DriveLogTest {
                 .hasMessageContainingAll("line 92", "the clock jumps 3 times", "no stretch of one clock is 10 s long");
     }
 
+    /** Past midnight the clock of the day goes on; one that is put back by some hours is another clock. */
+    @Test
+    void midnightIsNoJumpAndAClockPutBackIsOne() throws IOException {
+        DriveLog night = clocked("night.csv", joined(seconds(86_390, 90), seconds(0.1, 300)));
+        assertThat(night.drive().time()).hasSize(390);
+        assertThat(night.drive().time()[389] - night.drive().time()[0]).isCloseTo(40, within(1.5));
+        assertThat(night.leftOut()).isZero();
+        for (double back : new double[]{3_600, 11 * 3_600}) {
+            DriveLog put = clocked("put.csv", joined(seconds(50_000, 150), seconds(50_015 - back, 400)));
+            assertThat(put.drive().time()).as("put back by " + back).hasSize(400);
+            assertThat(put.leftOut()).isEqualTo(150);
+        }
+    }
+
     @Test
     void goodRowsAreKeptAndBadOnesSaidWithLineAndReason() throws IOException {
         String text = "time,rpm,controller,reader\n"
