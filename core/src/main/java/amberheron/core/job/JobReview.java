@@ -28,7 +28,6 @@ import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.Diagnostician;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
-import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.ScaleReport;
 import amberheron.core.scaling.Scaling;
 import amberheron.core.scaling.SettingFinder;
@@ -46,11 +45,8 @@ import amberheron.core.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
-import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -66,24 +62,23 @@ public final class JobReview {
     private final List<CheckPoint> points;
     private final List<Stale> stale;
     /** What grounds and input are expected to do to the volts. */
-    private final WireEffect onTheWay;
+    private final Derived<WireEffect> onTheWay;
     private final Map<String, List<Step.Item>> chosen;
-    private final JobPlan plan;
+    private final Derived<JobPlan> plan;
     private final PlaceRanking places;
     private final FreeAirCheck airCheck;
-    private final List<Finding> place;
-    private final List<Finding> wire;
-    private final List<Finding> air;
-    private final List<Finding> prove;
+    private final Derived<List<Finding>> place;
+    private final Derived<List<Finding>> wire;
+    private final Derived<List<Finding>> air;
+    private final Derived<List<Finding>> prove;
     private final LogRules.Engine driven;
-    private final @Nullable Schedule schedule;
-    private final @Nullable ScaleReport scale;
-    private final @Nullable Diagnosis diagnosis;
-    private final @Nullable List<Uncertainty> doubts;
-    private @Nullable Trust trust;
-    /** Which link lies on the road, once it was asked for. */
-    private @Nullable Diagnosis road;
-    private boolean roadAsked;
+    private final Derived<Optional<Schedule>> schedule;
+    private final Derived<Optional<ScaleReport>> scale;
+    private final Derived<Optional<Diagnosis>> diagnosis;
+    private final Derived<Optional<Trust>> trust;
+    /** Which link lies on the road. */
+    private final Derived<Optional<Diagnosis>> road;
+    private final Derived<Optional<TrimPlan>> trims;
     private final List<JobCheck> lacks;
     private final List<JobReview> others;
     private final LinkStates links;
@@ -98,7 +93,7 @@ public final class JobReview {
     }
 
     /**
-     * Reviews a changed job; a station that nothing has changed for is taken over.
+     * Reviews a changed job; what follows from the same as before is taken over.
      *
      * @param before an earlier review; null for none
      */
@@ -110,72 +105,55 @@ public final class JobReview {
         Reader reader = job.reader();
         this.surroundings = new WireRules.Surroundings(job.intake().readers(), law,
                 job.dry(shop.schools()).orElse(null), Tolerance.LAMBDA);
-        Predicate<Function<JobReview, @Nullable Object>> kept = part -> before != null
-                && Objects.equals(part.apply(before), part.apply(this));
+        Intake intake = job.intake();
         this.chosen = PartsChosen.of(job.wiring());
-        this.plan = before != null && kept.test(r -> r.job.intake()) && kept.test(r -> r.job.progress().order())
-                && kept.test(r -> r.chosen)
-                        ? before.plan
-                        : JobPlan.of(job.intake(), job.progress().order(), chosen);
-        this.schedule = job.progress().day() == null
-                ? null
-                : before != null && before.schedule != null && before.plan == plan && kept.test(r -> r.job.done())
-                        ? before.schedule
-                        : Schedule.of(plan, job.done(), 1);
+        List<String> order = job.progress().order();
+        this.plan = Derived.of(before == null ? null : before.plan, () -> JobPlan.of(intake, order, chosen), intake,
+                order, chosen);
+        boolean booked = job.progress().day() != null;
+        Set<String> done = job.done();
+        this.schedule = Derived.of(before == null ? null : before.schedule,
+                () -> booked ? Optional.of(Schedule.of(plan.get(), done, 1)) : Optional.empty(), plan, done, booked);
         this.places = PlaceRanking.of(site, job.candidates(), before == null ? null : before.places);
-        this.place = before != null && kept.test(r -> r.job.placing()) && kept.test(r -> r.site)
-                ? before.place
-                : job.placing().findings(site);
+        this.place = Derived.of(before == null ? null : before.place, () -> job.placing().findings(site),
+                job.placing(), site);
         this.wiring = shop.demo() ? job.wiring() : job.wiring().real();
         this.points = job.points().stream().filter(p -> shop.demo() || p.origin().real())
                 .filter(p -> Stale.since(job, p).isEmpty()).filter(p -> p.meansInstead(law).isEmpty()).toList();
         this.stale = Stale.of(job, shop);
-        boolean sameWire = kept.test(r -> r.wiring) && kept.test(r -> r.surroundings);
-        this.wire = before != null && sameWire ? before.wire : WireRules.judge(wiring, surroundings);
-        this.onTheWay = before != null && sameWire
-                ? before.onTheWay
-                : WireRules.effect(wiring, job.intake().readers());
-        boolean sameLaw = kept.test(r -> r.job.law());
+        this.wire = Derived.of(before == null ? null : before.wire, () -> WireRules.judge(wiring, surroundings), wiring,
+                surroundings);
+        this.onTheWay = Derived.of(before == null ? null : before.onTheWay,
+                () -> WireRules.effect(wiring, intake.readers()), wiring, surroundings);
         this.airCheck = !shop.demo() && job.air().reading().filter(r -> !job.entries().origin(r).real()).isPresent()
                 ? job.air().unread()
                 : job.air();
-        this.air = before != null && sameLaw && kept.test(r -> r.airCheck)
-                ? before.air
-                : AirRules.judge(airCheck, law == null ? null : law.leanest(), Tolerance.LAMBDA);
-        Output.Proving proving = job.proving();
-        this.driven = new LogRules.Engine(job.intake().exhaust().turbine(),
+        this.air = Derived.of(before == null ? null : before.air,
+                () -> AirRules.judge(airCheck, law == null ? null : law.leanest(), Tolerance.LAMBDA), airCheck, law);
+        this.driven = new LogRules.Engine(intake.exhaust().turbine(),
                 job.chosenPlace().filter(c -> PlaceRules.afterMerge(site, c)).isPresent(),
-                place.stream().anyMatch(f -> f.check().is(PlaceCheck.OPEN_END) && f.verdict() == Verdict.WARN),
-                !job.intake().readers().equals(Set.of(Intake.ReaderKind.STOCK_ECU)),
+                place.get().stream().anyMatch(f -> f.check().is(PlaceCheck.OPEN_END) && f.verdict() == Verdict.WARN),
+                !intake.readers().equals(Set.of(Intake.ReaderKind.STOCK_ECU)),
                 reader == null ? null : reader.input().filter());
-        boolean sameDrive = kept.test(r -> r.job.proving()) && kept.test(r -> r.driven);
-        this.prove = before != null && sameDrive && kept.test(r -> r.job.roadTest().witness())
-                && kept.test(r -> r.job.intake().fuel()) ? before.prove : proved(proving);
-        boolean sameChain = sameLaw && kept.test(r -> r.job.reader());
-        boolean sameSuspects = kept.test(r -> r.shop.laws()) && kept.test(r -> r.job.stoich());
-        if (before != null && sameChain && sameSuspects && kept.test(r -> r.job.proving())) {
-            // Both or neither: it may be asked for on another thread just now.
-            synchronized (before) {
-                this.road = before.road;
-                this.roadAsked = before.roadAsked;
-            }
-        }
-        if (law == null || reader == null) {
-            this.scale = null;
-            this.diagnosis = null;
-        } else {
-            this.scale = before != null && sameChain && kept.test(r -> r.onTheWay)
-                    ? before.scale
-                    : Scaling.report(law, reader, onTheWay).orElse(null);
-            this.diagnosis = before != null && sameChain && kept.test(r -> r.points) && sameSuspects
-                    ? before.diagnosis
-                    : diagnose(law, reader, points);
-        }
-        this.lacks = law == null ? List.of(JobCheck.LAW) : CheckPointProof.lacks(law, points, diagnosis, this::proves);
-        this.doubts = doubts();
-        this.trust = before != null && sameChain && kept.test(r -> r.scale) && kept.test(r -> r.doubts)
-                ? before.trust
-                : null;
+        Output.Proving proving = job.proving();
+        this.prove = Derived.of(before == null ? null : before.prove, () -> proved(proving), proving, driven,
+                job.roadTest().witness(), intake.fuel());
+        this.scale = Derived.of(before == null ? null : before.scale, () -> law == null || reader == null
+                ? Optional.empty()
+                : Scaling.report(law, reader, onTheWay.get()), law, reader, onTheWay.get());
+        this.diagnosis = Derived.of(before == null ? null : before.diagnosis, () -> diagnose(points), law, reader,
+                points, shop.laws(), job.stoich());
+        this.road = Derived.of(before == null ? null : before.road, this::roadDiagnosis, law, reader, proving,
+                shop.laws(), job.stoich());
+        this.lacks = law == null
+                ? List.of(JobCheck.LAW)
+                : CheckPointProof.lacks(law, points, diagnosis.get().orElse(null), this::proves);
+        Optional<List<Uncertainty>> doubts = doubts();
+        this.trust = Derived.of(before == null ? null : before.trust,
+                () -> doubts.flatMap(d -> chainAsSet().map(c -> Trust.of(c, d))), law, reader, scale.get(), doubts);
+        List<Finding> against = prove.get().stream().filter(f -> f.verdict() == Verdict.FAIL).toList();
+        this.trims = Derived.of(before == null ? null : before.trims, () -> trims(against), proving,
+                job.roadTest().trims(), driven.boosted(), intake.fuelSystem(), against);
         this.others = job.outputs().others().stream().map(o -> {
             JobReview earlier = before == null ? null : before.ofOutput(o.id()).orElse(null);
             return new JobReview(job.withOutputs(new Outputs(List.of(o), o.id())), shop, earlier);
@@ -212,27 +190,33 @@ public final class JobReview {
         return links.own(station);
     }
 
-    /** What is in doubt; null while it cannot be told, and for a chain that lies: it is mended before it is trusted. */
-    private @Nullable List<Uncertainty> doubts() {
+    /** What is in doubt; empty while it cannot be told, and for a chain that lies: it is mended before it is trusted. */
+    private Optional<List<Uncertainty>> doubts() {
         OutputLaw law = job.law();
         Reader reader = job.reader();
-        if (law == null || reader == null || scale == null || (diagnosis != null && contradicted(diagnosis))) {
-            return null;
+        ScaleReport report = scale.get().orElse(null);
+        if (law == null || reader == null || report == null
+                || diagnosis.get().filter(JobReview::contradicted).isPresent()) {
+            return Optional.empty();
         }
         boolean airCounts = airCheck.reading().isPresent() && stale(Station.AIR).isEmpty()
-                && air.stream().noneMatch(f -> f.verdict() == Verdict.FAIL);
-        return Doubts.of(job, shop.today(), law, reader, points, diagnosis != null, airCounts,
-                Math.abs(scale.budget().getFirst().lambda())).orElse(null);
+                && air.get().stream().noneMatch(f -> f.verdict() == Verdict.FAIL);
+        return Doubts.of(job, shop.today(), law, reader, points, diagnosis.get().isPresent(), airCounts,
+                Math.abs(report.budget().getFirst().lambda()));
+    }
+
+    /** Law, reader and what is to be typed into it, the wires left out; empty until they are known. */
+    private Optional<SignalChain> chainAsSet() {
+        OutputLaw law = job.law();
+        Reader reader = job.reader();
+        return law == null || reader == null
+                ? Optional.empty()
+                : scale.get().map(s -> new SignalChain(law, WireEffect.NONE, reader, s.setting()));
     }
 
     /** The number shown is λ ± u; empty while that cannot be told. Takes some milliseconds, once. */
-    public synchronized Optional<Trust> trust() {
-        OutputLaw law = job.law();
-        Reader reader = job.reader();
-        if (trust == null && doubts != null && law != null && reader != null && scale != null) {
-            trust = Trust.of(new SignalChain(law, WireEffect.NONE, reader, scale.setting()), doubts);
-        }
-        return Optional.ofNullable(trust);
+    public Optional<Trust> trust() {
+        return trust.get();
     }
 
     /** The station at which a doubt is made smaller. */
@@ -247,9 +231,13 @@ public final class JobReview {
 
     /** Works out now what would be worked out when it is asked for. */
     public void workOut() {
-        // The first screen shows the one; the other takes longer and is looked at later.
-        trust();
+        schedule.get();
+        List.of(wire, air, prove).forEach(Derived::get);
+        trust.get();
+        trims.get();
+        // Takes longest, and is looked at last.
         places.workOut();
+        others.forEach(JobReview::workOut);
     }
 
     /** Whether the points say that the chain is not what law and setting make of it. */
@@ -257,11 +245,13 @@ public final class JobReview {
         return !diagnosis.withinTolerance() || !diagnosis.settingHeld();
     }
 
-    private @Nullable Diagnosis diagnose(OutputLaw law, Reader reader, List<CheckPoint> points) {
-        return points.isEmpty() || SettingFinder.find(law, reader).isEmpty()
-                ? null
-                : Diagnostician.diagnose(law, reader, points,
-                        new Diagnostician.Surroundings(shop.laws(), job.stoich()));
+    private Optional<Diagnosis> diagnose(List<CheckPoint> points) {
+        OutputLaw law = job.law();
+        Reader reader = job.reader();
+        return law == null || reader == null || points.isEmpty() || SettingFinder.find(law, reader).isEmpty()
+                ? Optional.empty()
+                : Optional.of(Diagnostician.diagnose(law, reader, points,
+                        new Diagnostician.Surroundings(shop.laws(), job.stoich())));
     }
 
     /** What mends the ground of this job; empty where nothing has to be mended. */
@@ -271,7 +261,7 @@ public final class JobReview {
 
     /** Whether the supply was proved in every state of the key, so that a sensor can be heated by it. */
     public boolean powerProved() {
-        List<Verdict> states = wire.stream().filter(f -> f.check().id() instanceof KeyState).map(Finding::verdict)
+        List<Verdict> states = wire.get().stream().filter(f -> f.check().id() instanceof KeyState).map(Finding::verdict)
                 .toList();
         return !states.isEmpty() && states.stream().noneMatch(v -> v == Verdict.UNKNOWN || v == Verdict.FAIL);
     }
@@ -293,7 +283,7 @@ public final class JobReview {
 
     /** Whether a step waits that is not the sheet, which is written when all else is done. */
     boolean stepsLeft() {
-        return plan.steps().stream().anyMatch(s -> !s.id().equals("sheet") && !job.done().contains(s.id()));
+        return plan.get().steps().stream().anyMatch(s -> !s.id().equals("sheet") && !job.done().contains(s.id()));
     }
 
     /** Steps that were ticked although the checks of their station are open or failed. */
@@ -331,14 +321,17 @@ public final class JobReview {
      * while the number lies or the engine is in danger.
      */
     public Optional<TrimPlan> trims() {
+        return trims.get();
+    }
+
+    private Optional<TrimPlan> trims(List<Finding> against) {
         Output.Proving proving = job.proving();
         DriveFound found = proving == null ? null : proving.found();
         Fuelling fuelling = found == null ? null : found.fuelling();
         return fuelling == null
                 ? Optional.empty()
                 : TrimPlan.of(fuelling, job.roadTest().trims(), new TrimPlan.Asked(driven.boosted(),
-                        job.intake().fuelSystem() == Intake.FuelSystem.CARBURETTOR,
-                        prove.stream().filter(f -> f.verdict() == Verdict.FAIL).toList()));
+                        job.intake().fuelSystem() == Intake.FuelSystem.CARBURETTOR, against));
     }
 
     /** Whether a reading is dated, and not made up outside the demo. */
@@ -378,12 +371,12 @@ public final class JobReview {
 
     /** The ordered steps. */
     public JobPlan plan() {
-        return plan;
+        return plan.get();
     }
 
     /** When a booked job is finished by one person; empty for one that is not booked. */
     public Optional<Schedule> schedule() {
-        return Optional.ofNullable(schedule);
+        return schedule.get();
     }
 
     /** How a link stands. */
@@ -394,10 +387,10 @@ public final class JobReview {
     /** What was found at a station; empty for stations that have no such checks or nothing to check yet. */
     public List<Finding> findings(Station station) {
         return switch (station) {
-            case PLACE -> place;
-            case WIRE -> wire;
-            case AIR -> air;
-            case PROVE -> prove;
+            case PLACE -> place.get();
+            case WIRE -> wire.get();
+            case AIR -> air.get();
+            case PROVE -> prove.get();
             case PLAN, SCALE, HAND_OVER -> List.of();
         };
     }
@@ -421,35 +414,31 @@ public final class JobReview {
 
     /** What to type and how far off it is; empty until law and reader are known and share volts. */
     public Optional<ScaleReport> scale() {
-        return Optional.ofNullable(scale);
+        return scale.get();
     }
 
     /** What the check points say; empty until there are any. */
     public Optional<Diagnosis> diagnosis() {
-        return Optional.ofNullable(diagnosis);
+        return diagnosis.get();
     }
 
     /**
      * Which link lies on the road: the same causes as the check points', from what the reader made of each part of the
      * mixtures that were driven. Empty without such a drive. Takes some milliseconds, once.
      */
-    public synchronized Optional<Diagnosis> onTheRoad() {
-        if (!roadAsked) {
-            road = roadDiagnosis();
-            roadAsked = true;
-        }
-        return Optional.ofNullable(road);
+    public Optional<Diagnosis> onTheRoad() {
+        return road.get();
     }
 
-    private @Nullable Diagnosis roadDiagnosis() {
+    private Optional<Diagnosis> roadDiagnosis() {
         OutputLaw law = job.law();
         Reader reader = job.reader();
         Output.Proving proving = job.proving();
         DriveFound found = proving == null ? null : proving.found();
         Agreement agreement = found == null ? null : found.agreement();
         return law == null || reader == null || agreement == null
-                ? null
-                : diagnose(law, reader, agreement.bins().stream()
+                ? Optional.empty()
+                : diagnose(agreement.bins().stream()
                         .map(b -> new CheckPoint(null, CheckPoint.read(law.scale().fromLambda(b.told())),
                                 CheckPoint.read(reader.scale().fromLambda(b.shown())), "", Origin.UNRECORDED,
                                 CheckPoint.Engine.RUNNING))
@@ -459,21 +448,19 @@ public final class JobReview {
     /** The chain as the job knows it; empty until law and reader are known. */
     public Optional<ChainNow> chain() {
         OutputLaw law = job.law();
-        Reader reader = job.reader();
-        if (law == null || reader == null || scale == null) {
-            return Optional.empty();
-        }
-        ReaderSetting setting = scale.setting();
-        if (diagnosis != null && contradicted(diagnosis)) {
-            Diagnosis.ReadingModel model = diagnosis.best().reading();
-            SignalChain chain = new SignalChain(law, WireEffect.NONE, reader, setting);
-            return Optional.of(new ChainNow(chain, ChainNow.Basis.MEASURED, l -> model.shown(law.voltsAt(l), l)));
-        }
-        boolean measured = diagnosis != null;
-        SignalChain chain = new SignalChain(law, measured ? WireEffect.NONE : onTheWay, reader, setting);
-        ChainNow.Basis basis = measured
-                ? ChainNow.Basis.MEASURED
-                : onTheWay.equals(WireEffect.NONE) ? ChainNow.Basis.SETTING : ChainNow.Basis.WIRING;
-        return Optional.of(new ChainNow(chain, basis, chain::shown));
+        Diagnosis points = diagnosis.get().orElse(null);
+        return law == null ? Optional.empty() : chainAsSet().map(set -> {
+            if (points != null && contradicted(points)) {
+                Diagnosis.ReadingModel model = points.best().reading();
+                return new ChainNow(set, ChainNow.Basis.MEASURED, l -> model.shown(law.voltsAt(l), l));
+            }
+            if (points != null) {
+                return new ChainNow(set, ChainNow.Basis.MEASURED, set::shown);
+            }
+            WireEffect effect = onTheWay.get();
+            SignalChain chain = new SignalChain(law, effect, set.reader(), set.setting());
+            return new ChainNow(chain,
+                    effect.equals(WireEffect.NONE) ? ChainNow.Basis.SETTING : ChainNow.Basis.WIRING, chain::shown);
+        });
     }
 }
