@@ -112,6 +112,6 @@ class TakenOverTest {
             }
         }
         assertThat(faults).as("seed %d, %d edits", seed, tried).isEmpty();
-        assertThat(tried).isGreaterThan(EDITS / 2);
+        assertThat(tried).isGreaterThan(Math.min(EDITS, 100) / 2);
     }
 }

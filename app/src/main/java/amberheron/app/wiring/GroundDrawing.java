@@ -17,7 +17,7 @@ final class GroundDrawing extends Drawing {
     private final Session session;
 
     GroundDrawing(Session session) {
-        super(196);
+        super(186);
         this.session = session;
     }
 
