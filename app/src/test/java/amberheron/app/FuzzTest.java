@@ -34,6 +34,7 @@ import amberheron.core.units.Dimension;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import amberheron.core.units.UnitChoice;
+import amberheron.core.units.Unusable;
 import amberheron.io.JobNumber;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
@@ -174,7 +175,7 @@ class FuzzTest {
         JobReview review;
         try {
             review = new JobReview(job, shop);
-        } catch (ArithmeticException | IllegalArgumentException | IllegalStateException e) {
+        } catch (ArithmeticException | Unusable | IllegalArgumentException | IllegalStateException e) {
             fail("accepted, but cannot be worked out: " + e, e);
             return;
         }
@@ -204,7 +205,7 @@ class FuzzTest {
             Diagnosis diagnosis = Diagnostician.diagnose(l, r, p,
                     new Diagnostician.Surroundings(catalogue.laws(), 14.7));
             sound(ResultJson.diagnosis(diagnosis, r));
-        } catch (IllegalArgumentException e) {
+        } catch (Unusable e) {
             // Each sound, but nothing in common: said by the commands.
             sound(String.valueOf(e.getMessage()));
         }
@@ -414,7 +415,7 @@ class FuzzTest {
     private static void refusedOrNot(Runnable reads) {
         try {
             reads.run();
-        } catch (IllegalArgumentException e) {
+        } catch (Unusable e) {
             assertThat(e.getMessage()).contains("expected");
         }
     }

@@ -1,6 +1,7 @@
 package amberheron.app;
 
 import amberheron.core.job.Job;
+import amberheron.core.units.Unusable;
 import java.lang.reflect.AnnotatedParameterizedType;
 import java.lang.reflect.AnnotatedType;
 import java.lang.reflect.Constructor;
@@ -42,7 +43,7 @@ final class OneFieldEdits {
                     if (job instanceof Job changed) {
                         return Optional.of(changed);
                     }
-                } catch (IllegalArgumentException | NullPointerException e) {
+                } catch (Unusable | IllegalArgumentException | NullPointerException e) {
                     // Not a job: another value may be.
                 }
             }

@@ -1,5 +1,6 @@
 package amberheron.bench;
 
+import amberheron.core.units.Unusable;
 /** A supply at the controller's output, a meter on it and an eye on the reader: takes one check point at a time. */
 public interface Bench {
     /** What is connected, as shown beside every reading it gives. */
@@ -9,7 +10,7 @@ public interface Bench {
      * Applies volts, waits until they stand, and reads meter and reader.
      *
      * @param volts 0 to 5; above that an input can be destroyed
-     * @throws IllegalArgumentException outside that range
+     * @throws Unusable outside that range
      */
     Reading take(double volts);
 

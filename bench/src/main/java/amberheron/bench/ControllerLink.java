@@ -4,6 +4,7 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.controller.Report;
 import amberheron.core.controller.StreamFormat;
+import amberheron.core.units.Unusable;
 import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -87,7 +88,7 @@ public final class ControllerLink implements AutoCloseable {
      * A controller from what a person types: a serial port such as {@code /dev/ttyUSB0} or {@code COM3}, else an address on
      * the network.
      *
-     * @throws IllegalArgumentException when it is neither
+     * @throws Unusable when it is neither
      */
     public static ControllerLink at(String typed, StreamFormat format, InstantSource clock) {
         return new ControllerLink(line(typed), format, clock);

@@ -2,6 +2,7 @@ package amberheron.bench;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.units.Unusable;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -26,7 +27,7 @@ public record NetworkAddress(String host, int port) {
 
     /** An address as typed, or the reason why it is none. */
     static NetworkAddress expect(String what, String typed, int usualPort) {
-        return of(typed, usualPort).orElseThrow(() -> new IllegalArgumentException(
+        return of(typed, usualPort).orElseThrow(() -> new Unusable(
                 say("%s: found “%s”, expected an address such as 192.168.1.40, meter.local:5025 or [::1]:5025", what,
                         typed)));
     }

@@ -3,6 +3,7 @@ package amberheron.bench;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.units.Sane;
+import amberheron.core.units.Unusable;
 import java.io.BufferedInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -51,7 +52,7 @@ public final class ScpiMeter implements Meter {
     /**
      * A meter from what a person types: {@code host} or {@code host:port}.
      *
-     * @throws IllegalArgumentException when it is neither
+     * @throws Unusable when it is neither
      */
     public static ScpiMeter at(String address, int patience) {
         NetworkAddress at = NetworkAddress.expect("Meter", address, USUAL_PORT);
@@ -87,7 +88,7 @@ public final class ScpiMeter implements Meter {
             }
             Sane.SUPPLY.check("volts", volts);
             return new Reading.Volts(volts);
-        } catch (IllegalArgumentException e) {
+        } catch (Unusable e) {
             return fail(String.valueOf(e.getMessage()));
         } catch (SocketTimeoutException e) {
             return fail(say("no whole answer within %.1f s", patience / 1000.0));

@@ -3,6 +3,7 @@ package amberheron.bench;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.scaling.SignalChain;
+import amberheron.core.units.Unusable;
 import java.util.Random;
 
 /** Stands in for a bench: the job's own chain with the noise of a hand meter and a display of two decimals. */
@@ -32,7 +33,7 @@ public final class SimulatedBench implements Bench {
     @Override
     public Reading take(double volts) {
         if (!(volts >= 0 && volts <= MOST_VOLTS)) {
-            throw new IllegalArgumentException(
+            throw new Unusable(
                     say("found %.2f V, expected 0 to 5 V: more can destroy the reader's input", volts));
         }
         double metered = Math.round(1000 * (volts + METER_NOISE * random.nextGaussian())) / 1000.0;

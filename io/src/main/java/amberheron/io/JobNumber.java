@@ -2,6 +2,7 @@ package amberheron.io;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.units.Unusable;
 import java.text.Normalizer;
 import java.util.Locale;
 
@@ -15,7 +16,7 @@ public final class JobNumber {
     /**
      * A number as typed, without blanks around it.
      *
-     * @throws IllegalArgumentException when it cannot be one
+     * @throws Unusable when it cannot be one
      */
     public static String of(String typed) {
         String number = typed.strip();
@@ -23,7 +24,7 @@ public final class JobNumber {
                 || number.codePoints()
                         .anyMatch(c -> Character.isISOControl(c) || Character.getType(c) == Character.SURROGATE
                                 || Character.getType(c) == Character.FORMAT)) {
-            throw new IllegalArgumentException(
+            throw new Unusable(
                     say("Job number: found “%s”, expected 1 to 40 characters with a letter or digit, such as SB-017",
                             Printable.of(number)));
         }

@@ -21,6 +21,7 @@ import amberheron.core.job.Station;
 import amberheron.core.placement.PlaceRanking;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.units.UnitChoice;
+import amberheron.core.units.Unusable;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import amberheron.io.book.OpenBook;
@@ -92,7 +93,7 @@ final class JobCommands {
             Shop shop = shop();
             try {
                 return new JobReview(of, shop);
-            } catch (ArithmeticException | IllegalArgumentException | IllegalStateException e) {
+            } catch (ArithmeticException | Unusable | IllegalArgumentException | IllegalStateException e) {
                 throw new UnusableInput(TextFiles.name(job), "",
                         say("its figures cannot be worked out (%s), expected a job that can be", e.getMessage()));
             }

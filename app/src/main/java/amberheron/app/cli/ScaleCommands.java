@@ -15,6 +15,7 @@ import amberheron.core.scaling.Scaling;
 import amberheron.core.scaling.SettingFinder;
 import amberheron.core.scaling.SettingText;
 import amberheron.core.scaling.Tolerance;
+import amberheron.core.units.Unusable;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import amberheron.io.catalogue.Catalogue;
@@ -68,7 +69,7 @@ final class ScaleCommands {
             Result result;
             try {
                 result = work(catalogue, law, reader, fuel);
-            } catch (IllegalArgumentException e) {
+            } catch (Unusable e) {
                 throw new UnusableInput(readerName, "", String.valueOf(e.getMessage()));
             }
             if (json) {

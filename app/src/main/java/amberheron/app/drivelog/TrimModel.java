@@ -12,6 +12,7 @@ import amberheron.core.job.Output;
 import amberheron.core.trim.TrimPlan;
 import amberheron.core.trim.TrimPlan.State;
 import amberheron.core.trim.TrimSheet;
+import amberheron.core.units.Unusable;
 import amberheron.io.TextFiles;
 import amberheron.io.csv.TrimCsv;
 import amberheron.io.pack.HandOverPack;
@@ -92,7 +93,7 @@ final class TrimModel {
             return job.withRoadTest(job.roadTest().withTrims(change.of(job.roadTest().trims(), bins)));
         } catch (NumberFormatException e) {
             session.tell(say("Bins: found “%s”, expected numbers that rise, such as 800 1500 2500.", typed));
-        } catch (IllegalArgumentException e) {
+        } catch (Unusable e) {
             session.tell("Bins: " + e.getMessage() + ".");
         }
         return job;

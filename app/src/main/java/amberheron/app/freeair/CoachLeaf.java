@@ -25,6 +25,7 @@ import amberheron.core.units.Measure;
 import amberheron.core.units.Parsed;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
+import amberheron.core.units.Unusable;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -165,7 +166,7 @@ final class CoachLeaf implements Leaf {
         try {
             session.controller().connect(address.getText(), format.getValue());
             session.tell("Listening to the controller.");
-        } catch (IllegalArgumentException e) {
+        } catch (Unusable e) {
             session.tell(String.valueOf(e.getMessage()));
         }
     }

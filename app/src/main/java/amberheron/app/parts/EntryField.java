@@ -11,6 +11,7 @@ import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Parsed;
 import amberheron.core.units.QuantityField;
+import amberheron.core.units.Unusable;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.BiFunction;
@@ -201,7 +202,7 @@ public final class EntryField extends VBox implements Refreshed {
             return new Judged(parsed, parsed instanceof Parsed.Value v ? write.apply(now, v.si()) : now);
         } catch (Refused e) {
             return new Judged(new Parsed.Bad(Figures.text(session, e.why())), now);
-        } catch (IllegalArgumentException e) {
+        } catch (Unusable e) {
             return new Judged(new Parsed.Bad(String.valueOf(e.getMessage())), now);
         }
     }

@@ -35,6 +35,7 @@ import amberheron.core.placement.Site;
 import amberheron.core.plan.Intake;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import amberheron.core.units.Unusable;
 import amberheron.io.pack.TemplateSheet;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -217,7 +218,7 @@ public final class PlaceModel implements StationModel {
         String id = place.id();
         try {
             RoomRules.requireRoom(site(session), place);
-        } catch (IllegalArgumentException e) {
+        } catch (Unusable e) {
             session.tell(place.letter() + " cannot be taken. " + e.getMessage() + ".");
             return;
         }
@@ -252,7 +253,7 @@ public final class PlaceModel implements StationModel {
     String whyNoMarks(Session session) {
         try {
             return marks(session).isPresent() ? "" : "Place, clock position and the pipe's diameter are needed first.";
-        } catch (IllegalArgumentException e) {
+        } catch (Unusable e) {
             return e.getMessage() + ".";
         }
     }

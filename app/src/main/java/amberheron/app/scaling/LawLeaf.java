@@ -23,6 +23,7 @@ import amberheron.core.units.QuantityField;
 import amberheron.core.units.Sane;
 import amberheron.core.units.Unit;
 import amberheron.core.units.UnitChoice;
+import amberheron.core.units.Unusable;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
@@ -197,7 +198,7 @@ final class LawLeaf implements Leaf {
                 OutputLaw read = typed();
                 law = Optional.of(read);
                 says = words(read);
-            } catch (IllegalArgumentException e) {
+            } catch (Unusable e) {
                 says = String.valueOf(e.getMessage());
             }
         }
@@ -220,7 +221,7 @@ final class LawLeaf implements Leaf {
     private static double rail(TextField field) {
         return switch (RAIL.parse(field.getText(), 1)) {
             case Parsed.Value v -> v.si();
-            case Parsed.Bad bad -> throw new IllegalArgumentException(bad.message());
+            case Parsed.Bad bad -> throw new Unusable(bad.message());
         };
     }
 

@@ -13,6 +13,7 @@ import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.SettingText;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import amberheron.core.units.Unusable;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import amberheron.io.catalogue.Pairs;
@@ -104,7 +105,7 @@ final class ScaleFiles {
                 (job, file) -> say("It was read for %s, which is no longer open: read it again there.", job), file -> {
                     try {
                         return taken(file);
-                    } catch (IllegalArgumentException | UnusableInput e) {
+                    } catch (Unusable | UnusableInput e) {
                         return String.valueOf(e.getMessage());
                     }
                 });

@@ -16,6 +16,7 @@ import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Phrase;
 import amberheron.core.units.UnitChoice;
+import amberheron.core.units.Unusable;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -78,7 +79,7 @@ final class TypeLeaf implements Leaf {
                 Reader holding = read.withSetting(SettingText.parse(text, read));
                 session.edit("what the reader holds", j -> ScaleModel.holding(j, holding.setting()));
                 held.clear();
-            } catch (IllegalArgumentException e) {
+            } catch (Unusable e) {
                 Parts.say(wrong, String.valueOf(e.getMessage()));
             }
         }

@@ -11,6 +11,7 @@ import amberheron.core.controller.State;
 import amberheron.core.controller.StreamFormat;
 import amberheron.core.freeair.Air;
 import amberheron.core.scaling.Settled;
+import amberheron.core.units.Unusable;
 import amberheron.io.csv.StreamRecorder;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -43,7 +44,7 @@ public final class ControllerDesk implements AutoCloseable {
      * Listens to a controller in place of the one before.
      *
      * @param typed its serial port, or its address on the network
-     * @throws IllegalArgumentException when it is neither
+     * @throws Unusable when it is neither
      */
     public void connect(String typed, StreamFormat format) {
         ControllerLink other = ControllerLink.at(typed, format, clock);

@@ -6,6 +6,7 @@ import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.JobSummary;
 import amberheron.core.job.Shop;
+import amberheron.core.units.Unusable;
 import amberheron.io.JobNumber;
 import amberheron.io.UnusableInput;
 import amberheron.io.book.Book;
@@ -119,7 +120,7 @@ final class Opening {
     void begin(String id) {
         try {
             add(JobDocument.of(Job.empty(JobNumber.of(id))));
-        } catch (IllegalArgumentException e) {
+        } catch (Unusable e) {
             host.tell(String.valueOf(e.getMessage()));
         }
     }

@@ -34,6 +34,7 @@ import amberheron.core.scaling.Tolerance;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.UnitChoice;
+import amberheron.core.units.Unusable;
 import amberheron.core.wiring.GroundCure;
 import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.GroundPlan.School;
@@ -265,7 +266,7 @@ public final class WireModel implements StationModel {
         try {
             desk.put(ScpiMeter.at(address, PATIENCE));
             read(session, null);
-        } catch (IllegalArgumentException e) {
+        } catch (Unusable e) {
             session.tell(String.valueOf(e.getMessage()));
         }
     }

@@ -4,6 +4,7 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Source;
 import amberheron.core.units.Sane;
+import amberheron.core.units.Unusable;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -31,15 +32,15 @@ public record ControllerSheet(String id, String name, School school, double warm
         signs = List.copyOf(signs);
         laws = List.copyOf(laws);
         if (!(warmUp >= 1 && warmUp <= LONGEST_WARM_UP)) {
-            throw new IllegalArgumentException(say("warmUp: found %s, expected 1 to 900 s", warmUp));
+            throw new Unusable(say("warmUp: found %s, expected 1 to 900 s", warmUp));
         }
         Sane.MIXTURE.check("placeholder", placeholder);
         if (school.learns() && inAir.kind() == InAir.Kind.OF_THE_DAY) {
-            throw new IllegalArgumentException(
+            throw new Unusable(
                     "inAir: found “of-the-day”, expected “learned” or “top”: a controller that is taught in air shows its own idea of air");
         }
         if (!school.learns() && inAir.kind() == InAir.Kind.LEARNED) {
-            throw new IllegalArgumentException(
+            throw new Unusable(
                     "inAir: found “learned”, expected “of-the-day” or “top”: one trimmed at the factory is taught nothing in air");
         }
     }

@@ -3,6 +3,7 @@ package amberheron.core.controller;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.units.Sane;
+import amberheron.core.units.Unusable;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -41,10 +42,10 @@ public record InAir(Kind kind, @Nullable Double value) {
         switch (kind) {
             case LEARNED -> {
                 if (value == null) {
-                    throw new IllegalArgumentException("inAir: found no value, expected the oxygen it shows in air");
+                    throw new Unusable("inAir: found no value, expected the oxygen it shows in air");
                 }
                 if (!(value >= LEAST_OXYGEN && value <= MOST_OXYGEN)) {
-                    throw new IllegalArgumentException(
+                    throw new Unusable(
                             say("inAir: found %s, expected the oxygen of air as a part of it, %s to %s", value,
                                     LEAST_OXYGEN, MOST_OXYGEN));
                 }
@@ -52,7 +53,7 @@ public record InAir(Kind kind, @Nullable Double value) {
             case TOP -> Sane.MIXTURE.check("inAir", value);
             case OF_THE_DAY -> {
                 if (value != null) {
-                    throw new IllegalArgumentException(
+                    throw new Unusable(
                             "inAir: found a value, expected none: it shows what the air of the day holds");
                 }
             }

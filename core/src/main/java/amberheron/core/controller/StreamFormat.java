@@ -3,6 +3,7 @@ package amberheron.core.controller;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.units.Sane;
+import amberheron.core.units.Unusable;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.nio.charset.StandardCharsets;
@@ -63,7 +64,7 @@ public record StreamFormat(String id, String name, String start, String separato
     public record Column(Field field, double factor) {
         public Column {
             if (!(Math.abs(factor) > 1e-9 && Math.abs(factor) < 1e9)) {
-                throw new IllegalArgumentException(say("factor: found %s, expected a plain factor, not 0", factor));
+                throw new Unusable(say("factor: found %s, expected a plain factor, not 0", factor));
             }
         }
     }
@@ -72,14 +73,14 @@ public record StreamFormat(String id, String name, String start, String separato
         columns = List.copyOf(columns);
         states = Map.copyOf(states);
         if (separator.isEmpty()) {
-            throw new IllegalArgumentException("separator: found nothing, expected what stands between the columns");
+            throw new Unusable("separator: found nothing, expected what stands between the columns");
         }
         if (columns.isEmpty() || columns.size() > MOST_COLUMNS) {
-            throw new IllegalArgumentException(say("columns: found %d, expected 1 to 64", columns.size()));
+            throw new Unusable(say("columns: found %d, expected 1 to 64", columns.size()));
         }
         for (Field field : Field.values()) {
             if (field != Field.IGNORED && columns.stream().filter(c -> c.field() == field).count() > 1) {
-                throw new IllegalArgumentException("columns: found two that say the same, expected one");
+                throw new Unusable("columns: found two that say the same, expected one");
             }
         }
     }
@@ -138,7 +139,7 @@ public record StreamFormat(String id, String name, String start, String separato
             Sane.PART.check("oxygen", report.oxygen());
             Sane.SIGNAL.check("volts", report.volts());
             Sane.SUPPLY.check("supply", report.supply());
-        } catch (IllegalArgumentException e) {
+        } catch (Unusable e) {
             return Optional.empty();
         }
         boolean silent = numbers.isEmpty() && state == null;

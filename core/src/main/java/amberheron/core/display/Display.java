@@ -3,6 +3,7 @@ package amberheron.core.display;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.units.Sane;
+import amberheron.core.units.Unusable;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
@@ -43,7 +44,7 @@ public record Display(@Nullable PickUp pickUp, @Nullable Integer teeth, boolean 
 
     public Display {
         if (teeth != null && (teeth < 1 || teeth > 400)) {
-            throw new IllegalArgumentException(say("teeth: found %d, expected 1 to 400", teeth));
+            throw new Unusable(say("teeth: found %d, expected 1 to 400", teeth));
         }
         Map<Told, Double> copy = new EnumMap<>(Told.class);
         copy.putAll(told);

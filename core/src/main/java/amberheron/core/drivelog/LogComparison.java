@@ -1,6 +1,7 @@
 package amberheron.core.drivelog;
 
 import amberheron.core.units.Sane;
+import amberheron.core.units.Unusable;
 import java.util.ArrayList;
 import java.util.List;
 import org.hipparchus.stat.descriptive.StreamingStatistics;
@@ -39,7 +40,7 @@ public record LogComparison(int samples, double duration, double bias, double sp
     /**
      * Of a drive: the rows in which both channels show a mixture.
      *
-     * @throws IllegalArgumentException when there are none
+     * @throws Unusable when there are none
      */
     public static LogComparison of(Drive drive) {
         return of(drive, drive);
@@ -49,7 +50,7 @@ public record LogComparison(int samples, double duration, double bias, double sp
      * The same, where only a part is compared; all of it is drawn.
      *
      * @param compared the drive without the parts that say nothing; where nothing is left of it, all is compared
-     * @throws IllegalArgumentException when no row has both
+     * @throws Unusable when no row has both
      */
     public static LogComparison of(Drive drive, Drive compared) {
         List<Sample> both = new ArrayList<>();
@@ -58,7 +59,7 @@ public record LogComparison(int samples, double duration, double bias, double sp
             rows += both(drive, i) ? 1 : 0;
         }
         if (rows == 0) {
-            throw new IllegalArgumentException("log: found no row with both channels, expected one or more");
+            throw new Unusable("log: found no row with both channels, expected one or more");
         }
         // Of a long log only what is drawn is kept: of each stretch the least and the greatest difference.
         int stretch = Math.max(1, rows / (100 * STRETCHES));

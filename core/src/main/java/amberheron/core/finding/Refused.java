@@ -2,9 +2,10 @@ package amberheron.core.finding;
 
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import amberheron.core.units.Unusable;
 
 /** A vehicle cannot be so; what was found and what was expected, in the units of whoever reads it. */
-public final class Refused extends IllegalArgumentException {
+public final class Refused extends Unusable {
     private static final long serialVersionUID = 1L;
 
     private final transient Message why;

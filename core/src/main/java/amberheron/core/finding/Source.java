@@ -1,5 +1,6 @@
 package amberheron.core.finding;
 
+import amberheron.core.units.Unusable;
 /**
  * Where a limit or a formula comes from.
  *
@@ -41,7 +42,7 @@ public record Source(Kind kind, String citation) {
 
     public Source {
         if (citation.isBlank()) {
-            throw new IllegalArgumentException("a source needs a citation");
+            throw new Unusable("a source needs a citation");
         }
     }
 

@@ -2,6 +2,7 @@ package amberheron.core.freeair;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.units.Unusable;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.Optional;
@@ -74,7 +75,7 @@ public record SensorNote(LocalDate date, Kind kind, double value, String job) {
 
     public SensorNote {
         if (!(value >= kind.min && value <= kind.max)) {
-            throw new IllegalArgumentException(
+            throw new Unusable(
                     say("%s: found %s, expected %s to %s", kind.key, value, kind.min, kind.max));
         }
     }

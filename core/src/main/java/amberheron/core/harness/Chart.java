@@ -3,6 +3,7 @@ package amberheron.core.harness;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.parts.PartIds;
+import amberheron.core.units.Unusable;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -54,14 +55,14 @@ public record Chart(List<Wire> wires) {
     /**
      * A chart.
      *
-     * @throws IllegalArgumentException when a tag is empty or there twice
+     * @throws Unusable when a tag is empty or there twice
      */
     public Chart {
         wires = PartIds.given(wires, Wire::id, Wire::withId);
         Set<String> tags = new HashSet<>();
         for (Wire w : wires) {
             if (w.tag().isBlank() || !tags.add(w.tag())) {
-                throw new IllegalArgumentException(
+                throw new Unusable(
                         say("found tag “%s” %s, expected every wire with a tag of its own", w.tag(),
                                 w.tag().isBlank() ? "empty" : "twice"));
             }

@@ -38,6 +38,7 @@ import amberheron.core.trim.TrimPlan;
 import amberheron.core.trust.Contributor;
 import amberheron.core.trust.Trust;
 import amberheron.core.trust.Uncertainty;
+import amberheron.core.units.Unusable;
 import amberheron.core.wiring.GroundCure;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.WireRules;
@@ -184,7 +185,7 @@ public final class JobReview {
     /**
      * How scale or drive stands of the output at hand alone.
      *
-     * @throws IllegalArgumentException for a station that all outputs share
+     * @throws Unusable for a station that all outputs share
      */
     public LinkState own(Station station) {
         return links.own(station);

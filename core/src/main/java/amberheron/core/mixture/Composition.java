@@ -1,5 +1,6 @@
 package amberheron.core.mixture;
 
+import amberheron.core.units.Unusable;
 /**
  * What a fuel is made of, for each atom of carbon.
  *
@@ -12,7 +13,7 @@ public record Composition(double hydrogen, double oxygen) {
 
     public Composition {
         if (!(hydrogen >= 0 && hydrogen <= 4 && oxygen >= 0 && oxygen <= 2)) {
-            throw new IllegalArgumentException("hydrogen " + hydrogen + ", oxygen " + oxygen
+            throw new Unusable("hydrogen " + hydrogen + ", oxygen " + oxygen
                     + " for each carbon, expected 0 to 4 and 0 to 2");
         }
     }

@@ -2,6 +2,8 @@ package amberheron.core.mixture;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.units.Unusable;
+
 /** Stoichiometric ratios from composition. Heywood, Internal Combustion Engine Fundamentals, ch. 3. */
 public final class Stoichiometry {
     private static final double CARBON = 12.011;
@@ -36,7 +38,7 @@ public final class Stoichiometry {
      */
     public static double blend(double share, double first, double firstDensity, double second, double secondDensity) {
         if (!(share >= 0 && share <= 1)) {
-            throw new IllegalArgumentException(say("volume share %s, expected 0 to 1", share));
+            throw new Unusable(say("volume share %s, expected 0 to 1", share));
         }
         double massShare = share * firstDensity / (share * firstDensity + (1 - share) * secondDensity);
         return massShare * first + (1 - massShare) * second;

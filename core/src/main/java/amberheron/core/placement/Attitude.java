@@ -3,6 +3,7 @@ package amberheron.core.placement;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.units.Sane;
+import amberheron.core.units.Unusable;
 import org.hipparchus.geometry.euclidean.threed.Rotation;
 import org.hipparchus.geometry.euclidean.threed.RotationConvention;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
@@ -27,12 +28,12 @@ public record Attitude(double pitch, double roll) {
      *
      * @param along laid along the car, nose up positive, radians
      * @param across laid across the car, right side up positive, radians
-     * @throws IllegalArgumentException when no car can show both
+     * @throws Unusable when no car can show both
      */
     public static Attitude ofLevel(double along, double across) {
         double sine = Math.sin(across) / Math.cos(along);
         if (!(Math.abs(sine) <= 1)) {
-            throw new IllegalArgumentException(
+            throw new Unusable(
                     say("%.0f° along and %.0f° across: no car stands so; lay the level again", Math.toDegrees(along),
                             Math.toDegrees(across)));
         }

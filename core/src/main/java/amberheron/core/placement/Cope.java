@@ -4,6 +4,7 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Refused;
+import amberheron.core.units.Unusable;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -31,7 +32,7 @@ public record Cope(double bung, double pipe, double angle) {
                     Refused.length(2 * bung), Refused.length(2 * pipe)));
         }
         if (!(angle >= FLATTEST && angle <= Math.PI - FLATTEST)) {
-            throw new IllegalArgumentException(say("Bung at %.0f° to the pipe: expected from %.0f° to %.0f°",
+            throw new Unusable(say("Bung at %.0f° to the pipe: expected from %.0f° to %.0f°",
                     Math.toDegrees(angle), Math.toDegrees(FLATTEST), 180 - Math.toDegrees(FLATTEST)));
         }
     }

@@ -2,6 +2,7 @@ package amberheron.core.placement;
 
 import amberheron.core.units.Measure;
 import amberheron.core.units.Unit;
+import amberheron.core.units.Unusable;
 import java.util.List;
 import java.util.Optional;
 
@@ -23,7 +24,7 @@ public record MarkingOut(double hole, double pilot, double around, double along,
      * The marks for a place.
      *
      * @return empty until place, clock position and the pipe's diameter are known
-     * @throws IllegalArgumentException when bung and pipe do not go together
+     * @throws Unusable when bung and pipe do not go together
      */
     public static Optional<MarkingOut> of(Exhaust exhaust, Candidate place, Bung bung) {
         Double distance = place.distance();

@@ -10,6 +10,7 @@ import amberheron.core.finding.Refused;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.parts.Address;
+import amberheron.core.units.Unusable;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -111,7 +112,7 @@ public final class RoomRules {
     /**
      * Refuses a sensor that does not fit where it is to go.
      *
-     * @throws IllegalArgumentException naming the neighbour it would run into
+     * @throws Unusable naming the neighbour it would run into
      */
     public static void requireRoom(Site site, Candidate place) {
         if (place.distance() == null || place.clock() == null) {

@@ -2,8 +2,8 @@ package amberheron.core.placement;
 
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Refused;
-
 import amberheron.core.placement.Segment.Kind;
+import amberheron.core.units.Unusable;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -134,7 +134,7 @@ public final class Run {
     /**
      * Refuses a place that is not on the run.
      *
-     * @throws IllegalArgumentException saying where the run begins and ends
+     * @throws Unusable saying where the run begins and ends
      */
     public void require(double distance) {
         if (!pieces.isEmpty() && distance > end()) {

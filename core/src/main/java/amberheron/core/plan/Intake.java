@@ -14,6 +14,7 @@ import amberheron.core.placement.PlaceRules;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Sane;
+import amberheron.core.units.Unusable;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
@@ -233,7 +234,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         Sane.CYLINDERS.check("cylinders", cylinders == null ? null : (double) cylinders);
         readers = Collections.unmodifiableSet(new TreeSet<>(readers));
         if (banks < 1 || banks > 2) {
-            throw new IllegalArgumentException(say("Exhaust banks: found %d, expected 1 or 2", banks));
+            throw new Unusable(say("Exhaust banks: found %d, expected 1 or 2", banks));
         }
     }
 

@@ -2,6 +2,7 @@ package amberheron.core.scaling;
 
 import amberheron.core.finding.Origin;
 import amberheron.core.units.Sane;
+import amberheron.core.units.Unusable;
 import java.math.BigDecimal;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
@@ -58,7 +59,7 @@ public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double 
         Sane.SHOWN.check("true", truth);
         Sane.SHOWN.check("shown", shown);
         if (volts == null && truth == null) {
-            throw new IllegalArgumentException("a check point needs volts or true, found neither");
+            throw new Unusable("a check point needs volts or true, found neither");
         }
     }
 

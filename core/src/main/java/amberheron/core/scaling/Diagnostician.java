@@ -4,6 +4,7 @@ import amberheron.core.scaling.Diagnosis.Doubtful;
 import amberheron.core.scaling.Diagnosis.Likelihood;
 import amberheron.core.scaling.Diagnosis.RunningShift;
 import amberheron.core.scaling.ScaleReport.Worst;
+import amberheron.core.units.Unusable;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.DoubleSummaryStatistics;
@@ -64,11 +65,11 @@ public final class Diagnostician {
     /**
      * Diagnoses a set of check points.
      *
-     * @throws IllegalArgumentException without points, or when law and input share no volts
+     * @throws Unusable without points, or when law and input share no volts
      */
     public static Diagnosis diagnose(OutputLaw law, Reader reader, List<CheckPoint> points, Surroundings surroundings) {
         if (points.isEmpty()) {
-            throw new IllegalArgumentException("points: found none, expected one or more");
+            throw new Unusable("points: found none, expected one or more");
         }
         ReaderSetting right = SettingFinder.find(law, reader)
                 .orElseThrow(() -> SettingFinder.nothingShared(law, reader));

@@ -3,6 +3,7 @@ package amberheron.core.scaling;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.units.Sane;
+import amberheron.core.units.Unusable;
 import java.util.OptionalDouble;
 import java.util.function.BinaryOperator;
 import java.util.function.DoubleBinaryOperator;
@@ -35,11 +36,11 @@ public final class Expression {
     /**
      * Reads an equation.
      *
-     * @throws IllegalArgumentException saying at which character what was found and what was expected
+     * @throws Unusable saying at which character what was found and what was expected
      */
     public static Expression parse(String text) {
         if (text.length() > MOST_CHARACTERS) {
-            throw new IllegalArgumentException(
+            throw new Unusable(
                     say("expression: %d characters found, expected at most %d", text.length(), MOST_CHARACTERS));
         }
         Reader reader = new Reader(text);
@@ -179,8 +180,8 @@ public final class Expression {
             return here;
         }
 
-        private IllegalArgumentException missing(String what) {
-            return new IllegalArgumentException(
+        private Unusable missing(String what) {
+            return new Unusable(
                     say("expression “%s”, character %d: expected %s, found none", text, at + 1, what));
         }
 
@@ -209,9 +210,9 @@ public final class Expression {
             }
         }
 
-        private IllegalArgumentException fault(String expected) {
+        private Unusable fault(String expected) {
             String found = at < text.length() ? "“" + text.charAt(at) + "”" : "the end";
-            return new IllegalArgumentException(
+            return new Unusable(
                     say("expression “%s”, character %d: found %s, expected %s", text, at + 1,
                             found, expected));
         }

@@ -11,6 +11,7 @@ import amberheron.core.scaling.OutputLaw.Point;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.UnitChoice;
+import amberheron.core.units.Unusable;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -56,7 +57,7 @@ public final class LawText {
      * A law whose numbers are oxygen in the exhaust, per cent. It tells nothing richer than λ 1, where there is none; λ by
      * the complete combustion of petrol (Heywood, ch. 4).
      *
-     * @throws IllegalArgumentException as {@link #parse}, or where the oxygen does not rise above none
+     * @throws Unusable as {@link #parse}, or where the oxygen does not rise above none
      */
     public static OutputLaw parseOxygen(String text, double minVolts, double maxVolts) {
         Railed railed = Railed.of(text, minVolts, maxVolts);
@@ -75,7 +76,7 @@ public final class LawText {
             }
         }
         if (rows.size() < 2) {
-            throw new IllegalArgumentException(
+            throw new Unusable(
                     "law: found no volts that mean 0 to 14 per cent of oxygen, expected a law such as 0 V = 0; 5 V = 21");
         }
         List<Point> kept = new ArrayList<>();
@@ -100,7 +101,7 @@ public final class LawText {
     private record Railed(String text, double min, double max, OutputLaw.Beyond beyond) {
         static Railed of(String text, double min, double max) {
             if (text.length() > MOST_CHARACTERS) {
-                throw new IllegalArgumentException(
+                throw new Unusable(
                         say("law: %d characters found, expected at most %d", text.length(), MOST_CHARACTERS));
             }
             double low = min;
@@ -129,7 +130,7 @@ public final class LawText {
      * @param minVolts lower rail, V
      * @param maxVolts upper rail, V
      * @param said the quantity; empty where the numbers are to tell
-     * @throws IllegalArgumentException with what was found, where, and what was expected
+     * @throws Unusable with what was found, where, and what was expected
      */
     public static OutputLaw parse(String text, double minVolts, double maxVolts, Optional<MixtureScale> said) {
         Railed railed = Railed.of(text, minVolts, maxVolts);
@@ -150,7 +151,7 @@ public final class LawText {
         List<Point> pairs = pairs(railed.text());
         List<Point> points = pairs.isEmpty() ? equation(railed.text(), railed.min(), railed.max()) : pairs;
         if (points.size() < 2) {
-            throw new IllegalArgumentException(
+            throw new Unusable(
                     "law: found one point, expected two or more, such as 0.4 V = 0.62, 4.6 V = 1.38");
         }
         return points;
@@ -186,7 +187,7 @@ public final class LawText {
     private static List<Point> equation(String text, double low, double high) {
         Expression expression = Expression.parse(LEFT.matcher(text).replaceFirst("").strip());
         expression.breaks(low, high).ifPresent(v -> {
-            throw new IllegalArgumentException(
+            throw new Unusable(
                     say("law: “%s” gives no number at %.4g V, expected one everywhere from rail to rail",
                             text.strip(), v));
         });

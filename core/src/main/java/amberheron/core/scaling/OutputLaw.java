@@ -5,6 +5,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.units.Sane;
+import amberheron.core.units.Unusable;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -62,7 +63,7 @@ public final class OutputLaw {
      * @param minVolts lower rail, V
      * @param maxVolts upper rail, V
      * @param beyond what volts beyond the rails mean
-     * @throws IllegalArgumentException when the points do not make a law that can be read backwards
+     * @throws Unusable when the points do not make a law that can be read backwards
      */
     public OutputLaw(String id, String name, Kind kind, MixtureScale scale, List<Point> points, double minVolts,
             double maxVolts, Beyond beyond, Source source) {
@@ -73,14 +74,14 @@ public final class OutputLaw {
             Sane.MIXTURE.check("points: value as λ", scale.toLambda(point.value()));
         }
         if (kind == Kind.LINEAR && points.size() != 2) {
-            throw new IllegalArgumentException(
+            throw new Unusable(
                     say("points: found %d, expected 2 for a linear law", points.size()));
         }
         if (points.size() < 2) {
-            throw new IllegalArgumentException(say("points: found %d, expected 2 or more", points.size()));
+            throw new Unusable(say("points: found %d, expected 2 or more", points.size()));
         }
         if (!(minVolts < maxVolts)) {
-            throw new IllegalArgumentException(
+            throw new Unusable(
                     say("volts: min %s is not below max %s, expected min < max", minVolts, maxVolts));
         }
         Sane.SPAN.check("volts: max − min", maxVolts - minVolts);
@@ -100,12 +101,12 @@ public final class OutputLaw {
                 sorted.stream().mapToDouble(Point::value).toArray(), kind == Kind.TABLE);
         this.voltsOfValue = valueOfVolts.inverse();
         if (!(lowestVolts() < highestVolts())) {
-            throw new IllegalArgumentException(
+            throw new Unusable(
                     say("points: none between %s V and %s V, expected points within the rails", minVolts, maxVolts));
         }
         if (!(richest() > 0)) {
             double volts = lambdaAt(lowestVolts()) <= 0 ? lowestVolts() : highestVolts();
-            throw new IllegalArgumentException(
+            throw new Unusable(
                     say("points: at %s V the law means λ %s, expected more than 0 within its rails", volts, richest()));
         }
     }
@@ -122,12 +123,12 @@ public final class OutputLaw {
             Point a = sorted.get(i - 1);
             Point b = sorted.get(i);
             if (!(b.volts() > a.volts())) {
-                throw new IllegalArgumentException(
+                throw new Unusable(
                         say("points: %s V stands twice, expected different volts", b.volts()));
             }
             Sane.SPAN.check("points: from one to the next", b.volts() - a.volts());
             if (direction == 0 || Math.signum(b.value() - a.value()) != direction) {
-                throw new IllegalArgumentException(
+                throw new Unusable(
                         say("points: values %s at %s V and %s at %s V, expected values that only rise or only fall",
                                 a.value(), a.volts(), b.value(), b.volts()));
             }

@@ -5,6 +5,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.units.Sane;
+import amberheron.core.units.Unusable;
 import java.util.stream.DoubleStream;
 import org.jspecify.annotations.Nullable;
 
@@ -61,7 +62,7 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
     public record Whole(@Nullable Integer bits) {
         public Whole {
             if (bits != null && (bits < 8 || bits > 32)) {
-                throw new IllegalArgumentException(say("whole.bits: found %d, expected 8 to 32", bits));
+                throw new Unusable(say("whole.bits: found %d, expected 8 to 32", bits));
             }
         }
 
@@ -89,13 +90,13 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
 
     public Reader {
         if (form == Form.COUNTS && input.bits() == null) {
-            throw new IllegalArgumentException("input.bits: found none, expected the bits of the counts");
+            throw new Unusable("input.bits: found none, expected the bits of the counts");
         }
         if (decimals < 0 || decimals > 9) {
-            throw new IllegalArgumentException(say("decimals: found %d, expected 0 to 9", decimals));
+            throw new Unusable(say("decimals: found %d, expected 0 to 9", decimals));
         }
         if (maxRows != null && maxRows < 2) {
-            throw new IllegalArgumentException(say("maxRows: found %d, expected 2 or more", maxRows));
+            throw new Unusable(say("maxRows: found %d, expected 2 or more", maxRows));
         }
         if (setting != null) {
             requireShown(setting, input);
@@ -106,7 +107,7 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
     private static void requireShown(ReaderSetting setting, ReaderInput input) {
         if (setting instanceof ReaderSetting.Equation equation) {
             equation.expression().breaks(input.minVolts(), input.maxVolts()).ifPresent(v -> {
-                throw new IllegalArgumentException(
+                throw new Unusable(
                         say("setting: “%s” gives no number that can be shown at %.4g V, expected a number everywhere from %s V to %s V",
                                 equation.expression(), v, input.minVolts(), input.maxVolts()));
             });

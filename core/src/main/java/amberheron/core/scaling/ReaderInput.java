@@ -3,6 +3,7 @@ package amberheron.core.scaling;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.units.Sane;
+import amberheron.core.units.Unusable;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -23,13 +24,13 @@ public record ReaderInput(double minVolts, double maxVolts, @Nullable Integer bi
         Sane.SIGNAL.check("input.minVolts", minVolts);
         Sane.SIGNAL.check("input.maxVolts", maxVolts);
         if (!(minVolts < maxVolts) || !Double.isFinite(maxVolts - minVolts)) {
-            throw new IllegalArgumentException(
+            throw new Unusable(
                     say("input: minVolts %s is not below maxVolts %s, expected minVolts < maxVolts", minVolts,
                             maxVolts));
         }
         Sane.SPAN.check("input: maxVolts − minVolts", maxVolts - minVolts);
         if (bits != null && (bits < 2 || bits > 24)) {
-            throw new IllegalArgumentException(say("input.bits: found %d, expected 2 to 24", bits));
+            throw new Unusable(say("input.bits: found %d, expected 2 to 24", bits));
         }
         Sane.FILTER.check("input.filter", filter);
     }

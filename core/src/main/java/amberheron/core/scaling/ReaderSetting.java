@@ -2,6 +2,7 @@ package amberheron.core.scaling;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.units.Unusable;
 import java.util.List;
 
 /** What a reader has been told: volts to a number in the reader's own quantity, in the reader's own form. */
@@ -21,7 +22,7 @@ public sealed interface ReaderSetting {
     record TwoPoint(double v1, double q1, double v2, double q2) implements ReaderSetting {
         public TwoPoint {
             if (v1 == v2) {
-                throw new IllegalArgumentException(
+                throw new Unusable(
                         say("setting: v1 and v2 are both %s, expected two different voltages", v1));
             }
         }
@@ -52,11 +53,11 @@ public sealed interface ReaderSetting {
          */
         public Table(List<OutputLaw.Point> rows) {
             if (rows.size() < 2) {
-                throw new IllegalArgumentException(say("rows: found %d, expected 2 or more", rows.size()));
+                throw new Unusable(say("rows: found %d, expected 2 or more", rows.size()));
             }
             for (int i = 1; i < rows.size(); i++) {
                 if (!(rows.get(i).volts() > rows.get(i - 1).volts())) {
-                    throw new IllegalArgumentException(say("rows: row %d has %s V after %s V, expected rising volts",
+                    throw new Unusable(say("rows: row %d has %s V after %s V, expected rising volts",
                             i + 1, rows.get(i).volts(), rows.get(i - 1).volts()));
                 }
             }

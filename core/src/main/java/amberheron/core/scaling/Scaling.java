@@ -5,6 +5,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.core.scaling.ScaleReport.BudgetLine;
 import amberheron.core.scaling.ScaleReport.Row;
 import amberheron.core.scaling.ScaleReport.Worst;
+import amberheron.core.units.Unusable;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -67,7 +68,7 @@ public final class Scaling {
             for (double sensed : sensedAround(chain, volts)) {
                 double error = chain.reader().scale().toLambda(chain.setting().at(sensed)) - truth;
                 if (!Double.isFinite(error)) {
-                    throw new IllegalArgumentException(
+                    throw new Unusable(
                             say("setting: gives no number at %.3f V, expected one over the law's whole range", sensed));
                 }
                 if (Math.abs(error) > Math.abs(worst.lambda())) {

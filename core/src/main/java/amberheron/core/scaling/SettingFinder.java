@@ -6,6 +6,7 @@ import amberheron.core.scaling.OutputLaw.Point;
 import amberheron.core.scaling.ReaderSetting.Equation;
 import amberheron.core.scaling.ReaderSetting.SlopeOffset;
 import amberheron.core.scaling.ReaderSetting.TwoPoint;
+import amberheron.core.units.Unusable;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
@@ -79,8 +80,8 @@ public final class SettingFinder {
     }
 
     /** What is wrong when {@link #find} finds nothing. */
-    public static IllegalArgumentException nothingShared(OutputLaw law, Reader reader) {
-        return new IllegalArgumentException(
+    public static Unusable nothingShared(OutputLaw law, Reader reader) {
+        return new Unusable(
                 say("input: %s V to %s V shares nothing with the law's %s V to %s V, expected an input that sees them",
                         reader.input().minVolts(), reader.input().maxVolts(), law.lowestVolts(),
                         law.highestVolts()));

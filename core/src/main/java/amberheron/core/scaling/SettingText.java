@@ -5,6 +5,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.units.Sane;
 import amberheron.core.units.UnitChoice;
+import amberheron.core.units.Unusable;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -59,7 +60,7 @@ public final class SettingText {
      * What a reader holds, read off its own boxes: slope and offset, two pairs of volts and number, rows of pairs, or the
      * equation. Numbers with a point or a comma, apart by spaces, semicolons or new lines.
      *
-     * @throws IllegalArgumentException with what was found and what the reader's form asks for
+     * @throws Unusable with what was found and what the reader's form asks for
      */
     public static ReaderSetting parse(String text, Reader reader) {
         if (reader.form() == Reader.Form.EXPRESSION) {
@@ -79,7 +80,7 @@ public final class SettingText {
             default -> numbers.length >= 4 && numbers.length % 2 == 0 && numbers.length <= 2 * rows;
         };
         if (!fits) {
-            throw new IllegalArgumentException(say("setting: found %d numbers, expected %s", numbers.length,
+            throw new Unusable(say("setting: found %d numbers, expected %s", numbers.length,
                     asks(reader)));
         }
         return switch (reader.form()) {
@@ -101,7 +102,7 @@ public final class SettingText {
             return typed;
         }
         if (typed != Math.rint(typed)) {
-            throw new IllegalArgumentException(say("setting: found %s, expected whole numbers", typed));
+            throw new Unusable(say("setting: found %s, expected whole numbers", typed));
         }
         return whole.meant(Math.round(typed)) / Math.pow(10, reader.decimals());
     }
@@ -126,10 +127,10 @@ public final class SettingText {
             try {
                 numbers[i] = Double.parseDouble(words[i]);
             } catch (NumberFormatException e) {
-                throw new IllegalArgumentException(say("setting: found “%s”, expected a number", words[i]));
+                throw new Unusable(say("setting: found “%s”, expected a number", words[i]));
             }
             if (!(Math.abs(numbers[i]) <= Sane.SHOWN.max())) {
-                throw new IllegalArgumentException(
+                throw new Unusable(
                         say("setting: found %s, expected a number that can be typed", words[i]));
             }
         }

@@ -1,6 +1,7 @@
 package amberheron.core.trim;
 
 import amberheron.core.drivelog.LoadAxis;
+import amberheron.core.units.Unusable;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -41,11 +42,11 @@ public record TrimSheet(List<Double> speeds, List<Double> loads, List<Told> told
     private static void rising(String what, List<Double> values) {
         for (int i = 0; i < values.size(); i++) {
             if (values.get(i) < 0 || (i > 0 && values.get(i) <= values.get(i - 1))) {
-                throw new IllegalArgumentException(what + ": expected numbers that rise, none below 0");
+                throw new Unusable(what + ": expected numbers that rise, none below 0");
             }
         }
         if (values.size() > MOST) {
-            throw new IllegalArgumentException(
+            throw new Unusable(
                     what + ": found " + values.size() + ", expected 1 to " + MOST + " or none for the usual ones");
         }
     }

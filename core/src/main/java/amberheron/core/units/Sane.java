@@ -91,11 +91,11 @@ public enum Sane {
      *
      * @param field what the value is called
      * @param value SI; null for what is not known
-     * @throws IllegalArgumentException saying what was found and what was expected
+     * @throws Unusable saying what was found and what was expected
      */
     public void check(String field, @Nullable Double value) {
         if (value != null && !(value >= min && value <= max)) {
-            throw new IllegalArgumentException(say("%s: found %s, expected %s to %s%s", field, value, plain(min),
+            throw new Unusable(say("%s: found %s, expected %s to %s%s", field, value, plain(min),
                     plain(max), unit.isEmpty() ? "" : " " + unit));
         }
     }

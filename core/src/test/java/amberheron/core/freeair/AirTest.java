@@ -10,6 +10,7 @@ import amberheron.core.controller.School;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.scaling.Tolerance;
+import amberheron.core.units.Unusable;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -120,7 +121,7 @@ class AirTest {
     @ParameterizedTest
     @ValueSource(doubles = {0, -0.0, 1e-300, 0.09, 0.31, 1, Double.NaN})
     void whatIsNoAirIsRefused(double learned) {
-        assertThatThrownBy(() -> new InAir(InAir.Kind.LEARNED, learned)).isInstanceOf(IllegalArgumentException.class)
+        assertThatThrownBy(() -> new InAir(InAir.Kind.LEARNED, learned)).isInstanceOf(Unusable.class)
                 .hasMessageContaining("expected the oxygen of air");
     }
 }

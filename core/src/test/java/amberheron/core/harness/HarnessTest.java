@@ -9,6 +9,7 @@ import amberheron.core.finding.Verdict;
 import amberheron.core.harness.Route.Waypoint;
 import amberheron.core.harness.Wire.Left;
 import amberheron.core.harness.WireColour.Hue;
+import amberheron.core.units.Unusable;
 import amberheron.core.units.WireGauge;
 import java.util.List;
 import java.util.Random;
@@ -111,7 +112,7 @@ class HarnessTest {
                 .filteredOn(f -> f.check().key().equals("chart.complete")).singleElement()
                 .satisfies(f -> assertThat(f.consequence().metric()).contains("analog + to logger"));
         assertThatThrownBy(() -> new Chart(List.of(POWER, ANALOG.withTag("1"))))
-                .isInstanceOf(IllegalArgumentException.class).hasMessageContaining("“1” twice");
+                .isInstanceOf(Unusable.class).hasMessageContaining("“1” twice");
     }
 
     /** Every wire has a lane of its own, inside the drawing, between boxes that do not overlap. */

@@ -19,6 +19,7 @@ import amberheron.core.placement.PlaceSchools.BankSchool;
 import amberheron.core.placement.PlaceSchools.CatalystSchool;
 import amberheron.core.placement.Segment.Kind;
 import amberheron.core.placement.Segment.Line;
+import amberheron.core.units.Unusable;
 import java.util.List;
 import java.util.Objects;
 import org.junit.jupiter.api.Test;
@@ -110,7 +111,7 @@ class PlaceRulesTest {
     @Test
     void aSensorLongerThanTheGapIsRefusedWithTheReason() {
         Site low = site(OPEN.withNeighbours(List.of(Runs.FLOOR.withGap(0.06))));
-        assertThatThrownBy(() -> RoomRules.requireRoom(low, at(0.9, 0))).isInstanceOf(IllegalArgumentException.class)
+        assertThatThrownBy(() -> RoomRules.requireRoom(low, at(0.9, 0))).isInstanceOf(Unusable.class)
                 .hasMessageContaining("85 mm").hasMessageContaining("25 mm more than the floor leaves");
         RoomRules.requireRoom(low, at(0.9, 70));
         assertThat(finding(low, at(0.9, 0), "tools").consequence().metric()).startsWith("No tool reaches it");

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import amberheron.core.finding.Message;
 import amberheron.core.mixture.ExhaustGas;
 import amberheron.core.mixture.MixtureScale;
+import amberheron.core.units.Unusable;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -73,7 +74,7 @@ class LawTextTest {
             "0.4 V = 0.62|two or more",
             "5|values", "sqrt(v-1)+10|gives no number"})
     void whatCannotBeMeantIsPointedAt(String text, String says) {
-        assertThatThrownBy(() -> law(text)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining(says);
+        assertThatThrownBy(() -> law(text)).isInstanceOf(Unusable.class).hasMessageContaining(says);
     }
 
     /** What the sheet says of volts that mean no mixture moves the rail there, and such volts prove nothing. */

@@ -2,6 +2,7 @@ package amberheron.io.csv;
 
 import amberheron.core.finding.Origin;
 import amberheron.core.scaling.CheckPoint;
+import amberheron.core.units.Unusable;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import java.nio.file.Path;
@@ -62,7 +63,7 @@ public final class CheckPointCsv {
                 points.add(new CheckPoint(volts, truth, shown, row.text("note"), origin(row), engine(row)));
             } catch (DateTimeParseException e) {
                 throw row.fault("column date: found “" + row.text("date") + "”, expected a day such as 2026-03-02");
-            } catch (IllegalArgumentException e) {
+            } catch (Unusable e) {
                 throw row.fault(String.valueOf(e.getMessage()));
             }
         });

@@ -2,6 +2,7 @@ package amberheron.io.csv;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.units.Unusable;
 import amberheron.io.UnusableInput;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
@@ -91,7 +92,7 @@ final class CsvRows {
                     Row row = new Row(rows, record);
                     try {
                         each.accept(row);
-                    } catch (IllegalArgumentException e) {
+                    } catch (Unusable e) {
                         // A value that the quantity cannot have.
                         throw row.fault(String.valueOf(e.getMessage()));
                     }

@@ -8,6 +8,7 @@ import amberheron.core.scaling.OutputLaw.Point;
 import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.SettingText;
+import amberheron.core.units.Unusable;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import java.nio.file.Path;
@@ -60,7 +61,7 @@ public final class LawCsv {
                 }
                 scales.add(scale);
                 points.add(new Point(volts, value));
-            } catch (IllegalArgumentException e) {
+            } catch (Unusable e) {
                 throw row.fault(String.valueOf(e.getMessage()));
             }
         });
@@ -72,7 +73,7 @@ public final class LawCsv {
             double high = points.stream().mapToDouble(Point::volts).max().orElseThrow();
             return new OutputLaw("own", "From " + name, Kind.TABLE, scales.getFirst(), points, low, high,
                     Source.practice("read from a file of the shop"));
-        } catch (IllegalArgumentException e) {
+        } catch (Unusable e) {
             throw new UnusableInput(name, "", String.valueOf(e.getMessage()));
         }
     }

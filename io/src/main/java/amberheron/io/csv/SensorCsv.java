@@ -2,6 +2,7 @@ package amberheron.io.csv;
 
 import amberheron.core.freeair.SensorLife;
 import amberheron.core.freeair.SensorNote;
+import amberheron.core.units.Unusable;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import java.nio.file.Path;
@@ -68,7 +69,7 @@ public final class SensorCsv {
                 lives.merge(sensor, new SensorLife(sensor, List.of(note)), (a, b) -> a.with(note));
             } catch (DateTimeParseException e) {
                 throw row.fault("column date: found “" + row.text("date") + "”, expected a day such as 2026-03-02");
-            } catch (IllegalArgumentException e) {
+            } catch (Unusable e) {
                 throw row.fault(String.valueOf(e.getMessage()));
             }
         });

@@ -7,6 +7,7 @@ import amberheron.core.trim.TrimPlan;
 import amberheron.core.trim.TrimPlan.Cell;
 import amberheron.core.trim.TrimSheet;
 import amberheron.core.trim.TrimSheet.Told;
+import amberheron.core.units.Unusable;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import java.nio.file.Path;
@@ -87,7 +88,7 @@ public final class TrimCsv {
         });
         try {
             return new TrimSheet(List.copyOf(speeds), List.copyOf(loads), told);
-        } catch (IllegalArgumentException e) {
+        } catch (Unusable e) {
             throw new UnusableInput(name, "", String.valueOf(e.getMessage()));
         }
     }

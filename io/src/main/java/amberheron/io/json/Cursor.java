@@ -2,6 +2,7 @@ package amberheron.io.json;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.units.Unusable;
 import amberheron.io.UnusableInput;
 import java.time.DateTimeException;
 import java.time.Instant;
@@ -234,7 +235,7 @@ record Cursor(String file, String path, JsonNode node) {
     <T> T build(Supplier<T> make) {
         try {
             return make.get();
-        } catch (IllegalArgumentException e) {
+        } catch (Unusable e) {
             throw new UnusableInput(file, path, String.valueOf(e.getMessage()));
         }
     }

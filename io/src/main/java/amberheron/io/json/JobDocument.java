@@ -1,6 +1,7 @@
 package amberheron.io.json;
 
 import amberheron.core.job.Job;
+import amberheron.core.units.Unusable;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import java.nio.charset.StandardCharsets;
@@ -54,7 +55,7 @@ public final class JobDocument {
     static JobDocument made(String name, ObjectNode tree) {
         try {
             return new JobDocument(JobForm.read(name, tree), tree, tree);
-        } catch (IllegalArgumentException e) {
+        } catch (Unusable e) {
             throw new UnusableInput(name, "", String.valueOf(e.getMessage()));
         }
     }

@@ -4,6 +4,7 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.job.JobReview;
 import amberheron.core.job.Station;
+import amberheron.core.units.Unusable;
 import amberheron.io.Printable;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
@@ -47,14 +48,14 @@ public record Manifest(String job, @Nullable LocalDate made, String code, Map<St
         public Entry {
             if (name.isBlank() || name.contains("/") || name.contains("\\") || name.equals("..") || name.equals(".")
                     || name.length() > LONGEST_NAME || name.chars().anyMatch(Character::isISOControl)) {
-                throw new IllegalArgumentException(
+                throw new Unusable(
                         say("name: found “%s”, expected the name of a file without folders", Printable.of(name)));
             }
             if (bytes < 0) {
-                throw new IllegalArgumentException(say("bytes: found %d, expected 0 or more", bytes));
+                throw new Unusable(say("bytes: found %d, expected 0 or more", bytes));
             }
             if (!digest.matches("[0-9a-f]{64}")) {
-                throw new IllegalArgumentException(say("sha256 of %s, expected 64 hexadecimal digits", name));
+                throw new Unusable(say("sha256 of %s, expected 64 hexadecimal digits", name));
             }
         }
     }

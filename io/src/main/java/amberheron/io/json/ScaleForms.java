@@ -35,6 +35,7 @@ import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.ScaleField;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Sane;
+import amberheron.core.units.Unusable;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -122,7 +123,7 @@ final class ScaleForms {
                             form == Reader.Form.COUNTS ? input.volts(Math.round(r.numberAt(0))) : r.numberAt(0),
                             r.numberAt(1))).toList();
                     if (maxRows != null && rows.size() > maxRows) {
-                        throw new IllegalArgumentException(
+                        throw new Unusable(
                                 say("rows: found %d, expected at most %d (maxRows)", rows.size(), maxRows));
                     }
                     yield new ReaderSetting.Table(rows);

@@ -9,6 +9,7 @@ import amberheron.core.placement.MarkingOut;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.UnitChoice;
+import amberheron.core.units.Unusable;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -63,7 +64,7 @@ public record TemplateSheet(String job, String place, List<Mark> marks, String d
             return marks.isEmpty()
                     ? Map.of()
                     : files(job, place.orElseThrow(), marks.get(), job.intake().fit().procedure(), units);
-        } catch (IllegalArgumentException e) {
+        } catch (Unusable e) {
             // The station says what is in the way.
             return Map.of();
         }
