@@ -31,6 +31,20 @@ class GuideTest extends WindowTest {
         }
     }
 
+    /** From a figure to its working, and from there to the method behind it. */
+    @Test
+    void whyLeadsToHowItIsWorkedOut() {
+        find("job SB-016");
+        hands.push(KeyCode.ALT, KeyCode.DIGIT3);
+        hands.clickOn(byId("wire.leaf.grounds"));
+        hands.interact(() -> session.at().ask(session.review().findings(Station.WIRE).stream()
+                .filter(f -> f.check().key().equals("ground")).findFirst().orElseThrow().check()));
+        hands.clickOn(byId("reasons.method"));
+        assertThat(byId("guide").isVisible()).isTrue();
+        assertThat(shows("How each figure is worked out")).isTrue();
+        assertThat(shows("Kirchhoff's current law")).isTrue();
+    }
+
     @Test
     void everyPageHasItsPictures() throws IOException {
         try (Stream<Path> pages = Files.list(GUIDE)) {

@@ -1,6 +1,5 @@
 package amberheron.app;
 
-import com.sun.javafx.tk.Toolkit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -18,9 +17,11 @@ import java.util.function.Predicate;
 import javafx.application.Platform;
 import javafx.event.Event;
 import javafx.geometry.Bounds;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
+import javafx.scene.SnapshotParameters;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
@@ -109,8 +110,15 @@ final class Hands {
             LockSupport.parkNanos(1_000_000);
         }
         onScreen(() -> {
-            // What a frame does before it is drawn; applying styles by hand would go through every node there is.
-            Toolkit.getToolkit().firePulse();
+            // A picture of one point: what a frame does before it is drawn is done for it, to what has changed only.
+            for (Window window : List.copyOf(Window.getWindows())) {
+                Scene scene = window.getScene();
+                if (scene != null) {
+                    SnapshotParameters point = new SnapshotParameters();
+                    point.setViewport(new Rectangle2D(0, 0, 1, 1));
+                    scene.getRoot().snapshot(point, null);
+                }
+            }
             return null;
         });
     }

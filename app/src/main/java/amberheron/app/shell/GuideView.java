@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -53,24 +54,62 @@ final class GuideView extends StackPane {
     void toggle(String page) {
         if (isVisible()) {
             close();
-            return;
+        } else {
+            open(page, "");
         }
+    }
+
+    /** Shows a page from where its text first says something; from its top where it does not. */
+    void open(String page, String says) {
         before = getScene() == null ? null : getScene().getFocusOwner();
         List<Node> lines = new ArrayList<>();
-        for (String line : read(page).lines().toList()) {
-            String words = line.replaceAll("!\\[[^]]*]\\([^)]*\\)", "").replace("`", "").strip();
+        Label from = null;
+        Label section = null;
+        for (String words : paragraphs(read(page))) {
             if (words.startsWith("# ")) {
                 title.setText(words.substring(2));
-            } else if (words.startsWith("- ")) {
-                lines.add(Parts.text("•  " + words.substring(2), "plain"));
-            } else if (!words.isEmpty()) {
-                lines.add(Parts.text(words, "plain"));
+                continue;
             }
+            boolean head = words.startsWith("#");
+            Label line = Parts.text(words.replaceFirst("^#+ ", "").replaceFirst("^- ", "•  "),
+                    head ? "strong" : "plain");
+            section = head || section == null ? line : section;
+            if (from == null && !says.isEmpty() && words.contains(says)) {
+                from = section;
+            }
+            lines.add(line);
         }
         text.getChildren().setAll(lines);
-        scroll.setVvalue(0);
         setVisible(true);
         close.requestFocus();
+        scroll.setVvalue(0);
+        if (from != null) {
+            Label to = from;
+            // Where it stands is known once it was laid out.
+            Platform.runLater(() -> {
+                double spare = text.getHeight() - scroll.getViewportBounds().getHeight();
+                scroll.setVvalue(spare <= 0 ? 0 : Math.clamp(to.getBoundsInParent().getMinY() / spare, 0, 1));
+            });
+        }
+    }
+
+    /** Headings, points and paragraphs, each on one line, without pictures and marks. */
+    private static List<String> paragraphs(String page) {
+        List<String> all = new ArrayList<>();
+        boolean goesOn = false;
+        for (String line : page.lines().toList()) {
+            String words = line.replaceAll("!\\[[^]]*]\\([^)]*\\)", "").replace("`", "").replace("*", "").strip();
+            boolean begins = words.startsWith("#") || words.startsWith("- ");
+            if (words.isEmpty()) {
+                goesOn = false;
+            } else if (goesOn && !begins) {
+                all.set(all.size() - 1, all.getLast() + " " + words);
+            } else {
+                all.add(words);
+                goesOn = !words.startsWith("#");
+            }
+        }
+        return all;
     }
 
     private void close() {

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -33,6 +34,7 @@ final class Reasons extends BorderPane {
     private Runnable run = () -> {
     };
     private final Session session;
+    private final Consumer<Finding> methods;
     private final VBox column = new VBox(4);
     private final ScrollPane scroll = new ScrollPane(column);
     private final Label caution = Parts.text("");
@@ -40,8 +42,14 @@ final class Reasons extends BorderPane {
     private boolean schools;
     private boolean sources;
 
-    Reasons(Session session) {
+    /**
+     * The column.
+     *
+     * @param methods shows how the figure of a check is worked out
+     */
+    Reasons(Session session, Consumer<Finding> methods) {
         this.session = session;
+        this.methods = methods;
         column.getStyleClass().add("reasons");
         Parts.scrollsDown(scroll);
         scroll.getStyleClass().add("reasons-scroll");
@@ -155,5 +163,6 @@ final class Reasons extends BorderPane {
             nodes.add(Parts.text(Figures.text(session, f.working()), "working"));
         }
         nodes.add(Parts.text(f.source().citation() + ", " + f.source().kind().words(), "soft"));
+        nodes.add(Parts.button("How it is worked out", "reasons.method", () -> methods.accept(f), "quiet"));
     }
 }

@@ -113,7 +113,7 @@ public final class Shell {
         session.listeners().onFocus(wanted -> toDesk());
         band = new JobBand(session, this::find);
         path = new SignalPath(session, s -> plug(s).model());
-        reasons = new Reasons(session);
+        reasons = new Reasons(session, f -> guide.open("methods", f.source().citation()));
         rule = new RuleView(session);
         palette = new FindOrDo(this::hits);
         tour = new Tour(List.of(path, reasons, rule), session.preferences()::tour);
@@ -239,6 +239,7 @@ public final class Shell {
         all.add(new Command("action", "Follow the simulated controller on the rule", keys("F8"), () -> live.toggle()));
         all.add(new Command("action", "The guide's page for this station", keys("F1"), () -> guide
                 .toggle(session.at().view() == Navigation.View.STATION ? session.at().station().key() : "start")));
+        all.add(new Command("action", "How each figure is worked out", null, () -> guide.open("methods", "")));
         all.add(new Command("action", "The window in three steps", null, tour::begin));
         if (demo != null) {
             all.add(new Command("action", "Look round in the demo book", null, demo));
