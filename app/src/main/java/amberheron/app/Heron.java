@@ -42,7 +42,7 @@ public final class Heron {
             // With "demo" a job is open in it: what a start-up cache is to know.
             exit(desktop(Home.folder(), args.length > 1 && args[1].equals("demo"), true));
         } else {
-            exit(HeronCommand.run(args, new HeronCommand.Surroundings(Home.folder(), said(), password(), Heron::demo)));
+            exit(HeronCommand.run(args, new HeronCommand.Environment(Home.folder(), said(), password(), Heron::demo)));
         }
     }
 
@@ -76,7 +76,7 @@ public final class Heron {
         return session.isCompletedExceptionally() ? 2 : 0;
     }
 
-    /** Where the surroundings say that the book is. */
+    /** Where the environment say that the book is. */
     private static Optional<String> said() {
         return Optional.ofNullable(System.getenv(BookAddress.VARIABLE));
     }

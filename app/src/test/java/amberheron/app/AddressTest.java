@@ -93,7 +93,7 @@ class AddressTest extends WindowTest {
     void whatWaitsForAPlaceOrASourceLeadsToOne() {
         find("job SB-015");
         hands.interact(() -> session.edit("bare", j -> j.withPlacing(Placing.NONE).withWiring(j.wiring().withHeater(
-                HeaterTiming.OPEN.withSchool(HeaterTiming.School.WITH_IGNITION)))));
+                HeaterTiming.OPEN.withSchool(HeaterTiming.HeaterSchool.WITH_IGNITION)))));
         Set<Address> asked = session.review().findings(Station.WIRE).stream()
                 .filter(f -> f.check().is(WireCheck.HEATER)).map(f -> f.asks().getFirst())
                 .collect(Collectors.toSet());

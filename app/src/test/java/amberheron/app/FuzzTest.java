@@ -203,7 +203,7 @@ class FuzzTest {
         try {
             Scaling.report(l, r).ifPresent(report -> sound(ResultJson.scale(report, r)));
             Diagnosis diagnosis = Diagnostician.diagnose(l, r, p,
-                    new Diagnostician.Surroundings(catalogue.laws(), 14.7));
+                    new Diagnostician.KnownLaws(catalogue.laws(), 14.7));
             sound(ResultJson.diagnosis(diagnosis, r));
         } catch (Unusable e) {
             // Each sound, but nothing in common: said by the commands.

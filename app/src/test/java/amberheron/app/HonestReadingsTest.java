@@ -37,7 +37,7 @@ class HonestReadingsTest {
     }
 
     private static void take(Session session) {
-        new ScaleModel().deeds().getFirst().run().accept(session);
+        new ScaleModel().actions().getFirst().run().accept(session);
     }
 
     @Test

@@ -74,7 +74,7 @@ class ProveLeavesTest extends WindowTest {
         hands.settle();
         TrimSheet read = TrimCsv.read(home.resolve("lists").resolve("SB-014-trims.csv"));
         assertThat(read.speeds()).isEqualTo(session.job().roadTest().trims().speeds());
-        assertThat(session.job().roadTest().trims().told()).anyMatch(t -> t.given() != null);
+        assertThat(session.job().roadTest().trims().targets()).anyMatch(t -> t.given() != null);
     }
 
     /** The controller's log and the tuner's, each without what the other has. */

@@ -3,7 +3,7 @@ package amberheron.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import amberheron.core.display.Told;
+import amberheron.core.display.DisplaySetting;
 import amberheron.core.finding.Origin;
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
@@ -148,10 +148,11 @@ class ScaleLeavesTest extends WindowTest {
         assertThat(shows("15.7 AFR")).as("without the load only the limit at which to stop").isTrue();
         hands.interact(() -> session.focus("scale.display.told.lean"));
         hands.push(KeyCode.CONTROL, KeyCode.A).write("15.2").push(KeyCode.ENTER);
-        assertThat(Objects.requireNonNull(session.job().display().told().get(Told.LEAN)))
+        assertThat(Objects.requireNonNull(session.job().display().told().get(DisplaySetting.LEAN)))
                 .isCloseTo(15.2 / 14.7, within(1e-9));
         hands.clickOn(byId("scale.display.all"));
-        assertThat(session.job().display().told()).containsEntry(Told.PULSES, 1.0).containsEntry(Told.RICH_DELAY, 5.0);
+        assertThat(session.job().display().told()).containsEntry(DisplaySetting.PULSES, 1.0)
+                .containsEntry(DisplaySetting.RICH_DELAY, 5.0);
         assertThat(session.job().displaySetUp(session.preferences().shop().schools()).first()).isEmpty();
         assertThat(shows("It was told everything as it should be.")).isTrue();
     }

@@ -12,7 +12,7 @@ import amberheron.core.harness.Wire;
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
 import amberheron.core.wiring.GroundPlan;
-import amberheron.core.wiring.GroundPlan.School;
+import amberheron.core.wiring.GroundPlan.GroundSchool;
 import amberheron.core.wiring.HeaterTiming;
 import amberheron.core.wiring.Hookup;
 import java.nio.file.Files;
@@ -106,14 +106,14 @@ class WireLeavesTest extends WindowTest {
         enter("wire.mean", "1");
         enter("wire.others", "20");
         hands.push(KeyCode.TAB);
-        double usual = shift(School.CHASSIS);
+        double usual = shift(GroundSchool.CHASSIS);
         assertThat(shows("Empty: taken as 5 mΩ")).isTrue();
         enter("wire.strap", "12 mΩ");
         assertThat(session.job().wiring().ground().strap()).isEqualTo(0.012);
-        assertThat(shift(School.CHASSIS) - usual).isCloseTo(21 * (0.012 - GroundPlan.USUAL_STRAP), within(0.002));
+        assertThat(shift(GroundSchool.CHASSIS) - usual).isCloseTo(21 * (0.012 - GroundPlan.USUAL_STRAP), within(0.002));
     }
 
-    private double shift(School school) {
+    private double shift(GroundSchool school) {
         return session.job().wiring().ground().costs().stream().filter(c -> c.school() == school).findFirst()
                 .orElseThrow().shift();
     }
@@ -196,7 +196,7 @@ class WireLeavesTest extends WindowTest {
         press("wire.heater.TIMER_RELAY");
         enter("wire.heater.delay", "10 s");
         assertThat(session.job().wiring().heater())
-                .isEqualTo(new HeaterTiming(HeaterTiming.School.TIMER_RELAY, 10.0));
+                .isEqualTo(new HeaterTiming(HeaterTiming.HeaterSchool.TIMER_RELAY, 10.0));
         assertThat(shows("The delay does not cover the whole of it")).isTrue();
         enter("wire.heater.delay", "0");
         assertThat(shows("found “0”, expected between 1 s and 300 s")).isTrue();
@@ -213,7 +213,7 @@ class WireLeavesTest extends WindowTest {
         assertThat(finding("ground").working().metric()).startsWith("measured between the two grounds");
         assertThat(shows("shift 4.0 mV measured")).isTrue();
         press("wire.school.row.CHASSIS");
-        assertThat(session.job().wiring().ground().school()).isEqualTo(School.CHASSIS);
+        assertThat(session.job().wiring().ground().school()).isEqualTo(GroundSchool.CHASSIS);
         assertThat(finding("ground").verdict()).as("nobody measured there").isEqualTo(Verdict.FAIL);
         enter("wire.display", "0.3", "5 mΩ");
         assertThat(finding("ground").working().metric()).startsWith("1.50 A × 0.0728 Ω");

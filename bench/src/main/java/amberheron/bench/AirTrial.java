@@ -1,7 +1,7 @@
 package amberheron.bench;
 
+import amberheron.core.controller.CalibrationSchool;
 import amberheron.core.controller.ControllerSheet;
-import amberheron.core.controller.School;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.freeair.Air;
@@ -74,7 +74,7 @@ public record AirTrial(ControllerSheet sheet, AirFault fault, boolean good, bool
                 .filter(f -> f.check().is(AirCheck.SHOWN) || f.check().is(AirCheck.TOP)
                         || f.check().is(AirCheck.SETTLED))
                 .map(Finding::verdict).toList());
-        double off = sheet.school() == School.FACTORY_TRIMMED ? made.gainNow() - 1 : 0;
+        double off = sheet.school() == CalibrationSchool.FACTORY_TRIMMED ? made.gainNow() - 1 : 0;
         boolean spoiled = fault.spoils();
         return new AirTrial(sheet, fault, !spoiled && Math.abs(off) <= TOLERANCE,
                 !spoiled && Math.abs(Math.abs(off) - TOLERANCE) <= NEAR, verdict);

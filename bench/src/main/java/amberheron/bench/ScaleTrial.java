@@ -233,7 +233,7 @@ public record ScaleTrial(OutputLaw law, Reader reader, List<OutputLaw> catalogue
 
     /** What the diagnosis makes of it. */
     public Diagnosis diagnosed() {
-        return Diagnostician.diagnose(law, reader, points, new Diagnostician.Surroundings(catalogue, 14.7));
+        return Diagnostician.diagnose(law, reader, points, new Diagnostician.KnownLaws(catalogue, 14.7));
     }
 
     /** The most that is shown wrong, λ, over all that the law tells, when a setting is typed; only a wrong setting goes away. */

@@ -1,9 +1,9 @@
 package amberheron.bench;
 
+import amberheron.core.controller.CalibrationSchool;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.InAir;
 import amberheron.core.controller.Report;
-import amberheron.core.controller.School;
 import amberheron.core.controller.State;
 import amberheron.core.freeair.Air;
 import amberheron.core.mixture.ExhaustGas;
@@ -124,7 +124,7 @@ public final class SimulatedController {
     }
 
     private double gain() {
-        return sheet.school() == School.TRIM_BY_HAND ? trim() : learned;
+        return sheet.school() == CalibrationSchool.TRIM_BY_HAND ? trim() : learned;
     }
 
     /** Lets time go on, s; less than a second at a time. */
@@ -149,7 +149,7 @@ public final class SimulatedController {
                 * ExhaustGas.pumpCurrentRatio(air.pressure() / BAR, Air.SEA_LEVEL / BAR, pressureConstant)
                 * (1 - Math.clamp(fumes, 0, 0.3)) * (1 + crack);
         cell += (oxygen - cell) * Math.min(1, seconds / lag);
-        if (powered && open && poweredFor > MISSES_AFTER && sheet.school() == School.CLEAR_THEN_LEARN) {
+        if (powered && open && poweredFor > MISSES_AFTER && sheet.school() == CalibrationSchool.CLEAR_THEN_LEARN) {
             // Forgotten: the next that it measures is air.
             learning = true;
             readyFor = 0;

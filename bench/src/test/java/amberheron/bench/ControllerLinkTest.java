@@ -6,10 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import amberheron.bench.ControllerLink.Heard;
+import amberheron.core.controller.CalibrationSchool;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.InAir;
 import amberheron.core.controller.Report;
-import amberheron.core.controller.School;
 import amberheron.core.controller.State;
 import amberheron.core.controller.StreamFormat;
 import amberheron.core.finding.Source;
@@ -42,7 +42,7 @@ class ControllerLinkTest {
     private static final Air AIR = Air.atHeight(293.15, 0.5, 0);
     private static final String GOOD = StreamFormat.write(new Report(1.5, State.READY, 1.2, 0.207, 2.5, 12.4));
 
-    static ControllerSheet sheet(School school, InAir inAir) {
+    static ControllerSheet sheet(CalibrationSchool school, InAir inAir) {
         return new ControllerSheet("made-up", "made up", school, 40, 1.0, inAir, List.of(), List.of(),
                 Source.practice("made up"));
     }
@@ -57,7 +57,7 @@ class ControllerLinkTest {
 
     private static ControllerServer server(AirFault fault, double speed, int port) throws IOException {
         SimulatedController made = new SimulatedController(
-                sheet(School.FACTORY_TRIMMED, new InAir(InAir.Kind.OF_THE_DAY, null)), AIR, fault, 0, 7);
+                sheet(CalibrationSchool.FACTORY_TRIMMED, new InAir(InAir.Kind.OF_THE_DAY, null)), AIR, fault, 0, 7);
         made.power(true);
         return new ControllerServer(made, "made up", port, speed);
     }

@@ -113,7 +113,7 @@ class AtTheLimitTest {
     @CsvSource({"0.326, 36, PASS", "0.326, 35.9, FAIL", "0.163, 18, PASS", "0.163, 17.9, FAIL", "0.6705, 73.5, PASS",
             "0.6705, 73.4, FAIL", "3.31, 311, PASS", "6, 311, PASS", "6, 310, FAIL"})
     void ofAPull(double mm2, double newtons, Verdict verdict) {
-        Joints joints = Joints.NONE.joinedBy(Joints.School.CRIMPED)
+        Joints joints = Joints.NONE.joinedBy(Joints.JointSchool.CRIMPED)
                 .plus(new Joints.Test("1", mm2 * 1e-6, newtons + 1e-6, 0.001));
         assertThat(verdict(JointRules.judge(joints, 1.2), "joint.pull")).isEqualTo(verdict);
     }

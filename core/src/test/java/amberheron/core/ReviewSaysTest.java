@@ -33,7 +33,7 @@ import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ReaderInput;
 import amberheron.core.scaling.ReaderSetting;
-import amberheron.core.wiring.GroundPlan.School;
+import amberheron.core.wiring.GroundPlan.GroundSchool;
 import amberheron.core.wiring.HeaterTiming;
 import amberheron.core.wiring.KeyState;
 import java.io.IOException;
@@ -150,9 +150,9 @@ class ReviewSaysTest {
         changed("no place taken", j -> j.withPlacing(j.placing().withChosen(null)));
         changed("source constant", j -> j.withWiring(j.wiring().withSource("A", s -> s.withVolts(KeyState.OFF, 12.5))));
         changed("shared ground", j -> j.withWiring(j.wiring().withGround(
-                j.wiring().ground().withTwoWires(false).withSchool(School.SAME_POINT).withToChassis(3.0))));
+                j.wiring().ground().withTwoWires(false).withSchool(GroundSchool.SAME_POINT).withToChassis(3.0))));
         changed("shared ground, no points", j -> j.withPoints(List.of()).withWiring(j.wiring().withGround(
-                j.wiring().ground().withTwoWires(false).withSchool(School.SAME_POINT).withToChassis(3.0))));
+                j.wiring().ground().withTwoWires(false).withSchool(GroundSchool.SAME_POINT).withToChassis(3.0))));
         changed("pull-up, no points", j -> j.withPoints(List.of()).withWiring(j.wiring().withSignals(
                 j.wiring().signals().with(ReaderKind.LOGGER, h -> h.withPullUpOhms(30_000.0).withPullUpVolts(5.0)))));
         changed("air not checked", j -> j.withAir(j.air().withShownOxygen(null, null)));
@@ -190,15 +190,16 @@ class ReviewSaysTest {
         changed("tuning days", j -> j.withIntake(j.intake().withPermanent(false)));
         changed("kit, relay, its own way", j -> j.withWiring(j.wiring().withFeed(j.wiring().feed().withRelay(true))
                 .withHeater(HeaterTiming.OPEN).withFuse(7.5).withHarness(j.wiring().harness()
-                        .withJoints(Joints.NONE.joinedBy(Joints.School.PLUGGED)).withRoute(j.wiring().harness().route()
+                        .withJoints(Joints.NONE.joinedBy(Joints.JointSchool.PLUGGED))
+                        .withRoute(j.wiring().harness().route()
                                 .withExtension(0.0).withPassage(Route.Passage.NONE)))));
         changed("soldered, fuse not known", j -> j.withWiring(j.wiring().withFuse(null).withHarness(j.wiring().harness()
-                .withJoints(Joints.NONE.joinedBy(Joints.School.SOLDERED)).withRoute(Route.UNMEASURED))));
+                .withJoints(Joints.NONE.joinedBy(Joints.JointSchool.SOLDERED)).withRoute(Route.UNMEASURED))));
         edited("another controller", j -> j.withAir(j.air().withController(Controllers.FACTORY)));
         edited("sensor changed", j -> j.withAir(j.air().withSensor("V-2")));
         edited("calibrated anew", j -> j.withAir(j.air().withShownOxygen(0.207, DAY)));
         edited("grounds moved", j -> j.withWiring(j.wiring().withGroundPoint("elsewhere")
-                .withGround(j.wiring().ground().withSchool(School.BATTERY))));
+                .withGround(j.wiring().ground().withSchool(GroundSchool.BATTERY))));
         edited("hooked up anew", j -> j.withWiring(j.wiring().withSignals(
                 j.wiring().signals().with(ReaderKind.LOGGER, h -> h.withInputOhms(2e6)))));
         edited("place moved", j -> j.withPlacing(j.placing().withCandidates(List.of(

@@ -52,7 +52,7 @@ import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Tolerance;
 import amberheron.core.wiring.Feed;
 import amberheron.core.wiring.GroundPlan;
-import amberheron.core.wiring.GroundPlan.School;
+import amberheron.core.wiring.GroundPlan.GroundSchool;
 import amberheron.core.wiring.HeaterTiming;
 import amberheron.core.wiring.Hookup.Form;
 import amberheron.core.wiring.KeyState;
@@ -131,13 +131,13 @@ class RulesSayTest {
     }
 
     static Wiring wiring() {
-        GroundPlan ground = GroundPlan.UNMEASURED.withSchool(School.READER).withTwoWires(true).withToReader(0.5)
+        GroundPlan ground = GroundPlan.UNMEASURED.withSchool(GroundSchool.READER).withTwoWires(true).withToReader(0.5)
                 .withToChassis(0.9).withToBattery(1.6).withSection(0.8e-6).withMean(1.2).withPeak(2.6);
         Signals signals = Signals.NONE.withOutputOhms(100.0).with(ReaderKind.LOGGER,
                 h -> h.withForm(Form.SINGLE_ENDED).withInputOhms(1e6).withMostVolts(5.0));
         Wiring bare = Wiring.UNMEASURED.withSources(List.of(source())).withTaken("A")
                 .withFeed(new Feed(1.5, 1e-6, false, 45.0, null, null)).withFuse(5.0).withDraw(3.0).withGround(ground)
-                .withSignals(signals).withHeater(new HeaterTiming(HeaterTiming.School.TIMER_RELAY, 30.0));
+                .withSignals(signals).withHeater(new HeaterTiming(HeaterTiming.HeaterSchool.TIMER_RELAY, 30.0));
         List<Wire> wires = new ArrayList<>();
         WireColour.Hue[] hues = WireColour.Hue.values();
         for (Wire w : bare.needed(LOGGER)) {
@@ -150,8 +150,8 @@ class RulesSayTest {
                 .withLead(0.4).withExtension(2.4).withSlackAtEngine(0.2).withSlackAtDisplay(0.2).withConnector(0.022)
                 .withHole(0.025).withPassage(Route.Passage.GROMMET).withLookedBehind(true)
                 .withFacing(Route.Facing.DOWN).withDripLoop(true);
-        Joints joints = new Joints(Joints.School.CRIMPED,
-                IntStream.range(0, Joints.School.CRIMPED.steps().size()).boxed().collect(Collectors.toSet()),
+        Joints joints = new Joints(Joints.JointSchool.CRIMPED,
+                IntStream.range(0, Joints.JointSchool.CRIMPED.steps().size()).boxed().collect(Collectors.toSet()),
                 List.of(new Joints.Test("1", 0.8e-6, 95.0, 0.002)));
         return bare.withHarness(new Harness(new Chart(wires), route, joints,
                 AsWired.NOTHING.withAtSource(13.9).withAtController(13.7)));
@@ -159,7 +159,7 @@ class RulesSayTest {
 
     private static List<Finding> judge(Wiring wiring) {
         return WireRules.judge(wiring,
-                new WireRules.Surroundings(LOGGER, LAW, new Estimate(15, 40), Tolerance.LAMBDA));
+                new WireRules.Installation(LOGGER, LAW, new Estimate(15, 40), Tolerance.LAMBDA));
     }
 
     private void wired(String title, UnaryOperator<Wiring> change) {
@@ -211,7 +211,7 @@ class RulesSayTest {
                 s -> s.withVolts(KeyState.OFF, 12.5)));
         wired("second feed", w -> w.withFeed(w.feed().withMemory(0.02)));
         grounded("no school", g -> g.withSchool(null));
-        for (School school : School.values()) {
+        for (GroundSchool school : GroundSchool.values()) {
             grounded("two wires: " + school, g -> g.withSchool(school));
             grounded("one wire: " + school, g -> g.withSchool(school).withTwoWires(false));
             grounded("one long wire: " + school, g -> g.withSchool(school).withTwoWires(false).withToBattery(9.0)
@@ -222,15 +222,15 @@ class RulesSayTest {
         grounded("heater's current not known", g -> g.withMean(null));
         grounded("measured", g -> g.withDrop(0.02));
         grounded("measured far off", g -> g.withDrop(-0.06));
-        for (HeaterTiming.School school : HeaterTiming.School.values()) {
+        for (HeaterTiming.HeaterSchool school : HeaterTiming.HeaterSchool.values()) {
             wired("heater: " + school, w -> w.withHeater(new HeaterTiming(school, null)));
         }
         wired("heater much too late", w -> w.withHeater(w.heater().withDelay(200.0)));
         wired("heater open", w -> w.withHeater(HeaterTiming.OPEN));
         changed("heater, place not known", WireRules.judge(wiring(),
-                new WireRules.Surroundings(LOGGER, LAW, null, Tolerance.LAMBDA)));
+                new WireRules.Installation(LOGGER, LAW, null, Tolerance.LAMBDA)));
         changed("no law yet", WireRules.judge(wiring(),
-                new WireRules.Surroundings(LOGGER, null, new Estimate(15, 40), Tolerance.LAMBDA)));
+                new WireRules.Installation(LOGGER, null, new Estimate(15, 40), Tolerance.LAMBDA)));
         for (Form form : Form.values()) {
             wired("hook-up: " + form,
                     w -> w.withSignals(w.signals().with(ReaderKind.LOGGER, h -> h.withForm(form))));
@@ -261,8 +261,8 @@ class RulesSayTest {
         charted("a bad joint", c -> c.with("1", w -> w.withOhms(0.5)));
         joined("not joined", j -> Joints.NONE);
         joined("a step open", j -> j.ticked(3, false));
-        joined("soldered", j -> j.joinedBy(Joints.School.SOLDERED));
-        joined("plugged", j -> j.joinedBy(Joints.School.PLUGGED));
+        joined("soldered", j -> j.joinedBy(Joints.JointSchool.SOLDERED));
+        joined("plugged", j -> j.joinedBy(Joints.JointSchool.PLUGGED));
         joined("not tested", j -> j.withTested(List.of()));
         joined("size not known", j -> j.withTested(List.of(new Joints.Test("1", null, 95.0, 0.002))));
         joined("pulled out, no tag", j -> j.withTested(List.of(new Joints.Test("", 0.8e-6, 30.0, 0.02))));

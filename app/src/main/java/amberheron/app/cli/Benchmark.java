@@ -250,7 +250,7 @@ final class Benchmark implements Callable<Integer> {
         for (int i = -measured / 5; i < measured; i++) {
             long begun = System.nanoTime();
             Diagnostician.diagnose(law, Objects.requireNonNull(job.reader()), taken,
-                    new Diagnostician.Surroundings(demo.catalogue().laws(), job.stoich()));
+                    new Diagnostician.KnownLaws(demo.catalogue().laws(), job.stoich()));
             if (i >= 0) {
                 times[i] = (System.nanoTime() - begun) / 1e6;
             }

@@ -22,8 +22,8 @@ import picocli.CommandLine.Parameters;
 /** {@code heron book}: where the shop's jobs are kept, and how they get from one book into another. */
 @Command(name = "book", mixinStandardHelpOptions = true, description = "Where the shop's book is, and how many jobs it has.")
 final class BookCommands extends OfShop {
-    BookCommands(HeronCommand.Surroundings surroundings) {
-        super(surroundings);
+    BookCommands(HeronCommand.Environment environment) {
+        super(environment);
     }
 
     /** A command is waited for: how far it is is not said. */
@@ -31,13 +31,13 @@ final class BookCommands extends OfShop {
         // Nothing.
     }
 
-    private static OpenBook open(HeronCommand.Surroundings surroundings) {
-        return OpenBook.at(surroundings.address(), surroundings.home());
+    private static OpenBook open(HeronCommand.Environment environment) {
+        return OpenBook.at(environment.address(), environment.home());
     }
 
     @Override
     public Integer call() {
-        try (OpenBook book = open(surroundings())) {
+        try (OpenBook book = open(environment())) {
             book.said().ifPresent(s -> err().println("heron: " + s));
             int jobs = book.jobs().size();
             out().println(
@@ -50,15 +50,15 @@ final class BookCommands extends OfShop {
 
     /** What the commands below share. */
     abstract static class Carrying extends OfShop {
-        Carrying(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        Carrying(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         abstract Transfer carry(OpenBook book);
 
         @Override
         public Integer call() {
-            try (OpenBook book = open(surroundings())) {
+            try (OpenBook book = open(environment())) {
                 Transfer done = carry(book);
                 out().println(done.said());
                 out().flush();
@@ -72,8 +72,8 @@ final class BookCommands extends OfShop {
         @Parameters(index = "0", paramLabel = "FILE", description = "the new file (.db)")
         private Path file = Path.of("");
 
-        Backup(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        Backup(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         @Override
@@ -89,8 +89,8 @@ final class BookCommands extends OfShop {
         @Option(names = "--over", paramLabel = "JOB", arity = "1..*", description = "jobs that are put back as the backup has them, over what the book has")
         private List<String> over = List.of();
 
-        Restore(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        Restore(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         @Override
@@ -106,8 +106,8 @@ final class BookCommands extends OfShop {
         @Option(names = "--to", required = true, paramLabel = "BOOK", description = "a file, or postgresql://USER@HOST/DATABASE")
         private String to = "";
 
-        Move(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        Move(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         @Override
@@ -123,8 +123,8 @@ final class BookCommands extends OfShop {
         @Parameters(index = "0", paramLabel = "BOOK", description = "a file, or postgresql://USER@HOST/DATABASE")
         private String address = "";
 
-        Use(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        Use(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         @Option(names = "--ask", description = "asks for the password, which is then in no list of what runs")
@@ -140,7 +140,7 @@ final class BookCommands extends OfShop {
             if (ask) {
                 address = withPassword(address);
             }
-            out().println(OpenBook.choose(address, surroundings().password(), home(), Map.of()));
+            out().println(OpenBook.choose(address, environment().password(), home(), Map.of()));
             out().flush();
             return 0;
         }
@@ -168,8 +168,8 @@ final class BookCommands extends OfShop {
         @Parameters(index = "0", paramLabel = "FOLDER", description = "a folder with fuels.json, laws.json or others")
         private Path folder = Path.of("");
 
-        TakeCatalogue(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        TakeCatalogue(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         @Override

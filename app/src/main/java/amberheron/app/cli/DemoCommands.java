@@ -118,13 +118,13 @@ final class DemoCommands {
         @Option(names = "--out", paramLabel = "DIR", description = "where pictures and packs go without a display")
         private Path folder = Path.of("demo-out");
 
-        Demo(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        Demo(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         @Override
         public Integer call() {
-            HeronCommand.DesktopOutcome outcome = surroundings().demoDesktop().get();
+            HeronCommand.DesktopOutcome outcome = environment().demoDesktop().get();
             if (outcome.opened()) {
                 return outcome.exit();
             }

@@ -38,11 +38,11 @@ public final class HeronCommand implements Runnable {
      * What the commands cannot know by themselves.
      *
      * @param home where the shop's catalogue is kept
-     * @param book where the surroundings say that the book is; empty where they do not
-     * @param password of the book, where the surroundings say it
+     * @param book where the environment say that the book is; empty where they do not
+     * @param password of the book, where the environment say it
      * @param demoDesktop opens the desktop on the demo book
      */
-    public record Surroundings(Path home, Optional<String> book, Optional<String> password,
+    public record Environment(Path home, Optional<String> book, Optional<String> password,
             Supplier<DesktopOutcome> demoDesktop) {
         /**
          * Where the shop's book is.
@@ -55,53 +55,53 @@ public final class HeronCommand implements Runnable {
     }
 
     /** Every command there is. */
-    static CommandLine line(Surroundings surroundings) {
+    static CommandLine line(Environment environment) {
         return new CommandLine(new HeronCommand())
-                .addSubcommand(new ScaleCommands.Scale(surroundings))
-                .addSubcommand(new ScaleCommands.Diagnose(surroundings))
-                .addSubcommand(new JobCommands.Place(surroundings)).addSubcommand(new JobCommands.Wire(surroundings))
-                .addSubcommand(new JobCommands.Air(surroundings)).addSubcommand(new JobCommands.Prove(surroundings))
+                .addSubcommand(new ScaleCommands.Scale(environment))
+                .addSubcommand(new ScaleCommands.Diagnose(environment))
+                .addSubcommand(new JobCommands.Place(environment)).addSubcommand(new JobCommands.Wire(environment))
+                .addSubcommand(new JobCommands.Air(environment)).addSubcommand(new JobCommands.Prove(environment))
                 .addSubcommand(new CommandLine(new SimulateCommand())
-                        .addSubcommand(new SimulateCommand.OfController(surroundings)))
-                .addSubcommand(new JobCommands.Review(surroundings)).addSubcommand(new JobCommands.Pack(surroundings))
-                .addSubcommand(new JobCommands.Verify(surroundings)).addSubcommand(new JobCommands.Key(surroundings))
-                .addSubcommand(new CommandLine(new BookCommands(surroundings))
-                        .addSubcommand(new BookCommands.Backup(surroundings))
-                        .addSubcommand(new BookCommands.Restore(surroundings))
-                        .addSubcommand(new BookCommands.Move(surroundings))
-                        .addSubcommand(new BookCommands.Use(surroundings)))
-                .addSubcommand(new BookCommands.TakeCatalogue(surroundings))
-                .addSubcommand(new DemoCommands.Demo(surroundings))
+                        .addSubcommand(new SimulateCommand.OfController(environment)))
+                .addSubcommand(new JobCommands.Review(environment)).addSubcommand(new JobCommands.Pack(environment))
+                .addSubcommand(new JobCommands.Verify(environment)).addSubcommand(new JobCommands.Key(environment))
+                .addSubcommand(new CommandLine(new BookCommands(environment))
+                        .addSubcommand(new BookCommands.Backup(environment))
+                        .addSubcommand(new BookCommands.Restore(environment))
+                        .addSubcommand(new BookCommands.Move(environment))
+                        .addSubcommand(new BookCommands.Use(environment)))
+                .addSubcommand(new BookCommands.TakeCatalogue(environment))
+                .addSubcommand(new DemoCommands.Demo(environment))
                 .addSubcommand(new DemoCommands.PicturesCommand()).addSubcommand(new Benchmark())
                 .addSubcommand(new ManPage())
                 .addSubcommand("completion", new AutoComplete.GenerateCompletion());
     }
 
     /** Runs a command and gives its exit code. */
-    public static int run(String[] args, Surroundings surroundings) {
-        HomeLog.startWhenNeeded(surroundings.home());
-        CommandLine line = line(surroundings);
+    public static int run(String[] args, Environment environment) {
+        HomeLog.startWhenNeeded(environment.home());
+        CommandLine line = line(environment);
         line.setCaseInsensitiveEnumValuesAllowed(true);
         line.setExecutionExceptionHandler((e, command, parsed) -> {
             if (e instanceof UnusableInput || e instanceof BookProblem) {
                 command.getErr().println("heron: " + e.getMessage());
                 return UNUSABLE;
             }
-            return ours(surroundings, command, e);
+            return ours(environment, command, e);
         });
         try {
             return line.execute(args);
         } catch (Error e) {
-            return ours(surroundings, line, e);
+            return ours(environment, line, e);
         }
     }
 
-    private static int ours(Surroundings surroundings, CommandLine line, Throwable e) {
-        HomeLog.error(surroundings.home(), "command", e);
+    private static int ours(Environment environment, CommandLine line, Throwable e) {
+        HomeLog.error(environment.home(), "command", e);
         line.getErr()
                 .println("heron: an error of our own (" + e.getClass().getSimpleName()
                         + "); what happened is written in "
-                        + HomeLog.file(surroundings.home()));
+                        + HomeLog.file(environment.home()));
         return OURS;
     }
 

@@ -66,8 +66,8 @@ final class JobCommands {
         @Option(names = "--json", description = "one JSON document on standard output")
         boolean json;
 
-        OfJob(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        OfJob(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         final JobDocument document() {
@@ -79,13 +79,13 @@ final class JobCommands {
             Path home = home();
             Catalogue catalogue = Catalogue.withShop(home.resolve("catalogue"));
             catalogue.faults().forEach(f -> err().println("heron: left out of the catalogue: " + f));
-            return ShopHabits.read(OpenBook.habits(surroundings().address(), home), catalogue.laws())
+            return ShopHabits.read(OpenBook.habits(environment().address(), home), catalogue.laws())
                     .on(LocalDate.now(ZoneId.systemDefault()));
         }
 
         /** How the shop of this home folder shows itself on paper. */
         final ShopCard card() {
-            return ShopCard.read(OpenBook.habits(surroundings().address(), home()), home());
+            return ShopCard.read(OpenBook.habits(environment().address(), home()), home());
         }
 
         /** A job that can be read but not worked out is as unusable as one that cannot be read. */
@@ -146,8 +146,8 @@ final class JobCommands {
 
     @Command(name = "place", mixinStandardHelpOptions = true, description = "The place taken, against the rules; the others, the search, and what each school would take.")
     static final class Place extends OfJob {
-        Place(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        Place(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         @Override
@@ -176,8 +176,8 @@ final class JobCommands {
 
     @Command(name = "wire", mixinStandardHelpOptions = true, description = "Power, grounds, heater, signal, chart, joints and route, against the rules; what each school costs.")
     static final class Wire extends OfJob {
-        Wire(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        Wire(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         @Option(names = "--out", paramLabel = "DIR", description = "also write chart, strip and tags there: PDF, SVG, CSV")
@@ -222,8 +222,8 @@ final class JobCommands {
 
     @Command(name = "air", mixinStandardHelpOptions = true, description = "The free-air check: the air and what it costs, and what was shown against what should be.")
     static final class Air extends OfJob {
-        Air(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        Air(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         @Override
@@ -241,8 +241,8 @@ final class JobCommands {
 
     @Command(name = "prove", mixinStandardHelpOptions = true, description = "A proving log: agreement, lag, how the engine was run, what to act on, which link lies.")
     static final class Prove extends OfJob {
-        Prove(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        Prove(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         @Parameters(index = "1", paramLabel = "LOG.csv", description = "a log of any make; its columns are recognised")
@@ -300,8 +300,8 @@ final class JobCommands {
 
     @Command(name = "review", mixinStandardHelpOptions = true, description = "What stands proven, what does not and why, and what is next.")
     static final class Review extends OfJob {
-        Review(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        Review(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         @Override
@@ -330,8 +330,8 @@ final class JobCommands {
 
     @Command(name = "pack", mixinStandardHelpOptions = true, description = "The hand-over pack: three sheets as HTML and PDF, figures as CSV, job as JSON, reminder, manifest.")
     static final class Pack extends OfJob {
-        Pack(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        Pack(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         @Option(names = "--out", required = true, paramLabel = "DIR", description = "folder for the pack")
@@ -353,8 +353,8 @@ final class JobCommands {
         @Option(names = "--make", description = "makes one, in the home folder; from then on every pack is signed")
         private boolean make;
 
-        Key(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        Key(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         @Override
@@ -379,8 +379,8 @@ final class JobCommands {
         @Option(names = "--json", description = "one JSON document on standard output")
         private boolean json;
 
-        Verify(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        Verify(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         @Override

@@ -8,21 +8,21 @@ import picocli.CommandLine.Spec;
 
 /** A command that works with what the shop keeps: its book, its catalogue, its habits. */
 abstract class OfShop implements Callable<Integer> {
-    private final HeronCommand.Surroundings surroundings;
+    private final HeronCommand.Environment environment;
     @Spec
     @SuppressWarnings("NullAway.Init") // set by picocli
     private CommandSpec spec;
 
-    OfShop(HeronCommand.Surroundings surroundings) {
-        this.surroundings = surroundings;
+    OfShop(HeronCommand.Environment environment) {
+        this.environment = environment;
     }
 
-    final HeronCommand.Surroundings surroundings() {
-        return surroundings;
+    final HeronCommand.Environment environment() {
+        return environment;
     }
 
     final Path home() {
-        return surroundings.home();
+        return environment.home();
     }
 
     final PrintWriter out() {

@@ -46,8 +46,8 @@ final class ScaleCommands {
         @Option(names = "--json", description = "one JSON document on standard output")
         private boolean json;
 
-        OfChain(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        OfChain(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         /** A result in both forms, and whether it keeps the tolerance. */
@@ -90,8 +90,8 @@ final class ScaleCommands {
 
     @Command(name = "scale", mixinStandardHelpOptions = true, description = "What to type into the reader, check table, error budget.")
     static final class Scale extends OfChain {
-        Scale(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        Scale(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         @Override
@@ -127,8 +127,8 @@ final class ScaleCommands {
         @Option(names = "--points", required = true, paramLabel = "CSV", description = "columns volts and/or true, shown; engine, date, instrument, note")
         private Path points = Path.of("");
 
-        Diagnose(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        Diagnose(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         @Override
@@ -140,7 +140,7 @@ final class ScaleCommands {
                         "every point lies beyond the law's rails, where volts mean no mixture; expected points between them");
             }
             Diagnosis diagnosis = Diagnostician.diagnose(law, reader, taken,
-                    new Diagnostician.Surroundings(catalogue.laws(), fuel == null ? null : fuel.stoich()));
+                    new Diagnostician.KnownLaws(catalogue.laws(), fuel == null ? null : fuel.stoich()));
             return new Result(ResultJson.diagnosis(diagnosis, reader), out -> {
                 if (taken.size() < read.size()) {
                     out.printf(Locale.ROOT, "%d of %d points mean no mixture and were left out.%n",

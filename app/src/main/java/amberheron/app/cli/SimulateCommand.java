@@ -61,8 +61,8 @@ final class SimulateCommand implements Runnable {
         @Option(names = "--seed", paramLabel = "S", defaultValue = "1", description = "the same seed behaves the same")
         private long seed;
 
-        OfController(HeronCommand.Surroundings surroundings) {
-            super(surroundings);
+        OfController(HeronCommand.Environment environment) {
+            super(environment);
         }
 
         @Override

@@ -9,8 +9,8 @@ import amberheron.bench.SimulatedBench;
 import amberheron.bench.SimulatedController;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.display.Display;
+import amberheron.core.display.DisplaySetting;
 import amberheron.core.display.PickUp;
-import amberheron.core.display.Told;
 import amberheron.core.drivelog.Drive;
 import amberheron.core.finding.Origin;
 import amberheron.core.freeair.AirField;
@@ -232,9 +232,11 @@ public final class DemoBook {
         job = job.withProving(DriveLog.read(job, LogFile.of(log), Map.of(), part -> {
         }).proved(job, simulated(today.minusDays(7))).proving())
                 .withDisplay(Display.UNTOLD.withPickUp(PickUp.ONE_COIL).withKnowsLoad(true)
-                        .withDimmer(Display.Dimmer.LAMPS).withTold(Told.LEAN, 0.86).withTold(Told.LEAN_DELAY, 0.5)
-                        .withTold(Told.RICH, 0.70).withTold(Told.RICH_DELAY, 5.0).withTold(Told.FILTER, 0.2)
-                        .withTold(Told.PULSES, 1.5))
+                        .withDimmer(Display.Dimmer.LAMPS).withTold(DisplaySetting.LEAN, 0.86)
+                        .withTold(DisplaySetting.LEAN_DELAY, 0.5)
+                        .withTold(DisplaySetting.RICH, 0.70).withTold(DisplaySetting.RICH_DELAY, 5.0)
+                        .withTold(DisplaySetting.FILTER, 0.2)
+                        .withTold(DisplaySetting.PULSES, 1.5))
                 .withHandOver(new Job.HandOver("Catalyst heat shield not refitted: a new one is on order.",
                         today.minusDays(7)));
         return job.withDone(JobPlan.of(intake).steps().stream().map(Step::id).collect(Collectors.toSet()));
@@ -318,7 +320,8 @@ public final class DemoBook {
                 .withAir(coached(catalogue, "factory", AirOfDay.of(294.15, 0.55, 4), today.minusDays(1), ""))
                 .withLaw(law).withReader(reader)
                 .withDisplay(Display.UNTOLD.withPickUp(PickUp.PAIR_COIL).withKnowsLoad(false)
-                        .withDimmer(Display.Dimmer.GROUND).withTold(Told.LEAN, 1.2).withTold(Told.PULSES, 2.0));
+                        .withDimmer(Display.Dimmer.GROUND).withTold(DisplaySetting.LEAN, 1.2)
+                        .withTold(DisplaySetting.PULSES, 2.0));
         job = job.withEntries(job.entries().entered(AirField.SHOWN.address(), simulated(today.minusDays(1))));
         job = withPoints(job, today.minusDays(1), SettingFinder.find(law, reader).orElseThrow(),
                 new double[]{0.5, 2.75},

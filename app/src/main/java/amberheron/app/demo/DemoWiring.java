@@ -15,7 +15,7 @@ import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.units.WireGauge;
 import amberheron.core.wiring.Feed;
 import amberheron.core.wiring.GroundPlan;
-import amberheron.core.wiring.GroundPlan.School;
+import amberheron.core.wiring.GroundPlan.GroundSchool;
 import amberheron.core.wiring.HeaterTiming;
 import amberheron.core.wiring.Hookup.Form;
 import amberheron.core.wiring.PowerSource;
@@ -69,14 +69,14 @@ final class DemoWiring {
                 .withLead(0.4).withExtension(2.4).withSlackAtEngine(0.2).withSlackAtDisplay(0.2)
                 .withConnector(0.021).withHole(0.025).withPassage(Route.Passage.GROMMET).withLookedBehind(true)
                 .withFacing(Route.Facing.AWAY).withDripLoop(true);
-        Joints joints = new Joints(Joints.School.CRIMPED, Set.of(0, 1, 2, 3, 4, 5),
+        Joints joints = new Joints(Joints.JointSchool.CRIMPED, Set.of(0, 1, 2, 3, 4, 5),
                 List.of(new Joints.Test("7", AWG18, 96.0, 0.0013), new Joints.Test("10", 0.35e-6, 44.0, 0.0023)));
         AsWired wired = new AsWired(13.92, 13.71, wiredOn, "Fuse holder behind the glove box.",
                 List.of());
         return Wiring.UNMEASURED.withSources(sources).withTaken("A")
                 .withFeed(new Feed(1.6, 1e-6, false, 45.0, null, null))
                 .withFuse(5.0).withDraw(2.8)
-                .withGround(GroundPlan.UNMEASURED.withSchool(School.READER).withTwoWires(true).withToReader(0.5)
+                .withGround(GroundPlan.UNMEASURED.withSchool(GroundSchool.READER).withTwoWires(true).withToReader(0.5)
                         .withToChassis(0.9).withSection(AWG18).withMean(1.1).withPeak(2.8))
                 .withGroundPoint("signal at the ECU's sensor ground, heater at the seat rail's bolt")
                 .withSignals(Signals.NONE.withOutputOhms(100.0)
@@ -84,7 +84,7 @@ final class DemoWiring {
                                 h -> h.withForm(Form.SINGLE_ENDED).withInputOhms(470_000.0).withMostVolts(5.0))
                         .with(ReaderKind.GAUGE,
                                 h -> h.withForm(Form.SINGLE_ENDED).withInputOhms(1e6).withMostVolts(5.0)))
-                .withHeater(new HeaterTiming(HeaterTiming.School.ECU_OUTPUT, 45.0))
+                .withHeater(new HeaterTiming(HeaterTiming.HeaterSchool.ECU_OUTPUT, 45.0))
                 .withHarness(new Harness(chart, route, joints, wired));
     }
 
@@ -107,15 +107,16 @@ final class DemoWiring {
         return Wiring.UNMEASURED.withSources(sources).withTaken("A")
                 .withFeed(new Feed(1.1, 0.75e-6, false, 14.0, null, null))
                 .withFuse(5.0).withDraw(2.6)
-                .withGround(GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0).withToReader(0.4)
-                        .withToBattery(1.6).withSection(AWG18).withMean(1.2).withPeak(2.6))
+                .withGround(
+                        GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withToChassis(3.0).withToReader(0.4)
+                                .withToBattery(1.6).withSection(AWG18).withMean(1.2).withPeak(2.6))
                 .withGroundPoint("one black wire under the seat, gauge and logger together")
                 .withSignals(Signals.NONE.withOutputOhms(220.0)
                         .with(ReaderKind.LOGGER,
                                 h -> h.withForm(Form.SINGLE_ENDED).withInputOhms(1e6).withMostVolts(5.0))
                         .with(ReaderKind.GAUGE, h -> h.withForm(Form.SINGLE_ENDED)))
-                .withHeater(new HeaterTiming(HeaterTiming.School.WITH_IGNITION, null))
+                .withHeater(new HeaterTiming(HeaterTiming.HeaterSchool.WITH_IGNITION, null))
                 .withHarness(Harness.NONE.withChart(chart).withRoute(route)
-                        .withJoints(Joints.NONE.joinedBy(Joints.School.SOLDERED)));
+                        .withJoints(Joints.NONE.joinedBy(Joints.JointSchool.SOLDERED)));
     }
 }

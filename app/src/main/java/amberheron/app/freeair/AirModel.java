@@ -255,13 +255,14 @@ public final class AirModel implements StationModel {
         FreeAirCheck check = session.job().air();
         List<Finding> findings = session.review().findings(Station.AIR);
         var checked = Advice.sources(findings);
-        Message parted = plain("Three kinds of controller, three ways: clear, then learn; trim by hand; trimmed at the "
-                + "factory. Not a matter of taste: the maker's sheet says which.");
+        Message disagreement = plain(
+                "Three kinds of controller, three ways: clear, then learn; trim by hand; trimmed at the "
+                        + "factory. Not a matter of taste: the maker's sheet says which.");
         Message caution = plain(
                 "The sensor is hot enough to burn skin and light vapour: hang it free, away from fuel and solvent. "
                         + "Leave the anti-seize on. Never run an engine indoors without extraction.");
         Said said = said(session, check, findings);
-        return new Advice(said.next(), said.action(), said.why(), parted, checked, caution);
+        return new Advice(said.next(), said.action(), said.why(), disagreement, checked, caution);
     }
 
     private record Said(Message next, @Nullable Action action, Message why) {

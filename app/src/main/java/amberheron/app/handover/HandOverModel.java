@@ -92,8 +92,8 @@ public final class HandOverModel implements StationModel {
     }
 
     @Override
-    public List<Deed> deeds() {
-        return List.of(new Deed("Write the hand-over pack", "Shortcut+P", this::write));
+    public List<StationAction> actions() {
+        return List.of(new StationAction("Write the hand-over pack", "Shortcut+P", this::write));
     }
 
     @Override

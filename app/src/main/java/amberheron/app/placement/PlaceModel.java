@@ -303,7 +303,7 @@ public final class PlaceModel implements StationModel {
         Site site = ranking.site();
         String leaf = session.at().leaf().orElse("");
         boolean choosing = Set.of("", "place.leaf.choose", "place.leaf.fitted", "place.leaf.schools").contains(leaf);
-        Message parted = choosing ? parted(ranking) : Message.NONE;
+        Message disagreement = choosing ? disagreement(ranking) : Message.NONE;
         Message caution = caution(job);
         List<Finding> findings = findings(session);
         List<Source> checked = choosing
@@ -312,7 +312,7 @@ public final class PlaceModel implements StationModel {
         if (site.exhaust().segments().isEmpty()) {
             return new Advice(plain("Say at Plan whether it has a turbo; then enter the pieces here."),
                     new Action("Go to Plan", () -> session.seek(PlaceField.ASPIRATION.address())),
-                    plain("Distances count from the turbine, or from the manifold where there is none."), parted,
+                    plain("Distances count from the turbine, or from the manifold where there is none."), disagreement,
                     checked,
                     caution);
         }
@@ -325,7 +325,7 @@ public final class PlaceModel implements StationModel {
             return new Advice(Message.of("Measure: {0}.", plain(measured(job, measure))),
                     Action.enter(session, measure),
                     plain("The search looks at every place on the pipe once it knows pipe, surroundings and sensor."),
-                    parted, checked,
+                    disagreement, checked,
                     caution);
         }
         if (job.candidates().isEmpty()) {
@@ -334,7 +334,7 @@ public final class PlaceModel implements StationModel {
                             ? new Action("Take up what the search found", () -> addBest(session))
                             : new Action("Add a place", () -> add(session)),
                     plain("Look for a hole that is there before cutting a new one: a spare plugged bung, or the second sensor's place."),
-                    parted, checked, caution);
+                    disagreement, checked, caution);
         }
         Candidate looked = entered(session).orElseThrow();
         boolean taken = looked.id().equals(job.placing().chosen());
@@ -343,7 +343,7 @@ public final class PlaceModel implements StationModel {
         if (open.isPresent() && fails.isEmpty()) {
             return new Advice(Message.of("{0}: {1}", looked.letter(), open.get().consequence()),
                     Action.enter(session, open.get().asks().getFirst()),
-                    plain("Until it is measured the place is neither good nor bad."), parted, checked, caution);
+                    plain("Until it is measured the place is neither good nor bad."), disagreement, checked, caution);
         }
         if (best.isEmpty()) {
             Finding worst = Figures.worst(findings).orElseThrow();
@@ -354,7 +354,7 @@ public final class PlaceModel implements StationModel {
                     found
                             ? new Action("Take up what the search found", () -> addBest(session))
                             : new Action("Enter it again", () -> session.seek(worst.asks().getFirst())),
-                    Message.of("{0}: {1}", looked.letter(), worst.consequence()), parted, checked, caution);
+                    Message.of("{0}: {1}", looked.letter(), worst.consequence()), disagreement, checked, caution);
         }
         Optional<Candidate> chosen = job.chosenPlace();
         boolean fitted = job.placing().fitted().begun();
@@ -363,29 +363,30 @@ public final class PlaceModel implements StationModel {
             return new Advice(Message.of("Take {0}.", it.letter()), new Action("Take " + it.letter(), () -> {
                 session.at().look(it.id());
                 take(session, it);
-            }), why(ranking, best.get()), parted, checked, caution);
+            }), why(ranking, best.get()), disagreement, checked, caution);
         }
         if (fitted && taken && fails.isPresent()) {
             return new Advice(
                     Message.of("As fitted it does not keep the rules: {0}", fails.get().consequence()),
                     new Action("Measure again", () -> session.seek(PlaceField.FITTED_READING.address())),
-                    plain("Better moved now than after the first cracked ceramic."), parted, checked, caution);
+                    plain("Better moved now than after the first cracked ceramic."), disagreement, checked, caution);
         }
         String letter = chosen.get().letter();
         if (!job.done().contains("place") && !fitted) {
             return new Advice(Message.of("Print the hole and cope template for {0}.", letter),
-                    new Action("Print, and tick the step", () -> print(session)), why(ranking, chosen.get()), parted,
+                    new Action("Print, and tick the step", () -> print(session)), why(ranking, chosen.get()),
+                    disagreement,
                     checked, caution);
         }
         boolean wired = session.review().state(Station.WIRE) == LinkState.PROVEN;
         if (!fitted && (wired || job.done().contains("tight"))) {
             return new Advice(Message.of("Measure {0} as it was fitted.", letter),
                     new Action("Enter the tilt read", () -> session.seek(PlaceField.FITTED_READING.address())),
-                    plain("Welding pulls; what counts is where it ended up."), parted, checked, caution);
+                    plain("Welding pulls; what counts is where it ended up."), disagreement, checked, caution);
         }
         Onward onward = Onward.from(session);
         return new Advice(fitted ? onward.next() : Message.of("Fit {0}, then wire.", letter), onward.action(),
-                why(ranking, chosen.get()), parted, checked,
+                why(ranking, chosen.get()), disagreement, checked,
                 caution);
     }
 
@@ -414,7 +415,7 @@ public final class PlaceModel implements StationModel {
     }
 
     /** What each school would take, the others left as the shop has them. */
-    private static Message parted(PlaceRanking ranking) {
+    private static Message disagreement(PlaceRanking ranking) {
         return Message.of(
                 "{0}. We begin with the widest: what any school takes, it takes too, so no usable place is refused.",
                 Message.joined("; ", ranking.schools().entrySet().stream()

@@ -3,7 +3,7 @@ package amberheron.app.scaling;
 import amberheron.app.parts.Drawing;
 import amberheron.app.session.Session;
 import amberheron.core.display.DisplaySetUp;
-import amberheron.core.display.Told;
+import amberheron.core.display.DisplaySetting;
 import amberheron.core.mixture.MixtureScale;
 import java.util.List;
 import javafx.scene.shape.Rectangle;
@@ -46,10 +46,10 @@ final class BandsDrawing extends Drawing {
         }
         for (DisplaySetUp.Line line : setUp.lines()) {
             Double at = line.told() == null ? line.ought() : line.told();
-            if (at != null && line.what().kind() == Told.Kind.MIXTURE && at > LEAST
+            if (at != null && line.what().kind() == DisplaySetting.Kind.MIXTURE && at > LEAST
                     && at < MOST) {
                 line(x(at), TOP - 6, x(at), TOP + THICK, "alarm-line");
-                text((line.what() == Told.LEAN ? "lean alarm " : "rich alarm ")
+                text((line.what() == DisplaySetting.LEAN ? "lean alarm " : "rich alarm ")
                         + DisplaySetUp.mixture(at, scale)
                         + (line.told() == null ? "" : ", as told"), x(at), TOP - 10, 0.5, "drawing-text");
             }

@@ -12,8 +12,8 @@ import amberheron.core.display.Display;
 import amberheron.core.display.Display.Dimmer;
 import amberheron.core.display.DisplayField;
 import amberheron.core.display.DisplaySetUp;
+import amberheron.core.display.DisplaySetting;
 import amberheron.core.display.PickUp;
-import amberheron.core.display.Told;
 import amberheron.core.finding.Verdict;
 import amberheron.core.job.Job;
 import amberheron.core.mixture.MixtureScale;
@@ -41,7 +41,7 @@ import org.jspecify.annotations.Nullable;
 final class DisplayLeaf implements Leaf {
     private final Session session;
     private final List<Choice<?>> choices = new ArrayList<>();
-    private final Map<Told, EntryField> fields = new EnumMap<>(Told.class);
+    private final Map<DisplaySetting, EntryField> fields = new EnumMap<>(DisplaySetting.class);
     private final EntryField teeth;
     private final BandsDrawing bands;
     private final Label quantity = new Label();
@@ -57,7 +57,7 @@ final class DisplayLeaf implements Leaf {
                 DisplayField.TEETH::address,
                 j -> j.display().teeth() == null ? null : j.display().teeth().doubleValue(),
                 (j, v) -> j.withDisplay(j.display().withTeeth(v == null ? null : (int) Math.round(v))));
-        for (Told what : Told.values()) {
+        for (DisplaySetting what : DisplaySetting.values()) {
             fields.put(what, field(what));
         }
         ColumnConstraints wide = new ColumnConstraints();
@@ -92,9 +92,9 @@ final class DisplayLeaf implements Leaf {
     }
 
     /** A mixture is typed in the display's own quantity, whatever that is by now. */
-    private EntryField field(Told what) {
-        boolean mixture = what.kind() == Told.Kind.MIXTURE;
-        Unit unit = what.kind() == Told.Kind.SECONDS ? Unit.SECOND : Unit.ONE;
+    private EntryField field(DisplaySetting what) {
+        boolean mixture = what.kind() == DisplaySetting.Kind.MIXTURE;
+        Unit unit = what.kind() == DisplaySetting.Kind.SECONDS ? Unit.SECOND : Unit.ONE;
         EntryField field = new EntryField(session, QuantityField.of(what.words(), unit, 0, mixture ? 60 : 400),
                 mixture ? 2 : 1, () -> DisplayField.TOLD.of(what.key()), j -> {
                     Double told = j.display().told().get(what);
@@ -119,8 +119,8 @@ final class DisplayLeaf implements Leaf {
     }
 
     /** As it is shown here, since that is what was typed. */
-    private static double rounded(Job job, Told what, double value) {
-        if (what.kind() != Told.Kind.MIXTURE) {
+    private static double rounded(Job job, DisplaySetting what, double value) {
+        if (what.kind() != DisplaySetting.Kind.MIXTURE) {
             return Math.round(10 * value) / 10.0;
         }
         MixtureScale scale = job.shownByGauge();

@@ -327,8 +327,8 @@ public final class ScaleModel implements StationModel {
     }
 
     @Override
-    public List<Deed> deeds() {
-        return List.of(new Deed("Take a reading from the simulated bench", "", this::take));
+    public List<StationAction> actions() {
+        return List.of(new StationAction("Take a reading from the simulated bench", "", this::take));
     }
 
     @Override

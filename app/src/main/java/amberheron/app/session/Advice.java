@@ -16,11 +16,11 @@ import org.jspecify.annotations.Nullable;
  * @param next what to do next, one sentence
  * @param action the one action for it; null when it is done away from the keyboard
  * @param why why that is next
- * @param parted where schools part and which is ours; empty when they do not
+ * @param disagreement where schools part and which is ours; empty when they do not
  * @param checked what the station was checked against
  * @param caution the usual caution; empty where nothing can be hurt
  */
-public record Advice(Message next, @Nullable Action action, Message why, Message parted, List<Source> checked,
+public record Advice(Message next, @Nullable Action action, Message why, Message disagreement, List<Source> checked,
         Message caution) {
     /** What the button does. */
     public record Action(String label, Runnable run) {

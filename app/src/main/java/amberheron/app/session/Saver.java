@@ -64,7 +64,7 @@ public final class Saver {
     private boolean asked;
     private boolean closed;
     private @Nullable String failure;
-    private @Nullable Kept parted;
+    private @Nullable Kept conflicting;
     private @Nullable Conflict conflict;
     private final Backoff pauses = new Backoff(Duration.ofMillis(500), Duration.ofSeconds(30));
 
@@ -181,7 +181,7 @@ public final class Saver {
 
     private void go() {
         Entry next = latest;
-        if (next == null || onItsWay != null || parted != null || fetching || closed) {
+        if (next == null || onItsWay != null || conflicting != null || fetching || closed) {
             return;
         }
         if (revision > 0 && !held.isEmpty() && !looked) {
@@ -310,19 +310,19 @@ public final class Saver {
             } else if (!ours.equals(latest)) {
                 part(id);
             } else {
-                met(found.get());
+                bring(found.get());
             }
             listener.told();
         });
     }
 
-    private void met(Both both) {
+    private void bring(Both both) {
         Merge merge = both.merge();
         base = both.from();
         looked = true;
         sent.removeIf(s -> both.known().contains(s.key()));
         if (merge == null || !merge.clashes().isEmpty()) {
-            parted = both.theirs();
+            conflicting = both.theirs();
             conflict = Conflict.of(both);
             keep(both.ours());
             return;
@@ -346,7 +346,7 @@ public final class Saver {
 
     /** Both sides, while a person has to choose. */
     Optional<Conflict> conflict() {
-        Kept theirs = parted;
+        Kept theirs = conflicting;
         Entry ours = latest;
         if (theirs == null || ours == null) {
             return Optional.empty();
@@ -367,16 +367,16 @@ public final class Saver {
         latest = new Entry(ours.document(), judged, unsaved.next());
         hold(ours, ours.document());
         base = from;
-        parted = theirs;
+        conflicting = theirs;
         failure = say("Job %s was changed elsewhere since it was opened.", ours.id());
     }
 
     /** Goes on with what was entered here, and with what only the other bay changed. */
     JobDocument keepOurs() {
         Conflict now = conflict().orElseThrow();
-        Kept theirs = Objects.requireNonNull(parted);
+        Kept theirs = Objects.requireNonNull(conflicting);
         Entry ours = Objects.requireNonNull(latest);
-        parted = null;
+        conflicting = null;
         conflict = null;
         together(ours, now.ours(), theirs);
         return now.ours();
@@ -388,10 +388,10 @@ public final class Saver {
      */
     JobDocument takeTheirs() {
         Conflict now = conflict().orElseThrow();
-        Kept theirs = Objects.requireNonNull(parted);
+        Kept theirs = Objects.requireNonNull(conflicting);
         Entry ours = Objects.requireNonNull(latest);
         unsaved.putAside(ours.document());
-        parted = null;
+        conflicting = null;
         conflict = null;
         together(ours, now.theirs(), theirs);
         return now.theirs();
@@ -409,7 +409,7 @@ public final class Saver {
 
     /** Whether what is entered now stays beside the book for a while. */
     boolean waits() {
-        return failure != null || parted != null;
+        return failure != null || conflicting != null;
     }
 
     /** Whether it could not be kept beside the book either: it is on the screen only. */
@@ -436,7 +436,7 @@ public final class Saver {
             return;
         }
         boolean in = arrived();
-        if (parted == null && (revision == 0 || held.isEmpty() || looked) && !(in && last.equals(flying))) {
+        if (conflicting == null && (revision == 0 || held.isEmpty() || looked) && !(in && last.equals(flying))) {
             flying = last;
             onItsWay = send(last);
             in = arrived();

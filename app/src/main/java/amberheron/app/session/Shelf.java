@@ -4,8 +4,8 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.job.Shop;
 import amberheron.io.book.Book;
+import amberheron.io.book.BookEvent;
 import amberheron.io.book.BookUnreachable;
-import amberheron.io.book.Heard;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -109,7 +109,7 @@ final class Shelf {
     }
 
     /** What is heard of the book: another bay, another window, a line that is down. */
-    private void heard(Heard heard) {
+    private void heard(BookEvent heard) {
         if (ended) {
             return;
         }

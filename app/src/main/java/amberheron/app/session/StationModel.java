@@ -25,7 +25,7 @@ public interface StationModel {
     }
 
     /** What can be done here with an open job, from anywhere in the window. */
-    default List<Deed> deeds() {
+    default List<StationAction> actions() {
         return List.of();
     }
 
@@ -35,6 +35,6 @@ public interface StationModel {
      * @param text what, in the words it is found with
      * @param keys its key, such as {@code Shortcut+P}; empty when it has none
      */
-    record Deed(String text, String keys, Consumer<Session> run) {
+    record StationAction(String text, String keys, Consumer<Session> run) {
     }
 }

@@ -72,7 +72,8 @@ final class Reasons extends BorderPane {
         next.setText(said(advice.next()));
         why.setText(said(advice.why()));
         // These two follow every figure; what stands around them is made anew only when it is another.
-        List<Object> shows = List.of(now == null ? "" : now.label(), advice.why().isEmpty(), said(advice.parted()),
+        List<Object> shows = List.of(now == null ? "" : now.label(), advice.why().isEmpty(),
+                said(advice.disagreement()),
                 advice.checked(), asked(), schools, sources);
         if (!shows.equals(shown)) {
             shown = shows;
@@ -104,13 +105,13 @@ final class Reasons extends BorderPane {
                 nodes.add(why);
             }
         });
-        if (!advice.parted().isEmpty()) {
+        if (!advice.disagreement().isEmpty()) {
             fold(nodes, "reasons.schools", "Where schools part", "what good shops do differently", schools, () -> {
                 schools = !schools;
                 refresh(last);
             });
             if (schools) {
-                nodes.add(Parts.text(said(advice.parted())));
+                nodes.add(Parts.text(said(advice.disagreement())));
             }
         }
         if (!advice.checked().isEmpty()) {

@@ -62,7 +62,7 @@ public final class Shell {
     private final HBox noticeBar = new HBox(8);
     private final Label notice = Parts.text("", "notice-text");
     private final RunningBar running;
-    private final PartedBar parted;
+    private final ConflictBar conflict;
     private final JobBand band;
     private final SignalPath path;
     private final Reasons reasons;
@@ -130,14 +130,14 @@ public final class Shell {
         frame.setTop(band);
         frame.setLeft(path);
         running = new RunningBar(session);
-        parted = new PartedBar(session);
+        conflict = new ConflictBar(session);
         armView = new ArmView(session);
         // Words that would be cut are left out.
         subtitle.visibleProperty().bind(Bindings.createBooleanBinding(
                 () -> beside.getWidth() >= subtitle.prefWidth(-1) - 1, beside.widthProperty(),
                 subtitle.textProperty(), subtitle.skinProperty(), subtitle.fontProperty()));
         above.getStyleClass().add("above");
-        desk = new BorderPane(scroll, above, null, new VBox(running, parted, noticeBar), null);
+        desk = new BorderPane(scroll, above, null, new VBox(running, conflict, noticeBar), null);
         frame.setCenter(desk);
         frame.setRight(reasons);
         frame.setBottom(rule);
@@ -227,13 +227,14 @@ public final class Shell {
             session.at().showJobs();
             session.focus("jobs.book");
         }));
-        plugs.values().forEach(plug -> plug.model().deeds()
-                .forEach(deed -> all.add(
-                        new Command("action", deed.text(), deed.keys().isEmpty() ? null : keys(deed.keys()), () -> {
-                            if (session.isOpen()) {
-                                deed.run().accept(session);
-                            }
-                        }))));
+        plugs.values().forEach(plug -> plug.model().actions()
+                .forEach(action -> all.add(
+                        new Command("action", action.text(), action.keys().isEmpty() ? null : keys(action.keys()),
+                                () -> {
+                                    if (session.isOpen()) {
+                                        action.run().accept(session);
+                                    }
+                                }))));
         all.add(new Command("setting", "Fold or unfold the reading rule", keys("F6"), rule::foldOrUnfold));
         all.add(new Command("action", "Reading rule", null, rule::requestFocus));
         all.add(new Command("action", "Follow the simulated controller on the rule", keys("F8"), () -> live.toggle()));
@@ -435,7 +436,7 @@ public final class Shell {
     private void standing() {
         band.refresh();
         running.refresh();
-        parted.refresh();
+        conflict.refresh();
         OpenJob.Saving saving = session.openJob().saving();
         String failure = saving.failure();
         boolean asked = session.openJob().conflict().isPresent();

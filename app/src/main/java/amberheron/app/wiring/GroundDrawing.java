@@ -5,7 +5,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.app.parts.Drawing;
 import amberheron.app.session.Session;
 import amberheron.core.wiring.GroundPlan;
-import amberheron.core.wiring.GroundPlan.School;
+import amberheron.core.wiring.GroundPlan.GroundSchool;
 import java.util.Optional;
 import javafx.scene.shape.Rectangle;
 
@@ -24,7 +24,7 @@ final class GroundDrawing extends Drawing {
     @Override
     protected void draw(double width, double height) {
         GroundPlan ground = session.job().wiring().ground();
-        School school = ground.school();
+        GroundSchool school = ground.school();
         double left = 8;
         double right = width - 8 - BOX;
         double top = 12;
@@ -45,7 +45,7 @@ final class GroundDrawing extends Drawing {
         node(battery, rail, "battery −");
         double signalX = left + BOX * (ground.twoWires() ? 0.7 : 0.5);
         double readerX = right + BOX / 2;
-        double readerTo = school == School.SAME_POINT ? chassis : battery;
+        double readerTo = school == GroundSchool.SAME_POINT ? chassis : battery;
         wire(readerX, top + TALL, readerTo, rail, 92, "wire-plain");
         boolean one = !ground.twoWires();
         switch (school) {
@@ -59,12 +59,12 @@ final class GroundDrawing extends Drawing {
         }
         if (!one) {
             double heater = left + BOX * 0.25;
-            wire(heater, top + TALL, school == School.BATTERY ? battery : chassis, rail, 140, "wire-heavy");
+            wire(heater, top + TALL, school == GroundSchool.BATTERY ? battery : chassis, rail, 140, "wire-heavy");
             text("heater", heater + 5, top + TALL + 16, 0, "drawing-text", "soft-text");
         } else {
             Optional<GroundPlan.Cost> cost = ground.cost();
             // Clear of the reader's own ground, which goes down at the right.
-            double y = school == School.READER ? 92 : 66;
+            double y = school == GroundSchool.READER ? 92 : 66;
             text("heater and signal return", signalX + 8, y, 0, "drawing-text", "strong");
             text("in one wire" + cost.map(c -> say(": %.1f mV", 1000 * c.shift())).orElse(""), signalX + 8, y + 16, 0,
                     "drawing-text", "strong");

@@ -15,7 +15,7 @@ import amberheron.core.placement.Estimate;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.wiring.HeaterTiming;
-import amberheron.core.wiring.HeaterTiming.School;
+import amberheron.core.wiring.HeaterTiming.HeaterSchool;
 import amberheron.core.wiring.WireField;
 import java.util.Arrays;
 import java.util.List;
@@ -56,7 +56,7 @@ final class HeaterLeaf implements Leaf {
                                 "caution-text")));
     }
 
-    private Node row(School school, Optional<Estimate> wet) {
+    private Node row(HeaterSchool school, Optional<Estimate> wet) {
         HeaterTiming timing = session.job().wiring().heater();
         boolean taken = timing.school() == school;
         Optional<Estimate> risk = wet.map(d -> timing.atRisk(school, d));
@@ -90,7 +90,7 @@ final class HeaterLeaf implements Leaf {
     public void refresh() {
         Optional<Estimate> wet = session.job().dry(session.preferences().shop().schools());
         Parts.fill(compared, List.of(session.job().wiring().heater(), wet),
-                () -> Arrays.stream(School.values()).map(s -> row(s, wet)).toList());
+                () -> Arrays.stream(HeaterSchool.values()).map(s -> row(s, wet)).toList());
         dry.setText(wet
                 .map(d -> say(
                         "At the place taken the wall is past the exhaust's dew point %.0f to %.0f s after a cold start: an estimate, its constants from memory.",
@@ -98,7 +98,7 @@ final class HeaterLeaf implements Leaf {
                 .orElse("Take a place at Place and enter displacement and pipe: how long it stays wet there decides."));
         findings.refresh(WireModel.findings(session, WireLeaf.HEATER), "");
         HeaterTiming timing = session.job().wiring().heater();
-        School school = timing.school();
+        HeaterSchool school = timing.school();
         Parts.show(delay, school != null && school.delayed());
         title.setText(school == null ? "" : school.words());
         steps.getChildren().setAll(school == null

@@ -13,7 +13,7 @@ import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
 import amberheron.core.harness.HarnessField;
 import amberheron.core.harness.Joints;
-import amberheron.core.harness.Joints.School;
+import amberheron.core.harness.Joints.JointSchool;
 import amberheron.core.harness.Joints.Test;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
@@ -57,8 +57,8 @@ final class JointsLeaf implements Leaf {
                 tested("Pull it stood", NEWTON, 1, 2000, 0, HarnessField.JOINT_PULL, Test::pull, Test::withPull),
                 tested("Across it", MILLIVOLT, 0, 12_000, 1, HarnessField.JOINT_DROP, Test::drop, Test::withDrop)));
         VBox made = Parts.noted("Joints", ticked,
-                fields.list("Joined by", HarnessField.JOINT_SCHOOL.path(), List.of(School.values()),
-                        School::words, w -> w.harness().joints().school(),
+                fields.list("Joined by", HarnessField.JOINT_SCHOOL.path(), List.of(JointSchool.values()),
+                        JointSchool::words, w -> w.harness().joints().school(),
                         (w, v) -> joints(w, j -> j.joinedBy(v))),
                 steps);
         node = new Columns(300, Parts.stacked(made, Parts.card("Joints tested", table)),
@@ -85,7 +85,7 @@ final class JointsLeaf implements Leaf {
         Joints joints = session.job().wiring().harness().joints();
         table.refresh();
         findings.refresh(WireModel.findings(session, WireLeaf.JOINTS), "");
-        School school = joints.school();
+        JointSchool school = joints.school();
         ticked.setText(school == null ? "" : joints.done().size() + " of " + school.steps().size() + " steps");
         Parts.fill(steps, List.of(Optional.ofNullable(school), joints.done()), () -> school == null
                 ? List.of()
@@ -93,7 +93,7 @@ final class JointsLeaf implements Leaf {
         fields.refresh();
     }
 
-    private Node step(School school, Joints joints, int step) {
+    private Node step(JointSchool school, Joints joints, int step) {
         CheckBox box = new CheckBox(school.steps().get(step));
         box.setId(HarnessField.JOINT_STEP.of(String.valueOf(step)).key());
         box.setWrapText(true);

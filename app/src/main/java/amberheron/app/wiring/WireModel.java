@@ -37,7 +37,7 @@ import amberheron.core.units.UnitChoice;
 import amberheron.core.units.Unusable;
 import amberheron.core.wiring.GroundCure;
 import amberheron.core.wiring.GroundPlan;
-import amberheron.core.wiring.GroundPlan.School;
+import amberheron.core.wiring.GroundPlan.GroundSchool;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerRules;
 import amberheron.core.wiring.PowerSource;
@@ -381,7 +381,7 @@ public final class WireModel implements StationModel {
         List<Finding> findings = session.review().findings(Station.WIRE).stream()
                 .sorted(Comparator.comparing(f -> !here.test(f))).toList();
         List<Finding> ofLeaf = findings.stream().filter(here).toList();
-        Message parted = plain(
+        Message disagreement = plain(
                 "Grounds: everything at the battery; one clean chassis point; signal at the reader's own sensor ground; gauge and logger at one point. "
                         + "Ours follows the figure: whichever keeps heater current out of the signal's ground, or inside tolerance here. "
                         + "Heater: with the ignition, or about 30 s after the start; we show the seconds each risks at this place. "
@@ -396,12 +396,12 @@ public final class WireModel implements StationModel {
         if (wrong.isPresent()) {
             Finding f = wrong.get();
             if (f.check().is(WireCheck.GROUND)) {
-                return shifted(session, f, parted, checked, caution);
+                return shifted(session, f, disagreement, checked, caution);
             }
             return new Advice(Message.of("{0}: {1}", f.subject(), f.consequence()),
                     new Action("Enter it again", () -> session.seek(f.asks().getFirst())),
                     f.working(),
-                    parted, checked, caution);
+                    disagreement, checked, caution);
         }
         Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
         if (open.isPresent()) {
@@ -416,31 +416,33 @@ public final class WireModel implements StationModel {
                                 new Action("Add a source", () -> {
                                     add(session);
                                     session.seek(of(session, WireField.SOURCE_PLACE));
-                                }), plain("It has to follow the key; prove it with a meter."), parted, checked, caution)
+                                }), plain("It has to follow the key; prove it with a meter."), disagreement, checked,
+                                caution)
                         : new Advice(Message.of("Take source {0}.", best.get().letter()),
                                 new Action("Take " + best.get().letter(), () -> take(session, best.get())),
-                                plain(PowerRules.remedy(best.get().behaviour())), parted, checked, caution);
+                                plain(PowerRules.remedy(best.get().behaviour())), disagreement, checked, caution);
             }
             if (open.get().asks().getFirst().equals(HarnessField.CHART.address())) {
                 return new Advice(open.get().consequence(), new Action("Add these lines", () -> {
                     addNeeded(session);
                     session.focus("wire.leaf.chart");
-                }), plain("Drawn up before anything is cut; colours are confirmed by continuity."), parted, checked,
+                }), plain("Drawn up before anything is cut; colours are confirmed by continuity."), disagreement,
+                        checked,
                         caution);
             }
             return new Advice(open.get().consequence(),
                     state.isPresent() && metered(session)
                             ? new Action("Read the meter: " + state.get().words(), () -> read(session, state.get()))
                             : Action.enter(session, open.get().asks().getFirst()),
-                    plain("A reading that is missing never counts as a pass."), parted, checked, caution);
+                    plain("A reading that is missing never counts as a pass."), disagreement, checked, caution);
         }
         Onward onward = Onward.from(session);
         return new Advice(onward.next(), onward.action(),
-                plain("Source, fuse, ground, signal and every wire have their proof."), parted, checked, caution);
+                plain("Source, fuse, ground, signal and every wire have their proof."), disagreement, checked, caution);
     }
 
     /** What to do about a ground that shifts the volts. */
-    private static Advice shifted(Session session, Finding f, Message parted, List<Source> checked,
+    private static Advice shifted(Session session, Finding f, Message disagreement, List<Source> checked,
             Message caution) {
         Double cost = f.lambdaCost();
         Optional<GroundCure> cure = session.review().groundCure();
@@ -451,7 +453,7 @@ public final class WireModel implements StationModel {
                         : new Action("Rewired: record it", () -> ground(session, "ground rewired", g -> mended)),
                 Message.of("Heater current in the ground lifts the reader's volts: it reads {0}. {1}.",
                         Figures.leanOrRich(cost == null ? 0 : cost), f.working()),
-                parted, checked, caution);
+                disagreement, checked, caution);
     }
 
     static void ground(Session session, String what, UnaryOperator<GroundPlan> change) {
@@ -459,7 +461,7 @@ public final class WireModel implements StationModel {
     }
 
     /** A line of the comparison of schools; shift and ripple are empty while its wire is not measured. */
-    record SchoolRow(School school, String shift, String ripple, String cost, boolean kept, boolean taken,
+    record SchoolRow(GroundSchool school, String shift, String ripple, String cost, boolean kept, boolean taken,
             boolean recommended) {
     }
 
@@ -476,8 +478,8 @@ public final class WireModel implements StationModel {
         OutputLaw law = session.job().law();
         double slope = law == null ? Double.NaN : law.lambdaPerVolt();
         double most = law == null ? Double.MAX_VALUE : Tolerance.LAMBDA / Math.abs(slope);
-        Optional<School> best = ground.recommended(most);
-        return Arrays.stream(School.values()).map(s -> {
+        Optional<GroundSchool> best = ground.recommended(most);
+        return Arrays.stream(GroundSchool.values()).map(s -> {
             boolean taken = s == ground.school();
             Optional<GroundPlan.Cost> cost = ground.withSchool(s).cost();
             return cost.map(c -> new SchoolRow(s,

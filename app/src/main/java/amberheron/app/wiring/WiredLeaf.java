@@ -106,7 +106,7 @@ final class WiredLeaf implements Leaf {
     private static String shared(GroundPlan ground) {
         Optional<Double> heater = ground.trial().heaterOhms(ground.mean());
         Optional<Double> loads = ground.trial().loadOhms();
-        GroundPlan.School school = ground.school();
+        GroundPlan.GroundSchool school = ground.school();
         String worked = school == null || ground.twoWires() || ground.length(school) == null
                 ? ""
                 : say(", %.1f mΩ by length and size", 1000 * ground.wire(school));

@@ -63,7 +63,7 @@ class CommandLineTest {
             System.setOut(new PrintStream(said, true, StandardCharsets.UTF_8));
             System.setErr(new PrintStream(complained, true, StandardCharsets.UTF_8));
             int exit = HeronCommand.run(args,
-                    new HeronCommand.Surroundings(home, Optional.empty(), Optional.empty(), () -> {
+                    new HeronCommand.Environment(home, Optional.empty(), Optional.empty(), () -> {
                         throw new IllegalStateException("no desktop here");
                     }));
             return new Ran(exit, said.toString(StandardCharsets.UTF_8), complained.toString(StandardCharsets.UTF_8));
@@ -92,7 +92,7 @@ class CommandLineTest {
     void theManualLeavesNothingOut() {
         String page = run("man").out().replace("\\-", "-");
         assertThat(page).startsWith(".TH HERON 1");
-        HeronCommand.line(new HeronCommand.Surroundings(folder, Optional.empty(), Optional.empty(), () -> {
+        HeronCommand.line(new HeronCommand.Environment(folder, Optional.empty(), Optional.empty(), () -> {
             throw new IllegalStateException("no desktop here");
         })).getSubcommands().forEach((name, command) -> {
             assertThat(page).contains(".SS " + name);
@@ -163,7 +163,7 @@ class CommandLineTest {
         String formats = Files.readString(Path.of("..", "docs", "formats.md"));
         String table = formats.substring(formats.indexOf("## Exit codes"));
         table = table.substring(0, table.indexOf("\n## ", 5));
-        assertThat(HeronCommand.line(new HeronCommand.Surroundings(folder, Optional.empty(), Optional.empty(), () -> {
+        assertThat(HeronCommand.line(new HeronCommand.Environment(folder, Optional.empty(), Optional.empty(), () -> {
             throw new IllegalStateException("no desktop here");
         })).getSubcommands().keySet()).allSatisfy(name -> assertThat(formats).contains("`" + name + "`"));
         for (String name : List.of("place", "wire", "air", "prove", "review", "pack", "verify", "scale", "diagnose")) {

@@ -80,12 +80,12 @@ class PlaceModelTest {
 
     @Test
     void schoolsAreNamedWithWhatEachWouldTakeAndTheShopsIsMarked() {
-        assertThat(model.advice(session()).parted().metric()).contains("“Straight up is best” takes B")
+        assertThat(model.advice(session()).disagreement().metric()).contains("“Straight up is best” takes B")
                 .contains("“Anything from 10° up” takes B (yours)").contains("no usable place is refused");
         session().preferences()
                 .shop(session().preferences().shop().withSchools(PlaceSchools.OURS.withTilt(TiltSchool.STRAIGHT_UP))
                         .withRecalibrateMonths(12));
-        assertThat(model.advice(session()).parted().metric()).contains("“Straight up is best” takes B (yours)");
+        assertThat(model.advice(session()).disagreement().metric()).contains("“Straight up is best” takes B (yours)");
         try (Session next = Demo.empty(home)) {
             assertThat(next.preferences().shop().schools().tilt()).as("for every job, also tomorrow")
                     .isEqualTo(TiltSchool.STRAIGHT_UP);

@@ -14,7 +14,7 @@ import amberheron.core.job.Station;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.wiring.Feed;
 import amberheron.core.wiring.GroundPlan;
-import amberheron.core.wiring.GroundPlan.School;
+import amberheron.core.wiring.GroundPlan.GroundSchool;
 import amberheron.core.wiring.HeaterTiming;
 import amberheron.core.wiring.Hookup.Form;
 import amberheron.core.wiring.KeyState;
@@ -80,7 +80,7 @@ class WireModelTest {
         act(wire.advice(session()));
         session().edit("feed", j -> j.withWiring(j.wiring().withFeed(new Feed(1.0, 1e-6, false, null, null, null))));
         act(wire.advice(session()));
-        GroundPlan chassis = GroundPlan.UNMEASURED.withSchool(School.CHASSIS);
+        GroundPlan chassis = GroundPlan.UNMEASURED.withSchool(GroundSchool.CHASSIS);
         ground(chassis);
         act(wire.advice(session()));
         ground(chassis.withToChassis(2.0));
@@ -222,7 +222,7 @@ class WireModelTest {
         ground(session().job().wiring().ground().withToBattery(null));
         assertThat(wire.schools(session()).getFirst().cost()).isEqualTo("not measured");
         act(advice);
-        assertThat(session().job().wiring().ground().school()).isEqualTo(School.READER);
+        assertThat(session().job().wiring().ground().school()).isEqualTo(GroundSchool.READER);
         assertThat(session().job().wiring().ground().twoWires()).isTrue();
         assertThat(wire.figure(session())).isEqualTo("0.000 V ground shift");
         assertThat(wire.advice(session()).next().metric()).startsWith("No line yet for: signal ground to ");
@@ -236,7 +236,7 @@ class WireModelTest {
         session().edit("bare", j -> j.withWiring(j.wiring().withHeater(HeaterTiming.OPEN).withSignals(Signals.NONE)
                 .withHarness(Harness.NONE)));
         act(wire.advice(session()));
-        edit(w -> w.withHeater(new HeaterTiming(HeaterTiming.School.WITH_IGNITION, null)));
+        edit(w -> w.withHeater(new HeaterTiming(HeaterTiming.HeaterSchool.WITH_IGNITION, null)));
         act(wire.advice(session()));
         edit(w -> w.withSignals(w.signals().with(ReaderKind.GAUGE, h -> h.withForm(Form.SINGLE_ENDED))
                 .with(ReaderKind.ECU, h -> h.withForm(Form.DIFFERENTIAL))));
@@ -292,7 +292,7 @@ class WireModelTest {
     @Test
     void whereNoSchoolHelpsTheSignalGetsAWireOfItsOwn() {
         session().open("SB-016");
-        ground(GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0).withSection(0.8e-6)
+        ground(GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withToChassis(3.0).withSection(0.8e-6)
                 .withMean(1.2));
         act(wire.advice(session()));
         session().edit("host", j -> j.withWiring(

@@ -22,7 +22,8 @@ import org.jspecify.annotations.Nullable;
  * @param laws ids of the output laws it has
  * @param source where all this comes from
  */
-public record ControllerSheet(String id, String name, School school, double warmUp, @Nullable Double placeholder,
+public record ControllerSheet(String id, String name, CalibrationSchool school, double warmUp,
+        @Nullable Double placeholder,
         InAir inAir, List<Sign> signs, List<String> laws, Source source) {
     private static final double LONGEST_WARM_UP = 900;
     /** Closer than this a number shown cannot be told from the placeholder, λ. */

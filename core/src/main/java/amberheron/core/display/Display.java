@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param told what it was told, mixtures as lambda, times in seconds
  */
 public record Display(@Nullable PickUp pickUp, @Nullable Integer teeth, boolean twoStroke, @Nullable Boolean knowsLoad,
-        @Nullable Dimmer dimmer, Map<Told, Double> told) {
+        @Nullable Dimmer dimmer, Map<DisplaySetting, Double> told) {
     /** Nothing said yet. */
     public static final Display UNTOLD = new Display(null, null, false, null, null, Map.of());
 
@@ -46,7 +46,7 @@ public record Display(@Nullable PickUp pickUp, @Nullable Integer teeth, boolean 
         if (teeth != null && (teeth < 1 || teeth > 400)) {
             throw new Unusable(say("teeth: found %d, expected 1 to 400", teeth));
         }
-        Map<Told, Double> copy = new EnumMap<>(Told.class);
+        Map<DisplaySetting, Double> copy = new EnumMap<>(DisplaySetting.class);
         copy.putAll(told);
         copy.forEach((what, value) -> Sane.TOLD.check("told." + what.key(), value));
         told = Collections.unmodifiableMap(copy);
@@ -73,8 +73,8 @@ public record Display(@Nullable PickUp pickUp, @Nullable Integer teeth, boolean 
     }
 
     /** With a number noted that it was told; null takes the note away. */
-    public Display withTold(Told what, @Nullable Double value) {
-        Map<Told, Double> more = new EnumMap<>(Told.class);
+    public Display withTold(DisplaySetting what, @Nullable Double value) {
+        Map<DisplaySetting, Double> more = new EnumMap<>(DisplaySetting.class);
         more.putAll(told);
         if (value == null) {
             more.remove(what);

@@ -70,7 +70,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
      * @param told what it was told
      * @param why in a sentence
      */
-    public record Line(Told what, @Nullable Double ought, @Nullable Double told, Verdict verdict, Message why,
+    public record Line(DisplaySetting what, @Nullable Double ought, @Nullable Double told, Verdict verdict, Message why,
             Source source) {
     }
 
@@ -93,30 +93,30 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
     public static DisplaySetUp of(Engine engine, Display display) {
         boolean load = Boolean.TRUE.equals(display.knowsLoad());
         double lean = load ? leanUnderLoad(engine.boosted()) : STOP;
-        Double filter = display.told().get(Told.FILTER);
+        Double filter = display.told().get(DisplaySetting.FILTER);
         Double transport = engine.transport();
         Double late = transport == null ? null : transport + SENSOR + (filter == null ? 0 : filter);
         List<Line> lines = new ArrayList<>();
-        lines.add(line(display, Told.LEAN, lean, load
+        lines.add(line(display, DisplaySetting.LEAN, lean, load
                 ? Message.of("Armed under load only: {0} above what full load wants.", mixture(MARGIN))
                 : Message.plain(display.knowsLoad() == null
                         ? "Say whether it knows the load: without, only the limit at which to stop can be told."
                         : "Without the load it can only be the limit at which to stop, and each lift-off sounds it."),
                 engine.boosted() && load ? MEMORY : PRACTICE));
-        lines.add(line(display, Told.LEAN_DELAY,
+        lines.add(line(display, DisplaySetting.LEAN_DELAY,
                 late == null ? null : delay(late), leanDelay(late), OWN));
-        lines.add(line(display, Told.RICH, TOO_RICH,
+        lines.add(line(display, DisplaySetting.RICH, TOO_RICH,
                 Message.plain("Armed once it is warm: a cold start and the choke are richer than that, and right."),
                 MEMORY));
-        lines.add(line(display, Told.RICH_DELAY, RICH_DELAY,
+        lines.add(line(display, DisplaySetting.RICH_DELAY, RICH_DELAY,
                 Message.plain("Too rich harms slowly: it need not sound at every pull."), OWN));
-        lines.add(line(display, Told.FILTER, MOST_FILTER, Message.plain(
+        lines.add(line(display, DisplaySetting.FILTER, MOST_FILTER, Message.plain(
                 "A calmer number is a later one: filter what the eye sees, never what is logged."), OWN));
         if (display.pickUp() != PickUp.NONE) {
             OptionalDouble pulses = display.pickUp() == null
                     ? OptionalDouble.empty()
                     : display.pickUp().perTurn(engine.cylinders(), display.twoStroke(), display.teeth());
-            lines.add(line(display, Told.PULSES, pulses.isPresent() ? pulses.getAsDouble() : null,
+            lines.add(line(display, DisplaySetting.PULSES, pulses.isPresent() ? pulses.getAsDouble() : null,
                     pulses.isPresent()
                             ? Message.plain(
                                     "Check it at idle against the tachometer: twice or half tells which is wrong.")
@@ -141,7 +141,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
                 seconds(late), seconds(late + delay(late)));
     }
 
-    private static Line line(Display display, Told what, @Nullable Double ought, Message why, Source source) {
+    private static Line line(Display display, DisplaySetting what, @Nullable Double ought, Message why, Source source) {
         Double told = display.told().get(what);
         return new Line(what, ought, told,
                 ought == null || told == null
@@ -151,7 +151,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
     }
 
     /** As it should be, or where another side harms nobody, on that side. */
-    private static boolean agrees(Told what, double ought, double told) {
+    private static boolean agrees(DisplaySetting what, double ought, double told) {
         return switch (what) {
             case LEAN -> told <= ought + 0.005 && told >= ought - MARGIN;
             case RICH -> told >= ought - 0.02 && told <= ought + 0.05;
@@ -168,7 +168,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
     }
 
     /** A number as it is told: a mixture in the display's own quantity. */
-    public static String text(Told what, double value, MixtureScale scale) {
+    public static String text(DisplaySetting what, double value, MixtureScale scale) {
         return switch (what.kind()) {
             case MIXTURE -> mixture(value, scale) + " " + scale.label();
             case SECONDS -> UnitChoice.digits(value, 1) + " s";

@@ -3,9 +3,9 @@ package amberheron.core.freeair;
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
+import amberheron.core.controller.CalibrationSchool;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.InAir;
-import amberheron.core.controller.School;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Finding.Limit;
 import amberheron.core.finding.Message;
@@ -92,7 +92,7 @@ public final class AirRules {
         }
         CostOfAir cost = known.get();
         Air air = check.today().air().orElseThrow();
-        School school = CostOfAir.school(check);
+        CalibrationSchool school = CostOfAir.school(check);
         boolean small = cost.within(tolerance);
         Message consequence = small
                 ? Message.plain(school.learns()
@@ -112,7 +112,7 @@ public final class AirRules {
     }
 
     /** What to do about air that costs too much: dry it, or calibrate where the car is driven. */
-    private static Message tooDear(Air air, School school, double driven, double tolerance) {
+    private static Message tooDear(Air air, CalibrationSchool school, double driven, double tolerance) {
         Optional<Double> dry = CostOfAir.dryEnough(air, school, driven, tolerance);
         if (dry.isPresent()) {
             return Message.of("Costs more than the tolerance: wait, or dry the air to {0}.",

@@ -12,8 +12,8 @@ import static amberheron.core.freeair.CoachStep.STOPPED;
 import static amberheron.core.freeair.CoachStep.TURN;
 import static amberheron.core.freeair.CoachStep.WARM;
 
+import amberheron.core.controller.CalibrationSchool;
 import amberheron.core.controller.ControllerSheet;
-import amberheron.core.controller.School;
 import amberheron.core.controller.State;
 import amberheron.core.freeair.CoachEvent.Shows;
 import amberheron.core.freeair.Coaching.Trouble;
@@ -128,7 +128,7 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
         return new Coach(sheet, powered, demo, conditions, where, at, told, shown);
     }
 
-    private School school() {
+    private CalibrationSchool school() {
         return sheet.school();
     }
 
@@ -222,7 +222,7 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
     /** The sensor is not at its temperature: nothing shown counts, and what was steady is not any more. */
     private Coach cooler(Trouble why, Instant at) {
         return switch (now.step()) {
-            case STEADY, READY -> to(school() == School.CLEAR_THEN_LEARN ? LEARN : WARM, why, at);
+            case STEADY, READY -> to(school() == CalibrationSchool.CLEAR_THEN_LEARN ? LEARN : WARM, why, at);
             case WARM, LEARN, TURN -> at(now.withTrouble(why), at, state, List.of());
             default -> this;
         };
@@ -315,7 +315,7 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
 
     /** How long it warms up before what it shows counts, s. */
     public double warmUp() {
-        return school() == School.TRIM_BY_HAND ? Math.max(TRIM_WARM_UP, sheet.warmUp()) : sheet.warmUp();
+        return school() == CalibrationSchool.TRIM_BY_HAND ? Math.max(TRIM_WARM_UP, sheet.warmUp()) : sheet.warmUp();
     }
 
     /** How long the step has lasted, s. */

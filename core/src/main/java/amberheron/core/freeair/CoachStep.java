@@ -1,6 +1,6 @@
 package amberheron.core.freeair;
 
-import amberheron.core.controller.School;
+import amberheron.core.controller.CalibrationSchool;
 import java.util.List;
 
 /** The steps of a calibration or check in free air. */
@@ -44,7 +44,7 @@ public enum CoachStep {
     }
 
     /** The steps of a school in their order, from getting ready to the record. */
-    public static List<CoachStep> of(School school) {
+    public static List<CoachStep> of(CalibrationSchool school) {
         return switch (school) {
             case CLEAR_THEN_LEARN -> List.of(CONDITIONS, CLEAR, HOLD, PLUG_IN, LEARN, STEADY, READY, RECORDED);
             case TRIM_BY_HAND -> List.of(CONDITIONS, ANTICLOCKWISE, WARM, TURN, STEADY, READY, RECORDED);
@@ -61,13 +61,13 @@ public enum CoachStep {
     }
 
     /** The step that follows in a school. */
-    CoachStep next(School school) {
+    CoachStep next(CalibrationSchool school) {
         List<CoachStep> all = of(school);
         return all.get(all.indexOf(this) + 1);
     }
 
     /** Where a school begins again with the controller, once it is ready for it. */
-    static CoachStep first(School school) {
+    static CoachStep first(CalibrationSchool school) {
         return CONDITIONS.next(school);
     }
 }

@@ -1,7 +1,7 @@
 package amberheron.core.freeair;
 
+import amberheron.core.controller.CalibrationSchool;
 import amberheron.core.controller.ControllerSheet;
-import amberheron.core.controller.School;
 import java.util.List;
 import java.util.Optional;
 
@@ -28,7 +28,7 @@ public record CostOfAir(double gain) {
      * @param school one that learns takes this air for dry air; one trimmed at the factory was trimmed at the sea
      * @param driven pressure where the car is driven, Pa
      */
-    public static CostOfAir of(Air air, School school, double driven) {
+    public static CostOfAir of(Air air, CalibrationSchool school, double driven) {
         return new CostOfAir(school.learns() ? air.gain(driven) : Air.gainBetween(Air.SEA_LEVEL, driven));
     }
 
@@ -44,9 +44,9 @@ public record CostOfAir(double gain) {
     }
 
     /** The school of a check's controller; until it is known which, the one that air can harm. */
-    static School school(FreeAirCheck check) {
+    static CalibrationSchool school(FreeAirCheck check) {
         ControllerSheet controller = check.controller();
-        return controller == null ? School.CLEAR_THEN_LEARN : controller.school();
+        return controller == null ? CalibrationSchool.CLEAR_THEN_LEARN : controller.school();
     }
 
     /** The lambda shown for a true one. */
@@ -73,7 +73,7 @@ public record CostOfAir(double gain) {
      * The wettest this air may be for that, relative humidity; empty where dry air would not be enough either, or where it
      * is dry enough already.
      */
-    public static Optional<Double> dryEnough(Air air, School school, double driven, double tolerance) {
+    public static Optional<Double> dryEnough(Air air, CalibrationSchool school, double driven, double tolerance) {
         if (of(air, school, driven).within(tolerance)
                 || !of(air.withHumidity(0), school, driven).within(tolerance)) {
             return Optional.empty();

@@ -2,9 +2,9 @@ package amberheron.core.freeair;
 
 import static amberheron.core.finding.Message.plain;
 
+import amberheron.core.controller.CalibrationSchool;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.InAir;
-import amberheron.core.controller.School;
 import amberheron.core.controller.State;
 import amberheron.core.finding.Message;
 import amberheron.core.units.Dimension;
@@ -87,9 +87,9 @@ public record Instruction(Message now, Message why, Message expect, Message othe
                     plain("Air, conditions, day and what it showed go into the job."), air(sheet), Message.NONE,
                     trouble, "Record");
             case RECORDED -> new Instruction(plain("Recorded."),
-                    plain(sheet.school() == School.CLEAR_THEN_LEARN
+                    plain(sheet.school() == CalibrationSchool.CLEAR_THEN_LEARN
                             ? "Never power it with the sensor unplugged again: that clears it."
-                            : sheet.school() == School.TRIM_BY_HAND
+                            : sheet.school() == CalibrationSchool.TRIM_BY_HAND
                                     ? "Seal the adjuster: whoever turns it trims it anew."
                                     : "Check it again in air when sensor or place changes."),
                     Message.NONE, Message.NONE, Message.NONE, "");
@@ -123,7 +123,7 @@ public record Instruction(Message now, Message why, Message expect, Message othe
             case NONE -> Message.NONE;
             case CONDITION -> Message.of("Stopped at “{0}”: a condition does not hold any more.", was);
             case NOT_UNPLUGGED -> plain("It sees its sensor: unplug it, or it lost its supply.");
-            case SENSOR_LOST -> plain(coach.sheet().school() == School.CLEAR_THEN_LEARN
+            case SENSOR_LOST -> plain(coach.sheet().school() == CalibrationSchool.CLEAR_THEN_LEARN
                     ? "It missed its sensor while powered: what it learned is cleared. Push the plug home."
                     : "It misses its sensor: push the plug home, look at the lead.");
             case HEATER -> plain("The heater's circuit is open: look at its wires and at the plug.");

@@ -66,13 +66,13 @@ public final class HarnessRules {
                             .map(HarnessField::address).toList());
         }
         double drop = source - there;
-        boolean odd = drop < -0.05;
-        boolean kept = limit.keptBy(drop) && !odd;
+        boolean negative = drop < -0.05;
+        boolean kept = limit.keptBy(drop) && !negative;
         return new Finding(HarnessCheck.WIRED_DROP, "Supply lost on the way", kept ? Verdict.PASS : Verdict.FAIL,
                 new Measure(drop, Dimension.VOLTAGE, 2), limit,
                 kept
                         ? "Joints, fuse and ground carry it."
-                        : odd
+                        : negative
                                 ? "More at the controller than at the source: not the same moment, or not the same circuit."
                                 : "A joint, the fuse holder or the ground loses it: measure along the way.",
                 null,

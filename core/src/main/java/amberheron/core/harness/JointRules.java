@@ -8,7 +8,7 @@ import amberheron.core.finding.Finding.Limit;
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
-import amberheron.core.harness.Joints.School;
+import amberheron.core.harness.Joints.JointSchool;
 import amberheron.core.harness.Joints.Test;
 import amberheron.core.parts.Address;
 import amberheron.core.units.Dimension;
@@ -44,7 +44,7 @@ public final class JointRules {
     public static List<Finding> judge(Joints joints, double heater) {
         List<Finding> findings = new ArrayList<>();
         findings.add(steps(joints));
-        School school = joints.school();
+        JointSchool school = joints.school();
         if (school != null && school.pulled()) {
             findings.add(pull(joints));
         }
@@ -69,7 +69,7 @@ public final class JointRules {
     }
 
     private static Finding steps(Joints joints) {
-        School school = joints.school();
+        JointSchool school = joints.school();
         if (school == null) {
             return new Finding(HarnessCheck.JOINT_STEPS, "Joints, steps open", Verdict.UNKNOWN, null, null,
                     "Say how the wires are joined. Never twisted and taped, no scissor splice on a sensor lead.", null,

@@ -17,14 +17,14 @@ import org.jspecify.annotations.Nullable;
  * @param done numbers of its steps that are ticked, from 0
  * @param tested joints that were pulled and measured
  */
-public record Joints(@Nullable School school, Set<Integer> done, List<Test> tested) {
+public record Joints(@Nullable JointSchool school, Set<Integer> done, List<Test> tested) {
     /** Nothing joined. */
     public static final Joints NONE = new Joints(null, Set.of(), List.of());
     /** Where the steps come from. */
     public static final Source SOURCE = Source.practice("inline splice soldered, or crimped terminals with seals");
 
     /** The ways good installers join a wire. */
-    public enum School {
+    public enum JointSchool {
         SOLDERED("soldered splice", List.of("Heat-shrink slid on before the ends are joined.",
                 "Strip about 25 mm (1 in) of each end; no strand cut.", "Hook the ends, three turns each way.",
                 "Heat from below, solder fed from above until it runs through; no cold grey lump.",
@@ -44,7 +44,7 @@ public record Joints(@Nullable School school, Set<Integer> done, List<Test> test
         @SuppressWarnings("ImmutableEnumChecker") // made by List.of
         private final List<String> steps;
 
-        School(String words, List<String> steps) {
+        JointSchool(String words, List<String> steps) {
             this.words = words;
             this.steps = steps;
         }
@@ -118,7 +118,7 @@ public record Joints(@Nullable School school, Set<Integer> done, List<Test> test
     }
 
     /** Takes a way; its steps start anew. */
-    public Joints joinedBy(School value) {
+    public Joints joinedBy(JointSchool value) {
         return value == school ? this : new Joints(value, Set.of(), tested);
     }
 

@@ -58,7 +58,7 @@ public final class JobReview {
     private final Job job;
     private final Shop shop;
     private final Site site;
-    private final WireRules.Surroundings surroundings;
+    private final WireRules.Installation installation;
     private final Wiring wiring;
     private final List<CheckPoint> points;
     private final List<Stale> stale;
@@ -104,7 +104,7 @@ public final class JobReview {
         this.site = job.site(shop.schools());
         OutputLaw law = job.law();
         Reader reader = job.reader();
-        this.surroundings = new WireRules.Surroundings(job.intake().readers(), law,
+        this.installation = new WireRules.Installation(job.intake().readers(), law,
                 job.dry(shop.schools()).orElse(null), Tolerance.LAMBDA);
         Intake intake = job.intake();
         this.chosen = PartsChosen.of(job.wiring());
@@ -122,10 +122,10 @@ public final class JobReview {
         this.points = job.points().stream().filter(p -> shop.demo() || p.origin().real())
                 .filter(p -> Stale.since(job, p).isEmpty()).filter(p -> p.meansInstead(law).isEmpty()).toList();
         this.stale = Stale.of(job, shop);
-        this.wire = Derived.of(before == null ? null : before.wire, () -> WireRules.judge(wiring, surroundings), wiring,
-                surroundings);
+        this.wire = Derived.of(before == null ? null : before.wire, () -> WireRules.judge(wiring, installation), wiring,
+                installation);
         this.onTheWay = Derived.of(before == null ? null : before.onTheWay,
-                () -> WireRules.effect(wiring, intake.readers()), wiring, surroundings);
+                () -> WireRules.effect(wiring, intake.readers()), wiring, installation);
         this.airCheck = !shop.demo() && job.air().reading().filter(r -> !job.entries().origin(r).real()).isPresent()
                 ? job.air().unread()
                 : job.air();
@@ -252,12 +252,12 @@ public final class JobReview {
         return law == null || reader == null || points.isEmpty() || SettingFinder.find(law, reader).isEmpty()
                 ? Optional.empty()
                 : Optional.of(Diagnostician.diagnose(law, reader, points,
-                        new Diagnostician.Surroundings(shop.laws(), job.stoich())));
+                        new Diagnostician.KnownLaws(shop.laws(), job.stoich())));
     }
 
     /** What mends the ground of this job; empty where nothing has to be mended. */
     public Optional<GroundCure> groundCure() {
-        return WireRules.cure(job.wiring(), surroundings);
+        return WireRules.cure(job.wiring(), installation);
     }
 
     /** Whether the supply was proved in every state of the key, so that a sensor can be heated by it. */

@@ -21,7 +21,7 @@ final class PartsChosen {
 
     static Map<String, List<Item>> of(Wiring wiring) {
         Map<String, List<Item>> chosen = new HashMap<>();
-        HeaterTiming.School heater = wiring.heater().school();
+        HeaterTiming.HeaterSchool heater = wiring.heater().school();
         Double fuse = wiring.fuse();
         if (heater != null || wiring.feed().relay() || fuse != null) {
             List<Item> items = new ArrayList<>();
@@ -36,7 +36,7 @@ final class PartsChosen {
             }
             chosen.put("feed", List.copyOf(items));
         }
-        Joints.School joints = wiring.harness().joints().school();
+        Joints.JointSchool joints = wiring.harness().joints().school();
         if (joints != null) {
             chosen.put("splice", switch (joints) {
                 case SOLDERED -> List.of(new Item("heat-shrink and solder", Kind.CONSUMABLE),

@@ -38,7 +38,7 @@ public final class Diagnostician {
     private final ReaderSetting right;
     private final ReaderSetting set;
     private final boolean settingIsRight;
-    private final Surroundings surroundings;
+    private final KnownLaws known;
 
     /**
      * What is known besides the points.
@@ -46,20 +46,20 @@ public final class Diagnostician {
      * @param otherLaws laws that a setting may have been copied from
      * @param fuelStoich ratio of the fuel in the tank; null when not said
      */
-    public record Surroundings(List<OutputLaw> otherLaws, @Nullable Double fuelStoich) {
-        public Surroundings {
+    public record KnownLaws(List<OutputLaw> otherLaws, @Nullable Double fuelStoich) {
+        public KnownLaws {
             otherLaws = List.copyOf(otherLaws);
         }
     }
 
-    private Diagnostician(OutputLaw law, Reader reader, ReaderSetting right, Surroundings surroundings) {
+    private Diagnostician(OutputLaw law, Reader reader, ReaderSetting right, KnownLaws known) {
         this.law = law;
         this.reader = reader;
         // An equation is looked up thousands of times.
         this.right = SettingFinder.plainest(right, reader.input());
         this.set = SettingFinder.plainest(Objects.requireNonNullElse(reader.setting(), right), reader.input());
         this.settingIsRight = !reader.parts(set, this.right, DoubleStream.of(law.breakpoints()));
-        this.surroundings = surroundings;
+        this.known = known;
     }
 
     /**
@@ -67,13 +67,13 @@ public final class Diagnostician {
      *
      * @throws Unusable without points, or when law and input share no volts
      */
-    public static Diagnosis diagnose(OutputLaw law, Reader reader, List<CheckPoint> points, Surroundings surroundings) {
+    public static Diagnosis diagnose(OutputLaw law, Reader reader, List<CheckPoint> points, KnownLaws known) {
         if (points.isEmpty()) {
             throw new Unusable("points: found none, expected one or more");
         }
         ReaderSetting right = SettingFinder.find(law, reader)
                 .orElseThrow(() -> SettingFinder.nothingShared(law, reader));
-        return new Diagnostician(law, reader, right, surroundings).weigh(points);
+        return new Diagnostician(law, reader, right, known).weigh(points);
     }
 
     private Diagnosis weigh(List<CheckPoint> points) {
@@ -81,7 +81,7 @@ public final class Diagnostician {
         double span = Math.abs(reader.scale().fromLambda(law.leanest() - law.richest()));
         Evidence evidence = new Evidence(seen, this::perVolt, reader.input().step(), 2 * span);
         List<Weighed> fits = weighed(evidence
-                .weigh(new Suspects(law, reader, right, set, settingIsRight, surroundings, seen).all()));
+                .weigh(new Suspects(law, reader, right, set, settingIsRight, known, seen).all()));
         List<Likelihood> causes = likelihoods(fits);
         Evidence.Fit speaks = likeliest(fits.stream().filter(f -> f.fault().equals(causes.getFirst().fault())));
         Worst worst = worst(points);
@@ -166,13 +166,13 @@ public final class Diagnostician {
 
     /** Rows that the likeliest fault does not explain while it explains the others. */
     private List<Doubtful> doubtful(Evidence evidence, Evidence.Fit fit, Observations seen) {
-        List<Integer> odd = evidence.mistyped(fit);
+        List<Integer> mistyped = evidence.mistyped(fit);
         List<Doubtful> doubtful = new ArrayList<>();
-        for (int i : odd) {
+        for (int i : mistyped) {
             double expected = fit.shown(seen, i);
             double slope = perVolt(seen.volts(i));
             double near = TELLING * evidence.sigma(fit, slope, slope);
-            doubtful.add(new Doubtful(i, expected, odd.stream()
+            doubtful.add(new Doubtful(i, expected, mistyped.stream()
                     .filter(j -> j != i && Math.abs(seen.shown(j) - expected) <= near).findFirst().orElse(null)));
         }
         return List.copyOf(doubtful);
@@ -199,9 +199,9 @@ public final class Diagnostician {
 
     /** What a volt changes of what is shown, by the setting in force. */
     private double perVolt(double volts) {
-        double hair = 1e-3 * (reader.input().maxVolts() - reader.input().minVolts());
-        double at = Math.clamp(volts, reader.input().minVolts() + hair, reader.input().maxVolts() - hair);
-        return (set.at(at + hair) - set.at(at - hair)) / (2 * hair);
+        double step = 1e-3 * (reader.input().maxVolts() - reader.input().minVolts());
+        double at = Math.clamp(volts, reader.input().minVolts() + step, reader.input().maxVolts() - step);
+        return (set.at(at + step) - set.at(at - step)) / (2 * step);
     }
 
     /**

@@ -55,7 +55,7 @@ final class Evidence {
     private final double[] ownFew;
     private final double step;
     /** The density of a mistyped row, as a logarithm: it may be anywhere. */
-    private final double odd;
+    private final double outlierLogDensity;
     /** Variance of the display's last digit. */
     private final double display;
     /** The least misfit that any hypothesis left so far: one that leaves much more needs no close look. */
@@ -74,7 +74,7 @@ final class Evidence {
         this.ownAll = slopes(all, perVolt);
         this.ownFew = slopes(few, perVolt);
         this.step = step;
-        this.odd = Math.log(MISTYPED / span);
+        this.outlierLogDensity = Math.log(MISTYPED / span);
         // A display without a last digit still has one.
         double digit = Math.max(all.digit(), 1e-5 * span);
         this.display = digit * digit / 12;
@@ -174,10 +174,10 @@ final class Evidence {
     /** Of a row: as the model says, or mistyped and anywhere. */
     private double logDensity(double residual, double sigma) {
         double log = LOG_TYPED + logNormal(residual, sigma);
-        double apart = log - odd;
+        double apart = log - outlierLogDensity;
         return Math.abs(apart) > NEGLIGIBLE
-                ? Math.max(log, odd)
-                : Math.max(log, odd) + Math.log1p(Math.exp(-Math.abs(apart)));
+                ? Math.max(log, outlierLogDensity)
+                : Math.max(log, outlierLogDensity) + Math.log1p(Math.exp(-Math.abs(apart)));
     }
 
     private static double logNormal(double residual, double sigma) {
@@ -190,7 +190,8 @@ final class Evidence {
         double[] sigma = new Scales(fit.hypothesis(), all, fit.values())
                 .at(Arrays.binarySearch(NOISE, fit.noise()));
         return IntStream.range(0, all.size())
-                .filter(i -> logNormal(residual(fit.hypothesis(), all, i, fit.values()), sigma[i]) < odd).boxed()
+                .filter(i -> logNormal(residual(fit.hypothesis(), all, i, fit.values()), sigma[i]) < outlierLogDensity)
+                .boxed()
                 .toList();
     }
 
@@ -228,11 +229,11 @@ final class Evidence {
         }
 
         private double slope(Hypothesis h, int i, double[] at) {
-            double hair = 1e-4;
+            double step = 1e-4;
             double v = seen.volts(i);
             double l = seen.lambda(i);
             boolean runs = seen.running(i);
-            return (h.model().shown(v + hair, l, runs, at) - h.model().shown(v - hair, l, runs, at)) / (2 * hair);
+            return (h.model().shown(v + step, l, runs, at) - h.model().shown(v - step, l, runs, at)) / (2 * step);
         }
 
         private double[] ofLevel(int level) {
@@ -472,15 +473,15 @@ final class Evidence {
     private static double[][] jacobian(Hypothesis h, Observations seen, Scales scales, double[] at) {
         double[][] jacobian = new double[seen.size()][at.length];
         for (int j = 0; j < at.length; j++) {
-            double hair = 1e-6 * h.parameters().get(j).range();
+            double step = 1e-6 * h.parameters().get(j).range();
             double[] up = at.clone();
             double[] down = at.clone();
-            up[j] += hair;
-            down[j] -= hair;
+            up[j] += step;
+            down[j] -= step;
             for (int i = 0; i < jacobian.length; i++) {
                 jacobian[i][j] = (h.model().shown(seen.volts(i), seen.lambda(i), seen.running(i), up)
                         - h.model().shown(seen.volts(i), seen.lambda(i), seen.running(i), down))
-                        / (2 * hair * scales.usual()[i]);
+                        / (2 * step * scales.usual()[i]);
             }
         }
         return jacobian;

@@ -191,8 +191,8 @@ public final class OutputLaw {
 
     /** How fast the mixture changes with the volts about here, λ/V. */
     double slopeAt(double volts) {
-        double hair = 1e-4 * (highestVolts() - lowestVolts());
-        return (lambdaAt(volts + hair) - lambdaAt(volts - hair)) / (2 * hair);
+        double step = 1e-4 * (highestVolts() - lowestVolts());
+        return (lambdaAt(volts + step) - lambdaAt(volts - step)) / (2 * step);
     }
 
     /** The lowest volts at which the law still tells mixtures apart, V. */

@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
  * @param source where this description comes from
  */
 public record Reader(String id, String name, Form form, MixtureScale scale, int decimals, ReaderInput input,
-        @Nullable Integer maxRows, @Nullable Whole whole, @Nullable ReaderSetting setting, Source source) {
+        @Nullable Integer maxRows, @Nullable FixedPoint whole, @Nullable ReaderSetting setting, Source source) {
     /** The forms readers take a law in. */
     public enum Form {
         SLOPE_OFFSET("slope-offset", "slope and offset"),
@@ -59,8 +59,8 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
      * @param bits of the word that a negative number is written into as its two's complement, 8 to 32; null where it has a
      *        sign
      */
-    public record Whole(@Nullable Integer bits) {
-        public Whole {
+    public record FixedPoint(@Nullable Integer bits) {
+        public FixedPoint {
             if (bits != null && (bits < 8 || bits > 32)) {
                 throw new Unusable(say("whole.bits: found %d, expected 8 to 32", bits));
             }

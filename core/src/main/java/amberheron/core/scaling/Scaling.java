@@ -115,8 +115,8 @@ public final class Scaling {
         if (input.bits() == null) {
             return new double[]{input.clipped(pin)};
         }
-        double hair = input.step() * 1e-6;
-        return new double[]{input.sensed(pin - hair), input.sensed(pin + hair)};
+        double step = input.step() * 1e-6;
+        return new double[]{input.sensed(pin - step), input.sensed(pin + step)};
     }
 
     private static List<BudgetLine> budget(SignalChain chain) {

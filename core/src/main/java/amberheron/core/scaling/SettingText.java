@@ -46,7 +46,7 @@ public final class SettingText {
 
     /** A number as the reader takes it; what does not fit its word is said rather than cut off. */
     private static String number(double value, Reader reader) {
-        Reader.Whole whole = reader.whole();
+        Reader.FixedPoint whole = reader.whole();
         if (whole == null) {
             return UnitChoice.digits(value, reader.decimals());
         }
@@ -97,7 +97,7 @@ public final class SettingText {
     }
 
     private static double meant(double typed, Reader reader) {
-        Reader.Whole whole = reader.whole();
+        Reader.FixedPoint whole = reader.whole();
         if (whole == null) {
             return typed;
         }

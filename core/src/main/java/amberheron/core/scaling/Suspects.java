@@ -59,17 +59,17 @@ final class Suspects {
     private final ReaderSetting right;
     private final ReaderSetting set;
     private final boolean settingIsRight;
-    private final Diagnostician.Surroundings surroundings;
+    private final Diagnostician.KnownLaws known;
     private final Observations seen;
 
     Suspects(OutputLaw law, Reader reader, ReaderSetting right, ReaderSetting set, boolean settingIsRight,
-            Diagnostician.Surroundings surroundings, Observations seen) {
+            Diagnostician.KnownLaws known, Observations seen) {
         this.law = law;
         this.reader = reader;
         this.right = right;
         this.set = set;
         this.settingIsRight = settingIsRight;
-        this.surroundings = surroundings;
+        this.known = known;
         this.seen = seen;
     }
 
@@ -275,7 +275,7 @@ final class Suspects {
         if (law.scale() instanceof MixtureScale.Afr afr) {
             ratios.add(afr.stoich());
         }
-        Double fuel = surroundings.fuelStoich();
+        Double fuel = known.fuelStoich();
         if (fuel != null) {
             ratios.add(fuel);
         }
@@ -287,7 +287,7 @@ final class Suspects {
         double low = Math.max(law.lowestVolts(), reader.input().minVolts());
         double high = Math.min(law.highestVolts(), reader.input().maxVolts());
         Map<String, ReaderSetting> others = new LinkedHashMap<>();
-        for (OutputLaw other : surroundings.otherLaws()) {
+        for (OutputLaw other : known.otherLaws()) {
             SettingFinder.find(other, reader)
                     .filter(s -> reader.parts(s, right,
                             IntStream.rangeClosed(0, LOOKED_AT).mapToDouble(i -> low + (high - low) * i / LOOKED_AT)))

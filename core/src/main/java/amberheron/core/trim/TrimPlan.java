@@ -117,15 +117,15 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
 
     /** The sheet once this is handed out: its bins, and what it gave each; what was given before stays where it gives none. */
     public TrimSheet given(TrimSheet before) {
-        List<TrimSheet.Told> told = new ArrayList<>();
+        List<TrimSheet.BinTarget> told = new ArrayList<>();
         for (Cell cell : cells) {
-            Optional<TrimSheet.Told> earlier = before.of(cell.speed(), cell.load());
-            Double target = earlier.map(TrimSheet.Told::target).orElse(null);
+            Optional<TrimSheet.BinTarget> earlier = before.of(cell.speed(), cell.load());
+            Double target = earlier.map(TrimSheet.BinTarget::target).orElse(null);
             Double given = cell.advice() != null
                     ? cell.advice()
-                    : earlier.map(TrimSheet.Told::given).orElse(null);
+                    : earlier.map(TrimSheet.BinTarget::given).orElse(null);
             if (target != null || given != null) {
-                told.add(new TrimSheet.Told(cell.speed(), cell.load(), target, given));
+                told.add(new TrimSheet.BinTarget(cell.speed(), cell.load(), target, given));
             }
         }
         return new TrimSheet(speeds, loads, told);
@@ -177,7 +177,7 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
         double load = loads.get(y);
         List<Spot> in = fuelling.spots().stream()
                 .filter(s -> within(speeds, x, s.speed()) && within(loads, y, s.load())).toList();
-        double target = sheet.of(speed, load).map(TrimSheet.Told::target)
+        double target = sheet.of(speed, load).map(TrimSheet.BinTarget::target)
                 .orElseGet(() -> target(fuelling.axis(), load, highest, asked));
         double seconds = in.stream().mapToDouble(Spot::seconds).sum();
         if (seconds <= 0) {
@@ -221,7 +221,7 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
             return cell;
         }
         boolean atLimit = Math.abs(need) >= LIMIT;
-        Double given = sheet.of(cell.speed(), cell.load()).map(TrimSheet.Told::given).orElse(null);
+        Double given = sheet.of(cell.speed(), cell.load()).map(TrimSheet.BinTarget::given).orElse(null);
         boolean again = atLimit && given != null && Math.abs(given) >= LIMIT - 1e-9 && given * need > 0;
         State state = again
                 ? State.FAULT

@@ -12,9 +12,9 @@ import org.jspecify.annotations.Nullable;
  *
  * @param speeds middles of the bins of engine speed, 1/min, rising; empty for the usual ones
  * @param loads middles of the bins of load, in the log's axis and SI, rising; empty for the usual ones
- * @param told what is wanted there and what was given there before
+ * @param targets what is wanted there and what was given there before
  */
-public record TrimSheet(List<Double> speeds, List<Double> loads, List<Told> told) {
+public record TrimSheet(List<Double> speeds, List<Double> loads, List<BinTarget> targets) {
     /** Nothing said. */
     public static final TrimSheet NONE = new TrimSheet(List.of(), List.of(), List.of());
     /** More bins than this along one side is no sheet that anybody reads. */
@@ -28,13 +28,13 @@ public record TrimSheet(List<Double> speeds, List<Double> loads, List<Told> told
      * @param target mixture wanted there, λ; null for the usual one
      * @param given fuel given there before, as a part; null for none
      */
-    public record Told(double speed, double load, @Nullable Double target, @Nullable Double given) {
+    public record BinTarget(double speed, double load, @Nullable Double target, @Nullable Double given) {
     }
 
     public TrimSheet {
         speeds = List.copyOf(speeds);
         loads = List.copyOf(loads);
-        told = List.copyOf(told);
+        targets = List.copyOf(targets);
         rising("speeds", speeds);
         rising("loads", loads);
     }
@@ -75,17 +75,17 @@ public record TrimSheet(List<Double> speeds, List<Double> loads, List<Told> told
         return IntStream.range(0, many).mapToObj(i -> first + i * step).toList();
     }
 
-    /** What was told of a bin; empty for nothing. */
-    public Optional<Told> of(double speed, double load) {
-        return told.stream().filter(t -> Math.abs(t.speed() - speed) < 0.5
+    /** What was targets of a bin; empty for nothing. */
+    public Optional<BinTarget> of(double speed, double load) {
+        return targets.stream().filter(t -> Math.abs(t.speed() - speed) < 0.5
                 && Math.abs(t.load() - load) <= 1e-3 * Math.max(1e-9, load)).findFirst();
     }
 
     public TrimSheet withSpeeds(List<Double> value) {
-        return new TrimSheet(value, loads, told);
+        return new TrimSheet(value, loads, targets);
     }
 
     public TrimSheet withLoads(List<Double> value) {
-        return new TrimSheet(speeds, value, told);
+        return new TrimSheet(speeds, value, targets);
     }
 }

@@ -3,7 +3,7 @@ package amberheron.core.wiring;
 import amberheron.core.finding.Message;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
-import amberheron.core.wiring.GroundPlan.School;
+import amberheron.core.wiring.GroundPlan.GroundSchool;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -43,13 +43,15 @@ public record GroundCure(Message text, @Nullable GroundPlan plan) {
 
     /** A wire that carries nothing shifts nothing, however long it is. */
     private static Optional<GroundCure> separate(GroundPlan ground) {
-        GroundPlan parted = ground.withTwoWires(true).withSchool(School.READER).withMeasured(School.READER, null);
+        GroundPlan separated = ground.withTwoWires(true).withSchool(GroundSchool.READER).withMeasured(
+                GroundSchool.READER,
+                null);
         return ground.twoWires()
                 ? Optional.empty()
                 : Optional.of(new GroundCure(Message.plain(
                         "Part the grounds: the heater's to the chassis, the signal's alone to the reader's sensor ground "
                                 + "(with one wire only: to its power ground)."),
-                        parted));
+                        separated));
     }
 
     private static Optional<GroundCure> elsewhere(GroundPlan ground, double most) {

@@ -34,12 +34,12 @@ import org.jspecify.annotations.Nullable;
  * @param measured drops measured between the controller's signal ground and the reader's, all working, V, by school
  * @param trial the same drop with one load after the other switched on, as the school taken has it
  */
-public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Double toBattery,
+public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, @Nullable Double toBattery,
         @Nullable Double toChassis, @Nullable Double toReader, @Nullable Double section, @Nullable Double mean,
         @Nullable Double peak, @Nullable Double others, @Nullable Double strap, @Nullable Double display,
-        @Nullable Double joint, @Nullable Double readerDraw, Map<School, Double> measured, GroundTrial trial) {
+        @Nullable Double joint, @Nullable Double readerDraw, Map<GroundSchool, Double> measured, GroundTrial trial) {
     /** Where good installers take the grounds. */
-    public enum School {
+    public enum GroundSchool {
         BATTERY("Everything at the battery negative"),
         CHASSIS("Clean chassis point"),
         READER("Signal at the reader's sensor ground"),
@@ -47,7 +47,7 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
 
         private final String words;
 
-        School(String words) {
+        GroundSchool(String words) {
             this.words = words;
         }
 
@@ -89,7 +89,7 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
         Sane.CURRENT.check("display", display);
         Sane.RESISTANCE.check("joint", joint);
         Sane.CURRENT.check("readerDraw", readerDraw);
-        EnumMap<School, Double> kept = new EnumMap<>(School.class);
+        EnumMap<GroundSchool, Double> kept = new EnumMap<>(GroundSchool.class);
         measured.forEach((s, v) -> kept.put(s, Objects.requireNonNull(v)));
         measured = Collections.unmodifiableMap(kept);
     }
@@ -101,13 +101,13 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
      * @param ripple the same with the heater switched on, less with it off, V; null where its wire is not known
      * @param measured whether the shift is a meter's reading rather than worked out
      */
-    public record Cost(School school, double shift, @Nullable Double ripple, boolean measured) {
+    public record Cost(GroundSchool school, double shift, @Nullable Double ripple, boolean measured) {
     }
 
     /** Every school's cost; those whose wire is not measured are left out. */
     public List<Cost> costs() {
         List<Cost> costs = new ArrayList<>();
-        for (School s : School.values()) {
+        for (GroundSchool s : GroundSchool.values()) {
             cost(s).ifPresent(costs::add);
         }
         return List.copyOf(costs);
@@ -118,7 +118,7 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
         return school == null ? Optional.empty() : cost(school);
     }
 
-    private Optional<Cost> cost(School s) {
+    private Optional<Cost> cost(GroundSchool s) {
         Double read = measured.get(s);
         Double length = length(s);
         if (length == null || section == null || mean == null) {
@@ -136,19 +136,19 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
      *
      * @param most greatest shift allowed, V
      */
-    public Optional<School> recommended(double most) {
+    public Optional<GroundSchool> recommended(double most) {
         return costs().stream().filter(c -> !throughSensorGround(c.school()))
                 .filter(c -> Math.abs(c.shift()) <= most)
                 .min(Comparator.comparingDouble(c -> Math.abs(c.shift()))).map(Cost::school);
     }
 
     /** Whether a school takes the heater's amperes through the ground that the reader's sensors are measured against. */
-    public boolean throughSensorGround(School s) {
-        return s == School.READER && !twoWires;
+    public boolean throughSensorGround(GroundSchool s) {
+        return s == GroundSchool.READER && !twoWires;
     }
 
     /** Length of the controller's ground wire if it is taken as a school says, m; null when not measured. */
-    public @Nullable Double length(School s) {
+    public @Nullable Double length(GroundSchool s) {
         return switch (s) {
             case BATTERY -> toBattery;
             case CHASSIS, SAME_POINT -> toChassis;
@@ -157,7 +157,7 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
     }
 
     /** Volts of the signal's ground less that of the reader's, the heater drawing so much. */
-    private double shift(School s, double heater) {
+    private double shift(GroundSchool s, double heater) {
         List<Double> volts = GroundNetwork.solve(HEATER_GROUND + 1, branches(s),
                 List.of(new Load(CHASSIS, orUsual(others, USUAL_OTHERS)), new Load(READER, orUsual(readerDraw, 0)),
                         new Load(HEATER_GROUND, heater + orUsual(display, 0))));
@@ -165,21 +165,21 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
     }
 
     /** Resistance of the controller's ground wire as a school takes it, its joints with it, Ω. */
-    public double wire(School s) {
+    public double wire(GroundSchool s) {
         Double length = length(s);
         Conductor copper = new Conductor(length == null ? ANY_LENGTH : length, section == null ? ANY_SECTION : section);
-        return (s == School.BATTERY ? copper.resistance(Conductor.UNDER_BONNET) : copper.resistance())
+        return (s == GroundSchool.BATTERY ? copper.resistance(Conductor.UNDER_BONNET) : copper.resistance())
                 + 2 * orUsual(joint, 0);
     }
 
     /** The way of the heater's current; parted from the signal, which alone goes to the reader, it goes to the chassis. */
-    private School heaterWay(School s) {
-        return twoWires && s == School.READER ? School.CHASSIS : s;
+    private GroundSchool heaterWay(GroundSchool s) {
+        return twoWires && s == GroundSchool.READER ? GroundSchool.CHASSIS : s;
     }
 
     /** Resistance of the wire the heater's current leaves by, as the school taken has it, Ω; null while not known. */
     public @Nullable Double heaterWire() {
-        School way = school == null ? null : heaterWay(school);
+        GroundSchool way = school == null ? null : heaterWay(school);
         return way == null || length(way) == null || section == null ? null : Double.valueOf(wire(way));
     }
 
@@ -187,21 +187,23 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
     private double strapOhms() {
         return strap != null
                 ? strap
-                : school == School.CHASSIS ? trial.loadOhms().filter(r -> r > 0).orElse(USUAL_STRAP) : USUAL_STRAP;
+                : school == GroundSchool.CHASSIS
+                        ? trial.loadOhms().filter(r -> r > 0).orElse(USUAL_STRAP)
+                        : USUAL_STRAP;
     }
 
     /** The network of a school; with one ground wire heater and signal leave the controller at the same point. */
-    List<Branch> branches(School s) {
+    List<Branch> branches(GroundSchool s) {
         List<Branch> all = new ArrayList<>();
         all.add(new Branch(CHASSIS, 0, strapOhms()));
-        all.add(new Branch(READER, s == School.SAME_POINT ? CHASSIS : 0, READER_WIRE));
+        all.add(new Branch(READER, s == GroundSchool.SAME_POINT ? CHASSIS : 0, READER_WIRE));
         all.add(new Branch(SIGNAL_GROUND, switch (s) {
             case BATTERY -> 0;
             case CHASSIS, SAME_POINT -> CHASSIS;
             case READER -> READER;
         }, wire(s)));
         all.add(twoWires
-                ? new Branch(HEATER_GROUND, s == School.BATTERY ? 0 : CHASSIS,
+                ? new Branch(HEATER_GROUND, s == GroundSchool.BATTERY ? 0 : CHASSIS,
                         wire(heaterWay(s)))
                 : new Branch(HEATER_GROUND, SIGNAL_GROUND, 1e-6));
         return List.copyOf(all);
@@ -211,7 +213,7 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
         return value == null ? usual : value;
     }
 
-    public GroundPlan withSchool(@Nullable School value) {
+    public GroundPlan withSchool(@Nullable GroundSchool value) {
         return new GroundPlan(value, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
                 display, joint, readerDraw, measured, trial);
     }
@@ -292,8 +294,8 @@ public record GroundPlan(@Nullable School school, boolean twoWires, @Nullable Do
     }
 
     /** Keeps a measured drop, or forgets it when null. */
-    public GroundPlan withMeasured(School at, @Nullable Double volts) {
-        EnumMap<School, Double> more = new EnumMap<>(School.class);
+    public GroundPlan withMeasured(GroundSchool at, @Nullable Double volts) {
+        EnumMap<GroundSchool, Double> more = new EnumMap<>(GroundSchool.class);
         more.putAll(measured);
         if (volts == null) {
             more.remove(at);

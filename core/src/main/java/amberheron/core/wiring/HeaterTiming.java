@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param school the way taken; null until one is
  * @param delay after the start, s; null for the usual. Without meaning where the heater comes on with the ignition
  */
-public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
+public record HeaterTiming(@Nullable HeaterSchool school, @Nullable Double delay) {
     public HeaterTiming {
         Sane.TIME.check("delay", delay);
     }
@@ -39,7 +39,7 @@ public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
                     + "Both schools, with the ignition or about 30 s after the start, are common practice");
 
     /** The ways good installers time the heater. */
-    public enum School {
+    public enum HeaterSchool {
         WITH_IGNITION("with the ignition", false, List.of(),
                 List.of("Controller's feed straight from the switched source.",
                         "Start at once after the key; never key-on, engine off, on a cold day.")),
@@ -61,7 +61,7 @@ public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
         @SuppressWarnings("ImmutableEnumChecker") // made by List.of
         private final List<String> steps;
 
-        School(String words, boolean delayed, List<String> parts, List<String> steps) {
+        HeaterSchool(String words, boolean delayed, List<String> parts, List<String> steps) {
             this.words = words;
             this.delayed = delayed;
             this.parts = parts;
@@ -90,7 +90,7 @@ public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
     }
 
     /** How long after the start a school's heater comes on, s. */
-    public double after(School way) {
+    public double after(HeaterSchool way) {
         return way.delayed() ? delay == null ? USUAL_DELAY : delay : 0;
     }
 
@@ -99,7 +99,7 @@ public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
         return school == null ? USUAL_DELAY + WARM_UP : hot(school);
     }
 
-    private double hot(School way) {
+    private double hot(HeaterSchool way) {
         return after(way) + WARM_UP;
     }
 
@@ -108,7 +108,7 @@ public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
      *
      * @param dry time until the wall is past the dew point, s
      */
-    public Estimate atRisk(School way, Estimate dry) {
+    public Estimate atRisk(HeaterSchool way, Estimate dry) {
         double hot = hot(way);
         return new Estimate(Math.max(0, dry.low() - hot), Math.max(0, dry.high() - hot));
     }
@@ -155,7 +155,7 @@ public record HeaterTiming(@Nullable School school, @Nullable Double delay) {
         return new Measure(value, Dimension.DURATION, 0);
     }
 
-    public HeaterTiming withSchool(@Nullable School value) {
+    public HeaterTiming withSchool(@Nullable HeaterSchool value) {
         return new HeaterTiming(value, delay);
     }
 

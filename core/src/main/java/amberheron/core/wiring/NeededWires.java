@@ -4,7 +4,7 @@ import amberheron.core.harness.Device;
 import amberheron.core.harness.Wire;
 import amberheron.core.harness.Work;
 import amberheron.core.plan.Intake.ReaderKind;
-import amberheron.core.wiring.GroundPlan.School;
+import amberheron.core.wiring.GroundPlan.GroundSchool;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -20,9 +20,9 @@ final class NeededWires {
         GroundPlan ground = wiring.ground();
         Device reader = wiring.signals().scaled(readers).map(Hookup::reader).or(() -> readers.stream().findFirst())
                 .map(NeededWires::device).orElse(Device.GAUGE);
-        School school = ground.school();
-        Device point = school == School.BATTERY ? Device.BATTERY : Device.CHASSIS;
-        Device signal = school == School.READER ? reader : point;
+        GroundSchool school = ground.school();
+        Device point = school == GroundSchool.BATTERY ? Device.BATTERY : Device.CHASSIS;
+        Device signal = school == GroundSchool.READER ? reader : point;
         needed.add(wire(Work.HEATER_GROUND, ground.twoWires() ? point : signal));
         if (ground.twoWires()) {
             needed.add(wire(Work.SIGNAL_GROUND, signal));

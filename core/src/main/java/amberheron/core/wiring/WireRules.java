@@ -37,7 +37,7 @@ public final class WireRules {
      * @param dry time until the pipe is dry at the place taken, s; null while that is not known
      * @param tolerance what the trade lets gauge and reader differ by, λ
      */
-    public record Surroundings(Set<ReaderKind> readers, @Nullable OutputLaw law, @Nullable Estimate dry,
+    public record Installation(Set<ReaderKind> readers, @Nullable OutputLaw law, @Nullable Estimate dry,
             double tolerance) {
         /** Mean slope of the law, λ/V: turns a shift in volts into a shift of the reading; null without a law. */
         public @Nullable Double lambdaPerVolt() {
@@ -46,7 +46,7 @@ public final class WireRules {
     }
 
     /** Every check of the station. */
-    public static List<Finding> judge(Wiring wiring, Surroundings at) {
+    public static List<Finding> judge(Wiring wiring, Installation at) {
         List<Finding> findings = new ArrayList<>(
                 PowerRules.judge(wiring.source().orElse(null), wiring.feed(), wiring.fuse(), wiring.draw()));
         boolean felt = wiring.signals().feelGround(at.readers());
@@ -141,7 +141,7 @@ public final class WireRules {
     }
 
     /** What mends the ground; empty where nothing has to be mended, or where the volts are not known to cost anything. */
-    public static Optional<GroundCure> cure(Wiring wiring, Surroundings at) {
+    public static Optional<GroundCure> cure(Wiring wiring, Installation at) {
         return cure(wiring.ground(), wiring.signals().feelGround(at.readers()), at.lambdaPerVolt(), at.tolerance());
     }
 
@@ -154,7 +154,7 @@ public final class WireRules {
 
     /** What the shift waits for. */
     private static List<Address> unmeasured(GroundPlan ground) {
-        GroundPlan.School school = ground.school();
+        GroundPlan.GroundSchool school = ground.school();
         if (school == null) {
             return List.of(WireField.SCHOOL.address());
         }

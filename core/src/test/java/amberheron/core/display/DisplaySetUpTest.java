@@ -18,16 +18,16 @@ class DisplaySetUpTest {
     private static final Engine NATURAL = new Engine(false, 4, 0.1);
     private static final Display KNOWS = Display.UNTOLD.withKnowsLoad(true);
 
-    private static DisplaySetUp.Line line(Engine engine, Display display, Told what) {
+    private static DisplaySetUp.Line line(Engine engine, Display display, DisplaySetting what) {
         return DisplaySetUp.of(engine, display).lines().stream().filter(l -> l.what() == what).findFirst()
                 .orElseThrow();
     }
 
-    private static double ought(Engine engine, Display display, Told what) {
+    private static double ought(Engine engine, Display display, DisplaySetting what) {
         return Objects.requireNonNull(line(engine, display, what).ought());
     }
 
-    private static Verdict told(Told what, double value) {
+    private static Verdict told(DisplaySetting what, double value) {
         return line(NATURAL, KNOWS.withPickUp(PickUp.ONE_COIL).withTold(what, value), what).verdict();
     }
 
@@ -42,57 +42,59 @@ class DisplaySetUpTest {
 
     @Test
     void whatIsNotKnownIsNotTold() {
-        assertThat(line(new Engine(false, null, null), KNOWS.withPickUp(PickUp.ONE_COIL), Told.PULSES).ought())
+        assertThat(
+                line(new Engine(false, null, null), KNOWS.withPickUp(PickUp.ONE_COIL), DisplaySetting.PULSES).ought())
                 .isNull();
-        assertThat(line(new Engine(false, 4, null), KNOWS, Told.LEAN_DELAY).ought()).isNull();
+        assertThat(line(new Engine(false, 4, null), KNOWS, DisplaySetting.LEAN_DELAY).ought()).isNull();
         assertThat(DisplaySetUp.of(NATURAL, KNOWS.withPickUp(PickUp.NONE)).lines()).extracting(DisplaySetUp.Line::what)
-                .doesNotContain(Told.PULSES);
+                .doesNotContain(DisplaySetting.PULSES);
     }
 
     /** At cruise λ 1 is right and under load it is not: a display that does not know the load can only say stop. */
     @Test
     void theLeanAlarmOfADisplayThatDoesNotKnowTheLoadIsTheLimitAtWhichToStop() {
-        assertThat(MixtureScale.afr(14.7).fromLambda(ought(NATURAL, Display.UNTOLD, Told.LEAN)))
+        assertThat(MixtureScale.afr(14.7).fromLambda(ought(NATURAL, Display.UNTOLD, DisplaySetting.LEAN)))
                 .isCloseTo(15.7, within(1e-9));
-        assertThat(ought(NATURAL, KNOWS, Told.LEAN)).isBetween(0.85, 0.95);
-        assertThat(ought(new Engine(true, 4, 0.1), KNOWS, Told.LEAN)).as("on boost it wants to be richer")
-                .isLessThan(ought(NATURAL, KNOWS, Told.LEAN));
-        assertThat(DisplaySetUp.text(Told.LEAN, 1, MixtureScale.afr(9.76))).isEqualTo("9.8 AFR");
+        assertThat(ought(NATURAL, KNOWS, DisplaySetting.LEAN)).isBetween(0.85, 0.95);
+        assertThat(ought(new Engine(true, 4, 0.1), KNOWS, DisplaySetting.LEAN)).as("on boost it wants to be richer")
+                .isLessThan(ought(NATURAL, KNOWS, DisplaySetting.LEAN));
+        assertThat(DisplaySetUp.text(DisplaySetting.LEAN, 1, MixtureScale.afr(9.76))).isEqualTo("9.8 AFR");
     }
 
     /** Reading and alarm together within a second; a slow filter eats the delay up. */
     @Test
     void theDelayMakesUpForTheLatenessOfTheReading() {
-        assertThat(ought(NATURAL, KNOWS, Told.LEAN_DELAY)).isEqualTo(0.5);
-        assertThat(ought(new Engine(false, 4, 0.6), KNOWS, Told.LEAN_DELAY)).isCloseTo(0.3, within(1e-9));
-        assertThat(ought(NATURAL, KNOWS.withTold(Told.FILTER, 2.0), Told.LEAN_DELAY)).isEqualTo(0.2);
-        assertThat(line(NATURAL, KNOWS.withTold(Told.FILTER, 2.0), Told.LEAN_DELAY).why().metric())
+        assertThat(ought(NATURAL, KNOWS, DisplaySetting.LEAN_DELAY)).isEqualTo(0.5);
+        assertThat(ought(new Engine(false, 4, 0.6), KNOWS, DisplaySetting.LEAN_DELAY)).isCloseTo(0.3, within(1e-9));
+        assertThat(ought(NATURAL, KNOWS.withTold(DisplaySetting.FILTER, 2.0), DisplaySetting.LEAN_DELAY))
+                .isEqualTo(0.2);
+        assertThat(line(NATURAL, KNOWS.withTold(DisplaySetting.FILTER, 2.0), DisplaySetting.LEAN_DELAY).why().metric())
                 .contains("too late to save it");
     }
 
     @Test
     void onlyTheSideThatDoesHarmIsHeldAgainstIt() {
-        assertThat(told(Told.LEAN, 0.85)).isEqualTo(Verdict.PASS);
-        assertThat(told(Told.LEAN, 0.95)).isEqualTo(Verdict.WARN);
-        assertThat(told(Told.FILTER, 0.1)).isEqualTo(Verdict.PASS);
-        assertThat(told(Told.FILTER, 0.5)).isEqualTo(Verdict.WARN);
-        assertThat(told(Told.LEAN_DELAY, 3)).isEqualTo(Verdict.WARN);
-        assertThat(told(Told.PULSES, 1)).isEqualTo(Verdict.WARN);
-        assertThat(told(Told.PULSES, 2)).isEqualTo(Verdict.PASS);
-        assertThat(DisplaySetUp.of(NATURAL, KNOWS).first().orElseThrow().what()).isEqualTo(Told.LEAN);
+        assertThat(told(DisplaySetting.LEAN, 0.85)).isEqualTo(Verdict.PASS);
+        assertThat(told(DisplaySetting.LEAN, 0.95)).isEqualTo(Verdict.WARN);
+        assertThat(told(DisplaySetting.FILTER, 0.1)).isEqualTo(Verdict.PASS);
+        assertThat(told(DisplaySetting.FILTER, 0.5)).isEqualTo(Verdict.WARN);
+        assertThat(told(DisplaySetting.LEAN_DELAY, 3)).isEqualTo(Verdict.WARN);
+        assertThat(told(DisplaySetting.PULSES, 1)).isEqualTo(Verdict.WARN);
+        assertThat(told(DisplaySetting.PULSES, 2)).isEqualTo(Verdict.PASS);
+        assertThat(DisplaySetUp.of(NATURAL, KNOWS).first().orElseThrow().what()).isEqualTo(DisplaySetting.LEAN);
     }
 
     @Test
     void whatCannotBeIsRefused() {
         assertThatThrownBy(() -> Display.UNTOLD.withTeeth(0)).hasMessageContaining("teeth: found 0, expected 1 to 400");
-        assertThatThrownBy(() -> new Display(null, null, false, null, null, Map.of(Told.LEAN, Double.NaN)))
+        assertThatThrownBy(() -> new Display(null, null, false, null, null, Map.of(DisplaySetting.LEAN, Double.NaN)))
                 .hasMessageContaining("told.lean");
     }
 
     /** Each as its own rule says it, and none by way of another. */
     @ParameterizedTest
     @CsvSource({"RICH, 0.70", "RICH_DELAY, 5", "FILTER, 0.3", "LEAN_DELAY, 0.5"})
-    void whatIsTheSameForEveryEngine(Told what, double value) {
+    void whatIsTheSameForEveryEngine(DisplaySetting what, double value) {
         assertThat(ought(NATURAL, KNOWS, what)).isEqualTo(value);
         assertThat(ought(new Engine(true, 6, 0.1), KNOWS, what)).isEqualTo(value);
     }

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assertions.withinPercentage;
 
+import amberheron.core.controller.CalibrationSchool;
 import amberheron.core.controller.InAir;
-import amberheron.core.controller.School;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.scaling.Tolerance;
@@ -57,7 +57,7 @@ class AirTest {
 
     @Test
     void humidAirCostsOnTheLeanSideAndNothingAtStoichiometric() {
-        CostOfAir damp = CostOfAir.of(Air.atHeight(308.15, 0.9, 0), School.CLEAR_THEN_LEARN, Air.SEA_LEVEL);
+        CostOfAir damp = CostOfAir.of(Air.atHeight(308.15, 0.9, 0), CalibrationSchool.CLEAR_THEN_LEARN, Air.SEA_LEVEL);
         assertThat(damp.gain()).isCloseTo(1.0525, within(5e-5));
         assertThat(damp.shown(1)).isEqualTo(1);
         assertThat(damp.at(1.2)).as("by the whole model, not a straight line").isCloseTo(0.0126, within(5e-5));
@@ -73,7 +73,7 @@ class AirTest {
         Air high = Air.atHeight(288.15, 0, 1500);
         assertThat(high.gain(Air.SEA_LEVEL)).isCloseTo(1.061, within(5e-4));
         assertThat(high.gain(high.pressure())).as("driven where it was learned").isEqualTo(1);
-        assertThat(CostOfAir.of(high, School.FACTORY_TRIMMED, Air.SEA_LEVEL).gain())
+        assertThat(CostOfAir.of(high, CalibrationSchool.FACTORY_TRIMMED, Air.SEA_LEVEL).gain())
                 .as("nothing was learned here").isCloseTo(1, within(1e-12));
     }
 
@@ -89,12 +89,16 @@ class AirTest {
     @Test
     void airThatIsTooDampIsDriedUntilItCostsLittleEnough() {
         Air damp = Air.atHeight(308.15, 0.9, 0);
-        double dry = CostOfAir.dryEnough(damp, School.CLEAR_THEN_LEARN, Air.SEA_LEVEL, Tolerance.LAMBDA).orElseThrow();
+        double dry = CostOfAir.dryEnough(damp, CalibrationSchool.CLEAR_THEN_LEARN, Air.SEA_LEVEL, Tolerance.LAMBDA)
+                .orElseThrow();
         assertThat(dry).isBetween(0.3, 0.7);
-        assertThat(Math.abs(CostOfAir.of(damp.withHumidity(dry), School.CLEAR_THEN_LEARN, Air.SEA_LEVEL).worst()))
+        assertThat(Math
+                .abs(CostOfAir.of(damp.withHumidity(dry), CalibrationSchool.CLEAR_THEN_LEARN, Air.SEA_LEVEL).worst()))
                 .isCloseTo(Tolerance.LAMBDA, within(1e-6));
-        assertThat(CostOfAir.dryEnough(Air.atHeight(288.15, 0.2, 1500), School.CLEAR_THEN_LEARN, Air.SEA_LEVEL,
-                Tolerance.LAMBDA)).as("it is the height, not the water").isEmpty();
+        assertThat(
+                CostOfAir.dryEnough(Air.atHeight(288.15, 0.2, 1500), CalibrationSchool.CLEAR_THEN_LEARN, Air.SEA_LEVEL,
+                        Tolerance.LAMBDA))
+                .as("it is the height, not the water").isEmpty();
     }
 
     @Test

@@ -1,9 +1,9 @@
 package amberheron.core.freeair;
 
+import amberheron.core.controller.CalibrationSchool;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.ControllerSheet.Sign;
 import amberheron.core.controller.InAir;
-import amberheron.core.controller.School;
 import amberheron.core.controller.State;
 import amberheron.core.finding.Source;
 import java.time.LocalDate;
@@ -14,19 +14,20 @@ import org.jspecify.annotations.Nullable;
 /** Controllers that do not exist, one of each school. */
 public final class Controllers {
     /** Shows 20.7 % in whatever air it was taught in. */
-    public static final ControllerSheet LEARNS = sheet(School.CLEAR_THEN_LEARN, new InAir(InAir.Kind.LEARNED, 0.207));
+    public static final ControllerSheet LEARNS = sheet(CalibrationSchool.CLEAR_THEN_LEARN,
+            new InAir(InAir.Kind.LEARNED, 0.207));
     /** Goes to λ 1.4 at its free-air mark. */
-    public static final ControllerSheet TRIMMED = sheet(School.TRIM_BY_HAND, new InAir(InAir.Kind.TOP, 1.4));
+    public static final ControllerSheet TRIMMED = sheet(CalibrationSchool.TRIM_BY_HAND, new InAir(InAir.Kind.TOP, 1.4));
     /** Shows the oxygen of the day. */
-    public static final ControllerSheet FACTORY = sheet(School.FACTORY_TRIMMED,
+    public static final ControllerSheet FACTORY = sheet(CalibrationSchool.FACTORY_TRIMMED,
             new InAir(InAir.Kind.OF_THE_DAY, null));
     /** Shows a mixture and says nothing of its top. */
-    public static final ControllerSheet UNSAID = sheet(School.TRIM_BY_HAND, new InAir(InAir.Kind.TOP, null));
+    public static final ControllerSheet UNSAID = sheet(CalibrationSchool.TRIM_BY_HAND, new InAir(InAir.Kind.TOP, null));
 
     private Controllers() {
     }
 
-    private static ControllerSheet sheet(School school, InAir inAir) {
+    private static ControllerSheet sheet(CalibrationSchool school, InAir inAir) {
         return new ControllerSheet(school.name(), "made up", school, 40, 1.0, inAir,
                 List.of(new Sign("three dots", State.NO_SENSOR), new Sign("steady bar", State.READY)), List.of(),
                 Source.practice("made up"));

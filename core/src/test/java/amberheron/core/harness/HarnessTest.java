@@ -201,10 +201,10 @@ class HarnessTest {
         double awg18 = WireGauge.crossSection(18);
         assertThat(JointRules.leastPull(awg18)).isCloseTo(89, within(0.5));
         assertThat(JointRules.leastPull(WireGauge.crossSection(22))).isCloseTo(36, within(0.5));
-        Joints crimped = Joints.NONE.joinedBy(Joints.School.CRIMPED);
+        Joints crimped = Joints.NONE.joinedBy(Joints.JointSchool.CRIMPED);
         assertThat(JointRules.judge(crimped, 1.2)).extracting(Finding::verdict).containsOnly(Verdict.UNKNOWN);
         Joints done = crimped;
-        for (int i = 0; i < Joints.School.CRIMPED.steps().size(); i++) {
+        for (int i = 0; i < Joints.JointSchool.CRIMPED.steps().size(); i++) {
             done = done.ticked(i, true);
         }
         Joints good = done.plus(new Joints.Test("1", awg18, 95.0, 0.006));
@@ -212,10 +212,10 @@ class HarnessTest {
         Joints weak = good.plus(new Joints.Test("2", awg18, 60.0, 0.0061));
         assertThat(finding(JointRules.judge(weak, 1.2), "joint.pull").consequence().metric()).contains("Wire 2");
         assertThat(finding(JointRules.judge(weak, 1.2), "joint.drop").verdict()).isEqualTo(Verdict.FAIL);
-        assertThat(good.joinedBy(Joints.School.SOLDERED).done()).isEqualTo(Set.of());
-        assertThat(JointRules.judge(Joints.NONE.joinedBy(Joints.School.SOLDERED), 1.2))
+        assertThat(good.joinedBy(Joints.JointSchool.SOLDERED).done()).isEqualTo(Set.of());
+        assertThat(JointRules.judge(Joints.NONE.joinedBy(Joints.JointSchool.SOLDERED), 1.2))
                 .as("a splice is pulled by hand").noneMatch(f -> f.check().is(HarnessCheck.JOINT_PULL));
-        assertThat(JointRules.judge(Joints.NONE.joinedBy(Joints.School.PLUGGED), 1.2))
+        assertThat(JointRules.judge(Joints.NONE.joinedBy(Joints.JointSchool.PLUGGED), 1.2))
                 .as("a kit has no joint of ours").singleElement()
                 .satisfies(f -> assertThat(f.check().is(HarnessCheck.JOINT_STEPS)).isTrue());
     }

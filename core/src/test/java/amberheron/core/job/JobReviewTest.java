@@ -53,7 +53,7 @@ class JobReviewTest {
 
     private static Job shared(Job job) {
         return job.withWiring(Wiring.UNMEASURED.withFuse(5.0).withDraw(3.0).withGroundPoint("strap")
-                .withGround(GroundPlan.UNMEASURED.withSchool(GroundPlan.School.SAME_POINT).withToChassis(3.0)
+                .withGround(GroundPlan.UNMEASURED.withSchool(GroundPlan.GroundSchool.SAME_POINT).withToChassis(3.0)
                         .withSection(WireGauge.crossSection(18)).withMean(1.2)));
     }
 

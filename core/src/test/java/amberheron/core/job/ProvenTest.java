@@ -71,7 +71,7 @@ class ProvenTest {
     private static Job grounded() {
         Job job = Job.empty("X").withLaw(LAW).withReader(LOGGER);
         return job.withWiring(job.wiring()
-                .withGround(GroundPlan.UNMEASURED.withSchool(GroundPlan.School.BATTERY).withTwoWires(true)));
+                .withGround(GroundPlan.UNMEASURED.withSchool(GroundPlan.GroundSchool.BATTERY).withTwoWires(true)));
     }
 
     private static Job scaled(Origin origin) {
@@ -133,7 +133,7 @@ class ProvenTest {
     void pointsAreStaleOnceTheGroundsWereMoved() {
         Job before = scaled(origin(Origin.Kind.TYPED));
         Job moved = edited(before, j -> j.withWiring(j.wiring()
-                .withGround(j.wiring().ground().withSchool(GroundPlan.School.CHASSIS))));
+                .withGround(j.wiring().ground().withSchool(GroundPlan.GroundSchool.CHASSIS))));
         JobReview review = review(moved);
         assertThat(review.state(Station.SCALE)).isEqualTo(LinkState.STALE);
         assertThat(review.stale()).containsExactly(new Stale(Reading.CHECK_POINTS, "the grounds changed since"));
@@ -158,7 +158,7 @@ class ProvenTest {
         assertThat(review(thinner).stale())
                 .containsExactly(new Stale(Reading.GROUND_SHIFT, "the grounds changed since"));
         assertThat(review(edited(measured, j -> j.withWiring(j.wiring()
-                .withGround(j.wiring().ground().withSchool(GroundPlan.School.CHASSIS))))).stale())
+                .withGround(j.wiring().ground().withSchool(GroundPlan.GroundSchool.CHASSIS))))).stale())
                 .as("nothing was measured there").isEmpty();
     }
 
@@ -303,7 +303,7 @@ class ProvenTest {
         assertThat(review(Job.empty("X").withLaw(LAW).withReader(LOGGER)).trust()).as("grounds not said").isEmpty();
         Job shared = Job.empty("X").withLaw(LAW).withReader(LOGGER);
         shared = shared.withWiring(shared.wiring().withGround(GroundPlan.UNMEASURED
-                .withSchool(GroundPlan.School.SAME_POINT).withToChassis(3.0).withSection(8.23e-7).withMean(1.2)));
+                .withSchool(GroundPlan.GroundSchool.SAME_POINT).withToChassis(3.0).withSection(8.23e-7).withMean(1.2)));
         Trust predicted = review(shared).trust().orElseThrow();
         assertThat(predicted.worst().u()).isGreaterThan(0.01);
         Origin typed = origin(Origin.Kind.TYPED);

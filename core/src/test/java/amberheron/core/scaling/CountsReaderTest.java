@@ -7,8 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.OutputLaw.Point;
+import amberheron.core.scaling.Reader.FixedPoint;
 import amberheron.core.scaling.Reader.Form;
-import amberheron.core.scaling.Reader.Whole;
 import amberheron.core.scaling.ReaderSetting.SlopeOffset;
 import amberheron.core.scaling.ReaderSetting.Table;
 import java.util.stream.Collectors;
@@ -20,7 +20,7 @@ class CountsReaderTest {
     private static final OutputLaw BENT = Laws.table(new Point(0.2, 0.6), new Point(1.7, 0.82), new Point(3.1, 1.04),
             new Point(4.8, 1.4));
 
-    private static Reader reader(Form form, int decimals, @Nullable Integer rows, @Nullable Whole whole) {
+    private static Reader reader(Form form, int decimals, @Nullable Integer rows, @Nullable FixedPoint whole) {
         return new Reader("r", "r", form, MixtureScale.lambda(), decimals, new ReaderInput(0, 5, 10), rows, whole, null,
                 Source.practice("made up for the test"));
     }
@@ -48,11 +48,11 @@ class CountsReaderTest {
     /** 16 bits hold −32768 to 32767: −2.375 with three decimals is 65536 − 2375. */
     @Test
     void aNegativeNumberIsTypedAsItsTwosComplementAndReadBack() {
-        Reader words = reader(Form.SLOPE_OFFSET, 3, null, new Whole(16));
+        Reader words = reader(Form.SLOPE_OFFSET, 3, null, new FixedPoint(16));
         SlopeOffset setting = new SlopeOffset(0.19, -2.375);
         assertThat(typed(setting, words)).isEqualTo("slope per V 190; offset 63161");
         assertThat(SettingText.parse("190 63161", words)).isEqualTo(setting);
-        Reader signed = reader(Form.SLOPE_OFFSET, 3, null, new Whole(null));
+        Reader signed = reader(Form.SLOPE_OFFSET, 3, null, new FixedPoint(null));
         assertThat(typed(setting, signed)).isEqualTo("slope per V 190; offset -2375");
         assertThat(SettingText.parse("190 -2375", signed)).isEqualTo(setting);
         assertThatThrownBy(() -> SettingText.parse("190 -2.5", signed)).hasMessageContaining("expected whole numbers");
@@ -60,7 +60,7 @@ class CountsReaderTest {
 
     @Test
     void whatDoesNotFitIntoItsWordIsSaidAndNotCutOff() {
-        Reader narrow = reader(Form.SLOPE_OFFSET, 3, null, new Whole(8));
+        Reader narrow = reader(Form.SLOPE_OFFSET, 3, null, new FixedPoint(8));
         assertThat(typed(new SlopeOffset(0.19, 0.1), narrow))
                 .contains("slope per V 190, which does not fit into 8 bits");
         assertThatThrownBy(

@@ -50,7 +50,7 @@ class DiagnosisProperties {
 
         Diagnosis diagnose(DoubleUnaryOperator shownOfOutput) {
             return Diagnostician.diagnose(law, reader, points(shownOfOutput),
-                    new Diagnostician.Surroundings(LAWS, null));
+                    new Diagnostician.KnownLaws(LAWS, null));
         }
 
         /** What the right reader makes of volts at its pin. */

@@ -11,7 +11,7 @@ import static org.assertj.core.api.Assertions.within;
 import amberheron.core.finding.Origin;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.Diagnosis.Likelihood;
-import amberheron.core.scaling.Diagnostician.Surroundings;
+import amberheron.core.scaling.Diagnostician.KnownLaws;
 import amberheron.core.scaling.Reader.Form;
 import amberheron.core.scaling.ReaderSetting.SlopeOffset;
 import amberheron.core.wiring.InputLoading;
@@ -33,7 +33,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class DiagnosisTest {
     private static final OutputLaw LAW = Laws.HALF_TO_FOUR_AND_A_HALF;
     private static final Reader LOGGER = Laws.logger();
-    private static final Surroundings KNOWN = new Surroundings(List.of(Laws.TWO_V_PLUS_TEN, Laws.WIDE, LAW), 14.7);
+    private static final KnownLaws KNOWN = new KnownLaws(List.of(Laws.TWO_V_PLUS_TEN, Laws.WIDE, LAW), 14.7);
     private static final double[] FIVE = {0.5, 1.5, 2.5, 3.5, 4.5};
 
     /** What a right reader makes of the volts at its pin. */
@@ -184,7 +184,7 @@ class DiagnosisTest {
         DoubleUnaryOperator bent = v -> v < 2.4 ? 0.65 + (v - 0.3) * 0.28 / 2.1 : 0.93 + (v - 2.4) * 0.55 / 2.3;
         List<CheckPoint> points = IntStream.range(0, 8).mapToObj(i -> 0.4 + 0.58 * i).map(v -> new CheckPoint(v, null,
                 Math.rint(1000 * bent.applyAsDouble(v)) / 1000, "")).toList();
-        Diagnosis diagnosis = Diagnostician.diagnose(LAW, table, points, new Surroundings(List.of(LAW), 14.7));
+        Diagnosis diagnosis = Diagnostician.diagnose(LAW, table, points, new KnownLaws(List.of(LAW), 14.7));
         assertThat(diagnosis.best().fault()).isEqualTo(Fault.of(Cause.OTHER_LAW));
         assertThat(diagnosis.best().probability()).isGreaterThan(Diagnosis.SURE);
         assertThat(diagnosis.misfit()).isFalse();

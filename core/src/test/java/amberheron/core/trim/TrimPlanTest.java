@@ -93,14 +93,14 @@ class TrimPlanTest {
         Fuelling lean = driven(0.22, 360, 0.004);
         assertThat(plan(lean, BINS, NOTHING_AGAINST).cell(2, 1).state()).isEqualTo(State.LIMIT);
         TrimSheet again = new TrimSheet(BINS.speeds(), BINS.loads(),
-                List.of(new TrimSheet.Told(3000, 45_000, null, 0.2)));
+                List.of(new TrimSheet.BinTarget(3000, 45_000, null, 0.2)));
         TrimPlan second = plan(lean, again, NOTHING_AGAINST);
         assertThat(second.cell(2, 1).state()).isEqualTo(State.FAULT);
         assertThat(second.cell(2, 1).advice()).isNull();
         assertThat(second.findings()).filteredOn(f -> f.check().is(TrimCheck.FAULT)).extracting(Finding::verdict)
                 .containsExactly(Verdict.FAIL);
         TrimSheet otherWay = new TrimSheet(BINS.speeds(), BINS.loads(),
-                List.of(new TrimSheet.Told(3000, 45_000, null, -0.2)));
+                List.of(new TrimSheet.BinTarget(3000, 45_000, null, -0.2)));
         assertThat(plan(lean, otherWay, NOTHING_AGAINST).cell(2, 1).state()).isEqualTo(State.LIMIT);
     }
 
@@ -143,7 +143,7 @@ class TrimPlanTest {
     @Test
     void aTargetOfTheShopsOwnStandsBeforeTheUsual() {
         TrimSheet rich = new TrimSheet(BINS.speeds(), BINS.loads(),
-                List.of(new TrimSheet.Told(1000, 30_000, 0.95, null)));
+                List.of(new TrimSheet.BinTarget(1000, 30_000, 0.95, null)));
         assertThat(plan(driven(0, 360, 0.004), rich, NOTHING_AGAINST).cell(0, 0).need()).isCloseTo(0.0526,
                 within(0.003));
     }

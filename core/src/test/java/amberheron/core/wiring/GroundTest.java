@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import amberheron.core.units.WireGauge;
 import amberheron.core.wiring.GroundNetwork.Branch;
 import amberheron.core.wiring.GroundNetwork.Load;
-import amberheron.core.wiring.GroundPlan.School;
+import amberheron.core.wiring.GroundPlan.GroundSchool;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -18,10 +18,10 @@ import org.ejml.simple.SimpleMatrix;
 import org.junit.jupiter.api.Test;
 
 class GroundTest {
-    private static final GroundPlan PLAN = GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0)
+    private static final GroundPlan PLAN = GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withToChassis(3.0)
             .withToReader(0.4).withToBattery(1.6).withSection(WireGauge.crossSection(18)).withMean(1.2).withPeak(2.6);
 
-    private static GroundPlan.Cost cost(GroundPlan plan, School school) {
+    private static GroundPlan.Cost cost(GroundPlan plan, GroundSchool school) {
         return plan.withSchool(school).cost().orElseThrow();
     }
 
@@ -103,17 +103,18 @@ class GroundTest {
     /** 3 m of 18 AWG at 1.2 A: 75 mV, whatever else comes back through the strap that both share. */
     @Test
     void atOnePointOnlyTheWireCounts() {
-        assertThat(cost(PLAN, School.SAME_POINT).shift()).isCloseTo(0.0754, within(5e-5));
-        assertThat(cost(PLAN.withOthers(80.0), School.SAME_POINT).shift())
-                .isCloseTo(cost(PLAN, School.SAME_POINT).shift(), within(1e-9));
-        assertThat(cost(PLAN, School.SAME_POINT).ripple()).as("2.6 A while it is on").isCloseTo(0.0754 * 2.6 / 1.2,
+        assertThat(cost(PLAN, GroundSchool.SAME_POINT).shift()).isCloseTo(0.0754, within(5e-5));
+        assertThat(cost(PLAN.withOthers(80.0), GroundSchool.SAME_POINT).shift())
+                .isCloseTo(cost(PLAN, GroundSchool.SAME_POINT).shift(), within(1e-9));
+        assertThat(cost(PLAN, GroundSchool.SAME_POINT).ripple()).as("2.6 A while it is on").isCloseTo(
+                0.0754 * 2.6 / 1.2,
                 within(2e-4));
     }
 
     /** By hand: (1.2 + 0.3) A through 62.8 mΩ of wire and two joints of 4 mΩ; the display does not pulse. */
     @Test
     void theDisplayAndTheJointsCountToo() {
-        GroundPlan.Cost cost = cost(PLAN.withDisplay(0.3).withJoint(0.004), School.SAME_POINT);
+        GroundPlan.Cost cost = cost(PLAN.withDisplay(0.3).withJoint(0.004), GroundSchool.SAME_POINT);
         assertThat(cost.shift()).isCloseTo(1.5 * (0.0754 / 1.2 + 0.008), within(1e-4));
         assertThat(cost.ripple()).isCloseTo(2.6 * (0.0754 / 1.2 + 0.008), within(2e-4));
     }
@@ -121,76 +122,81 @@ class GroundTest {
     /** A chassis point that other loads lift is paid for by a reader grounded elsewhere: (10 A + 1.2 A) × 5 mΩ more. */
     @Test
     void atTheChassisTheStrapCountsToo() {
-        double wire = cost(PLAN, School.SAME_POINT).shift();
-        assertThat(cost(PLAN, School.CHASSIS).shift()).isCloseTo(wire + 11.2 * 0.005, within(1e-6));
-        assertThat(cost(PLAN.withOthers(0.0).withStrap(0.001), School.CHASSIS).shift()).isCloseTo(wire + 1.2e-3,
+        double wire = cost(PLAN, GroundSchool.SAME_POINT).shift();
+        assertThat(cost(PLAN, GroundSchool.CHASSIS).shift()).isCloseTo(wire + 11.2 * 0.005, within(1e-6));
+        assertThat(cost(PLAN.withOthers(0.0).withStrap(0.001), GroundSchool.CHASSIS).shift()).isCloseTo(wire + 1.2e-3,
                 within(1e-6));
     }
 
     @Test
     void twoWiresKeepTheHeaterOutOfTheSignal() {
         GroundPlan apart = PLAN.withTwoWires(true);
-        assertThat(cost(apart, School.BATTERY).shift()).isCloseTo(0, within(1e-12));
-        assertThat(cost(apart, School.READER).shift()).isCloseTo(0, within(1e-12));
-        assertThat(cost(apart, School.CHASSIS).shift()).as("but not the strap").isCloseTo(11.2 * 0.005, within(1e-6));
-        assertThat(GroundPlan.UNMEASURED.withTwoWires(true).withSchool(School.READER).cost())
+        assertThat(cost(apart, GroundSchool.BATTERY).shift()).isCloseTo(0, within(1e-12));
+        assertThat(cost(apart, GroundSchool.READER).shift()).isCloseTo(0, within(1e-12));
+        assertThat(cost(apart, GroundSchool.CHASSIS).shift()).as("but not the strap").isCloseTo(11.2 * 0.005,
+                within(1e-6));
+        assertThat(GroundPlan.UNMEASURED.withTwoWires(true).withSchool(GroundSchool.READER).cost())
                 .as("a wire that nobody measured proves nothing").isEmpty();
     }
 
     @Test
     void theSchoolInsideToleranceAtLeastCostIsRecommended() {
         assertThat(PLAN.recommended(0.05)).as("not the reader's sensor ground, which the heater would lift")
-                .hasValue(School.BATTERY);
+                .hasValue(GroundSchool.BATTERY);
         assertThat(PLAN.withTwoWires(true).recommended(0.05)).hasValueSatisfying(s -> assertThat(
                 cost(PLAN.withTwoWires(true), s).shift()).isCloseTo(0, within(1e-12)));
-        assertThat(PLAN.withToReader(null).recommended(0.05)).hasValue(School.BATTERY);
+        assertThat(PLAN.withToReader(null).recommended(0.05)).hasValue(GroundSchool.BATTERY);
         assertThat(PLAN.withToReader(null).withToBattery(null).recommended(0.05)).isEmpty();
     }
 
-    /** The heater's return is parted first; with two wires another place, a thicker wire, and at last the reader's − input. */
+    /** The heater's return is separated first; with two wires another place, a thicker wire, and at last the reader's − input. */
     @Test
     void theCureFollowsFromTheHarness() {
-        GroundPlan shared = PLAN.withSchool(School.SAME_POINT);
-        GroundCure parted = GroundCure.of(shared, 0.05).orElseThrow();
-        assertThat(parted.text().metric()).startsWith("Part the grounds: ");
-        assertThat(Math.abs(cost(Objects.requireNonNull(parted.plan()), School.READER).shift())).isLessThan(1e-9);
-        double shift = cost(shared, School.SAME_POINT).shift();
+        GroundPlan shared = PLAN.withSchool(GroundSchool.SAME_POINT);
+        GroundCure separated = GroundCure.of(shared, 0.05).orElseThrow();
+        assertThat(separated.text().metric()).startsWith("Part the grounds: ");
+        assertThat(Math.abs(cost(Objects.requireNonNull(separated.plan()), GroundSchool.READER).shift()))
+                .isLessThan(1e-9);
+        double shift = cost(shared, GroundSchool.SAME_POINT).shift();
         assertThat(GroundCure.of(shared, shift + 1e-6)).as("just inside").isEmpty();
         assertThat(GroundCure.of(shared, shift - 1e-6)).as("just outside").isPresent();
-        assertThat(GroundCure.of(PLAN.withSchool(School.READER), 10)).as("small, but through the sensors' ground")
+        assertThat(GroundCure.of(PLAN.withSchool(GroundSchool.READER), 10)).as("small, but through the sensors' ground")
                 .isPresent();
-        GroundPlan lifted = PLAN.withTwoWires(true).withSchool(School.CHASSIS);
+        GroundPlan lifted = PLAN.withTwoWires(true).withSchool(GroundSchool.CHASSIS);
         assertThat(GroundCure.of(lifted, 0.05).orElseThrow().text().metric()).startsWith("Take the ground as “");
-        assertThat(GroundCure.of(lifted.withMeasured(School.BATTERY, 1.0).withMeasured(School.READER, 1.0)
-                .withMeasured(School.SAME_POINT, 1.0), 0.05).orElseThrow().plan()).as("nothing near enough").isNull();
+        assertThat(GroundCure.of(lifted.withMeasured(GroundSchool.BATTERY, 1.0).withMeasured(GroundSchool.READER, 1.0)
+                .withMeasured(GroundSchool.SAME_POINT, 1.0), 0.05).orElseThrow().plan()).as("nothing near enough")
+                .isNull();
         assertThat(GroundCure.of(GroundPlan.UNMEASURED, 0.05)).isEmpty();
     }
 
     @Test
     void aMeasuredDropReplacesTheEstimateAndAMissingWireIsNoCost() {
-        assertThat(cost(PLAN.withMeasured(School.CHASSIS, 0.021), School.CHASSIS))
+        assertThat(cost(PLAN.withMeasured(GroundSchool.CHASSIS, 0.021), GroundSchool.CHASSIS))
                 .satisfies(c -> assertThat(c.shift()).isEqualTo(0.021))
                 .satisfies(c -> assertThat(c.measured()).isTrue());
-        assertThat(PLAN.withMeasured(School.CHASSIS, 0.1).withMeasured(School.CHASSIS, null)).isEqualTo(PLAN);
-        assertThat(GroundPlan.UNMEASURED.withSchool(School.CHASSIS).cost()).isEmpty();
+        assertThat(PLAN.withMeasured(GroundSchool.CHASSIS, 0.1).withMeasured(GroundSchool.CHASSIS, null))
+                .isEqualTo(PLAN);
+        assertThat(GroundPlan.UNMEASURED.withSchool(GroundSchool.CHASSIS).cost()).isEmpty();
         assertThat(GroundPlan.UNMEASURED.costs()).isEmpty();
     }
 
     /** By hand: 3 A of the reader's own through its 10 mΩ lift its ground by 30 mV, and the reader reads so much less. */
     @Test
     void theReadersOwnCurrentLiftsItsGround() {
-        double bare = cost(PLAN, School.BATTERY).shift();
-        assertThat(cost(PLAN.withReaderDraw(3.0), School.BATTERY).shift()).isCloseTo(bare - 0.03, within(1e-9));
-        assertThat(cost(PLAN.withReaderDraw(3.0), School.READER).shift()).as("both are lifted alike")
-                .isCloseTo(cost(PLAN, School.READER).shift(), within(1e-9));
+        double bare = cost(PLAN, GroundSchool.BATTERY).shift();
+        assertThat(cost(PLAN.withReaderDraw(3.0), GroundSchool.BATTERY).shift()).isCloseTo(bare - 0.03, within(1e-9));
+        assertThat(cost(PLAN.withReaderDraw(3.0), GroundSchool.READER).shift()).as("both are lifted alike")
+                .isCloseTo(cost(PLAN, GroundSchool.READER).shift(), within(1e-9));
     }
 
     /** The wire to the battery passes the engine: copper at 80 °C, as the feed's. */
     @Test
     void theWireToTheBatteryIsWarm() {
         Conductor copper = new Conductor(1.6, WireGauge.crossSection(18));
-        assertThat(PLAN.wire(School.BATTERY)).isCloseTo(copper.resistance() * (1 + 0.00393 * 60), within(1e-9));
-        assertThat(PLAN.wire(School.READER)).isCloseTo(new Conductor(0.4, WireGauge.crossSection(18)).resistance(),
+        assertThat(PLAN.wire(GroundSchool.BATTERY)).isCloseTo(copper.resistance() * (1 + 0.00393 * 60), within(1e-9));
+        assertThat(PLAN.wire(GroundSchool.READER)).isCloseTo(
+                new Conductor(0.4, WireGauge.crossSection(18)).resistance(),
                 within(1e-9));
     }
 
@@ -198,18 +204,19 @@ class GroundTest {
     @Test
     void theTrialFindsTheResistancesBehindTheShift() {
         double strap = 0.004;
-        GroundPlan built = PLAN.withSchool(School.CHASSIS).withStrap(strap);
+        GroundPlan built = PLAN.withSchool(GroundSchool.CHASSIS).withStrap(strap);
         GroundTrial trial = GroundTrial.NONE.withLamps(9.0).withFan(14.0)
-                .with(GroundTrial.On.NOTHING, cost(built.withOthers(0.0).withMean(0.0), School.CHASSIS).shift())
-                .with(GroundTrial.On.HEATER, cost(built.withOthers(0.0), School.CHASSIS).shift())
-                .with(GroundTrial.On.LAMPS, cost(built.withOthers(9.0), School.CHASSIS).shift())
-                .with(GroundTrial.On.FAN, cost(built.withOthers(23.0), School.CHASSIS).shift());
+                .with(GroundTrial.On.NOTHING, cost(built.withOthers(0.0).withMean(0.0), GroundSchool.CHASSIS).shift())
+                .with(GroundTrial.On.HEATER, cost(built.withOthers(0.0), GroundSchool.CHASSIS).shift())
+                .with(GroundTrial.On.LAMPS, cost(built.withOthers(9.0), GroundSchool.CHASSIS).shift())
+                .with(GroundTrial.On.FAN, cost(built.withOthers(23.0), GroundSchool.CHASSIS).shift());
         assertThat(trial.loadOhms().orElseThrow()).isCloseTo(strap, within(1e-9));
-        assertThat(trial.heaterOhms(1.2).orElseThrow()).isCloseTo(built.wire(School.CHASSIS) + strap, within(1e-9));
+        assertThat(trial.heaterOhms(1.2).orElseThrow()).isCloseTo(built.wire(GroundSchool.CHASSIS) + strap,
+                within(1e-9));
         assertThat(trial.heaterOhms(null)).isEmpty();
         assertThat(trial.with(GroundTrial.On.LAMPS, null).loadOhms()).as("nothing to compare with").isEmpty();
-        GroundPlan tried = PLAN.withSchool(School.CHASSIS).withTrial(trial).withOthers(12.0);
+        GroundPlan tried = PLAN.withSchool(GroundSchool.CHASSIS).withTrial(trial).withOthers(12.0);
         assertThat(tried.cost().orElseThrow().shift()).as("what was found stands for the usual strap")
-                .isCloseTo(cost(built.withOthers(12.0), School.CHASSIS).shift(), within(1e-9));
+                .isCloseTo(cost(built.withOthers(12.0), GroundSchool.CHASSIS).shift(), within(1e-9));
     }
 }

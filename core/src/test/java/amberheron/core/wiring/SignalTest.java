@@ -13,7 +13,7 @@ import amberheron.core.mixture.MixtureScale;
 import amberheron.core.placement.Estimate;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.scaling.OutputLaw;
-import amberheron.core.wiring.GroundPlan.School;
+import amberheron.core.wiring.GroundPlan.GroundSchool;
 import amberheron.core.wiring.Hookup.Form;
 import java.util.List;
 import java.util.Objects;
@@ -140,14 +140,14 @@ class SignalTest {
     @Test
     void theHeaterIsAtRiskUntilThePipeIsDry() {
         Estimate dry = new Estimate(18, 40);
-        HeaterTiming ignition = HeaterTiming.OPEN.withSchool(HeaterTiming.School.WITH_IGNITION);
-        assertThat(ignition.atRisk(HeaterTiming.School.WITH_IGNITION, dry)).as("from when the ceramic is hot")
+        HeaterTiming ignition = HeaterTiming.OPEN.withSchool(HeaterTiming.HeaterSchool.WITH_IGNITION);
+        assertThat(ignition.atRisk(HeaterTiming.HeaterSchool.WITH_IGNITION, dry)).as("from when the ceramic is hot")
                 .isEqualTo(new Estimate(3, 25));
         assertThat(ignition.judge(new Estimate(2, 15)).verdict()).as("dry before it is hot").isEqualTo(Verdict.PASS);
         assertThat(ignition.judge(new Estimate(2, 15.1)).verdict()).isEqualTo(Verdict.WARN);
         assertThat(ignition.judge(dry).verdict()).isEqualTo(Verdict.WARN);
-        HeaterTiming timer = HeaterTiming.OPEN.withSchool(HeaterTiming.School.TIMER_RELAY);
-        assertThat(timer.atRisk(HeaterTiming.School.TIMER_RELAY, dry)).isEqualTo(new Estimate(0, 0));
+        HeaterTiming timer = HeaterTiming.OPEN.withSchool(HeaterTiming.HeaterSchool.TIMER_RELAY);
+        assertThat(timer.atRisk(HeaterTiming.HeaterSchool.TIMER_RELAY, dry)).isEqualTo(new Estimate(0, 0));
         assertThat(timer.withDelay(24.0).judge(dry).verdict()).isEqualTo(Verdict.WARN);
         assertThat(timer.withDelay(100.0).judge(dry).verdict()).isEqualTo(Verdict.PASS);
         assertThat(timer.withDelay(100.1).judge(dry).consequence().metric()).as("a minute past dry").contains("soots");
@@ -161,7 +161,7 @@ class SignalTest {
     void withGaugeAndLoggerTheSignalIsTheLoggers() {
         Set<ReaderKind> both = Set.of(ReaderKind.GAUGE, ReaderKind.LOGGER);
         Wiring wiring = Wiring.UNMEASURED
-                .withGround(GroundPlan.UNMEASURED.withSchool(School.READER).withTwoWires(true))
+                .withGround(GroundPlan.UNMEASURED.withSchool(GroundSchool.READER).withTwoWires(true))
                 .withSignals(Signals.NONE.withOutputOhms(1000.0)
                         .with(ReaderKind.GAUGE, h -> h.withForm(Form.SINGLE_ENDED).withInputOhms(1e6))
                         .with(ReaderKind.LOGGER, h -> h.withForm(Form.SINGLE_ENDED).withInputOhms(9_000.0)));
@@ -175,7 +175,7 @@ class SignalTest {
     @Test
     void theChartNeedsWhatReadersGroundsAndHookupsAskFor() {
         Wiring wiring = Wiring.UNMEASURED
-                .withGround(GroundPlan.UNMEASURED.withSchool(School.READER).withTwoWires(true))
+                .withGround(GroundPlan.UNMEASURED.withSchool(GroundSchool.READER).withTwoWires(true))
                 .withSignals(Signals.NONE.with(ReaderKind.ECU, h -> h.withForm(Form.DIFFERENTIAL)));
         assertThat(wiring.needed(Set.of(ReaderKind.ECU)))
                 .extracting(Wire::work, Wire::to)

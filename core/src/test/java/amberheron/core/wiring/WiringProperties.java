@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import amberheron.core.finding.Verdict;
 import amberheron.core.placement.Estimate;
 import amberheron.core.units.WireGauge;
-import amberheron.core.wiring.GroundPlan.School;
+import amberheron.core.wiring.GroundPlan.GroundSchool;
 import amberheron.core.wiring.PowerSource.Behaviour;
 import java.util.ArrayList;
 import java.util.List;
@@ -95,7 +95,7 @@ class WiringProperties {
                 .withDisplay(between(random, 0, 0.4)).withJoint(between(random, 1e-4, 0.01));
     }
 
-    private static GroundPlan.Cost cost(GroundPlan plan, School school) {
+    private static GroundPlan.Cost cost(GroundPlan plan, GroundSchool school) {
         return plan.withSchool(school).cost().orElseThrow();
     }
 
@@ -103,7 +103,7 @@ class WiringProperties {
     @Property(tries = 300)
     void moreInTheWayShiftsMore(@ForAll long seed) {
         GroundPlan plan = ground(new Random(seed));
-        for (School school : School.values()) {
+        for (GroundSchool school : GroundSchool.values()) {
             double shift = cost(plan, school).shift();
             double mean = Objects.requireNonNull(plan.mean());
             assertThat(cost(plan.withMean(2 * mean), school).shift()).isGreaterThan(shift);
@@ -114,18 +114,18 @@ class WiringProperties {
                     .isCloseTo(cost(plan.withDisplay(0.0).withOthers(0.0), school).ripple(), within(1e-9));
         }
         GroundPlan apart = plan.withTwoWires(true);
-        assertThat(cost(apart, School.BATTERY).shift()).isCloseTo(0, within(1e-9));
-        assertThat(cost(apart, School.SAME_POINT).shift()).isCloseTo(0, within(1e-9));
-        assertThat(Math.abs(cost(apart, School.READER).shift())).isLessThan(1e-9);
+        assertThat(cost(apart, GroundSchool.BATTERY).shift()).isCloseTo(0, within(1e-9));
+        assertThat(cost(apart, GroundSchool.SAME_POINT).shift()).isCloseTo(0, within(1e-9));
+        assertThat(Math.abs(cost(apart, GroundSchool.READER).shift())).isLessThan(1e-9);
     }
 
     /** What is recommended costs the least of all that stay inside. */
     @Property(tries = 300)
     void theSchoolRecommendedCostsLeast(@ForAll long seed, @ForAll @DoubleRange(min = 0.01, max = 0.3) double most) {
         GroundPlan plan = ground(new Random(seed));
-        Optional<School> best = plan.recommended(most);
+        Optional<GroundSchool> best = plan.recommended(most);
         for (GroundPlan.Cost c : plan.costs()) {
-            if (Math.abs(c.shift()) <= most && (plan.twoWires() || c.school() != School.READER)) {
+            if (Math.abs(c.shift()) <= most && (plan.twoWires() || c.school() != GroundSchool.READER)) {
                 assertThat(best).isPresent();
                 assertThat(Math.abs(cost(plan, best.orElseThrow()).shift())).isLessThanOrEqualTo(Math.abs(c.shift()));
             }
@@ -156,13 +156,13 @@ class WiringProperties {
             @ForAll @DoubleRange(min = 0, max = 120) double more,
             @ForAll @DoubleRange(min = 1, max = 300) double delay) {
         Estimate dry = new Estimate(low, low + more);
-        HeaterTiming timer = new HeaterTiming(HeaterTiming.School.TIMER_RELAY, delay);
-        Estimate risk = timer.atRisk(HeaterTiming.School.TIMER_RELAY, dry);
-        Estimate longer = timer.withDelay(delay + 10).atRisk(HeaterTiming.School.TIMER_RELAY, dry);
+        HeaterTiming timer = new HeaterTiming(HeaterTiming.HeaterSchool.TIMER_RELAY, delay);
+        Estimate risk = timer.atRisk(HeaterTiming.HeaterSchool.TIMER_RELAY, dry);
+        Estimate longer = timer.withDelay(delay + 10).atRisk(HeaterTiming.HeaterSchool.TIMER_RELAY, dry);
         assertThat(longer.high()).isLessThanOrEqualTo(risk.high());
         assertThat(timer.judge(dry).verdict()).isEqualTo(
                 delay + 15 >= low + more && delay <= low + more + 60 ? Verdict.PASS : Verdict.WARN);
         assertThat(risk.high()).isLessThanOrEqualTo(
-                timer.atRisk(HeaterTiming.School.WITH_IGNITION, dry).high());
+                timer.atRisk(HeaterTiming.HeaterSchool.WITH_IGNITION, dry).high());
     }
 }

@@ -11,7 +11,7 @@ import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Tolerance;
 import amberheron.core.units.WireGauge;
-import amberheron.core.wiring.GroundPlan.School;
+import amberheron.core.wiring.GroundPlan.GroundSchool;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -28,7 +28,7 @@ class WiringTest {
     private static final OutputLaw LAW = new OutputLaw("two-v", "2·V + 10", OutputLaw.Kind.LINEAR,
             MixtureScale.afr(14.7), List.of(new OutputLaw.Point(0, 10), new OutputLaw.Point(5, 20)), 0, 5,
             Source.practice("check value"));
-    private static final WireRules.Surroundings AT = new WireRules.Surroundings(Set.of(), LAW, null, Tolerance.LAMBDA);
+    private static final WireRules.Installation AT = new WireRules.Installation(Set.of(), LAW, null, Tolerance.LAMBDA);
 
     private static PowerSource source(@Nullable Double off, @Nullable Double on, @Nullable Double cranking) {
         return PowerSource.named("A").withVolts(KeyState.OFF, off).withVolts(KeyState.ON, on)
@@ -51,7 +51,7 @@ class WiringTest {
         return all.stream().filter(f -> f.check().key().equals(id)).findFirst().orElseThrow();
     }
 
-    private static final GroundPlan APART = GroundPlan.UNMEASURED.withSchool(School.READER).withTwoWires(true)
+    private static final GroundPlan APART = GroundPlan.UNMEASURED.withSchool(GroundSchool.READER).withTwoWires(true)
             .withToReader(0.5).withSection(WireGauge.crossSection(18)).withMean(1.2).withPeak(2.6);
 
     /** NBS Handbook 100 copper wire tables, mΩ/m at 20 °C. */
@@ -66,7 +66,7 @@ class WiringTest {
     /** 3 m of 18 AWG at 1.2 A → 75 mV → 0.15 AFR on a 2 AFR/V law. */
     @Test
     void theSharedGroundThatReadsLean() {
-        GroundPlan shared = GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0)
+        GroundPlan shared = GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withToChassis(3.0)
                 .withSection(WireGauge.crossSection(18)).withMean(1.2);
         assertThat(WireRules.shift(Wiring.UNMEASURED.withGround(shared), Set.of()).orElseThrow()).isCloseTo(0.075,
                 within(5e-4));
@@ -80,10 +80,10 @@ class WiringTest {
         assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, GroundPlan.UNMEASURED), "ground").verdict())
                 .isEqualTo(Verdict.UNKNOWN);
         assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0,
-                GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0).withMean(1.2)), "ground")
+                GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withToChassis(3.0).withMean(1.2)), "ground")
                 .verdict())
                 .isEqualTo(Verdict.UNKNOWN);
-        assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, GroundPlan.UNMEASURED.withSchool(School.READER)
+        assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, GroundPlan.UNMEASURED.withSchool(GroundSchool.READER)
                 .withTwoWires(true)), "ground").verdict()).as("two wires of which nothing was measured")
                 .isEqualTo(Verdict.UNKNOWN);
         assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, APART), "ground").verdict()).isEqualTo(Verdict.PASS);
@@ -265,16 +265,17 @@ class WiringTest {
     @ParameterizedTest
     @CsvSource({"SINGLE_ENDED, FAIL", "DIFFERENTIAL, PASS", "CAN, PASS", "SERIAL, PASS"})
     void aShiftIsFeltOnlyWhereVoltsAreMeasuredAgainstTheGround(Hookup.Form form, Verdict verdict) {
-        GroundPlan shared = GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(3.0).withToReader(0.4)
+        GroundPlan shared = GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withToChassis(3.0)
+                .withToReader(0.4)
                 .withSection(WireGauge.crossSection(18)).withMean(1.2).withPeak(2.6);
         Wiring wiring = wiring(0.0, 12.4, 9.8, 5.0, shared)
                 .withSignals(Signals.NONE.with(ReaderKind.ECU, h -> h.withForm(form)));
-        WireRules.Surroundings ecu = new WireRules.Surroundings(Set.of(ReaderKind.ECU), LAW, null, Tolerance.LAMBDA);
+        WireRules.Installation ecu = new WireRules.Installation(Set.of(ReaderKind.ECU), LAW, null, Tolerance.LAMBDA);
         assertThat(WireRules.judge(wiring, ecu)).filteredOn(f -> f.check().is(WireCheck.GROUND)).singleElement()
                 .extracting(Finding::verdict).isEqualTo(verdict);
         assertThat(WireRules.shift(wiring, ecu.readers()).orElseThrow() == 0).isEqualTo(verdict == Verdict.PASS);
         assertThat(WireRules.cure(wiring, ecu).isPresent()).isEqualTo(verdict == Verdict.FAIL);
-        Wiring through = wiring.withGround(shared.withSchool(School.READER));
+        Wiring through = wiring.withGround(shared.withSchool(GroundSchool.READER));
         assertThat(WireRules.judge(through, ecu)).filteredOn(f -> f.check().is(WireCheck.GROUND)).singleElement()
                 .extracting(Finding::verdict).isEqualTo(Verdict.WARN);
     }
@@ -283,9 +284,9 @@ class WiringTest {
     @Test
     void theHeatersRippleIsJudged() {
         double limit = 2 * Tolerance.LAMBDA / LAW.lambdaPerVolt();
-        GroundPlan plan = GroundPlan.UNMEASURED.withSchool(School.SAME_POINT).withToChassis(1.0)
+        GroundPlan plan = GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withToChassis(1.0)
                 .withSection(WireGauge.crossSection(18)).withMean(0.1);
-        double ohms = plan.wire(School.SAME_POINT);
+        double ohms = plan.wire(GroundSchool.SAME_POINT);
         assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, plan.withPeak(limit / ohms - 1e-6)), "ripple").verdict())
                 .isEqualTo(Verdict.PASS);
         assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, plan.withPeak(limit / ohms + 1e-6)), "ripple").verdict())

@@ -30,7 +30,7 @@ public interface Book extends AutoCloseable {
     CompletableFuture<List<JobSummary>> jobs(Collection<String> ids);
 
     /** Tells, on a thread of its own, what is changed here or elsewhere from now on. To be called once. */
-    CompletableFuture<Void> watch(Consumer<Heard> listener);
+    CompletableFuture<Void> watch(Consumer<BookEvent> listener);
 
     /** A job; empty when the book has none of this number. */
     CompletableFuture<Optional<Kept>> load(String id);

@@ -83,7 +83,7 @@ public final class BookThread implements Book {
     }
 
     @Override
-    public CompletableFuture<Void> watch(Consumer<Heard> listener) {
+    public CompletableFuture<Void> watch(Consumer<BookEvent> listener) {
         return tell(() -> book.watch(listener));
     }
 

@@ -317,11 +317,11 @@ public final class JobBook implements OpenBook {
     }
 
     @Override
-    public void watch(Consumer<Heard> listener) {
+    public void watch(Consumer<BookEvent> listener) {
         watch(with(JobBook::revisions), listener);
     }
 
-    synchronized void watch(Map<String, Long> known, Consumer<Heard> listener) {
+    synchronized void watch(Map<String, Long> known, Consumer<BookEvent> listener) {
         Watch made = new Watch(store, known, listener);
         watch = made;
         made.start();

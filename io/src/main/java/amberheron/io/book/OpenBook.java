@@ -189,7 +189,7 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
     void forget(String number, SensorNote note);
 
     /** Tells, on a thread of its own, what is changed from now on, until the book is closed. To be called once. */
-    void watch(Consumer<Heard> listener);
+    void watch(Consumer<BookEvent> listener);
 
     @Override
     void close();

@@ -111,7 +111,7 @@ final class PostgresServer implements Store {
     }
 
     @Override
-    public Ear listen() throws SQLException {
+    public Subscription listen() throws SQLException {
         Connection made = connect();
         try (var statement = made.createStatement()) {
             statement.execute("listen " + CHANNEL);
@@ -119,16 +119,16 @@ final class PostgresServer implements Store {
             close(made);
             throw e;
         }
-        return new ServerEar(made);
+        return new ServerSubscription(made);
     }
 
-    private static final class ServerEar implements Ear {
+    private static final class ServerSubscription implements Subscription {
         private static final int EVERY = 500;
         private static final int ALIVE_SECONDS = 3;
         private final Connection connection;
         private final Jdbi jdbi;
 
-        private ServerEar(Connection connection) {
+        private ServerSubscription(Connection connection) {
             this.connection = connection;
             this.jdbi = Store.jdbi(connection);
         }

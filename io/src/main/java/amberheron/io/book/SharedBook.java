@@ -255,11 +255,11 @@ public final class SharedBook implements OpenBook {
     }
 
     @Override
-    public void watch(Consumer<Heard> listener) {
+    public void watch(Consumer<BookEvent> listener) {
         Map<String, Long> known = read(b -> b.with(JobBook::revisions));
         told = inReach;
         if (!told) {
-            listener.accept(new Heard(false, Map.of()));
+            listener.accept(new BookEvent(false, Map.of()));
         }
         server.watch(known, heard -> {
             boolean news = heard.inReach() != told || !heard.changed().isEmpty();

@@ -206,18 +206,18 @@ final class SqliteFile implements Store {
     }
 
     @Override
-    public Ear listen() throws SQLException {
-        return new FileEar(connect(file));
+    public Subscription listen() throws SQLException {
+        return new FileSubscription(connect(file));
     }
 
     /** Hears by asking, since a file does not speak: twice a second is well within what a person notices. */
-    private static final class FileEar implements Ear {
+    private static final class FileSubscription implements Subscription {
         private static final Duration EVERY = Duration.ofMillis(500);
         private final Connection connection;
         private final Jdbi jdbi;
         private int version;
 
-        private FileEar(Connection connection) {
+        private FileSubscription(Connection connection) {
             this.connection = connection;
             this.jdbi = Store.jdbi(connection);
             this.version = version();

@@ -20,7 +20,7 @@ sealed interface Store extends AutoCloseable permits SqliteFile, PostgresServer 
     Jdbi jdbi() throws SQLException;
 
     /** Another connection, for who waits until others have changed something. */
-    Ear listen() throws SQLException;
+    Subscription listen() throws SQLException;
 
     /** Tells who listens that something was changed; heard once the transaction is through. */
     void announce(Handle in, String what);
@@ -81,7 +81,7 @@ sealed interface Store extends AutoCloseable permits SqliteFile, PostgresServer 
     }
 
     /** A connection that waits. */
-    interface Ear extends AutoCloseable {
+    interface Subscription extends AutoCloseable {
         /** Asks on it. */
         Jdbi jdbi();
 

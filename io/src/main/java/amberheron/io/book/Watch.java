@@ -1,7 +1,6 @@
 package amberheron.io.book;
 
 import amberheron.io.Backoff;
-import amberheron.io.book.Store.Ear;
 import java.sql.SQLException;
 import java.time.Duration;
 import java.util.HashMap;
@@ -17,7 +16,7 @@ final class Watch implements AutoCloseable {
     private static final Duration LONGEST_PAUSE = Duration.ofSeconds(2);
 
     private final Store store;
-    private final Consumer<Heard> listener;
+    private final Consumer<BookEvent> listener;
     private final Thread thread;
     private volatile boolean closed;
     private Map<String, Long> known;
@@ -27,7 +26,7 @@ final class Watch implements AutoCloseable {
      *
      * @param known the revisions that were seen already
      */
-    Watch(Store store, Map<String, Long> known, Consumer<Heard> listener) {
+    Watch(Store store, Map<String, Long> known, Consumer<BookEvent> listener) {
         this.store = store;
         this.known = known;
         this.listener = listener;
@@ -41,15 +40,15 @@ final class Watch implements AutoCloseable {
     private void run() {
         Backoff pauses = new Backoff(FIRST_PAUSE, LONGEST_PAUSE);
         while (!closed) {
-            try (Ear ear = store.listen()) {
+            try (Store.Subscription subscription = store.listen()) {
                 // What was said before it listened is found by comparing.
-                look(ear.jdbi());
+                look(subscription.jdbi());
                 pauses.reset();
                 while (!closed) {
-                    if (ear.await()) {
-                        look(ear.jdbi());
+                    if (subscription.await()) {
+                        look(subscription.jdbi());
                     } else {
-                        tell(new Heard(true, Map.of()));
+                        tell(new BookEvent(true, Map.of()));
                     }
                 }
             } catch (SQLException | RuntimeException | Error e) {
@@ -59,7 +58,7 @@ final class Watch implements AutoCloseable {
                 // Once for each time that it goes out of reach.
                 Logger.getLogger(Watch.class.getName()).log(pauses.isFirst() ? Level.WARNING : Level.FINE,
                         "out of reach: " + store.name(), e);
-                tell(new Heard(false, Map.of()));
+                tell(new BookEvent(false, Map.of()));
                 wait(pauses.next());
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
@@ -88,11 +87,11 @@ final class Watch implements AutoCloseable {
             }
         });
         before.keySet().stream().filter(id -> !now.containsKey(id)).forEach(id -> changed.put(id, 0L));
-        tell(new Heard(true, changed));
+        tell(new BookEvent(true, changed));
     }
 
     /** Whoever cannot take what is told does not end the watch. */
-    private void tell(Heard heard) {
+    private void tell(BookEvent heard) {
         try {
             listener.accept(heard);
         } catch (RuntimeException | Error e) {

@@ -6,7 +6,7 @@ import amberheron.core.drivelog.LoadAxis;
 import amberheron.core.trim.TrimPlan;
 import amberheron.core.trim.TrimPlan.Cell;
 import amberheron.core.trim.TrimSheet;
-import amberheron.core.trim.TrimSheet.Told;
+import amberheron.core.trim.TrimSheet.BinTarget;
 import amberheron.core.units.Unusable;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
@@ -60,7 +60,7 @@ public final class TrimCsv {
     }
 
     static TrimSheet parse(String name, String text) {
-        List<Told> told = new ArrayList<>();
+        List<BinTarget> told = new ArrayList<>();
         TreeSet<Double> speeds = new TreeSet<>();
         TreeSet<Double> loads = new TreeSet<>();
         CsvRows.read(name, text, header -> {
@@ -84,7 +84,7 @@ public final class TrimCsv {
             if (advice != null && Math.abs(advice) > 100 * TrimPlan.LIMIT + 1e-9) {
                 throw row.fault(say("advice: found %s, expected at most ±20 %%", advice));
             }
-            told.add(new Told(speed, si, target, advice == null ? null : advice / 100));
+            told.add(new BinTarget(speed, si, target, advice == null ? null : advice / 100));
         });
         try {
             return new TrimSheet(List.copyOf(speeds), List.copyOf(loads), told);

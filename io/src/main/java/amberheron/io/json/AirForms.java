@@ -18,10 +18,10 @@ import static amberheron.io.json.Value.text;
 import static amberheron.io.json.Value.textOrEmpty;
 import static amberheron.io.json.Value.texts;
 
+import amberheron.core.controller.CalibrationSchool;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.ControllerSheet.Sign;
 import amberheron.core.controller.InAir;
-import amberheron.core.controller.School;
 import amberheron.core.controller.State;
 import amberheron.core.freeair.AirField;
 import amberheron.core.freeair.AirOfDay;
@@ -60,7 +60,7 @@ final class AirForms {
     static final RecordForm<ControllerSheet> CONTROLLER = RecordForm.of(ControllerSheet::new,
             text("id", ControllerSheet::id).most(SHORT),
             text("name", ControllerSheet::name).called(AirField.CONTROLLER),
-            choice("school", ControllerSheet::school, School.values()),
+            choice("school", ControllerSheet::school, CalibrationSchool.values()),
             number("warmUp", ControllerSheet::warmUp).within(1, 900).about("s"),
             numberOrNull("placeholder", ControllerSheet::placeholder).within(Sane.MIXTURE).about("lambda"),
             object("inAir", ControllerSheet::inAir, IN_AIR), list("signs", ControllerSheet::signs, SIGN),

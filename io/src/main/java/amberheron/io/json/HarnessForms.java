@@ -96,7 +96,7 @@ final class HarnessForms {
             partId(Joints.Test::id)).first("id");
 
     private static final RecordForm<Joints> JOINTS = RecordForm.of(Joints::new,
-            choiceOrNull("school", Joints::school, Joints.School.values()).called(HarnessField.JOINT_SCHOOL),
+            choiceOrNull("school", Joints::school, Joints.JointSchool.values()).called(HarnessField.JOINT_SCHOOL),
             steps("done", Joints::done),
             numbered("tested", Joints::tested, TEST, Joints.Test::id, Joints.Test::withId));
 

@@ -157,15 +157,15 @@ final class ProveForms {
             numberOrNull("after", Witness::after).within(Sane.MIXTURE).about("λ")
                     .called(LogField.AFTER, Dimension.MIXTURE));
 
-    private static final RecordForm<TrimSheet.Told> TOLD = RecordForm.of(TrimSheet.Told::new,
-            number("speed", TrimSheet.Told::speed), number("load", TrimSheet.Told::load),
-            numberOrNull("target", TrimSheet.Told::target).about("λ"),
-            numberOrNull("given", TrimSheet.Told::given).about("fuel given, as a part"));
+    private static final RecordForm<TrimSheet.BinTarget> TOLD = RecordForm.of(TrimSheet.BinTarget::new,
+            number("speed", TrimSheet.BinTarget::speed), number("load", TrimSheet.BinTarget::load),
+            numberOrNull("target", TrimSheet.BinTarget::target).about("λ"),
+            numberOrNull("given", TrimSheet.BinTarget::given).about("fuel given, as a part"));
 
     private static final RecordForm<TrimSheet> TRIMS = RecordForm.of(TrimSheet::new,
             numbers("speeds", TrimSheet::speeds).within(0, 1e9).mostEntries(TrimSheet.MOST),
             numbers("loads", TrimSheet::loads).within(0, 1e9).mostEntries(TrimSheet.MOST),
-            list("told", TrimSheet::told, TOLD));
+            list("told", TrimSheet::targets, TOLD));
 
     static final RecordForm<RoadTest> ROAD_TEST = RecordForm.of(RoadTest::new,
             objectOr("witness", RoadTest::witness, WITNESS, Witness.NONE)

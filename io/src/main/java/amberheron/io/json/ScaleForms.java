@@ -22,8 +22,8 @@ import static amberheron.io.json.Value.textOrEmpty;
 
 import amberheron.core.display.Display;
 import amberheron.core.display.DisplayField;
+import amberheron.core.display.DisplaySetting;
 import amberheron.core.display.PickUp;
-import amberheron.core.display.Told;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.Expression;
 import amberheron.core.scaling.OutputLaw;
@@ -97,8 +97,8 @@ final class ScaleForms {
                     .about("time constant of what the reader averages by before it shows, s")
                     .called(ScaleField.FILTER, Dimension.DURATION));
 
-    private static final RecordForm<Reader.Whole> WHOLE = RecordForm.of(Reader.Whole::new,
-            integerOrNull("bits", Reader.Whole::bits).within(FEWEST_BITS, MOST_BITS));
+    private static final RecordForm<Reader.FixedPoint> WHOLE = RecordForm.of(Reader.FixedPoint::new,
+            integerOrNull("bits", Reader.FixedPoint::bits).within(FEWEST_BITS, MOST_BITS));
 
     /** What is typed into a reader, in the form that the reader has. */
     private static final class Setting implements Part<Reader, @Nullable ReaderSetting> {
@@ -173,7 +173,8 @@ final class ScaleForms {
             flag("twoStroke", Display::twoStroke).called(DisplayField.STROKES),
             flagOrNull("knowsLoad", Display::knowsLoad).called(DisplayField.LOAD),
             choiceOrNull("dimmer", Display::dimmer, Display.Dimmer.values()).called(DisplayField.DIMMER),
-            objectOr("told", Display::told, RecordForm.numbersBy(Told.class, Told::key, false, Sane.TOLD, t -> null),
+            objectOr("told", Display::told,
+                    RecordForm.numbersBy(DisplaySetting.class, DisplaySetting::key, false, Sane.TOLD, t -> null),
                     Map.of())
                     .about("lean and rich as lambda, leanDelay, richDelay and filter in s, pulses in a turn of the crankshaft"));
 

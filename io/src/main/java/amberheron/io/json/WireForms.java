@@ -127,7 +127,7 @@ final class WireForms {
             .first("lampsDraw", "fanDraw");
 
     private static final RecordForm<GroundPlan> GROUND = RecordForm.of(GroundPlan::new,
-            choiceOrNull("school", GroundPlan::school, GroundPlan.School.values()).called(WireField.SCHOOL),
+            choiceOrNull("school", GroundPlan::school, GroundPlan.GroundSchool.values()).called(WireField.SCHOOL),
             flag("twoWires", GroundPlan::twoWires).about("the signal has a ground apart from the heater's"),
             positiveOrNull("toBattery", GroundPlan::toBattery).within(Sane.LENGTH).about("m")
                     .called(WireField.TO_BATTERY, Dimension.LENGTH),
@@ -151,14 +151,15 @@ final class WireForms {
                     .called(WireField.JOINT, Dimension.RESISTANCE),
             numberOrNull("readerDraw", GroundPlan::readerDraw).within(Sane.CURRENT).about("A, the reader's own")
                     .called(WireField.READER_DRAW, Dimension.CURRENT),
-            objectOr("measured", GroundPlan::measured, RecordForm.numbersBy(GroundPlan.School.class, Cursor::id, true,
-                    Sane.SUPPLY, school -> new FieldNames.Name(WireField.MEASURED.words(), Dimension.VOLTAGE)),
+            objectOr("measured", GroundPlan::measured,
+                    RecordForm.numbersBy(GroundPlan.GroundSchool.class, Cursor::id, true,
+                            Sane.SUPPLY, school -> new FieldNames.Name(WireField.MEASURED.words(), Dimension.VOLTAGE)),
                     Map.of()),
             objectOr("trial", GroundPlan::trial, TRIAL, GroundTrial.NONE)
                     .about("V between the two grounds, one load after the other switched on"));
 
     private static final RecordForm<HeaterTiming> HEATER = RecordForm.of(HeaterTiming::new,
-            choiceOrNull("school", HeaterTiming::school, HeaterTiming.School.values()).called(WireField.HEATER),
+            choiceOrNull("school", HeaterTiming::school, HeaterTiming.HeaterSchool.values()).called(WireField.HEATER),
             numberOrNull("delay", HeaterTiming::delay).within(Sane.TIME).about("s")
                     .called(WireField.HEATER_DELAY, Dimension.DURATION));
 

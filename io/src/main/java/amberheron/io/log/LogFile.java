@@ -288,7 +288,7 @@ public final class LogFile {
     /** The pieces put one behind the other, what another clock wrote left out. */
     private static final class Collected {
         private final List<Stretch> stretches = new ArrayList<>();
-        private @Nullable Row odd;
+        private @Nullable Row outlier;
         private double[] time = new double[0];
         private final List<float[]> columns = new ArrayList<>();
         private int rows;
@@ -337,7 +337,7 @@ public final class LogFile {
 
         /** Whether its times follow on without a jump or another day. */
         private boolean follows(RowParser.Chunk chunk) {
-            if (day != 0 || odd != null) {
+            if (day != 0 || outlier != null) {
                 return false;
             }
             double last = rows == 0 ? Double.NaN : time[rows - 1];
@@ -375,23 +375,23 @@ public final class LogFile {
         /** One row off the clock is left out; from where two or more agree on another clock it is another stretch. */
         private void take(Row row) {
             double last = rows == 0 ? Double.NaN : time[rows - 1];
-            Row before = odd;
+            Row before = outlier;
             if (!jumps(last, row.time)) {
                 if (before != null) {
                     leaveOut(before, last);
-                    odd = null;
+                    outlier = null;
                 }
                 put(row);
             } else if (before == null) {
-                odd = row;
+                outlier = row;
             } else if (!jumps(before.time, row.time)) {
                 stretches.add(new Stretch(rows, before.line));
-                odd = null;
+                outlier = null;
                 put(before);
                 put(row);
             } else {
                 leaveOut(before, last);
-                odd = row;
+                outlier = row;
             }
         }
 
@@ -418,8 +418,8 @@ public final class LogFile {
 
         /** The longest stretch with one clock; what is not in it is counted, and said where it begins. */
         private int[] longest(String name) {
-            if (odd != null) {
-                leaveOut(odd, time[rows - 1]);
+            if (outlier != null) {
+                leaveOut(outlier, time[rows - 1]);
             }
             if (stretches.isEmpty()) {
                 return new int[]{0, rows};

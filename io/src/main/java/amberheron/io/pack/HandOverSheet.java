@@ -234,11 +234,11 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         if (date != null) {
             says.add(date.toString());
         }
-        HeaterTiming.School heater = job.wiring().heater().school();
+        HeaterTiming.HeaterSchool heater = job.wiring().heater().school();
         if (heater != null) {
             says.add("heater " + heater.words());
         }
-        Joints.School joints = harness.joints().school();
+        Joints.JointSchool joints = harness.joints().school();
         if (joints != null) {
             says.add("joints " + joints.words());
         }

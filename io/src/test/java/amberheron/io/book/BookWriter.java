@@ -1,8 +1,8 @@
 package amberheron.io.book;
 
+import amberheron.core.controller.CalibrationSchool;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.InAir;
-import amberheron.core.controller.School;
 import amberheron.core.controller.State;
 import amberheron.core.finding.Source;
 import amberheron.core.freeair.Coach;
@@ -86,7 +86,7 @@ final class BookWriter {
     }
 
     private static ControllerSheet sheet() {
-        return new ControllerSheet("made-up", "made up", School.CLEAR_THEN_LEARN, 40, 1.0,
+        return new ControllerSheet("made-up", "made up", CalibrationSchool.CLEAR_THEN_LEARN, 40, 1.0,
                 new InAir(InAir.Kind.LEARNED, 0.207), List.of(), List.of(), Source.practice("made up"));
     }
 

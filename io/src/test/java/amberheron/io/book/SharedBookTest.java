@@ -63,10 +63,10 @@ class SharedBookTest {
 
     /** What a bay hears, one after the other. */
     private static final class Ears {
-        private final LinkedBlockingQueue<Heard> all = new LinkedBlockingQueue<>();
+        private final LinkedBlockingQueue<BookEvent> all = new LinkedBlockingQueue<>();
 
-        Heard next() throws InterruptedException {
-            Heard heard = all.poll(20, TimeUnit.SECONDS);
+        BookEvent next() throws InterruptedException {
+            BookEvent heard = all.poll(20, TimeUnit.SECONDS);
             assertThat(heard).as("nothing was heard").isNotNull();
             return heard;
         }
@@ -83,10 +83,10 @@ class SharedBookTest {
             second.watch(ears.all::add);
             assertThat(second.load("b").orElseThrow().revision()).isEqualTo(1);
             first.save(job("b", "blue van"), null, 1);
-            assertThat(ears.next()).isEqualTo(new Heard(true, Map.of("b", 2L)));
+            assertThat(ears.next()).isEqualTo(new BookEvent(true, Map.of("b", 2L)));
             long entered = System.nanoTime();
             first.add(job("C", "trike"), null);
-            assertThat(ears.next()).isEqualTo(new Heard(true, Map.of("C", 1L)));
+            assertThat(ears.next()).isEqualTo(new BookEvent(true, Map.of("C", 1L)));
             assertThat(System.nanoTime() - entered).isLessThan(TimeUnit.SECONDS.toNanos(2));
             assertThat(second.jobs()).extracting(JobSummary::id).containsExactly("A", "C", "b");
             assertThatThrownBy(() -> second.save(job("b", "red van"), null, 1)).isInstanceOf(BookConflict.class);
@@ -124,7 +124,7 @@ class SharedBookTest {
                 assertThat(ears.next().changed()).containsEntry("A", 2L);
                 Waits.until(() -> copy.load("A").filter(k -> k.revision() == 2).isPresent());
                 server.pull();
-                assertThat(ears.next()).isEqualTo(new Heard(false, Map.of()));
+                assertThat(ears.next()).isEqualTo(new BookEvent(false, Map.of()));
 
                 assertThat(far.load("A").orElseThrow().document().job().intake().vehicle()).isEqualTo("blue van");
                 assertThat(far.jobs()).hasSize(1);

@@ -66,7 +66,7 @@ class CsvTest {
         TrimSheet sheet = TrimCsv.parse("t", text);
         assertThat(sheet.speeds()).isEqualTo(plan.speeds());
         assertThat(sheet.loads()).isEqualTo(plan.loads());
-        assertThat(sheet.told()).extracting(TrimSheet.Told::given).containsExactly(0.038, null, null, -0.2);
+        assertThat(sheet.targets()).extracting(TrimSheet.BinTarget::given).containsExactly(0.038, null, null, -0.2);
         assertThatThrownBy(() -> TrimCsv.parse("t", "speed,load,unit,advice\n800,30,kPa,25\n900,30,kPa,1\n"))
                 .hasMessageContaining("line 2").hasMessageContaining("±20");
         assertThatThrownBy(() -> TrimCsv.parse("t", "speed,load,unit\n800,30,psi\n"))

@@ -2,13 +2,13 @@ package amberheron.io.json;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import amberheron.core.controller.CalibrationSchool;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.InAir;
-import amberheron.core.controller.School;
 import amberheron.core.controller.State;
 import amberheron.core.display.Display;
+import amberheron.core.display.DisplaySetting;
 import amberheron.core.display.PickUp;
-import amberheron.core.display.Told;
 import amberheron.core.drivelog.Agreement;
 import amberheron.core.drivelog.Clocks;
 import amberheron.core.drivelog.Crossings;
@@ -105,7 +105,8 @@ class JobDocumentProperties {
     private static FreeAirCheck air(Random random) {
         boolean factory = random.nextBoolean();
         ControllerSheet sheet = new ControllerSheet(words(random), words(random),
-                factory ? School.FACTORY_TRIMMED : School.CLEAR_THEN_LEARN, 1 + random.nextInt(900), maybe(random, 2),
+                factory ? CalibrationSchool.FACTORY_TRIMMED : CalibrationSchool.CLEAR_THEN_LEARN,
+                1 + random.nextInt(900), maybe(random, 2),
                 factory
                         ? new InAir(InAir.Kind.TOP, maybe(random, 2))
                         : new InAir(InAir.Kind.LEARNED, 0.1 + 0.2 * random.nextDouble()),
@@ -144,7 +145,7 @@ class JobDocumentProperties {
                 maybe(random, 1), maybe(random, 3), maybe(random, 0.2), maybe(random, 0.2), maybe(random, 0.01),
                 maybe(random, 0.03), maybe(random, 0.03), perhaps(random, Route.Passage.values()), random.nextBoolean(),
                 perhaps(random, Route.Facing.values()), random.nextBoolean());
-        Joints joints = new Joints(perhaps(random, Joints.School.values()), Set.of(random.nextInt(6)),
+        Joints joints = new Joints(perhaps(random, Joints.JointSchool.values()), Set.of(random.nextInt(6)),
                 List.of(new Joints.Test(words(random), maybe(random, 1e-6), maybe(random, 90), maybe(random, 0.01))));
         AsWired wired = new AsWired(maybe(random, 12), maybe(random, 12),
                 random.nextBoolean() ? null : LocalDate.of(2026, 6, 1 + random.nextInt(28)), words(random),
@@ -236,14 +237,16 @@ class JobDocumentProperties {
                 new Feed(maybe(random, 5), maybe(random, 1e-5), random.nextBoolean(), maybe(random, 90),
                         maybe(random, 14), maybe(random, 0.1)),
                 maybe(random, 20), maybe(random, 5),
-                new GroundPlan(perhaps(random, GroundPlan.School.values()), random.nextBoolean(), maybe(random, 5),
+                new GroundPlan(perhaps(random, GroundPlan.GroundSchool.values()), random.nextBoolean(),
+                        maybe(random, 5),
                         maybe(random, 5), maybe(random, 5), maybe(random, 1e-5), maybe(random, 3), maybe(random, 3),
                         maybe(random, 90), maybe(random, 0.1), maybe(random, 1), maybe(random, 0.01),
-                        maybe(random, 3), Map.of(GroundPlan.School.CHASSIS, random.nextGaussian()),
+                        maybe(random, 3), Map.of(GroundPlan.GroundSchool.CHASSIS, random.nextGaussian()),
                         GroundTrial.NONE.withLamps(maybe(random, 9)).with(any(random, GroundTrial.On.values()),
                                 maybe(random, 0.1))),
                 words(random), signals(random),
-                new HeaterTiming(perhaps(random, HeaterTiming.School.values()), maybe(random, 60)), harness(random));
+                new HeaterTiming(perhaps(random, HeaterTiming.HeaterSchool.values()), maybe(random, 60)),
+                harness(random));
         FreeAirCheck air = air(random);
         Job job = empty.withIntake(intake).withPlacing(placing).withProgress(progress).withWiring(wiring).withAir(air)
                 .withEntries(Entries.NONE.drafted(PlaceField.PIECE_WALL.of("b"), words(random))
@@ -252,7 +255,9 @@ class JobDocumentProperties {
                 .withDisplay(new Display(perhaps(random, PickUp.values()), random.nextBoolean() ? null : 58,
                         random.nextBoolean(), random.nextBoolean() ? null : random.nextBoolean(),
                         perhaps(random, Display.Dimmer.values()),
-                        random.nextBoolean() ? Map.of() : Map.of(any(random, Told.values()), random.nextDouble())))
+                        random.nextBoolean()
+                                ? Map.of()
+                                : Map.of(any(random, DisplaySetting.values()), random.nextDouble())))
                 .withGauge(random.nextBoolean() ? null : MixtureScale.afr(1 + random.nextInt(30)))
                 .withChanges(new Changes(Map.of(any(random, RestsOn.values()), Instant.EPOCH)).of(false));
         if (random.nextBoolean()) {
@@ -304,7 +309,7 @@ class JobDocumentProperties {
                 random.nextBoolean()
                         ? TrimSheet.NONE
                         : new TrimSheet(List.of(800.0, 1234.5), List.of(0.1, 0.25),
-                                List.of(new TrimSheet.Told(800, 0.1, perhapsOne(random), perhapsOne(random)))));
+                                List.of(new TrimSheet.BinTarget(800, 0.1, perhapsOne(random), perhapsOne(random)))));
     }
 
     private static @Nullable Double perhapsOne(Random random) {

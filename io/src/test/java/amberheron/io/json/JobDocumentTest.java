@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import amberheron.core.controller.CalibrationSchool;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.InAir;
-import amberheron.core.controller.School;
 import amberheron.core.finding.Origin;
 import amberheron.core.freeair.AirField;
 import amberheron.core.freeair.AirOfDay;
@@ -160,7 +160,7 @@ class JobDocumentTest {
     void aDocumentOfVersionThreeKeepsItsSchoolAndWhatWasReadByIt() throws IOException {
         FreeAirCheck read = JobDocument.read(file(stored(3))).job().air();
         ControllerSheet controller = Objects.requireNonNull(read.controller());
-        assertThat(controller.school()).isEqualTo(School.FACTORY_TRIMMED);
+        assertThat(controller.school()).isEqualTo(CalibrationSchool.FACTORY_TRIMMED);
         assertThat(controller.inAir().kind()).isEqualTo(InAir.Kind.OF_THE_DAY);
         assertThat(read.today()).isEqualTo(AirOfDay.of(294.15, 0.55, 4));
         assertThat(read.shownOxygen()).isEqualTo(0.2068);
@@ -237,9 +237,9 @@ class JobDocumentTest {
                 Wire.tagged("8")));
         Job wired = job().withWiring(Wiring.UNMEASURED
                 .withSignals(Signals.NONE.withOutputOhms(220.0).with(ReaderKind.ECU, h -> h.withForm(Hookup.Form.CAN)))
-                .withHeater(new HeaterTiming(HeaterTiming.School.TIMER_RELAY, 45.0))
+                .withHeater(new HeaterTiming(HeaterTiming.HeaterSchool.TIMER_RELAY, 45.0))
                 .withHarness(new Harness(chart, Route.UNMEASURED.withPassage(Route.Passage.SLIT),
-                        Joints.NONE.joinedBy(Joints.School.CRIMPED).ticked(1, true), AsWired.NOTHING)));
+                        Joints.NONE.joinedBy(Joints.JointSchool.CRIMPED).ticked(1, true), AsWired.NOTHING)));
         String whole = JobDocument.of(wired).text();
         assertThat(whole).contains(right);
         assertThat(JobDocument.read(file(whole)).job()).isEqualTo(wired);

@@ -341,8 +341,8 @@ class HandOverPackTest {
         Chart chart = new Chart(List.of(Wire.of("4", Work.SERIAL, Device.CONTROLLER, null).withLeft(Wire.Left.TAPED),
                 Wire.of("5", Work.DIMMER, Device.CONTROLLER, null)));
         Job job = full().withWiring(Wiring.UNMEASURED
-                .withHeater(new HeaterTiming(HeaterTiming.School.TIMER_RELAY, 45.0))
-                .withHarness(new Harness(chart, Route.UNMEASURED, Joints.NONE.joinedBy(Joints.School.SOLDERED),
+                .withHeater(new HeaterTiming(HeaterTiming.HeaterSchool.TIMER_RELAY, 45.0))
+                .withHarness(new Harness(chart, Route.UNMEASURED, Joints.NONE.joinedBy(Joints.JointSchool.SOLDERED),
                         new AsWired(13.9, 13.1, java.time.LocalDate.of(2026, 5, 12), "fuse behind the glove box",
                                 List.of(new Photo("loom.jpg", "cd", ""))))));
         HandOverSheet sheet = HandOverSheet.of(review(job), UnitChoice.METRIC);

@@ -1,7 +1,7 @@
 package amberheron.core.display;
 
 /** A number that the display is told. */
-public enum Told {
+public enum DisplaySetting {
     LEAN("lean", "Lean alarm above", "lean >", Kind.MIXTURE),
     LEAN_DELAY("leanDelay", "Lean alarm after", "after", Kind.SECONDS),
     RICH("rich", "Rich alarm below", "rich <", Kind.MIXTURE),
@@ -24,7 +24,7 @@ public enum Told {
     private final String brief;
     private final Kind kind;
 
-    Told(String key, String words, String brief, Kind kind) {
+    DisplaySetting(String key, String words, String brief, Kind kind) {
         this.key = key;
         this.words = words;
         this.brief = brief;

@@ -16,13 +16,13 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** Two bays changed one job: both versions side by side, and a person chooses. */
-final class PartedBar extends VBox {
+final class ConflictBar extends VBox {
     private static final int SHOWN = 6;
 
     private final Session session;
     private final Label says = Parts.text("");
 
-    PartedBar(Session session) {
+    ConflictBar(Session session) {
         super(8);
         this.session = session;
         says.setId("parted.says");

@@ -9,8 +9,8 @@ import java.util.Map;
  * @param changed jobs that are not as they were when it last heard, here or in another bay, and their revision now; 0 for
  *            one that is gone
  */
-public record Heard(boolean inReach, Map<String, Long> changed) {
-    public Heard {
+public record BookEvent(boolean inReach, Map<String, Long> changed) {
+    public BookEvent {
         changed = Map.copyOf(changed);
     }
 }

@@ -1,7 +1,7 @@
 package amberheron.core.controller;
 
 /** The three ways controllers are calibrated; not a matter of taste: each belongs to its controller. */
-public enum School {
+public enum CalibrationSchool {
     CLEAR_THEN_LEARN("Clear, then learn",
             "Power on with the sensor unplugged until the error shows, hold 30 s, power off, plug in, power on in free air."),
     TRIM_BY_HAND("Trim by hand",
@@ -12,7 +12,7 @@ public enum School {
     private final String words;
     private final String procedure;
 
-    School(String words, String procedure) {
+    CalibrationSchool(String words, String procedure) {
         this.words = words;
         this.procedure = procedure;
     }
