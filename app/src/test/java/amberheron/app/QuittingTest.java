@@ -28,7 +28,7 @@ class QuittingTest extends WindowTest {
     void theFieldBeingTypedInIsKept() {
         beginTyping("wire.mean", "1.37 A");
         hands.interact(session::close);
-        assertThat(inTheBook().wiring().ground().mean()).isEqualTo(1.37);
+        assertThat(inTheBook().wiring().ground().loads().mean()).isEqualTo(1.37);
     }
 
     @Test
@@ -51,6 +51,6 @@ class QuittingTest extends WindowTest {
         beginTyping("wire.mean", "1.37 A");
         hands.interact(() -> session.open("SB-016"));
         hands.interact(session::close);
-        assertThat(inTheBook().wiring().ground().mean()).isEqualTo(1.37);
+        assertThat(inTheBook().wiring().ground().loads().mean()).isEqualTo(1.37);
     }
 }

@@ -109,7 +109,7 @@ class WireLeavesTest extends WindowTest {
         double usual = shift(GroundSchool.CHASSIS);
         assertThat(shows("Empty: taken as 5 mΩ")).isTrue();
         enter("wire.strap", "12 mΩ");
-        assertThat(session.job().wiring().ground().strap()).isEqualTo(0.012);
+        assertThat(session.job().wiring().ground().wires().strap()).isEqualTo(0.012);
         assertThat(shift(GroundSchool.CHASSIS) - usual).isCloseTo(21 * (0.012 - GroundPlan.USUAL_STRAP), within(0.002));
     }
 

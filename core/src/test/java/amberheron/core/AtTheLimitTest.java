@@ -132,16 +132,18 @@ class AtTheLimitTest {
     @CsvSource({"route.length, 0.7, 0.1, PASS", "route.length, 0.699, 0.1, FAIL", "route.slack, 2, 0.1, PASS",
             "route.slack, 2, 0.099, WARN"})
     void ofTheLead(String check, double lead, double loop, Verdict verdict) {
-        Route route = Route.UNMEASURED.withPoints(List.of(Waypoint.named("clip").withLength(0.5))).withLead(lead)
-                .withSlackAtEngine(loop).withSlackAtDisplay(0.1);
+        Route route = Route.UNMEASURED.withPoints(List.of(Waypoint.named("clip").withLength(0.5)))
+                .withLengths(p -> p.withLead(lead))
+                .withLengths(p -> p.withSlackAtEngine(loop)).withLengths(p -> p.withSlackAtDisplay(0.1));
         assertThat(verdict(RouteRules.judge(route), check)).isEqualTo(verdict);
     }
 
     @ParameterizedTest
     @CsvSource({"0.022, PASS", "0.0219, FAIL"})
     void ofTheHole(double hole, Verdict verdict) {
-        Route route = Route.UNMEASURED.withPassage(Route.Passage.GROMMET).withLookedBehind(true).withConnector(0.022)
-                .withHole(hole);
+        Route route = Route.UNMEASURED.withFirewall(p -> p.withPassage(Route.Passage.GROMMET))
+                .withFirewall(p -> p.withLookedBehind(true)).withFirewall(p -> p.withConnector(0.022))
+                .withFirewall(p -> p.withHole(hole));
         assertThat(verdict(RouteRules.judge(route), "route.hole")).isEqualTo(verdict);
     }
 }

@@ -150,9 +150,11 @@ class ReviewSaysTest {
         changed("no place taken", j -> j.withPlacing(j.placing().withChosen(null)));
         changed("source constant", j -> j.withWiring(j.wiring().withSource("A", s -> s.withVolts(KeyState.OFF, 12.5))));
         changed("shared ground", j -> j.withWiring(j.wiring().withGround(
-                j.wiring().ground().withTwoWires(false).withSchool(GroundSchool.SAME_POINT).withToChassis(3.0))));
+                j.wiring().ground().withTwoWires(false).withSchool(GroundSchool.SAME_POINT)
+                        .withWires(w -> w.withToChassis(3.0)))));
         changed("shared ground, no points", j -> j.withPoints(List.of()).withWiring(j.wiring().withGround(
-                j.wiring().ground().withTwoWires(false).withSchool(GroundSchool.SAME_POINT).withToChassis(3.0))));
+                j.wiring().ground().withTwoWires(false).withSchool(GroundSchool.SAME_POINT)
+                        .withWires(w -> w.withToChassis(3.0)))));
         changed("pull-up, no points", j -> j.withPoints(List.of()).withWiring(j.wiring().withSignals(
                 j.wiring().signals().with(ReaderKind.LOGGER, h -> h.withPullUpOhms(30_000.0).withPullUpVolts(5.0)))));
         changed("air not checked", j -> j.withAir(j.air().withShownOxygen(null, null)));
@@ -192,7 +194,8 @@ class ReviewSaysTest {
                 .withHeater(HeaterTiming.OPEN).withFuse(7.5).withHarness(j.wiring().harness()
                         .withJoints(Joints.NONE.joinedBy(Joints.JointSchool.PLUGGED))
                         .withRoute(j.wiring().harness().route()
-                                .withExtension(0.0).withPassage(Route.Passage.NONE)))));
+                                .withLengths(p -> p.withExtension(0.0))
+                                .withFirewall(p -> p.withPassage(Route.Passage.NONE))))));
         changed("soldered, fuse not known", j -> j.withWiring(j.wiring().withFuse(null).withHarness(j.wiring().harness()
                 .withJoints(Joints.NONE.joinedBy(Joints.JointSchool.SOLDERED)).withRoute(Route.UNMEASURED))));
         edited("another controller", j -> j.withAir(j.air().withController(Controllers.FACTORY)));

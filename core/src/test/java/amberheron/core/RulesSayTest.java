@@ -131,8 +131,10 @@ class RulesSayTest {
     }
 
     static Wiring wiring() {
-        GroundPlan ground = GroundPlan.UNMEASURED.withSchool(GroundSchool.READER).withTwoWires(true).withToReader(0.5)
-                .withToChassis(0.9).withToBattery(1.6).withSection(0.8e-6).withMean(1.2).withPeak(2.6);
+        GroundPlan ground = GroundPlan.UNMEASURED.withSchool(GroundSchool.READER).withTwoWires(true)
+                .withWires(w -> w.withToReader(0.5))
+                .withWires(w -> w.withToChassis(0.9)).withWires(w -> w.withToBattery(1.6))
+                .withWires(w -> w.withSection(0.8e-6)).withLoads(l -> l.withMean(1.2)).withLoads(l -> l.withPeak(2.6));
         Signals signals = Signals.NONE.withOutputOhms(100.0).with(ReaderKind.LOGGER,
                 h -> h.withForm(Form.SINGLE_ENDED).withInputOhms(1e6).withMostVolts(5.0));
         Wiring bare = Wiring.UNMEASURED.withSources(List.of(source())).withTaken("A")
@@ -147,9 +149,12 @@ class RulesSayTest {
         Route route = Route.UNMEASURED
                 .withPoints(List.of(new Waypoint("clip", 0.6, 0.18, false, 0.2, 0.05),
                         new Waypoint("firewall", 0.9, 0.06, true, 0.1, null)))
-                .withLead(0.4).withExtension(2.4).withSlackAtEngine(0.2).withSlackAtDisplay(0.2).withConnector(0.022)
-                .withHole(0.025).withPassage(Route.Passage.GROMMET).withLookedBehind(true)
-                .withFacing(Route.Facing.DOWN).withDripLoop(true);
+                .withLengths(p -> p.withLead(0.4)).withLengths(p -> p.withExtension(2.4))
+                .withLengths(p -> p.withSlackAtEngine(0.2)).withLengths(p -> p.withSlackAtDisplay(0.2))
+                .withFirewall(p -> p.withConnector(0.022))
+                .withFirewall(p -> p.withHole(0.025)).withFirewall(p -> p.withPassage(Route.Passage.GROMMET))
+                .withFirewall(p -> p.withLookedBehind(true))
+                .withSpray(p -> p.withFacing(Route.Facing.DOWN)).withSpray(p -> p.withDripLoop(true));
         Joints joints = new Joints(Joints.JointSchool.CRIMPED,
                 IntStream.range(0, Joints.JointSchool.CRIMPED.steps().size()).boxed().collect(Collectors.toSet()),
                 List.of(new Joints.Test("1", 0.8e-6, 95.0, 0.002)));
@@ -214,12 +219,13 @@ class RulesSayTest {
         for (GroundSchool school : GroundSchool.values()) {
             grounded("two wires: " + school, g -> g.withSchool(school));
             grounded("one wire: " + school, g -> g.withSchool(school).withTwoWires(false));
-            grounded("one long wire: " + school, g -> g.withSchool(school).withTwoWires(false).withToBattery(9.0)
-                    .withToChassis(9.0).withToReader(9.0));
+            grounded("one long wire: " + school,
+                    g -> g.withSchool(school).withTwoWires(false).withWires(w -> w.withToBattery(9.0))
+                            .withWires(w -> w.withToChassis(9.0)).withWires(w -> w.withToReader(9.0)));
         }
-        grounded("length not measured", g -> g.withToReader(null));
-        grounded("size not known", g -> g.withSection(null));
-        grounded("heater's current not known", g -> g.withMean(null));
+        grounded("length not measured", g -> g.withWires(w -> w.withToReader(null)));
+        grounded("size not known", g -> g.withWires(w -> w.withSection(null)));
+        grounded("heater's current not known", g -> g.withLoads(l -> l.withMean(null)));
         grounded("measured", g -> g.withDrop(0.02));
         grounded("measured far off", g -> g.withDrop(-0.06));
         for (HeaterTiming.HeaterSchool school : HeaterTiming.HeaterSchool.values()) {
@@ -269,26 +275,27 @@ class RulesSayTest {
         joined("drop not read", j -> j.withTested(List.of(new Joints.Test("1", 0.8e-6, 95.0, null))));
         routed("no way", r -> r.withPoints(List.of()));
         routed("a stretch not measured", r -> r.withPoints(List.of(Waypoint.named("clip"))));
-        routed("lead not measured", r -> r.withLead(null));
-        routed("loops not measured", r -> r.withSlackAtEngine(null).withSlackAtDisplay(null));
-        routed("loop too short", r -> r.withSlackAtEngine(0.05));
-        routed("other loop too short", r -> r.withSlackAtDisplay(0.05));
-        routed("too short", r -> r.withExtension(0.5));
+        routed("lead not measured", r -> r.withLengths(p -> p.withLead(null)));
+        routed("loops not measured",
+                r -> r.withLengths(p -> p.withSlackAtEngine(null)).withLengths(p -> p.withSlackAtDisplay(null)));
+        routed("loop too short", r -> r.withLengths(p -> p.withSlackAtEngine(0.05)));
+        routed("other loop too short", r -> r.withLengths(p -> p.withSlackAtDisplay(0.05)));
+        routed("too short", r -> r.withLengths(p -> p.withExtension(0.5)));
         routed("near a hot part", r -> r.withPoints(List.of(new Waypoint("clip", 0.6, 0.05, false, 0.2, 0.02))));
         routed("near a shaft", r -> r.withPoints(List.of(new Waypoint("clip", 0.6, 0.2, false, 0.02, 0.05))));
         for (Route.Passage passage : Route.Passage.values()) {
-            routed("passes by " + passage, r -> r.withPassage(passage));
+            routed("passes by " + passage, r -> r.withFirewall(p -> p.withPassage(passage)));
         }
-        routed("passage not said", r -> r.withPassage(null));
-        routed("nobody looked behind", r -> r.withLookedBehind(false));
-        routed("hole too small", r -> r.withHole(0.02));
-        routed("hole not measured", r -> r.withHole(null));
-        routed("connector not measured", r -> r.withConnector(null));
+        routed("passage not said", r -> r.withFirewall(p -> p.withPassage(null)));
+        routed("nobody looked behind", r -> r.withFirewall(p -> p.withLookedBehind(false)));
+        routed("hole too small", r -> r.withFirewall(p -> p.withHole(0.02)));
+        routed("hole not measured", r -> r.withFirewall(p -> p.withHole(null)));
+        routed("connector not measured", r -> r.withFirewall(p -> p.withConnector(null)));
         for (Route.Facing facing : Route.Facing.values()) {
-            routed("faces " + facing, r -> r.withFacing(facing));
+            routed("faces " + facing, r -> r.withSpray(p -> p.withFacing(facing)));
         }
-        routed("facing not said", r -> r.withFacing(null));
-        routed("no drip loop", r -> r.withDripLoop(false));
+        routed("facing not said", r -> r.withSpray(p -> p.withFacing(null)));
+        routed("no drip loop", r -> r.withSpray(p -> p.withDripLoop(false)));
         wired("drop not measured", w -> w.withHarness(w.harness().withAsWired(AsWired.NOTHING)));
         wired("too much lost", w -> w.withHarness(
                 w.harness().withAsWired(AsWired.NOTHING.withAtSource(13.9).withAtController(13.3))));

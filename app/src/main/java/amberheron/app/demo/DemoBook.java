@@ -275,7 +275,8 @@ public final class DemoBook {
                                         .withReading(KeyState.OFF, 0.0, simulated(today))
                                         .withReading(KeyState.ON, 12.1, simulated(today))))
                         .withTaken("A").withFuse(5.0).withHarness(Harness.NONE
-                                .withRoute(Route.UNMEASURED.withLead(0.4).withExtension(2.4))))
+                                .withRoute(Route.UNMEASURED.withLengths(p -> p.withLead(0.4))
+                                        .withLengths(p -> p.withExtension(2.4)))))
                 .withAir(FreeAirCheck.NONE.withController(controller(catalogue, "trimmed"))
                         .withToday(AirOfDay.of(303.15, 0.8, 4).withDrivenHeight(600.0))
                         .withConditions(Set.of(amberheron.core.freeair.Condition.OUT_OF_PIPE,

@@ -66,9 +66,11 @@ final class DemoWiring {
                         new Waypoint("heat shield edge", 0.35, 0.05, true, 0.3, 0.06),
                         new Waypoint("floor grommet", 0.6, 0.35, false, 0.4, 0.05),
                         new Waypoint("behind the glove box", 0.5, 0.6, false, 0.3, 0.04)))
-                .withLead(0.4).withExtension(2.4).withSlackAtEngine(0.2).withSlackAtDisplay(0.2)
-                .withConnector(0.021).withHole(0.025).withPassage(Route.Passage.GROMMET).withLookedBehind(true)
-                .withFacing(Route.Facing.AWAY).withDripLoop(true);
+                .withLengths(p -> p.withLead(0.4)).withLengths(p -> p.withExtension(2.4))
+                .withLengths(p -> p.withSlackAtEngine(0.2)).withLengths(p -> p.withSlackAtDisplay(0.2))
+                .withFirewall(p -> p.withConnector(0.021)).withFirewall(p -> p.withHole(0.025))
+                .withFirewall(p -> p.withPassage(Route.Passage.GROMMET)).withFirewall(p -> p.withLookedBehind(true))
+                .withSpray(p -> p.withFacing(Route.Facing.AWAY)).withSpray(p -> p.withDripLoop(true));
         Joints joints = new Joints(Joints.JointSchool.CRIMPED, Set.of(0, 1, 2, 3, 4, 5),
                 List.of(new Joints.Test("7", AWG18, 96.0, 0.0013), new Joints.Test("10", 0.35e-6, 44.0, 0.0023)));
         AsWired wired = new AsWired(13.92, 13.71, wiredOn, "Fuse holder behind the glove box.",
@@ -76,8 +78,10 @@ final class DemoWiring {
         return Wiring.UNMEASURED.withSources(sources).withTaken("A")
                 .withFeed(new Feed(1.6, 1e-6, false, 45.0, null, null))
                 .withFuse(5.0).withDraw(2.8)
-                .withGround(GroundPlan.UNMEASURED.withSchool(GroundSchool.READER).withTwoWires(true).withToReader(0.5)
-                        .withToChassis(0.9).withSection(AWG18).withMean(1.1).withPeak(2.8))
+                .withGround(GroundPlan.UNMEASURED.withSchool(GroundSchool.READER).withTwoWires(true)
+                        .withWires(w -> w.withToReader(0.5))
+                        .withWires(w -> w.withToChassis(0.9)).withWires(w -> w.withSection(AWG18))
+                        .withLoads(l -> l.withMean(1.1)).withLoads(l -> l.withPeak(2.8)))
                 .withGroundPoint("signal at the ECU's sensor ground, heater at the seat rail's bolt")
                 .withSignals(Signals.NONE.withOutputOhms(100.0)
                         .with(ReaderKind.ECU,
@@ -102,14 +106,18 @@ final class DemoWiring {
                 .withPoints(List.of(new Waypoint("frame tube, first clip", 0.4, 0.16, false, 0.2, null),
                         new Waypoint("under the tank", 0.5, 0.3, false, 0.25, 0.05),
                         new Waypoint("under the seat", 0.4, 0.4, false, 0.3, null)))
-                .withLead(0.4).withExtension(1.5).withSlackAtEngine(0.15).withSlackAtDisplay(0.2)
-                .withPassage(Route.Passage.NONE).withFacing(Route.Facing.DOWN).withDripLoop(true);
+                .withLengths(p -> p.withLead(0.4)).withLengths(p -> p.withExtension(1.5))
+                .withLengths(p -> p.withSlackAtEngine(0.15)).withLengths(p -> p.withSlackAtDisplay(0.2))
+                .withFirewall(p -> p.withPassage(Route.Passage.NONE)).withSpray(p -> p.withFacing(Route.Facing.DOWN))
+                .withSpray(p -> p.withDripLoop(true));
         return Wiring.UNMEASURED.withSources(sources).withTaken("A")
                 .withFeed(new Feed(1.1, 0.75e-6, false, 14.0, null, null))
                 .withFuse(5.0).withDraw(2.6)
                 .withGround(
-                        GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withToChassis(3.0).withToReader(0.4)
-                                .withToBattery(1.6).withSection(AWG18).withMean(1.2).withPeak(2.6))
+                        GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withWires(w -> w.withToChassis(3.0))
+                                .withWires(w -> w.withToReader(0.4))
+                                .withWires(w -> w.withToBattery(1.6)).withWires(w -> w.withSection(AWG18))
+                                .withLoads(l -> l.withMean(1.2)).withLoads(l -> l.withPeak(2.6)))
                 .withGroundPoint("one black wire under the seat, gauge and logger together")
                 .withSignals(Signals.NONE.withOutputOhms(220.0)
                         .with(ReaderKind.LOGGER,

@@ -64,8 +64,10 @@ final class AroundLeaf implements Leaf {
                 Parts.card("Sensor, lead, and the car on its wheels", Parts.evenly(
                         probe("Stands out by", PlaceField.STAND_OUT, MILLIMETRE, 20, 300, Probe::standOut,
                                 (p, v) -> fits(p.withStandOut(v))),
-                        lead("Sensor's lead", PlaceField.LEAD, Route::lead, Route::withLead),
-                        lead("Extension", PlaceField.EXTENSION, Route::extension, Route::withExtension),
+                        lead("Sensor's lead", PlaceField.LEAD, r -> r.lengths().lead(),
+                                (r, v) -> r.withLengths(p -> p.withLead(v))),
+                        lead("Extension", PlaceField.EXTENSION, r -> r.lengths().extension(),
+                                (r, v) -> r.withLengths(p -> p.withExtension(v))),
                         probe("Leaves pipe at", PlaceField.LEAD_EXIT, MILLIMETRE, -2000, 10_000, Probe::leadExit,
                                 Probe::withLeadExit),
                         probe("To controller", PlaceField.LEAD_ONWARD, METRE, 0.05, 20, Probe::leadOnward,

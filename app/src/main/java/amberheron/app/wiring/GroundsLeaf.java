@@ -53,37 +53,39 @@ final class GroundsLeaf implements Leaf {
                 two -> two ? "two" : "one", w -> w.ground().twoWires(),
                 (w, v) -> w.withGround(w.ground().withTwoWires(v)));
         Choice<Wire> common = fields.list("Common sizes", "wire.catalogue", session.catalogue().wires(), Wire::name,
-                w -> session.catalogue().wires().stream().filter(c -> matches(c, w.ground().section())).findFirst()
+                w -> session.catalogue().wires().stream().filter(c -> matches(c, w.ground().wires().section()))
+                        .findFirst()
                         .orElse(null),
-                (w, v) -> w.withGround(w.ground().withSection(v.crossSection())));
+                (w, v) -> w.withGround(w.ground().withWires(p -> p.withSection(v.crossSection()))));
         VBox entries = Parts.card("Wires, to where they end",
                 Parts.evenly(
-                        ground("To the battery", METRE, 0.01, 50, 2, WireField.TO_BATTERY, GroundPlan::toBattery,
-                                GroundPlan::withToBattery),
-                        ground("To the chassis", METRE, 0.01, 50, 2, WireField.TO_CHASSIS, GroundPlan::toChassis,
-                                GroundPlan::withToChassis),
-                        ground("To the reader", METRE, 0.01, 50, 2, WireField.TO_READER, GroundPlan::toReader,
-                                GroundPlan::withToReader)),
+                        ground("To the battery", METRE, 0.01, 50, 2, WireField.TO_BATTERY, g -> g.wires().toBattery(),
+                                (g, v) -> g.withWires(p -> p.withToBattery(v))),
+                        ground("To the chassis", METRE, 0.01, 50, 2, WireField.TO_CHASSIS, g -> g.wires().toChassis(),
+                                (g, v) -> g.withWires(p -> p.withToChassis(v))),
+                        ground("To the reader", METRE, 0.01, 50, 2, WireField.TO_READER, g -> g.wires().toReader(),
+                                (g, v) -> g.withWires(p -> p.withToReader(v)))),
                 Parts.evenly(wires,
-                        ground("Wire size", SQUARE_MILLIMETRE, 0.03, 120, 3, WireField.SECTION, GroundPlan::section,
-                                GroundPlan::withSection),
+                        ground("Wire size", SQUARE_MILLIMETRE, 0.03, 120, 3, WireField.SECTION,
+                                g -> g.wires().section(),
+                                (g, v) -> g.withWires(p -> p.withSection(v))),
                         common),
                 Parts.evenly(
-                        ground("Heater, mean", AMPERE, 0, 20, 2, WireField.MEAN, GroundPlan::mean,
-                                GroundPlan::withMean),
-                        ground("Heater while on", AMPERE, 0, 20, 2, WireField.PEAK, GroundPlan::peak,
-                                GroundPlan::withPeak),
-                        ground("Display", AMPERE, 0, 5, 2, WireField.DISPLAY, GroundPlan::display,
-                                GroundPlan::withDisplay)),
+                        ground("Heater, mean", AMPERE, 0, 20, 2, WireField.MEAN, g -> g.loads().mean(),
+                                (g, v) -> g.withLoads(p -> p.withMean(v))),
+                        ground("Heater while on", AMPERE, 0, 20, 2, WireField.PEAK, g -> g.loads().peak(),
+                                (g, v) -> g.withLoads(p -> p.withPeak(v))),
+                        ground("Display", AMPERE, 0, 5, 2, WireField.DISPLAY, g -> g.loads().display(),
+                                (g, v) -> g.withLoads(p -> p.withDisplay(v)))),
                 Parts.evenly(
-                        ground("One joint", OHM, 0.0001, 10, 4, WireField.JOINT, GroundPlan::joint,
-                                GroundPlan::withJoint),
-                        ground("Strap", OHM, 0.0001, 10, 4, WireField.STRAP, GroundPlan::strap,
-                                GroundPlan::withStrap),
-                        ground("Others on strap", AMPERE, 0, 300, 1, WireField.OTHERS, GroundPlan::others,
-                                GroundPlan::withOthers),
-                        ground("Reader's own", AMPERE, 0, 60, 2, WireField.READER_DRAW, GroundPlan::readerDraw,
-                                GroundPlan::withReaderDraw)));
+                        ground("One joint", OHM, 0.0001, 10, 4, WireField.JOINT, g -> g.wires().joint(),
+                                (g, v) -> g.withWires(p -> p.withJoint(v))),
+                        ground("Strap", OHM, 0.0001, 10, 4, WireField.STRAP, g -> g.wires().strap(),
+                                (g, v) -> g.withWires(p -> p.withStrap(v))),
+                        ground("Others on strap", AMPERE, 0, 300, 1, WireField.OTHERS, g -> g.loads().others(),
+                                (g, v) -> g.withLoads(p -> p.withOthers(v))),
+                        ground("Reader's own", AMPERE, 0, 60, 2, WireField.READER_DRAW, g -> g.loads().readerDraw(),
+                                (g, v) -> g.withLoads(p -> p.withReaderDraw(v)))));
         compared.setId(WireField.SCHOOL.path());
         node = Columns.even(300, entries, Parts.card("Against the rules", findings,
                 fields.text("Where the grounds are taken", () -> "wire.point", "pin and colour at the reader",

@@ -48,7 +48,7 @@ final class JointsLeaf implements Leaf {
         list = new PartList<>(session, j -> j.wiring().harness().joints().tested(),
                 (j, all) -> j.withWiring(joints(j.wiring(), t -> t.withTested(all))), Test::id,
                 HarnessField.JOINT_WIRE,
-                (all, place) -> new Test("", session.job().wiring().ground().section(), null, null),
+                (all, place) -> new Test("", session.job().wiring().ground().wires().section(), null, null),
                 new PartList.Words<>(t -> "joint tested", "joint moved", "joint removed"));
         table = new EditTable("wire.joint", "Add a joint", list, List.of(
                 list.words("Wire", "wire", Test::wire, Test::withWire),

@@ -104,7 +104,7 @@ final class WiredLeaf implements Leaf {
 
     /** What the readings say of the resistances behind them. */
     private static String shared(GroundPlan ground) {
-        Optional<Double> heater = ground.trial().heaterOhms(ground.mean());
+        Optional<Double> heater = ground.trial().heaterOhms(ground.loads().mean());
         Optional<Double> loads = ground.trial().loadOhms();
         GroundPlan.GroundSchool school = ground.school();
         String worked = school == null || ground.twoWires() || ground.length(school) == null

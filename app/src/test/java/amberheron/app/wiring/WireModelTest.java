@@ -83,9 +83,9 @@ class WireModelTest {
         GroundPlan chassis = GroundPlan.UNMEASURED.withSchool(GroundSchool.CHASSIS);
         ground(chassis);
         act(wire.advice(session()));
-        ground(chassis.withToChassis(2.0));
+        ground(chassis.withWires(w -> w.withToChassis(2.0)));
         act(wire.advice(session()));
-        ground(chassis.withToChassis(2.0).withSection(0.8e-6));
+        ground(chassis.withWires(w -> w.withToChassis(2.0)).withWires(w -> w.withSection(0.8e-6)));
         act(wire.advice(session()));
         assertThat(focused).containsExactly("wire.A.cranking", "wire.A.running", "wire.A.lamps", "wire.A.indicators",
                 "wire.A.hostFuse", "wire.feed.length", "wire.school", "wire.toChassis", "wire.section", "wire.mean");
@@ -219,7 +219,7 @@ class WireModelTest {
                 .anyMatch(x -> x.consequence().metric().endsWith(advice.next().metric()));
         assertThat(wire.schools(session())).filteredOn(r -> r.recommended()).singleElement()
                 .satisfies(r -> assertThat(r.cost()).isEqualTo("+0.007 λ"));
-        ground(session().job().wiring().ground().withToBattery(null));
+        ground(session().job().wiring().ground().withWires(w -> w.withToBattery(null)));
         assertThat(wire.schools(session()).getFirst().cost()).isEqualTo("not measured");
         act(advice);
         assertThat(session().job().wiring().ground().school()).isEqualTo(GroundSchool.READER);
@@ -292,8 +292,9 @@ class WireModelTest {
     @Test
     void whereNoSchoolHelpsTheSignalGetsAWireOfItsOwn() {
         session().open("SB-016");
-        ground(GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withToChassis(3.0).withSection(0.8e-6)
-                .withMean(1.2));
+        ground(GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withWires(w -> w.withToChassis(3.0))
+                .withWires(w -> w.withSection(0.8e-6))
+                .withLoads(l -> l.withMean(1.2)));
         act(wire.advice(session()));
         session().edit("host", j -> j.withWiring(
                 j.wiring().withSource("A", s -> s.withHostFuse(10.0).withHostLoad(2.0))));

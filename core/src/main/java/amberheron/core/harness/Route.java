@@ -4,31 +4,22 @@ import amberheron.core.parts.PartIds;
 import amberheron.core.units.Sane;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
  * The way the cable takes, from the sensor's plug to the display.
  *
  * @param points places it passes, in order
- * @param lead length of the sensor's own lead, m
- * @param extension length of the extension harness, m; null when there is none
- * @param slackAtEngine loop left at the engine's end, m
- * @param slackAtDisplay loop left behind the display, m
- * @param cable diameter of the cable, m
- * @param connector what has to pass the firewall, across its widest, m
- * @param hole drilled or found there, m
- * @param passage how the cable goes through metal; null until said
- * @param lookedBehind whether somebody looked behind before drilling
- * @param facing which way the sensor's plug looks
- * @param dripLoop whether the cable hangs lower than the plug before it rises, so that water drips off
+ * @param lengths of the cable
+ * @param cable its diameter, m; null when not measured
+ * @param firewall where it passes through metal
+ * @param spray how its plug is kept dry
  */
-public record Route(List<Waypoint> points, @Nullable Double lead, @Nullable Double extension,
-        @Nullable Double slackAtEngine, @Nullable Double slackAtDisplay, @Nullable Double cable,
-        @Nullable Double connector, @Nullable Double hole, @Nullable Passage passage, boolean lookedBehind,
-        @Nullable Facing facing, boolean dripLoop) {
+public record Route(List<Waypoint> points, Lengths lengths, @Nullable Double cable, Firewall firewall, Spray spray) {
     /** Nothing measured. */
-    public static final Route UNMEASURED = new Route(List.of(), null, null, null, null, null, null, null, null, false,
-            null, false);
+    public static final Route UNMEASURED = new Route(List.of(), new Lengths(null, null, null, null), null,
+            new Firewall(null, null, null, false), new Spray(null, false));
 
     /** How the cable goes through metal. */
     public enum Passage {
@@ -70,6 +61,88 @@ public record Route(List<Waypoint> points, @Nullable Double lead, @Nullable Doub
         /** Whether water runs or is thrown into it. */
         public boolean wet() {
             return this == UP || this == INTO_SPRAY;
+        }
+    }
+
+    /**
+     * What there is of cable, and what is left of it at both ends.
+     *
+     * @param lead length of the sensor's own lead, m
+     * @param extension length of the extension harness, m; null when there is none
+     * @param slackAtEngine loop left at the engine's end, m
+     * @param slackAtDisplay loop left behind the display, m
+     */
+    public record Lengths(@Nullable Double lead, @Nullable Double extension, @Nullable Double slackAtEngine,
+            @Nullable Double slackAtDisplay) {
+        public Lengths {
+            Sane.LENGTH.check("lead", lead);
+            Sane.LENGTH.check("extension", extension);
+            Sane.LENGTH.check("slackAtEngine", slackAtEngine);
+            Sane.LENGTH.check("slackAtDisplay", slackAtDisplay);
+        }
+
+        public Lengths withLead(@Nullable Double value) {
+            return new Lengths(value, extension, slackAtEngine, slackAtDisplay);
+        }
+
+        public Lengths withExtension(@Nullable Double value) {
+            return new Lengths(lead, value, slackAtEngine, slackAtDisplay);
+        }
+
+        public Lengths withSlackAtEngine(@Nullable Double value) {
+            return new Lengths(lead, extension, value, slackAtDisplay);
+        }
+
+        public Lengths withSlackAtDisplay(@Nullable Double value) {
+            return new Lengths(lead, extension, slackAtEngine, value);
+        }
+    }
+
+    /**
+     * Where the cable passes the firewall.
+     *
+     * @param connector what has to pass it, across its widest, m
+     * @param hole drilled or found there, m
+     * @param passage how the cable goes through metal; null until said
+     * @param lookedBehind whether somebody looked behind before drilling
+     */
+    public record Firewall(@Nullable Double connector, @Nullable Double hole, @Nullable Passage passage,
+            boolean lookedBehind) {
+        public Firewall {
+            Sane.BORE.check("connector", connector);
+            Sane.BORE.check("hole", hole);
+        }
+
+        public Firewall withConnector(@Nullable Double value) {
+            return new Firewall(value, hole, passage, lookedBehind);
+        }
+
+        public Firewall withHole(@Nullable Double value) {
+            return new Firewall(connector, value, passage, lookedBehind);
+        }
+
+        public Firewall withPassage(@Nullable Passage value) {
+            return new Firewall(connector, hole, value, lookedBehind);
+        }
+
+        public Firewall withLookedBehind(boolean value) {
+            return new Firewall(connector, hole, passage, value);
+        }
+    }
+
+    /**
+     * How the plug is kept dry.
+     *
+     * @param facing which way the sensor's plug looks; null until said
+     * @param dripLoop whether the cable hangs lower than the plug before it rises, so that water drips off
+     */
+    public record Spray(@Nullable Facing facing, boolean dripLoop) {
+        public Spray withFacing(@Nullable Facing value) {
+            return new Spray(value, dripLoop);
+        }
+
+        public Spray withDripLoop(boolean value) {
+            return new Spray(facing, value);
         }
     }
 
@@ -134,13 +207,7 @@ public record Route(List<Waypoint> points, @Nullable Double lead, @Nullable Doub
     }
 
     public Route {
-        Sane.LENGTH.check("lead", lead);
-        Sane.LENGTH.check("extension", extension);
-        Sane.LENGTH.check("slackAtEngine", slackAtEngine);
-        Sane.LENGTH.check("slackAtDisplay", slackAtDisplay);
         Sane.BORE.check("cable", cable);
-        Sane.BORE.check("connector", connector);
-        Sane.BORE.check("hole", hole);
         points = PartIds.given(points, Waypoint::id, Waypoint::withId);
     }
 
@@ -161,6 +228,8 @@ public record Route(List<Waypoint> points, @Nullable Double lead, @Nullable Doub
 
     /** Lead and extension together, m; null while the lead is not measured. */
     public @Nullable Double cableInAll() {
+        Double lead = lengths.lead();
+        Double extension = lengths.extension();
         return lead == null ? null : Double.valueOf(lead + (extension == null ? 0 : extension));
     }
 
@@ -171,69 +240,31 @@ public record Route(List<Waypoint> points, @Nullable Double lead, @Nullable Doub
 
     /** What is left of lead and extension after the way and both loops, m; empty until all of it is measured. */
     public Optional<Double> spare() {
-        Double cable = cableInAll();
-        return cable == null || slackAtEngine == null || slackAtDisplay == null
+        Double all = cableInAll();
+        Double engine = lengths.slackAtEngine();
+        Double display = lengths.slackAtDisplay();
+        return all == null || engine == null || display == null
                 ? Optional.empty()
-                : total().map(t -> cable - t - slackAtEngine - slackAtDisplay);
+                : total().map(t -> all - t - engine - display);
     }
 
     public Route withPoints(List<Waypoint> value) {
-        return new Route(value, lead, extension, slackAtEngine, slackAtDisplay, cable, connector, hole, passage,
-                lookedBehind, facing, dripLoop);
+        return new Route(value, lengths, cable, firewall, spray);
     }
 
-    public Route withLead(@Nullable Double value) {
-        return new Route(points, value, extension, slackAtEngine, slackAtDisplay, cable, connector, hole, passage,
-                lookedBehind, facing, dripLoop);
-    }
-
-    public Route withExtension(@Nullable Double value) {
-        return new Route(points, lead, value, slackAtEngine, slackAtDisplay, cable, connector, hole, passage,
-                lookedBehind, facing, dripLoop);
-    }
-
-    public Route withSlackAtEngine(@Nullable Double value) {
-        return new Route(points, lead, extension, value, slackAtDisplay, cable, connector, hole, passage,
-                lookedBehind, facing, dripLoop);
-    }
-
-    public Route withSlackAtDisplay(@Nullable Double value) {
-        return new Route(points, lead, extension, slackAtEngine, value, cable, connector, hole, passage, lookedBehind,
-                facing, dripLoop);
+    public Route withLengths(UnaryOperator<Lengths> change) {
+        return new Route(points, change.apply(lengths), cable, firewall, spray);
     }
 
     public Route withCable(@Nullable Double value) {
-        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, value, connector, hole, passage,
-                lookedBehind, facing, dripLoop);
+        return new Route(points, lengths, value, firewall, spray);
     }
 
-    public Route withConnector(@Nullable Double value) {
-        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, cable, value, hole, passage,
-                lookedBehind, facing, dripLoop);
+    public Route withFirewall(UnaryOperator<Firewall> change) {
+        return new Route(points, lengths, cable, change.apply(firewall), spray);
     }
 
-    public Route withHole(@Nullable Double value) {
-        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, cable, connector, value, passage,
-                lookedBehind, facing, dripLoop);
-    }
-
-    public Route withPassage(@Nullable Passage value) {
-        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, cable, connector, hole, value,
-                lookedBehind, facing, dripLoop);
-    }
-
-    public Route withLookedBehind(boolean value) {
-        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, cable, connector, hole, passage,
-                value, facing, dripLoop);
-    }
-
-    public Route withFacing(@Nullable Facing value) {
-        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, cable, connector, hole, passage,
-                lookedBehind, value, dripLoop);
-    }
-
-    public Route withDripLoop(boolean value) {
-        return new Route(points, lead, extension, slackAtEngine, slackAtDisplay, cable, connector, hole, passage,
-                lookedBehind, facing, value);
+    public Route withSpray(UnaryOperator<Spray> change) {
+        return new Route(points, lengths, cable, firewall, change.apply(spray));
     }
 }

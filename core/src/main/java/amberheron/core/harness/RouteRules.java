@@ -83,7 +83,7 @@ public final class RouteRules {
         }
         route.points().stream().filter(w -> w.length() == null)
                 .forEach(w -> asks.add(HarnessField.ROUTE_LENGTH.of(w.id())));
-        if (route.lead() == null) {
+        if (route.lengths().lead() == null) {
             asks.add(HarnessField.LEAD.address());
         }
         asks.addAll(loops(route));
@@ -92,18 +92,18 @@ public final class RouteRules {
 
     private static List<Address> loops(Route route) {
         List<Address> asks = new ArrayList<>();
-        if (route.slackAtEngine() == null) {
+        if (route.lengths().slackAtEngine() == null) {
             asks.add(HarnessField.LOOP_AT_ENGINE.address());
         }
-        if (route.slackAtDisplay() == null) {
+        if (route.lengths().slackAtDisplay() == null) {
             asks.add(HarnessField.LOOP_AT_DISPLAY.address());
         }
         return asks;
     }
 
     private static Finding slack(Route route) {
-        Double engine = route.slackAtEngine();
-        Double display = route.slackAtDisplay();
+        Double engine = route.lengths().slackAtEngine();
+        Double display = route.lengths().slackAtDisplay();
         Limit limit = new Limit(AT_LEAST, metres(LOOP));
         if (engine == null || display == null) {
             return new Finding(HarnessCheck.ROUTE_SLACK, "Loop at each end", Verdict.UNKNOWN, null, limit,
@@ -173,9 +173,9 @@ public final class RouteRules {
     }
 
     private static Finding hole(Route route) {
-        Double connector = route.connector();
-        Double hole = route.hole();
-        Passage passage = route.passage();
+        Double connector = route.firewall().connector();
+        Double hole = route.firewall().hole();
+        Passage passage = route.firewall().passage();
         boolean cut = passage == Passage.BARE || passage == Passage.GROMMET;
         Limit limit = connector == null || !cut
                 ? null
@@ -188,7 +188,7 @@ public final class RouteRules {
                         ? Verdict.PASS
                         : passage == Passage.BARE || tight
                                 ? Verdict.FAIL
-                                : connector == null || hole == null || !route.lookedBehind()
+                                : connector == null || hole == null || !route.firewall().lookedBehind()
                                         ? Verdict.UNKNOWN
                                         : Verdict.PASS;
         return new Finding(HarnessCheck.ROUTE_HOLE, "Through the firewall", verdict, figure, limit, hole(route, tight),
@@ -198,49 +198,49 @@ public final class RouteRules {
 
     private static List<Address> holeAsks(Route route, Verdict verdict) {
         List<Address> asks = new ArrayList<>();
-        if (route.passage() == null || route.passage() == Passage.BARE) {
+        if (route.firewall().passage() == null || route.firewall().passage() == Passage.BARE) {
             asks.add(HarnessField.PASSAGE.address());
-        } else if (!route.lookedBehind()) {
+        } else if (!route.firewall().lookedBehind()) {
             asks.add(HarnessField.LOOKED_BEHIND.address());
         }
         boolean missing = verdict == Verdict.UNKNOWN;
-        if (!missing || route.connector() == null) {
+        if (!missing || route.firewall().connector() == null) {
             asks.add(HarnessField.CONNECTOR.address());
         }
-        if (!missing || route.hole() == null) {
+        if (!missing || route.firewall().hole() == null) {
             asks.add(HarnessField.HOLE.address());
         }
-        return route.passage() == null ? asks.subList(0, 1) : asks;
+        return route.firewall().passage() == null ? asks.subList(0, 1) : asks;
     }
 
     private static String hole(Route route, boolean tight) {
-        return switch (route.passage()) {
+        return switch (route.firewall().passage()) {
             case null -> "Say how the cable goes through metal.";
             case NONE -> "It passes no metal.";
             case SLIT -> "No hole is cut; close the slit around the cable.";
             case BARE -> "A bare edge cuts the insulation: fit a grommet.";
             case GROMMET -> tight
                     ? "The connector does not pass: a larger hole with its grommet, or the slit of one that is there."
-                    : !route.lookedBehind()
+                    : !route.firewall().lookedBehind()
                             ? "Look behind before drilling: brake and fuel lines, looms, airbag."
-                            : route.connector() == null || route.hole() == null
+                            : route.firewall().connector() == null || route.firewall().hole() == null
                                     ? "Measure the connector across its widest, and the hole."
                                     : "The connector passes, and the edge is lined.";
         };
     }
 
     private static Finding spray(Route route) {
-        Facing facing = route.facing();
+        Facing facing = route.spray().facing();
         Verdict verdict = facing == null
                 ? Verdict.UNKNOWN
-                : facing.wet() || !route.dripLoop() ? Verdict.WARN : Verdict.PASS;
+                : facing.wet() || !route.spray().dripLoop() ? Verdict.WARN : Verdict.PASS;
         Message looks = Message.plain(facing == null ? "" : facing.words());
         return new Finding(HarnessCheck.ROUTE_SPRAY, "Plug and water", verdict, null, null,
                 facing == null
                         ? Message.plain("Say which way the plug looks.")
                         : facing.wet()
                                 ? Message.of("It looks {0}: water gets in. Turn it.", looks)
-                                : route.dripLoop()
+                                : route.spray().dripLoop()
                                         ? Message.of("It looks {0}, and the cable drips before it.", looks)
                                         : Message.plain(
                                                 "Without a loop below it, water runs along the cable into the plug."),

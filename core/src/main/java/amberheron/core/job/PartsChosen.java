@@ -47,14 +47,14 @@ final class PartsChosen {
             });
         }
         Route route = wiring.harness().route();
-        if (route.passage() != null || route.extension() != null) {
+        if (route.firewall().passage() != null || route.lengths().extension() != null) {
             List<Item> items = new ArrayList<>();
-            Double extension = route.extension();
+            Double extension = route.lengths().extension();
             if (extension == null || extension > 0) {
                 items.add(new Item(say("extension harness %s m", plain(extension == null ? 2.4 : extension)),
                         Kind.PART));
             }
-            if (route.passage() == null || route.passage() == Route.Passage.GROMMET) {
+            if (route.firewall().passage() == null || route.firewall().passage() == Route.Passage.GROMMET) {
                 items.add(new Item("grommet", Kind.PART));
             }
             chosen.put("run", List.copyOf(items));

@@ -20,8 +20,9 @@ public enum RestsOn {
     /** Where controller and reader take their ground, and by which wires. */
     GROUNDS("grounds", "the grounds", j -> {
         GroundPlan g = j.wiring().ground();
-        return said(g.school(), g.school() == null ? null : g.twoWires(), j.wiring().groundPoint(), g.toBattery(),
-                g.toChassis(), g.toReader(), g.section());
+        return said(g.school(), g.school() == null ? null : g.twoWires(), j.wiring().groundPoint(),
+                g.wires().toBattery(),
+                g.wires().toChassis(), g.wires().toReader(), g.wires().section());
     }),
     /** How the readers are hooked up. */
     SIGNAL("signal", "the hook-up of the signal",

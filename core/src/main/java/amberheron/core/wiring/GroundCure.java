@@ -60,12 +60,12 @@ public record GroundCure(Message text, @Nullable GroundPlan plan) {
     }
 
     private static Optional<GroundCure> thicker(GroundPlan ground, double most) {
-        Double section = ground.section();
+        Double section = ground.wires().section();
         if (section == null) {
             return Optional.empty();
         }
         double needed = section * ROUND_UP * Math.abs(ground.cost().orElseThrow().shift()) / most;
-        GroundPlan plan = ground.withSection(needed);
+        GroundPlan plan = ground.withWires(w -> w.withSection(needed));
         return needed > THICKEST || !keeps(plan, most)
                 ? Optional.empty()
                 : Optional.of(new GroundCure(Message.of("Take a ground wire of {0} or more, or a shorter one.",

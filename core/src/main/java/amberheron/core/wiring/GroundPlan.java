@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,24 +21,13 @@ import org.jspecify.annotations.Nullable;
  *
  * @param school the one taken; null until one is
  * @param twoWires whether the controller has a ground for the signal apart from the heater's
- * @param toBattery length of the controller's ground wire if taken to the battery, m
- * @param toChassis length if taken to the chassis, m
- * @param toReader length if taken to the reader's own sensor ground, m
- * @param section of that wire, m²
- * @param mean heater current, mean, A
- * @param peak heater current while it is switched on, A
- * @param others current of other loads that come back through the same strap, A
- * @param strap resistance of the strap from chassis to battery, Ω
- * @param display current of the controller's display, which leaves by the heater's ground, A
- * @param joint resistance of one joint; there is one at each end of the controller's ground wires, Ω
- * @param readerDraw the reader's own current, which lifts its ground, A; null is taken as none
+ * @param wires what the currents go through
+ * @param loads the currents
  * @param measured drops measured between the controller's signal ground and the reader's, all working, V, by school
  * @param trial the same drop with one load after the other switched on, as the school taken has it
  */
-public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, @Nullable Double toBattery,
-        @Nullable Double toChassis, @Nullable Double toReader, @Nullable Double section, @Nullable Double mean,
-        @Nullable Double peak, @Nullable Double others, @Nullable Double strap, @Nullable Double display,
-        @Nullable Double joint, @Nullable Double readerDraw, Map<GroundSchool, Double> measured, GroundTrial trial) {
+public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, GroundWires wires, GroundLoads loads,
+        Map<GroundSchool, Double> measured, GroundTrial trial) {
     /** Where good installers take the grounds. */
     public enum GroundSchool {
         BATTERY("Everything at the battery negative"),
@@ -58,8 +48,8 @@ public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, @Nulla
     }
 
     /** Nothing measured. */
-    public static final GroundPlan UNMEASURED = new GroundPlan(null, false, null, null, null, null, null, null, null,
-            null, null, null, null, Map.of(), GroundTrial.NONE);
+    public static final GroundPlan UNMEASURED = new GroundPlan(null, false, GroundWires.UNMEASURED,
+            GroundLoads.UNMEASURED, Map.of(), GroundTrial.NONE);
     /** What is taken for what was not measured. */
     public static final Source USUAL = Source.memory(
             "taken where not measured: strap 5 mΩ, 10 A of other loads on it; the reader's own ground reaches the battery by 10 mΩ; a wire that goes to the battery at 80 °C, others at 20 °C");
@@ -78,17 +68,6 @@ public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, @Nulla
 
     public GroundPlan {
         measured.values().forEach(v -> Sane.SUPPLY.check("measured", v));
-        Sane.LENGTH.check("toBattery", toBattery);
-        Sane.LENGTH.check("toChassis", toChassis);
-        Sane.LENGTH.check("toReader", toReader);
-        Sane.SECTION.check("section", section);
-        Sane.CURRENT.check("mean", mean);
-        Sane.CURRENT.check("peak", peak);
-        Sane.CURRENT.check("others", others);
-        Sane.RESISTANCE.check("strap", strap);
-        Sane.CURRENT.check("display", display);
-        Sane.RESISTANCE.check("joint", joint);
-        Sane.CURRENT.check("readerDraw", readerDraw);
         EnumMap<GroundSchool, Double> kept = new EnumMap<>(GroundSchool.class);
         measured.forEach((s, v) -> kept.put(s, Objects.requireNonNull(v)));
         measured = Collections.unmodifiableMap(kept);
@@ -121,12 +100,12 @@ public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, @Nulla
     private Optional<Cost> cost(GroundSchool s) {
         Double read = measured.get(s);
         Double length = length(s);
-        if (length == null || section == null || mean == null) {
+        if (length == null || wires.section() == null || loads.mean() == null) {
             return Optional.ofNullable(read).map(v -> new Cost(s, v, null, true));
         }
-        double ripple = shift(s, peak == null ? mean : peak) - shift(s, 0);
+        double ripple = shift(s, loads.peak() == null ? loads.mean() : loads.peak()) - shift(s, 0);
         return Optional.of(read == null
-                ? new Cost(s, shift(s, mean), ripple, false)
+                ? new Cost(s, shift(s, loads.mean()), ripple, false)
                 : new Cost(s, read, ripple, true));
     }
 
@@ -150,26 +129,28 @@ public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, @Nulla
     /** Length of the controller's ground wire if it is taken as a school says, m; null when not measured. */
     public @Nullable Double length(GroundSchool s) {
         return switch (s) {
-            case BATTERY -> toBattery;
-            case CHASSIS, SAME_POINT -> toChassis;
-            case READER -> toReader;
+            case BATTERY -> wires.toBattery();
+            case CHASSIS, SAME_POINT -> wires.toChassis();
+            case READER -> wires.toReader();
         };
     }
 
     /** Volts of the signal's ground less that of the reader's, the heater drawing so much. */
     private double shift(GroundSchool s, double heater) {
         List<Double> volts = GroundNetwork.solve(HEATER_GROUND + 1, branches(s),
-                List.of(new Load(CHASSIS, orUsual(others, USUAL_OTHERS)), new Load(READER, orUsual(readerDraw, 0)),
-                        new Load(HEATER_GROUND, heater + orUsual(display, 0))));
+                List.of(new Load(CHASSIS, orUsual(loads.others(), USUAL_OTHERS)),
+                        new Load(READER, orUsual(loads.readerDraw(), 0)),
+                        new Load(HEATER_GROUND, heater + orUsual(loads.display(), 0))));
         return volts.get(SIGNAL_GROUND) - volts.get(READER);
     }
 
     /** Resistance of the controller's ground wire as a school takes it, its joints with it, Ω. */
     public double wire(GroundSchool s) {
         Double length = length(s);
-        Conductor copper = new Conductor(length == null ? ANY_LENGTH : length, section == null ? ANY_SECTION : section);
+        Conductor copper = new Conductor(length == null ? ANY_LENGTH : length,
+                wires.section() == null ? ANY_SECTION : wires.section());
         return (s == GroundSchool.BATTERY ? copper.resistance(Conductor.UNDER_BONNET) : copper.resistance())
-                + 2 * orUsual(joint, 0);
+                + 2 * orUsual(wires.joint(), 0);
     }
 
     /** The way of the heater's current; parted from the signal, which alone goes to the reader, it goes to the chassis. */
@@ -180,13 +161,13 @@ public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, @Nulla
     /** Resistance of the wire the heater's current leaves by, as the school taken has it, Ω; null while not known. */
     public @Nullable Double heaterWire() {
         GroundSchool way = school == null ? null : heaterWay(school);
-        return way == null || length(way) == null || section == null ? null : Double.valueOf(wire(way));
+        return way == null || length(way) == null || wires.section() == null ? null : Double.valueOf(wire(way));
     }
 
-    /** The strap from chassis to battery, Ω: as entered, else as the trial found it, else the usual. */
+    /** The wires.strap() from chassis to battery, Ω: as entered, else as the trial found it, else the usual. */
     private double strapOhms() {
-        return strap != null
-                ? strap
+        return wires.strap() != null
+                ? wires.strap()
                 : school == GroundSchool.CHASSIS
                         ? trial.loadOhms().filter(r -> r > 0).orElse(USUAL_STRAP)
                         : USUAL_STRAP;
@@ -214,73 +195,23 @@ public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, @Nulla
     }
 
     public GroundPlan withSchool(@Nullable GroundSchool value) {
-        return new GroundPlan(value, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
-                display, joint, readerDraw, measured, trial);
+        return new GroundPlan(value, twoWires, wires, loads, measured, trial);
     }
 
     public GroundPlan withTwoWires(boolean value) {
-        return new GroundPlan(school, value, toBattery, toChassis, toReader, section, mean, peak, others, strap,
-                display, joint, readerDraw, measured, trial);
+        return new GroundPlan(school, value, wires, loads, measured, trial);
     }
 
-    public GroundPlan withToBattery(@Nullable Double value) {
-        return new GroundPlan(school, twoWires, value, toChassis, toReader, section, mean, peak, others, strap,
-                display, joint, readerDraw, measured, trial);
+    public GroundPlan withWires(UnaryOperator<GroundWires> change) {
+        return new GroundPlan(school, twoWires, change.apply(wires), loads, measured, trial);
     }
 
-    public GroundPlan withToChassis(@Nullable Double value) {
-        return new GroundPlan(school, twoWires, toBattery, value, toReader, section, mean, peak, others, strap,
-                display, joint, readerDraw, measured, trial);
-    }
-
-    public GroundPlan withToReader(@Nullable Double value) {
-        return new GroundPlan(school, twoWires, toBattery, toChassis, value, section, mean, peak, others, strap,
-                display, joint, readerDraw, measured, trial);
-    }
-
-    public GroundPlan withSection(@Nullable Double value) {
-        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, value, mean, peak, others, strap,
-                display, joint, readerDraw, measured, trial);
-    }
-
-    public GroundPlan withMean(@Nullable Double value) {
-        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, value, peak, others, strap,
-                display, joint, readerDraw, measured, trial);
-    }
-
-    public GroundPlan withPeak(@Nullable Double value) {
-        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, value, others, strap,
-                display, joint, readerDraw, measured, trial);
-    }
-
-    public GroundPlan withOthers(@Nullable Double value) {
-        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, value, strap,
-                display, joint, readerDraw, measured, trial);
-    }
-
-    public GroundPlan withStrap(@Nullable Double value) {
-        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, value,
-                display, joint, readerDraw, measured, trial);
-    }
-
-    public GroundPlan withDisplay(@Nullable Double value) {
-        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
-                value, joint, readerDraw, measured, trial);
-    }
-
-    public GroundPlan withJoint(@Nullable Double value) {
-        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
-                display, value, readerDraw, measured, trial);
-    }
-
-    public GroundPlan withReaderDraw(@Nullable Double value) {
-        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
-                display, joint, value, measured, trial);
+    public GroundPlan withLoads(UnaryOperator<GroundLoads> change) {
+        return new GroundPlan(school, twoWires, wires, change.apply(loads), measured, trial);
     }
 
     public GroundPlan withTrial(GroundTrial value) {
-        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
-                display, joint, readerDraw, measured, value);
+        return new GroundPlan(school, twoWires, wires, loads, measured, value);
     }
 
     /** The drop measured as the school taken has it, V; null when not measured. */
@@ -302,7 +233,6 @@ public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, @Nulla
         } else {
             more.put(at, volts);
         }
-        return new GroundPlan(school, twoWires, toBattery, toChassis, toReader, section, mean, peak, others, strap,
-                display, joint, readerDraw, more, trial);
+        return new GroundPlan(school, twoWires, wires, loads, more, trial);
     }
 }

@@ -62,8 +62,8 @@ public final class WireRules {
 
     private static HarnessRules.Heater heater(Wiring wiring) {
         GroundPlan ground = wiring.ground();
-        Double peak = ground.peak() == null ? wiring.draw() : ground.peak();
-        return new HarnessRules.Heater(ground.mean() == null ? PowerRules.WARM : ground.mean(),
+        Double peak = ground.loads().peak() == null ? wiring.draw() : ground.loads().peak();
+        return new HarnessRules.Heater(ground.loads().mean() == null ? PowerRules.WARM : ground.loads().mean(),
                 peak == null || peak == 0 ? PowerRules.DRAW : peak, ground.heaterWire());
     }
 
@@ -166,10 +166,10 @@ public final class WireRules {
                 case READER -> WireField.TO_READER.address();
             });
         }
-        if (ground.section() == null) {
+        if (ground.wires().section() == null) {
             asks.add(WireField.SECTION.address());
         }
-        if (ground.mean() == null) {
+        if (ground.loads().mean() == null) {
             asks.add(WireField.MEAN.address());
         }
         return asks;
@@ -179,8 +179,8 @@ public final class WireRules {
         if (cost.measured()) {
             return Message.plain("measured between the two grounds, the heater working");
         }
-        Double mean = ground.mean();
-        Double display = ground.display();
+        Double mean = ground.loads().mean();
+        Double display = ground.loads().display();
         return ground.twoWires() || mean == null
                 ? Message.plain("the signal's ground has a wire of its own, network solved")
                 : Message.of("{0} × {1} of ground wire, network solved: {2} mV",

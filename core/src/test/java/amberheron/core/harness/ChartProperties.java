@@ -117,8 +117,9 @@ class ChartProperties {
             points.add(new Waypoint("P" + i, 0.1 + random.nextDouble(), 0.02 + 0.3 * random.nextDouble(), sleeved,
                     0.02 + 0.2 * random.nextDouble(), random.nextBoolean() ? null : 0.01 + 0.1 * random.nextDouble()));
         }
-        return Route.UNMEASURED.withPoints(points).withLead(0.4).withExtension(2 * random.nextDouble())
-                .withSlackAtEngine(0.2).withSlackAtDisplay(0.2);
+        return Route.UNMEASURED.withPoints(points).withLengths(p -> p.withLead(0.4))
+                .withLengths(p -> p.withExtension(2 * random.nextDouble()))
+                .withLengths(p -> p.withSlackAtEngine(0.2)).withLengths(p -> p.withSlackAtDisplay(0.2));
     }
 
     private static Verdict verdict(Route route, String id) {
@@ -137,9 +138,10 @@ class ChartProperties {
         assertThat(verdict(route, "route.hot")).isEqualTo(hot ? Verdict.FAIL : Verdict.PASS);
         assertThat(verdict(route, "route.moving")).isEqualTo(moving ? Verdict.FAIL : Verdict.PASS);
         double need = route.total().orElseThrow() + 0.4 - 0.4;
-        boolean reaches = Objects.requireNonNull(route.extension()) + 1e-12 >= need;
+        boolean reaches = Objects.requireNonNull(route.lengths().extension()) + 1e-12 >= need;
         assertThat(verdict(route, "route.length")).isEqualTo(reaches ? Verdict.PASS : Verdict.FAIL);
-        Route longer = route.withExtension(Objects.requireNonNull(route.extension()) + need);
+        Route longer = route
+                .withLengths(p -> p.withExtension(Objects.requireNonNull(route.lengths().extension()) + need));
         assertThat(verdict(longer, "route.length")).isEqualTo(Verdict.PASS);
         assertThat(longer.spare().orElseThrow() - route.spare().orElseThrow()).isCloseTo(need, within(1e-9));
     }

@@ -152,9 +152,12 @@ class HarnessTest {
     private static final Route ROUTE = Route.UNMEASURED
             .withPoints(List.of(point("gearbox clip", 0.6, 0.18, null), point("firewall", 0.9, 0.3, 0.04),
                     point("display", 0.7, 0.5, null)))
-            .withLead(0.45).withExtension(2.4).withSlackAtEngine(0.2).withSlackAtDisplay(0.2).withConnector(0.022)
-            .withHole(0.025).withPassage(Route.Passage.GROMMET).withLookedBehind(true).withFacing(Route.Facing.DOWN)
-            .withDripLoop(true);
+            .withLengths(p -> p.withLead(0.45)).withLengths(p -> p.withExtension(2.4))
+            .withLengths(p -> p.withSlackAtEngine(0.2)).withLengths(p -> p.withSlackAtDisplay(0.2))
+            .withFirewall(p -> p.withConnector(0.022))
+            .withFirewall(p -> p.withHole(0.025)).withFirewall(p -> p.withPassage(Route.Passage.GROMMET))
+            .withFirewall(p -> p.withLookedBehind(true)).withSpray(p -> p.withFacing(Route.Facing.DOWN))
+            .withSpray(p -> p.withDripLoop(true));
 
     @Test
     void aSoundRouteKeepsEveryRule() {
@@ -176,21 +179,27 @@ class HarnessTest {
         Route open = ROUTE
                 .withPoints(List.of(point("clip", 0.6, 0.3, null), Waypoint.named("shaft").withLength(0.5)));
         assertThat(finding(RouteRules.judge(open), "route.hot").verdict()).isEqualTo(Verdict.UNKNOWN);
-        assertThat(finding(RouteRules.judge(ROUTE.withExtension(1.8)), "route.length").verdict())
+        assertThat(finding(RouteRules.judge(ROUTE.withLengths(p -> p.withExtension(1.8))), "route.length").verdict())
                 .isEqualTo(Verdict.FAIL);
-        assertThat(finding(RouteRules.judge(ROUTE.withHole(0.02)), "route.hole").verdict()).isEqualTo(Verdict.FAIL);
-        assertThat(finding(RouteRules.judge(ROUTE.withPassage(Route.Passage.BARE)), "route.hole").verdict())
+        assertThat(finding(RouteRules.judge(ROUTE.withFirewall(p -> p.withHole(0.02))), "route.hole").verdict())
                 .isEqualTo(Verdict.FAIL);
-        Route bare = Route.UNMEASURED.withPassage(Route.Passage.GROMMET).withLookedBehind(true);
+        assertThat(finding(RouteRules.judge(ROUTE.withFirewall(p -> p.withPassage(Route.Passage.BARE))), "route.hole")
+                .verdict())
+                .isEqualTo(Verdict.FAIL);
+        Route bare = Route.UNMEASURED.withFirewall(p -> p.withPassage(Route.Passage.GROMMET))
+                .withFirewall(p -> p.withLookedBehind(true));
         assertThat(finding(RouteRules.judge(bare), "route.hole").verdict()).isEqualTo(Verdict.UNKNOWN);
-        assertThat(finding(RouteRules.judge(bare.withPassage(Route.Passage.NONE)), "route.hole").verdict())
+        assertThat(finding(RouteRules.judge(bare.withFirewall(p -> p.withPassage(Route.Passage.NONE))), "route.hole")
+                .verdict())
                 .isEqualTo(Verdict.PASS);
-        assertThat(finding(RouteRules.judge(ROUTE.withLookedBehind(false)), "route.hole")).satisfies(f -> {
-            assertThat(f.verdict()).as("not said is not wrong").isEqualTo(Verdict.UNKNOWN);
-            assertThat(f.consequence().metric()).contains("brake");
-            assertThat(f.asks()).containsExactly(HarnessField.LOOKED_BEHIND.address());
-        });
-        assertThat(finding(RouteRules.judge(ROUTE.withFacing(Route.Facing.UP)), "route.spray").verdict())
+        assertThat(finding(RouteRules.judge(ROUTE.withFirewall(p -> p.withLookedBehind(false))), "route.hole"))
+                .satisfies(f -> {
+                    assertThat(f.verdict()).as("not said is not wrong").isEqualTo(Verdict.UNKNOWN);
+                    assertThat(f.consequence().metric()).contains("brake");
+                    assertThat(f.asks()).containsExactly(HarnessField.LOOKED_BEHIND.address());
+                });
+        assertThat(
+                finding(RouteRules.judge(ROUTE.withSpray(p -> p.withFacing(Route.Facing.UP))), "route.spray").verdict())
                 .isEqualTo(Verdict.WARN);
         // Five diameters of an 11 mm cable are 55 mm; the bend at the firewall is 40.
         assertThat(finding(RouteRules.judge(ROUTE.withCable(0.011)), "route.bend").verdict()).isEqualTo(Verdict.WARN);

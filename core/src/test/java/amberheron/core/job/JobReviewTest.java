@@ -53,8 +53,9 @@ class JobReviewTest {
 
     private static Job shared(Job job) {
         return job.withWiring(Wiring.UNMEASURED.withFuse(5.0).withDraw(3.0).withGroundPoint("strap")
-                .withGround(GroundPlan.UNMEASURED.withSchool(GroundPlan.GroundSchool.SAME_POINT).withToChassis(3.0)
-                        .withSection(WireGauge.crossSection(18)).withMean(1.2)));
+                .withGround(GroundPlan.UNMEASURED.withSchool(GroundPlan.GroundSchool.SAME_POINT)
+                        .withWires(w -> w.withToChassis(3.0))
+                        .withWires(w -> w.withSection(WireGauge.crossSection(18))).withLoads(l -> l.withMean(1.2))));
     }
 
     private static JobReview review(Job job) {
@@ -82,7 +83,8 @@ class JobReviewTest {
         Placing placing = Placing.NONE.withProbe(new Probe(0.08, 0.5, 1.0))
                 .withCandidates(List.of(Candidate.named("A").withDistance(0.6).withClock(0.5)));
         Job job = Job.empty("X").withIntake(intake()).withPlacing(placing).withWiring(Wiring.UNMEASURED
-                .withHarness(Harness.NONE.withRoute(Route.UNMEASURED.withLead(0.6).withExtension(2.4))));
+                .withHarness(Harness.NONE.withRoute(
+                        Route.UNMEASURED.withLengths(p -> p.withLead(0.6)).withLengths(p -> p.withExtension(2.4)))));
         assertThat(review(job).state(Station.PLACE)).isEqualTo(LinkState.BEGUN);
         assertThat(review(job.withPlacing(placing.withChosen("A"))).state(Station.PLACE)).as("on paper only")
                 .isEqualTo(LinkState.BEGUN);

@@ -97,7 +97,7 @@ class JobTest {
     void theWiringKeepsWhatWasNotChanged() {
         Wiring wiring = EMPTY.wiring().withDraw(2.5).withFuse(5.0).withGroundPoint("p")
                 .withSources(List.of(PowerSource.named("A"))).withTaken("A").withFeed(Feed.UNMEASURED.withRelay(true))
-                .withGround(GroundPlan.UNMEASURED.withTwoWires(true).withPeak(2.0));
+                .withGround(GroundPlan.UNMEASURED.withTwoWires(true).withLoads(l -> l.withPeak(2.0)));
         assertThat(wiring.withFuse(3.0).withFuse(5.0)).isEqualTo(wiring);
         assertThat(wiring.draw()).isEqualTo(2.5);
         assertThat(wiring.groundPoint()).isEqualTo("p");

@@ -150,11 +150,12 @@ class ProvenTest {
     void aMeasuredShiftIsStaleOnceTheWireChanged() {
         Job job = grounded();
         Job measured = job.withWiring(job.wiring().withGround(
-                job.wiring().ground().withToBattery(1.5).withSection(1e-6).withDrop(0.004)))
+                job.wiring().ground().withWires(w -> w.withToBattery(1.5)).withWires(w -> w.withSection(1e-6))
+                        .withDrop(0.004)))
                 .withEntries(job.entries().entered(WireField.MEASURED.address(), origin(Origin.Kind.TYPED)));
         assertThat(review(measured).stale()).isEmpty();
         Job thinner = edited(measured, j -> j.withWiring(j.wiring()
-                .withGround(j.wiring().ground().withSection(0.5e-6))));
+                .withGround(j.wiring().ground().withWires(w -> w.withSection(0.5e-6)))));
         assertThat(review(thinner).stale())
                 .containsExactly(new Stale(Reading.GROUND_SHIFT, "the grounds changed since"));
         assertThat(review(edited(measured, j -> j.withWiring(j.wiring()
@@ -167,7 +168,8 @@ class ProvenTest {
     void anAbsurdGroundLeavesMuchInDoubtAndNothingUnsaid() {
         Job job = grounded();
         Job absurd = job.withWiring(job.wiring().withGround(job.wiring().ground().withTwoWires(false)
-                .withToBattery(1.5).withSection(1e-6).withMean(1.0).withPeak(1000.0).withJoint(1e9)));
+                .withWires(w -> w.withToBattery(1.5)).withWires(w -> w.withSection(1e-6))
+                .withLoads(l -> l.withMean(1.0)).withLoads(l -> l.withPeak(1000.0)).withWires(w -> w.withJoint(1e9))));
         assertThat(review(absurd).trust().orElseThrow().worst().u()).isFinite().isGreaterThan(0.5);
     }
 
@@ -175,7 +177,7 @@ class ProvenTest {
     void whatIsSaidForTheFirstTimeHasNotChanged() {
         Job before = scaled(origin(Origin.Kind.TYPED));
         Job said = edited(before, j -> j.withWiring(j.wiring().withGroundPoint("behind the dash")
-                .withGround(j.wiring().ground().withToBattery(1.5))));
+                .withGround(j.wiring().ground().withWires(w -> w.withToBattery(1.5)))));
         assertThat(said.changes()).isEqualTo(Changes.NONE);
         assertThat(scale(said)).isEqualTo(LinkState.PROVEN);
     }
@@ -303,7 +305,8 @@ class ProvenTest {
         assertThat(review(Job.empty("X").withLaw(LAW).withReader(LOGGER)).trust()).as("grounds not said").isEmpty();
         Job shared = Job.empty("X").withLaw(LAW).withReader(LOGGER);
         shared = shared.withWiring(shared.wiring().withGround(GroundPlan.UNMEASURED
-                .withSchool(GroundPlan.GroundSchool.SAME_POINT).withToChassis(3.0).withSection(8.23e-7).withMean(1.2)));
+                .withSchool(GroundPlan.GroundSchool.SAME_POINT).withWires(w -> w.withToChassis(3.0))
+                .withWires(w -> w.withSection(8.23e-7)).withLoads(l -> l.withMean(1.2))));
         Trust predicted = review(shared).trust().orElseThrow();
         assertThat(predicted.worst().u()).isGreaterThan(0.01);
         Origin typed = origin(Origin.Kind.TYPED);

@@ -18,8 +18,11 @@ import org.ejml.simple.SimpleMatrix;
 import org.junit.jupiter.api.Test;
 
 class GroundTest {
-    private static final GroundPlan PLAN = GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withToChassis(3.0)
-            .withToReader(0.4).withToBattery(1.6).withSection(WireGauge.crossSection(18)).withMean(1.2).withPeak(2.6);
+    private static final GroundPlan PLAN = GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT)
+            .withWires(w -> w.withToChassis(3.0))
+            .withWires(w -> w.withToReader(0.4)).withWires(w -> w.withToBattery(1.6))
+            .withWires(w -> w.withSection(WireGauge.crossSection(18))).withLoads(l -> l.withMean(1.2))
+            .withLoads(l -> l.withPeak(2.6));
 
     private static GroundPlan.Cost cost(GroundPlan plan, GroundSchool school) {
         return plan.withSchool(school).cost().orElseThrow();
@@ -104,7 +107,7 @@ class GroundTest {
     @Test
     void atOnePointOnlyTheWireCounts() {
         assertThat(cost(PLAN, GroundSchool.SAME_POINT).shift()).isCloseTo(0.0754, within(5e-5));
-        assertThat(cost(PLAN.withOthers(80.0), GroundSchool.SAME_POINT).shift())
+        assertThat(cost(PLAN.withLoads(l -> l.withOthers(80.0)), GroundSchool.SAME_POINT).shift())
                 .isCloseTo(cost(PLAN, GroundSchool.SAME_POINT).shift(), within(1e-9));
         assertThat(cost(PLAN, GroundSchool.SAME_POINT).ripple()).as("2.6 A while it is on").isCloseTo(
                 0.0754 * 2.6 / 1.2,
@@ -114,7 +117,8 @@ class GroundTest {
     /** By hand: (1.2 + 0.3) A through 62.8 mΩ of wire and two joints of 4 mΩ; the display does not pulse. */
     @Test
     void theDisplayAndTheJointsCountToo() {
-        GroundPlan.Cost cost = cost(PLAN.withDisplay(0.3).withJoint(0.004), GroundSchool.SAME_POINT);
+        GroundPlan.Cost cost = cost(PLAN.withLoads(l -> l.withDisplay(0.3)).withWires(w -> w.withJoint(0.004)),
+                GroundSchool.SAME_POINT);
         assertThat(cost.shift()).isCloseTo(1.5 * (0.0754 / 1.2 + 0.008), within(1e-4));
         assertThat(cost.ripple()).isCloseTo(2.6 * (0.0754 / 1.2 + 0.008), within(2e-4));
     }
@@ -124,8 +128,9 @@ class GroundTest {
     void atTheChassisTheStrapCountsToo() {
         double wire = cost(PLAN, GroundSchool.SAME_POINT).shift();
         assertThat(cost(PLAN, GroundSchool.CHASSIS).shift()).isCloseTo(wire + 11.2 * 0.005, within(1e-6));
-        assertThat(cost(PLAN.withOthers(0.0).withStrap(0.001), GroundSchool.CHASSIS).shift()).isCloseTo(wire + 1.2e-3,
-                within(1e-6));
+        assertThat(cost(PLAN.withLoads(l -> l.withOthers(0.0)).withWires(w -> w.withStrap(0.001)), GroundSchool.CHASSIS)
+                .shift()).isCloseTo(wire + 1.2e-3,
+                        within(1e-6));
     }
 
     @Test
@@ -145,8 +150,9 @@ class GroundTest {
                 .hasValue(GroundSchool.BATTERY);
         assertThat(PLAN.withTwoWires(true).recommended(0.05)).hasValueSatisfying(s -> assertThat(
                 cost(PLAN.withTwoWires(true), s).shift()).isCloseTo(0, within(1e-12)));
-        assertThat(PLAN.withToReader(null).recommended(0.05)).hasValue(GroundSchool.BATTERY);
-        assertThat(PLAN.withToReader(null).withToBattery(null).recommended(0.05)).isEmpty();
+        assertThat(PLAN.withWires(w -> w.withToReader(null)).recommended(0.05)).hasValue(GroundSchool.BATTERY);
+        assertThat(PLAN.withWires(w -> w.withToReader(null)).withWires(w -> w.withToBattery(null)).recommended(0.05))
+                .isEmpty();
     }
 
     /** The heater's return is separated first; with two wires another place, a thicker wire, and at last the reader's − input. */
@@ -185,8 +191,10 @@ class GroundTest {
     @Test
     void theReadersOwnCurrentLiftsItsGround() {
         double bare = cost(PLAN, GroundSchool.BATTERY).shift();
-        assertThat(cost(PLAN.withReaderDraw(3.0), GroundSchool.BATTERY).shift()).isCloseTo(bare - 0.03, within(1e-9));
-        assertThat(cost(PLAN.withReaderDraw(3.0), GroundSchool.READER).shift()).as("both are lifted alike")
+        assertThat(cost(PLAN.withLoads(l -> l.withReaderDraw(3.0)), GroundSchool.BATTERY).shift())
+                .isCloseTo(bare - 0.03, within(1e-9));
+        assertThat(cost(PLAN.withLoads(l -> l.withReaderDraw(3.0)), GroundSchool.READER).shift())
+                .as("both are lifted alike")
                 .isCloseTo(cost(PLAN, GroundSchool.READER).shift(), within(1e-9));
     }
 
@@ -204,19 +212,22 @@ class GroundTest {
     @Test
     void theTrialFindsTheResistancesBehindTheShift() {
         double strap = 0.004;
-        GroundPlan built = PLAN.withSchool(GroundSchool.CHASSIS).withStrap(strap);
+        GroundPlan built = PLAN.withSchool(GroundSchool.CHASSIS).withWires(w -> w.withStrap(strap));
         GroundTrial trial = GroundTrial.NONE.withLamps(9.0).withFan(14.0)
-                .with(GroundTrial.On.NOTHING, cost(built.withOthers(0.0).withMean(0.0), GroundSchool.CHASSIS).shift())
-                .with(GroundTrial.On.HEATER, cost(built.withOthers(0.0), GroundSchool.CHASSIS).shift())
-                .with(GroundTrial.On.LAMPS, cost(built.withOthers(9.0), GroundSchool.CHASSIS).shift())
-                .with(GroundTrial.On.FAN, cost(built.withOthers(23.0), GroundSchool.CHASSIS).shift());
+                .with(GroundTrial.On.NOTHING,
+                        cost(built.withLoads(l -> l.withOthers(0.0)).withLoads(l -> l.withMean(0.0)),
+                                GroundSchool.CHASSIS).shift())
+                .with(GroundTrial.On.HEATER,
+                        cost(built.withLoads(l -> l.withOthers(0.0)), GroundSchool.CHASSIS).shift())
+                .with(GroundTrial.On.LAMPS, cost(built.withLoads(l -> l.withOthers(9.0)), GroundSchool.CHASSIS).shift())
+                .with(GroundTrial.On.FAN, cost(built.withLoads(l -> l.withOthers(23.0)), GroundSchool.CHASSIS).shift());
         assertThat(trial.loadOhms().orElseThrow()).isCloseTo(strap, within(1e-9));
         assertThat(trial.heaterOhms(1.2).orElseThrow()).isCloseTo(built.wire(GroundSchool.CHASSIS) + strap,
                 within(1e-9));
         assertThat(trial.heaterOhms(null)).isEmpty();
         assertThat(trial.with(GroundTrial.On.LAMPS, null).loadOhms()).as("nothing to compare with").isEmpty();
-        GroundPlan tried = PLAN.withSchool(GroundSchool.CHASSIS).withTrial(trial).withOthers(12.0);
+        GroundPlan tried = PLAN.withSchool(GroundSchool.CHASSIS).withTrial(trial).withLoads(l -> l.withOthers(12.0));
         assertThat(tried.cost().orElseThrow().shift()).as("what was found stands for the usual strap")
-                .isCloseTo(cost(built.withOthers(12.0), GroundSchool.CHASSIS).shift(), within(1e-9));
+                .isCloseTo(cost(built.withLoads(l -> l.withOthers(12.0)), GroundSchool.CHASSIS).shift(), within(1e-9));
     }
 }

@@ -88,11 +88,15 @@ class WiringProperties {
     }
 
     private static GroundPlan ground(Random random) {
-        return GroundPlan.UNMEASURED.withToBattery(between(random, 0.2, 5)).withToChassis(between(random, 0.2, 5))
-                .withToReader(between(random, 0.1, 3)).withSection(WireGauge.crossSection(12 + random.nextInt(12)))
-                .withMean(between(random, 0.3, 2)).withPeak(between(random, 2, 3.5))
-                .withOthers(between(random, 0, 60)).withStrap(between(random, 0.0005, 0.02))
-                .withDisplay(between(random, 0, 0.4)).withJoint(between(random, 1e-4, 0.01));
+        return GroundPlan.UNMEASURED.withWires(w -> w.withToBattery(between(random, 0.2, 5)))
+                .withWires(w -> w.withToChassis(between(random, 0.2, 5)))
+                .withWires(w -> w.withToReader(between(random, 0.1, 3)))
+                .withWires(w -> w.withSection(WireGauge.crossSection(12 + random.nextInt(12))))
+                .withLoads(l -> l.withMean(between(random, 0.3, 2))).withLoads(l -> l.withPeak(between(random, 2, 3.5)))
+                .withLoads(l -> l.withOthers(between(random, 0, 60)))
+                .withWires(w -> w.withStrap(between(random, 0.0005, 0.02)))
+                .withLoads(l -> l.withDisplay(between(random, 0, 0.4)))
+                .withWires(w -> w.withJoint(between(random, 1e-4, 0.01)));
     }
 
     private static GroundPlan.Cost cost(GroundPlan plan, GroundSchool school) {
@@ -105,13 +109,15 @@ class WiringProperties {
         GroundPlan plan = ground(new Random(seed));
         for (GroundSchool school : GroundSchool.values()) {
             double shift = cost(plan, school).shift();
-            double mean = Objects.requireNonNull(plan.mean());
-            assertThat(cost(plan.withMean(2 * mean), school).shift()).isGreaterThan(shift);
-            assertThat(cost(plan.withJoint(0.05), school).shift()).isGreaterThan(shift);
-            assertThat(cost(plan.withToBattery(9.0).withToChassis(9.0).withToReader(9.0), school).shift())
+            double mean = Objects.requireNonNull(plan.loads().mean());
+            assertThat(cost(plan.withLoads(l -> l.withMean(2 * mean)), school).shift()).isGreaterThan(shift);
+            assertThat(cost(plan.withWires(w -> w.withJoint(0.05)), school).shift()).isGreaterThan(shift);
+            assertThat(cost(plan.withWires(w -> w.withToBattery(9.0)).withWires(w -> w.withToChassis(9.0))
+                    .withWires(w -> w.withToReader(9.0)), school).shift())
                     .isGreaterThan(shift);
             assertThat(cost(plan, school).ripple()).as("switched on against off")
-                    .isCloseTo(cost(plan.withDisplay(0.0).withOthers(0.0), school).ripple(), within(1e-9));
+                    .isCloseTo(cost(plan.withLoads(l -> l.withDisplay(0.0)).withLoads(l -> l.withOthers(0.0)), school)
+                            .ripple(), within(1e-9));
         }
         GroundPlan apart = plan.withTwoWires(true);
         assertThat(cost(apart, GroundSchool.BATTERY).shift()).isCloseTo(0, within(1e-9));

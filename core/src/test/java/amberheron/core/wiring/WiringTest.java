@@ -52,7 +52,8 @@ class WiringTest {
     }
 
     private static final GroundPlan APART = GroundPlan.UNMEASURED.withSchool(GroundSchool.READER).withTwoWires(true)
-            .withToReader(0.5).withSection(WireGauge.crossSection(18)).withMean(1.2).withPeak(2.6);
+            .withWires(w -> w.withToReader(0.5)).withWires(w -> w.withSection(WireGauge.crossSection(18)))
+            .withLoads(l -> l.withMean(1.2)).withLoads(l -> l.withPeak(2.6));
 
     /** NBS Handbook 100 copper wire tables, mΩ/m at 20 °C. */
     @ParameterizedTest
@@ -66,8 +67,9 @@ class WiringTest {
     /** 3 m of 18 AWG at 1.2 A → 75 mV → 0.15 AFR on a 2 AFR/V law. */
     @Test
     void theSharedGroundThatReadsLean() {
-        GroundPlan shared = GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withToChassis(3.0)
-                .withSection(WireGauge.crossSection(18)).withMean(1.2);
+        GroundPlan shared = GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT)
+                .withWires(w -> w.withToChassis(3.0))
+                .withWires(w -> w.withSection(WireGauge.crossSection(18))).withLoads(l -> l.withMean(1.2));
         assertThat(WireRules.shift(Wiring.UNMEASURED.withGround(shared), Set.of()).orElseThrow()).isCloseTo(0.075,
                 within(5e-4));
         Finding shift = finding(wiring(0.0, 12.4, 9.8, 5.0, shared), "ground");
@@ -80,7 +82,9 @@ class WiringTest {
         assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, GroundPlan.UNMEASURED), "ground").verdict())
                 .isEqualTo(Verdict.UNKNOWN);
         assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0,
-                GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withToChassis(3.0).withMean(1.2)), "ground")
+                GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withWires(w -> w.withToChassis(3.0))
+                        .withLoads(l -> l.withMean(1.2))),
+                "ground")
                 .verdict())
                 .isEqualTo(Verdict.UNKNOWN);
         assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, GroundPlan.UNMEASURED.withSchool(GroundSchool.READER)
@@ -265,9 +269,11 @@ class WiringTest {
     @ParameterizedTest
     @CsvSource({"SINGLE_ENDED, FAIL", "DIFFERENTIAL, PASS", "CAN, PASS", "SERIAL, PASS"})
     void aShiftIsFeltOnlyWhereVoltsAreMeasuredAgainstTheGround(Hookup.Form form, Verdict verdict) {
-        GroundPlan shared = GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withToChassis(3.0)
-                .withToReader(0.4)
-                .withSection(WireGauge.crossSection(18)).withMean(1.2).withPeak(2.6);
+        GroundPlan shared = GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT)
+                .withWires(w -> w.withToChassis(3.0))
+                .withWires(w -> w.withToReader(0.4))
+                .withWires(w -> w.withSection(WireGauge.crossSection(18))).withLoads(l -> l.withMean(1.2))
+                .withLoads(l -> l.withPeak(2.6));
         Wiring wiring = wiring(0.0, 12.4, 9.8, 5.0, shared)
                 .withSignals(Signals.NONE.with(ReaderKind.ECU, h -> h.withForm(form)));
         WireRules.Installation ecu = new WireRules.Installation(Set.of(ReaderKind.ECU), LAW, null, Tolerance.LAMBDA);
@@ -284,12 +290,14 @@ class WiringTest {
     @Test
     void theHeatersRippleIsJudged() {
         double limit = 2 * Tolerance.LAMBDA / LAW.lambdaPerVolt();
-        GroundPlan plan = GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withToChassis(1.0)
-                .withSection(WireGauge.crossSection(18)).withMean(0.1);
+        GroundPlan plan = GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withWires(w -> w.withToChassis(1.0))
+                .withWires(w -> w.withSection(WireGauge.crossSection(18))).withLoads(l -> l.withMean(0.1));
         double ohms = plan.wire(GroundSchool.SAME_POINT);
-        assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, plan.withPeak(limit / ohms - 1e-6)), "ripple").verdict())
+        assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, plan.withLoads(l -> l.withPeak(limit / ohms - 1e-6))), "ripple")
+                .verdict())
                 .isEqualTo(Verdict.PASS);
-        assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, plan.withPeak(limit / ohms + 1e-6)), "ripple").verdict())
+        assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, plan.withLoads(l -> l.withPeak(limit / ohms + 1e-6))), "ripple")
+                .verdict())
                 .isEqualTo(Verdict.WARN);
     }
 }

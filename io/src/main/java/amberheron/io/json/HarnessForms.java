@@ -64,26 +64,34 @@ final class HarnessForms {
                     .called(HarnessField.ROUTE_BEND, Dimension.LENGTH),
             partId(Route.Waypoint::id)).first("id");
 
+    private static final RecordForm<Route.Lengths> LENGTHS = RecordForm.of(Route.Lengths::new,
+            numberOrNull("lead", Route.Lengths::lead).within(Sane.LENGTH).about("m")
+                    .called(HarnessField.LEAD, Dimension.LENGTH),
+            numberOrNull("extension", Route.Lengths::extension).within(Sane.LENGTH).about("m")
+                    .called(HarnessField.EXTENSION, Dimension.LENGTH),
+            numberOrNull("slackAtEngine", Route.Lengths::slackAtEngine).within(Sane.LENGTH).about("m")
+                    .called(HarnessField.LOOP_AT_ENGINE, Dimension.LENGTH),
+            numberOrNull("slackAtDisplay", Route.Lengths::slackAtDisplay).within(Sane.LENGTH).about("m")
+                    .called(HarnessField.LOOP_AT_DISPLAY, Dimension.LENGTH));
+
+    private static final RecordForm<Route.Firewall> FIREWALL = RecordForm.of(Route.Firewall::new,
+            numberOrNull("connector", Route.Firewall::connector).within(Sane.BORE).about("m across")
+                    .called(HarnessField.CONNECTOR, Dimension.LENGTH),
+            numberOrNull("hole", Route.Firewall::hole).within(Sane.BORE).about("m across")
+                    .called(HarnessField.HOLE, Dimension.LENGTH),
+            choiceOrNull("passage", Route.Firewall::passage, Route.Passage.values()).called(HarnessField.PASSAGE),
+            flag("lookedBehind", Route.Firewall::lookedBehind).called(HarnessField.LOOKED_BEHIND));
+
+    private static final RecordForm<Route.Spray> SPRAY = RecordForm.of(Route.Spray::new,
+            choiceOrNull("facing", Route.Spray::facing, Route.Facing.values()).called(HarnessField.FACING),
+            flag("dripLoop", Route.Spray::dripLoop).called(HarnessField.DRIP_LOOP));
+
     private static final RecordForm<Route> ROUTE = RecordForm.of(Route::new,
             numbered("points", Route::points, WAYPOINT, Route.Waypoint::id, Route.Waypoint::withId),
-            numberOrNull("lead", Route::lead).within(Sane.LENGTH).about("m")
-                    .called(HarnessField.LEAD, Dimension.LENGTH),
-            numberOrNull("extension", Route::extension).within(Sane.LENGTH).about("m")
-                    .called(HarnessField.EXTENSION, Dimension.LENGTH),
-            numberOrNull("slackAtEngine", Route::slackAtEngine).within(Sane.LENGTH).about("m")
-                    .called(HarnessField.LOOP_AT_ENGINE, Dimension.LENGTH),
-            numberOrNull("slackAtDisplay", Route::slackAtDisplay).within(Sane.LENGTH).about("m")
-                    .called(HarnessField.LOOP_AT_DISPLAY, Dimension.LENGTH),
+            LENGTHS.inlined(Route::lengths),
             positiveOrNull("cable", Route::cable).within(Sane.BORE).about("m across")
                     .called(HarnessField.CABLE, Dimension.LENGTH),
-            numberOrNull("connector", Route::connector).within(Sane.BORE).about("m across")
-                    .called(HarnessField.CONNECTOR, Dimension.LENGTH),
-            numberOrNull("hole", Route::hole).within(Sane.BORE).about("m across")
-                    .called(HarnessField.HOLE, Dimension.LENGTH),
-            choiceOrNull("passage", Route::passage, Route.Passage.values()).called(HarnessField.PASSAGE),
-            flag("lookedBehind", Route::lookedBehind).called(HarnessField.LOOKED_BEHIND),
-            choiceOrNull("facing", Route::facing, Route.Facing.values()).called(HarnessField.FACING),
-            flag("dripLoop", Route::dripLoop).called(HarnessField.DRIP_LOOP));
+            FIREWALL.inlined(Route::firewall), SPRAY.inlined(Route::spray));
 
     private static final RecordForm<Joints.Test> TEST = RecordForm.of(Joints.Test::new,
             textOrEmpty("wire", Joints.Test::wire).called(HarnessField.JOINT_WIRE),

@@ -21,8 +21,10 @@ import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Sane;
 import amberheron.core.wiring.Feed;
+import amberheron.core.wiring.GroundLoads;
 import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.GroundTrial;
+import amberheron.core.wiring.GroundWires;
 import amberheron.core.wiring.HeaterTiming;
 import amberheron.core.wiring.Hookup;
 import amberheron.core.wiring.KeyState;
@@ -126,37 +128,44 @@ final class WireForms {
                     .called(WireField.TRIAL_FAN, Dimension.CURRENT))
             .first("lampsDraw", "fanDraw");
 
+    private static final RecordForm<GroundWires> GROUND_WIRES = RecordForm.of(GroundWires::new,
+            positiveOrNull("toBattery", GroundWires::toBattery).within(Sane.LENGTH).about("m")
+                    .called(WireField.TO_BATTERY, Dimension.LENGTH),
+            positiveOrNull("toChassis", GroundWires::toChassis).within(Sane.LENGTH).about("m")
+                    .called(WireField.TO_CHASSIS, Dimension.LENGTH),
+            positiveOrNull("toReader", GroundWires::toReader).within(Sane.LENGTH).about("m")
+                    .called(WireField.TO_READER, Dimension.LENGTH),
+            positiveOrNull("section", GroundWires::section).within(Sane.SECTION).about("m²")
+                    .called(WireField.SECTION, Dimension.CROSS_SECTION),
+            positiveOrNull("strap", GroundWires::strap).within(Sane.RESISTANCE).about("Ω")
+                    .called(WireField.STRAP, Dimension.RESISTANCE),
+            positiveOrNull("joint", GroundWires::joint).within(Sane.RESISTANCE).about("Ω, one joint")
+                    .called(WireField.JOINT, Dimension.RESISTANCE));
+
+    private static final RecordForm<GroundLoads> GROUND_LOADS = RecordForm.of(GroundLoads::new,
+            numberOrNull("mean", GroundLoads::mean).within(Sane.CURRENT).about("A")
+                    .called(WireField.MEAN, Dimension.CURRENT),
+            numberOrNull("peak", GroundLoads::peak).within(Sane.CURRENT).about("A")
+                    .called(WireField.PEAK, Dimension.CURRENT),
+            numberOrNull("others", GroundLoads::others).within(Sane.CURRENT).about("A through the same strap")
+                    .called(WireField.OTHERS, Dimension.CURRENT),
+            numberOrNull("display", GroundLoads::display).within(Sane.CURRENT).about("A")
+                    .called(WireField.DISPLAY, Dimension.CURRENT),
+            numberOrNull("readerDraw", GroundLoads::readerDraw).within(Sane.CURRENT).about("A, the reader's own")
+                    .called(WireField.READER_DRAW, Dimension.CURRENT));
+
     private static final RecordForm<GroundPlan> GROUND = RecordForm.of(GroundPlan::new,
             choiceOrNull("school", GroundPlan::school, GroundPlan.GroundSchool.values()).called(WireField.SCHOOL),
             flag("twoWires", GroundPlan::twoWires).about("the signal has a ground apart from the heater's"),
-            positiveOrNull("toBattery", GroundPlan::toBattery).within(Sane.LENGTH).about("m")
-                    .called(WireField.TO_BATTERY, Dimension.LENGTH),
-            positiveOrNull("toChassis", GroundPlan::toChassis).within(Sane.LENGTH).about("m")
-                    .called(WireField.TO_CHASSIS, Dimension.LENGTH),
-            positiveOrNull("toReader", GroundPlan::toReader).within(Sane.LENGTH).about("m")
-                    .called(WireField.TO_READER, Dimension.LENGTH),
-            positiveOrNull("section", GroundPlan::section).within(Sane.SECTION).about("m²")
-                    .called(WireField.SECTION, Dimension.CROSS_SECTION),
-            numberOrNull("mean", GroundPlan::mean).within(Sane.CURRENT).about("A")
-                    .called(WireField.MEAN, Dimension.CURRENT),
-            numberOrNull("peak", GroundPlan::peak).within(Sane.CURRENT).about("A")
-                    .called(WireField.PEAK, Dimension.CURRENT),
-            numberOrNull("others", GroundPlan::others).within(Sane.CURRENT).about("A through the same strap")
-                    .called(WireField.OTHERS, Dimension.CURRENT),
-            positiveOrNull("strap", GroundPlan::strap).within(Sane.RESISTANCE).about("Ω")
-                    .called(WireField.STRAP, Dimension.RESISTANCE),
-            numberOrNull("display", GroundPlan::display).within(Sane.CURRENT).about("A")
-                    .called(WireField.DISPLAY, Dimension.CURRENT),
-            positiveOrNull("joint", GroundPlan::joint).within(Sane.RESISTANCE).about("Ω, one joint")
-                    .called(WireField.JOINT, Dimension.RESISTANCE),
-            numberOrNull("readerDraw", GroundPlan::readerDraw).within(Sane.CURRENT).about("A, the reader's own")
-                    .called(WireField.READER_DRAW, Dimension.CURRENT),
+            GROUND_WIRES.inlined(GroundPlan::wires), GROUND_LOADS.inlined(GroundPlan::loads),
             objectOr("measured", GroundPlan::measured,
                     RecordForm.numbersBy(GroundPlan.GroundSchool.class, Cursor::id, true,
                             Sane.SUPPLY, school -> new FieldNames.Name(WireField.MEASURED.words(), Dimension.VOLTAGE)),
                     Map.of()),
             objectOr("trial", GroundPlan::trial, TRIAL, GroundTrial.NONE)
-                    .about("V between the two grounds, one load after the other switched on"));
+                    .about("V between the two grounds, one load after the other switched on"))
+            .first("school", "twoWires", "toBattery", "toChassis", "toReader", "section", "mean", "peak", "others",
+                    "strap", "display", "joint", "readerDraw");
 
     private static final RecordForm<HeaterTiming> HEATER = RecordForm.of(HeaterTiming::new,
             choiceOrNull("school", HeaterTiming::school, HeaterTiming.HeaterSchool.values()).called(WireField.HEATER),

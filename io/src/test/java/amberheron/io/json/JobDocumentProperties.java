@@ -69,8 +69,10 @@ import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.SettingFinder;
 import amberheron.core.trim.TrimSheet;
 import amberheron.core.wiring.Feed;
+import amberheron.core.wiring.GroundLoads;
 import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.GroundTrial;
+import amberheron.core.wiring.GroundWires;
 import amberheron.core.wiring.HeaterTiming;
 import amberheron.core.wiring.Hookup;
 import amberheron.core.wiring.KeyState;
@@ -142,9 +144,11 @@ class JobDocumentProperties {
         Route route = new Route(
                 List.of(new Route.Waypoint(words(random), maybe(random, 1), maybe(random, 1), random.nextBoolean(),
                         maybe(random, 1), maybe(random, 1))),
-                maybe(random, 1), maybe(random, 3), maybe(random, 0.2), maybe(random, 0.2), maybe(random, 0.01),
-                maybe(random, 0.03), maybe(random, 0.03), perhaps(random, Route.Passage.values()), random.nextBoolean(),
-                perhaps(random, Route.Facing.values()), random.nextBoolean());
+                new Route.Lengths(maybe(random, 1), maybe(random, 3), maybe(random, 0.2), maybe(random, 0.2)),
+                maybe(random, 0.01),
+                new Route.Firewall(maybe(random, 0.03), maybe(random, 0.03), perhaps(random, Route.Passage.values()),
+                        random.nextBoolean()),
+                new Route.Spray(perhaps(random, Route.Facing.values()), random.nextBoolean()));
         Joints joints = new Joints(perhaps(random, Joints.JointSchool.values()), Set.of(random.nextInt(6)),
                 List.of(new Joints.Test(words(random), maybe(random, 1e-6), maybe(random, 90), maybe(random, 0.01))));
         AsWired wired = new AsWired(maybe(random, 12), maybe(random, 12),
@@ -238,10 +242,11 @@ class JobDocumentProperties {
                         maybe(random, 14), maybe(random, 0.1)),
                 maybe(random, 20), maybe(random, 5),
                 new GroundPlan(perhaps(random, GroundPlan.GroundSchool.values()), random.nextBoolean(),
-                        maybe(random, 5),
-                        maybe(random, 5), maybe(random, 5), maybe(random, 1e-5), maybe(random, 3), maybe(random, 3),
-                        maybe(random, 90), maybe(random, 0.1), maybe(random, 1), maybe(random, 0.01),
-                        maybe(random, 3), Map.of(GroundPlan.GroundSchool.CHASSIS, random.nextGaussian()),
+                        new GroundWires(maybe(random, 5), maybe(random, 5), maybe(random, 5), maybe(random, 1e-5),
+                                maybe(random, 0.1), maybe(random, 0.01)),
+                        new GroundLoads(maybe(random, 3), maybe(random, 3), maybe(random, 90), maybe(random, 1),
+                                maybe(random, 3)),
+                        Map.of(GroundPlan.GroundSchool.CHASSIS, random.nextGaussian()),
                         GroundTrial.NONE.withLamps(maybe(random, 9)).with(any(random, GroundTrial.On.values()),
                                 maybe(random, 0.1))),
                 words(random), signals(random),

@@ -191,13 +191,13 @@ class JobDocumentTest {
     void theLeadStandsInOnePlace() throws IOException {
         String old = stored(2);
         Job both = JobDocument.read(file(old)).job();
-        assertThat(both.wiring().harness().route().lead()).as("the route's own stands").isEqualTo(0.4);
+        assertThat(both.wiring().harness().route().lengths().lead()).as("the route's own stands").isEqualTo(0.4);
         JobDocument document = JobDocument.read(file(old.replaceFirst("\"lead\" : 0.4", "\"lead\" : null")));
         assertThat(document.job().wiring().harness().route().cableInAll()).isEqualTo(2.4, within(1e-9));
-        Route cleared = document.job().wiring().harness().route().withLead(null);
+        Route cleared = document.job().wiring().harness().route().withLengths(p -> p.withLead(null));
         String text = document.with(document.job().withWiring(document.job().wiring()
                 .withHarness(document.job().wiring().harness().withRoute(cleared)))).text();
-        assertThat(JobDocument.read(file(text)).job().wiring().harness().route().lead())
+        assertThat(JobDocument.read(file(text)).job().wiring().harness().route().lengths().lead())
                 .as("what was taken back stays gone").isNull();
     }
 
@@ -238,7 +238,7 @@ class JobDocumentTest {
         Job wired = job().withWiring(Wiring.UNMEASURED
                 .withSignals(Signals.NONE.withOutputOhms(220.0).with(ReaderKind.ECU, h -> h.withForm(Hookup.Form.CAN)))
                 .withHeater(new HeaterTiming(HeaterTiming.HeaterSchool.TIMER_RELAY, 45.0))
-                .withHarness(new Harness(chart, Route.UNMEASURED.withPassage(Route.Passage.SLIT),
+                .withHarness(new Harness(chart, Route.UNMEASURED.withFirewall(p -> p.withPassage(Route.Passage.SLIT)),
                         Joints.NONE.joinedBy(Joints.JointSchool.CRIMPED).ticked(1, true), AsWired.NOTHING)));
         String whole = JobDocument.of(wired).text();
         assertThat(whole).contains(right);
