@@ -178,7 +178,7 @@ class StationsTest extends WindowTest {
         assertThat(shows("in the car · likely 3 min")).isTrue();
         hands.interact(() -> byId("step.earlier").requestFocus());
         hands.push(KeyCode.SPACE);
-        assertThat(session.review().plan().steps()).extracting(Step::id).containsSubsequence("battery", "splice");
+        assertThat(session.review().plan().steps()).extracting(Step::key).containsSubsequence("battery", "splice");
         hands.interact(() -> byId("step.earlier").requestFocus());
         hands.push(KeyCode.SPACE);
         hands.clickOn(byId("plan.leaf.intake"));

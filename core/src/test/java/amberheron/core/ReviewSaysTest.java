@@ -79,7 +79,7 @@ class ReviewSaysTest {
                         RulesSayTest.log(600, 120, 1, 0.001, 0.002, 0.2), Drives.LONG))
                 .withHandOver(new Job.HandOver("", DAY));
         return job.withEntries(job.entries().entered(AirField.SHOWN.address(), TYPED)).withDone(
-                JobPlan.of(intake).steps().stream().map(Step::id).collect(Collectors.toSet()));
+                JobPlan.of(intake).steps().stream().map(Step::key).collect(Collectors.toSet()));
     }
 
     private static CheckPoint point(double volts) {

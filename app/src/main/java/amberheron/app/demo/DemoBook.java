@@ -239,7 +239,7 @@ public final class DemoBook {
                         .withTold(DisplaySetting.PULSES, 1.5))
                 .withHandOver(new Job.HandOver("Catalyst heat shield not refitted: a new one is on order.",
                         today.minusDays(7)));
-        return job.withDone(JobPlan.of(intake).steps().stream().map(Step::id).collect(Collectors.toSet()));
+        return job.withDone(JobPlan.of(intake).steps().stream().map(Step::key).collect(Collectors.toSet()));
     }
 
     /** Half done: placed and partly wired, the rest open. */

@@ -14,6 +14,7 @@ import amberheron.core.job.JobReview;
 import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
 import amberheron.core.plan.Step;
+import amberheron.core.plan.StepId;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.json.JobDocument;
 import amberheron.io.json.Manifest;
@@ -30,7 +31,7 @@ import java.util.Set;
 /** What the Hand over station says. */
 public final class HandOverModel implements StationModel {
     /** Steps that follow the sheet. */
-    private static final Set<String> AFTER = Set.of("sheet", "plug");
+    private static final Set<StepId> AFTER = Set.of(StepId.SHEET, StepId.PLUG);
 
     @Override
     public String subtitle() {
@@ -116,7 +117,7 @@ public final class HandOverModel implements StationModel {
         }
         Set<String> done = session.job().done();
         List<String> steps = session.review().plan().steps().stream()
-                .filter(s -> !done.contains(s.id()) && !AFTER.contains(s.id())).map(Step::title).toList();
+                .filter(s -> !done.contains(s.key()) && !AFTER.contains(s.id())).map(Step::title).toList();
         if (!steps.isEmpty()) {
             return new Advice(plain("Tick what is done, or leave it on the sheet as not done."),
                     Action.go(session, Station.PLAN),

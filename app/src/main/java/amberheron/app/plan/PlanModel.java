@@ -21,6 +21,7 @@ import amberheron.core.plan.JobPlan;
 import amberheron.core.plan.LeakEstimate;
 import amberheron.core.plan.Schedule;
 import amberheron.core.plan.Step;
+import amberheron.core.plan.StepId;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.io.pack.PartsSheet;
@@ -84,10 +85,10 @@ public final class PlanModel implements StationModel {
         List<Step> critical = plan.criticalPath(done);
         return plan.steps().stream().map(s -> {
             List<Step> waits = plan.waitingOn(s, done);
-            String text = waits.isEmpty() || done.contains(s.id())
+            String text = waits.isEmpty() || done.contains(s.key())
                     ? s.reason()
                     : "waits on: " + waits.stream().map(Step::title).collect(Collectors.joining("; "));
-            return new Row(s, done.contains(s.id()), waits.isEmpty(), critical.contains(s), text,
+            return new Row(s, done.contains(s.key()), waits.isEmpty(), critical.contains(s), text,
                     say("%d–%d min", s.time().low(), s.time().high()));
         }).toList();
     }
@@ -158,7 +159,7 @@ public final class PlanModel implements StationModel {
 
     private static void tick(Session session, List<Step> steps) {
         Set<String> done = new TreeSet<>(session.job().done());
-        steps.forEach(s -> done.add(s.id()));
+        steps.forEach(s -> done.add(s.key()));
         session.edit("ticked what is proven", j -> j.withDone(done));
     }
 
@@ -166,10 +167,10 @@ public final class PlanModel implements StationModel {
     public void toggle(Session session, Step step) {
         JobPlan plan = session.review().plan();
         Set<String> done = new TreeSet<>(session.job().done());
-        if (done.contains(step.id())) {
+        if (done.contains(step.key())) {
             List<Step> fall = plan.dependants(step, done);
-            done.remove(step.id());
-            fall.forEach(s -> done.remove(s.id()));
+            done.remove(step.key());
+            fall.forEach(s -> done.remove(s.key()));
             session.edit("“" + step.title() + "” not done", j -> j.withDone(done));
             if (!fall.isEmpty()) {
                 session.tell("Also opened again, since they stood on it: "
@@ -178,7 +179,7 @@ public final class PlanModel implements StationModel {
             return;
         }
         Condition condition = session.job().intake().condition();
-        if (condition.stops() && !step.id().equals("leaks")) {
+        if (condition.stops() && step.id() != StepId.LEAKS) {
             session.tell("Nothing is fitted to this exhaust: it is down as “" + condition.words()
                     + "”. Have it mended and say so, then go on.");
             return;
@@ -189,15 +190,15 @@ public final class PlanModel implements StationModel {
                     + waits.stream().map(Step::title).collect(Collectors.joining("; ")) + ".");
             return;
         }
-        done.add(step.id());
+        done.add(step.key());
         session.edit("“" + step.title() + "” done", j -> j.withDone(done));
     }
 
     /** Moves a step earlier or later by so many places; refused with the reason. */
     public void move(Session session, Step step, int places) {
         JobPlan plan = session.review().plan();
-        List<String> order = plan.steps().stream().map(Step::id).toList();
-        switch (plan.move(step.id(), order.indexOf(step.id()) + places)) {
+        List<String> order = plan.steps().stream().map(Step::key).toList();
+        switch (plan.move(step.key(), order.indexOf(step.key()) + places)) {
             case JobPlan.Move.Done done -> session.edit("“" + step.title() + "” moved",
                     j -> j.withProgress(j.progress().withOrder(done.order())));
             case JobPlan.Move.Refused refused -> session.tell(refused.reason());
@@ -293,7 +294,7 @@ public final class PlanModel implements StationModel {
         }
         Optional<Step> next = session.review().plan().next(session.job().done());
         List<Step> tooSoon = session.review().tickedTooSoon();
-        if (!tooSoon.isEmpty() && (next.isEmpty() || next.get().id().equals("sheet"))) {
+        if (!tooSoon.isEmpty() && (next.isEmpty() || next.get().id() == StepId.SHEET)) {
             Step ticked = tooSoon.getFirst();
             Station at = Station.shownAt(ticked.id()).orElseThrow();
             return new Advice(Message.of("“{0}” is ticked, but {1} is {2}.", plain(ticked.title()), plain(at.title()),
@@ -302,7 +303,7 @@ public final class PlanModel implements StationModel {
                             plain(tooSoon.size() == 1 ? "One step is" : tooSoon.size() + " steps are")),
                     Message.NONE, checked, caution(session));
         }
-        if (next.isEmpty() || next.get().id().equals("sheet")) {
+        if (next.isEmpty() || next.get().id() == StepId.SHEET) {
             return new Advice(plain("Every step is done."),
                     Action.go(session, Station.HAND_OVER),
                     plain("What remains is the sheet."), Message.NONE, checked, Message.NONE);

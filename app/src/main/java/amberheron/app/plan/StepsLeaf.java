@@ -78,16 +78,16 @@ final class StepsLeaf implements Leaf {
     private Node row(PlanModel.Row row) {
         Step step = row.step();
         CheckBox tick = new CheckBox();
-        tick.setId("step." + step.id());
+        tick.setId("step." + step.key());
         tick.setSelected(row.done());
         Label title = Parts.text(PlanModel.title(session, step), row.done() ? "step-done" : "step-title");
         VBox words = new VBox(title);
-        boolean open = model.opened().filter(step.id()::equals).isPresent();
+        boolean open = model.opened().filter(step.key()::equals).isPresent();
         if (!row.waits().isEmpty() && !row.done() && !row.ready()) {
             words.getChildren().add(Parts.line(row.waits(), "soft", row.ready() ? "ready" : "waiting"));
         }
-        VBox press = new VBox(new Pressable("step.details." + step.id(), "Details of " + step.title(),
-                () -> model.open(session, step.id()), words));
+        VBox press = new VBox(new Pressable("step.details." + step.key(), "Details of " + step.title(),
+                () -> model.open(session, step.key()), words));
         if (open) {
             press.getChildren().add(details(row));
         }
@@ -109,7 +109,7 @@ final class StepsLeaf implements Leaf {
         tick.setOnAction(e -> {
             tick.setSelected(row.done());
             model.toggle(session, step);
-            again("step." + step.id());
+            again("step." + step.key());
         });
         return line;
     }

@@ -40,7 +40,7 @@ class PlanModelTest {
     }
 
     private Step step(String id) {
-        return session().review().plan().steps().stream().filter(s -> s.id().equals(id)).findFirst().orElseThrow();
+        return session().review().plan().steps().stream().filter(s -> s.key().equals(id)).findFirst().orElseThrow();
     }
 
     @Test
@@ -71,12 +71,12 @@ class PlanModelTest {
     @Test
     void aStepThatWaitsSaysOnWhatInItsRow() {
         List<PlanModel.Row> rows = model.rows(session());
-        PlanModel.Row air = rows.stream().filter(r -> r.step().id().equals("air")).findFirst().orElseThrow();
+        PlanModel.Row air = rows.stream().filter(r -> r.step().key().equals("air")).findFirst().orElseThrow();
         assertThat(air.ready()).isFalse();
         assertThat(air.waits())
                 .isEqualTo("waits on: Battery negative on again");
         assertThat(air.critical()).isTrue();
-        assertThat(rows).filteredOn(PlanModel.Row::done).extracting(r -> r.step().id()).contains("leaks", "place");
+        assertThat(rows).filteredOn(PlanModel.Row::done).extracting(r -> r.step().key()).contains("leaks", "place");
     }
 
     /** λ + f·(1 + λ·AFRst)/AFRst: one per cent of air on propane (15.68) turns 1.000 into 1.011. */
@@ -121,13 +121,13 @@ class PlanModelTest {
     @Test
     void aStepMovesWhereItMayAndIsRefusedWhereItMayNot() {
         model.move(session(), step("battery"), -1);
-        assertThat(session().review().plan().steps()).extracting(Step::id).containsSubsequence("battery", "splice");
+        assertThat(session().review().plan().steps()).extracting(Step::key).containsSubsequence("battery", "splice");
         int notes = session().job().progress().order().size();
         model.move(session(), step("sensor"), -20);
         assertThat(session().notice()).contains("“Screw the sensor in” cannot come before");
         assertThat(session().job().progress().order()).hasSize(notes);
         session().openJob().undo();
-        assertThat(session().review().plan().steps()).extracting(Step::id).containsSubsequence("splice", "battery");
+        assertThat(session().review().plan().steps()).extracting(Step::key).containsSubsequence("splice", "battery");
     }
 
     @Test

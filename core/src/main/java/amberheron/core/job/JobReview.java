@@ -23,6 +23,7 @@ import amberheron.core.plan.Intake;
 import amberheron.core.plan.JobPlan;
 import amberheron.core.plan.Schedule;
 import amberheron.core.plan.Step;
+import amberheron.core.plan.StepId;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.Diagnostician;
@@ -64,7 +65,7 @@ public final class JobReview {
     private final List<Stale> stale;
     /** What grounds and input are expected to do to the volts. */
     private final Derived<WireEffect> onTheWay;
-    private final Map<String, List<Step.Item>> chosen;
+    private final Map<StepId, List<Step.Item>> chosen;
     private final Derived<JobPlan> plan;
     private final PlaceRanking places;
     private final FreeAirCheck airCheck;
@@ -284,7 +285,7 @@ public final class JobReview {
 
     /** Whether a step waits that is not the sheet, which is written when all else is done. */
     boolean stepsLeft() {
-        return plan.get().steps().stream().anyMatch(s -> !s.id().equals("sheet") && !job.done().contains(s.id()));
+        return plan.get().steps().stream().anyMatch(s -> s.id() != StepId.SHEET && !job.done().contains(s.key()));
     }
 
     /** Steps that were ticked although the checks of their station are open or failed. */

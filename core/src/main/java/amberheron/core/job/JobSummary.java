@@ -1,6 +1,7 @@
 package amberheron.core.job;
 
 import amberheron.core.plan.Step;
+import amberheron.core.plan.StepId;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.Collections;
@@ -67,7 +68,7 @@ public record JobSummary(String id, String vehicle, Map<Station, LinkState> stat
         for (Station station : Station.values()) {
             states.put(station, review.state(station));
         }
-        boolean cameOff = !job.intake().permanent() && job.done().contains("plug");
+        boolean cameOff = !job.intake().permanent() && job.done().contains(StepId.PLUG.key());
         Standing standing = standing(review);
         return new JobSummary(job.id(), job.intake().vehicle(), states, standing.on(), standing.detail(),
                 cameOff ? null : job.air().date(), job.progress().day(), job.progress().bay(),
@@ -110,8 +111,8 @@ public record JobSummary(String id, String vehicle, Map<Station, LinkState> stat
             return new Standing(Waiting.PARTS, String.join("; ", lacking));
         }
         Waiting on = switch (next.get().id()) {
-            case "weld" -> Waiting.WELDER;
-            case "prove" -> Waiting.PROVING_DRIVE;
+            case WELD -> Waiting.WELDER;
+            case PROVE -> Waiting.PROVING_DRIVE;
             default -> Waiting.NOTHING;
         };
         return new Standing(on, "next: " + next.get().title());

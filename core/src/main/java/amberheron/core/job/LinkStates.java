@@ -83,7 +83,7 @@ final class LinkStates {
 
     /** Steps that are ticked, or not, where the checks of their station say otherwise. */
     List<Step> contradicted(boolean ticked) {
-        return review.plan().steps().stream().filter(s -> review.job().done().contains(s.id()) == ticked)
+        return review.plan().steps().stream().filter(s -> review.job().done().contains(s.key()) == ticked)
                 .filter(s -> Station.shownAt(s.id()).filter(at -> of(at).done() != ticked).isPresent()).toList();
     }
 

@@ -7,10 +7,11 @@ import amberheron.core.harness.Joints;
 import amberheron.core.harness.Route;
 import amberheron.core.plan.Step.Item;
 import amberheron.core.plan.Step.Item.Kind;
+import amberheron.core.plan.StepId;
 import amberheron.core.wiring.HeaterTiming;
 import amberheron.core.wiring.Wiring;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 
@@ -19,8 +20,8 @@ final class PartsChosen {
     private PartsChosen() {
     }
 
-    static Map<String, List<Item>> of(Wiring wiring) {
-        Map<String, List<Item>> chosen = new HashMap<>();
+    static Map<StepId, List<Item>> of(Wiring wiring) {
+        Map<StepId, List<Item>> chosen = new EnumMap<>(StepId.class);
         HeaterTiming.HeaterSchool heater = wiring.heater().school();
         Double fuse = wiring.fuse();
         if (heater != null || wiring.feed().relay() || fuse != null) {
@@ -34,11 +35,11 @@ final class PartsChosen {
             if (wiring.feed().relay() && !relay) {
                 items.add(new Item("relay with its socket", Kind.PART));
             }
-            chosen.put("feed", List.copyOf(items));
+            chosen.put(StepId.FEED, List.copyOf(items));
         }
         Joints.JointSchool joints = wiring.harness().joints().school();
         if (joints != null) {
-            chosen.put("splice", switch (joints) {
+            chosen.put(StepId.SPLICE, switch (joints) {
                 case SOLDERED -> List.of(new Item("heat-shrink and solder", Kind.CONSUMABLE),
                         new Item("soldering iron", Kind.TOOL));
                 case CRIMPED -> List.of(new Item("crimp terminals with seals", Kind.CONSUMABLE),
@@ -57,7 +58,7 @@ final class PartsChosen {
             if (route.firewall().passage() == null || route.firewall().passage() == Route.Passage.GROMMET) {
                 items.add(new Item("grommet", Kind.PART));
             }
-            chosen.put("run", List.copyOf(items));
+            chosen.put(StepId.RUN, List.copyOf(items));
         }
         return Map.copyOf(chosen);
     }

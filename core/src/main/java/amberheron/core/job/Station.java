@@ -1,6 +1,7 @@
 package amberheron.core.job;
 
 import amberheron.core.parts.Address;
+import amberheron.core.plan.StepId;
 import java.util.Arrays;
 import java.util.Optional;
 
@@ -32,14 +33,14 @@ public enum Station {
     }
 
     /** The station whose checks show that a step was done; empty for a step that nothing is measured of. */
-    public static Optional<Station> shownAt(String step) {
+    public static Optional<Station> shownAt(StepId step) {
         return switch (step) {
-            case "place", "drill", "weld", "clamp", "free", "tight", "probe" -> Optional.of(PLACE);
-            case "source", "run", "splice", "feed", "ground", "connect", "route", "shift" -> Optional.of(WIRE);
-            case "air" -> Optional.of(AIR);
-            case "scale", "points" -> Optional.of(SCALE);
-            case "prove" -> Optional.of(PROVE);
-            default -> Optional.empty();
+            case PLACE, DRILL, WELD, CLAMP, FREE, TIGHT, PROBE -> Optional.of(Station.PLACE);
+            case SOURCE, RUN, SPLICE, FEED, GROUND, CONNECT, ROUTE, SHIFT -> Optional.of(WIRE);
+            case AIR -> Optional.of(Station.AIR);
+            case SCALE, POINTS -> Optional.of(Station.SCALE);
+            case PROVE -> Optional.of(Station.PROVE);
+            case LEAKS, DISPLAY, BATTERY, ON, SENSOR, HOT, NARROWBAND, LINK, PLUG, SHEET -> Optional.empty();
         };
     }
 

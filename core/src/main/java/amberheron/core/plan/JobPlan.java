@@ -44,9 +44,9 @@ public final class JobPlan {
      * The plan for an intake.
      *
      * @param order the order the shop prefers; kept wherever no step would come before one it waits on
-     * @param chosen what was chosen elsewhere for a step to have ready, in place of the usual, by the step's id
+     * @param chosen what was chosen elsewhere for a step to have ready, in place of the usual, by the step
      */
-    public static JobPlan of(Intake intake, List<String> order, Map<String, List<Step.Item>> chosen) {
+    public static JobPlan of(Intake intake, List<String> order, Map<StepId, List<Step.Item>> chosen) {
         JobPlan plan = new JobPlan();
         PlanSteps.of(intake).stream().map(s -> {
             List<Step.Item> items = chosen.get(s.id());
@@ -76,13 +76,13 @@ public final class JobPlan {
     }
 
     private void add(Step step) {
-        graph.addVertex(step.id());
-        byId.put(step.id(), step);
-        for (String earlier : step.after()) {
-            if (!byId.containsKey(earlier)) {
+        graph.addVertex(step.key());
+        byId.put(step.key(), step);
+        for (StepId earlier : step.after()) {
+            if (!byId.containsKey(earlier.key())) {
                 throw new IllegalStateException(step.id() + " waits on " + earlier + ", which is no step yet");
             }
-            graph.addEdge(earlier, step.id());
+            graph.addEdge(earlier.key(), step.key());
         }
     }
 
@@ -97,24 +97,24 @@ public final class JobPlan {
 
     /** The steps a step still waits on, given those done. */
     public List<Step> waitingOn(Step step, Set<String> done) {
-        return step.after().stream().filter(id -> !done.contains(id)).map(this::step).toList();
+        return step.after().stream().map(StepId::key).filter(id -> !done.contains(id)).map(this::step).toList();
     }
 
     /** The first step that is not done and waits on nothing. */
     public Optional<Step> next(Set<String> done) {
-        return steps.stream().filter(s -> !done.contains(s.id())).filter(s -> waitingOn(s, done).isEmpty())
+        return steps.stream().filter(s -> !done.contains(s.key())).filter(s -> waitingOn(s, done).isEmpty())
                 .findFirst();
     }
 
     /** Steps already done that depend, directly or not, on this one: they fall with it when it is undone. */
     public List<Step> dependants(Step step, Set<String> done) {
-        Set<String> after = graph.getDescendants(step.id());
-        return steps.stream().filter(s -> after.contains(s.id()) && done.contains(s.id())).toList();
+        Set<String> after = graph.getDescendants(step.key());
+        return steps.stream().filter(s -> after.contains(s.key()) && done.contains(s.key())).toList();
     }
 
     /** Moves a step to a place in the order, counted from 0; refused where it would come before what it waits on, or after what waits on it. */
     public Move move(String id, int to) {
-        List<String> order = new ArrayList<>(steps.stream().map(Step::id).toList());
+        List<String> order = new ArrayList<>(steps.stream().map(Step::key).toList());
         int from = order.indexOf(id);
         int target = Math.clamp(to, 0, order.size() - 1);
         for (int i = Math.min(from, target); i <= Math.max(from, target); i++) {
@@ -146,14 +146,14 @@ public final class JobPlan {
         Map<String, Integer> reach = new LinkedHashMap<>();
         Map<String, String> before = new LinkedHashMap<>();
         for (Step s : steps) {
-            if (done.contains(s.id())) {
+            if (done.contains(s.key())) {
                 continue;
             }
-            String longest = s.after().stream().filter(reach::containsKey)
+            String longest = s.after().stream().map(StepId::key).filter(reach::containsKey)
                     .max(Comparator.comparingInt(reach::get)).orElse(null);
-            reach.put(s.id(), s.time().likely() + (longest == null ? 0 : reach.getOrDefault(longest, 0)));
+            reach.put(s.key(), s.time().likely() + (longest == null ? 0 : reach.getOrDefault(longest, 0)));
             if (longest != null) {
-                before.put(s.id(), longest);
+                before.put(s.key(), longest);
             }
         }
         List<Step> path = new ArrayList<>();
@@ -173,7 +173,7 @@ public final class JobPlan {
     /** Minutes that the steps not yet done take on average, one after the other. */
     public int minutesLeft(Set<String> done) {
         return (int) Math
-                .round(steps.stream().filter(s -> !done.contains(s.id())).mapToDouble(s -> s.time().mean()).sum());
+                .round(steps.stream().filter(s -> !done.contains(s.key())).mapToDouble(s -> s.time().mean()).sum());
     }
 
     /** A line of the list to have ready. */
@@ -194,7 +194,7 @@ public final class JobPlan {
     public List<Item> lacking(Set<String> done, Set<String> inHand) {
         return items().stream().filter(r -> r.item().kind() != Item.Kind.TOOL)
                 .filter(r -> !inHand.contains(r.item().name()))
-                .filter(r -> r.steps().stream().anyMatch(s -> !done.contains(s.id()))).map(Ready::item)
+                .filter(r -> r.steps().stream().anyMatch(s -> !done.contains(s.key()))).map(Ready::item)
                 .collect(Collectors.toList());
     }
 }

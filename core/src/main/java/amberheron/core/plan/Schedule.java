@@ -47,14 +47,14 @@ public record Schedule(List<Slot> slots, double likely, double early, double lat
      * @param people 1 or more
      */
     public static Schedule of(JobPlan plan, Set<String> done, int people) {
-        List<Step> left = plan.steps().stream().filter(s -> !done.contains(s.id())).toList();
+        List<Step> left = plan.steps().stream().filter(s -> !done.contains(s.key())).toList();
         List<Slot> likely = slots(left, people, s -> s.time().likely());
         RandomDataGenerator random = new RandomDataGenerator(SEED);
         double[] ends = new double[DRAWS];
         for (int i = 0; i < DRAWS; i++) {
             Map<String, Double> drawn = new HashMap<>();
-            left.forEach(s -> drawn.put(s.id(), draw(s.time(), random)));
-            ends[i] = end(slots(left, people, s -> drawn.getOrDefault(s.id(), 0.0)));
+            left.forEach(s -> drawn.put(s.key(), draw(s.time(), random)));
+            ends[i] = end(slots(left, people, s -> drawn.getOrDefault(s.key(), 0.0)));
         }
         Arrays.sort(ends);
         return new Schedule(likely, ends[DRAWS / 2], ends[DRAWS / 10], ends[DRAWS - 1 - DRAWS / 10]);
@@ -73,7 +73,7 @@ public record Schedule(List<Slot> slots, double likely, double early, double lat
     }
 
     private static List<Slot> slots(List<Step> steps, int people, ToDoubleFunction<Step> minutes) {
-        Set<String> ids = new java.util.HashSet<>(steps.stream().map(Step::id).toList());
+        Set<String> ids = new java.util.HashSet<>(steps.stream().map(Step::key).toList());
         List<Step> waiting = new ArrayList<>(steps);
         Map<String, Double> ended = new HashMap<>();
         double[] free = new double[people];
@@ -89,10 +89,10 @@ public record Schedule(List<Slot> slots, double likely, double early, double lat
             for (Step s : waiting) {
                 double ready = free[who];
                 boolean known = true;
-                for (String id : s.after()) {
-                    if (ids.contains(id)) {
-                        known &= ended.containsKey(id);
-                        ready = Math.max(ready, ended.getOrDefault(id, 0.0));
+                for (StepId earlier : s.after()) {
+                    if (ids.contains(earlier.key())) {
+                        known &= ended.containsKey(earlier.key());
+                        ready = Math.max(ready, ended.getOrDefault(earlier.key(), 0.0));
                     }
                 }
                 double can = s.takesCar() ? Math.max(ready, lift) : ready;
@@ -108,7 +108,7 @@ public record Schedule(List<Slot> slots, double likely, double early, double lat
             slots.add(new Slot(next, who, start, to));
             free[who] = to;
             lift = next.takesCar() ? to : lift;
-            ended.put(next.id(), to);
+            ended.put(next.key(), to);
             waiting.remove(next);
         }
         return slots;

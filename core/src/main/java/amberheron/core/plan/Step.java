@@ -9,9 +9,9 @@ import org.jspecify.annotations.Nullable;
 /**
  * One step of the job.
  *
- * @param id stable name
+ * @param id which step it is
  * @param title what to do
- * @param after ids of the steps it waits on
+ * @param after the steps it waits on
  * @param time what it takes
  * @param where it is done
  * @param items parts and tools to have ready
@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param engine whether the engine runs: nobody may be under the car meanwhile
  * @param span a figure to hold to while doing it; null when there is none
  */
-public record Step(String id, String title, List<String> after, Time time, Where where, List<Item> items,
+public record Step(StepId id, String title, List<StepId> after, Time time, Where where, List<Item> items,
         String reason, String caution, boolean engine, @Nullable Span span) {
     /** From one measure to another of the same dimension. */
     public record Span(Measure from, Measure to) {
@@ -57,6 +57,11 @@ public record Step(String id, String title, List<String> after, Time time, Where
         public String words() {
             return words;
         }
+    }
+
+    /** Its name in documents. */
+    public String key() {
+        return id.key();
     }
 
     /** The same with other things to have ready. */

@@ -25,7 +25,7 @@ class JobSummaryTest {
             .withExhaust(Exhaust.UNMEASURED.withSegments(Exhaust.usual(false, 1)));
 
     private static Job job(String... open) {
-        Set<String> done = new TreeSet<>(JobPlan.of(ASKED).steps().stream().map(Step::id).toList());
+        Set<String> done = new TreeSet<>(JobPlan.of(ASKED).steps().stream().map(Step::key).toList());
         done.removeAll(Set.of(open));
         Set<String> all = JobPlan.of(ASKED).items().stream().map(r -> r.item().name()).collect(Collectors.toSet());
         return Job.empty("J").withIntake(ASKED).withProgress(Progress.NONE.withDone(done).withInHand(all));

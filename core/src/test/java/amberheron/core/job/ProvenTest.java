@@ -335,9 +335,9 @@ class ProvenTest {
         assertThat(review(planned).next().orElseThrow().station()).as("the steps are done there")
                 .isEqualTo(Station.PLACE);
         Job ticked = planned.withDone(
-                review(planned).plan().steps().stream().map(Step::id).collect(Collectors.toSet()));
+                review(planned).plan().steps().stream().map(Step::key).collect(Collectors.toSet()));
         assertThat(because(ticked, Station.PLAN)).containsExactly("ticked");
-        assertThat(review(ticked).tickedTooSoon()).extracting(Step::id).contains("place", "prove")
+        assertThat(review(ticked).tickedTooSoon()).extracting(Step::key).contains("place", "prove")
                 .doesNotContain("battery");
     }
 

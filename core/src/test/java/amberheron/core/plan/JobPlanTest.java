@@ -24,17 +24,18 @@ class JobPlanTest {
     private static final Intake WELDED = Intake.BLANK;
 
     private static List<String> ids(JobPlan plan) {
-        return plan.steps().stream().map(Step::id).toList();
+        return plan.steps().stream().map(Step::key).toList();
     }
 
     private static Step step(JobPlan plan, String id) {
-        return plan.steps().stream().filter(s -> s.id().equals(id)).findFirst().orElseThrow();
+        return plan.steps().stream().filter(s -> s.key().equals(id)).findFirst().orElseThrow();
     }
 
     private static void keepsItsOrder(JobPlan plan) {
         List<String> order = ids(plan);
         for (Step step : plan.steps()) {
-            assertThat(order.subList(0, order.indexOf(step.id()))).containsAll(step.after());
+            assertThat(order.subList(0, order.indexOf(step.key())))
+                    .containsAll(step.after().stream().map(StepId::key).toList());
         }
     }
 
@@ -96,8 +97,8 @@ class JobPlanTest {
     void undoingAStepTakesWhatStoodOnIt() {
         JobPlan plan = JobPlan.of(WELDED);
         Set<String> done = Set.of("leaks", "place", "drill");
-        assertThat(plan.dependants(step(plan, "place"), done)).extracting(Step::id).containsExactly("drill");
-        assertThat(plan.next(done)).map(Step::id).hasValue("display");
+        assertThat(plan.dependants(step(plan, "place"), done)).extracting(Step::key).containsExactly("drill");
+        assertThat(plan.next(done)).map(Step::key).hasValue("display");
         assertThat(plan.minutesLeft(Set.of()) - plan.minutesLeft(Set.of("leaks"))).as("(5 + 4·10 + 25)/6").isBetween(11,
                 12);
     }
@@ -117,7 +118,7 @@ class JobPlanTest {
 
     private static int longest(JobPlan plan, Step step) {
         return step.time().likely()
-                + step.after().stream().mapToInt(id -> longest(plan, step(plan, id))).max().orElse(0);
+                + step.after().stream().mapToInt(id -> longest(plan, step(plan, id.key()))).max().orElse(0);
     }
 
     /** Nobody does two things at once, the lift takes one step at a time, and no step begins before what it waits on. */
@@ -178,7 +179,7 @@ class JobPlanTest {
         JobPlan plan = JobPlan.of(WELDED.withPermanent(false));
         assertThat(plan.items()).extracting(r -> r.item().name()).doesNotHaveDuplicates().contains("bung plug");
         assertThat(plan.items()).filteredOn(r -> r.item().name().equals("sensor")).singleElement()
-                .satisfies(r -> assertThat(r.steps()).extracting(Step::id).containsExactly("air", "sensor"));
+                .satisfies(r -> assertThat(r.steps()).extracting(Step::key).containsExactly("air", "sensor"));
         assertThat(plan.lacking(Set.of(), Set.of("sensor"))).extracting(Step.Item::name).contains("grommet")
                 .doesNotContain("sensor", "multimeter");
         assertThat(plan.lacking(Set.of("leaks", "tight"), Set.of())).extracting(Step.Item::name)

@@ -17,6 +17,7 @@ import amberheron.core.placement.Candidate;
 import amberheron.core.placement.FittingProcedure;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.Step;
+import amberheron.core.plan.StepId;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
@@ -62,7 +63,7 @@ public final class Sheets {
     private static final int LAW_ROWS = 9;
     private static final int MOST_STEPS = 5;
     /** Steps that are not left undone when the sheet is written. */
-    private static final Set<String> LAST = Set.of("sheet", "plug");
+    private static final Set<StepId> LAST = Set.of(StepId.SHEET, StepId.PLUG);
 
     private final JobReview review;
     private final Job job;
@@ -96,7 +97,7 @@ public final class Sheets {
             first.add("Not done: " + said.notDone());
         }
         List<String> left = review.plan().steps().stream()
-                .filter(s -> !job.done().contains(s.id()) && !LAST.contains(s.id())).map(Step::title).toList();
+                .filter(s -> !job.done().contains(s.key()) && !LAST.contains(s.id())).map(Step::title).toList();
         if (!left.isEmpty()) {
             first.add("Steps not ticked: " + String.join("; ", left.subList(0, Math.min(MOST_STEPS, left.size())))
                     + (left.size() > MOST_STEPS ? say("; and %d more", left.size() - MOST_STEPS) : "") + ".");
