@@ -28,7 +28,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** Each rule at its limit: just kept on one side, just broken on the other. */
 class AtTheLimitTest {
-    private static final LogRules.Engine PLAIN = new LogRules.Engine(false, false, false, true);
+    private static final LogRules.Engine PLAIN = LogRules.Engine.with(LogRules.Trait.READ_UNDER_LOAD);
     private static final double TOLERANCE = 1 / 128.0;
     private static final Source MADE_UP = Source.practice("made up for the test");
 

@@ -45,6 +45,7 @@ import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.WireRules;
 import amberheron.core.wiring.Wiring;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -132,11 +133,7 @@ public final class JobReview {
                 : job.air();
         this.air = Derived.of(before == null ? null : before.air,
                 () -> AirRules.judge(airCheck, law == null ? null : law.leanest(), Tolerance.LAMBDA), airCheck, law);
-        this.driven = new LogRules.Engine(intake.exhaust().turbine(),
-                job.chosenPlace().filter(c -> PlaceRules.afterMerge(site, c)).isPresent(),
-                place.get().stream().anyMatch(f -> f.check().is(PlaceCheck.OPEN_END) && f.verdict() == Verdict.WARN),
-                !intake.readers().equals(Set.of(Intake.ReaderKind.STOCK_ECU)),
-                reader == null ? null : reader.input().filter());
+        this.driven = driven(reader);
         Output.Proving proving = job.proving();
         this.prove = Derived.of(before == null ? null : before.prove, () -> proved(proving), proving, driven,
                 job.roadTest().witness(), intake.fuel());
@@ -155,12 +152,29 @@ public final class JobReview {
                 () -> doubts.flatMap(d -> chainAsSet().map(c -> Trust.of(c, d))), law, reader, scale.get(), doubts);
         List<Finding> against = prove.get().stream().filter(f -> f.verdict() == Verdict.FAIL).toList();
         this.trims = Derived.of(before == null ? null : before.trims, () -> trims(against), proving,
-                job.roadTest().trims(), driven.boosted(), intake.fuelSystem(), against);
+                job.roadTest().trims(), driven.is(LogRules.Trait.BOOSTED), intake.fuelSystem(), against);
         this.others = job.outputs().others().stream().map(o -> {
             JobReview earlier = before == null ? null : before.ofOutput(o.id()).orElse(null);
             return new JobReview(job.withOutputs(new Outputs(List.of(o), o.id())), shop, earlier);
         }).toList();
         this.links = new LinkStates(this);
+    }
+
+    private LogRules.Engine driven(@Nullable Reader reader) {
+        Set<LogRules.Trait> traits = EnumSet.noneOf(LogRules.Trait.class);
+        if (job.intake().exhaust().turbine()) {
+            traits.add(LogRules.Trait.BOOSTED);
+        }
+        if (job.chosenPlace().filter(c -> PlaceRules.afterMerge(site, c)).isPresent()) {
+            traits.add(LogRules.Trait.AFTER_MERGE);
+        }
+        if (place.get().stream().anyMatch(f -> f.check().is(PlaceCheck.OPEN_END) && f.verdict() == Verdict.WARN)) {
+            traits.add(LogRules.Trait.NEAR_OPEN_END);
+        }
+        if (!job.intake().readers().equals(Set.of(Intake.ReaderKind.STOCK_ECU))) {
+            traits.add(LogRules.Trait.READ_UNDER_LOAD);
+        }
+        return new LogRules.Engine(traits, reader == null ? null : reader.input().filter());
     }
 
     /** The review of one output alone; empty where there is none of this id. */
@@ -332,7 +346,7 @@ public final class JobReview {
         Fuelling fuelling = found == null ? null : found.fuelling();
         return fuelling == null
                 ? Optional.empty()
-                : TrimPlan.of(fuelling, job.roadTest().trims(), new TrimPlan.Asked(driven.boosted(),
+                : TrimPlan.of(fuelling, job.roadTest().trims(), new TrimPlan.Asked(driven.is(LogRules.Trait.BOOSTED),
                         job.intake().fuelSystem() == Intake.FuelSystem.CARBURETTOR, against));
     }
 
