@@ -12,6 +12,7 @@ import amberheron.app.wiring.WireModel;
 import amberheron.core.job.Job;
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
+import amberheron.core.plan.StepId;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.book.JobBook;
 import amberheron.io.catalogue.Catalogue;
@@ -219,7 +220,7 @@ class SessionTest {
             session.preferences().units(new UnitChoice(true, true, true, true));
             assertThat(new PlaceModel().figure(session)).isEqualTo("B: 24.17 in past turbine · 35° up");
             assertThat(PlanModel.title(session, session.review().plan().steps().stream()
-                    .filter(s -> s.id().equals("sensor")).findFirst().orElseThrow()))
+                    .filter(s -> s.id() == StepId.SENSOR).findFirst().orElseThrow()))
                     .isEqualTo("Screw the sensor in, 30 lb·ft to 40 lb·ft");
             session.open("SB-016");
             assertThat(new ScaleModel().figure(session)).startsWith("shows 0.15 AFR lean");
@@ -247,7 +248,7 @@ class SessionTest {
         try (Session session = Demo.session(home)) {
             session.open("SB-015");
             PlanModel plan = new PlanModel();
-            PlanModel.Row waiting = plan.rows(session).stream().filter(r -> r.step().id().equals("sensor")).findFirst()
+            PlanModel.Row waiting = plan.rows(session).stream().filter(r -> r.step().id() == StepId.SENSOR).findFirst()
                     .orElseThrow();
             plan.toggle(session, waiting.step());
             assertThat(session.job().done()).doesNotContain("sensor");

@@ -108,7 +108,7 @@ class JobPlanTest {
     void theCriticalPathIsTheLongestRow(@ForAll Fit fit) {
         JobPlan plan = JobPlan.of(WELDED.withFit(fit));
         List<Step> path = plan.criticalPath(Set.of());
-        assertThat(path.getFirst().id()).isEqualTo("leaks");
+        assertThat(path.getFirst().id()).isEqualTo(StepId.LEAKS);
         for (int i = 1; i < path.size(); i++) {
             assertThat(path.get(i).after()).contains(path.get(i - 1).id());
         }
