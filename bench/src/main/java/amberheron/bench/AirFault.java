@@ -1,6 +1,6 @@
 package amberheron.bench;
 
-/** What can be wrong with a simulated controller and its sensor in air. */
+/** Faults of a simulated controller and its sensor in air. */
 public enum AirFault {
     NONE("all in order", false),
     NO_SENSOR("no sensor", true),

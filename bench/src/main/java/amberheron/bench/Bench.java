@@ -3,7 +3,7 @@ package amberheron.bench;
 import amberheron.core.units.Unusable;
 /** A supply at the controller's output, a meter on it and an eye on the reader: takes one check point at a time. */
 public interface Bench {
-    /** What is connected, as shown beside every reading it gives. */
+    /** Identity of the instrument, as shown beside every reading it gives. */
     String name();
 
     /**

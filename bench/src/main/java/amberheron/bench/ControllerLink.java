@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
  * half lines, garbage, floods and lines without end are counted and left.
  */
 public final class ControllerLink implements AutoCloseable {
-    /** What was said longer ago is old. */
+    /** A report older than this is out of date. */
     public static final Duration LIVE = Duration.ofSeconds(1);
     private static final Duration AGAIN = Duration.ofMillis(500);
     private static final int LONGEST_LINE = 512;
@@ -48,7 +48,7 @@ public final class ControllerLink implements AutoCloseable {
         /** What comes. */
         InputStream in() throws IOException;
 
-        /** What is said to it. */
+        /** Message to it. */
         OutputStream out() throws IOException;
 
         @Override
@@ -56,7 +56,7 @@ public final class ControllerLink implements AutoCloseable {
     }
 
     /**
-     * What was heard so far.
+     * Bytes received so far.
      *
      * @param report the last whole line; null while there was none
      * @param at when that came
@@ -65,7 +65,7 @@ public final class ControllerLink implements AutoCloseable {
      * @param fault why nothing is heard; empty while the link stands
      */
     public record Heard(@Nullable Report report, @Nullable Instant at, long lines, long bad, String fault) {
-        /** What is said just now; empty once that is old. */
+        /** Current message; empty once it is old. */
         public Optional<Report> live(Instant now) {
             return report == null || at == null || Duration.between(at, now).abs().compareTo(LIVE) > 0
                     ? Optional.empty()
@@ -125,7 +125,7 @@ public final class ControllerLink implements AutoCloseable {
         listener = who;
     }
 
-    /** What was heard so far; never waits. */
+    /** Returns what was received so far; never waits. */
     public Heard heard() {
         return heard;
     }

@@ -2,7 +2,7 @@ package amberheron.bench;
 
 import java.util.OptionalDouble;
 
-/** What a controller reports while it runs. */
+/** Report of a controller while it runs. */
 public interface ControllerStream {
     /** What is connected. */
     String name();

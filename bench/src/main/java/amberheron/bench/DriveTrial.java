@@ -19,13 +19,13 @@ import org.jspecify.annotations.Nullable;
  */
 @SuppressWarnings("ArrayRecordComponent") // made to be looked into
 public record DriveTrial(Drive drive, @Nullable Kind[] kinds, List<double[]> lean, int lost, Fault fault) {
-    /** What the controller of the trials tells. */
+    /** Stream of the controller of the trials. */
     public static final EngineAsked ASKED = new EngineAsked(false, false, 0.62, 1.38, 0.5, 1.6, 0);
     private static final double RATE = 20;
     private static final double LIFT = 1.38;
 
     /**
-     * What is wrong.
+     * The fault.
      *
      * @param offset shown − true at λ 1
      * @param gain shown per true

@@ -2,7 +2,7 @@ package amberheron.bench;
 
 /** A voltmeter that is asked for one reading at a time. */
 public interface Meter extends AutoCloseable {
-    /** What is connected, as shown beside every reading it gives. */
+    /** Identity of the instrument, as shown beside every reading it gives. */
     String name();
 
     /** Whether it is a stand-in, whose readings prove nothing about a vehicle. */
@@ -15,7 +15,7 @@ public interface Meter extends AutoCloseable {
     @Override
     void close();
 
-    /** What came of asking. */
+    /** The answer. */
     sealed interface Reading {
         /** Volts, as the meter sent them. */
         record Volts(double volts) implements Reading {

@@ -231,7 +231,7 @@ public record ScaleTrial(OutputLaw law, Reader reader, List<OutputLaw> catalogue
         return points;
     }
 
-    /** What the diagnosis makes of it. */
+    /** Result of the diagnosis. */
     public Diagnosis diagnosed() {
         return Diagnostician.diagnose(law, reader, points, new Diagnostician.KnownLaws(catalogue, 14.7));
     }

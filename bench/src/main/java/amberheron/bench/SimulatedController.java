@@ -195,7 +195,7 @@ public final class SimulatedController {
         return learning ? State.LEARNING : State.READY;
     }
 
-    /** What it sends now. */
+    /** Report that it sends now. */
     public Report report() {
         State state = state();
         double noisy = 1 + NOISE * random.nextGaussian();

@@ -48,7 +48,7 @@ final class BookCommands extends OfShop {
         }
     }
 
-    /** What the commands below share. */
+    /** Options that the commands below share. */
     abstract static class Carrying extends OfShop {
         Carrying(HeronCommand.Environment environment) {
             super(environment);

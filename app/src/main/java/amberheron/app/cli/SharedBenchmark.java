@@ -17,7 +17,7 @@ import java.util.UUID;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 
-/** What a bay waits for on a shared book: an entry kept, and seen in another bay. */
+/** Delays of a bay on a shared book: an entry kept, and seen in another bay. */
 final class SharedBenchmark {
     private static final int ENTRIES = 200;
     private static final int LISTS = 30;

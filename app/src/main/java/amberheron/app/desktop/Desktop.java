@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
 
 /** The desktop. Its session is being opened by the launcher while the toolkit starts. */
 public final class Desktop extends Application {
-    /** What is printed when the first frame is drawn. */
+    /** Line printed when the first frame is drawn. */
     public static final String FIRST_FRAME = "first frame";
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
@@ -167,7 +167,7 @@ public final class Desktop extends Application {
         }
     }
 
-    /** What went wrong while opening, in its own words. */
+    /** The fault that kept the book from being opened, in its own words. */
     static String reason(CompletionException e) {
         return String.valueOf(e.getCause() == null ? e.getMessage() : e.getCause().getMessage());
     }

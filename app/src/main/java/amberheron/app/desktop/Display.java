@@ -26,7 +26,7 @@ public enum Display {
         this.words = words;
     }
 
-    /** What is missing and what mends it. */
+    /** What is missing, and the cure. */
     public String words() {
         return words;
     }

@@ -37,7 +37,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
-/** What the Prove station says. */
+/** Model of the Prove station. */
 public final class ProveModel implements StationModel {
     static final String VERDICT = "prove.leaf.verdict";
     static final String DRIVE = "prove.leaf.drive";

@@ -25,7 +25,7 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
-/** What the Trims leaf says and does. */
+/** Model of the Trims leaf. */
 final class TrimModel {
     private TrimModel() {
     }

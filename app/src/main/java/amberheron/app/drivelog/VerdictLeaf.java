@@ -14,7 +14,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 
-/** What the drive proves: the checks, and which link lies on the road. */
+/** Result of the drive: the checks, and which link lies on the road. */
 final class VerdictLeaf implements Leaf {
     private static final double HEIGHT = 230;
     private final Session session;

@@ -43,7 +43,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
-/** What the Air station says, and the coach of the open job. */
+/** Model of the Air station, with the coach of the open job. */
 public final class AirModel implements StationModel {
     /** The list of what lamp and display can do. */
     static final String SIGN = "air.sign";
@@ -244,7 +244,7 @@ public final class AirModel implements StationModel {
         return Figures.text(session, new Measure(air.oxygen(), Dimension.FRACTION, 2));
     }
 
-    /** What stands on a leaf. */
+    /** Content of a leaf. */
     static List<Finding> findings(Session session, AirLeaf leaf) {
         return session.review().findings(Station.AIR).stream()
                 .filter(f -> AirLeaf.of(f.check().id()) == leaf).toList();

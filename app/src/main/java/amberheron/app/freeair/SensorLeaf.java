@@ -87,7 +87,7 @@ final class SensorLeaf implements Leaf {
         return session.job().air().sensor();
     }
 
-    /** What cannot be used stays as typed, with the reason. */
+    /** Text that cannot be used stays as typed, with the reason. */
     private void note() {
         Kind what = kind.getValue();
         if (value.getText().isBlank() || number().isBlank()) {

@@ -28,7 +28,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** What the Hand over station says. */
+/** Model of the Hand over station. */
 public final class HandOverModel implements StationModel {
     /** Steps that follow the sheet. */
     private static final Set<StepId> AFTER = Set.of(StepId.SHEET, StepId.PLUG);

@@ -42,7 +42,7 @@ final class SheetLeaf implements Leaf {
     private static final double HIGH = 540;
     private static final Duration REST = Duration.millis(250);
 
-    /** What a picture of a sheet was made from. */
+    /** Inputs that a picture of a sheet was made from. */
     private record Made(Job job, For whom, UnitChoice units, ShopCard card) {
     }
 

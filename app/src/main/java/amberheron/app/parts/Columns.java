@@ -31,7 +31,7 @@ public final class Columns extends LaidByWidth {
         getChildren().addAll(cards);
     }
 
-    /** What the cards of a column need at least. */
+    /** Least height that the cards of a column need. */
     private double needed(int column) {
         double needed = 0;
         int turn = 0;

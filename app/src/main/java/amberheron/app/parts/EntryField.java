@@ -190,7 +190,7 @@ public final class EntryField extends VBox implements Refreshed {
         return Figures.parse(session, field, typed);
     }
 
-    /** What is typed, and the job as it would then be. */
+    /** Text as typed, and the job as it would then be. */
     private record Judged(Parsed parsed, Job then) {
     }
 

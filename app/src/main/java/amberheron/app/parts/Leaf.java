@@ -7,10 +7,10 @@ import org.jspecify.annotations.Nullable;
 
 /** One of several screens of a station. */
 public interface Leaf extends Refreshed {
-    /** What is shown. */
+    /** Returns what is shown. */
     Node node();
 
-    /** What stays in view above it while it scrolls, such as the drawing that its fields change; none where all fits. */
+    /** Nodes that stay in view above it while it scrolls, such as the drawing that its fields change; none where all fits. */
     default List<Node> pinned() {
         return List.of();
     }

@@ -117,12 +117,12 @@ public final class Leaves extends VBox {
                 .findFirst().orElse(node);
     }
 
-    /** What the leaf shown keeps in view. */
+    /** Nodes that the leaf shown keeps in view. */
     public Node pinned() {
         return pinned;
     }
 
-    /** What picks the leaf shown. */
+    /** Buttons that pick the leaf shown. */
     public Node tabs() {
         return tabs;
     }

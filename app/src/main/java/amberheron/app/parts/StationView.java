@@ -6,15 +6,15 @@ import javafx.scene.Parent;
 
 /** The middle of the window at one station. */
 public interface StationView {
-    /** What is shown. */
+    /** Returns what is shown. */
     Parent node();
 
-    /** What stands at the right of the station's title; none unless the station has several leaves. */
+    /** Nodes at the right of the station's title; none unless the station has several leaves. */
     default List<Node> besideTitle() {
         return List.of();
     }
 
-    /** What stays in view above what scrolls, such as the drawing that the fields change; none where all fits. */
+    /** Nodes that stay in view above what scrolls, such as the drawing that the fields change; none where all fits. */
     default List<Node> pinned() {
         return List.of();
     }

@@ -31,7 +31,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
-/** What lies around the pipe, sensor and lead, and how the car stands on its wheels. */
+/** Neighbours of pipe, sensor and lead, and how the car stands on its wheels. */
 final class AroundLeaf implements Leaf {
     private static final double FAR = 3;
 

@@ -105,7 +105,7 @@ final class ChooseLeaf implements Leaf {
         return section;
     }
 
-    /** What the shop holds with, for every job. */
+    /** Habits of the shop, for every job. */
     Node schools() {
         return schools;
     }

@@ -81,7 +81,7 @@ final class ClockFace extends Drawing {
         return all;
     }
 
-    /** What the search says at each degree; empty while there is nothing to say. */
+    /** Verdict of the search at each degree; empty while there is nothing to say. */
     private List<Verdict> around(Optional<Candidate> looked) {
         Double distance = looked.map(Candidate::distance).orElse(null);
         Optional<PlaceSearch.Band> band = PlaceModel.band(session);

@@ -51,7 +51,7 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
-/** What the Place station says. */
+/** Model of the Place station. */
 public final class PlaceModel implements StationModel {
     private @Nullable Candidate dragged;
 
@@ -60,7 +60,7 @@ public final class PlaceModel implements StationModel {
         return "Where the sensor sees true gas and stays dry";
     }
 
-    /** What the open job's places are judged by. */
+    /** Site by which the open job's places are judged. */
     static Site site(Session session) {
         return session.job().site(session.preferences().shop().schools());
     }
@@ -168,7 +168,7 @@ public final class PlaceModel implements StationModel {
         return search(session).best();
     }
 
-    /** What the search found, in words. */
+    /** Result of the search, in words. */
     static String searched(Session session) {
         if (band(session).isEmpty()) {
             return "Enter the pieces of the exhaust to search it.";

@@ -33,7 +33,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
-/** What is asked when the vehicle comes in. */
+/** Fields of the intake. */
 final class IntakeLeaf implements Leaf {
     private static final String READERS = Question.READERS.address().key();
 

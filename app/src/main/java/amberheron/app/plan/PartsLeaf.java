@@ -15,7 +15,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.TilePane;
 
-/** What the job needs, and what of it is at hand. */
+/** Parts and tools of the job, and which of them are at hand. */
 final class PartsLeaf implements Leaf {
     private static final double PART = 340;
 

@@ -38,7 +38,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
-/** What the Plan station says. */
+/** Model of the Plan station. */
 public final class PlanModel implements StationModel {
     private static final Source ORDER = Source.practice("the order of the work and the times people quote");
     /** Leak that a warning without a measured hole is worked for, mass of air per mass of exhaust. */
@@ -56,7 +56,7 @@ public final class PlanModel implements StationModel {
     public record Finish(String people, Schedule schedule, String text) {
     }
 
-    /** What a hole of a size does. */
+    /** Effect of a hole of a size. */
     public record Leak(String hole, String air, String shown) {
     }
 

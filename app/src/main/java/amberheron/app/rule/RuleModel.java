@@ -72,7 +72,7 @@ public final class RuleModel {
     }
 
     /**
-     * What somebody else said of the mixture.
+     * Mixture as somebody else said it.
      *
      * @param letter that stands for it
      * @param truth the mixture, λ

@@ -41,7 +41,7 @@ import javafx.scene.layout.Priority;
 import javafx.util.StringConverter;
 import org.jspecify.annotations.Nullable;
 
-/** What the controller puts out, as its sheet says, and what reads it. */
+/** Output law of the controller as its sheet says, and what reads it. */
 final class LawLeaf implements Leaf {
     private static final QuantityField RAIL = QuantityField.of("Rail", Unit.VOLT, -15, 30);
     private static final String USUAL_LOW = "0";
@@ -260,7 +260,7 @@ final class LawLeaf implements Leaf {
         read();
     }
 
-    /** What a reader takes and sees, in words. */
+    /** Description of a reader's input and form, in words. */
     private static String takes(Reader reader) {
         ReaderInput input = reader.input();
         Integer rows = reader.maxRows();
@@ -274,7 +274,7 @@ final class LawLeaf implements Leaf {
                 bits == null ? "" : say(" in %,d steps", input.topCount()));
     }
 
-    /** What a gauge may show; null for the quantity of the output. */
+    /** Scale of a gauge; null for that of the output. */
     private record Gauge(@Nullable MixtureScale scale, String words) {
     }
 

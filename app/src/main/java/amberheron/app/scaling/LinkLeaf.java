@@ -29,7 +29,7 @@ import javafx.scene.shape.Line;
 /** Which link lies: how likely each fault is, what it would show, and what to do about it. */
 final class LinkLeaf implements Leaf {
     private static final int CAUSES = 5;
-    /** What is less likely is left out, but beside the likeliest there always stands another. */
+    /** Drops causes below the threshold but always keeps the runner-up, so that a reader can compare. */
     private static final double WORTH_SHOWING = 0.005;
 
     private final Session session;

@@ -46,7 +46,7 @@ public final class OutputSwitch {
         to(session, all.get((all.indexOf(session.job().outputs().active()) + 1) % all.size()));
     }
 
-    /** What to do next where another output keeps a link open; empty where none does. */
+    /** Next action where another output keeps a link open; empty where none does. */
     public static Optional<Action> other(Session session, Station station) {
         return session.review().waiting(station).map(o -> new Action(say("Go on with %s", o.title()),
                 () -> to(session, o)));

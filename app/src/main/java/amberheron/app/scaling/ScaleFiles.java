@@ -64,7 +64,7 @@ final class ScaleFiles {
         session.edit("pair " + pair.title(), pair::in);
     }
 
-    /** What is known of a pair. */
+    /** Facts of a pair, in words. */
     String words(Pair pair) {
         Pair.Proof proof = pair.proof();
         return proof == null

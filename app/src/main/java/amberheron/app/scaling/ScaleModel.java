@@ -59,7 +59,7 @@ import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** What the Scale station says. */
+/** Model of the Scale station. */
 public final class ScaleModel implements StationModel {
     static final String CHECK = "scale.leaf.check";
     static final String LAW = "scale.leaf.law";
@@ -250,7 +250,7 @@ public final class ScaleModel implements StationModel {
         return "";
     }
 
-    /** What stands in the empty field for the volts: what the controller says, else what to apply next. */
+    /** Prompt of the empty field for the volts: what the controller says, else what to apply next. */
     static String hint(Session session) {
         ControllerDesk desk = session.controller();
         if (desk.connected()) {
@@ -465,7 +465,7 @@ public final class ScaleModel implements StationModel {
         return new Measure(1000 * volts, Dimension.NUMBER, 0);
     }
 
-    /** What the engine would be fed if the number were trusted. */
+    /** Mixture that the engine would be fed if the number were trusted. */
     private static Message consequence(Diagnosis d) {
         double off = d.worst().lambda();
         double part = Math.abs(off) / Math.max(0.1, d.worst().atLambda());

@@ -35,7 +35,7 @@ final class ScaleWords {
                 new Measure(d.best().probability(), Dimension.FRACTION, 0)));
     }
 
-    /** What the points do not tell, and what would; empty where they tell enough. */
+    /** Says what the points do not tell, and what would; empty where they tell enough. */
     static String doubt(Session session, Diagnosis d) {
         List<String> says = new ArrayList<>();
         if (!d.cannotTell().isEmpty()) {
@@ -51,7 +51,7 @@ final class ScaleWords {
         return String.join(" ", says);
     }
 
-    /** What readings at the same volts scatter; empty where none was repeated. */
+    /** Scatter of readings at the same volts; empty where none was repeated. */
     static String repeats(Session session) {
         OutputLaw law = session.job().law();
         Reader reader = session.job().reader();
@@ -63,7 +63,7 @@ final class ScaleWords {
                         .orElse("");
     }
 
-    /** What has to be looked at again; empty where nothing has. */
+    /** Readings that have to be looked at again; empty where there are none. */
     static String asks(Session session, Diagnosis d) {
         Reader reader = session.job().reader();
         if (d.misfit() || reader == null) {

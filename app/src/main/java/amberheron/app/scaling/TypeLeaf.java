@@ -32,7 +32,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
-/** What to type into the reader, in the order and shape in which it is typed, and what that costs. */
+/** Setting to type into the reader, in the order and shape in which it is typed, and its error. */
 final class TypeLeaf implements Leaf {
     /** Of the check table every other row is shown; all are printed. */
     private static final int EVERY = 2;

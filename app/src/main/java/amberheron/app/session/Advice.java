@@ -22,7 +22,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Advice(Message next, @Nullable Action action, Message why, Message disagreement, List<Source> checked,
         Message caution) {
-    /** What the button does. */
+    /** Action of a button. */
     public record Action(String label, Runnable run) {
         /** Leads to the field of a value. */
         public static Action enter(Session session, Address value) {

@@ -9,7 +9,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What came of bringing what was entered here and what the book has together; worked out off the screen's thread.
+ * Result of merging what was entered here with what the book has; worked out off the screen's thread.
  *
  * @param from the job that both grew from; null where that is not known
  * @param known what of ours the book has already

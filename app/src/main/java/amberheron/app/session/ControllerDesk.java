@@ -76,7 +76,7 @@ public final class ControllerDesk implements AutoCloseable {
         }
     }
 
-    /** What it has said in the last moments, the oldest first. */
+    /** Reports of the last moments, the oldest first. */
     public List<Settled.Moment> lately() {
         synchronized (lately) {
             return List.copyOf(lately);
@@ -119,12 +119,12 @@ public final class ControllerDesk implements AutoCloseable {
         return link == null ? "no controller connected" : link.name();
     }
 
-    /** What it says just now; empty where it says nothing, or where that is old. */
+    /** Current report; empty where there is none, or where it is out of date. */
     public Optional<Report> live() {
         return link == null ? Optional.empty() : link.heard().live(clock.instant());
     }
 
-    /** What stands on the display: what it said last, and how old that is. */
+    /** Content of the display: the last report, and how old it is. */
     public String shown() {
         if (link == null) {
             return name();

@@ -91,7 +91,7 @@ public final class Figures {
         return say("%d:%02d", hour == 0 ? 12 : hour, onFace % 60);
     }
 
-    /** What stands in a field for a value: digits without idle zeros, and the unit. */
+    /** Returns the text of a field for a value: digits without idle zeros, and the unit. */
     public static String entry(QuantityField field, int decimals, double si, UnitChoice units, double stoich) {
         if (field.dimension() == Dimension.MIXTURE && units.afr()) {
             return trimmed(si * stoich, decimals - 1) + " AFR";
@@ -101,7 +101,7 @@ public final class Figures {
         return unit.symbol().isEmpty() ? number : unit == Unit.DEGREE ? number + "°" : number + " " + unit.symbol();
     }
 
-    /** What a person typed into a field; a bare number is in the unit at hand. */
+    /** Reads what a person typed into a field; a bare number is in the active unit. */
     public static Parsed parse(Session session, QuantityField field, String typed) {
         QuantityField inUnit = field.in(session.preferences().units().shown(field.unit()));
         String text = field.dimension() == Dimension.MIXTURE && session.preferences().units().afr()

@@ -40,7 +40,7 @@ final class Joining {
     }
 
     /**
-     * What came of a job.
+     * Result for a job.
      *
      * @param summary what the list of jobs shows of it now
      * @param says what a person should know; empty where it simply went in

@@ -21,7 +21,7 @@ public final class Navigation {
     private @Nullable Check asked;
     private @Nullable String place;
 
-    /** What fills the middle of the window. */
+    /** View that fills the middle of the window. */
     public enum View {
         JOBS,
         STATION
@@ -56,7 +56,7 @@ public final class Navigation {
         view = View.JOBS;
     }
 
-    /** What fills the middle. */
+    /** The view that fills the middle. */
     public View view() {
         return view;
     }

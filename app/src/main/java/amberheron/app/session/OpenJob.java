@@ -76,7 +76,7 @@ public final class OpenJob {
 
         Shop shop();
 
-        /** What jobs are judged by, in short. */
+        /** Short form of what jobs are judged by, to tell one from another. */
         String mark();
 
         Instant now();
@@ -116,7 +116,7 @@ public final class OpenJob {
         reviews.of(job(), host.shop());
     }
 
-    /** What follows from it, as last worked out; a moment behind {@link #job} after a change. */
+    /** Review of the job, as last worked out; a moment behind {@link #job} after a change. */
     JobReview review() {
         return reviews.latest();
     }
@@ -287,7 +287,7 @@ public final class OpenJob {
         });
     }
 
-    /** What would be taken back, in a few words. */
+    /** The change that undo would take back, in a few words. */
     public Optional<String> undoable() {
         return undo.next();
     }

@@ -30,7 +30,7 @@ final class Opening {
     private int asked;
     private boolean busy;
 
-    /** What it needs of the session. */
+    /** Callbacks by which it reaches the session. */
     interface Host {
         /** Shows a job that was opened, reviewed for a shop. */
         void show(Opened opened, Shop by);
@@ -40,7 +40,7 @@ final class Opening {
         /** Whether the book does not answer now. */
         boolean away();
 
-        /** What the jobs in the list are judged by. */
+        /** Habits by which the jobs in the list are judged. */
         String mark();
 
         Shop shop();

@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** What the person likes and the shop holds with, kept in the book. */
+/** Preferences of the person and habits of the shop, kept in the book. */
 public final class Preferences {
     private static final Set<Station> UNFOLDED = EnumSet.of(Station.AIR, Station.SCALE, Station.PROVE);
     private static final String RULE = "rule.";
@@ -150,12 +150,12 @@ public final class Preferences {
         keep(Map.of("text", String.valueOf(textSize)));
     }
 
-    /** What the shop holds with, today. */
+    /** Habits of the shop, as of today. */
     public Shop shop() {
         return shop.on(host.today());
     }
 
-    /** What jobs are judged by, in short. */
+    /** Short form of what jobs are judged by, to tell one from another. */
     String mark() {
         return mark;
     }

@@ -68,7 +68,7 @@ public final class Saver {
     private @Nullable Conflict conflict;
     private final Backoff pauses = new Backoff(Duration.ofMillis(500), Duration.ofSeconds(30));
 
-    /** What is to be kept, and what the list of jobs then shows. */
+    /** Document to be kept, and its line in the list of jobs. */
     record Entry(JobDocument document, Judged judged, EntryKey key) {
     }
 
@@ -86,7 +86,7 @@ public final class Saver {
         }
     }
 
-    /** What a person has to know of parts that are called otherwise now; empty where none is. */
+    /** Says which parts are called otherwise now; empty where none is. */
     static String said(Merge merge) {
         return String.join(" ", merge.renamed().stream().map(Merge.Renamed::said).toList());
     }
@@ -402,7 +402,7 @@ public final class Saver {
         return latest != null;
     }
 
-    /** What was entered and is not in the book yet. */
+    /** The latest entry that is not in the book yet. */
     Optional<JobDocument> owed() {
         return Optional.ofNullable(latest).map(Entry::document);
     }

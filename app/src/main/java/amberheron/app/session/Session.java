@@ -87,7 +87,7 @@ public final class Session implements AutoCloseable {
         }
     }
 
-    /** What the parts of a session need of the whole of it. */
+    /** Callbacks by which the parts of a session reach the whole of it. */
     private final class Parts implements OpenJob.Host, Shelf.Host, Opening.Host, Preferences.Host, Navigation.Host {
         @Override
         public void changed() {
@@ -265,7 +265,7 @@ public final class Session implements AutoCloseable {
         return open.job();
     }
 
-    /** What follows from the open job, as last worked out; a moment behind {@link #job} after a change. */
+    /** Review of the open job, as last worked out; a moment behind {@link #job} after a change. */
     public JobReview review() {
         return open.review();
     }
@@ -280,7 +280,7 @@ public final class Session implements AutoCloseable {
         return jobs.all();
     }
 
-    /** What there is to choose from. */
+    /** The catalogue to choose from. */
     public Catalogue catalogue() {
         return catalogue;
     }
@@ -356,7 +356,7 @@ public final class Session implements AutoCloseable {
         return open;
     }
 
-    /** What the person likes and the shop holds with. */
+    /** Preferences of the person and habits of the shop. */
     public Preferences preferences() {
         return preferences;
     }
@@ -387,7 +387,7 @@ public final class Session implements AutoCloseable {
         return background;
     }
 
-    /** What was said last. */
+    /** The last notice. */
     public String notice() {
         return notice;
     }
@@ -429,7 +429,7 @@ public final class Session implements AutoCloseable {
         return new Origin(simulated ? Origin.Kind.SIMULATED : Origin.Kind.INSTRUMENT, instrument, when, job().id());
     }
 
-    /** What time it is. */
+    /** The time now. */
     public Instant now() {
         return threads.clock().instant();
     }

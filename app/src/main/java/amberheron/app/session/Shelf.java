@@ -108,7 +108,7 @@ final class Shelf {
         });
     }
 
-    /** What is heard of the book: another bay, another window, a line that is down. */
+    /** Handles news of the book: another bay, another window, a line that is down. */
     private void heard(BookEvent heard) {
         if (ended) {
             return;

@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 
-/** What a station says about itself, computed without a toolkit. */
+/** Model of a station, computed without a toolkit. */
 public interface StationModel {
-    /** What the station answers, under its title. */
+    /** Question that the station answers, under its title. */
     String subtitle();
 
     /** Its one telling figure on the signal path; empty when there is none yet. */
@@ -15,7 +15,7 @@ public interface StationModel {
     /** The reasons column. */
     Advice advice(Session session);
 
-    /** What its leaves show, in words to find them by, each with the leaf's id; none where the station is one leaf. */
+    /** Subjects of its leaves, in words to find them by, each with the leaf's id; none where the station is one leaf. */
     default Map<String, String> leaves() {
         return Map.of();
     }
@@ -24,7 +24,7 @@ public interface StationModel {
     default void leave() {
     }
 
-    /** What can be done here with an open job, from anywhere in the window. */
+    /** Actions that can be done here with an open job, from anywhere in the window. */
     default List<StationAction> actions() {
         return List.of();
     }

@@ -30,7 +30,7 @@ public final class Tasks {
         this.told = told;
     }
 
-    /** What a piece of work says while it runs. */
+    /** Progress of a piece of work while it runs. */
     public interface Progress {
         /**
          * Says how far it is; ends the work when it was stopped.
@@ -52,7 +52,7 @@ public final class Tasks {
             this.what = what;
         }
 
-        /** What it is, in the words of the person who asked for it. */
+        /** Name in the words of the person who asked for it. */
         public String what() {
             return what;
         }
@@ -142,7 +142,7 @@ public final class Tasks {
         }
     }
 
-    /** What runs now, and what failed and was not put away. */
+    /** Tasks that run now, and those that failed and were not put away. */
     public List<Running> all() {
         return List.copyOf(all);
     }

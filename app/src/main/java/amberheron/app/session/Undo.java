@@ -38,7 +38,7 @@ final class Undo {
     }
 
     /**
-     * What came of taking a change back, or doing it again.
+     * Result of taking a change back, or doing it again.
      *
      * @param job the job then; empty where another bay has changed the same since, and it cannot be done
      */
@@ -79,7 +79,7 @@ final class Undo {
         return Optional.of(new Swapped(change.what(), then));
     }
 
-    /** What would be taken back. */
+    /** The change that undo would take back. */
     Optional<String> next() {
         return Optional.ofNullable(done.peek()).map(Change::what);
     }

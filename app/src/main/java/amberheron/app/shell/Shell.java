@@ -84,7 +84,7 @@ public final class Shell {
     private boolean stale;
     private boolean refreshing;
 
-    /** What the columns at the sides are as wide as they are for. */
+    /** Size of words and window for which the columns at the sides were laid out. */
     private record Sized(int percent, boolean narrow) {
     }
 
@@ -425,7 +425,7 @@ public final class Shell {
         side.setMinWidth(width);
     }
 
-    /** What changes when a save or a task has gone on. */
+    /** Refreshes what changes when a save or a task has gone on. */
     private void saved() {
         if (jobs.equals(shown)) {
             jobs.refresh();

@@ -83,12 +83,12 @@ final class MeterDesk implements AutoCloseable {
         };
     }
 
-    /** What went wrong last; empty when nothing did. */
+    /** The last fault; empty when there was none. */
     String fault() {
         return shown.fault();
     }
 
-    /** What stands on the display. */
+    /** Content of the display. */
     String shown(Instant now) {
         Shown at = shown;
         Double last = at.last();

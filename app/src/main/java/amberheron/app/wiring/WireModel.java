@@ -65,7 +65,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
-/** What the Wire station says. */
+/** Model of the Wire station. */
 public final class WireModel implements StationModel {
     private static final int PATIENCE = 1500;
     private static final Set<Property> OF_SOURCE = Set.of(WireField.SOURCE_PLACE, WireField.HOST_FUSE,
@@ -193,7 +193,7 @@ public final class WireModel implements StationModel {
                         + files.stream().map(TextFiles::name).collect(Collectors.joining(", ")) + ".");
     }
 
-    /** What was found of some checks, the gravest first. */
+    /** Findings of some checks, the gravest first. */
     static List<Finding> findings(Session session, WireLeaf leaf) {
         return session.review().findings(Station.WIRE).stream().filter(f -> leaf.holds(f.check().id()))
                 .sorted(Comparator.comparing(Finding::verdict).reversed()).toList();
@@ -312,7 +312,7 @@ public final class WireModel implements StationModel {
         });
     }
 
-    /** What stands on the meter's display. */
+    /** Reading on the meter's display. */
     public String display(Session session) {
         return desk.shown(session.now());
     }
@@ -441,7 +441,7 @@ public final class WireModel implements StationModel {
                 plain("Source, fuse, ground, signal and every wire have their proof."), disagreement, checked, caution);
     }
 
-    /** What to do about a ground that shifts the volts. */
+    /** Cure for a ground that shifts the volts. */
     private static Advice shifted(Session session, Finding f, Message disagreement, List<Source> checked,
             Message caution) {
         Double cost = f.lambdaCost();

@@ -29,7 +29,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
-/** What was measured when it was done. */
+/** Measurements taken when it was done. */
 final class WiredLeaf implements Leaf {
 
     private final Session session;

@@ -22,7 +22,7 @@ public enum CalibrationSchool {
         return words;
     }
 
-    /** What to do. */
+    /** The instruction. */
     public String procedure() {
         return procedure;
     }

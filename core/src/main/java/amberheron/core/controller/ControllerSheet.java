@@ -10,7 +10,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a controller does in free air, from its maker's paper.
+ * Behaviour of a controller in free air, from its maker's paper.
  *
  * @param id catalogue id
  * @param name what the shop calls it

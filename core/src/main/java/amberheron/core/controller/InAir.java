@@ -7,7 +7,7 @@ import amberheron.core.units.Unusable;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a controller in order shows in free air.
+ * Number that a controller in order shows in free air.
  *
  * @param kind what the number is
  * @param value for {@link Kind#LEARNED} its own idea of air's oxygen, mole fraction; for {@link Kind#TOP} the leanest mixture
@@ -17,7 +17,7 @@ public record InAir(Kind kind, @Nullable Double value) {
     private static final double LEAST_OXYGEN = 0.1;
     private static final double MOST_OXYGEN = 0.3;
 
-    /** What the number shown in air is. */
+    /** Kind of the number shown in air. */
     public enum Kind {
         /** Oxygen, always the same whatever the air holds: it was taught that this is air. */
         LEARNED("its own idea of air, whatever the air holds"),
@@ -60,7 +60,7 @@ public record InAir(Kind kind, @Nullable Double value) {
         }
     }
 
-    /** What a line of the stream says in this quantity; null where it does not. */
+    /** Returns the value of a line of the stream in this quantity; null where it has none. */
     public @Nullable Double of(Report report) {
         return oxygen() ? report.oxygen() : report.lambda();
     }

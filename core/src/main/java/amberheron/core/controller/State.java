@@ -36,7 +36,7 @@ public enum State {
         return key;
     }
 
-    /** What it is, in the trade's words. */
+    /** Its name in the trade's words. */
     public String words() {
         return words;
     }

@@ -43,7 +43,7 @@ public record StreamFormat(String id, String name, String start, String separato
                     new Column(Field.OXYGEN, 0.01), new Column(Field.VOLTS, 1), new Column(Field.SUPPLY, 1)),
             ownStates(), true);
 
-    /** What stands in a column. */
+    /** Cell of a column. */
     public enum Field {
         SECONDS,
         STATE,
@@ -93,7 +93,7 @@ public record StreamFormat(String id, String name, String start, String separato
         return words;
     }
 
-    /** What a line says; empty for one that is not in this form. */
+    /** Reads a line; empty for one that is not in this form. */
     public Optional<Report> read(String line) {
         String whole = line.strip();
         if (checked) {

@@ -2,7 +2,7 @@ package amberheron.core.display;
 
 import amberheron.core.parts.Property;
 
-/** What is entered of the display's set-up. */
+/** Fields of the display's set-up. */
 public enum DisplayField implements Property {
     PICK_UP("scale.display.pickUp", "where the engine-speed pulses are taken"),
     TEETH("scale.display.teeth", "teeth that pass in a turn"),

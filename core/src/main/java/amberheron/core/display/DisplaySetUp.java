@@ -31,14 +31,14 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
     public static final double TOO_RICH = 0.70;
     /** How far above what is wanted at full load the alarm stands. */
     private static final double MARGIN = 0.08;
-    /** What closed loop swings about λ 1: 0.4 with 14.7 at λ 1. */
+    /** Swing of closed loop about λ 1: 0.4 with 14.7 at λ 1. */
     public static final double SWING = 0.4 / 14.7;
     /** A change of gear cuts the fuel for about so long, s. */
     public static final double GEAR_CHANGE = 0.5;
     /** The reading and the alarm together are to be no later than this, s. */
     private static final double LATEST = 1.0;
     private static final double LEAST_DELAY = 0.2;
-    /** What the sensor itself takes, s. */
+    /** Response time of the sensor, s. */
     public static final double SENSOR = 0.1;
     private static final double RICH_DELAY = 5;
     private static final double MOST_FILTER = 0.3;
@@ -74,7 +74,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
             Source source) {
     }
 
-    /** What an engine wants at full load, λ. */
+    /** Target λ at full load. Common practice, no published source. */
     public static double fullLoad(boolean boosted) {
         return boosted ? FULL_LOAD_BOOSTED : FULL_LOAD;
     }
@@ -89,7 +89,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
         return fullLoad(boosted) - MARGIN;
     }
 
-    /** What to tell it. */
+    /** Returns what to tell the display. */
     public static DisplaySetUp of(Engine engine, Display display) {
         boolean load = Boolean.TRUE.equals(display.knowsLoad());
         double lean = load ? leanUnderLoad(engine.boosted()) : STOP;

@@ -9,7 +9,7 @@ public enum DisplaySetting {
     FILTER("filter", "Filter, at most", "filter", Kind.SECONDS),
     PULSES("pulses", "Engine-speed pulses per turn", "pulses a turn", Kind.NUMBER);
 
-    /** What the number is. */
+    /** Kind of the number. */
     public enum Kind {
         /** λ. */
         MIXTURE,
@@ -36,7 +36,7 @@ public enum DisplaySetting {
         return key;
     }
 
-    /** What it is, in the trade's words. */
+    /** Its name in the trade's words. */
     public String words() {
         return words;
     }
@@ -46,7 +46,7 @@ public enum DisplaySetting {
         return brief;
     }
 
-    /** What the number is. */
+    /** Kind of the number. */
     public Kind kind() {
         return kind;
     }

@@ -21,7 +21,7 @@ final class Changes {
     record Fit(double shift, double correlation) {
     }
 
-    /** What a channel changed by, smoothed so that its noise does not rule; NaN where it is not known. */
+    /** First difference of a channel after smoothing; NaN where a neighbour is missing. */
     static double[] of(float[] values, double step) {
         int n = values.length;
         int reach = Math.max(2, (int) Math.round(0.15 / step));

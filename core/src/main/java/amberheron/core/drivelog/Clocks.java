@@ -48,12 +48,12 @@ public record Clocks(LogChannel by, double shift, double drift, double doubt) {
         return by != LogChannel.CONTROLLER;
     }
 
-    /** What told it, in the trade's words. */
+    /** The witness, in the trade's words. */
     public String toldBy() {
         return tellsLag() ? by.words() : "the mixtures of both";
     }
 
-    /** What the first clock shows when the other shows this, s. */
+    /** Returns the time on the first clock when the other shows this, s. */
     public double first(double other) {
         return shift + (1 + drift) * other;
     }
@@ -100,7 +100,7 @@ public record Clocks(LogChannel by, double shift, double drift, double doubt) {
         return time[time.length - 1] - time[0];
     }
 
-    /** What a channel changed by, on an even clock. */
+    /** First differences of a channel on an even clock. */
     @SuppressWarnings("ArrayRecordComponent") // never compared
     private record Even(double start, double step, double[] changes) {
         static Even of(double[] time, float[] values, double step) {

@@ -3,7 +3,7 @@ package amberheron.core.drivelog;
 import java.util.Arrays;
 
 /**
- * What is known of a column before it is read.
+ * Facts of a column before it is read.
  *
  * @param index from 0
  * @param name its header

@@ -3,7 +3,7 @@ package amberheron.core.drivelog;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * What a column is taken for.
+ * Channel that a column is taken for.
  *
  * @param column from 0
  * @param name its header

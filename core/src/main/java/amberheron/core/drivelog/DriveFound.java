@@ -9,7 +9,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a drive says: how reader and controller agree, how the engine was run, and what has to be acted on.
+ * Findings of a drive: how reader and controller agree, how the engine was run, and what has to be acted on.
  *
  * @param agreement null where too little could be compared
  * @param lost rows in which the reader showed nothing while the controller did
@@ -30,7 +30,7 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
     private static final double MOVED = 0.03;
 
     /**
-     * What a column was taken for.
+     * Channel that a column was taken for.
      *
      * @param name its header
      * @param quantity what its numbers are
@@ -55,7 +55,7 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
     }
 
     /**
-     * What was found, and the drive that it rests on.
+     * Findings with the drive that they rest on.
      *
      * @param drive with the reader's lag taken out
      * @param compared the same without what says nothing

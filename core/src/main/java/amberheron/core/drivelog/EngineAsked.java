@@ -1,7 +1,7 @@
 package amberheron.core.drivelog;
 
 /**
- * What of the job the drive is judged by.
+ * Facts of the job by which the drive is judged.
  *
  * @param boosted whether it has a turbine
  * @param carburettor whether it has no closed loop to hold it at λ 1

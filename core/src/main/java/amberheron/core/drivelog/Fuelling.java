@@ -48,7 +48,7 @@ public record Fuelling(LoadAxis axis, List<Spot> spots, Map<Gate, Double> leftOu
     public record Spot(double speed, double load, double seconds, int visits, double lambda, double spread) {
     }
 
-    /** What keeps a moment out. */
+    /** Gate that keeps a moment out. */
     public enum Gate {
         COLD("not yet warm"),
         CUT("cold start, fuel cut or the way out of it"),

@@ -23,7 +23,7 @@ public enum LoadAxis {
         return words;
     }
 
-    /** What its numbers are written in. */
+    /** Unit of its numbers. */
     public String unit() {
         return unit;
     }

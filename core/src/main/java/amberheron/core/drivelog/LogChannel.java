@@ -1,6 +1,6 @@
 package amberheron.core.drivelog;
 
-/** What a column of a log can be of use for. */
+/** Channel that a column of a log can hold. */
 public enum LogChannel {
     TIME("time", "time"),
     CONTROLLER("controller", "what the controller itself shows"),
@@ -26,7 +26,7 @@ public enum LogChannel {
         return key;
     }
 
-    /** What it is, in the trade's words. */
+    /** Its name in the trade's words. */
     public String words() {
         return words;
     }

@@ -2,7 +2,7 @@ package amberheron.core.drivelog;
 
 import amberheron.core.parts.Property;
 
-/** What is entered of a proving drive. */
+/** Fields of a proving drive. */
 public enum LogField implements Property {
     FILE("prove.file", "the log"),
     CARBON_DIOXIDE("prove.gas.co2", "CO2 in the tailpipe"),

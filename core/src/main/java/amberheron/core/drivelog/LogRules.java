@@ -33,7 +33,7 @@ public final class LogRules {
 
     /** Later than this a log shows the mixture of another engine speed, s. */
     private static final double LATE = 0.5;
-    /** What a filter does not explain to this is something else, s. */
+    /** Lag that a filter does not explain within this has another cause, s. */
     private static final double NEARLY = 0.15;
     private static final Source PRACTICE = Source
             .practice(
@@ -62,7 +62,7 @@ public final class LogRules {
     }
 
     /**
-     * What of the engine and of the sensor's place the drive is judged by.
+     * Traits of the engine and of the sensor's place by which the drive is judged.
      *
      * @param filter time constant of the reader's own filter, s; null where it is not known
      */

@@ -28,7 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param asks what could not be told; while this is not empty the log is not judged
  */
 public record Recognition(List<ColumnUse> uses, List<String> asks) {
-    /** What a mixture shown by a healthy engine is nearly always within, λ. */
+    /** Range in which a healthy engine's mixture nearly always is, λ. */
     private static final double RICH = 0.45;
     private static final double LEAN = 4;
     /** No AFR of any fuel is less, and no λ of the road is as much. */
@@ -64,7 +64,7 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
     }
 
     /**
-     * What of the job helps.
+     * Facts of the job that help.
      *
      * @param stoich of the fuel in the tank
      */
@@ -77,7 +77,7 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
         asks = List.copyOf(asks);
     }
 
-    /** What a channel is taken from; empty where it is not there. */
+    /** Returns the column that a channel is taken from; empty where there is none. */
     public Optional<ColumnUse> use(LogChannel channel) {
         return uses.stream().filter(u -> u.channel() == channel).findFirst();
     }
@@ -238,7 +238,7 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
         return words.toLowerCase(Locale.ROOT).replace('_', ' ').strip();
     }
 
-    /** What a column of mixtures may be: its quantity, and how well that goes with all else. */
+    /** Candidate quantity of a column of mixtures, and how well it goes with all else. */
     private record Reading(ColumnFacts column, String quantity, String because, DoubleUnaryOperator si) {
         double middle() {
             return si.applyAsDouble(column.quantile(0.5));

@@ -137,7 +137,7 @@ final class Regimes {
         return sorted;
     }
 
-    /** What a channel rises by in a second, over so many; NaN where it is not known. */
+    /** Slope of a channel in units a second, over so many seconds; NaN where it is not known. */
     private double[] slope(float[] values, double over) {
         int reach = Math.max(1, (int) Math.round(over / 2 / clock.step));
         double[] out = new double[values.length];

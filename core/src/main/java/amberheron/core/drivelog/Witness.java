@@ -5,7 +5,7 @@ import amberheron.core.units.Sane;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What else says what the mixture is: a gas analyser, and a change made on purpose.
+ * Other witnesses of the mixture: a gas analyser, and a change made on purpose.
  *
  * @param gas what the analyser read at a steady idle
  * @param shown what the controller showed meanwhile, λ; null until noted

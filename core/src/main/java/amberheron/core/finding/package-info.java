@@ -1,5 +1,5 @@
 /**
- * What a check found: a figure against its limit, what it does to the reading, and where the limit comes from.
+ * Result of a check: a figure against its limit, what it does to the reading, and where the limit comes from.
  */
 @NullMarked
 package amberheron.core.finding;

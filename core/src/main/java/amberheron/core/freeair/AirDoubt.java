@@ -1,16 +1,16 @@
 package amberheron.core.freeair;
 
-/** What a shop's instruments leave in doubt of the oxygen in the air; from memory. */
+/** Uncertainty of the oxygen in the air from a shop's instruments; from memory. */
 public final class AirDoubt {
-    /** What its hygrometer is off by at most, relative humidity. */
+    /** Greatest error of its hygrometer, relative humidity. */
     private static final double HUMIDITY = 0.05;
-    /** What its thermometer is off by at most, K. */
+    /** Greatest error of its thermometer, K. */
     private static final double TEMPERATURE = 1;
     /** Half the last digit of oxygen as controllers show it. */
     private static final double OXYGEN_DIGIT = 0.00005;
-    /** What the weather makes of the pressure that is usual at a height, Pa. */
+    /** Most that the weather changes the usual pressure at a height, Pa. */
     private static final double WEATHER = 2500;
-    /** What a shop's barometer is off by at most, Pa. */
+    /** Greatest error of a shop's barometer, Pa. */
     private static final double BAROMETER = 200;
     /** GUM, JCGM 100:2008: what is equally likely anywhere within ± a has a standard deviation of a/√3. */
     private static final double EVEN = Math.sqrt(3);

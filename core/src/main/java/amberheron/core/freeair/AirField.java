@@ -2,7 +2,7 @@ package amberheron.core.freeair;
 
 import amberheron.core.parts.Property;
 
-/** What is entered of the air and of what the controller shows in it. */
+/** Fields of the air and of what the controller shows in it. */
 public enum AirField implements Property {
     TEMPERATURE("air.temperature", "air temperature"),
     HUMIDITY("air.humidity", "relative humidity"),

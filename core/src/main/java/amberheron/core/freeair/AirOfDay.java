@@ -5,7 +5,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What was measured of the air, and where the car is driven. Everything not yet known is null.
+ * Air as measured, and the height at which the car is driven. Everything not yet known is null.
  *
  * @param temperature K
  * @param humidity relative, 0 to 1

@@ -68,7 +68,7 @@ public final class AirRules {
         return List.copyOf(findings);
     }
 
-    /** What the air itself waits for. */
+    /** Measures that the air itself waits for. */
     private static List<Address> unmeasured(AirOfDay today) {
         List<Address> asks = new ArrayList<>();
         if (today.temperature() == null) {
@@ -111,7 +111,7 @@ public final class AirRules {
                 AIR).asking(AirField.HUMIDITY.address(), AirField.TEMPERATURE.address(), AirField.HEIGHT.address());
     }
 
-    /** What to do about air that costs too much: dry it, or calibrate where the car is driven. */
+    /** Cure for air that costs too much: dry it, or calibrate where the car is driven. */
     private static Message tooDear(Air air, CalibrationSchool school, double driven, double tolerance) {
         Optional<Double> dry = CostOfAir.dryEnough(air, school, driven, tolerance);
         if (dry.isPresent()) {

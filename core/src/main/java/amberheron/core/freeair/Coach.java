@@ -54,17 +54,17 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
     private static final int STREAM = 20;
     /** Readings nearer to each other say nothing more. */
     private static final Duration NEAREST = Duration.ofMillis(200);
-    /** What was shown longer ago does not matter any more. */
+    /** Readings older than this are dropped. */
     private static final Duration WINDOW = Duration.ofSeconds(90);
     /** Nobody waits longer between two readings and calls it steady. */
     private static final Duration LONGEST_GAP = Duration.ofSeconds(45);
 
-    /** What was shown at a moment. */
+    /** Reading shown at a moment. */
     public record Shown(Instant at, Shows what) {
     }
 
     /**
-     * What can be recorded.
+     * Result that can be recorded.
      *
      * @param oxygen shown at the end, mole fraction; null where a mixture was
      * @param lambda shown at the end; null where oxygen was
@@ -337,7 +337,7 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
         return Double.isNaN(whole) ? Optional.empty() : Optional.of(Math.max(0, whole - gone));
     }
 
-    /** What can be recorded now; empty while nothing can. */
+    /** Result that can be recorded now; empty while there is none. */
     public Optional<Result> result() {
         if (now.step() != READY || !prepared() || (state != null && !state.counts())) {
             return Optional.empty();

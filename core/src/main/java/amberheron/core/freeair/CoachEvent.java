@@ -7,7 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-/** What happens while a sensor is calibrated: said by the person, or sent by the controller. */
+/** Event while a sensor is calibrated: said by the person, or sent by the controller. */
 public sealed interface CoachEvent {
     /** What a line of the controller's stream tells: its state, and what it shows in the quantity that it shows in air. */
     static List<CoachEvent> of(ControllerSheet sheet, Report said, boolean simulated) {

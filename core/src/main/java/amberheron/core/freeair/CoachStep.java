@@ -5,7 +5,7 @@ import java.util.List;
 
 /** The steps of a calibration or check in free air. */
 public enum CoachStep {
-    /** What has to be so is looked at. */
+    /** Conditions are looked at. */
     CONDITIONS("Get ready"),
     /** Powered without the sensor until the controller says so. */
     CLEAR("Clear"),

@@ -15,7 +15,7 @@ public record Coaching(CoachStep step, Instant since, Trouble trouble, @Nullable
     /** Nothing was begun. */
     public static final Coaching NONE = new Coaching(CoachStep.CONDITIONS, Instant.EPOCH, Trouble.NONE, null);
 
-    /** What keeps a calibration from going on, or has sent it back. */
+    /** Trouble that keeps a calibration from going on, or has sent it back. */
     public enum Trouble {
         NONE,
         CONDITION,

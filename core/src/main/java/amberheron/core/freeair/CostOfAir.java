@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * What calibrating in this air costs later, where the car is driven.
+ * Error that calibrating in this air causes later, where the car is driven.
  *
  * @param gain by how much the controller's gain is off there
  */

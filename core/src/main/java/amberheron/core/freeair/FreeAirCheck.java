@@ -9,7 +9,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What was entered at the free-air station. Everything not yet known is null.
+ * Entries of the free-air station. Everything not yet known is null.
  *
  * @param controller what this controller does
  * @param today the air it was done in

@@ -11,7 +11,7 @@ import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 
 /**
- * What the coach says at a step.
+ * Instruction of the coach at a step.
  *
  * @param now what to do
  * @param why what it is for

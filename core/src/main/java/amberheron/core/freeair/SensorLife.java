@@ -16,7 +16,7 @@ import java.util.stream.Stream;
  * @param notes in the order of their days
  */
 public record SensorLife(String number, List<SensorNote> notes) {
-    /** What a car is driven in a day where nobody noted hours, h; from memory. */
+    /** Hours that a car is driven in a day where nobody noted them, h; from memory. */
     private static final double USUAL_HOURS = 0.8;
 
     public SensorLife {
@@ -43,7 +43,7 @@ public record SensorLife(String number, List<SensorNote> notes) {
         return notes.stream().filter(n -> n.kind() == kind);
     }
 
-    /** What something that counts up has come to; empty where nobody noted it. */
+    /** Returns the last value of something that counts up; empty where nobody noted it. */
     public Optional<Double> last(Kind kind) {
         return of(kind).reduce((a, b) -> b).map(SensorNote::value);
     }

@@ -14,7 +14,7 @@ import java.util.Optional;
  * @param job number of the job it was noted in; may be empty
  */
 public record SensorNote(LocalDate date, Kind kind, double value, String job) {
-    /** What can be noted. */
+    /** Kinds of notes. */
     public enum Kind {
         /** Free-air reading as found, before it is calibrated again, over what it should be: 1 for a new sensor. */
         GAIN("gain", "free-air gain as found, of new", 0.05, 2),
@@ -57,7 +57,7 @@ public record SensorNote(LocalDate date, Kind kind, double value, String job) {
             return key;
         }
 
-        /** What it is, with its unit. */
+        /** Name with its unit. */
         public String words() {
             return words;
         }

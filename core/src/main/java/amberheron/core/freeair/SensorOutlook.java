@@ -11,7 +11,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a sensor's life says of its future. All sizes that no reading gives are from memory and stand here.
+ * Outlook of a sensor from its life so far. All sizes that no reading gives are from memory and stand here.
  *
  * @param gain trend of its free-air gain, of new, by hours
  * @param response trend of its response time, s, by hours
@@ -30,7 +30,7 @@ public record SensorOutlook(Trend gain, Trend response, double hours, double hou
     private static final double RESPONSE_NEW = 0.15;
     private static final double RESPONSE_SPREAD = 0.05;
     private static final double RESPONSE_NOISE = 0.02;
-    /** What a sensor loses of its gain in an hour, and how differently sensors do. */
+    /** Loss of a sensor's gain in an hour, and how much sensors differ in it. */
     private static final double LOSS = 0.04 / 1000;
     private static final double LOSS_SPREAD = 0.02 / 1000;
     /** By how much it gets slower in an hour, s. */
@@ -135,7 +135,7 @@ public record SensorOutlook(Trend gain, Trend response, double hours, double hou
         return Math.abs(new CostOfAir(1 + drift.most()).at(CostOfAir.LEAN));
     }
 
-    /** What shortens its life, a line each; empty where nothing was noted. */
+    /** Reasons that shorten its life, a line each; empty where nothing was noted. */
     public static List<Message> shortened(SensorLife life) {
         List<Message> says = new ArrayList<>();
         part(life, Kind.LEADED, PER_LEADED, "Leaded fuel: ages {0} faster.", says);

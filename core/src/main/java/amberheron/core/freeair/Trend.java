@@ -51,7 +51,7 @@ public record Trend(double start, double slope, double startVariance, double slo
         return now;
     }
 
-    /** What is expected at so many hours. */
+    /** Returns the expected value at so many hours. */
     public double at(double hours) {
         return start + slope * hours;
     }

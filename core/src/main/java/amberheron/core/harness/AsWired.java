@@ -7,7 +7,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What was found when the wiring was done.
+ * Measurements taken when the wiring was done.
  *
  * @param atSource volts at the source, the heater on, V
  * @param atController volts between the controller's own supply and ground pins at the same time, V

@@ -172,7 +172,7 @@ public record Chart(List<Wire> wires) {
         return chart;
     }
 
-    /** What is needed and has no line. */
+    /** Needed conductors that have no line. */
     public List<Wire> lacking(List<Wire> needed) {
         return needed.stream().filter(n -> !has(n)).toList();
     }

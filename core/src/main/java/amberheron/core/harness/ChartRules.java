@@ -27,7 +27,7 @@ public final class ChartRules {
     static final double CONTINUITY = 1.0;
     /** So much more than its length and size explain, and a joint is bad. */
     private static final double EXPLAINED = 2;
-    /** What a shop's meter and its clips cannot tell, Ω. */
+    /** Resolution of a shop's meter and its clips, Ω. */
     private static final double METER = 0.05;
 
     private static final Source CHART = Source

@@ -1,6 +1,6 @@
 package amberheron.core.harness;
 
-/** What a wire comes from or goes to. */
+/** Device that a wire comes from or goes to. */
 public enum Device {
     SENSOR("sensor"),
     CONTROLLER("controller"),

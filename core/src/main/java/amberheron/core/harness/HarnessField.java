@@ -2,7 +2,7 @@ package amberheron.core.harness;
 
 import amberheron.core.parts.Property;
 
-/** What is entered of chart, joints, route and what was wired. */
+/** Fields of chart, joints, route and what was wired. */
 public enum HarnessField implements Property {
     CHART("wire.chart.needed", "lines of the chart"),
     CHART_WORK("wire.chart.work", "work of the wire"),

@@ -26,7 +26,7 @@ public final class HarnessRules {
     }
 
     /**
-     * What the heater asks of the wires.
+     * Currents that the heater asks of the wires.
      *
      * @param mean current, A
      * @param peak current while it is on, A

@@ -64,7 +64,7 @@ public record Joints(@Nullable JointSchool school, Set<Integer> done, List<Test>
             return this == CRIMPED;
         }
 
-        /** What is done, in order. */
+        /** Actions, in order. */
         public List<String> steps() {
             return steps;
         }

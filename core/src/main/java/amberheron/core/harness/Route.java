@@ -65,7 +65,7 @@ public record Route(List<Waypoint> points, Lengths lengths, @Nullable Double cab
     }
 
     /**
-     * What there is of cable, and what is left of it at both ends.
+     * Lengths of cable, and the loops left at both ends.
      *
      * @param lead length of the sensor's own lead, m
      * @param extension length of the extension harness, m; null when there is none
@@ -238,7 +238,7 @@ public record Route(List<Waypoint> points, Lengths lengths, @Nullable Double cab
         return distances().map(List::getLast);
     }
 
-    /** What is left of lead and extension after the way and both loops, m; empty until all of it is measured. */
+    /** Spare length of lead and extension after the way and both loops, m; empty until all of it is measured. */
     public Optional<Double> spare() {
         Double all = cableInAll();
         Double engine = lengths.slackAtEngine();

@@ -70,7 +70,7 @@ public record WireColour(Hue base, @Nullable Hue stripe) {
                 "a colour, or two with a stroke between them such as white/black: ", ""));
     }
 
-    /** What people write: {@code white}, {@code white/black}, {@code WH/BK}, {@code white with black stripe}. */
+    /** Reads what people write: {@code white}, {@code white/black}, {@code WH/BK}, {@code white with black stripe}. */
     public static Optional<WireColour> parse(String text) {
         List<String> parts = Arrays
                 .stream(text.strip().toLowerCase(Locale.ROOT).replaceAll("\\bwith\\b", "/")

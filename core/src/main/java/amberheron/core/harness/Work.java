@@ -1,6 +1,6 @@
 package amberheron.core.harness;
 
-/** What a wire is for. */
+/** Purpose of a wire. */
 public enum Work {
     POWER("power, switched"),
     CONSTANT("power, constant"),

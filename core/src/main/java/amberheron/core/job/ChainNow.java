@@ -15,7 +15,7 @@ public record ChainNow(SignalChain chain, Basis basis, DoubleUnaryOperator readi
     public enum Basis {
         /** The check points and the likeliest cause. */
         MEASURED("as the check points say"),
-        /** What grounds and input do to the volts, worked out from the wiring. */
+        /** Effect of grounds and input on the volts, worked out from the wiring. */
         WIRING("as the wiring predicts"),
         /** Law and setting alone. */
         SETTING("as set, nothing checked yet");
@@ -32,7 +32,7 @@ public record ChainNow(SignalChain chain, Basis basis, DoubleUnaryOperator readi
         }
     }
 
-    /** What the reader shows, as lambda. */
+    /** Number on the reader, as lambda. */
     public double shownLambda(double lambda) {
         return chain.reader().scale().toLambda(reading.applyAsDouble(lambda));
     }

@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
-/** What check points lack before they prove the setting: enough of them, dated, over the range, engine off and running. */
+/** Requirements of check points that prove a setting: enough of them, dated, over the range, engine off and running. */
 final class CheckPointProof {
     /** The part of the law's volts that they have to span; our own choice, no published source. */
     private static final double SPREAD = 1 / 3.0;
@@ -19,7 +19,7 @@ final class CheckPointProof {
     }
 
     /**
-     * What is lacking, in the order in which it is mended; empty where they prove the setting.
+     * Requirements that are not met, in the order in which they are mended; empty where they prove the setting.
      *
      * @param points those that count
      * @param diagnosis what they say; null while they say nothing

@@ -23,22 +23,22 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** What each link of a job leaves in doubt. Sizes that no reading gives are from memory and stand here, in one place. */
+/** Uncertainty of each link of a job. Sizes that no reading gives are from memory and stand here, in one place. */
 final class Doubts {
     /** A sensor in order, anywhere in its range, λ; its age and the pressure in the pipe come on top. */
     private static final double SENSOR = 0.005;
     /** A sensor that was never checked in air, part of λ − 1. */
     private static final double UNCHECKED = 0.05;
-    /** What any sensor's gain loses in a month of use, part of λ − 1, until its own life tells. */
+    /** Loss of any sensor's gain in a month of use, part of λ − 1, until its own life tells. */
     private static final double MONTHLY = 0.002;
     /** Pressure that a pipe in order adds at full load after the turbine, bar. */
     private static final double BACK_PRESSURE = 0.1;
     /** Air that a joint nobody has tested may let in, mass per mass of exhaust. */
     private static final double UNTESTED = 0.005;
-    /** What a shop's meter and its clips are off by, V. */
+    /** Error of a shop's meter and its clips, V. */
     private static final double METER = 0.005;
 
-    /** What an analog output is off by, V, and an input's reference, part of the volts, until check points tell. */
+    /** Error of an analog output, V, and of an input's reference, part of the volts, until check points tell. */
     private static final double OUTPUT = 0.02;
     private static final double REFERENCE = 0.01;
     private static final double DAYS = 30.4;

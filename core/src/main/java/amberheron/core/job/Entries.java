@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 
 /**
- * What is known of the entering of a job's values, by the key of their address.
+ * Drafts and origins of a job's values, by the key of their address.
  *
  * @param drafts entries that could not be used yet, as typed; they are kept so that nothing is lost
  * @param origins where each value came from and when; readings that an instrument can give carry theirs themselves

@@ -50,7 +50,7 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
         @Nullable MixtureScale gauge, Display display,
         Outputs outputs, RoadTest roadTest, HandOver handOver, Entries entries, Changes changes) {
     /**
-     * What is written on the sheet by hand.
+     * Entries of the sheet that are written by hand.
      *
      * @param notDone what was left undone, in the installer's words
      * @param date of the hand-over; null until then
@@ -89,7 +89,7 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
         return outputs.active().law();
     }
 
-    /** What reads the output at hand; null until chosen. */
+    /** Reader of the active output; null until chosen. */
     public @Nullable Reader reader() {
         return outputs.active().reader();
     }
@@ -104,7 +104,7 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
         return outputs.active().proving();
     }
 
-    /** What of these changed last after a moment: null where that was not recorded, and nothing can be said of it. */
+    /** Returns which of these changed last after a moment: null where that was not recorded, and nothing can be said of it. */
     Optional<RestsOn> changed(@Nullable Instant taken, Collection<RestsOn> restsOn) {
         return changes.and(outputs.active().changes()).since(taken, restsOn);
     }
@@ -130,7 +130,7 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
         return fuel == null ? 14.7 : fuel.stoich();
     }
 
-    /** What a place of this job is judged by, for a shop of these schools. */
+    /** Site by which a place of this job is judged, for a shop of these schools. */
     public Site site(PlaceSchools schools) {
         return new Site(intake.exhaust(), intake.displacement(), intake.banks(), stoich(), placing.probe(),
                 wired(), schools);
@@ -163,14 +163,14 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
                 .flatMap(c -> PlaceRules.delayAtFullLoad(site(schools), c));
     }
 
-    /** What the display is to be told for this engine, the sensor where it was put. */
+    /** Set-up of the display for this engine, the sensor where it was put. */
     public DisplaySetUp displaySetUp(PlaceSchools schools) {
         Double transport = transport(schools).orElse(null);
         return DisplaySetUp.of(new DisplaySetUp.Engine(intake.exhaust().turbine(), intake.cylinders(), transport),
                 display);
     }
 
-    /** What the controller's own gauge shows: the quantity of its output, where nothing else was said; λ without a law. */
+    /** Scale of the controller's own gauge: that of its output where nothing else was said; λ without a law. */
     public MixtureScale shownByGauge() {
         OutputLaw law = law();
         return gauge != null ? gauge : law == null ? MixtureScale.lambda() : law.scale();

@@ -3,7 +3,7 @@ package amberheron.core.job;
 import amberheron.core.finding.CheckId;
 import amberheron.core.scaling.Diagnosis;
 
-/** What keeps a link open where no rule has anything to judge yet. */
+/** Entries that a link waits for where no rule has anything to judge yet. */
 public enum JobCheck implements CheckId {
     CONDITION("exhaust-condition", "Have the exhaust mended before anything is fitted."),
     PLACE_TAKEN("place-taken", "Take a place for the bung."),
@@ -34,7 +34,7 @@ public enum JobCheck implements CheckId {
         this.words = words;
     }
 
-    /** What to do about it. */
+    /** The cure, in a sentence. */
     public String words() {
         return words;
     }

@@ -64,7 +64,7 @@ public final class JobReview {
     private final Wiring wiring;
     private final List<CheckPoint> points;
     private final List<Stale> stale;
-    /** What grounds and input are expected to do to the volts. */
+    /** Expected effect of grounds and input on the volts. */
     private final Derived<WireEffect> onTheWay;
     private final Map<StepId, List<Step.Item>> chosen;
     private final Derived<JobPlan> plan;
@@ -206,7 +206,7 @@ public final class JobReview {
         return links.own(station);
     }
 
-    /** What is in doubt; empty while it cannot be told, and for a chain that lies: it is mended before it is trusted. */
+    /** Uncertainties of the chain; empty while they cannot be told, and for a chain that lies: it is mended before it is trusted. */
     private Optional<List<Uncertainty>> doubts() {
         OutputLaw law = job.law();
         Reader reader = job.reader();
@@ -270,7 +270,7 @@ public final class JobReview {
                         new Diagnostician.KnownLaws(shop.laws(), job.stoich())));
     }
 
-    /** What mends the ground of this job; empty where nothing has to be mended. */
+    /** Returns the cure of this job's ground; empty where nothing has to be mended. */
     public Optional<GroundCure> groundCure() {
         return WireRules.cure(job.wiring(), installation);
     }
@@ -312,7 +312,7 @@ public final class JobReview {
         return links.contradicted(false);
     }
 
-    /** What the log says, and what else says what the mixture is. */
+    /** Findings of the log and of other witnesses of the mixture. */
     private List<Finding> proved(Output.@Nullable Proving proving) {
         List<Finding> findings = new ArrayList<>(proving == null
                 ? List.of()
@@ -355,7 +355,7 @@ public final class JobReview {
         return origin.taken() != null && (origin.real() || shop.demo());
     }
 
-    /** What the check points that count still lack before they prove the setting, in the order in which it is mended. */
+    /** Requirements that the check points do not meet yet before they prove the setting, in the order in which they are mended. */
     public List<JobCheck> lacks() {
         return lacks;
     }
@@ -400,7 +400,7 @@ public final class JobReview {
         return links.of(station);
     }
 
-    /** What was found at a station; empty for stations that have no such checks or nothing to check yet. */
+    /** Findings of a station; empty for stations that have no such checks or nothing to check yet. */
     public List<Finding> findings(Station station) {
         return switch (station) {
             case PLACE -> place.get();
@@ -411,7 +411,7 @@ public final class JobReview {
         };
     }
 
-    /** What is to be done next, at the first link that is not proven. */
+    /** Next thing to do, at the first link that is not proven. */
     public record Next(Station station, Message text) {
     }
 
@@ -428,12 +428,12 @@ public final class JobReview {
         return new StillOpen(this).because(station);
     }
 
-    /** What to type and how far off it is; empty until law and reader are known and share volts. */
+    /** Setting to type and how far off it is; empty until law and reader are known and share volts. */
     public Optional<ScaleReport> scale() {
         return scale.get();
     }
 
-    /** What the check points say; empty until there are any. */
+    /** Diagnosis of the check points; empty until there are any. */
     public Optional<Diagnosis> diagnosis() {
         return diagnosis.get();
     }

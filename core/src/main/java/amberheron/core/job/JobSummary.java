@@ -32,7 +32,7 @@ public record JobSummary(String id, String vehicle, Map<Station, LinkState> stat
     public record Left(double early, double likely, double late) {
     }
 
-    /** What a job is to the person who looks for the next one. */
+    /** Group of a job for the person who looks for the next one. */
     public enum Group {
         /** Held up by the customer, by parts or by the welder. */
         WAITING("Waiting"),
@@ -61,7 +61,7 @@ public record JobSummary(String id, String vehicle, Map<Station, LinkState> stat
         states = Collections.unmodifiableMap(copy);
     }
 
-    /** What is shown of a job that was reviewed. */
+    /** Returns the line of a job that was reviewed. */
     public static JobSummary of(JobReview review) {
         Job job = review.job();
         Map<Station, LinkState> states = new EnumMap<>(Station.class);
@@ -75,12 +75,12 @@ public record JobSummary(String id, String vehicle, Map<Station, LinkState> stat
                 review.schedule().map(s -> new Left(s.early(), s.likely(), s.late())).orElse(null), "");
     }
 
-    /** What is shown of a job that nobody has looked at yet. */
+    /** Returns the line of a job that nobody has looked at yet. */
     public static JobSummary unseen(String id, String vehicle) {
         return new JobSummary(id, vehicle, Map.of(), null, "", null, null, "", null, "");
     }
 
-    /** What is shown of a job that cannot be read, and why. */
+    /** Returns the line of a job that cannot be read, and why. */
     public static JobSummary unreadable(String id, String vehicle, String why) {
         return new JobSummary(id, vehicle, Map.of(), null, "", null, null, "", null, why);
     }

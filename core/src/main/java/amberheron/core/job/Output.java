@@ -44,7 +44,7 @@ public record Output(String id, boolean logged, @Nullable OutputLaw law, @Nullab
         return new Output(id, true, null, null, List.of(), null, Changes.NONE);
     }
 
-    /** What it is called: its reader. */
+    /** Title of the output: its reader's name. */
     public String title() {
         return reader == null ? "reader without a name" : reader.name();
     }

@@ -15,7 +15,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 
-/** What the choices at the wiring call for, step by step; a step that nothing was chosen for keeps the usual. */
+/** Parts that the choices at the wiring call for, by step; a step that nothing was chosen for keeps the usual. */
 final class PartsChosen {
     private PartsChosen() {
     }

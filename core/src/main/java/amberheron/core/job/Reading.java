@@ -38,7 +38,7 @@ public enum Reading {
         return key;
     }
 
-    /** What it is, in the trade's words. */
+    /** Its name in the trade's words. */
     public String words() {
         return words;
     }
@@ -48,7 +48,7 @@ public enum Reading {
         return station;
     }
 
-    /** What it rests on. */
+    /** Basis of the figure. */
     public Set<RestsOn> restsOn() {
         return Set.copyOf(restsOn);
     }

@@ -7,15 +7,15 @@ import java.util.Objects;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
-/** What a reading rests on besides what was read. When one of them changes, what rested on it has to be taken again. */
+/** Inputs that a reading rests on besides what was read. When one of them changes, what rested on it has to be taken again. */
 public enum RestsOn {
     /** Where the sensor sits. */
     PLACE("place", "the place", j -> said(j.placing().chosen())),
     /** The sensor itself. */
     SENSOR("sensor", "the sensor", j -> said(j.air().sensor())),
-    /** What the controller is. */
+    /** The controller's sheet. */
     CONTROLLER("controller", "the controller", j -> said(j.air().controller())),
-    /** What the controller was taught in free air. */
+    /** Oxygen that the controller was taught in free air. */
     CALIBRATION("calibration", "the free-air calibration", j -> said(j.air().shownOxygen(), j.air().shownLambda())),
     /** Where controller and reader take their ground, and by which wires. */
     GROUNDS("grounds", "the grounds", j -> {
@@ -58,7 +58,7 @@ public enum RestsOn {
         return key;
     }
 
-    /** What it is, in the trade's words. */
+    /** Its name in the trade's words. */
     public String words() {
         return words;
     }

@@ -4,7 +4,7 @@ import amberheron.core.drivelog.Witness;
 import amberheron.core.trim.TrimSheet;
 
 /**
- * What is noted at the last station besides the log.
+ * Notes of the last station besides the log.
  *
  * @param witness what else says what the mixture is
  * @param trims the shop's bins and what was given before

@@ -7,7 +7,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a shop brings to every job.
+ * Catalogue and habits that a shop brings to every job.
  *
  * @param laws output laws a reader's setting may have been copied from
  * @param schools what it holds with where good installers differ

@@ -42,7 +42,7 @@ public record Stale(Reading reading, String changed) {
         return List.copyOf(found);
     }
 
-    /** What a check point rested on and has changed since; empty for one that still counts. */
+    /** Returns what a check point rested on and has changed since; empty for one that still counts. */
     public static Optional<RestsOn> since(Job job, CheckPoint point) {
         Set<RestsOn> restsOn = EnumSet.copyOf(Reading.CHECK_POINTS.restsOn());
         if (point.volts() == null) {

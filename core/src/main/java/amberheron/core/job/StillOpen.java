@@ -14,7 +14,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * What keeps the links of a job from being proven, and what is to be done first.
+ * Open checks of a job's links, and what is to be done first.
  *
  * @param review of the job
  */
@@ -32,7 +32,7 @@ record StillOpen(JobReview review) {
                 .orElseGet(() -> Message.joined(" ", because(station).stream().map(c -> cure(c.id())).toList()));
     }
 
-    /** What to do where no rule has anything to judge yet. */
+    /** Advice where no rule has anything to judge yet. */
     private static Message cure(CheckId open) {
         return switch (open) {
             case Intake.Question q -> Message.of("Enter: {0}.", Message.plain(q.words()));

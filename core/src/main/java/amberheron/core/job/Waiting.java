@@ -1,6 +1,6 @@
 package amberheron.core.job;
 
-/** What a job waits on. */
+/** Reason why a job waits. */
 public enum Waiting {
     /** Answers, a decision, or the exhaust to be mended. */
     CUSTOMER("the customer"),
@@ -30,7 +30,7 @@ public enum Waiting {
         };
     }
 
-    /** What it waits on. */
+    /** Reason why it waits. */
     public String words() {
         return words;
     }

@@ -2,7 +2,7 @@ package amberheron.core.mixture;
 
 import amberheron.core.units.Unusable;
 /**
- * What a fuel is made of, for each atom of carbon.
+ * Composition of a fuel, for each atom of carbon.
  *
  * @param hydrogen atoms of hydrogen, 0 to 4
  * @param oxygen atoms of oxygen, 0 to 2
@@ -19,7 +19,7 @@ public record Composition(double hydrogen, double oxygen) {
     }
 
     /**
-     * What two fuels mixed by volume are made of.
+     * Returns the composition of two fuels mixed by volume.
      *
      * @param share volume share of this one, 0 to 1
      * @param density its density, any unit

@@ -2,7 +2,7 @@ package amberheron.core.mixture;
 
 import static amberheron.core.units.Phrase.say;
 
-/** What is in the pipe: oxygen of lean exhaust, false air, and pressure at the sensor. */
+/** Gas in the pipe: oxygen of lean exhaust, false air, and pressure at the sensor. */
 public final class ExhaustGas {
     private static final double NITROGEN_PER_OXYGEN = 3.773;
 

@@ -5,7 +5,7 @@ import amberheron.core.units.Sane;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a shop's gas analyser shows of the dry gas in the tailpipe, as parts of its volume. Everything not read is null.
+ * Reading of a shop's gas analyser: the dry gas in the tailpipe, as parts of its volume. Everything not read is null.
  *
  * @param carbonDioxide CO2
  * @param carbonMonoxide CO

@@ -12,7 +12,7 @@ public record Address(Property property, String part) {
         return property.path().replace("*", part);
     }
 
-    /** What the keys of every property of this part begin with. */
+    /** Common beginning of the keys of every property of this part. */
     public String partKey() {
         String path = property.path();
         int at = path.indexOf('*');

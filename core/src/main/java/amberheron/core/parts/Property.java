@@ -8,7 +8,7 @@ public interface Property {
     /** Where it stands in a job, {@code *} in place of the part's id where there are several parts of the kind. */
     String path();
 
-    /** What is to be entered, in the trade's words, such as "clock position". */
+    /** Name of the value to be entered, in the trade's words, such as "clock position". */
     String words();
 
     /** The property of one part. */

@@ -1,5 +1,5 @@
 /**
- * What tells the parts of a list apart, however they are moved about, and the address of a value in a job.
+ * Ids of the parts of a list, and the address of a value in a job.
  */
 @NullMarked
 package amberheron.core.parts;

@@ -11,7 +11,7 @@ public final class GasAlongPipe {
     static final Estimate PORT_AT_FULL_LOAD = new Estimate(1000, 1230);
     /** The same of an engine on boost, before its turbine, K. */
     static final Estimate PORT_ON_BOOST = new Estimate(1080, 1290);
-    /** What a turbine takes out of it, K. */
+    /** Temperature drop across a turbine, K. */
     static final Estimate TURBINE_DROP = new Estimate(80, 150);
     /** Heat passing from gas through wall to the air, W/(m²·K). */
     static final Estimate TRANSFER = new Estimate(40, 80);
@@ -21,7 +21,7 @@ public final class GasAlongPipe {
     static final Estimate DEW_POINT = new Estimate(dewPoint(1.8, 0), dewPoint(4, 1));
     /** Air at a cold start, K. */
     static final Estimate COLD_START = new Estimate(273, 298);
-    /** What the water that condenses on the wall brings, as if the gas were hotter by so much, K. */
+    /** Heat of the water that condenses on the wall, as the kelvins by which the gas would be hotter. */
     private static final double CONDENSING = 70;
     private static final double PORT_COLD = 600;
     private static final double AMBIENT = 283;

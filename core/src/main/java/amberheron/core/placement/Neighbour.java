@@ -23,7 +23,7 @@ public record Neighbour(Kind kind, Side side, double from, double to, @Nullable 
         this(kind, side, from, to, gap, "");
     }
 
-    /** What lies beside the pipe. */
+    /** Neighbour of the pipe. */
     public enum Kind {
         FLOOR("floor", false, Side.ABOVE),
         HEAT_SHIELD("heat shield", false, Side.ABOVE),

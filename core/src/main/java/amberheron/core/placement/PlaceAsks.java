@@ -10,7 +10,7 @@ final class PlaceAsks {
     private PlaceAsks() {
     }
 
-    /** What of the lead is missing; its length where nothing is. */
+    /** Measures of the lead that are missing; its length where none is. */
     static List<Address> lead(Site site, Candidate place) {
         List<Address> asks = new ArrayList<>();
         if (place.distance() == null) {
@@ -61,7 +61,7 @@ final class PlaceAsks {
         return asks;
     }
 
-    /** What is missing of engine and pipe up to the place; the place where nothing is. */
+    /** Missing measures of engine and pipe up to the place; the place where there are none. */
     static List<Address> flow(Site site, Run run, Candidate place) {
         List<Address> asks = new ArrayList<>();
         if (site.displacement() == null) {
@@ -88,7 +88,7 @@ final class PlaceAsks {
         return asks;
     }
 
-    /** What the tilt waits for; the clock position first. */
+    /** Measures that the tilt waits for; the clock position first. */
     static List<Address> tilt(Candidate place, boolean slopeKnown) {
         List<Address> asks = new ArrayList<>();
         if (place.clock() == null) {
@@ -102,7 +102,7 @@ final class PlaceAsks {
         return asks;
     }
 
-    /** What the room around it waits for. */
+    /** Measures that the room around it waits for. */
     static List<Address> room(Site site, Candidate place) {
         List<Address> asks = new ArrayList<>();
         if (place.distance() == null) {

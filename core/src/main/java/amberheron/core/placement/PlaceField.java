@@ -2,7 +2,7 @@ package amberheron.core.placement;
 
 import amberheron.core.parts.Property;
 
-/** What is entered of exhaust, places, sensor and what was fitted. */
+/** Fields of exhaust, places, sensor and what was fitted. */
 public enum PlaceField implements Property {
     ASPIRATION("plan.aspiration", "turbo or not"),
     DISPLACEMENT("plan.displacement", "displacement"),

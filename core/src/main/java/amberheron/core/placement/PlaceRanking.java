@@ -54,7 +54,7 @@ public final class PlaceRanking {
                 : new PlaceRanking(site, places, new HashMap<>());
     }
 
-    /** What the places are judged by. */
+    /** Site by which the places are judged. */
     public Site site() {
         return site;
     }

@@ -1,7 +1,7 @@
 package amberheron.core.placement;
 
 /**
- * What a shop holds with where good installers differ.
+ * Habits of a shop where good installers differ.
  *
  * @param tilt which tilt it prefers
  * @param catalyst how it takes a straight-through catalyst

@@ -33,7 +33,7 @@ public final class PlaceSearch {
         }
     }
 
-    /** What the whole run says. */
+    /** Findings of the whole run. */
     public static final class Band {
         private final double start;
         private final List<Along> along;
@@ -260,7 +260,7 @@ public final class PlaceSearch {
         return ring;
     }
 
-    /** What has to be measured before a search can tell anything, in the order in which it is measured. */
+    /** Measures that a search needs, in the order in which they are measured. */
     public static List<Address> lacks(Site site) {
         return PlaceAsks.search(site);
     }

@@ -48,7 +48,7 @@ public record Segment(Line line, Kind kind, @Nullable Double length, @Nullable D
         }
     }
 
-    /** What a piece is. */
+    /** Kind of a piece. */
     public enum Kind {
         MANIFOLD("manifold"),
         TURBINE("turbine"),

@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
 public record Site(Exhaust exhaust, @Nullable Double displacement, int banks, double stoich, Probe probe,
         Wired wired, PlaceSchools schools) {
     /**
-     * What the wiring says.
+     * Findings of the wiring.
      *
      * @param lead length of sensor lead and extension together, m; null when not measured
      * @param laid what would be left of it at a place where it leaves the pipe, as the cable was laid, m; null until it

@@ -24,7 +24,7 @@ import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is asked when the vehicle comes in. Everything not yet known is null or empty.
+ * Answers given when the vehicle comes in. Everything not yet known is null or empty.
  *
  * @param vehicle in the shop's words
  * @param displacement of the engine, m³
@@ -101,7 +101,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         }
     }
 
-    /** What reads the signal. */
+    /** Readers of the signal. */
     public enum ReaderKind {
         GAUGE("gauge", "gauge"),
         LOGGER("logger", "logger"),
@@ -118,7 +118,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
             this.words = words;
         }
 
-        /** What stands for it in the address of a value and the name of a check. */
+        /** Key in the address of a value and the name of a check. */
         public String key() {
             return key;
         }
@@ -164,7 +164,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         }
     }
 
-    /** What the pipe is made of. */
+    /** Material of the pipe. */
     public enum Material {
         MILD_STEEL("mild steel"),
         COATED("coated or plated"),
@@ -182,7 +182,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         }
     }
 
-    /** What can be asked. Which of them a job needs follows from the answers to the others. */
+    /** Questions of the intake. Which of them a job needs follows from the answers to the others. */
     public enum Question implements CheckId {
         VEHICLE("intake-vehicle", "vehicle", IntakeField.VEHICLE),
         DISPLACEMENT("intake-displacement", "displacement", PlaceField.DISPLACEMENT),
@@ -222,7 +222,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
             return field.address();
         }
 
-        /** What is asked for, in the trade's words. */
+        /** Name of what is asked for, in the trade's words. */
         public String words() {
             return words;
         }
@@ -250,7 +250,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         };
     }
 
-    /** What is still to be asked before the plan can be trusted; empty when nothing is. */
+    /** Questions still to be answered before the plan can be trusted; empty when there are none. */
     public List<Question> missing() {
         List<Question> missing = new ArrayList<>();
         for (Question q : Question.values()) {

@@ -21,7 +21,7 @@ public final class JobPlan {
     private final Map<String, Step> byId = new LinkedHashMap<>();
     private List<Step> steps = List.of();
 
-    /** What came of moving a step. */
+    /** Result of moving a step. */
     public sealed interface Move {
         /** It may go there: the new order of all steps. */
         record Done(List<String> order) implements Move {

@@ -14,7 +14,7 @@ import java.util.Optional;
  * @param shown the lambda seen at a true lambda of 1
  */
 public record LeakEstimate(double part, double shown) {
-    /** What it rests on. */
+    /** Basis of the figure. */
     public static final Source SOURCE = Source.memory(
             "orifice flow 0.6·A·√(2·ρ·Δp) at a mean suction of 0.2 kPa at idle; λ + f·(1 + λ·AFRst)/AFRst after that");
     private static final double SUCTION = 200;

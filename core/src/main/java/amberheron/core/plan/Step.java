@@ -76,7 +76,7 @@ public record Step(StepId id, String title, List<StepId> after, Time time, Where
 
     /** Something to have ready. */
     public record Item(String name, Kind kind) {
-        /** What it is to the shop. */
+        /** Kind of item, to the shop. */
         public enum Kind {
             PART("part"),
             CONSUMABLE("consumable"),

@@ -52,12 +52,12 @@ public enum Cause implements CheckId {
         return title;
     }
 
-    /** What it is, in a sentence. */
+    /** Description in a sentence. */
     public String meaning() {
         return meaning;
     }
 
-    /** What to do about it, in a sentence. */
+    /** The cure, in a sentence. */
     public String remedy() {
         return remedy;
     }

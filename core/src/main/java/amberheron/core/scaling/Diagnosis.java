@@ -8,7 +8,7 @@ import java.util.function.IntUnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the check points say about the chain.
+ * Diagnosis of the chain by its check points.
  *
  * @param causes every fault with its probability, the likeliest first; probabilities add up to 1
  * @param withinTolerance whether every check point agrees within the trade's tolerance
@@ -30,7 +30,7 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
         List<Fault> cannotTell, List<Doubtful> doubtful, @Nullable RunningShift runningShift) {
     /** What is said where nothing explains the points. */
     public static final String MISFIT = "Nothing known explains these points: read them again, and look for a fault that moves.";
-    /** What to do where the setting in force shows the same at any volts. */
+    /** Advice for a setting that shows the same at any volts. */
     public static final String TYPE_FIRST = "Type the right setting into the reader, then take the points again.";
     /** From this probability on the likeliest fault is named alone. */
     public static final double SURE = 0.9;
@@ -82,7 +82,7 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
     public record RunningShift(double volts, double doubt) {
     }
 
-    /** What the reader shows for volts at the output and the true mixture behind them. */
+    /** Returns the number on the reader for volts at the output and the true mixture behind them. */
     @FunctionalInterface
     public interface ReadingModel {
         /** The number shown, in the reader's quantity. */
@@ -94,7 +94,7 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
         return settingFollows ? causes : List.of();
     }
 
-    /** What the points tell of, in a few words. */
+    /** Subject of the points, in a few words. */
     public String title() {
         return settingFollows ? best().fault().title() : "The setting shows the same at any volts";
     }
@@ -104,14 +104,14 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
         return settingFollows ? say("%s (%.0f %%)", title(), 100 * best().probability()) : title();
     }
 
-    /** What is wrong, as far as the points tell. */
+    /** The fault, as far as the points tell. */
     public String meaning() {
         return settingFollows
                 ? best().fault().meaning()
                 : "The setting in force shows the same at any volts, so the points tell nothing of their way.";
     }
 
-    /** What to do about it. */
+    /** The cure, in a sentence. */
     public String remedy() {
         return settingFollows ? best().fault().remedy() : TYPE_FIRST;
     }

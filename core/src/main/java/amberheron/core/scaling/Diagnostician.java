@@ -41,7 +41,7 @@ public final class Diagnostician {
     private final KnownLaws known;
 
     /**
-     * What is known besides the points.
+     * Facts known besides the points.
      *
      * @param otherLaws laws that a setting may have been copied from
      * @param fuelStoich ratio of the fuel in the tank; null when not said
@@ -197,7 +197,7 @@ public final class Diagnostician {
         return new RunningShift(on.getMean() - off.getMean(), 2 * Math.sqrt(variance));
     }
 
-    /** What a volt changes of what is shown, by the setting in force. */
+    /** Change of the number shown for each volt, by the setting in force. */
     private double perVolt(double volts) {
         double step = 1e-3 * (reader.input().maxVolts() - reader.input().minVolts());
         double at = Math.clamp(volts, reader.input().minVolts() + step, reader.input().maxVolts() - step);

@@ -50,7 +50,7 @@ final class Evidence {
 
     private final Observations all;
     private final Observations few;
-    /** What a volt at the pin changes of each reading, by the setting in force. */
+    /** Change of each reading for a volt at the pin, by the setting in force. */
     private final double[] ownAll;
     private final double[] ownFew;
     private final double step;
@@ -62,7 +62,7 @@ final class Evidence {
     private double leastOfAll = Double.POSITIVE_INFINITY;
 
     /**
-     * What the hypotheses are weighed by.
+     * Check points by which the hypotheses are weighed.
      *
      * @param perVolt what a volt at the pin changes of what is shown, by the setting in force, for volts
      * @param step of the converter, V

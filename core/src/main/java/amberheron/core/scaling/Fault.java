@@ -5,7 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is wrong in a chain: one link, or two at once.
+ * Cause of a wrong chain: one link, or two at once.
  *
  * @param cause the link that lies, the one to mend first where there are two
  * @param second the other one; null where there is none
@@ -40,7 +40,7 @@ public record Fault(Cause cause, @Nullable Cause second) {
         return second == null ? cause.meaning() : cause.meaning() + " " + second.meaning();
     }
 
-    /** What to do about it. */
+    /** The cure, in a sentence. */
     public String remedy() {
         return second == null ? cause.remedy() : cause.remedy() + " " + second.remedy();
     }

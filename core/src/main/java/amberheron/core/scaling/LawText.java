@@ -38,7 +38,7 @@ public final class LawText {
     private static final Pattern BETWEEN = Pattern.compile("\\s*(?:;|,\\s|\\n|\\band\\b|\\s)\\s*");
     private static final Pattern LEFT = Pattern.compile("(?i)^\\s*(afr|λ|lambda|y)\\s*=");
 
-    /** What stands beyond the rails: {@code below 0.2 V not ready}. */
+    /** Text beyond the rails: {@code below 0.2 V not ready}. */
     private static final Pattern BEYOND = Pattern.compile("(?i)[;,.]?\\s*(below|under|<|above|over|>)\\s*(" + NUMBER
             + ")\\s*v?\\s*(?:it\\s+)?(?:means|is|:|=)?\\s*([a-z][a-z -]{2,40})");
     /** Exhaust of pump petrol: hydrogen per carbon. */
@@ -205,7 +205,7 @@ public final class LawText {
                 : points;
     }
 
-    /** What was understood, in words: where it starts and ends, what is between, and what the rails leave of it. */
+    /** The law that was understood, in words: where it starts and ends, what is between, and what the rails leave of it. */
     public static List<Message> says(OutputLaw law) {
         List<Message> says = new ArrayList<>();
         Point first = law.points().getFirst();

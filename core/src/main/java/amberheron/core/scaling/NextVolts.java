@@ -15,7 +15,7 @@ final class NextVolts {
     private static final double STEP = 0.05;
     /** A reading that tells less than this, in nats, is not worth taking. */
     private static final double WORTH = 0.02;
-    /** What stands for a cause: its likeliest values only. */
+    /** Representative of a cause: its likeliest values only. */
     private static final int MOST = 24;
     private static final int STEPS = 40;
 

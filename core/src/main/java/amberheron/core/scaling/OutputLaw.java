@@ -29,7 +29,7 @@ public final class OutputLaw {
     }
 
     /**
-     * What volts beyond the rails mean instead of a mixture, in the sheet's words; empty where the sheet says nothing.
+     * Meaning of volts beyond the rails, in the sheet's words; empty where the sheet says nothing.
      *
      * @param below under the lower rail: not ready, say
      * @param above over the upper rail
@@ -164,12 +164,12 @@ public final class OutputLaw {
         return maxVolts;
     }
 
-    /** What volts beyond the rails mean. */
+    /** Meaning of volts beyond the rails. */
     public Beyond beyond() {
         return beyond;
     }
 
-    /** What volts mean that mean no mixture, in the sheet's words; empty for those that do. */
+    /** Meaning of volts that stand for no mixture, in the sheet's words; empty for those that stand for one. */
     public Optional<String> meansInstead(double volts) {
         String words = volts < minVolts - NEAR ? beyond.below() : volts > maxVolts + NEAR ? beyond.above() : "";
         return words.isEmpty() ? Optional.empty() : Optional.of(words);

@@ -10,7 +10,7 @@ import java.util.stream.DoubleStream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What reads the controller's volts: a logger, an ECU, a gauge with an input of its own.
+ * Reader of the controller's volts: a logger, an ECU, a gauge with an input of its own.
  *
  * @param id catalogue id
  * @param name what the catalogue calls it
@@ -76,7 +76,7 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
             return bits != null && digits < 0 ? digits + (1L << bits) : digits;
         }
 
-        /** What was meant by what is typed. */
+        /** Meaning of what was typed. */
         long meant(long typed) {
             return bits != null && typed >= 1L << (bits - 1) ? typed - (1L << bits) : typed;
         }

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * What readings scatter that were taken at the same volts with the engine as it was.
+ * Scatter of readings that were taken at the same volts with the engine as it was.
  *
  * @param readings that were repeated
  * @param places volts at which they were

@@ -2,7 +2,7 @@ package amberheron.core.scaling;
 
 import amberheron.core.parts.Property;
 
-/** What is entered of controller, reader and check points. */
+/** Fields of controller, reader and check points. */
 public enum ScaleField implements Property {
     LAW("scale.law", "output law"),
     GAUGE("scale.gauge", "what the controller's own gauge shows"),

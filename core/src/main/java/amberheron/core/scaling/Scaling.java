@@ -108,7 +108,7 @@ public final class Scaling {
         return volts;
     }
 
-    /** What the converter may make of these volts: both neighbours at an edge between two counts. */
+    /** Counts that the converter may make of these volts: both neighbours at an edge between two of them. */
     private static double[] sensedAround(SignalChain chain, double volts) {
         ReaderInput input = chain.reader().input();
         double pin = chain.wire().atPin(volts);

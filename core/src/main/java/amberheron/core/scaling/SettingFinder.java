@@ -26,7 +26,7 @@ public final class SettingFinder {
     /** A choice that people recognise is kept where the best is not better by more than this part. */
     private static final double AS_GOOD = 1.02;
     private static final double SAME = 1e-9;
-    /** What law and input share that is less than this, V, is nothing. */
+    /** Law and input that share fewer volts than this share nothing, V. */
     private static final double LEAST = 1e-6;
     /** A digit that is more than this part of what is to be shown is coarse. */
     private static final double COARSE = 0.02;
@@ -79,7 +79,7 @@ public final class SettingFinder {
         };
     }
 
-    /** What is wrong when {@link #find} finds nothing. */
+    /** Fault to report when {@link #find} finds nothing. */
     public static Unusable nothingShared(OutputLaw law, Reader reader) {
         return new Unusable(
                 say("input: %s V to %s V shares nothing with the law's %s V to %s V, expected an input that sees them",

@@ -17,7 +17,7 @@ public final class SettingText {
     private SettingText() {
     }
 
-    /** What the reader asks for, and what to type there. */
+    /** A box of the reader, and what to type there. */
     public record Line(String ask, String type) {
         /** The number alone, or the whole equation: what goes into the box. */
         public String bare() {
@@ -107,7 +107,7 @@ public final class SettingText {
         return whole.meant(Math.round(typed)) / Math.pow(10, reader.decimals());
     }
 
-    /** What is read off a reader of this form, in the order in which it is typed. */
+    /** Values read off a reader of this form, in the order in which they are typed. */
     public static String asks(Reader reader) {
         return switch (reader.form()) {
             case SLOPE_OFFSET -> "slope and offset, such as 2.000; 9.000";

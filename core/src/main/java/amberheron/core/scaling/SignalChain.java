@@ -14,7 +14,7 @@ public record SignalChain(OutputLaw law, WireEffect wire, Reader reader, ReaderS
         return reader.input().counts(pinVolts(lambda));
     }
 
-    /** What the reader shows, in its own quantity. */
+    /** Number on the reader, in its own quantity. */
     public double shown(double lambda) {
         return setting.at(reader.input().sensed(pinVolts(lambda)));
     }

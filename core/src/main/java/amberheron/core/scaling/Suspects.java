@@ -77,7 +77,7 @@ final class Suspects {
     private record Mistake(Cause cause, double prior, Map<String, Object> fixed, DoubleUnaryOperator shown) {
     }
 
-    /** What happens to the volts on their way, with one parameter. */
+    /** Effect on the volts on their way, with one parameter. */
     private record Way(Cause cause, Parameter parameter, DoubleBinaryOperator pin, DoubleFunction<WireEffect> effect) {
     }
 

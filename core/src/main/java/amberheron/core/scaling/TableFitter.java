@@ -239,7 +239,7 @@ final class TableFitter {
         parts.add(line);
     }
 
-    /** What may be shown at volts, lowest and highest. */
+    /** Lowest and highest number that may be shown at volts. */
     private double[] tube(double volts, double error) {
         double low = Double.NEGATIVE_INFINITY;
         double high = Double.POSITIVE_INFINITY;

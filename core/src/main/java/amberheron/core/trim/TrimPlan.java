@@ -44,7 +44,7 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
     private static final double LONG_SECONDS = 5;
     /** How far off a bin is expected to be before it was driven, as a part of the fuel. */
     private static final double EXPECTED = 0.05;
-    /** What one settled stay leaves open, λ. */
+    /** Uncertainty that one settled stay leaves, λ. */
     private static final double STAY = 0.01;
     private static final double NEIGHBOUR = 0.25;
     private static final Source PRACTICE = Source.practice(

@@ -1,6 +1,6 @@
 package amberheron.core.trust;
 
-/** What keeps the number shown from being known exactly. */
+/** Contributors to the uncertainty of the number shown. */
 public enum Contributor {
     SENSOR("sensor", "the sensor itself"),
     AGE("age", "the months since the free-air check"),
@@ -30,7 +30,7 @@ public enum Contributor {
         return key;
     }
 
-    /** What it is, in the trade's words. */
+    /** Its name in the trade's words. */
     public String words() {
         return words;
     }

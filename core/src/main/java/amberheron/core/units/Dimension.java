@@ -41,7 +41,7 @@ public enum Dimension {
         this.examples = examples;
     }
 
-    /** What a person calls it, with its article. */
+    /** Name as a person calls it, with its article. */
     public String noun() {
         return noun;
     }

@@ -5,7 +5,7 @@ import static amberheron.core.units.Phrase.say;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a quantity of a vehicle can be at all, in SI: far wider than any rule, so that only what cannot be meant is refused.
+ * Plausible range of a quantity of a vehicle, in SI: far wider than any rule, so that only what cannot be meant is refused.
  * The same limits stand in the document's schema. Our own choice, no published source.
  */
 public enum Sane {
@@ -37,7 +37,7 @@ public enum Sane {
     FORCE(0, 1e6, "N"),
     /** A time, s. */
     TIME(0, 1e7, "s"),
-    /** What a reader averages over, s. */
+    /** Time constant of a reader's filter, s. */
     FILTER(0, 60, "s"),
     /** An engine, m³. */
     DISPLACEMENT(1e-7, 1, "m³"),
@@ -61,7 +61,7 @@ public enum Sane {
     DENSITY(0.3, 2, "kg/L"),
     /** A stoichiometric air-fuel ratio. */
     STOICH(1, 40, ""),
-    /** What a display is told: a mixture in λ, a time in s, pulses in a turn. */
+    /** A setting of a display: a mixture in λ, a time in s, pulses in a turn. */
     TOLD(0, 1000, ""),
     /** Whatever a reader shows, in its own quantity. */
     SHOWN(-1e9, 1e9, "");

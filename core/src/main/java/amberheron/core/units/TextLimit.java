@@ -7,7 +7,7 @@ package amberheron.core.units;
 public enum TextLimit {
     /** A note of several lines. */
     NOTE(4000),
-    /** What something is called, or where it is. */
+    /** A name or a place. */
     NAME(200),
     /** A pin, a tag, a letter. */
     MARK(40);

@@ -8,7 +8,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What mends a ground that shifts the signal, worked out from this harness: said the same wherever it is said.
+ * Cure of a ground that shifts the signal, worked out from this harness: said the same wherever it is said.
  *
  * @param text what to do, in a sentence or two
  * @param plan the grounds as they are then; null where it is mended at the reader's input

@@ -50,7 +50,7 @@ public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, Ground
     /** Nothing measured. */
     public static final GroundPlan UNMEASURED = new GroundPlan(null, false, GroundWires.UNMEASURED,
             GroundLoads.UNMEASURED, Map.of(), GroundTrial.NONE);
-    /** What is taken for what was not measured. */
+    /** Values taken for what was not measured. */
     public static final Source USUAL = Source.memory(
             "taken where not measured: strap 5 mΩ, 10 A of other loads on it; the reader's own ground reaches the battery by 10 mΩ; a wire that goes to the battery at 80 °C, others at 20 °C");
     /** Resistance taken for a strap that was not measured, Ω. */
@@ -74,7 +74,7 @@ public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, Ground
     }
 
     /**
-     * What a school costs on this harness.
+     * Cost of a school on this harness.
      *
      * @param shift of the controller's signal ground over the reader's, mean, V; positive makes the reader read high
      * @param ripple the same with the heater switched on, less with it off, V; null where its wire is not known
@@ -92,7 +92,7 @@ public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, Ground
         return List.copyOf(costs);
     }
 
-    /** What the school taken costs; empty until one is taken and its wire is measured. */
+    /** Cost of the school taken; empty until one is taken and its wire is measured. */
     public Optional<Cost> cost() {
         return school == null ? Optional.empty() : cost(school);
     }

@@ -37,7 +37,7 @@ public record GroundTrial(Map<On, Double> volts, @Nullable Double lamps, @Nullab
             this.words = words;
         }
 
-        /** What stands for it in the address of its reading. */
+        /** Key in the address of its reading. */
         public String key() {
             return key;
         }
@@ -59,7 +59,7 @@ public record GroundTrial(Map<On, Double> volts, @Nullable Double lamps, @Nullab
         volts = Collections.unmodifiableMap(kept);
     }
 
-    /** What so much is on reads; empty until it was read. */
+    /** Returns the reading with so much switched on; empty until it was read. */
     public Optional<Double> at(On on) {
         return Optional.ofNullable(volts.get(on));
     }

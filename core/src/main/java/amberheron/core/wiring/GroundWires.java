@@ -4,7 +4,7 @@ import amberheron.core.units.Sane;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the ground currents of a fit go through: wires, strap and joints. Null for what is not measured.
+ * Wires, strap and joints that the ground currents of a fit go through. Null for what is not measured.
  *
  * @param toBattery length of the controller's ground wire if taken to the battery, m
  * @param toChassis length if taken to the chassis, m

@@ -78,7 +78,7 @@ public record HeaterTiming(@Nullable HeaterSchool school, @Nullable Double delay
             return delayed;
         }
 
-        /** What it takes. */
+        /** Time that it takes. */
         public List<String> parts() {
             return parts;
         }

@@ -101,7 +101,7 @@ public record Hookup(ReaderKind reader, @Nullable Form form, boolean minusInput,
                 : Optional.empty();
     }
 
-    /** What has to be connected for it. */
+    /** Terminals that have to be connected for it. */
     public List<String> needs() {
         return form == null ? List.of() : switch (form) {
             case SINGLE_ENDED -> List.of("analog + to the reader's input",

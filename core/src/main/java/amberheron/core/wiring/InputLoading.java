@@ -2,7 +2,7 @@ package amberheron.core.wiring;
 
 import amberheron.core.scaling.WireEffect;
 
-/** What a reader's input does to the volts that drive it. Millman's theorem. */
+/** Effect of a reader's input on the volts that drive it. Millman's theorem. */
 public final class InputLoading {
     private InputLoading() {
     }

@@ -25,7 +25,7 @@ public final class PowerRules {
     private static final double FUSE = 5.0;
     /** The usual greatest draw while heating up, A. */
     public static final double DRAW = 3.0;
-    /** What it draws when warm, A; from memory. */
+    /** Current when warm, A; from memory. */
     static final double WARM = 1.2;
     /** Least volts at the controller while it heats up; from memory, the controller's sheet decides. */
     private static final double LEAST_FEED = 10.5;
@@ -77,7 +77,7 @@ public final class PowerRules {
         return List.copyOf(findings);
     }
 
-    /** What a source's behaviour means, and what to do about it. */
+    /** Meaning of a source's behaviour, and the cure. */
     public static String remedy(Behaviour behaviour) {
         return switch (behaviour) {
             case SWITCHED -> "A proper source: take it.";

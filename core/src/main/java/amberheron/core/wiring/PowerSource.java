@@ -89,7 +89,7 @@ public record PowerSource(String id, String letter, String place, Map<KeyState, 
         return Optional.ofNullable(volts.get(state)).map(Reading::volts);
     }
 
-    /** What so few volts while cranking mean; empty where the controller stays on. */
+    /** Consequence of so few volts while cranking; empty where the controller stays on. */
     static Optional<Behaviour> cranked(double volts) {
         return volts < COIL
                 ? Optional.of(Behaviour.LOST_WHILE_CRANKING)

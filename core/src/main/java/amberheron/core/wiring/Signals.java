@@ -45,7 +45,7 @@ public record Signals(@Nullable Double outputOhms, List<Hookup> hookups) {
                 .filter(h -> h.form() == Form.SINGLE_ENDED || h.form() == Form.DIFFERENTIAL).findFirst();
     }
 
-    /** What the input of the reader that is scaled does to the volts; {@link WireEffect#NONE} while it is not known. */
+    /** Effect of the scaled reader's input on the volts; {@link WireEffect#NONE} while it is not known. */
     public WireEffect loading(Set<ReaderKind> readers) {
         return scaled(readers).filter(h -> outputOhms != null)
                 .flatMap(h -> h.loading(Objects.requireNonNull(outputOhms)))

@@ -2,7 +2,7 @@ package amberheron.core.wiring;
 
 import amberheron.core.parts.Property;
 
-/** What is entered of power, grounds, heater and signal; the volts in a state are a {@link KeyState}'s own. */
+/** Fields of power, grounds, heater and signal; the volts in a state are a {@link KeyState}'s own. */
 public enum WireField implements Property {
     SOURCES("wire.add", "a power source"),
     SOURCE_PLACE("wire.*.place", "where the source is"),

@@ -30,7 +30,7 @@ public final class WireRules {
     }
 
     /**
-     * What the checks need to know of the rest of the job.
+     * Facts of the rest of the job that the checks need.
      *
      * @param readers what reads the signal
      * @param law the controller's output law; null until chosen
@@ -72,7 +72,7 @@ public final class WireRules {
         return wiring.ground().cost().map(c -> wiring.signals().feelGround(readers) ? c.shift() : 0);
     }
 
-    /** What grounds and input do to the volts on their way to the reader; nothing while it is not known. */
+    /** Effect of grounds and input on the volts on their way to the reader; none while it is not known. */
     public static WireEffect effect(Wiring wiring, Set<ReaderKind> readers) {
         WireEffect loading = wiring.signals().loading(readers);
         return WireEffect.linear(loading.gain(), loading.shift() + shift(wiring, readers).orElse(0.0));
@@ -140,7 +140,7 @@ public final class WireRules {
                 .asking(WireField.SCHOOL.address());
     }
 
-    /** What mends the ground; empty where nothing has to be mended, or where the volts are not known to cost anything. */
+    /** Returns the cure of the ground; empty where nothing has to be mended, or where the volts are not known to cost anything. */
     public static Optional<GroundCure> cure(Wiring wiring, Installation at) {
         return cure(wiring.ground(), wiring.signals().feelGround(at.readers()), at.lambdaPerVolt(), at.tolerance());
     }
@@ -152,7 +152,7 @@ public final class WireRules {
                 : GroundCure.of(ground, felt ? tolerance / Math.abs(lambdaPerVolt) : Double.MAX_VALUE);
     }
 
-    /** What the shift waits for. */
+    /** Measures that the shift waits for. */
     private static List<Address> unmeasured(GroundPlan ground) {
         GroundPlan.GroundSchool school = ground.school();
         if (school == null) {

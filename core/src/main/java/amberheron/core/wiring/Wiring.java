@@ -12,7 +12,7 @@ import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What was measured and decided at the wiring station. Everything not yet measured is null.
+ * Measurements and choices of the wiring station. Everything not yet measured is null.
  *
  * @param sources places the power could come from
  * @param taken id of the one taken; null until one is

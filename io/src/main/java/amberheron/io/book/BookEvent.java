@@ -3,7 +3,7 @@ package amberheron.io.book;
 import java.util.Map;
 
 /**
- * What a bay hears of its book.
+ * News that a bay gets of its book.
  *
  * @param inReach whether the book answers
  * @param changed jobs that are not as they were when it last heard, here or in another bay, and their revision now; 0 for

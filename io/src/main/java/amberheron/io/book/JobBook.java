@@ -42,7 +42,7 @@ public final class JobBook implements OpenBook {
     }
 
     /**
-     * What the list of jobs shows of a job, and by which habits of the shop it was worked out.
+     * Line of a job in the list of jobs, and the habits of the shop by which it was worked out.
      *
      * @param by {@link ShopHabits#mark}
      */

@@ -26,7 +26,7 @@ import org.jspecify.annotations.Nullable;
 
 /** How a job lies in the book's columns. */
 final class JobRow {
-    /** What the list of jobs shows of one. */
+    /** One line of the list of jobs. */
     static final String LISTED = "id, vehicle, judged, states, waits, detail, checked, booked, bay, spread, fault";
     /** The columns that follow from a job, as they are set. */
     static final String JUDGED = "judged = :judged, states = :states, waits = :waits, detail = :detail, "

@@ -138,7 +138,7 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
     /** Which of these entries into a job the book has taken, in their order. */
     List<EntryKey> taken(String job, List<EntryKey> keys);
 
-    /** What tells this book from others, wherever it is moved; empty where that is not known out of reach. */
+    /** Identity of this book, wherever it is moved; empty where that is not known out of reach. */
     String identity();
 
     /** Keeps a change of a job that is judged later. */
@@ -170,7 +170,7 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
     /** Puts a photo in; one that is in already stays. */
     void keep(String digest, byte[] photo);
 
-    /** What the shop prefers, by name. */
+    /** Preferences of the shop, by name. */
     Map<String, String> preferences();
 
     /** Keeps a preference. */

@@ -15,7 +15,7 @@ import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.statement.PreparedBatch;
 import org.jdbi.v3.core.statement.SqlStatement;
 
-/** What the book knows of the lives of sensors. */
+/** Lives of sensors, as the book knows them. */
 final class SensorNotes {
     private final JobBook book;
 

@@ -26,7 +26,7 @@ public final class ShopHabits {
     public static final String NAME = "shop.name";
     /** The size of paper that the shop prints on. */
     public static final String PAPER = "paper.size";
-    /** What tells the book from others. */
+    /** Identity of the book. */
     static final String BOOK = "book";
     private static final String MONTHS = "recalibrate.months";
 

@@ -56,7 +56,7 @@ sealed interface Store extends AutoCloseable permits SqliteFile, PostgresServer 
     /** What a person has to know of it as it was found when it was opened. */
     Optional<String> said();
 
-    /** What went wrong, in words of the shop. */
+    /** The fault in words of the shop. */
     BookProblem problem(Exception why);
 
     @Override

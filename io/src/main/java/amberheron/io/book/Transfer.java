@@ -74,7 +74,7 @@ public record Transfer(List<String> carried, List<String> same, List<Differing> 
         return differing.isEmpty() && damaged.isEmpty() && lacking.isEmpty();
     }
 
-    /** What came of it, in a line or more. */
+    /** Result in a line or more. */
     public String said() {
         List<String> lines = new ArrayList<>();
         lines.add(say("%d jobs carried and read back, %d were there already.", carried.size(), same.size()));

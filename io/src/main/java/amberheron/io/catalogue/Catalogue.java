@@ -39,7 +39,7 @@ public record Catalogue(List<Fuel> fuels, List<OutputLaw> laws, List<Reader> rea
         List<ControllerSheet> controllers, List<StreamFormat> streams, List<String> faults) {
     static final long MOST_BYTES = 4L << 20;
 
-    /** What ships with the application. */
+    /** The catalogue that ships with the application. */
     public static Catalogue shipped() {
         List<String> faults = new ArrayList<>();
         return load(List.of(), faults);

@@ -127,7 +127,7 @@ public record CatalogueUpdate(List<String> added, List<String> replaced, List<St
         }
     }
 
-    /** What came of it, in a few lines. */
+    /** Result in a few lines. */
     public String said() {
         return say("%d new, %d replaced, %d as they were.", added.size(), replaced.size(), same.size())
                 + list(" New: ", added) + list(" Replaced: ", replaced)

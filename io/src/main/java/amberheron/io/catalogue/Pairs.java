@@ -20,7 +20,7 @@ public final class Pairs {
     }
 
     /**
-     * What is kept.
+     * Entries that are kept.
      *
      * @param faults files that could not be used, each with its reason
      */

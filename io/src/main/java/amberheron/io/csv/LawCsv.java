@@ -99,7 +99,7 @@ public final class LawCsv {
         });
     }
 
-    /** What is typed into the reader, box by box. */
+    /** Writes what is typed into the reader, box by box. */
     public static String write(ReaderSetting setting, Reader reader) {
         return Cells.table(csv -> {
             csv.writeRecord("ask", "type");
@@ -114,7 +114,7 @@ public final class LawCsv {
     }
 
     /**
-     * What the boxes of a file hold, as one types it: only what stands in them is read, row by row.
+     * Returns the content of the boxes in a file, as one types it: only what stands in them is read, row by row.
      *
      * @throws UnusableInput when it is no such file
      */

@@ -45,7 +45,7 @@ final class AirForms {
             choice("state", Sign::state, State.values()));
 
     /**
-     * What a controller does, from its maker's paper.
+     * Behaviour of a controller, from its maker's paper.
      *
      * <pre>
      * {"id": "learner", "name": "Learns in air", "school": "clear-then-learn", "warmUp": 45, "placeholder": 1.0,

@@ -146,7 +146,7 @@ public final class CatalogueJson {
         });
     }
 
-    /** What it is made of; petrol's where it is not told. */
+    /** Returns the composition; petrol's where it is not told. */
     private static Composition composition(Cursor at, Map<String, Cursor> earlier, Map<String, Composition> made) {
         if (at.objectOrNone("composition").isPresent()) {
             Cursor c = at.object("composition");

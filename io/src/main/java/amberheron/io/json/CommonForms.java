@@ -16,7 +16,7 @@ import amberheron.core.units.Sane;
 import java.util.function.Function;
 import tools.jackson.databind.node.ObjectNode;
 
-/** What stands in several places of a job document: where a value comes from, photos, the quantity of a number. */
+/** Forms that stand in several places of a job document: where a value comes from, photos, the quantity of a number. */
 final class CommonForms {
     /** Hexadecimal digits of a SHA-256. */
     static final int DIGEST = 64;

@@ -41,7 +41,7 @@ record Cursor(String file, String path, JsonNode node) {
                 say("found %s, expected %s", value == null ? "nothing" : found(value), expected));
     }
 
-    /** What stands there, short enough for a message. */
+    /** Returns the value there, short enough for a message. */
     static String found(JsonNode value) {
         String text = value.isObject()
                 ? "an object"

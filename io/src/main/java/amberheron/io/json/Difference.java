@@ -44,7 +44,7 @@ public record Difference(String field, String ours, String theirs) {
         }
     }
 
-    /** What is compared: of a long text more than is shown. */
+    /** Text that is compared: of a long text more than is shown. */
     private static String whole(@Nullable JsonNode node) {
         return node == null || node.isNull()
                 ? "nothing"

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
-/** What people call the values of a document, by the path of each without the places in lists. */
+/** Names of the values of a document, by the path of each without the places in lists. */
 final class FieldNames {
     private final Map<String, Name> names = new HashMap<>();
 

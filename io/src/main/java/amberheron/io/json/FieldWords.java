@@ -16,7 +16,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a person calls a value that stands somewhere in a job document, and how its number is shown.
+ * Name of a value of a job document as people call it, and how its number is shown.
  *
  * @param words the station and what it is, such as “Place: distance as fitted”
  * @param dimension what its number measures; null for words, choices and bare numbers

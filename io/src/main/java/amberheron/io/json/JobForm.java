@@ -260,7 +260,7 @@ final class JobForm {
         return out;
     }
 
-    /** What people call the values of a job. */
+    /** Names of a job's values, as people call them. */
     static FieldNames names() {
         FieldNames names = new FieldNames();
         JOB.name("", names);

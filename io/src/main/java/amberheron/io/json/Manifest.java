@@ -19,7 +19,7 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * What a pack holds, so that anybody can tell whether it is whole.
+ * List of what a pack holds, so that anybody can tell whether it is whole.
  *
  * @param job the job's number
  * @param made the day it was made; null where that is not known

@@ -70,7 +70,7 @@ public record Merge(JobDocument ours, JobDocument theirs, List<Difference> clash
 
     /** A part of ours that is called otherwise now, since both versions had added one of the same name. */
     public record Renamed(Named what, String from, String to) {
-        /** What a person has to know, and to write on the part. */
+        /** Says what a person has to know, and to write on the part. */
         public String said() {
             return switch (what) {
                 case PLACE -> say("Your place %s is %s now: another bay has a place %s of its own.", from, to, from);

@@ -30,7 +30,7 @@ import amberheron.core.plan.IntakeField;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Sane;
 
-/** What was asked when the vehicle came in, and how far the work is. */
+/** Answers given when the vehicle came in, and how far the work is. */
 final class PlanForms {
     private static final RecordForm<Composition> COMPOSITION = RecordForm.of(Composition::new,
             number("hydrogen", Composition::hydrogen).within(0, 4), number("oxygen", Composition::oxygen).within(0, 2));

@@ -115,7 +115,7 @@ final class ProveForms {
     static final Part<DriveFound, Set<Regime.Kind>> NOT_TOLD = choices("notTold", DriveFound::notTold,
             Regime.Kind.values());
 
-    /** What has to be acted on, as document and result say it alike. */
+    /** Events that have to be acted on, as document and result say them alike. */
     static final Part<DriveFound, List<DriveEvent>> EVENTS = list("events", DriveFound::events, EVENT);
 
     /** The second log and how the clocks go, as document and result say it alike. */

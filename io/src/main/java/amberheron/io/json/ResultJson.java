@@ -34,7 +34,7 @@ public final class ResultJson {
     private ResultJson() {
     }
 
-    /** What to type, the check table and the error budget. */
+    /** Setting to type, check table and error budget. */
     public static String scale(ScaleReport report, Reader reader) {
         ObjectNode out = Json.object();
         out.set("setting", ScaleForms.write(report.setting(), reader));

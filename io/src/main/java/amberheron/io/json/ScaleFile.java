@@ -24,7 +24,7 @@ public sealed interface ScaleFile {
     record OfPair(Pair pair) implements ScaleFile {
     }
 
-    /** What a reader was told, box by box, as one types it. */
+    /** Setting of a reader, box by box, as one types it. */
     record OfBoxes(String typed) implements ScaleFile {
     }
 

@@ -100,7 +100,7 @@ final class ScaleForms {
     private static final RecordForm<Reader.FixedPoint> WHOLE = RecordForm.of(Reader.FixedPoint::new,
             integerOrNull("bits", Reader.FixedPoint::bits).within(FEWEST_BITS, MOST_BITS));
 
-    /** What is typed into a reader, in the form that the reader has. */
+    /** Setting of a reader, in the form that the reader has. */
     private static final class Setting implements Part<Reader, @Nullable ReaderSetting> {
         private static final String NAME = "setting";
 

@@ -137,7 +137,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
                 log.channels.containsKey(LogChannel.CONTROLLER) ? LogChannel.CONTROLLER : LogChannel.READER);
     }
 
-    /** What the columns of one of two logs are, whatever it lacks. */
+    /** Uses of the columns of one of two logs, whatever it lacks. */
     private static List<ColumnUse> alone(List<ColumnFacts> facts, Job job, @Nullable Integer time) {
         return Recognition.of(facts, known(job), time == null ? Map.of() : Map.of(LogChannel.TIME, time)).uses();
     }
@@ -317,21 +317,21 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
     }
 
     /**
-     * What a drive proves, as it is kept with the job.
+     * Result of a drive, as it is kept with the job.
      *
      * @param drive every row, the reader's lag out
      */
     public record Proved(Output.Proving proving, Drive drive) {
     }
 
-    /** What this drive proves. */
+    /** Returns what this drive proves. */
     public Proved proved(Job job, Origin origin) {
         DriveFound.In found = DriveFound.in(drive, asked(job), recognition.uses(), joined);
         return new Proved(new Output.Proving(file, digest, origin,
                 LogComparison.of(found.drive(), found.compared()), found.found()), found.drive());
     }
 
-    /** What the drive is judged by. */
+    /** Traits of the engine by which the drive is judged. */
     private static EngineAsked asked(Job job) {
         OutputLaw law = job.law();
         @Nullable

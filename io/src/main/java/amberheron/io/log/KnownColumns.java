@@ -15,7 +15,7 @@ import java.util.Map;
 import java.util.Properties;
 import java.util.stream.Collectors;
 
-/** What was said of the columns of a header, remembered for the next log that has it. */
+/** Columns as a person named them, remembered by the log's header for the next log that has it. */
 public final class KnownColumns {
     private static final long MOST_BYTES = 4L << 20;
 

@@ -102,7 +102,7 @@ public final class LogFile {
         return TextFiles.name(path);
     }
 
-    /** What is known of its columns from rows of several places. */
+    /** Facts of its columns from rows of several places. */
     public List<ColumnFacts> columns() {
         List<ColumnFacts> facts = new ArrayList<>();
         for (int c = 0; c < shape.names().size(); c++) {

@@ -186,7 +186,7 @@ public record LogShape(Charset charset, char separator, boolean decimalComma, Li
         return fields;
     }
 
-    /** What tells one header from another, so that what was said of its columns is remembered for it. */
+    /** Key of a header, by which the names of its columns are remembered. */
     public String header() {
         return String
                 .join("|", IntStream.range(0, names.size()).mapToObj(i -> names.get(i) + "~" + units.get(i)).toList())

@@ -91,7 +91,7 @@ final class RowParser {
         }
     }
 
-    /** What is wrong with a line, counted from the chunk's first. */
+    /** Fault of a line, counted from the chunk's first. */
     record Fault(int line, String why) {
     }
 

@@ -42,7 +42,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
-/** What the sheet says, every figure already in words. */
+/** Content of the sheet, every figure already in words. */
 public record HandOverSheet(String job, String vehicle, String fuel, String date, boolean proven, String standing,
         List<Fact> facts, List<Group> groups, List<ReaderSheet> told, String notDone) {
     /** Told in a line when they are kept; so are all of harness and signal. */

@@ -54,7 +54,7 @@ public record PackCheck(Manifest manifest, List<String> faults, List<Difference>
         return faults.isEmpty() && since.isEmpty();
     }
 
-    /** What this proves and what not, in a sentence or two. */
+    /** Says in a sentence or two what this proves and what not. */
     public String proves() {
         String demo = "yes".equals(manifest.habits().get(ShopHabits.DEMO))
                 ? " It is of the demo, where simulated readings count."
@@ -126,7 +126,7 @@ public record PackCheck(Manifest manifest, List<String> faults, List<Difference>
                 signedBy(folder.resolve(signature), text, faults));
     }
 
-    /** What its pages lead to has to be in it. */
+    /** Links of its pages have to lead into it. */
     private static void links(String page, String html, Set<String> known, List<String> faults) {
         Matcher link = LINK.matcher(html);
         while (link.find()) {
@@ -136,7 +136,7 @@ public record PackCheck(Manifest manifest, List<String> faults, List<Difference>
         }
     }
 
-    /** What the manifest says of the job against the job itself. */
+    /** Compares what the manifest says of the job with the job itself. */
     private static void said(Manifest manifest, JobDocument given, List<OutputLaw> laws,
             List<String> faults) {
         if (!given.job().id().equals(manifest.job())) {

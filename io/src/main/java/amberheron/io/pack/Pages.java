@@ -30,7 +30,7 @@ import java.util.logging.Logger;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** What all printed sheets share: a page filled in, the same page as PDF, and files that appear whole or not at all. */
+/** Printing of all sheets: a page filled in, the same page as PDF, and files that appear whole or not at all. */
 final class Pages {
     private Pages() {
     }

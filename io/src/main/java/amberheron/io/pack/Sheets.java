@@ -54,7 +54,7 @@ public final class Sheets {
             return words;
         }
 
-        /** What its files are called by. */
+        /** Stem of its files' names. */
         String file() {
             return file;
         }
@@ -87,7 +87,7 @@ public final class Sheets {
                 signed, job.handOver().by());
     }
 
-    /** What was not done and what is stale. */
+    /** Steps that were not done, and readings that are stale. */
     private List<String> first(List<Album.Shown> photos) {
         List<String> first = new ArrayList<>();
         if (review.shop().demo()) {

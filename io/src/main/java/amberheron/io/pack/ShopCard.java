@@ -45,7 +45,7 @@ public record ShopCard(String name, @Nullable Path home, Paper paper) {
             return words;
         }
 
-        /** What it is called in a page's style. */
+        /** Name in a page's style. */
         public String css() {
             return css;
         }

@@ -4,7 +4,7 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.io.Printable;
 
-/** What drawings share. */
+/** Drawing elements that several drawings share. */
 final class Svg {
     private Svg() {
     }
