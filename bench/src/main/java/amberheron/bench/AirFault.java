@@ -22,7 +22,7 @@ public enum AirFault {
         this.spoils = spoils;
     }
 
-    /** What it is, in a few words. */
+    /** Name in a few words. */
     public String words() {
         return words;
     }

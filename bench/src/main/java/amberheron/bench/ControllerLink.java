@@ -36,7 +36,7 @@ public final class ControllerLink implements AutoCloseable {
 
     /** The other end of the line; opened anew when it broke. */
     public interface Line {
-        /** What it is, such as an address. */
+        /** Name, such as an address. */
         String name();
 
         /** Opens it. */
@@ -45,7 +45,7 @@ public final class ControllerLink implements AutoCloseable {
 
     /** A line that is open. */
     public interface Open extends AutoCloseable {
-        /** What comes. */
+        /** Bytes that come in. */
         InputStream in() throws IOException;
 
         /** Message to it. */
@@ -110,7 +110,7 @@ public final class ControllerLink implements AutoCloseable {
         this.thread = Thread.ofPlatform().daemon().name("controller " + line.name()).start(this::listen);
     }
 
-    /** What is at the other end. */
+    /** Name of the other end. */
     public String name() {
         return (simulated ? "simulated controller at " : "controller at ") + line.name();
     }

@@ -4,7 +4,7 @@ import java.util.OptionalDouble;
 
 /** Report of a controller while it runs. */
 public interface ControllerStream {
-    /** What is connected. */
+    /** Name of the instrument. */
     String name();
 
     /** Lambda at a time in seconds since it was switched on; empty while the sensor warms up. */

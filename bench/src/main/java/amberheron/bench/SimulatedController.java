@@ -24,7 +24,7 @@ public final class SimulatedController {
     private static final double SOUND_SUPPLY = 12.4;
     private static final double LEARNING_TAKES = 4;
     private static final double MISSES_AFTER = 2;
-    /** What a cell's gain loses in a thousand hours, as a part of it, and how much slower it gets. */
+    /** Loss of a cell's gain in a thousand hours, as a part of it, and how much slower it gets. */
     private static final double LOST_IN_1000_H = 0.04;
     private static final double SLOWER_IN_1000_H = 0.15;
     private static final double FRESH_LAG = 0.12;
@@ -113,7 +113,7 @@ public final class SimulatedController {
         return 0.6 + adjuster;
     }
 
-    /** What the cell says of dry air's oxygen, with its own gain, as a part of what a new one would say. */
+    /** Reading of the cell for dry air's oxygen, as a part of a new one's. */
     private double raw() {
         return cell * cellGain;
     }

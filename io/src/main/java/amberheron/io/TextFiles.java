@@ -73,7 +73,7 @@ public final class TextFiles {
         }
     }
 
-    /** What is said of a file that the system does not let us read. */
+    /** Message for a file that the system does not let us read. */
     public static UnusableInput unreadable(Path file, IOException e) {
         return e instanceof NoSuchFileException
                 ? new UnusableInput(name(file), "", "no such file at " + file + ", expected one that can be read")

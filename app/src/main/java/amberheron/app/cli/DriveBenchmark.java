@@ -79,7 +79,7 @@ final class DriveBenchmark {
         out.printf(Locale.ROOT, "%-46s %7.2f %%          aim: 95 %%%n", "way of running right", 100.0 * right / all);
     }
 
-    /** What the plot looks up for one frame, at 10 M rows: the least and greatest of three traces in each column. */
+    /** Look-ups of the plot for one frame, at 10 M rows: the least and greatest of three traces in each column. */
     private static void plot(PrintWriter out) {
         double[] time = new double[PLOTTED];
         float[] told = new float[PLOTTED];

@@ -35,7 +35,7 @@ public final class HeronCommand implements Runnable {
     }
 
     /**
-     * What the commands cannot know by themselves.
+     * Environment that the commands cannot know by themselves.
      *
      * @param home where the shop's catalogue is kept
      * @param book where the environment say that the book is; empty where they do not

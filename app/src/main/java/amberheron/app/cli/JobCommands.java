@@ -59,7 +59,7 @@ final class JobCommands {
     private JobCommands() {
     }
 
-    /** What they share: a job in, findings out. */
+    /** Base of commands with a job in, and findings out. */
     abstract static class OfJob extends OfShop {
         @Parameters(index = "0", paramLabel = "JOB", description = "job document (.json)")
         private Path job = Path.of("");

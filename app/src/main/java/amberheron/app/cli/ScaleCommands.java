@@ -35,7 +35,7 @@ final class ScaleCommands {
     private ScaleCommands() {
     }
 
-    /** What they share: law, reader and fuel in, a result in words or as JSON out. */
+    /** Base of commands with law, reader and fuel in, and a result in words or as JSON out. */
     abstract static class OfChain extends OfShop {
         @Option(names = "--law", required = true, paramLabel = "L", description = "output law: catalogue id or JSON file")
         private String lawName = "";

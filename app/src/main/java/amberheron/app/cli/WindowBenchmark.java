@@ -182,7 +182,7 @@ final class WindowBenchmark {
         });
     }
 
-    /** What is done on a pulse. */
+    /** Work of a pulse. */
     private interface Move {
         /** Whether it was done: a frame in which something else has to come first is not counted. */
         boolean on(Scene scene, int frame);

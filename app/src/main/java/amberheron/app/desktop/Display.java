@@ -40,7 +40,7 @@ public enum Display {
         return name.isBlank() || !opens(name) ? NO_DISPLAY : loads("libgtk-3.so.0") ? READY : NO_GTK;
     }
 
-    /** What the toolkit missed when it could not start. */
+    /** Returns the library or display that the toolkit missed when it could not start. */
     public static Display without(UnsupportedOperationException missed) {
         return String.valueOf(missed.getMessage()).contains("DISPLAY") ? NO_DISPLAY : NO_GTK;
     }

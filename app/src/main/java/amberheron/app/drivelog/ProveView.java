@@ -8,7 +8,7 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 
-/** What the drive proves, how it was driven, and the log it is read from. */
+/** Leaves of the proving drive: the verdict, how it was driven, and the log it is read from. */
 public final class ProveView implements StationView {
     private final Leaves leaves;
     private final OutputSwitch output;

@@ -59,7 +59,7 @@ final class TraceView {
         return otherName;
     }
 
-    /** What is drawn: every row where they are at hand, else what the job keeps of them; null without a log. */
+    /** Traces to draw: every row while they are in memory, else those that the job keeps; null without a log. */
     @Nullable
     Traces traces() {
         Output.Proving proving = session.job().proving();

@@ -24,7 +24,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
-/** What of the fuelling the drive makes sure enough to advise: evidence before numbers. */
+/** Advice on the fuelling, as far as the drive makes it sure: evidence before numbers. */
 final class TrimsLeaf implements Leaf {
     private static final double HEIGHT = 216;
     private static final double BIN = 200;

@@ -24,7 +24,7 @@ enum AirLeaf {
         return title;
     }
 
-    /** What it is found by. */
+    /** Words by which it is found. */
     String words() {
         return words;
     }

@@ -127,7 +127,7 @@ public final class AirModel implements StationModel {
         return SensorOutlook.inAMonth(session.sensors().of(check.sensor()), session.today()).orElse(null);
     }
 
-    /** What goes into the sensor's book: that it was calibrated, else what a check found of it; none without its number. */
+    /** Returns the note for the sensor's book: that it was calibrated, else what a check found of it; none without its number. */
     private static Optional<SensorNote> noted(Session session, Coach.Result found) {
         FreeAirCheck check = session.job().air();
         ControllerSheet sheet = check.controller();
@@ -208,7 +208,7 @@ public final class AirModel implements StationModel {
                 .of(sheet, said, session.controller().simulated()).forEach(e -> happens(session, e)));
     }
 
-    /** What a person reads off the display while it is watched, oxygen or lambda as the controller shows. */
+    /** Takes a number that a person reads off the display while it is watched, oxygen or lambda as the controller shows. */
     void watched(Session session, double value) {
         coach(session).ifPresent(c -> happens(session, CoachEvent.Shows.of(c.sheet(), value, false)));
     }

@@ -26,7 +26,7 @@ import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 
-/** What the controller showed in air, by hand or by the coach, and what that is worth. */
+/** The controller's reading in air, by hand or by the coach, and its worth. */
 final class VerdictLeaf implements Leaf {
     private final Session session;
     private final AirFields fields;

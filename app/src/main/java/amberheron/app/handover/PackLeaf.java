@@ -14,7 +14,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 
-/** What goes with the vehicle, and how the shop shows itself on it. */
+/** The hand-over pack, and how the shop shows itself on it. */
 final class PackLeaf implements Leaf {
     private static final double NAME = 98;
 

@@ -30,7 +30,7 @@ import org.jspecify.annotations.Nullable;
 final class ProofLeaf implements Leaf {
     private static final int MOST = 8;
 
-    /** What was given, and what that says now; one entry for each hand-over, the last first. */
+    /** Packs that were handed over and how they stand now, the last first. */
     private record Looked(List<Visit> visits, List<PackCheck> checks) {
     }
 

@@ -25,7 +25,7 @@ import org.jspecify.annotations.Nullable;
 /** One of a few, as buttons side by side; one of many, as a list that opens. */
 public final class Choice<T> extends VBox implements Refreshed {
     private static final int FEW = 5;
-    /** What a list needs beside its words, and the most that is kept free for them, in ems. */
+    /** Room of a list beside its words, and the most that is kept free for them, in ems. */
     private static final double ROOM = 2.5;
     private static final double ROOM_IN_TABLE = 1.8;
     private static final double LONG = 10;

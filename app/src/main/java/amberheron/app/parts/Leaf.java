@@ -48,7 +48,7 @@ public interface Leaf extends Refreshed {
         };
     }
 
-    /** What is made when it is first asked for, for several leaves of one class. */
+    /** Leaves of one class, made when they are first asked for. */
     static <T> Supplier<T> once(Supplier<T> made) {
         return new Supplier<>() {
             private @Nullable T kept;

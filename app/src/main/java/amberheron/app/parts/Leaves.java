@@ -108,7 +108,7 @@ public final class Leaves extends VBox {
         });
     }
 
-    /** What can be typed into or pressed: the node itself, or the first inside it. */
+    /** Returns the first node that can be typed into or pressed: the node itself, or one inside it. */
     private static Node first(Node node) {
         if (node.isFocusTraversable() || !(node instanceof Parent parent)) {
             return node;

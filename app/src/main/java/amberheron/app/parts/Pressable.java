@@ -6,7 +6,7 @@ import javafx.scene.input.KeyCode;
 
 /** Content that can be pressed like a button, and whose height follows its width, which a button's does not. */
 public final class Pressable extends Stack {
-    /** What is pressed, with what it says to those who do not see it. */
+    /** A region that can be pressed, with a description for those who do not see it. */
     public Pressable(String id, String says, Runnable run, Node... content) {
         super(0, content);
         setId(id);

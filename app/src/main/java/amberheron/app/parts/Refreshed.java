@@ -1,6 +1,6 @@
 package amberheron.app.parts;
 
-/** What shows something of the job. */
+/** A node that shows something of the job. */
 public interface Refreshed {
     /** Shows what the job says now. */
     void refresh();

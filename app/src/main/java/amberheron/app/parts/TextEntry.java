@@ -83,7 +83,7 @@ public final class TextEntry extends VBox implements Refreshed {
         return this;
     }
 
-    /** What is too long is not taken, and said: what stands in the field is what is kept. */
+    /** Refuses a text that is too long, and says so: the text in the field is the text that is kept. */
     private TextFormatter.Change withinLimit(TextFormatter.Change change) {
         if (change.isContentChange()) {
             change.setText(Printable.marked(change.getText()));

@@ -32,7 +32,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import org.jspecify.annotations.Nullable;
 
-/** What was made of the plan: where it ended up, the tilt read, photos, and how far from plan that is. */
+/** Record of the fit: where the sensor ended up, the tilt read, photos, and how far from plan that is. */
 final class FittedLeaf implements Leaf {
     private static final Set<CheckId> DEVIATIONS = Set.of(PlaceCheck.TILT, PlaceCheck.MOVED, PlaceCheck.TURNED,
             PlaceCheck.TIGHT);

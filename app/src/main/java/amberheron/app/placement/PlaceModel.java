@@ -414,7 +414,7 @@ public final class PlaceModel implements StationModel {
         return Message.joined(" ", words);
     }
 
-    /** What each school would take, the others left as the shop has them. */
+    /** Place that each school would take, the others left as the shop has them. */
     private static Message disagreement(PlaceRanking ranking) {
         return Message.of(
                 "{0}. We begin with the widest: what any school takes, it takes too, so no usable place is refused.",

@@ -119,7 +119,7 @@ public final class PlanModel implements StationModel {
                         path.stream().map(Step::title).collect(Collectors.joining(" → ")));
     }
 
-    /** What holes of a few sizes, and the one measured, do to the reading; empty until the displacement is known. */
+    /** Effect on the reading of holes of a few sizes and of the one measured; empty until the displacement is known. */
     public List<Leak> leaks(Session session) {
         Intake intake = session.job().intake();
         List<Double> holes = new ArrayList<>(HOLES);

@@ -222,7 +222,7 @@ public final class RuleModel {
         return chain.filter(c -> c.basis() == ChainNow.Basis.MEASURED).isPresent();
     }
 
-    /** What the knowledge of the reader rests on, in words; empty when there is no reader. */
+    /** Basis of what is known of the reader, in words; empty when there is no reader. */
     public String basis() {
         return chain.map(c -> c.basis().words()).orElse("");
     }

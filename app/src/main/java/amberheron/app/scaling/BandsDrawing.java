@@ -8,7 +8,7 @@ import amberheron.core.mixture.MixtureScale;
 import java.util.List;
 import javafx.scene.shape.Rectangle;
 
-/** What the display should make of the mixtures: its bands on one scale, in its own quantity, and where the alarms stand. */
+/** Drawing of a display's bands on one scale, in its own quantity, with its alarms. */
 final class BandsDrawing extends Drawing {
     private static final double LEAST = 0.62;
     private static final double MOST = 1.18;

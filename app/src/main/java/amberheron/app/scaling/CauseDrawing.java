@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.shape.Circle;
 
-/** What the likeliest faults would show over the volts, the points between them, and where they part most. */
+/** Drawing of what the likeliest faults would show over the volts, with the points between them, and where they differ most. */
 final class CauseDrawing extends DifferencePlot {
     /** So many faults can be told apart by their strokes. */
     static final List<String> STROKES = List.of("cause-first", "cause-second", "cause-third");

@@ -37,7 +37,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import org.jspecify.annotations.Nullable;
 
-/** What the display is told besides the law: alarms for this engine, bands, pulses, filter, dimmer. */
+/** Leaf of the display's settings besides the law: alarms for this engine, bands, pulses, filter, dimmer. */
 final class DisplayLeaf implements Leaf {
     private final Session session;
     private final List<Choice<?>> choices = new ArrayList<>();

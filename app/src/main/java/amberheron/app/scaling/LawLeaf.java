@@ -69,7 +69,7 @@ final class LawLeaf implements Leaf {
     private Quantity said = Quantity.TOLD;
     private final Node node;
 
-    /** What the numbers of a sheet are. */
+    /** Quantity of the numbers of a sheet. */
     private enum Quantity {
         TOLD("λ or AFR"),
         LAMBDA("λ"),
@@ -189,7 +189,7 @@ final class LawLeaf implements Leaf {
         Parts.undoFrom(field, session, () -> sheet.getText().isEmpty());
     }
 
-    /** What the sheet's text means, or why it means nothing; both as one types. */
+    /** Says the meaning of the sheet's text, or why it has none; both as one types. */
     private void read() {
         Optional<OutputLaw> law = Optional.empty();
         String says = "";

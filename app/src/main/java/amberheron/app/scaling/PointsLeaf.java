@@ -31,7 +31,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import org.jspecify.annotations.Nullable;
 
-/** What was applied and what the reader showed, against what it should; and what that says so far. */
+/** Check points: volts applied and number shown against the number expected, and what that says so far. */
 final class PointsLeaf implements Leaf {
     private final Session session;
     private final ScaleModel model;

@@ -21,7 +21,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** What is said of check points and their diagnosis, on every leaf the same. */
+/** Words for check points and their diagnosis, on every leaf the same. */
 final class ScaleWords {
     private ScaleWords() {
     }

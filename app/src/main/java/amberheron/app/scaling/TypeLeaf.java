@@ -69,7 +69,7 @@ final class TypeLeaf implements Leaf {
                 Parts.stacked(Parts.card("What it will show", table), Parts.card("What it costs", worst, budget)));
     }
 
-    /** What is in the reader's boxes becomes its setting, and is judged as it stands; what cannot be is refused. */
+    /** Takes the content of the reader's boxes as its setting, and judges it as it stands; one that cannot be is refused. */
     private void note() {
         Reader read = session.job().reader();
         String text = held.getText();

@@ -114,7 +114,7 @@ public final class ControllerDesk implements AutoCloseable {
         return link != null && (link.simulated() || standIn != null);
     }
 
-    /** What it is. */
+    /** Its name. */
     public String name() {
         return link == null ? "no controller connected" : link.name();
     }

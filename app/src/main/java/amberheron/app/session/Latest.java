@@ -5,7 +5,7 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is worked out beside the screen once for each state that is looked at: asked for again while it works, or for a state
+ * Work beside the screen, done once for each state that is looked at: asked for again while it works, or for a state
  * it has worked for, it does nothing. What failed is not tried again until the state changes or {@link #forget} is called.
  */
 public final class Latest<S> {

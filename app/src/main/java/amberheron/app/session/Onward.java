@@ -34,7 +34,7 @@ public record Onward(Message next, Action action) {
         }), Action.go(session, to));
     }
 
-    /** What lies is shown wherever one is; one goes back for what is unfinished. */
+    /** A link that lies is shown wherever one is; one goes back for what is unfinished. */
     private static boolean waits(Session session, Station station) {
         LinkState state = session.review().state(station);
         // Steps that are left are done at the other stations.

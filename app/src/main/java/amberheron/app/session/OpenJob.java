@@ -189,7 +189,7 @@ public final class OpenJob {
     }
 
     /**
-     * What could not be saved last time goes on, together with what another bay entered; where they clash a person chooses,
+     * Goes on with entries that could not be saved last time, together with what another bay entered; where they clash a person chooses,
      * and what else is left waits until then.
      */
     private void takeUp(List<LeftEntry> entries, Kept found) {
@@ -303,7 +303,7 @@ public final class OpenJob {
         }
     }
 
-    /** What is said to be kept beside the book is there from the moment that it is entered: it does not wait for its review. */
+    /** Keeps an entry beside the book from the moment that it is entered, since that is what was said: it does not wait for its review. */
     private void keepAtOnce() {
         JobDocument entered = document;
         if (entered != null && saver != null && saver.waits() && reviews.busy()

@@ -94,7 +94,7 @@ final class Opening {
                 });
     }
 
-    /** What is kept of a job beside the book, without what the book says that it has. */
+    /** Returns the entries of a job kept beside the book, without those that the book says it has. */
     List<LeftEntry> left(String id) {
         List<LeftEntry> all = unsaved.of(id);
         if (all.isEmpty()) {

@@ -11,7 +11,7 @@ import java.util.logging.Logger;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What follows from the open job, worked out off the screen's thread. Of several changes in a row only the last is
+ * Reviews of the open job, worked out off the screen's thread. Of several changes in a row only the last is
  * reviewed; a result that a later change has overtaken is dropped. Used on the screen's thread only.
  */
 final class Reviews {

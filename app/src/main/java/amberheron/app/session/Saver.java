@@ -73,7 +73,7 @@ public final class Saver {
     }
 
     /**
-     * What was entered here and in another bay, where they went apart; all that only one of them changed is in both.
+     * Two versions of a job, from here and from another bay; all that only one of them changed is in both.
      *
      * @param said what a person has to know of what was entered here, whichever is chosen; may be empty
      */
@@ -99,7 +99,7 @@ public final class Saver {
         /** The book has another job of this number, so that this one cannot be added; it is kept beside the book. */
         void taken();
 
-        /** What was entered here was brought together with what another bay entered. */
+        /** Entries from here were merged with those of another bay. */
         void merged(JobDocument ours, Merge both);
     }
 

@@ -26,7 +26,7 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /**
- * What is open: it puts together the job with its undo, its review, its saving, the list of jobs, tasks, preferences and
+ * Session of one window. It puts together the job with its undo, its review, its saving, the list of jobs, tasks, preferences and
  * where the person is, and tells the screen what has changed. Knows no toolkit; used on the screen's thread only.
  */
 public final class Session implements AutoCloseable {

@@ -164,7 +164,7 @@ final class Unsaved implements AutoCloseable {
         }
     }
 
-    /** What is kept of a job, this window's own and what others left. */
+    /** Returns the entries kept of a job, this window's own and those that others left. */
     List<LeftEntry> of(String id) {
         return left().stream().filter(e -> e.id().equals(id)).toList();
     }

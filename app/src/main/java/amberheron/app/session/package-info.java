@@ -1,5 +1,5 @@
 /**
- * What is open and what can be done with it: one job, its review, units, tasks, where the person is. Knows no toolkit.
+ * Session of one window: the open job with its review, units, tasks, and where the person is. Knows no toolkit.
  */
 @NullMarked
 package amberheron.app.session;

@@ -15,7 +15,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.text.Font;
 
 /**
- * What can be read from the car, one thing at a time: the step in a sentence, the station's figure as large as fits, and the
+ * View to be read from the car, one thing at a time: the step in a sentence, the station's figure as large as fits, and the
  * one key. Forms and rule are for the desk.
  */
 final class ArmView extends BorderPane {

@@ -57,7 +57,7 @@ public final class Shell {
     private final ScrollPane scroll = new ScrollPane(middle);
     private final Label title = Parts.line("", "title");
     private final Label subtitle = Parts.line("", "subtitle");
-    /** What the title leaves: what the station answers gives way to its leaves where there is no room for both. */
+    /** Room beside the title: the subtitle gives way to the leaves where there is no room for both. */
     private final StackPane beside = new StackPane(subtitle);
     private final HBox noticeBar = new HBox(8);
     private final Label notice = Parts.text("", "notice-text");
@@ -342,7 +342,7 @@ public final class Shell {
         }
     }
 
-    /** What is to be typed is typed at the desk. */
+    /** Leaves the arm's-length view, since typing is done at the desk. */
     private void toDesk() {
         stale |= arm;
         arm = false;
@@ -450,7 +450,7 @@ public final class Shell {
         Parts.show(noticeBar, !notice.getText().isEmpty());
     }
 
-    /** What was said last; what failed stands above already. */
+    /** Returns the last notice, unless it tells of a failed task that stands above already. */
     private String said() {
         String said = session.notice();
         return session.tasks().all().stream().anyMatch(t -> t.failed().equals(said)) ? "" : said;

@@ -30,7 +30,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
-/** What each school of grounding costs here, and the ground drawn as the circuit it is. */
+/** Cost of each school of grounding here, with the ground drawn as a circuit. */
 final class GroundsLeaf implements Leaf {
     private static final double SCHOOLS = 380;
 

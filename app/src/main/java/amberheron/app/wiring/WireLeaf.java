@@ -43,7 +43,7 @@ enum WireLeaf {
         return title;
     }
 
-    /** What it is found by. */
+    /** Words by which it is found. */
     String words() {
         return words;
     }

@@ -472,7 +472,7 @@ public final class WireModel implements StationModel {
                         Double.isNaN(slope) ? "" : ", " + Figures.difference(session, Math.abs(volts * slope)));
     }
 
-    /** What each school costs on this harness, in volts and in the reading after the law. */
+    /** Returns the cost of each school on this harness, in volts and in the reading after the law. */
     List<SchoolRow> schools(Session session) {
         GroundPlan ground = session.job().wiring().ground();
         OutputLaw law = session.job().law();

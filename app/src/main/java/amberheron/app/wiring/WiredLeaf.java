@@ -102,7 +102,7 @@ final class WiredLeaf implements Leaf {
                 w -> w.ground().drop(), (w, v) -> w.withGround(w.ground().withDrop(v)));
     }
 
-    /** What the readings say of the resistances behind them. */
+    /** Resistances that follow from the readings. */
     private static String shared(GroundPlan ground) {
         Optional<Double> heater = ground.trial().heaterOhms(ground.loads().mean());
         Optional<Double> loads = ground.trial().loadOhms();

@@ -55,7 +55,7 @@ public record ControllerSheet(String id, String name, CalibrationSchool school, 
     public record Sign(String seen, State state) {
     }
 
-    /** What is seen in a state; empty where its paper does not say. */
+    /** Sign seen in a state; empty where its paper does not say. */
     public Optional<String> seen(State state) {
         return signs.stream().filter(s -> s.state() == state).map(Sign::seen).findFirst();
     }

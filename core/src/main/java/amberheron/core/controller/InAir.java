@@ -32,7 +32,7 @@ public record InAir(Kind kind, @Nullable Double value) {
             this.words = words;
         }
 
-        /** What it is, in a few words. */
+        /** Name in a few words. */
         public String words() {
             return words;
         }

@@ -1,5 +1,5 @@
 /**
- * What a wideband controller does, as data: how it is calibrated, what it shows and how it says what is wrong, and the form
+ * Behaviour of a wideband controller, as data: how it is calibrated, what it shows and how it says what is wrong, and the form
  * of what it sends.
  */
 @NullMarked

@@ -24,7 +24,7 @@ public record Display(@Nullable PickUp pickUp, @Nullable Integer teeth, boolean 
     /** Nothing said yet. */
     public static final Display UNTOLD = new Display(null, null, false, null, null, Map.of());
 
-    /** What the dimmer wire goes to. */
+    /** Where the dimmer wire goes. */
     public enum Dimmer {
         LAMPS("the instrument lamps"),
         GROUND("ground, not used"),

@@ -14,7 +14,7 @@ import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a display is to be told for one engine, and how what it was told compares. Mixtures stand in lambda: an engine's
+ * Settings of a display for one engine, compared with those that it was given. Mixtures stand in lambda: an engine's
  * limits lie at the same lambda whatever the fuel, and the display shows them in its own quantity.
  *
  * @param lines one for each number, in the order in which they are told
@@ -126,7 +126,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
         return new DisplaySetUp(lines, List.of(TOO_RICH, leanUnderLoad(engine.boosted()), 1 + SWING));
     }
 
-    /** What is left for the alarm once the reading has come, s, long enough for a change of gear where there is room. */
+    /** Delay left for the alarm once the reading has come, s, long enough for a change of gear where there is room. */
     private static double delay(double late) {
         return Math.clamp(LATEST - late, LEAST_DELAY, GEAR_CHANGE);
     }

@@ -1,5 +1,5 @@
 /**
- * What the display and the ECU are told besides the law: alarms, bands, engine-speed pulses, filter, dimmer.
+ * Settings of display and ECU besides the law: alarms, bands, engine-speed pulses, filter, dimmer.
  */
 @NullMarked
 package amberheron.core.display;

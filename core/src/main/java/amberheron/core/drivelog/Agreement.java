@@ -61,7 +61,7 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
     private static final int FEWEST = 20;
     /** Averages that a reader may have, s. */
     private static final double[] AVERAGES = {0, 0.05, 0.1, 0.15, 0.2, 0.25, 0.3, 0.4, 0.5, 0.6, 0.8, 1, 1.5, 2};
-    /** What is left unlike has to shrink to this part of it before a blur is believed. */
+    /** The residual has to shrink to this part of itself before a blur is believed. */
     private static final double BLURRED = 0.7;
     private static final double LOOKED_AT = 240;
 

@@ -6,7 +6,7 @@ import org.hipparchus.stat.StatUtils;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the controller showed when the stock narrowband stepped: whatever the fuel, that is λ 1. A controller that is late
+ * Controller's reading when the stock narrowband stepped: whatever the fuel, that is λ 1. A controller that is late
  * shows too much on the way to rich and too little on the way to lean, so that the mean of both ways is free of that.
  *
  * @param steps how often it stepped
@@ -61,7 +61,7 @@ public record Crossings(int steps, double lambda, double doubt) {
                 OWN_DOUBT + 2 * scatter);
     }
 
-    /** What the controller showed as the volts passed the middle of the step, between the rows. */
+    /** Controller's reading as the volts passed the middle of the step, between the rows. */
     private static double shownAt(Drive drive, float[] volts, int from, int to) {
         for (int k = from; k < to; k++) {
             int next = k + 1;

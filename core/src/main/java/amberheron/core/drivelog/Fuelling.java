@@ -10,7 +10,7 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a drive says of the fuelling, by fine steps of engine speed and load: only warm, settled moments in which the
+ * Fuelling seen on a drive, by fine steps of engine speed and load: only warm, settled moments in which the
  * mixture follows from both. Every gate is common practice or our own choice.
  *
  * @param axis by what the load is told

@@ -188,7 +188,7 @@ public final class LogRules {
                 source);
     }
 
-    /** What is told of the signal and of the engine. */
+    /** Facts of the signal and of the engine. */
     private static void besides(DriveFound found, @Nullable Agreement line, Engine engine, List<Finding> findings) {
         if (line != null && line.lag() != null) {
             findings.add(lag(line.lag(), line.averaging(), engine.filter()));

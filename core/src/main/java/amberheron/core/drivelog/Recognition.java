@@ -328,7 +328,7 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
         }
     }
 
-    /** What the numbers of a column of mixtures may be, the likeliest first. */
+    /** Candidate quantities of a column of mixtures, the likeliest first. */
     private static List<Reading> readings(ColumnFacts c, Known known, boolean controller) {
         String words = small(c.name() + " " + c.unit());
         double middle = c.quantile(0.5);

@@ -18,7 +18,7 @@ public record Witness(GasAnalysis gas, @Nullable Double shown, @Nullable Act act
     /** Nobody else was asked. */
     public static final Witness NONE = new Witness(GasAnalysis.NONE, null, null, null, null);
 
-    /** What is changed on purpose, and by how much the number is then expected to move; from memory. */
+    /** Change made on purpose, and by how much the number is then expected to move; from memory. */
     public enum Act {
         CHOKE_ON("choke pulled half", -0.30, -0.03),
         SCREW_RICHER("mixture screw half a turn richer", -0.15, -0.01),

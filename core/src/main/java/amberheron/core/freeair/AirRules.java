@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
 public final class AirRules {
     /** How far shown oxygen may be off what it should be, as a part of it. */
     private static final double OXYGEN_TOLERANCE = 0.01;
-    /** What a mixture display must reach in air where neither its paper nor the law says: 19 on the petrol scale of 14.7. */
+    /** Least mixture that a display must reach in air where neither its paper nor the law says: 19 on the petrol scale of 14.7. */
     private static final double TOP = 19.0 / 14.7;
     /** How far below its top a display may sit and still be at the top, λ. */
     private static final double TOP_SLACK = 0.01;

@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Event while a sensor is calibrated: said by the person, or sent by the controller. */
 public sealed interface CoachEvent {
-    /** What a line of the controller's stream tells: its state, and what it shows in the quantity that it shows in air. */
+    /** Content of a line of the controller's stream: its state, and its number in the quantity that it shows in air. */
     static List<CoachEvent> of(ControllerSheet sheet, Report said, boolean simulated) {
         List<CoachEvent> events = new ArrayList<>();
         State state = said.state();
@@ -36,7 +36,7 @@ public sealed interface CoachEvent {
     }
 
     /**
-     * What is shown; one of the two.
+     * Reading shown; one of the two is given.
      *
      * @param oxygen mole fraction
      * @param lambda mixture
@@ -79,7 +79,7 @@ public sealed interface CoachEvent {
     record Again() implements CoachEvent {
     }
 
-    /** What was found is taken into the job. */
+    /** The result is taken into the job. */
     record Recorded() implements CoachEvent {
     }
 }

@@ -23,7 +23,7 @@ public enum CoachStep {
     WARM("Warm up"),
     /** Adjuster slowly to the free-air mark. */
     TURN("Trim"),
-    /** What is shown is watched until it has been steady long enough. */
+    /** The display is watched until it has been steady long enough. */
     STEADY("Watch"),
     /** It can be recorded. */
     READY("Record"),

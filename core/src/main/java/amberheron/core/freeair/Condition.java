@@ -2,7 +2,7 @@ package amberheron.core.freeair;
 
 import amberheron.core.parts.Property;
 
-/** What has to be so before a sensor is calibrated or checked in air; each is looked at and said by a person. */
+/** Conditions before a sensor is calibrated or checked in air; each is looked at and said by a person. */
 public enum Condition implements Property {
     OUT_OF_PIPE("out-of-pipe", "Sensor out of the exhaust"),
     CAP_OFF("cap-off", "Plastic cap off"),

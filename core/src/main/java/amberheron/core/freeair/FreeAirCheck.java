@@ -79,13 +79,13 @@ public record FreeAirCheck(@Nullable ControllerSheet controller, AirOfDay today,
                 value, sensor, ageing);
     }
 
-    /** What was typed by hand; how steady another reading was says nothing of it. */
+    /** Takes a number typed by hand; how steady another reading was says nothing of it. */
     public FreeAirCheck withShownOxygen(@Nullable Double value, @Nullable LocalDate day) {
         return new FreeAirCheck(controller, today, conditions, value, shownLambda, settled, null, coaching, day,
                 sensor, ageing);
     }
 
-    /** What was typed by hand; how steady another reading was says nothing of it. */
+    /** Takes a number typed by hand; how steady another reading was says nothing of it. */
     public FreeAirCheck withShownLambda(@Nullable Double value, @Nullable LocalDate day) {
         return new FreeAirCheck(controller, today, conditions, shownOxygen, value, settled, null, coaching, day,
                 sensor, ageing);

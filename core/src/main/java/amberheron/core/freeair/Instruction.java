@@ -21,7 +21,7 @@ import amberheron.core.units.Measure;
  * @param done the words on the key by which the person says that it is done; empty where it is not the person who says so
  */
 public record Instruction(Message now, Message why, Message expect, Message otherwise, Message trouble, String done) {
-    /** What is said at the step where a coach is. */
+    /** Returns the instruction at the step where a coach is. */
     public static Instruction of(Coach coach) {
         ControllerSheet sheet = coach.sheet();
         Message trouble = trouble(coach);
@@ -143,7 +143,7 @@ public record Instruction(Message now, Message why, Message expect, Message othe
         };
     }
 
-    /** What a state means when it is seen, in a sentence: what is to be done about it. */
+    /** Returns in a sentence what is to be done about a state that is seen. */
     public static Message meaning(State state) {
         return plain(switch (state) {
             case WARMING -> "It heats; what it shows is a placeholder.";

@@ -130,7 +130,7 @@ public record SensorOutlook(Trend gain, Trend response, double hours, double hou
         return today.plusDays((long) Math.clamp(days, -36_500, 36_500));
     }
 
-    /** What its age costs at a lean mixture now, λ, at most. */
+    /** Greatest error from its age at a lean mixture now, λ. */
     public double costs() {
         return Math.abs(new CostOfAir(1 + drift.most()).at(CostOfAir.LEAN));
     }

@@ -35,7 +35,7 @@ public record Strip(List<Box> boxes, List<Lane> lanes, List<Mark> marks, double 
     public record Lane(Wire wire, double x1, double x2, double y, @Nullable Double joint, @Nullable Double splice,
             boolean doubtful) {
         /**
-         * What is written at its first end: colour, pin, and a warning while it may be another.
+         * Words at its first end: colour, pin, and a warning while it may be another.
          *
          * @param brief whether there is no room for the pin
          */
@@ -48,7 +48,7 @@ public record Strip(List<Box> boxes, List<Lane> lanes, List<Mark> marks, double 
         }
 
         /**
-         * What is written at its far end: work, pin and the colour it joins; for an unused wire how it is left.
+         * Words at its far end: work, pin and the colour it joins; for an unused wire how it is left.
          *
          * @param brief whether there is room for the work alone
          */

@@ -47,7 +47,7 @@ final class Doubts {
     }
 
     /**
-     * What is in doubt; empty while it cannot be told: nobody said where the grounds are taken, and no check points tell.
+     * Uncertainties; empty while they cannot be told: nobody said where the grounds are taken, and no check points tell.
      *
      * @param today null where no day is known: the sensor's age is not counted then
      * @param points the check points that count

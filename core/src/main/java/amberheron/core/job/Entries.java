@@ -22,7 +22,7 @@ public record Entries(Map<String, String> drafts, Map<String, Origin> origins) {
         origins = Collections.unmodifiableMap(new TreeMap<>(origins));
     }
 
-    /** What is typed into a field and cannot be used; empty where there is no such thing. */
+    /** Draft of a field that cannot be used; empty where there is none. */
     public Optional<String> draft(Address field) {
         return Optional.ofNullable(drafts.get(field.key()));
     }

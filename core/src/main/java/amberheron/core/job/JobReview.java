@@ -333,7 +333,7 @@ public final class JobReview {
     }
 
     /**
-     * What of the fuelling the drive makes sure enough to advise; empty without a drive that tells it. Nothing is advised
+     * Advice on the fuelling, as far as the drive makes it sure; empty without a drive that tells it. Nothing is advised
      * while the number lies or the engine is in danger.
      */
     public Optional<TrimPlan> trims() {

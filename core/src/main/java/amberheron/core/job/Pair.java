@@ -31,7 +31,7 @@ public record Pair(OutputLaw law, @Nullable MixtureScale gauge, Reader reader, @
     public record Proof(String job, LocalDate on, int points, double worst) {
     }
 
-    /** What it is called. */
+    /** Its name. */
     public String title() {
         return law.name() + " → " + reader.name();
     }

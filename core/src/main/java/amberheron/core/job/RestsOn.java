@@ -29,7 +29,7 @@ public enum RestsOn {
             j -> said(j.wiring().signals().hookups().isEmpty() ? null : j.wiring().signals().hookups())),
     /** The controller's output law. */
     LAW("law", "the output law", j -> said(j.law())),
-    /** What reads the volts, and what was typed into it; not what is known of its filter, which changes nothing that stands. */
+    /** Reader of the volts with its setting; not its filter, which changes nothing that stands. */
     SETTING("setting", "the reader or its setting",
             j -> said(j.reader() == null ? null : j.reader().withInput(j.reader().input().withFilter(null))));
 
@@ -44,7 +44,7 @@ public enum RestsOn {
         this.of = of;
     }
 
-    /** What was not said yet stands as nothing. */
+    /** An answer that was not given yet stands as nothing. */
     private static List<Object> said(@Nullable Object... values) {
         List<Object> said = new ArrayList<>();
         for (Object value : values) {

@@ -71,7 +71,7 @@ public record Stale(Reading reading, String changed) {
                 : Optional.empty();
     }
 
-    /** What happened, and the shortest way to prove it again. */
+    /** Change that happened, and the shortest way to prove the link again. */
     public Message text() {
         return Message.of("{0}: {1}. {2}", Message.plain(Phrase.capital(reading.words())), Message.plain(changed),
                 Message.plain(reading.again()));

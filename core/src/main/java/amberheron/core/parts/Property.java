@@ -1,7 +1,7 @@
 package amberheron.core.parts;
 
 /**
- * What can be entered of a kind of part, such as the wall of a piece of pipe; an enum constant of the package that owns the
+ * Field of a kind of part, such as the wall of a piece of pipe; an enum constant of the package that owns the
  * part.
  */
 public interface Property {

@@ -35,7 +35,7 @@ final class PlaceAsks {
         return asks;
     }
 
-    /** What is missing before a search can tell anything: piece by piece, then what lies around, sensor and lead. */
+    /** Measures that are missing before a search can tell anything: piece by piece, then neighbours, sensor and lead. */
     static List<Address> search(Site site) {
         List<Address> asks = new ArrayList<>();
         for (Segment piece : site.exhaust().segments()) {

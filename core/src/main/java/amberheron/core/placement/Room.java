@@ -11,7 +11,7 @@ final class Room {
     }
 
     /**
-     * What is left between the sensor's end and a neighbour, m; negative when it does not fit. Never more than the pipe
+     * Gap between the sensor's end and a neighbour, m; negative when it does not fit. Never more than the pipe
      * itself leaves.
      *
      * @param radius of the pipe outside, m

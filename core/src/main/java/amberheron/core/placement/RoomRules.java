@@ -100,7 +100,7 @@ public final class RoomRules {
                 ROOM);
     }
 
-    /** What is left to each neighbour beside a place, m, in the order of the exhaust's list; empty without a clock position. */
+    /** Gap to each neighbour beside a place, m, in the order of the exhaust's list; empty without a clock position. */
     private static double[] roomLeft(Site site, Candidate place, double standOut) {
         double radius = radius(site.exhaust().run(place.line()), Objects.requireNonNull(place.distance()));
         Vector3D axis = PlaceRules.axes(site.exhaust(), place).sensor(Objects.requireNonNull(place.clock()),

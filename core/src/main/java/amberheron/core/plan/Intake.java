@@ -279,7 +279,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
                 && EnumSet.of(ReaderKind.SOFTWARE, ReaderKind.DISPLAY).containsAll(readers);
     }
 
-    /** What follows from the answers, so that it need not be asked. */
+    /** Answers that follow from others, so that they need not be asked. */
     public List<Message> follows() {
         List<Message> follows = new ArrayList<>();
         if (exhaust.turbine()) {

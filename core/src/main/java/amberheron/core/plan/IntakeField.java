@@ -2,7 +2,7 @@ package amberheron.core.plan;
 
 import amberheron.core.parts.Property;
 
-/** What is asked when the vehicle comes in, but for what belongs to the exhaust. */
+/** Leaf of the questions asked when the vehicle comes in, but for those of the exhaust. */
 public enum IntakeField implements Property {
     VEHICLE("plan.vehicle", "vehicle"),
     CYLINDERS("plan.cylinders", "cylinders"),

@@ -7,7 +7,7 @@ import amberheron.core.placement.TransportDelay.Running;
 import java.util.Optional;
 
 /**
- * What a leak before the sensor does to the reading at idle, when the suction between pulses draws air in. Under load the
+ * Effect of a leak before the sensor on the reading at idle, when the suction between pulses draws air in. Under load the
  * exhaust blows out of the same hole and little comes in.
  *
  * @param part mass of air drawn in per mass of exhaust

@@ -21,7 +21,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double shown, String note, Origin origin,
         @Nullable Engine engine, String id) {
-    /** What heater and alternator do to the grounds is seen by whether the engine runs. */
+    /** Readings with the engine off and running show what heater and alternator do to the grounds. */
     public enum Engine {
         OFF("engine off"),
         RUNNING("engine running");
@@ -75,7 +75,7 @@ public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double 
         return volts == null ? Double.NaN : law.lambdaAt(volts);
     }
 
-    /** What its volts mean that mean no mixture, such as “not ready”: then it proves nothing. */
+    /** Meaning of volts that stand for no mixture, such as “not ready”: then it proves nothing. */
     public Optional<String> meansInstead(@Nullable OutputLaw law) {
         return law == null || volts == null ? Optional.empty() : law.meansInstead(volts);
     }

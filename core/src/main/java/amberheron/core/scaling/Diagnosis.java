@@ -28,7 +28,7 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
         @Nullable ReaderSetting correctedSetting, boolean settingHeld, boolean settingFollows,
         @Nullable NextPoint nextPoint, boolean misfit,
         List<Fault> cannotTell, List<Doubtful> doubtful, @Nullable RunningShift runningShift) {
-    /** What is said where nothing explains the points. */
+    /** Words where nothing explains the points. */
     public static final String MISFIT = "Nothing known explains these points: read them again, and look for a fault that moves.";
     /** Advice for a setting that shows the same at any volts. */
     public static final String TYPE_FIRST = "Type the right setting into the reader, then take the points again.";
@@ -59,7 +59,7 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
      */
     public record Doubtful(int row, double expected, @Nullable Integer exchangedWith) {
         /**
-         * What is asked about it.
+         * Question about it.
          *
          * @param place what a place among the points is called, such as its number in a list
          * @param shown what it should show, as it is said

@@ -26,7 +26,7 @@ import org.jspecify.annotations.Nullable;
 public final class Diagnostician {
     /** Below this one a fault is not named beside the likeliest. */
     private static final double WORTH_NAMING = 0.05;
-    /** What the points leave less likely than this is not asked whether it is mended by what is typed. */
+    /** A hypothesis less likely than this is not asked whether a setting mends it. */
     private static final double NOT_UNLIKELY = 0.005;
     /** A root mean square misfit beyond which nothing explains the points: 0.4 % of right calls, from an audit. */
     private static final double MISFIT = 3;
@@ -205,7 +205,7 @@ public final class Diagnostician {
     }
 
     /**
-     * What to type while what is wrong on the way stays: only what keeps the tolerance over all that the law tells, whatever
+     * Setting to type while the fault on the way stays: only one that keeps the tolerance over all that the law tells, whatever
      * of all that the points leave likely is true.
      */
     private @Nullable ReaderSetting corrected(Evidence.Fit best, List<Weighed> fits) {

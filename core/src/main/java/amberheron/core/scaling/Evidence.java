@@ -23,7 +23,7 @@ import org.hipparchus.util.Pair;
  * can rule a cause out.
  */
 final class Evidence {
-    /** What meter and pin may be off by together, V, and how much belief each has; a few mV is usual, from an audit. */
+    /** Standard deviations of meter and pin together, V, and the prior belief in each; a few mV is usual, from an audit. */
     private static final double[] NOISE = {0.002, 0.0035, 0.005, 0.008, 0.04, 0.15};
     private static final double[] BELIEF = {0.15, 0.36, 0.31, 0.155, 0.02, 0.005};
     /** The one of them that is taken until the points tell. */
@@ -99,7 +99,7 @@ final class Evidence {
             return hypothesis.model().shown(volts, lambda, values);
         }
 
-        /** What it explains the reading of a row by: with the engine running where it ran. */
+        /** Returns the number that it predicts for a row: with the engine running where it ran. */
         double shown(Observations seen, int row) {
             return hypothesis.model().shown(seen.volts(row), seen.lambda(row), seen.running(row), values);
         }

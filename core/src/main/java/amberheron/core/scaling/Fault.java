@@ -35,7 +35,7 @@ public record Fault(Cause cause, @Nullable Cause second) {
         return second == null ? cause.title() : cause.title() + ", and " + Phrase.small(second.title());
     }
 
-    /** What it is. */
+    /** Its name. */
     public String meaning() {
         return second == null ? cause.meaning() : cause.meaning() + " " + second.meaning();
     }

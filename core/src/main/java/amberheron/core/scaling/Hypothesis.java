@@ -47,7 +47,7 @@ record Hypothesis(Fault fault, double prior, List<Parameter> parameters, Map<Str
         }
     }
 
-    /** What the reader shows. */
+    /** Number on the reader. */
     @FunctionalInterface
     interface Model {
         /** With the engine running, where that makes a difference. */

@@ -47,7 +47,7 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
             return id;
         }
 
-        /** What an installer calls it. */
+        /** Name that an installer gives it. */
         public String words() {
             return words;
         }
@@ -121,7 +121,7 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
         return form == Form.COUNTS ? input.sensed(volts) : SettingFinder.round(volts, decimals);
     }
 
-    /** What it shows by a setting for volts at its pin, its converter's steps left out. */
+    /** Returns the number shown by a setting for volts at its pin, its converter's steps left out. */
     double shows(ReaderSetting told, double pin) {
         return told.at(input.clipped(pin));
     }

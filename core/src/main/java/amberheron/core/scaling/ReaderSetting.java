@@ -5,7 +5,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.core.units.Unusable;
 import java.util.List;
 
-/** What a reader has been told: volts to a number in the reader's own quantity, in the reader's own form. */
+/** Setting of a reader: volts to a number in the reader's own quantity, in the reader's own form. */
 public sealed interface ReaderSetting {
     /** The number shown for volts at the converter. */
     double at(double volts);

@@ -4,7 +4,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a reader shows for every mixture the controller can tell it, and how far off that is.
+ * Table of a reader's numbers for every mixture the controller can tell it, with their errors.
  *
  * @param setting what the reader has been told, or is to be told
  * @param worst the greatest error over the law's range, found at every corner and at every edge of a count

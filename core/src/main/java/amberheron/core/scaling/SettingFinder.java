@@ -88,7 +88,7 @@ public final class SettingFinder {
     }
 
     /**
-     * What is to be shown, by volts at the pin as far as the input sees them: the law's corners, and what the input's ends
+     * Targets to be shown, by volts at the pin as far as the input sees them: the law's corners, and what the input's ends
      * stand for. Between them the law is straight. Where the input cuts the law off, one voltage stands for two targets.
      */
     static Optional<List<Point>> targets(OutputLaw law, WireEffect wire, Reader reader) {

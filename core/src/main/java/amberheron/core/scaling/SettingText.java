@@ -57,7 +57,7 @@ public final class SettingText {
     }
 
     /**
-     * What a reader holds, read off its own boxes: slope and offset, two pairs of volts and number, rows of pairs, or the
+     * Setting as read off a reader's own boxes: slope and offset, two pairs of volts and number, rows of pairs, or the
      * equation. Numbers with a point or a comma, apart by spaces, semicolons or new lines.
      *
      * @throws Unusable with what was found and what the reader's form asks for

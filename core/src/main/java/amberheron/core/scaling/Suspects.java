@@ -260,7 +260,7 @@ final class Suspects {
                 : law.scale() instanceof MixtureScale.Afr b ? b.stoich() : 1;
     }
 
-    /** What is shown with a ratio that does not belong there; null where no ratio is in the chain. */
+    /** Number shown with a ratio that does not belong there; null where no ratio is in the chain. */
     private @Nullable Model freeRatio() {
         if (reader.scale() instanceof MixtureScale.Afr) {
             return (v, l, p) -> asLambda(v) * p[0];

@@ -93,7 +93,7 @@ final class TableFitter {
         grid = fine.stream().mapToDouble(v -> v).toArray();
     }
 
-    /** What is to be shown at volts: the law, straight between targets; the middle where one voltage stands for two. */
+    /** Number to be shown at volts: the law, straight between targets; the middle where one voltage stands for two. */
     private double wanted(double volts) {
         double[] same = targets.stream().filter(t -> t.volts() == volts).mapToDouble(Point::value).toArray();
         if (same.length > 0) {

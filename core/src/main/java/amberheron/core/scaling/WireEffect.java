@@ -1,7 +1,7 @@
 package amberheron.core.scaling;
 
 /**
- * What the way from output to pin does to the volts: v at the output becomes gain·v + shift, never above a ceiling.
+ * Effect of the way from output to pin on the volts: v at the output becomes gain·v + shift, never above a ceiling.
  *
  * @param gain more than 0
  * @param shift V

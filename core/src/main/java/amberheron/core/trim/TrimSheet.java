@@ -75,7 +75,7 @@ public record TrimSheet(List<Double> speeds, List<Double> loads, List<BinTarget>
         return IntStream.range(0, many).mapToObj(i -> first + i * step).toList();
     }
 
-    /** What was targets of a bin; empty for nothing. */
+    /** Returns the target of a bin; empty for none. */
     public Optional<BinTarget> of(double speed, double load) {
         return targets.stream().filter(t -> Math.abs(t.speed() - speed) < 0.5
                 && Math.abs(t.load() - load) <= 1e-3 * Math.max(1e-9, load)).findFirst();

@@ -74,7 +74,7 @@ public record Trust(List<At> at, Optional<Share> largest) {
         return at.stream().max(Comparator.comparingDouble(At::u)).orElseThrow();
     }
 
-    /** What each cause adds to the variance, λ²: the square of its standard uncertainty times what λ shown makes of it. */
+    /** Contribution of each cause to the variance, λ²: the square of its standard uncertainty times its sensitivity. */
     private static Map<Contributor, Double> variances(SignalChain chain, List<Uncertainty> doubts, double lambda) {
         double volts = chain.pinVolts(lambda);
         // The slopes of law and setting, without the steps of the converter.

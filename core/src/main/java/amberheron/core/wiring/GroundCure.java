@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
 public record GroundCure(Message text, @Nullable GroundPlan plan) {
     /** Thicker than this nobody pulls a ground wire to a controller, m². */
     private static final double THICKEST = 6e-6;
-    /** What does is taken a little thicker. */
+    /** A section that does not quite reach is taken one step thicker. */
     private static final double ROUND_UP = 1.05;
 
     /**

@@ -22,7 +22,7 @@ public record GroundTrial(Map<On, Double> volts, @Nullable Double lamps, @Nullab
     /** Nothing read. */
     public static final GroundTrial NONE = new GroundTrial(Map.of(), null, null);
 
-    /** What is on, engine off; each keeps what was on before it. */
+    /** Loads switched on, engine off; each keeps those that were on before it. */
     public enum On {
         NOTHING("nothing", "all off"),
         HEATER("heater", "heater on"),

@@ -87,7 +87,7 @@ public record Hookup(ReaderKind reader, @Nullable Form form, boolean minusInput,
     }
 
     /**
-     * What its input does to the volts of an output of so many ohms; empty while it is not known.
+     * Effect of its input on the volts of an output of so many ohms; empty while it is not known.
      *
      * @param outputOhms Ω
      */

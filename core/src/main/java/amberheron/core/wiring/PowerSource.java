@@ -102,7 +102,7 @@ public record PowerSource(String id, String letter, String place, Map<KeyState, 
     }
 
     /**
-     * What the readings say, the gravest first. What is bad is said as soon as one reading shows it; that all is well
+     * Behaviour that the readings show, the gravest first. A bad one is said as soon as one reading shows it; that all is well
      * only when every state was measured.
      */
     public Behaviour behaviour() {

@@ -394,7 +394,7 @@ public final class JobBook implements OpenBook {
         return done;
     }
 
-    /** What a person has to know of the book as it was found when it was opened. */
+    /** Notice on the state in which the book was found when it was opened. */
     @Override
     public Optional<String> said() {
         return store.said();

@@ -93,7 +93,7 @@ final class JobRow {
         return all;
     }
 
-    /** What is kept beside a document, so that a flipped bit is seen. */
+    /** Checksum kept beside a document, so that a flipped bit is seen. */
     static String digest(String text) {
         return TextFiles.digest(text.getBytes(StandardCharsets.UTF_8));
     }

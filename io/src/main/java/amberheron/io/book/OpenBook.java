@@ -36,7 +36,7 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
     }
 
     /**
-     * What the shop prefers, read without opening its book for writing; nothing when there is no book.
+     * Preferences of the shop, read without opening its book for writing; none when there is no book.
      *
      * @param home where a bay keeps its copy of a shared one
      * @throws BookProblem when it is not a book or is damaged
@@ -79,7 +79,7 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
     /** How messages call it; without a password. */
     String name();
 
-    /** What a person has to know of it as it was found when it was opened; empty where all was in order. */
+    /** Notice on the state in which it was found when it was opened; empty where all was in order. */
     Optional<String> said();
 
     /** Whether the last answer came from the book itself, and not from a copy of it. */

@@ -84,7 +84,7 @@ public final class SharedBook implements OpenBook {
         };
     }
 
-    /** What the server has taken is taken, even where the copy's disk is full. */
+    /** An entry that the server has taken is taken, even where the copy's disk is full. */
     private void alsoHere(Runnable what) {
         try {
             what.run();

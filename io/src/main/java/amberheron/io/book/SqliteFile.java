@@ -119,7 +119,7 @@ final class SqliteFile implements Store {
     }
 
     /**
-     * What the shop prefers, read without opening its book for writing; nothing when there is no book.
+     * Preferences of the shop, read without opening its book for writing; none when there is no book.
      *
      * @throws BookProblem when the file is not a book or is damaged
      */

@@ -53,7 +53,7 @@ sealed interface Store extends AutoCloseable permits SqliteFile, PostgresServer 
     /** The change that was counted is in. */
     void counted();
 
-    /** What a person has to know of it as it was found when it was opened. */
+    /** Notice on the state in which it was found when it was opened. */
     Optional<String> said();
 
     /** The fault in words of the shop. */

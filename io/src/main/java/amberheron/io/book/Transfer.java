@@ -28,7 +28,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What came of carrying jobs from one book into another: each as it lies there, checked against the sum that was kept with
+ * Result of carrying jobs from one book into another: each as it lies there, checked against the sum that was kept with
  * it, and read back from where it was put.
  *
  * @param carried jobs that the other book did not have, or has in this version now

@@ -21,7 +21,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * What came of taking catalogue files from a folder into the shop's own. An entry takes the place of the shop's with the
+ * Result of taking catalogue files from a folder into the shop's own. An entry takes the place of the shop's with the
  * same id; what else the shop has stays, and an entry that cannot be used is left out and said. Jobs keep the law and
  * reader that they were made with.
  *

@@ -43,7 +43,7 @@ public final class Cells {
         return out.toString();
     }
 
-    /** What was meant by a cell that {@link #safe} wrote. */
+    /** Returns the text of a cell that {@link #safe} wrote. */
     static String meant(String cell) {
         return cell.startsWith("'") && RUN.matcher(cell.substring(1)).find() ? cell.substring(1) : cell;
     }

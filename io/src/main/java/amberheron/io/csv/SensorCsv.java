@@ -88,7 +88,7 @@ public final class SensorCsv {
         TextFiles.write(file, write(lives));
     }
 
-    /** What is written reads back the same. */
+    /** Text that is written reads back the same. */
     static String write(Collection<SensorLife> lives) {
         return Cells.table(csv -> {
             csv.writeRecord("sensor", "date", "kind", "value", "job");

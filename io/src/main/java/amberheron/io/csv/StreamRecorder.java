@@ -13,7 +13,7 @@ import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a controller sends, written down as a log: {@code time} in seconds since it was begun, {@code controller_lambda},
+ * Log of what a controller sends: {@code time} in seconds since it was begun, {@code controller_lambda},
  * {@code oxygen} (mole fraction), {@code volts}, {@code supply} (V), {@code state} and {@code source}. Each line is with the
  * system before the next one is heard, so that a program that is killed loses none but the one it was writing.
  */

@@ -30,7 +30,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public record Manifest(String job, @Nullable LocalDate made, String code, Map<String, String> stations,
         Map<String, String> habits, List<Entry> files) {
-    /** What a file's name ends with that holds one. */
+    /** Ending of the name of a file that holds one. */
     public static final String NAME = "-manifest.json";
     /** Letters and figures that are not taken for one another, after Crockford. */
     private static final String LETTERS = "0123456789ABCDEFGHJKMNPQRSTVWXYZ";

@@ -94,7 +94,7 @@ public final class ResultJson {
         return causes;
     }
 
-    /** What a log says: what its columns were taken for, how reader and controller agree, how it was driven. */
+    /** Text of a log's result: what its columns were taken for, how reader and controller agree, how it was driven. */
     public static String prove(JobReview review, DriveLog log) {
         ObjectNode out = findingsOf(review.job().id(), review.findings(Station.PROVE));
         out.putObject("rows").put("used", log.drive().time().length).put("leftOut", log.leftOut());

@@ -45,7 +45,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record DriveLog(String file, Recognition recognition, Drive drive, int leftOut, List<String> faults,
         String digest, @Nullable Joined joined) {
-    /** What two logs are put together by, the most telling first; where they share none of it, the mixture itself. */
+    /** Channels by which two logs are put together, the most telling first; where they share none, the mixture itself. */
     private static final List<LogChannel> SHARED = List.of(LogChannel.ENGINE_SPEED, LogChannel.THROTTLE,
             LogChannel.PRESSURE, LogChannel.SPEED, LogChannel.AIR_MASS);
 

@@ -31,7 +31,7 @@ public final class KnownColumns {
     }
 
     /**
-     * What is said of the columns of a log, or of two that are read together: what a person says now, else what was said of its header before, else nothing.
+     * Names of the columns of a log, or of two that are read together: those that a person gives now, else those given to its header before, else none.
      *
      * @param typed such as {@code controller=AFR,reader=4}; may be blank
      * @throws UnusableInput when it is neither that nor blank, or what is remembered cannot be read

@@ -11,7 +11,7 @@ import java.util.function.DoubleConsumer;
 import java.util.stream.Stream;
 
 /**
- * What a person asks to have read: a log, perhaps a second one of the same drive, what their columns are, and which part.
+ * Request to read a log, perhaps with a second one of the same drive, what their columns are, and which part.
  *
  * @param logs one or two
  * @param map such as {@code controller=AFR,reader=4}; blank where nothing is said

@@ -176,7 +176,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         return List.copyOf(facts);
     }
 
-    /** What the display was told, in its own quantity, and what it was not told or told otherwise than it should be. */
+    /** Settings of the display, in its own quantity, with those that are missing or otherwise than they should be. */
     private static Optional<Fact> display(Job job, JobReview review) {
         Display display = job.display();
         if (display.equals(Display.UNTOLD)) {

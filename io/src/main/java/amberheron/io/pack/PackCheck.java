@@ -39,7 +39,7 @@ import org.jspecify.annotations.Nullable;
  * @param signedBy public part of the key with which the manifest was signed; empty where it is not signed
  */
 public record PackCheck(Manifest manifest, List<String> faults, List<Difference> since, String signedBy) {
-    /** What a file's name ends with that holds the signature of a manifest: the key's public part, then the signature. */
+    /** Ending of the name of a file that holds the signature of a manifest: the key's public part, then the signature. */
     static final String SIGNATURE = "-manifest.sig";
     private static final long MOST_BYTES = 1L << 28;
     private static final Pattern LINK = Pattern.compile("href=\"([^\"#]+)\"");
@@ -221,7 +221,7 @@ public record PackCheck(Manifest manifest, List<String> faults, List<Difference>
         }
     }
 
-    /** What the manifest does not know: perhaps of another pack. */
+    /** Files that the manifest does not know: perhaps of another pack. */
     private static void foreign(Path folder, Set<String> known, Set<String> own, List<String> faults) {
         try (Stream<Path> all = Files.list(folder)) {
             all.filter(f -> !known.contains(TextFiles.name(f)) && !own.contains(TextFiles.name(f)))

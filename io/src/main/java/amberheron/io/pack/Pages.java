@@ -73,7 +73,7 @@ final class Pages {
     }
 
     /**
-     * What the libraries that draw pages note of themselves says nothing to a person; held, since a logger that nobody holds
+     * Loggers of the libraries that draw pages; held, since a logger that nobody holds
      * forgets its level.
      */
     static final List<Logger> DRAWING = Stream.of("org.apache.pdfbox", "org.apache.fontbox", "com.openhtmltopdf",

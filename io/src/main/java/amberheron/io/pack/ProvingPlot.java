@@ -35,7 +35,7 @@ final class ProvingPlot {
                 y(Tolerance.LAMBDA, most), WIDTH - 2 * EDGE, band, y(0, most), WIDTH - EDGE, line);
     }
 
-    /** What the plot's axes are, in words: text in the drawing would depend on the fonts of the machine. */
+    /** Axes of the plot in words: text in the drawing would depend on the fonts of the machine. */
     static String axes(LogComparison log) {
         return say("from left to right %.0f s; the band is ± %.3f λ", log.duration(),
                 Tolerance.LAMBDA);

@@ -40,7 +40,7 @@ public record ShopCard(String name, @Nullable Path home, Paper paper) {
             this.css = css;
         }
 
-        /** What it is called. */
+        /** Its name. */
         public String words() {
             return words;
         }
