@@ -10,6 +10,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.animation.AnimationTimer;
@@ -34,6 +35,10 @@ public final class Desktop extends Application {
     /** How long the system's own end of the session is held up until everything is in the book or beside it, s. */
     private static final long LAST_WORDS = 12;
 
+    /** How long the toolkit's thread may take to answer when the system ends the program, s. */
+    private static final long TOOLKIT_ANSWERS = 1;
+
+    private final AtomicBoolean stopping = new AtomicBoolean();
     private final CountDownLatch stopped = new CountDownLatch(1);
     private static CompletableFuture<Session> opening = new CompletableFuture<>();
     private static Supplier<Session> shopBook = () -> {
@@ -189,13 +194,17 @@ public final class Desktop extends Application {
         }.start();
     }
 
-    /** Logging off, or a signal to end: what is being typed is kept, as on quitting. */
+    /** Logging off, or a signal to end: the text of the field being typed in is kept, as on quitting. */
     private void endedBySystem() {
         if (stopped.getCount() == 0) {
             return;
         }
         try {
             Platform.runLater(this::stop);
+            if (!stopped.await(TOOLKIT_ANSWERS, TimeUnit.SECONDS)) {
+                // The toolkit was taken down first and takes nothing more: its thread stands still.
+                stop();
+            }
             if (!stopped.await(LAST_WORDS, TimeUnit.SECONDS)) {
                 System.err.println(
                         "heron: ended before all was saved; what is kept beside the book goes in at the next start");
@@ -207,6 +216,9 @@ public final class Desktop extends Application {
 
     @Override
     public void stop() {
+        if (!stopping.compareAndSet(false, true)) {
+            return;
+        }
         // One that is still being opened has nothing in it to lose, and is not waited for.
         try {
             if (opening.isDone() && !opening.isCompletedExceptionally()) {

@@ -451,9 +451,12 @@ public final class Session implements AutoCloseable {
 
     /** The job's desk is cleared, and its last entry goes in although it is still being looked at. */
     private void leave() {
-        listeners.left();
-        controller.close();
-        open.leave();
+        try {
+            listeners.left();
+        } finally {
+            controller.close();
+            open.leave();
+        }
     }
 
     /** Keeps what is still being typed, and ends; a second time it does nothing. */
@@ -463,15 +466,18 @@ public final class Session implements AutoCloseable {
             return;
         }
         ended = true;
-        listeners.closed();
-        shelf.end();
-        leave();
-        // Whoever still asks finds nothing open to change.
-        open.close();
-        tasks.close();
-        open.end();
-        unsaved.close();
-        threads.end().run();
-        book.close();
+        try {
+            listeners.closed();
+            shelf.end();
+            leave();
+        } finally {
+            // Whoever still asks finds nothing open to change.
+            open.close();
+            tasks.close();
+            open.end();
+            unsaved.close();
+            threads.end().run();
+            book.close();
+        }
     }
 }
