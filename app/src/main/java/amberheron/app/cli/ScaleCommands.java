@@ -155,8 +155,8 @@ final class ScaleCommands {
                     diagnosis.withinTolerance() ? "Within tolerance" : "OUT OF TOLERANCE",
                     diagnosis.worst().lambda(), mixture(diagnosis.worst().atLambda(), fuel));
             diagnosis.told().stream().filter(c -> c.probability() >= 0.001).forEach(
-                    c -> out.printf(Locale.ROOT, "  %5.1f %%  %-40s %s%n", 100 * c.probability(), c.fault().title(),
-                            c.parameters()));
+                    c -> out.printf(Locale.ROOT, "  %5.1f %%  %s%s%n", 100 * c.probability(), c.fault().title(),
+                            c.parameters().words()));
             out.printf(Locale.ROOT, "%n%s %s%n", diagnosis.meaning(), diagnosis.remedy());
             if (diagnosis.misfit()) {
                 out.println(Diagnosis.MISFIT);

@@ -115,7 +115,7 @@ final class LinkLeaf implements Leaf {
                 ? ""
                 : typed == null
                         ? diagnosis.notByTyping()
-                        : (diagnosis.best().parameters().containsKey("engine")
+                        : (diagnosis.best().parameters().whileRunning()
                                 ? "Corrected, for the engine running: "
                                 : "Corrected: ") + String.join(", ",
                                         SettingText.of(typed, read).stream()
@@ -143,7 +143,7 @@ final class LinkLeaf implements Leaf {
             bar.setProgress(l.probability());
             bar.setAccessibleText(l.fault().title());
             percent.setText(say("%.0f %%", 100 * l.probability()));
-            title.setText(l.fault().title() + ScaleWords.parameters(l));
+            title.setText(l.fault().title() + l.parameters().words());
             stroke.getStyleClass().setAll(style);
             Parts.show(stroke, !style.isEmpty());
         }

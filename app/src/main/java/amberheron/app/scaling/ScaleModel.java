@@ -27,6 +27,7 @@ import amberheron.core.scaling.Cause;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.Fault;
+import amberheron.core.scaling.FaultParameters;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ReaderSetting;
@@ -412,7 +413,7 @@ public final class ScaleModel implements StationModel {
                 return new Advice(session.review().groundCure().map(GroundCure::text).orElse(plain(fault.remedy())),
                         Action.go(session, Station.WIRE),
                         Message.of("The points say {0} mV; this job's shared ground wire predicts {1} mV. {2}",
-                                millivolts((Double) d.best().parameters().getOrDefault("volts", 0.0)),
+                                millivolts(d.best().parameters().value(FaultParameters.Name.VOLTS).orElse(0)),
                                 millivolts(predicted.get()), consequence(d)),
                         Message.NONE, checked, caution);
             }

@@ -1,7 +1,6 @@
 package amberheron.app.scaling;
 
 import static amberheron.core.finding.Message.plain;
-import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
@@ -31,7 +30,7 @@ final class ScaleWords {
         if (!d.settingFollows()) {
             return d.title() + ".";
         }
-        return Figures.text(session, Message.of("{0}: {1}.", plain(d.title() + parameters(d.best())),
+        return Figures.text(session, Message.of("{0}: {1}.", plain(d.title() + d.best().parameters().words()),
                 new Measure(d.best().probability(), Dimension.FRACTION, 0)));
     }
 
@@ -74,30 +73,6 @@ final class ScaleWords {
                 .map(row -> row.asks(i -> session.job().points().indexOf(counted.get(i)) + 1,
                         inReader(reader, row.expected())))
                 .toList());
-    }
-
-    /** The fitted values of a fault in a few words. */
-    static String parameters(Diagnosis.Likelihood l) {
-        return String.join(",", l.parameters().entrySet().stream()
-                .map(e -> e.getValue() instanceof Double value
-                        ? parameter(e.getKey(), value)
-                        : e.getKey().equals("law") ? ": " + e.getValue() : " while it runs")
-                .filter(w -> !w.isEmpty()).toList());
-    }
-
-    private static String parameter(String name, double value) {
-        return switch (name) {
-            case "volts" -> (value > 0 ? " +" : " ") + UnitChoice.digits(1000 * value, 0) + " mV";
-            case "factor" -> say(" × %.3f", value);
-            case "stoich" -> say(" %.2f", value);
-            case "maxVolts" -> say(" above %.2f V", value);
-            case "fraction" -> say(" %.1f %%", 100 * value);
-            case "towardsVolts" -> say(" towards %.1f V", value);
-            case "slope" -> say(" %.3f λ per V", value);
-            case "offset" -> say(" from %.3f λ", value);
-            case "bendVolts" -> say(" with a bend at %.1f V", value);
-            default -> "";
-        };
     }
 
     /** Where a point came from, where that has to be said. */

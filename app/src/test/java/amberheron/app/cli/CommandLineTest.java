@@ -229,6 +229,9 @@ class CommandLineTest {
             sum += cause.get("probability").doubleValue();
         }
         assertThat(sum).isCloseTo(1, within(1e-9));
+
+        assertThat(run("diagnose", "--law", at("law.json"), "--reader", at("reader.json"), "--points",
+                file("points.csv", csv.toString())).out()).containsPattern("Ground shift \\+7[3-7] mV\n");
     }
 
     @Test

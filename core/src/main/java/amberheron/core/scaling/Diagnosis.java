@@ -3,7 +3,6 @@ package amberheron.core.scaling;
 import static amberheron.core.units.Phrase.say;
 
 import java.util.List;
-import java.util.Map;
 import java.util.function.IntUnaryOperator;
 import org.jspecify.annotations.Nullable;
 
@@ -38,11 +37,11 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
     /**
      * One fault.
      *
-     * @param parameters fitted values by name; a law's id is the only text
+     * @param parameters the fault in figures
      * @param misfit root mean square of what the fault leaves unexplained, in units of the expected noise
      * @param reading what the reader would show under this fault
      */
-    public record Likelihood(Fault fault, double probability, Map<String, Object> parameters, double misfit,
+    public record Likelihood(Fault fault, double probability, FaultParameters parameters, double misfit,
             ReadingModel reading) {
     }
 

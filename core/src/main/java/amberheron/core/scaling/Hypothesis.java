@@ -1,9 +1,6 @@
 package amberheron.core.scaling;
 
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.function.Function;
 
 /**
@@ -16,7 +13,7 @@ import java.util.function.Function;
  * @param model the reading for fitted parameters, smooth (not quantised)
  * @param left what stays between output and pin when the right setting is typed
  */
-record Hypothesis(Fault fault, double prior, List<Parameter> parameters, Map<String, Object> fixed, Model model,
+record Hypothesis(Fault fault, double prior, List<Parameter> parameters, FaultParameters fixed, Model model,
         Function<double[], WireEffect> left) {
     /**
      * A parameter and what is believed of it before anything is measured.
@@ -26,11 +23,12 @@ record Hypothesis(Fault fault, double prior, List<Parameter> parameters, Map<Str
      * @param near standard deviation of the common ones; 0 where all between the bounds are equally likely
      * @param gross part that lies anywhere between the bounds
      */
-    record Parameter(String name, double low, double high, double centre, double least, double near, double gross) {
+    record Parameter(FaultParameters.Name name, double low, double high, double centre, double least, double near,
+            double gross) {
         private static final double ROOT = Math.sqrt(2 * Math.PI);
 
         /** Equally likely anywhere between its bounds. */
-        static Parameter even(String name, double low, double high) {
+        static Parameter even(FaultParameters.Name name, double low, double high) {
             return new Parameter(name, low, high, low, 0, 0, 1);
         }
 
@@ -73,16 +71,16 @@ record Hypothesis(Fault fault, double prior, List<Parameter> parameters, Map<Str
     }
 
     /** A hypothesis with nothing to fit. */
-    static Hypothesis fixed(Fault fault, double prior, Map<String, Object> fixed, WireEffect left,
+    static Hypothesis fixed(Fault fault, double prior, FaultParameters fixed, WireEffect left,
             Diagnosis.ReadingModel model) {
         return new Hypothesis(fault, prior, List.of(), fixed, (v, l, p) -> model.shown(v, l), p -> left);
     }
 
-    Map<String, Object> named(double[] values) {
-        Map<String, Object> named = new LinkedHashMap<>(fixed);
+    FaultParameters named(double[] values) {
+        FaultParameters named = fixed;
         for (int i = 0; i < values.length; i++) {
-            named.put(parameters.get(i).name(), values[i]);
+            named = named.with(parameters.get(i).name(), values[i]);
         }
-        return Collections.unmodifiableMap(named);
+        return named;
     }
 }

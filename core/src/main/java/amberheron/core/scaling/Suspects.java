@@ -1,6 +1,7 @@
 package amberheron.core.scaling;
 
 import amberheron.core.mixture.MixtureScale;
+import amberheron.core.scaling.FaultParameters.Name;
 import amberheron.core.scaling.Hypothesis.Model;
 import amberheron.core.scaling.Hypothesis.Parameter;
 import java.util.ArrayList;
@@ -50,9 +51,9 @@ final class Suspects {
     /** How sharp a switching output switches about λ 1, in λ; from memory. */
     private static final double[] SWITCH = {0.004, 0.01, 0.02};
     /** Shift, V: most are small, gross ones happen; below 10 mV it is what good grounds leave, from memory. */
-    private static final Parameter SHIFT = new Parameter("volts", -1.5, 1.5, 0, 0.01, 0.15, 0.35);
+    private static final Parameter SHIFT = new Parameter(Name.VOLTS, -1.5, 1.5, 0, 0.01, 0.15, 0.35);
     /** Part of the volts that arrives: the same. */
-    private static final Parameter GAIN = new Parameter("factor", 0.4, 1.3, 1, 0.004, 0.08, 0.35);
+    private static final Parameter GAIN = new Parameter(Name.FACTOR, 0.4, 1.3, 1, 0.004, 0.08, 0.35);
 
     private final OutputLaw law;
     private final Reader reader;
@@ -74,7 +75,7 @@ final class Suspects {
     }
 
     /** A way in which a setting is wrong: what is shown for volts at the pin. */
-    private record Mistake(Cause cause, double prior, Map<String, Object> fixed, DoubleUnaryOperator shown) {
+    private record Mistake(Cause cause, double prior, FaultParameters fixed, DoubleUnaryOperator shown) {
     }
 
     /** Effect on the volts on their way, with one parameter. */
@@ -88,26 +89,28 @@ final class Suspects {
     /** All of them. */
     List<Hypothesis> all() {
         List<Hypothesis> all = new ArrayList<>();
-        all.add(Hypothesis.fixed(Fault.of(Cause.NONE), settingIsRight ? 1 : UNLIKELY, Map.of(), WireEffect.NONE,
+        all.add(Hypothesis.fixed(Fault.of(Cause.NONE), settingIsRight ? 1 : UNLIKELY, FaultParameters.NONE,
+                WireEffect.NONE,
                 (v, l) -> reader.shows(set, v)));
         if (!settingIsRight) {
             // What was noted need not be what the reader holds.
-            all.add(Hypothesis.fixed(Fault.of(Cause.NONE), 1, Map.of(), WireEffect.NONE,
+            all.add(Hypothesis.fixed(Fault.of(Cause.NONE), 1, FaultParameters.NONE, WireEffect.NONE,
                     (v, l) -> reader.shows(right, v)));
         }
         for (Way way : WAYS) {
-            all.add(on(way, Fault.of(way.cause()), 1, Map.of(), v -> reader.shows(set, v)));
+            all.add(on(way, Fault.of(way.cause()), 1, FaultParameters.NONE, v -> reader.shows(set, v)));
         }
         if (seen.bothWays()) {
             // Heater and alternator move the grounds only while it runs.
-            all.add(new Hypothesis(Fault.of(Cause.GROUND_SHIFT), 1, List.of(SHIFT), Map.of("engine", "running"),
+            all.add(new Hypothesis(Fault.of(Cause.GROUND_SHIFT), 1, List.of(SHIFT),
+                    new FaultParameters(Map.of(), null, true),
                     new Hypothesis.WhileRunning((v, l, p) -> reader.shows(set, v + p[0]),
                             (v, l, p) -> reader.shows(set, v)),
                     p -> WireEffect.linear(1, p[0])));
         }
         for (double rail : RAILS) {
             all.add(new Hypothesis(Fault.of(Cause.PULL_UP), 1.0 / RAILS.length,
-                    List.of(Parameter.even("fraction", 0.005, 0.6)), Map.of("towardsVolts", rail),
+                    List.of(Parameter.even(Name.FRACTION, 0.005, 0.6)), FaultParameters.of(Name.TOWARDS_VOLTS, rail),
                     (v, l, p) -> reader.shows(set, v + p[0] * (rail - v)),
                     p -> WireEffect.linear(1 - p[0], p[0] * rail)));
         }
@@ -115,12 +118,12 @@ final class Suspects {
         for (double width : SWITCH) {
             // About 0.9 V rich, near 0 V lean: common practice, no published source.
             all.add(new Hypothesis(Fault.of(Cause.NARROWBAND), 1.0 / SWITCH.length,
-                    List.of(Parameter.even("richVolts", 0.6, 1.05), Parameter.even("leanVolts", 0, 0.3)),
-                    Map.of("width", width),
+                    List.of(Parameter.even(Name.RICH_VOLTS, 0.6, 1.05), Parameter.even(Name.LEAN_VOLTS, 0, 0.3)),
+                    FaultParameters.of(Name.WIDTH, width),
                     (v, l, p) -> reader.shows(set, p[1] + (p[0] - p[1]) / (1 + Math.exp((l - 1) / width))),
                     p -> nothing()));
         }
-        all.add(Hypothesis.fixed(Fault.of(Cause.UNSCALED), 1, Map.of(), WireEffect.NONE, (v, l) -> v));
+        all.add(Hypothesis.fixed(Fault.of(Cause.UNSCALED), 1, FaultParameters.NONE, WireEffect.NONE, (v, l) -> v));
         List<Mistake> mistakes = mistakes();
         mistakes.forEach(m -> all.add(Hypothesis.fixed(Fault.of(m.cause()), m.prior(), m.fixed(), WireEffect.NONE,
                 (v, l) -> m.shown().applyAsDouble(v))));
@@ -133,14 +136,14 @@ final class Suspects {
         }
         Model free = freeRatio();
         if (free != null) {
-            all.add(new Hypothesis(Fault.of(Cause.WRONG_STOICH), NO_FUEL, List.of(Parameter.even("stoich", 5, 18)),
-                    Map.of(), free, p -> WireEffect.NONE));
+            all.add(new Hypothesis(Fault.of(Cause.WRONG_STOICH), NO_FUEL, List.of(Parameter.even(Name.STOICH, 5, 18)),
+                    FaultParameters.NONE, free, p -> WireEffect.NONE));
         }
         all.addAll(pairs(mistakes, all.stream().mapToDouble(Hypothesis::prior).sum()));
         return all;
     }
 
-    private static Hypothesis on(Way way, Fault fault, double prior, Map<String, Object> fixed,
+    private static Hypothesis on(Way way, Fault fault, double prior, FaultParameters fixed,
             DoubleUnaryOperator shown) {
         return new Hypothesis(fault, prior, List.of(way.parameter()), fixed,
                 (v, l, p) -> shown.applyAsDouble(way.pin().applyAsDouble(v, p[0])), p -> way.effect().apply(p[0]));
@@ -157,7 +160,7 @@ final class Suspects {
             WAYS.forEach(w -> pairs.add(on(w, new Fault(m.cause(), w.cause()), each * share, m.fixed(), m.shown())));
         }
         pairs.add(new Hypothesis(new Fault(Cause.GROUND_SHIFT, Cause.GAIN), BOTH_BY_THE_WIRE * each,
-                List.of(SHIFT, GAIN), Map.of(),
+                List.of(SHIFT, GAIN), FaultParameters.NONE,
                 (v, l, p) -> reader.shows(set, p[1] * v + p[0]), p -> WireEffect.linear(p[1], p[0])));
         return pairs;
     }
@@ -181,11 +184,13 @@ final class Suspects {
                 LEAST_ROOM * Math.abs(reader.scale().fromLambda(law.leanest() - law.richest()))) / 2;
         // Open or shorted, it rests at an end of the input more often than anywhere between.
         for (double end : new double[]{reader.input().minVolts(), reader.input().maxVolts()}) {
-            flat.add(Hypothesis.fixed(Fault.of(Cause.CONSTANT), 0.25, Map.of("shown", set.at(end)), nothing(),
+            flat.add(Hypothesis.fixed(Fault.of(Cause.CONSTANT), 0.25, FaultParameters.of(Name.SHOWN, set.at(end)),
+                    nothing(),
                     (v, l) -> set.at(end)));
         }
         flat.add(new Hypothesis(Fault.of(Cause.CONSTANT), 0.5,
-                List.of(Parameter.even("shown", Math.min(a, b) - margin, Math.max(a, b) + margin)), Map.of(),
+                List.of(Parameter.even(Name.SHOWN, Math.min(a, b) - margin, Math.max(a, b) + margin)),
+                FaultParameters.NONE,
                 (v, l, p) -> p[0], p -> nothing()));
         double low = law.lowestVolts();
         double high = law.highestVolts();
@@ -208,7 +213,8 @@ final class Suspects {
             double from = top;
             for (double part : new double[]{0.1, 0.3, 0.5, 0.7, 0.9}) {
                 double at = from + part * (high - from);
-                flat.add(Hypothesis.fixed(Fault.of(Cause.CLIPPED), (high - from) / whole / 5, Map.of("maxVolts", at),
+                flat.add(Hypothesis.fixed(Fault.of(Cause.CLIPPED), (high - from) / whole / 5,
+                        FaultParameters.of(Name.MAX_VOLTS, at),
                         WireEffect.NONE.under(at), (v, l) -> reader.shows(set, Math.min(v, at))));
             }
         }
@@ -216,7 +222,8 @@ final class Suspects {
     }
 
     private Hypothesis clipped(double prior, double from, double to) {
-        return new Hypothesis(Fault.of(Cause.CLIPPED), prior, List.of(Parameter.even("maxVolts", from, to)), Map.of(),
+        return new Hypothesis(Fault.of(Cause.CLIPPED), prior, List.of(Parameter.even(Name.MAX_VOLTS, from, to)),
+                FaultParameters.NONE,
                 (v, l, p) -> reader.shows(set, Math.min(v, p[0])), p -> WireEffect.NONE.under(p[0]));
     }
 
@@ -230,14 +237,15 @@ final class Suspects {
         }
         for (double sum : mirrors) {
             // The line goes on beyond the two points, so the mirrored volts are not held to the input.
-            all.add(new Mistake(Cause.POINTS_SWAPPED, 1.0 / mirrors.size(), Map.of(),
+            all.add(new Mistake(Cause.POINTS_SWAPPED, 1.0 / mirrors.size(), FaultParameters.NONE,
                     v -> right.at(sum - reader.input().clipped(v))));
         }
         boolean readsLambda = reader.scale() instanceof MixtureScale.Lambda;
         List<Double> takenFor = readsLambda ? ratios() : List.of(1.0);
         for (double stoich : takenFor) {
             // An AFR reader shows λ whatever ratio was meant.
-            all.add(new Mistake(Cause.LAMBDA_AS_AFR, 1.0 / takenFor.size(), Map.of(), v -> asLambda(v) * stoich));
+            all.add(new Mistake(Cause.LAMBDA_AS_AFR, 1.0 / takenFor.size(), FaultParameters.NONE,
+                    v -> asLambda(v) * stoich));
         }
         Model free = freeRatio();
         if (free != null) {
@@ -251,7 +259,7 @@ final class Suspects {
     private List<Mistake> otherRatios(Model free) {
         List<Double> wrong = ratios().stream().filter(r -> Math.abs(r / ownRatio() - 1) > Tolerance.LAMBDA).toList();
         return wrong.stream().map(r -> new Mistake(Cause.WRONG_STOICH, (1 - NO_FUEL) / wrong.size(),
-                Map.of("stoich", r), v -> free.shown(v, 1, new double[]{r}))).toList();
+                FaultParameters.of(Name.STOICH, r), v -> free.shown(v, 1, new double[]{r}))).toList();
     }
 
     private double ownRatio() {
@@ -297,7 +305,9 @@ final class Suspects {
         others.forEach((id, s) -> {
             double slope = reader.scale().toLambda(s.at(high) - s.at(low)) / (high - low);
             all.add(new Mistake(Cause.OTHER_LAW, (1 - UNLISTED) / others.size(),
-                    Map.of("slope", slope, "offset", reader.scale().toLambda(s.at(low)) - slope * low, "law", id),
+                    new FaultParameters(
+                            Map.of(Name.SLOPE, slope, Name.OFFSET, reader.scale().toLambda(s.at(low)) - slope * low),
+                            id, false),
                     v -> reader.shows(s, v)));
         });
         return all;
@@ -305,7 +315,7 @@ final class Suspects {
 
     /** A straight law of which nobody has a list, by slope and offset. */
     private Hypothesis straight(double prior) {
-        return new Hypothesis(Fault.of(Cause.OTHER_LAW), prior, line(), Map.of(),
+        return new Hypothesis(Fault.of(Cause.OTHER_LAW), prior, line(), FaultParameters.NONE,
                 (v, l, p) -> reader.scale().fromLambda(p[1] + p[0] * reader.input().clipped(v)),
                 p -> WireEffect.NONE);
     }
@@ -316,13 +326,14 @@ final class Suspects {
         double high = law.highestVolts();
         List<Parameter> parameters = new ArrayList<>(line());
         double inside = AT_AN_END * (high - low);
-        parameters.add(Parameter.even("bendVolts", low + inside, high - inside));
-        parameters.add(Parameter.even("bend", least, most));
-        return new Hypothesis(Fault.of(Cause.OTHER_LAW), prior, List.copyOf(parameters), Map.of(), (v, l, p) -> {
-            double at = reader.input().clipped(v);
-            double part = at < p[2] ? (at - low) / (p[2] - low) : (high - at) / (high - p[2]);
-            return reader.scale().fromLambda(p[1] + p[0] * at + p[3] * Math.clamp(part, 0, 1));
-        }, p -> WireEffect.NONE);
+        parameters.add(Parameter.even(Name.BEND_VOLTS, low + inside, high - inside));
+        parameters.add(Parameter.even(Name.BEND, least, most));
+        return new Hypothesis(Fault.of(Cause.OTHER_LAW), prior, List.copyOf(parameters), FaultParameters.NONE,
+                (v, l, p) -> {
+                    double at = reader.input().clipped(v);
+                    double part = at < p[2] ? (at - low) / (p[2] - low) : (high - at) / (high - p[2]);
+                    return reader.scale().fromLambda(p[1] + p[0] * at + p[3] * Math.clamp(part, 0, 1));
+                }, p -> WireEffect.NONE);
     }
 
     private List<Parameter> line() {
@@ -331,7 +342,7 @@ final class Suspects {
         // About λ 0.6 to 1.4 from end to end, either way seldom; common practice, no published source.
         double steep = 0.8 / (high - low);
         double start = 0.6 - low * steep;
-        return List.of(new Parameter("slope", -2 * steep, 3 * steep, steep, 0, 0.25 * steep, 0.3),
-                new Parameter("offset", start - 1.5, start + 2, start, 0, 0.12, 0.3));
+        return List.of(new Parameter(Name.SLOPE, -2 * steep, 3 * steep, steep, 0, 0.25 * steep, 0.3),
+                new Parameter(Name.OFFSET, start - 1.5, start + 2, start, 0, 0.12, 0.3));
     }
 }

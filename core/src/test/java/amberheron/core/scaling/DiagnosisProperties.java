@@ -130,7 +130,7 @@ class DiagnosisProperties {
         ReaderSetting copied = SettingFinder.find(other, bay.reader()).orElseThrow();
         Diagnosis diagnosis = bay.diagnose(v -> copied.at(bay.reader().input().sensed(v)));
         assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.OTHER_LAW);
-        assertThat(diagnosis.best().parameters()).containsEntry("law", other.id());
+        assertThat(diagnosis.best().parameters().law()).isEqualTo(other.id());
         mends(bay, diagnosis, WireEffect.NONE);
     }
 
@@ -140,7 +140,7 @@ class DiagnosisProperties {
         boolean lambda = bay.reader().scale() instanceof MixtureScale.Lambda;
         Diagnosis diagnosis = bay.diagnose(v -> bay.atPin(v) * (lambda ? 14.7 / ratio : ratio / 14.7));
         assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.WRONG_STOICH);
-        assertThat((Double) diagnosis.best().parameters().getOrDefault("stoich", 0.0)).isBetween(ratio * 0.99,
+        assertThat(diagnosis.best().parameters().value(FaultParameters.Name.STOICH).orElse(0)).isBetween(ratio * 0.99,
                 ratio * 1.01);
     }
 

@@ -12,6 +12,7 @@ import amberheron.core.finding.Origin;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.Diagnosis.Likelihood;
 import amberheron.core.scaling.Diagnostician.KnownLaws;
+import amberheron.core.scaling.FaultParameters.Name;
 import amberheron.core.scaling.Reader.Form;
 import amberheron.core.scaling.ReaderSetting.SlopeOffset;
 import amberheron.core.wiring.InputLoading;
@@ -52,8 +53,8 @@ class DiagnosisTest {
         return Diagnostician.diagnose(LAW, LOGGER, points(shownOfOutput, 7, FIVE), KNOWN);
     }
 
-    private static double parameter(Diagnosis diagnosis, String name) {
-        return (Double) requireNonNull(diagnosis.best().parameters().get(name));
+    private static double parameter(Diagnosis diagnosis, Name name) {
+        return diagnosis.best().parameters().value(name).orElseThrow();
     }
 
     @Test
@@ -84,7 +85,7 @@ class DiagnosisTest {
     void groundShift() {
         Diagnosis diagnosis = diagnose(v -> right(v + 0.06));
         assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.GROUND_SHIFT);
-        assertThat(parameter(diagnosis, "volts")).isCloseTo(0.06, within(0.004));
+        assertThat(parameter(diagnosis, Name.VOLTS)).isCloseTo(0.06, within(0.004));
         SlopeOffset corrected = (SlopeOffset) requireNonNull(diagnosis.correctedSetting());
         for (double v = 0; v <= 5; v += 0.25) {
             assertThat(corrected.at(Math.min(5, v + 0.06)))
@@ -99,8 +100,8 @@ class DiagnosisTest {
     void twoLinksAtOnceAreNamedTogetherAndMendedTogether() {
         Diagnosis diagnosis = diagnose(v -> right(v - 0.12) / 14.7 * 9.81);
         assertThat(diagnosis.best().fault().key()).isEqualTo("ground-shift+wrong-stoich");
-        assertThat(diagnosis.best().parameters()).containsEntry("stoich", 9.81);
-        assertThat(parameter(diagnosis, "volts")).isCloseTo(-0.12, within(0.006));
+        assertThat(parameter(diagnosis, Name.STOICH)).isEqualTo(9.81);
+        assertThat(parameter(diagnosis, Name.VOLTS)).isCloseTo(-0.12, within(0.006));
         assertThat(diagnosis.best().fault().causes()).containsExactly(Cause.WRONG_STOICH, Cause.GROUND_SHIFT);
     }
 
@@ -141,7 +142,7 @@ class DiagnosisTest {
         }
         points.set(2, new CheckPoint(1.5, null, 17.11, "", Origin.UNRECORDED, OFF));
         Diagnosis diagnosis = Diagnostician.diagnose(LAW, LOGGER, points, KNOWN);
-        assertThat(diagnosis.best().parameters()).containsEntry("engine", "running");
+        assertThat(diagnosis.best().parameters().whileRunning()).isTrue();
         assertThat(diagnosis.doubtful()).extracting(Diagnosis.Doubtful::row).containsExactly(2);
         assertThat(diagnosis.doubtful().getFirst().expected()).isCloseTo(right(1.5), within(0.03));
         assertThat(diagnosis.settingHeld()).isTrue();
@@ -172,9 +173,9 @@ class DiagnosisTest {
     void anotherLawThatNobodyListsIsSaidBySlopeAndOffset() {
         Diagnosis diagnosis = diagnose(v -> 14.7 * (0.7 + (v - 0.2) * 0.8 / 4.7));
         assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.OTHER_LAW);
-        assertThat(parameter(diagnosis, "slope")).isCloseTo(0.8 / 4.7, within(0.001));
-        assertThat(parameter(diagnosis, "offset")).isCloseTo(0.7 - 0.2 * 0.8 / 4.7, within(0.003));
-        assertThat(diagnosis.best().parameters()).doesNotContainKey("law");
+        assertThat(parameter(diagnosis, Name.SLOPE)).isCloseTo(0.8 / 4.7, within(0.001));
+        assertThat(parameter(diagnosis, Name.OFFSET)).isCloseTo(0.7 - 0.2 * 0.8 / 4.7, within(0.003));
+        assertThat(diagnosis.best().parameters().law()).isNull();
     }
 
     /** 0.3 V → λ 0.65, 2.4 V → λ 0.93, 4.7 V → λ 1.48 in a reader that follows the bend: no gain and no straight law fits. */
@@ -188,7 +189,7 @@ class DiagnosisTest {
         assertThat(diagnosis.best().fault()).isEqualTo(Fault.of(Cause.OTHER_LAW));
         assertThat(diagnosis.best().probability()).isGreaterThan(Diagnosis.SURE);
         assertThat(diagnosis.misfit()).isFalse();
-        assertThat(parameter(diagnosis, "bendVolts")).isCloseTo(2.4, within(0.1));
+        assertThat(parameter(diagnosis, Name.BEND_VOLTS)).isCloseTo(2.4, within(0.1));
     }
 
     /** A gauge that drops its last digits leaves every reading a hair high: 0.02 AFR is nothing that anybody would mend. */
@@ -204,7 +205,7 @@ class DiagnosisTest {
     void pullUpToOtherSupplies(double rail) {
         Diagnosis diagnosis = diagnose(v -> right(v + 0.06 * (rail - v)));
         assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.PULL_UP);
-        assertThat(diagnosis.best().parameters()).containsEntry("towardsVolts", rail);
+        assertThat(parameter(diagnosis, Name.TOWARDS_VOLTS)).isEqualTo(rail);
     }
 
     /** Readings that repeat badly make a small difference mean little. */
@@ -240,7 +241,7 @@ class DiagnosisTest {
         Diagnosis diagnosis = diagnose(
                 v -> right(InputLoading.effect(2200, 0, Double.POSITIVE_INFINITY, 54_000).atPin(v)));
         assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.GAIN);
-        assertThat(parameter(diagnosis, "factor")).isCloseTo(54 / 56.2, within(0.003));
+        assertThat(parameter(diagnosis, Name.FACTOR)).isCloseTo(54 / 56.2, within(0.003));
     }
 
     @Test
@@ -248,15 +249,15 @@ class DiagnosisTest {
         Diagnosis diagnosis = diagnose(
                 v -> right(InputLoading.effect(2200, 5, 22_000, Double.POSITIVE_INFINITY).atPin(v)));
         assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.PULL_UP);
-        assertThat(parameter(diagnosis, "fraction")).isCloseTo(1 / 11.0, within(0.01));
-        assertThat(parameter(diagnosis, "towardsVolts")).isCloseTo(5, within(0.3));
+        assertThat(parameter(diagnosis, Name.FRACTION)).isCloseTo(1 / 11.0, within(0.01));
+        assertThat(parameter(diagnosis, Name.TOWARDS_VOLTS)).isCloseTo(5, within(0.3));
     }
 
     @Test
     void anotherLawsSetting() {
         Diagnosis diagnosis = diagnose(v -> 2 * v + 10);
         assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.OTHER_LAW);
-        assertThat(diagnosis.best().parameters()).containsEntry("law", "two-v");
+        assertThat(diagnosis.best().parameters().law()).isEqualTo("two-v");
         assertThat(diagnosis.correctedSetting()).isEqualTo(SettingFinder.find(LAW, LOGGER).orElseThrow());
     }
 
@@ -270,7 +271,7 @@ class DiagnosisTest {
     void wrongStoichiometricRatio() {
         Diagnosis diagnosis = diagnose(v -> right(v) / 14.7 * 9.81);
         assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.WRONG_STOICH);
-        assertThat(parameter(diagnosis, "stoich")).isCloseTo(9.81, within(0.05));
+        assertThat(parameter(diagnosis, Name.STOICH)).isCloseTo(9.81, within(0.05));
     }
 
     @Test
@@ -291,7 +292,7 @@ class DiagnosisTest {
     void inputRangeTooSmall() {
         Diagnosis diagnosis = diagnose(v -> right(Math.min(v, 3.3)));
         assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.CLIPPED);
-        assertThat(parameter(diagnosis, "maxVolts")).isCloseTo(3.3, within(0.05));
+        assertThat(parameter(diagnosis, Name.MAX_VOLTS)).isCloseTo(3.3, within(0.05));
         assertThat(diagnosis.correctedSetting()).as("nothing typed brings back what was cut off").isNull();
     }
 
@@ -336,7 +337,7 @@ class DiagnosisTest {
         Diagnosis diagnosis = Diagnostician.diagnose(LAW, LOGGER,
                 points(v -> right(v + shift), seed, 0.3, 1.2, 2.1, 3.3, 4.4), KNOWN);
         assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.GROUND_SHIFT);
-        assertThat(parameter(diagnosis, "volts")).isCloseTo(shift, within(0.008));
+        assertThat(parameter(diagnosis, Name.VOLTS)).isCloseTo(shift, within(0.008));
     }
 
     /** The same point read twice is not a reading that stands still. */

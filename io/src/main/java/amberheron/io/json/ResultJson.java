@@ -83,13 +83,13 @@ public final class ResultJson {
         for (Diagnosis.Likelihood l : diagnosis.causes()) {
             ObjectNode cause = causes.addObject().put("cause", l.fault().key()).put("probability", l.probability());
             ObjectNode parameters = cause.putObject("parameters");
-            l.parameters().forEach((name, value) -> {
-                if (value instanceof Double number) {
-                    parameters.put(name, number);
-                } else {
-                    parameters.put(name, value.toString());
-                }
-            });
+            if (l.parameters().whileRunning()) {
+                parameters.put("engine", "running");
+            }
+            l.parameters().values().forEach((name, value) -> parameters.put(name.key(), value));
+            if (l.parameters().law() != null) {
+                parameters.put("law", l.parameters().law());
+            }
         }
         return causes;
     }
