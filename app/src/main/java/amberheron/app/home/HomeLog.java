@@ -12,6 +12,7 @@ import java.util.logging.Level;
 import java.util.logging.LogRecord;
 import java.util.logging.Logger;
 import java.util.logging.SimpleFormatter;
+import org.jspecify.annotations.Nullable;
 
 /** The log in the home folder: what went wrong, for whoever mends it. Five files of a megabyte, the oldest goes. */
 public final class HomeLog {
@@ -22,6 +23,12 @@ public final class HomeLog {
     private static final List<Logger> LOUD = List.of(Logger.getLogger("com.openhtmltopdf"),
             Logger.getLogger("com.networknt"));
 
+    /** Where the log is written now; null before the first thing is. */
+    private static @Nullable Begun begun;
+
+    private record Begun(Path home, Handler handler) {
+    }
+
     private HomeLog() {
     }
 
@@ -31,13 +38,13 @@ public final class HomeLog {
     }
 
     /** Begins the log; where none can be written, what is logged goes nowhere and the program works all the same. */
-    public static Optional<Handler> start(Path home) {
-        for (Handler handler : ROOT.getHandlers()) {
-            ROOT.removeHandler(handler);
+    public static synchronized Optional<Handler> start(Path home) {
+        if (begun != null && begun.home().equals(home)) {
+            // A second handler would find the file taken and write beside it.
+            return Optional.of(begun.handler());
         }
+        clear();
         ROOT.setLevel(Level.INFO);
-        // Its notes on every start say nothing.
-        LOUD.forEach(logger -> logger.setLevel(Level.WARNING));
         try {
             PrivateFile.folder(home.resolve("logs"));
             PrivateFile.create(file(home));
@@ -47,6 +54,7 @@ public final class HomeLog {
                     BYTES, FILES, true);
             handler.setFormatter(new SimpleFormatter());
             ROOT.addHandler(handler);
+            begun = new Begun(home, handler);
             return Optional.of(handler);
         } catch (IOException e) {
             System.err.println("heron: no log can be written in " + home.resolve("logs") + ": " + TextFiles.reason(e));
@@ -54,19 +62,26 @@ public final class HomeLog {
         }
     }
 
-    /** Begins the log with the first thing that has to be written into it: a command that goes well leaves none. */
-    public static void startWhenNeeded(Path home) {
+    private static void clear() {
         for (Handler handler : ROOT.getHandlers()) {
             ROOT.removeHandler(handler);
+            handler.close();
         }
+        begun = null;
+        // Their notes on every start say nothing.
         LOUD.forEach(logger -> logger.setLevel(Level.WARNING));
+    }
+
+    /** Begins the log with the first thing that has to be written into it: a command that goes well leaves none. */
+    public static synchronized void startWhenNeeded(Path home) {
+        clear();
         ROOT.addHandler(new Handler() {
             @Override
             public void publish(LogRecord record) {
                 if (record.getLevel().intValue() >= Level.WARNING.intValue()) {
                     // Whoever wrote it, not this handler, is its source.
                     record.setSourceMethodName(record.getSourceMethodName());
-                    start(home).ifPresent(file -> file.publish(record));
+                    write(home, record);
                 }
             }
 
@@ -86,6 +101,10 @@ public final class HomeLog {
     public static void error(Path home, String what, Throwable e) {
         LogRecord record = new LogRecord(Level.SEVERE, what);
         record.setThrown(e);
+        write(home, record);
+    }
+
+    private static synchronized void write(Path home, LogRecord record) {
         start(home).ifPresent(file -> file.publish(record));
     }
 }
