@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,7 +21,7 @@ import org.jspecify.annotations.Nullable;
 @SuppressWarnings("ArrayRecordComponent") // made to be looked into
 public record DriveTrial(Drive drive, @Nullable Kind[] kinds, List<double[]> lean, int lost, Fault fault) {
     /** Stream of the controller of the trials. */
-    public static final EngineAsked ASKED = new EngineAsked(false, false, 0.62, 1.38, 0.5, 1.6, 0);
+    public static final EngineAsked ASKED = new EngineAsked(Set.of(), 0.62, 1.38, 0.5, 1.6, 0);
     private static final double RATE = 20;
     private static final double LIFT = 1.38;
 

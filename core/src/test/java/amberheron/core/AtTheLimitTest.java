@@ -3,6 +3,7 @@ package amberheron.core;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.core.controller.ControllerSheet;
+import amberheron.core.drivelog.EngineTrait;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.LogRules;
 import amberheron.core.finding.Finding;
@@ -28,7 +29,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** Each rule at its limit: just kept on one side, just broken on the other. */
 class AtTheLimitTest {
-    private static final LogRules.Engine PLAIN = LogRules.Engine.with(LogRules.Trait.READ_UNDER_LOAD);
+    private static final LogRules.Engine PLAIN = LogRules.Engine.with(EngineTrait.READ_UNDER_LOAD);
     private static final double TOLERANCE = 1 / 128.0;
     private static final Source MADE_UP = Source.practice("made up for the test");
 

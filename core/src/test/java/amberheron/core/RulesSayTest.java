@@ -8,6 +8,7 @@ import amberheron.core.drivelog.Crossings;
 import amberheron.core.drivelog.Drive;
 import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.Drives;
+import amberheron.core.drivelog.EngineTrait;
 import amberheron.core.drivelog.Held;
 import amberheron.core.drivelog.Joined;
 import amberheron.core.drivelog.LogChannel;
@@ -82,7 +83,7 @@ import org.junit.jupiter.api.Test;
  * leaves the new text in {@code target} to be read and taken over.
  */
 class RulesSayTest {
-    private static final LogRules.Engine PLAIN = LogRules.Engine.with(LogRules.Trait.READ_UNDER_LOAD);
+    private static final LogRules.Engine PLAIN = LogRules.Engine.with(EngineTrait.READ_UNDER_LOAD);
     static final OutputLaw LAW = new OutputLaw("two-v", "2·V + 10", OutputLaw.Kind.LINEAR,
             MixtureScale.afr(14.7), List.of(new OutputLaw.Point(0, 10), new OutputLaw.Point(5, 20)), 0, 5,
             Source.practice("made up for the test"));
@@ -427,8 +428,8 @@ class RulesSayTest {
                 new DriveFound(null, 0, 0, List.of(), Set.of(), List.of(), List.of(), new Held(60, 1.9),
                         new Crossings(40, 1.03, 0.006), null,
                         new Joined("other.csv", "", new Clocks(LogChannel.CONTROLLER, 12.5, 0.0001, 0.02))),
-                Tolerance.LAMBDA, Tolerance.SOURCE, LogRules.Engine.with(LogRules.Trait.BOOSTED,
-                        LogRules.Trait.AFTER_MERGE, LogRules.Trait.READ_UNDER_LOAD)));
+                Tolerance.LAMBDA, Tolerance.SOURCE, LogRules.Engine.with(EngineTrait.BOOSTED,
+                        EngineTrait.AFTER_MERGE, EngineTrait.READ_UNDER_LOAD)));
         driven("short", log(600, 59, 1, 0, 0.002, 0.2));
         driven("few", log(99, 120, 1, 0, 0.002, 0.2));
         driven("never moved", log(600, 120, 1, 0, 0.002, 0.04));

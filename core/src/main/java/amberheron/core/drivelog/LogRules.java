@@ -49,35 +49,23 @@ public final class LogRules {
     private LogRules() {
     }
 
-    /** A trait of an engine or of the sensor's place that changes how a drive is judged. */
-    public enum Trait {
-        /** It has a turbine. */
-        BOOSTED,
-        /** The sensor sees the gas of two banks. */
-        AFTER_MERGE,
-        /** The place is nearer to the open end than the rules want. */
-        NEAR_OPEN_END,
-        /** Some reader is used to look at full load. */
-        READ_UNDER_LOAD
-    }
-
     /**
      * Traits of the engine and of the sensor's place by which the drive is judged.
      *
      * @param filter time constant of the reader's own filter, s; null where it is not known
      */
-    public record Engine(Set<Trait> traits, @Nullable Double filter) {
+    public record Engine(Set<EngineTrait> traits, @Nullable Double filter) {
         public Engine {
             traits = Set.copyOf(traits);
         }
 
         /** With a reader of whose filter nothing is known. */
-        public static Engine with(Trait... traits) {
+        public static Engine with(EngineTrait... traits) {
             return new Engine(Set.of(traits), null);
         }
 
         /** Whether it has a trait. */
-        public boolean is(Trait trait) {
+        public boolean is(EngineTrait trait) {
             return traits.contains(trait);
         }
     }
@@ -124,7 +112,7 @@ public final class LogRules {
         findings.add(
                 lasting(LogCheck.HELD_CRUISING, "Compared at idle and cruise", held == null ? null : held.cruising(),
                         CRUISED, "Drive on at idle and steady cruise, warm, with the log running."));
-        if (engine.is(Trait.READ_UNDER_LOAD)) {
+        if (engine.is(EngineTrait.READ_UNDER_LOAD)) {
             findings.add(lasting(LogCheck.HELD_UNDER_LOAD, "Compared at full load's mixture",
                     held == null ? null : held.underLoad(), LOADED,
                     "Log a pull at full load too: that is where a wrong number costs an engine."));
@@ -157,9 +145,9 @@ public final class LogRules {
                 holds ? Verdict.PASS : Verdict.FAIL, difference(off), new Limit(AT_MOST, difference(bound)),
                 Message.plain(holds
                         ? "At λ 1 the controller shows the truth: another sensor says so."
-                        : engine.is(Trait.AFTER_MERGE) && off > 0
+                        : engine.is(EngineTrait.AFTER_MERGE) && off > 0
                                 ? "The bank of the narrowband is held at λ 1 and the gas of both is leaner: the other bank runs lean, hidden after the merge. Look at each bank by itself."
-                                : engine.is(Trait.AFTER_MERGE)
+                                : engine.is(EngineTrait.AFTER_MERGE)
                                         ? "The bank of the narrowband is held at λ 1 and the gas of both is richer: the other bank runs rich. Look at each bank by itself."
                                         : off > 0
                                                 ? "The controller itself shows lean: air leaks in between the two sensors, or its free-air calibration is off. Test the joints, then calibrate again."
@@ -208,7 +196,7 @@ public final class LogRules {
         }
         List<DriveEvent> lean = found.events(DriveEvent.Kind.LEAN);
         if (!found.notTold().contains(Regime.Kind.FULL_LOAD) && found.seconds(Regime.Kind.FULL_LOAD) > 0) {
-            double limit = DisplaySetUp.leanUnderLoad(engine.is(Trait.BOOSTED));
+            double limit = DisplaySetUp.leanUnderLoad(engine.is(EngineTrait.BOOSTED));
             double worst = lean.stream().mapToDouble(DriveEvent::lambda).max().orElse(0);
             findings.add(new Finding(LogCheck.LEAN, "", lean.isEmpty() ? Verdict.PASS : Verdict.FAIL,
                     lean.isEmpty() ? null : new Measure(worst, Dimension.MIXTURE, 3),
@@ -224,7 +212,7 @@ public final class LogRules {
         }
         found.events(DriveEvent.Kind.LEAK).stream().findFirst().ifPresent(leak -> findings.add(
                 new Finding(LogCheck.LEAK, "Idle", Verdict.WARN, new Measure(leak.lambda(), Dimension.MIXTURE, 3), null,
-                        engine.is(Trait.NEAR_OPEN_END)
+                        engine.is(EngineTrait.NEAR_OPEN_END)
                                 ? "Lean at idle and less with load: the open end is near, so air is drawn back to the sensor between the pulses, or a joint before it leaks. Raise the idle: what is drawn back goes away."
                                 : "Lean at idle and less with load, as false air makes it: test the joints before the sensor.",
                         null, "middle of the idle against that of cruise", OWN)));

@@ -2,6 +2,7 @@ package amberheron.core.job;
 
 import amberheron.core.display.Display;
 import amberheron.core.display.DisplaySetUp;
+import amberheron.core.drivelog.EngineTrait;
 import amberheron.core.finding.Photo;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.harness.Route;
@@ -23,6 +24,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -168,6 +170,18 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
         Double transport = transport(schools).orElse(null);
         return DisplaySetUp.of(new DisplaySetUp.Engine(intake.exhaust().turbine(), intake.cylinders(), transport),
                 display);
+    }
+
+    /** Traits of the engine alone by which a drive is judged. */
+    public Set<EngineTrait> engineTraits() {
+        Set<EngineTrait> traits = EnumSet.noneOf(EngineTrait.class);
+        if (intake.exhaust().turbine()) {
+            traits.add(EngineTrait.BOOSTED);
+        }
+        if (intake.fuelSystem() == Intake.FuelSystem.CARBURETTOR) {
+            traits.add(EngineTrait.CARBURETTOR);
+        }
+        return traits;
     }
 
     /** Scale of the controller's own gauge: that of its output where nothing else was said; λ without a law. */

@@ -2,6 +2,7 @@ package amberheron.core.job;
 
 import amberheron.core.drivelog.Agreement;
 import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.EngineTrait;
 import amberheron.core.drivelog.Fuelling;
 import amberheron.core.drivelog.LogRules;
 import amberheron.core.drivelog.WitnessRules;
@@ -45,7 +46,6 @@ import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.WireRules;
 import amberheron.core.wiring.Wiring;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -152,7 +152,7 @@ public final class JobReview {
                 () -> doubts.flatMap(d -> chainAsSet().map(c -> Trust.of(c, d))), law, reader, scale.get(), doubts);
         List<Finding> against = prove.get().stream().filter(f -> f.verdict() == Verdict.FAIL).toList();
         this.trims = Derived.of(before == null ? null : before.trims, () -> trims(against), proving,
-                job.roadTest().trims(), driven.is(LogRules.Trait.BOOSTED), intake.fuelSystem(), against);
+                job.roadTest().trims(), driven.traits(), against);
         this.others = job.outputs().others().stream().map(o -> {
             JobReview earlier = before == null ? null : before.ofOutput(o.id()).orElse(null);
             return new JobReview(job.withOutputs(new Outputs(List.of(o), o.id())), shop, earlier);
@@ -161,18 +161,15 @@ public final class JobReview {
     }
 
     private LogRules.Engine driven(@Nullable Reader reader) {
-        Set<LogRules.Trait> traits = EnumSet.noneOf(LogRules.Trait.class);
-        if (job.intake().exhaust().turbine()) {
-            traits.add(LogRules.Trait.BOOSTED);
-        }
+        Set<EngineTrait> traits = job.engineTraits();
         if (job.chosenPlace().filter(c -> PlaceRules.afterMerge(site, c)).isPresent()) {
-            traits.add(LogRules.Trait.AFTER_MERGE);
+            traits.add(EngineTrait.AFTER_MERGE);
         }
         if (place.get().stream().anyMatch(f -> f.check().is(PlaceCheck.OPEN_END) && f.verdict() == Verdict.WARN)) {
-            traits.add(LogRules.Trait.NEAR_OPEN_END);
+            traits.add(EngineTrait.NEAR_OPEN_END);
         }
         if (!job.intake().readers().equals(Set.of(Intake.ReaderKind.STOCK_ECU))) {
-            traits.add(LogRules.Trait.READ_UNDER_LOAD);
+            traits.add(EngineTrait.READ_UNDER_LOAD);
         }
         return new LogRules.Engine(traits, reader == null ? null : reader.input().filter());
     }
@@ -346,8 +343,7 @@ public final class JobReview {
         Fuelling fuelling = found == null ? null : found.fuelling();
         return fuelling == null
                 ? Optional.empty()
-                : TrimPlan.of(fuelling, job.roadTest().trims(), new TrimPlan.Asked(driven.is(LogRules.Trait.BOOSTED),
-                        job.intake().fuelSystem() == Intake.FuelSystem.CARBURETTOR, against));
+                : TrimPlan.of(fuelling, job.roadTest().trims(), new TrimPlan.Asked(driven.traits(), against));
     }
 
     /** Whether a reading is dated, and not made up outside the demo. */

@@ -4,6 +4,7 @@ import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
 import amberheron.core.display.DisplaySetUp;
+import amberheron.core.drivelog.EngineTrait;
 import amberheron.core.drivelog.Fuelling;
 import amberheron.core.drivelog.Fuelling.Spot;
 import amberheron.core.drivelog.LoadAxis;
@@ -17,6 +18,7 @@ import amberheron.core.units.Measure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 
@@ -100,12 +102,12 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
     /**
      * The engine and its reader, as far as they are asked.
      *
-     * @param boosted whether it has a turbine
-     * @param carburettor whether it cruises rich
+     * @param traits traits of the engine
      * @param against what on the road speaks against any trimming: a reader that lies, an engine that is to be stopped
      */
-    public record Asked(boolean boosted, boolean carburettor, List<Finding> against) {
+    public record Asked(Set<EngineTrait> traits, List<Finding> against) {
         public Asked {
+            traits = Set.copyOf(traits);
             against = List.copyOf(against);
         }
     }
@@ -203,8 +205,8 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
 
     /** Cruise at part load, full load at the top, straight between. */
     private static double target(LoadAxis axis, double load, double highest, Asked asked) {
-        double full = DisplaySetUp.fullLoad(asked.boosted());
-        double cruise = asked.carburettor() ? 13 / 14.7 : 1;
+        double full = DisplaySetUp.fullLoad(asked.traits().contains(EngineTrait.BOOSTED));
+        double cruise = asked.traits().contains(EngineTrait.CARBURETTOR) ? 13 / 14.7 : 1;
         double top = switch (axis) {
             case PRESSURE -> 101_325;
             case THROTTLE -> 1;

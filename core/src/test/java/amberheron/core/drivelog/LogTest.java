@@ -12,7 +12,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class LogTest {
-    private static final LogRules.Engine PLAIN = LogRules.Engine.with(LogRules.Trait.READ_UNDER_LOAD);
+    private static final LogRules.Engine PLAIN = LogRules.Engine.with(EngineTrait.READ_UNDER_LOAD);
 
     private static List<Sample> log(int count, double bias) {
         List<Sample> log = new ArrayList<>();

@@ -72,7 +72,7 @@ class ReaderLagTest {
                 new Agreement(0, 0, 0, 1.0, 0.99, 1.01, lag, averaging, 100, List.of()), 0, 0, List.of(),
                 Set.of(), List.of(), List.of(), new Held(60, 5), null, null, null);
         Finding late = LogRules.judge(LogComparison.of(drive(0, 0)), found, Tolerance.LAMBDA, Tolerance.SOURCE,
-                new LogRules.Engine(Set.of(LogRules.Trait.READ_UNDER_LOAD), filter)).stream()
+                new LogRules.Engine(Set.of(EngineTrait.READ_UNDER_LOAD), filter)).stream()
                 .filter(f -> f.check().is(LogCheck.LAG)).findFirst().orElseThrow();
         assertThat(late.verdict()).isEqualTo(Verdict.WARN);
         return late.consequence().metric();

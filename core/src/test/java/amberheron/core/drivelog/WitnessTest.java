@@ -12,13 +12,14 @@ import amberheron.core.scaling.Tolerance;
 import java.util.List;
 import java.util.Objects;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class WitnessTest {
-    private static final LogRules.Engine ONE_BANK = LogRules.Engine.with(LogRules.Trait.READ_UNDER_LOAD);
-    private static final EngineAsked ASKED = new EngineAsked(false, false, 0.62, 1.38, 0.5, 1.6, 0);
+    private static final LogRules.Engine ONE_BANK = LogRules.Engine.with(EngineTrait.READ_UNDER_LOAD);
+    private static final EngineAsked ASKED = new EngineAsked(Set.of(), 0.62, 1.38, 0.5, 1.6, 0);
 
     /** A closed loop about λ 1, its narrowband prompt, the controller off and late. */
     private static Drive swinging(double off, double late, boolean narrowband) {
@@ -71,7 +72,7 @@ class WitnessTest {
         assertThat(crossing(0.003, ONE_BANK).verdict()).isEqualTo(Verdict.PASS);
         assertThat(crossing(0.03, ONE_BANK).verdict()).isEqualTo(Verdict.FAIL);
         assertThat(crossing(0.03, ONE_BANK).consequence().metric()).contains("air leaks in");
-        assertThat(crossing(0.03, LogRules.Engine.with(LogRules.Trait.AFTER_MERGE, LogRules.Trait.READ_UNDER_LOAD))
+        assertThat(crossing(0.03, LogRules.Engine.with(EngineTrait.AFTER_MERGE, EngineTrait.READ_UNDER_LOAD))
                 .consequence().metric())
                 .contains("the other bank runs lean");
         assertThat(crossing(-0.03, ONE_BANK).consequence().metric()).contains("rich");

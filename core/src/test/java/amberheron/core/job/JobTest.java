@@ -3,6 +3,7 @@ package amberheron.core.job;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import amberheron.core.drivelog.EngineTrait;
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.parts.Address;
@@ -56,6 +57,17 @@ class JobTest {
                 job.withAir(job.air().withToday(job.air().today().withHumidity(0.1))).withAir(job.air()),
                 job.withHandOver(new Job.HandOver("", null)).withHandOver(job.handOver()));
         assertThat(changed).allMatch(job::equals);
+    }
+
+    @Test
+    void aDriveIsJudgedByTheEngineThatWasEntered() {
+        Intake plain = EMPTY.intake().withExhaust(Exhaust.UNMEASURED.withSegments(Exhaust.usual(false, 1)));
+        Intake blown = plain.withExhaust(Exhaust.UNMEASURED.withSegments(Exhaust.usual(true, 1)))
+                .withFuelSystem(Intake.FuelSystem.CARBURETTOR);
+
+        assertThat(EMPTY.withIntake(plain.withFuelSystem(Intake.FuelSystem.INJECTION)).engineTraits()).isEmpty();
+        assertThat(EMPTY.withIntake(blown).engineTraits()).containsExactly(EngineTrait.BOOSTED,
+                EngineTrait.CARBURETTOR);
     }
 
     @Test

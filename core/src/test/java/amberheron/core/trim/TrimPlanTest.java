@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import amberheron.core.drivelog.Drive;
 import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.EngineAsked;
+import amberheron.core.drivelog.EngineTrait;
 import amberheron.core.drivelog.Fuelling;
 import amberheron.core.drivelog.Fuelling.Gate;
 import amberheron.core.drivelog.LoadAxis;
@@ -20,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Random;
+import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -28,8 +30,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class TrimPlanTest {
-    private static final EngineAsked ASKED = new EngineAsked(false, false, 0.62, 1.38, 0.5, 1.6, 0);
-    private static final TrimPlan.Asked NOTHING_AGAINST = new TrimPlan.Asked(false, false, List.of());
+    private static final EngineAsked ASKED = new EngineAsked(Set.of(), 0.62, 1.38, 0.5, 1.6, 0);
+    private static final TrimPlan.Asked NOTHING_AGAINST = new TrimPlan.Asked(Set.of(), List.of());
     private static final TrimSheet BINS = new TrimSheet(List.of(1000.0, 2000.0, 3000.0, 4000.0),
             List.of(30_000.0, 45_000.0, 60_000.0), List.of());
 
@@ -71,6 +73,14 @@ class TrimPlanTest {
         assertThat(plan.cells()).filteredOn(c -> !c.equals(off))
                 .extracting(Cell::state)
                 .containsOnly(State.DONE);
+    }
+
+    @Test
+    void aCarburettorIsLeftToCruiseRich() {
+        TrimPlan plan = plan(driven(0, 360, 0.004), BINS,
+                new TrimPlan.Asked(Set.of(EngineTrait.CARBURETTOR), List.of()));
+        // At λ 1 it is 14.7 / 13 - 1 leaner than it cruises.
+        assertThat(plan.cell(0, 0).need()).isCloseTo(0.131, within(0.005));
     }
 
     @Test
@@ -135,7 +145,7 @@ class TrimPlanTest {
     void whileTheNumberLiesNothingIsAdvised() {
         Finding lies = new Finding(LogCheck.BIAS, "Offset at λ 1", Verdict.FAIL, null, null, "The reader reads lean.",
                 null, "", Source.practice("made up for the test"));
-        TrimPlan held = plan(driven(0.06, 360, 0.004), BINS, new TrimPlan.Asked(false, false, List.of(lies)));
+        TrimPlan held = plan(driven(0.06, 360, 0.004), BINS, new TrimPlan.Asked(Set.of(), List.of(lies)));
         assertThat(held.released()).isFalse();
         assertThat(held.cells()).allMatch(c -> c.advice() == null);
     }

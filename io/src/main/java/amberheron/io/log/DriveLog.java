@@ -18,7 +18,6 @@ import amberheron.core.job.Job;
 import amberheron.core.job.Output;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.placement.PlaceSchools;
-import amberheron.core.plan.Intake;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ReaderSetting;
@@ -331,7 +330,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
                 LogComparison.of(found.drive(), found.compared()), found.found()), found.drive());
     }
 
-    /** Traits of the engine by which the drive is judged. */
+    /** Facts of the job by which the drive is judged. */
     private static EngineAsked asked(Job job) {
         OutputLaw law = job.law();
         @Nullable
@@ -348,8 +347,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
             shownLow = Math.min(ends[0], ends[1]);
             shownHigh = Math.max(ends[0], ends[1]);
         }
-        return new EngineAsked(job.intake().exhaust().turbine(),
-                job.intake().fuelSystem() == Intake.FuelSystem.CARBURETTOR, low, high, shownLow, shownHigh,
+        return new EngineAsked(job.engineTraits(), low, high, shownLow, shownHigh,
                 job.transport(PlaceSchools.OURS).orElse(0.0) + DisplaySetUp.SENSOR);
     }
 }

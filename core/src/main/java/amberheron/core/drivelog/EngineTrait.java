@@ -1,0 +1,15 @@
+package amberheron.core.drivelog;
+
+/** A trait of an engine or of the sensor's place that changes how a drive is judged. */
+public enum EngineTrait {
+    /** It has a turbine. */
+    BOOSTED,
+    /** It has no closed loop to hold it at λ 1, and cruises rich. */
+    CARBURETTOR,
+    /** The sensor sees the gas of two banks. */
+    AFTER_MERGE,
+    /** The place is nearer to the open end than the rules want. */
+    NEAR_OPEN_END,
+    /** Some reader is used to look at full load. */
+    READ_UNDER_LOAD
+}
