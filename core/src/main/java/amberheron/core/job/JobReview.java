@@ -152,7 +152,7 @@ public final class JobReview {
                 () -> doubts.flatMap(d -> chainAsSet().map(c -> Trust.of(c, d))), law, reader, scale.get(), doubts);
         List<Finding> against = prove.get().stream().filter(f -> f.verdict() == Verdict.FAIL).toList();
         this.trims = Derived.of(before == null ? null : before.trims, () -> trims(against), proving,
-                job.roadTest().trims(), driven.traits(), against);
+                job.roadTest().trims(), job.engineTraits(), against);
         this.others = job.outputs().others().stream().map(o -> {
             JobReview earlier = before == null ? null : before.ofOutput(o.id()).orElse(null);
             return new JobReview(job.withOutputs(new Outputs(List.of(o), o.id())), shop, earlier);
@@ -343,7 +343,7 @@ public final class JobReview {
         Fuelling fuelling = found == null ? null : found.fuelling();
         return fuelling == null
                 ? Optional.empty()
-                : TrimPlan.of(fuelling, job.roadTest().trims(), new TrimPlan.Asked(driven.traits(), against));
+                : TrimPlan.of(fuelling, job.roadTest().trims(), new TrimPlan.Asked(job.engineTraits(), against));
     }
 
     /** Whether a reading is dated, and not made up outside the demo. */

@@ -7,6 +7,7 @@ import amberheron.core.units.Sane;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
 import java.util.Set;
 import java.util.function.BiConsumer;
@@ -285,18 +286,19 @@ final class Value<T, V extends @Nullable Object> implements Part<T, V> {
 
     /** Lines. */
     static <T> Value<T, List<String>> texts(String name, Function<T, List<String>> of) {
-        return of(name, of, new Kind<>(Cursor::texts, (out, field, lines) -> {
-            ArrayNode list = out.putArray(field);
-            lines.forEach(list::add);
-        }, () -> listOf(type("string").put("maxLength", LINE)), false));
+        return of(name, of, lines(Cursor::texts));
     }
 
     /** Lines of which each is there once. */
     static <T> Value<T, Set<String>> textSet(String name, Function<T, Set<String>> of) {
-        return of(name, of, new Kind<>((at, field) -> Set.copyOf(at.texts(field)), (out, field, lines) -> {
+        return of(name, of, lines((at, field) -> Set.copyOf(at.texts(field))));
+    }
+
+    private static <C extends Collection<String>> Kind<C> lines(BiFunction<Cursor, String, C> read) {
+        return new Kind<>(read, (out, field, lines) -> {
             ArrayNode list = out.putArray(field);
             lines.forEach(list::add);
-        }, () -> listOf(type("string").put("maxLength", LINE)), false));
+        }, () -> listOf(type("string").put("maxLength", LINE)), false);
     }
 
     static <T> Value<T, List<Double>> numbers(String name, Function<T, List<Double>> of) {
