@@ -1,5 +1,7 @@
 package amberheron.app;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.cli.HeronCommand;
 import amberheron.app.demo.DemoBook;
 import amberheron.app.desktop.Desktop;
@@ -69,8 +71,8 @@ public final class Heron {
             Application.launch(Desktop.class);
         } catch (UnsupportedOperationException e) {
             // The toolkit asks for a display first of all; asking before it would keep every window waiting.
-            System.err.println("heron: " + Display.without(e).words()
-                    + ". The commands work without one (heron --help); so does heron demo.");
+            System.err.println(say("heron: %s. The commands work without one (heron --help); so does heron demo.",
+                    Display.without(e).words()));
             return 2;
         }
         return session.isCompletedExceptionally() ? 2 : 0;

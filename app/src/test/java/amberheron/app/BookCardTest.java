@@ -43,7 +43,7 @@ class BookCardTest extends WindowTest {
             assertThat(text("book.move")).isEqualTo("Move " + job + " there");
             other(address);
             press("book.move");
-            waitUntil(() -> text("notice").contains("1 jobs carried"));
+            waitUntil(() -> text("notice").contains("1 job carried"));
             assertThat(session.isOpen()).isFalse();
             waitUntil(() -> session.jobs().stream().noneMatch(j -> j.id().equals(job)));
 

@@ -59,7 +59,7 @@ class ScaleLeavesTest extends WindowTest {
     void whatTheReaderHoldsIsNotedAndJudgedAndTheBestTakenAgain() {
         hands.interact(() -> session.focus("scale.held"));
         hands.write("2.05").push(KeyCode.ENTER);
-        assertThat(shows("found 1 numbers, expected slope and offset")).isTrue();
+        assertThat(shows("found 1 number, expected slope and offset")).isTrue();
         hands.push(KeyCode.CONTROL, KeyCode.A).write("2,05 9,1").push(KeyCode.ENTER);
         assertThat(Objects.requireNonNull(session.job().reader()).setting()).isEqualTo(new SlopeOffset(2.05, 9.1));
         assertThat(session.job().points()).as("they were read with another setting").isEmpty();

@@ -1,5 +1,7 @@
 package amberheron.bench;
 
+import static amberheron.core.units.Phrase.word;
+
 /** Faults of a simulated controller and its sensor in air. */
 public enum AirFault {
     NONE("all in order", false),
@@ -24,7 +26,7 @@ public enum AirFault {
 
     /** Name in a few words. */
     public String words() {
-        return words;
+        return word(words);
     }
 
     /** Whether nothing good can come of calibrating with it, whatever the controller. */

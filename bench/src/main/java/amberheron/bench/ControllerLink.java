@@ -99,7 +99,7 @@ public final class ControllerLink implements AutoCloseable {
         String words = typed.strip();
         return words.startsWith("/") || SERIAL.matcher(words).matches()
                 ? new SerialLine(words, SerialLine.USUAL_BAUD)
-                : new TcpLine(NetworkAddress.expect("Controller", words, ControllerServer.USUAL_PORT), PATIENCE);
+                : new TcpLine(NetworkAddress.expect(say("Controller"), words, ControllerServer.USUAL_PORT), PATIENCE);
     }
 
     /** Begins to listen. */
@@ -112,7 +112,7 @@ public final class ControllerLink implements AutoCloseable {
 
     /** Name of the other end. */
     public String name() {
-        return (simulated ? "simulated controller at " : "controller at ") + line.name();
+        return (simulated ? say("simulated controller at ") : say("controller at ")) + line.name();
     }
 
     /** Whether it said that it is a stand-in. */
@@ -140,9 +140,9 @@ public final class ControllerLink implements AutoCloseable {
                 }
                 heard = failed("");
                 read(made.in());
-                heard = failed("it hung up");
+                heard = failed(say("it hung up"));
             } catch (IOException e) {
-                heard = failed(e.getMessage() == null ? "the connection broke" : e.getMessage());
+                heard = failed(e.getMessage() == null ? say("the connection broke") : e.getMessage());
             } finally {
                 open = null;
             }

@@ -46,7 +46,7 @@ public final class ScpiMeter implements Meter {
         this.host = host;
         this.port = port;
         this.patience = patience;
-        this.name = "meter at " + host + ":" + port;
+        this.name = say("meter at %s:%s", host, port);
     }
 
     /**
@@ -55,7 +55,7 @@ public final class ScpiMeter implements Meter {
      * @throws Unusable when it is neither
      */
     public static ScpiMeter at(String address, int patience) {
-        NetworkAddress at = NetworkAddress.expect("Meter", address, USUAL_PORT);
+        NetworkAddress at = NetworkAddress.expect(say("Meter"), address, USUAL_PORT);
         return new ScpiMeter(at.host(), at.port(), patience);
     }
 
@@ -72,7 +72,7 @@ public final class ScpiMeter implements Meter {
     @Override
     public synchronized Reading read() {
         if (putAway) {
-            return new Reading.None(name + ": it was put away");
+            return new Reading.None(say("%s: it was put away", name));
         }
         try {
             if (socket == null) {
@@ -93,7 +93,7 @@ public final class ScpiMeter implements Meter {
         } catch (SocketTimeoutException e) {
             return fail(say("no whole answer within %.1f s", patience / 1000.0));
         } catch (IOException e) {
-            return fail(e.getMessage() == null ? "the connection broke" : e.getMessage());
+            return fail(e.getMessage() == null ? say("the connection broke") : e.getMessage());
         }
     }
 
@@ -111,7 +111,7 @@ public final class ScpiMeter implements Meter {
             socket = made;
             String[] identity = ask("*IDN?").split(",", -1);
             simulated = identity[0].strip().equalsIgnoreCase("Simulated");
-            name = identity.length >= 2 ? (identity[0] + " " + identity[1]).strip() : "meter at " + host + ":" + port;
+            name = identity.length >= 2 ? (identity[0] + " " + identity[1]).strip() : say("meter at %s:%s", host, port);
         } catch (IOException e) {
             made.close();
             socket = null;
@@ -122,12 +122,12 @@ public final class ScpiMeter implements Meter {
     private String ask(String command) throws IOException {
         Socket to = socket;
         if (to == null) {
-            throw new IOException("not connected");
+            throw new IOException(say("not connected"));
         }
         int surplus = to.getInputStream().available();
         if (surplus > 0) {
             // What it still says belongs to an earlier question: nothing on this connection can be trusted any more.
-            throw new IOException("it said more than one line to one question, expected one; asked anew");
+            throw new IOException(say("it said more than one line to one question, expected one; asked anew"));
         }
         to.getOutputStream().write((command + "\n").getBytes(StandardCharsets.US_ASCII));
         to.getOutputStream().flush();
@@ -141,13 +141,13 @@ public final class ScpiMeter implements Meter {
             }
             int next = in.read();
             if (next < 0) {
-                throw new IOException("it hung up in mid-answer");
+                throw new IOException(say("it hung up in mid-answer"));
             }
             if (next == '\n') {
                 return line.toString(StandardCharsets.US_ASCII).strip();
             }
             if (line.size() >= LONGEST_ANSWER) {
-                throw new IOException("an answer without end, expected one line");
+                throw new IOException(say("an answer without end, expected one line"));
             }
             line.write(next);
         }

@@ -1,5 +1,7 @@
 package amberheron.bench;
 
+import static amberheron.core.units.Phrase.say;
+
 import com.fazecast.jSerialComm.SerialPort;
 import com.fazecast.jSerialComm.SerialPortInvalidPortException;
 import java.io.IOException;
@@ -22,11 +24,11 @@ record SerialLine(String path, int baud) implements ControllerLink.Line {
         try {
             port = SerialPort.getCommPort(path);
         } catch (SerialPortInvalidPortException e) {
-            throw new IOException("no serial port " + path, e);
+            throw new IOException(say("no serial port %s", path), e);
         }
         port.setComPortParameters(baud, 8, SerialPort.ONE_STOP_BIT, SerialPort.NO_PARITY);
         if (!port.openPort()) {
-            throw new IOException("the serial port " + path + " cannot be opened");
+            throw new IOException(say("the serial port %s cannot be opened", path));
         }
         port.setComPortTimeouts(SerialPort.TIMEOUT_READ_SEMI_BLOCKING, 0, 0);
         return new ControllerLink.Open() {

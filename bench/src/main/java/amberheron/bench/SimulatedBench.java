@@ -27,7 +27,7 @@ public final class SimulatedBench implements Bench {
 
     @Override
     public String name() {
-        return "simulated bench";
+        return say("simulated bench");
     }
 
     @Override

@@ -1,5 +1,7 @@
 package amberheron.bench;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.util.OptionalDouble;
 
 /**
@@ -15,7 +17,7 @@ public final class SimulatedDrive implements ControllerStream {
 
     @Override
     public String name() {
-        return "simulated controller";
+        return say("simulated controller");
     }
 
     @Override

@@ -1,6 +1,6 @@
 package amberheron.bench;
 
-import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.fixed;
 
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -59,7 +59,7 @@ public final class SimulatedMeter implements AutoCloseable {
     private String answer(String command) {
         return switch (command) {
             case "*IDN?" -> "Simulated,bench meter,0,1";
-            case "MEAS:VOLT:DC?", "MEASURE:VOLTAGE:DC?" -> say("%+.6E", volts.getAsDouble());
+            case "MEAS:VOLT:DC?", "MEASURE:VOLTAGE:DC?" -> fixed("%+.6E", volts.getAsDouble());
             default -> "";
         };
     }

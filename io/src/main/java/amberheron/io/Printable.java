@@ -1,6 +1,6 @@
 package amberheron.io;
 
-import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.fixed;
 
 /** Text from outside made fit for a screen, a page or a message. */
 public final class Printable {
@@ -14,7 +14,7 @@ public final class Printable {
         StringBuilder out = new StringBuilder();
         text.codePoints().limit(MOST).forEach(c -> {
             if (unshowable(c)) {
-                out.append(say("\\u%04X", c));
+                out.append(fixed("\\u%04X", c));
             } else {
                 out.appendCodePoint(c);
             }

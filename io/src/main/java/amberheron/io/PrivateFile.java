@@ -1,5 +1,7 @@
 package amberheron.io;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.io.IOException;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
@@ -59,10 +61,10 @@ public final class PrivateFile {
         try {
             if (Files.exists(file) && knows(file) && !OWNER.containsAll(Files.getPosixFilePermissions(file))) {
                 throw new UnusableInput(file.toString(), "",
-                        "holds " + holds + " and can be read by others, expected by its owner only (chmod 600)");
+                        say("holds %s and can be read by others, expected by its owner only (chmod 600)", holds));
             }
         } catch (IOException e) {
-            throw new UnusableInput(file.toString(), "", "cannot be looked at: " + e.getMessage());
+            throw new UnusableInput(file.toString(), "", say("cannot be looked at: %s", e.getMessage()));
         }
     }
 

@@ -61,10 +61,10 @@ public final class TextFiles {
      */
     public static long size(Path file) {
         if (Files.isDirectory(file)) {
-            throw new UnusableInput(name(file), "", "is a folder, expected a file");
+            throw new UnusableInput(name(file), "", say("is a folder, expected a file"));
         }
         if (Files.exists(file) && !Files.isRegularFile(file)) {
-            throw new UnusableInput(name(file), "", "is a device or a pipe, expected a file");
+            throw new UnusableInput(name(file), "", say("is a device or a pipe, expected a file"));
         }
         try {
             return Files.size(file);
@@ -76,8 +76,8 @@ public final class TextFiles {
     /** Message for a file that the system does not let us read. */
     public static UnusableInput unreadable(Path file, IOException e) {
         return e instanceof NoSuchFileException
-                ? new UnusableInput(name(file), "", "no such file at " + file + ", expected one that can be read")
-                : new UnusableInput(name(file), "", "cannot be read: " + reason(e));
+                ? new UnusableInput(name(file), "", say("no such file at %s, expected one that can be read", file))
+                : new UnusableInput(name(file), "", say("cannot be read: %s", reason(e)));
     }
 
     /** Decodes UTF-8 strictly. */
@@ -91,7 +91,7 @@ public final class TextFiles {
             for (int i = 0; i < in.position(); i++) {
                 line += bytes[i] == '\n' ? 1 : 0;
             }
-            throw new UnusableInput(name, "line " + line,
+            throw new UnusableInput(name, say("line %s", line),
                     say("found a byte 0x%02X that is not UTF-8, expected text saved as UTF-8",
                             bytes[Math.min(in.position(), bytes.length - 1)] & 0xFF));
         }
@@ -150,7 +150,7 @@ public final class TextFiles {
             replace(file, text.getBytes(StandardCharsets.UTF_8));
         } catch (IOException e) {
             throw new UnusableInput(name(file), "",
-                    "it cannot be written (" + reason(e) + "), expected a folder that can be written to");
+                    say("it cannot be written (%s), expected a folder that can be written to", reason(e)));
         }
     }
 
@@ -163,7 +163,7 @@ public final class TextFiles {
         try {
             return Path.of(typed.strip());
         } catch (InvalidPathException e) {
-            throw new UnusableInput(typed, "", "is not a path, expected one such as /work/file.csv");
+            throw new UnusableInput(typed, "", say("is not a path, expected one such as /work/file.csv"));
         }
     }
 

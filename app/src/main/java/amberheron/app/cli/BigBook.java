@@ -1,5 +1,7 @@
 package amberheron.app.cli;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.demo.DemoBook;
 import amberheron.app.palette.FindOrDo;
 import amberheron.app.session.Session;
@@ -37,7 +39,8 @@ final class BigBook {
                     + "judged, states, waits, detail, checked, booked, bay, fault, spread from job, n");
             statement.execute("update preference set value = 'SB-016-7' where name = 'job'");
         } catch (SQLException e) {
-            throw new UnusableInput("benchmark", "", "the book of " + JOBS + " jobs cannot be made: " + e.getMessage());
+            throw new UnusableInput("benchmark", "",
+                    say("the book of %s jobs cannot be made: %s", JOBS, e.getMessage()));
         }
     }
 
@@ -63,7 +66,7 @@ final class BigBook {
                 times[0][i] = since(begun);
                 String wanted = "job sb-01" + (4 + i % 3) + "-" + random.nextInt(JOBS / 3);
                 begun = System.nanoTime();
-                long found = jobs.stream().map(j -> new FindOrDo.Hit("job", j.id() + " " + j.vehicle(), "", () -> {
+                long found = jobs.stream().map(j -> new FindOrDo.Hit(say("job"), j.id() + " " + j.vehicle(), "", () -> {
                 })).filter(h -> h.answers(wanted)).limit(60).count();
                 times[1][i] = since(begun);
                 String id = jobs.get(random.nextInt(jobs.size())).id();

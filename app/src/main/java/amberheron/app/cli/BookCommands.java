@@ -1,5 +1,6 @@
 package amberheron.app.cli;
 
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.io.UnusableInput;
@@ -38,11 +39,11 @@ final class BookCommands extends OfShop {
     @Override
     public Integer call() {
         try (OpenBook book = open(environment())) {
-            book.said().ifPresent(s -> err().println("heron: " + s));
+            book.said().ifPresent(s -> err().println(say("heron: %s", s)));
             int jobs = book.jobs().size();
             out().println(
-                    say(book.inReach() ? "%s: %d jobs" : "%s does not answer; the copy on this machine has %d jobs",
-                            book.name(), jobs));
+                    say(book.inReach() ? "%s: %s" : "%s does not answer; the copy on this machine has %s",
+                            book.name(), count("1 job", "%d jobs", jobs)));
             out().flush();
             return book.inReach() ? 0 : HeronCommand.OUT;
         }
@@ -134,8 +135,8 @@ final class BookCommands extends OfShop {
         public Integer call() {
             if (address.matches("postgresql://[^/@:]*:[^/@]+@.*")) {
                 err().println(
-                        "heron: that password stood on the command line, where everybody on this machine can read "
-                                + "it: change it at the server, then say the address without it and --ask.");
+                        say("heron: that password stood on the command line, where everybody on this machine "
+                                + "can read it: change it at the server, then say the address without it and --ask."));
             }
             if (ask) {
                 address = withPassword(address);
@@ -154,7 +155,7 @@ final class BookCommands extends OfShop {
             throw new UnusableInput("--ask", "", say("there is nobody to ask here, or “%s” has no password; expected a "
                     + "server's address and a terminal, or the password in %s", address, BookAddress.PASSWORD));
         }
-        char[] typed = console.readPassword("Password of %s at %s: ", server.user(), server.host());
+        char[] typed = console.readPassword(say("Password of %%s at %%s: "), server.user(), server.host());
         String password = URLEncoder.encode(typed == null ? "" : String.valueOf(typed), StandardCharsets.UTF_8)
                 .replace("+", "%20");
         int at = address.indexOf('@');

@@ -1,5 +1,6 @@
 package amberheron.app.cli;
 
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.demo.DemoBook;
@@ -29,7 +30,6 @@ import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.concurrent.Callable;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -98,7 +98,7 @@ final class DemoCommands {
         try {
             return Files.createTempDirectory("heron-demo");
         } catch (IOException e) {
-            throw new UnusableInput("temporary folder", "", "cannot be made: " + TextFiles.reason(e));
+            throw new UnusableInput(say("temporary folder"), "", say("cannot be made: %s", TextFiles.reason(e)));
         }
     }
 
@@ -130,7 +130,7 @@ final class DemoCommands {
             }
             OutFolder.ready(folder);
             err()
-                    .println("heron: " + outcome.reason() + ". Running the demo jobs without a window.");
+                    .println(say("heron: %s. Running the demo jobs without a window.", outcome.reason()));
             return withoutWindow(out());
         }
 
@@ -146,12 +146,12 @@ final class DemoCommands {
                     out.println("  " + Arrays.stream(Station.values())
                             .map(s -> s.title() + ": " + review.state(s).words()).collect(Collectors.joining(" · ")));
                     review.diagnosis()
-                            .ifPresent(d -> out.printf(Locale.ROOT,
-                                    "  worst difference %+.4f λ; likeliest cause: %s%n",
-                                    d.worst().lambda(), d.named()));
-                    out.println("  pack: " + pack);
+                            .ifPresent(d -> out.print(say("  worst difference %+.4f λ; likeliest cause: %s%n",
+                                    d.worst().lambda(), d.named())));
+                    out.println(say("  pack: %s", pack));
                 }
-                out.printf(Locale.ROOT, "%d pictures in %s%n", pictures.size(), folder.resolve("pictures"));
+                out.print(say("%s in %s%n", count("1 picture", "%d pictures", pictures.size()),
+                        folder.resolve("pictures")));
                 out.flush();
                 return 0;
             });

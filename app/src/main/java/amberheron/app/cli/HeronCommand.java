@@ -1,5 +1,7 @@
 package amberheron.app.cli;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.home.HomeLog;
 import amberheron.io.UnusableInput;
 import amberheron.io.book.BookAddress;
@@ -56,7 +58,7 @@ public final class HeronCommand implements Runnable {
 
     /** Every command there is. */
     static CommandLine line(Environment environment) {
-        return new CommandLine(new HeronCommand())
+        return UsageWords.of(new CommandLine(new HeronCommand())
                 .addSubcommand(new ScaleCommands.Scale(environment))
                 .addSubcommand(new ScaleCommands.Diagnose(environment))
                 .addSubcommand(new JobCommands.Place(environment)).addSubcommand(new JobCommands.Wire(environment))
@@ -74,7 +76,7 @@ public final class HeronCommand implements Runnable {
                 .addSubcommand(new DemoCommands.Demo(environment))
                 .addSubcommand(new DemoCommands.PicturesCommand()).addSubcommand(new Benchmark())
                 .addSubcommand(new ManPage())
-                .addSubcommand("completion", new AutoComplete.GenerateCompletion());
+                .addSubcommand("completion", new AutoComplete.GenerateCompletion()));
     }
 
     /** Runs a command and gives its exit code. */
@@ -82,9 +84,10 @@ public final class HeronCommand implements Runnable {
         HomeLog.startWhenNeeded(environment.home());
         CommandLine line = line(environment);
         line.setCaseInsensitiveEnumValuesAllowed(true);
+        line.setParameterExceptionHandler((e, arguments) -> UsageWords.refused(e));
         line.setExecutionExceptionHandler((e, command, parsed) -> {
             if (e instanceof UnusableInput || e instanceof BookProblem) {
-                command.getErr().println("heron: " + e.getMessage());
+                command.getErr().println(say("heron: %s", e.getMessage()));
                 return UNUSABLE;
             }
             return ours(environment, command, e);
@@ -99,22 +102,21 @@ public final class HeronCommand implements Runnable {
     private static int ours(Environment environment, CommandLine line, Throwable e) {
         HomeLog.error(environment.home(), "command", e);
         line.getErr()
-                .println("heron: an error of our own (" + e.getClass().getSimpleName()
-                        + "); what happened is written in "
-                        + HomeLog.file(environment.home()));
+                .println(say("heron: an error of our own (%s); what happened is written in %s",
+                        e.getClass().getSimpleName(), HomeLog.file(environment.home())));
         return OURS;
     }
 
     @Override
     public void run() {
-        throw new CommandLine.ParameterException(spec.commandLine(), "expected a command");
+        throw new CommandLine.ParameterException(spec.commandLine(), say("expected a command"));
     }
 
     static final class Version implements IVersionProvider {
         @Override
         public String[] getVersion() {
             String version = HeronCommand.class.getPackage().getImplementationVersion();
-            return new String[]{"Amber Heron " + (version == null ? "(not packaged)" : version)};
+            return new String[]{say("Amber Heron %s", version == null ? say("(not packaged)") : version)};
         }
     }
 }

@@ -1,5 +1,6 @@
 package amberheron.app.cli;
 
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.drivelog.DriveFound;
@@ -14,6 +15,7 @@ import amberheron.core.harness.Device;
 import amberheron.core.harness.WireColour;
 import amberheron.core.harness.Work;
 import amberheron.core.job.Job;
+import amberheron.core.job.JobCheck;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Shop;
@@ -45,7 +47,6 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -78,7 +79,7 @@ final class JobCommands {
         final Shop shop() {
             Path home = home();
             Catalogue catalogue = Catalogue.withShop(home.resolve("catalogue"));
-            catalogue.faults().forEach(f -> err().println("heron: left out of the catalogue: " + f));
+            catalogue.faults().forEach(f -> err().println(say("heron: left out of the catalogue: %s", f)));
             return ShopHabits.read(OpenBook.habits(environment().address(), home), catalogue.laws())
                     .on(LocalDate.now(ZoneId.systemDefault()));
         }
@@ -131,15 +132,15 @@ final class JobCommands {
                 var figure = f.figure();
                 var limit = f.limit();
                 Double cost = f.lambdaCost();
-                out().printf(Locale.ROOT, "%-8s %-26s %12s %14s %12s%n", f.verdict(), f.subject().metric(),
+                out().print(say("%-8s %-26s %12s %14s %12s%n", f.verdict().word(), f.subject().metric(),
                         figure == null ? "-" : UnitChoice.METRIC.text(figure, about.stoich()),
                         limit == null
                                 ? ""
                                 : limit.relation().sign() + " " + UnitChoice.METRIC.text(limit.bound(), about.stoich()),
-                        cost == null ? "" : say("%+.4f λ", cost));
-                out().printf(Locale.ROOT, "         %s%n         %s, %s%n", f.consequence().metric(),
+                        cost == null ? "" : say("%+.4f λ", cost)));
+                out().print(say("         %s%n         %s, %s%n", f.consequence().metric(),
                         f.source().citation(),
-                        f.source().kind().words());
+                        f.source().kind().words()));
             }
         }
     }
@@ -161,14 +162,14 @@ final class JobCommands {
                 out().flush();
                 return exit(findings);
             }
-            int exit = report(job, findings, "No place is taken yet.");
-            ranking.places().forEach(p -> out().printf(Locale.ROOT, "%-8s %s%n", p.verdict(), p.place().letter()
+            int exit = report(job, findings, say("No place is taken yet."));
+            ranking.places().forEach(p -> out().print(say("%-8s %s%n", p.verdict().word(), p.place().letter()
                     + (p.place().note().isBlank() ? "" : ": " + p.place().note())
-                    + (p.place().id().equals(job.placing().chosen()) ? " (taken)" : "")));
-            ranking.found().forEach(f -> out().printf(Locale.ROOT, "best on %s: %.0f mm at %.0f° from 12 o'clock%n",
+                    + (p.place().id().equals(job.placing().chosen()) ? say(" (taken)") : ""))));
+            ranking.found().forEach(f -> out().print(say("best on %s: %.0f mm at %.0f° from 12 o'clock%n",
                     f.line().words(), 1000 * Objects.requireNonNull(f.distance()),
-                    Math.toDegrees(Objects.requireNonNull(f.clock()))));
-            ranking.schools().forEach((school, id) -> out().printf(Locale.ROOT, "school “%s”: %s%n", school, id));
+                    Math.toDegrees(Objects.requireNonNull(f.clock())))));
+            ranking.schools().forEach((school, id) -> out().print(say("school “%s”: %s%n", school, id)));
             out().flush();
             return exit;
         }
@@ -188,7 +189,7 @@ final class JobCommands {
             Job job = document().job();
             List<Finding> findings = review(job).findings(Station.WIRE);
             if (folder != null) {
-                HarnessSheet.of(job).write(job, folder).forEach(f -> err().println("heron: written: " + f));
+                HarnessSheet.of(job).write(job, folder).forEach(f -> err().println(say("heron: written: %s", f)));
             }
             if (json()) {
                 out().print(ResultJson.wire(job, findings));
@@ -196,16 +197,16 @@ final class JobCommands {
                 return exit(findings);
             }
             int exit = report(job, findings, "");
-            job.wiring().sources().forEach(s -> out().printf(Locale.ROOT, "source %s (%s): %s%n", s.letter(), s.place(),
-                    s.behaviour().words()));
+            job.wiring().sources().forEach(s -> out().print(say("source %s (%s): %s%n", s.letter(), s.place(),
+                    s.behaviour().words())));
             OutputLaw law = job.law();
             job.wiring().ground().costs()
-                    .forEach(c -> out().printf(Locale.ROOT, "ground “%s”: shift %.1f mV%s%s%n",
+                    .forEach(c -> out().print(say("ground “%s”: shift %.1f mV%s%s%n",
                             c.school().words(), 1000 * c.shift(),
                             c.ripple() == null ? "" : say(", ripple %.1f mV", 1000 * c.ripple()),
-                            law == null ? "" : say(", %+.4f λ", c.shift() * law.lambdaPerVolt())));
+                            law == null ? "" : say(", %+.4f λ", c.shift() * law.lambdaPerVolt()))));
             Chart chart = job.wiring().harness().chart();
-            chart.wires().forEach(w -> out().printf(Locale.ROOT, "wire %-3s %s%n", w.tag(), words(chart, w)));
+            chart.wires().forEach(w -> out().print(say("wire %-3s %s%n", w.tag(), words(chart, w))));
             out().flush();
             return exit;
         }
@@ -214,9 +215,10 @@ final class JobCommands {
             Work work = wire.work();
             Device to = wire.to();
             WireColour colour = wire.colour();
-            return (work == null ? "?" : work.words()) + ", " + (colour == null ? "colour ?" : colour.words()) + ", "
-                    + (to == null ? "unused" : "to " + to.words())
-                    + (chart.doubtful(wire) ? ", twin: tell apart" : "");
+            return (work == null ? "?" : work.words()) + ", " + (colour == null ? say("colour ?") : colour.words())
+                    + ", "
+                    + (to == null ? say("unused") : say("to %s", to.words()))
+                    + (chart.doubtful(wire) ? say(", twin: tell apart") : "");
         }
     }
 
@@ -262,38 +264,39 @@ final class JobCommands {
             // What the desktop was told of such a log holds here too.
             DriveLog read = LogReading.of(log, other, map, part).read(job, KnownColumns.in(home()), done -> {
             });
-            read.faults().forEach(f -> err().println("heron: left out: " + f));
+            read.faults().forEach(f -> err().println(say("heron: left out: %s", f)));
             if (read.leftOut() > read.faults().size()) {
-                err().printf(Locale.ROOT, "heron: left out: %d rows in all%n", read.leftOut());
+                err().print(say("heron: left out: %s in all%n", count("1 row", "%d rows", read.leftOut())));
             }
             Job proven = job.withProving(read.proved(job, Origin.UNRECORDED).proving());
             JobReview review = review(proven);
             List<Finding> findings = review.findings(Station.PROVE);
             if (trims != null) {
                 TextFiles.write(trims, TrimCsv.write(review.trims().orElseThrow(() -> new UnusableInput(read.file(), "",
-                        "tells nothing of the fuelling, expected a warm, settled drive with engine speed and load"))));
-                err().println("heron: written: " + trims);
+                        say("tells nothing of the fuelling, expected a warm, settled drive with engine speed "
+                                + "and load")))));
+                err().println(say("heron: written: %s", trims));
             }
             if (json) {
                 out().print(ResultJson.prove(review, read));
                 out().flush();
                 return exit(findings);
             }
-            read.recognition().uses().forEach(u -> out().printf(Locale.ROOT, "  %-12s %-24s %s (%s)%n",
-                    u.channel().key(), u.name(), u.quantity(), u.because()));
+            read.recognition().uses().forEach(u -> out().print(say("  %-12s %-24s %s (%s)%n",
+                    u.channel().key(), u.name(), u.quantity(), u.because())));
             DriveFound found = Objects.requireNonNull(Objects.requireNonNull(proven.proving()).found());
             Joined joined = found.joined();
             if (joined != null) {
-                out().printf(Locale.ROOT, "  %s: its clock + %.3f s, apart by %.4f %%, told by %s%n", joined.file(),
-                        joined.clocks().shift(), 100 * joined.clocks().drift(), joined.clocks().toldBy());
+                out().print(say("  %s: its clock + %.3f s, apart by %.4f %%, told by %s%n", joined.file(),
+                        joined.clocks().shift(), 100 * joined.clocks().drift(), joined.clocks().toldBy()));
             }
             for (Regime.Kind kind : Regime.Kind.values()) {
-                out().printf(Locale.ROOT, "  %-18s %s%n", kind.words(), found.notTold().contains(kind)
-                        ? "cannot be told: a channel is missing"
-                        : say("%.0f s", found.seconds(kind)));
+                out().print(say("  %-18s %s%n", kind.words(), found.notTold().contains(kind)
+                        ? say("cannot be told: a channel is missing")
+                        : say("%.0f s", found.seconds(kind))));
             }
-            review.onTheRoad().filter(d -> !d.withinTolerance()).ifPresent(d -> out().printf(Locale.ROOT,
-                    "Which link: %s. %s%n", d.named(), d.remedy()));
+            review.onTheRoad().filter(d -> !d.withinTolerance())
+                    .ifPresent(d -> out().print(say("Which link: %s. %s%n", d.named(), d.remedy())));
             return report(proven, findings, "");
         }
     }
@@ -311,20 +314,28 @@ final class JobCommands {
                 out().print(ResultJson.review(review));
             } else {
                 for (Station station : Station.values()) {
-                    out().printf(Locale.ROOT, "%-10s %-16s %s%n", station.title(), review.state(station).words(),
-                            review.because(station).stream().map(Check::key).collect(Collectors.joining(", ")));
+                    out().print(say("%-10s %-16s %s%n", station.title(), review.state(station).words(),
+                            review.because(station).stream().map(c -> words(review, station, c))
+                                    .collect(Collectors.joining("; "))));
                 }
-                review.stale().forEach(s -> out().println("stale: " + s.text().metric()));
+                review.stale().forEach(s -> out().println(say("stale: %s", s.text().metric())));
                 review.trust().ifPresent(t -> {
-                    t.at().forEach(a -> out().printf(Locale.ROOT, "trust: λ %.3f ± %.3f%n", a.lambda(), a.u()));
-                    t.largest().ifPresent(l -> out().printf(Locale.ROOT, "       mostly %s, %.0f %%%n", l.by().words(),
-                            100 * l.share()));
+                    t.at().forEach(a -> out().print(say("trust: λ %.3f ± %.3f%n", a.lambda(), a.u())));
+                    t.largest().ifPresent(l -> out().print(say("       mostly %s, %.0f %%%n", l.by().words(),
+                            100 * l.share())));
                 });
                 review.next()
-                        .ifPresent(n -> out().printf(Locale.ROOT, "next: %s: %s%n", n.station().title(), n.text()));
+                        .ifPresent(n -> out().print(say("next: %s: %s%n", n.station().title(), n.text())));
             }
             out().flush();
             return exit(review);
+        }
+
+        private static String words(JobReview review, Station station, Check check) {
+            return check.id() instanceof JobCheck ofJob
+                    ? ofJob.words().replaceFirst("\\.$", "")
+                    : review.findings(station).stream().filter(f -> f.check().equals(check)).findFirst()
+                            .map(f -> f.subject().metric()).orElse(check.key());
         }
     }
 
@@ -361,7 +372,7 @@ final class JobCommands {
         public Integer call() {
             Optional<ShopKey> key = make ? Optional.of(ShopKey.make(home())) : ShopKey.in(home());
             out().println(key.map(ShopKey::shown)
-                    .orElse("There is no key; packs are not signed. heron key --make makes one."));
+                    .orElse(say("There is no key; packs are not signed. heron key --make makes one.")));
             out().flush();
             return key.isPresent() ? 0 : HeronCommand.OUT;
         }
@@ -392,17 +403,18 @@ final class JobCommands {
             if (json) {
                 out.print(ResultJson.verify(check.manifest(), check.faults(), check.since(), check.signedBy()));
             } else {
-                out.printf(Locale.ROOT, "%s, code %s, made %s: %s%n", check.manifest().job(), check.manifest().code(),
-                        check.manifest().made() == null ? "on no known day" : check.manifest().made(),
+                out.print(say("%s, code %s, made %s: %s%n", check.manifest().job(), check.manifest().code(),
+                        check.manifest().made() == null ? say("on no known day") : check.manifest().made(),
                         check.faults().isEmpty()
                                 ? say("whole, %d files", check.manifest().files().size())
-                                : "NOT whole");
+                                : say("NOT whole")));
                 check.faults().forEach(f -> out.println("  " + f));
-                out.println(theirs ? check.proves() : "NOT signed with the key that was given. " + check.proves());
+                out.println(
+                        theirs ? check.proves() : say("NOT signed with the key that was given. %s", check.proves()));
                 if (job != null) {
                     out.println(check.since().isEmpty()
-                            ? "The job is as it was handed over."
-                            : say("%d values changed since:", check.since().size()));
+                            ? say("The job is as it was handed over.")
+                            : count("1 value changed since:", "%d values changed since:", check.since().size()));
                 }
                 check.since().stream().limit(MOST)
                         .forEach(d -> out.println("  " + FieldWords.of(d.field()).words() + ": " + d.ours() + " → "

@@ -1,5 +1,7 @@
 package amberheron.app.cli;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.io.PrintWriter;
 import java.util.Arrays;
 import java.util.Map;
@@ -43,8 +45,8 @@ final class ManPage implements Callable<Integer> {
         line(out, ".SH EXIT STATUS");
         root.usageMessage().exitCodeList().forEach((code, says) -> item(out, code, says));
         line(out, ".SH ENVIRONMENT");
-        item(out, "HERON_HOME", "the folder with book, catalogue and packs");
-        item(out, "HERON_BOOK", "where the book is: a file, or postgresql://USER@HOST/DATABASE");
+        item(out, "HERON_HOME", say("the folder with book, catalogue and packs"));
+        item(out, "HERON_BOOK", say("where the book is: a file, or postgresql://USER@HOST/DATABASE"));
         return out.toString();
     }
 

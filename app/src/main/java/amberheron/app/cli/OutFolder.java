@@ -20,7 +20,7 @@ final class OutFolder {
      */
     static Path ready(Path folder) {
         if (folder.toString().isBlank()) {
-            throw new UnusableInput("--out", "", "found nothing, expected a folder");
+            throw new UnusableInput("--out", "", say("found nothing, expected a folder"));
         }
         try {
             Files.createDirectories(folder);

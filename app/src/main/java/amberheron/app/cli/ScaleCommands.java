@@ -1,6 +1,7 @@
 package amberheron.app.cli;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.mixture.Fuel;
 import amberheron.core.scaling.CheckPoint;
@@ -24,7 +25,6 @@ import amberheron.io.json.ResultJson;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -62,7 +62,7 @@ final class ScaleCommands {
             PrintWriter out = out();
             Catalogue catalogue = Catalogue.withShop(home().resolve("catalogue"));
             catalogue.faults()
-                    .forEach(f -> err().println("heron: left out of the catalogue: " + f));
+                    .forEach(f -> err().println(say("heron: left out of the catalogue: %s", f)));
             OutputLaw law = catalogue.law(lawName);
             Reader reader = catalogue.reader(readerName);
             Fuel fuel = fuelName == null ? null : catalogue.fuel(fuelName);
@@ -103,22 +103,22 @@ final class ScaleCommands {
         }
 
         private static void text(PrintWriter out, Reader reader, @Nullable Fuel fuel, ScaleReport report) {
-            out.println("Type into the reader, in " + SettingText.quantity(reader.scale()) + ":");
+            out.println(say("Type into the reader, in %s:", SettingText.quantity(reader.scale())));
             SettingText.of(report.setting(), reader).forEach(l -> out.println("  " + l.ask() + "  →  " + l.type()));
             out.println();
-            out.printf(Locale.ROOT, "  %8s %9s %8s %10s%n", "λ", "volts", "counts", "shown");
+            out.print(say("  %8s %9s %8s %10s%n", "λ", say("volts"), say("counts"), say("shown")));
             for (ScaleReport.Row row : report.table()) {
-                out.printf(Locale.ROOT, "  %8.4f %9.4f %8s %10.4f%n", row.lambda(), row.volts(),
-                        row.counts() == null ? "-" : row.counts(), row.shown());
+                out.print(say("  %8.4f %9.4f %8s %10.4f%n", row.lambda(), row.volts(),
+                        row.counts() == null ? "-" : row.counts(), row.shown()));
             }
             out.println();
-            out.printf(Locale.ROOT, "Worst error %+.5f λ at %s; tolerance ±%.5f λ (%s, %s).%n", report.worst().lambda(),
+            out.print(say("Worst error %+.5f λ at %s; tolerance ±%.5f λ (%s, %s).%n", report.worst().lambda(),
                     mixture(report.worst().atLambda(), fuel), Tolerance.LAMBDA, Tolerance.SOURCE.citation(),
-                    Tolerance.SOURCE.kind().words());
-            report.budget().forEach(b -> out.printf(Locale.ROOT, "  %-52s %.5f λ%n", b.cause(), b.lambda()));
-            out.printf(Locale.ROOT, "  %-52s %.5f λ%n  %-52s %.5f λ%n", "all at their worst together",
+                    Tolerance.SOURCE.kind().words()));
+            report.budget().forEach(b -> out.print(say("  %-52s %.5f λ%n", b.cause(), b.lambda())));
+            out.print(say("  %-52s %.5f λ%n  %-52s %.5f λ%n", say("all at their worst together"),
                     report.worstCase(),
-                    "root of the sum of squares", report.rootSumSquare());
+                    say("root of the sum of squares"), report.rootSumSquare()));
         }
     }
 
@@ -137,39 +137,40 @@ final class ScaleCommands {
             List<CheckPoint> taken = read.stream().filter(p -> p.meansInstead(law).isEmpty()).toList();
             if (taken.isEmpty() && !read.isEmpty()) {
                 throw new UnusableInput(TextFiles.name(points), "",
-                        "every point lies beyond the law's rails, where volts mean no mixture; expected points between them");
+                        say("every point lies beyond the law's rails, where volts mean no mixture; expected "
+                                + "points between them"));
             }
             Diagnosis diagnosis = Diagnostician.diagnose(law, reader, taken,
                     new Diagnostician.KnownLaws(catalogue.laws(), fuel == null ? null : fuel.stoich()));
             return new Result(ResultJson.diagnosis(diagnosis, reader), out -> {
                 if (taken.size() < read.size()) {
-                    out.printf(Locale.ROOT, "%d of %d points mean no mixture and were left out.%n",
-                            read.size() - taken.size(), read.size());
+                    out.print(say("%d of %d points mean no mixture and were left out.%n",
+                            read.size() - taken.size(), read.size()));
                 }
                 text(out, reader, fuel, diagnosis);
             }, diagnosis.withinTolerance());
         }
 
         private static void text(PrintWriter out, Reader reader, @Nullable Fuel fuel, Diagnosis diagnosis) {
-            out.printf(Locale.ROOT, "%s: worst %+.4f λ at %s.%n%n",
-                    diagnosis.withinTolerance() ? "Within tolerance" : "OUT OF TOLERANCE",
-                    diagnosis.worst().lambda(), mixture(diagnosis.worst().atLambda(), fuel));
+            out.print(say("%s: worst %+.4f λ at %s.%n%n",
+                    diagnosis.withinTolerance() ? say("Within tolerance") : say("OUT OF TOLERANCE"),
+                    diagnosis.worst().lambda(), mixture(diagnosis.worst().atLambda(), fuel)));
             diagnosis.told().stream().filter(c -> c.probability() >= 0.001).forEach(
-                    c -> out.printf(Locale.ROOT, "  %5.1f %%  %s%s%n", 100 * c.probability(), c.fault().title(),
-                            c.parameters().words()));
-            out.printf(Locale.ROOT, "%n%s %s%n", diagnosis.meaning(), diagnosis.remedy());
+                    c -> out.print(say("  %5.1f %%  %s%s%n", 100 * c.probability(), c.fault().title(),
+                            c.parameters().words())));
+            out.print(say("%n%s %s%n", diagnosis.meaning(), diagnosis.remedy()));
             if (diagnosis.misfit()) {
-                out.println(Diagnosis.MISFIT);
+                out.println(word(Diagnosis.MISFIT));
             }
             if (!diagnosis.cannotTell().isEmpty()) {
-                out.println("The points do not part: "
-                        + String.join(", ", diagnosis.cannotTell().stream().map(Fault::key).toList()) + ".");
+                out.println(say("The points do not part: %s.",
+                        String.join(", ", diagnosis.cannotTell().stream().map(Fault::key).toList())));
             }
             diagnosis.doubtful().forEach(d -> out.println(d.asks(i -> i + 1, say("%.3f", d.expected()))));
             Diagnosis.RunningShift running = diagnosis.runningShift();
             if (running != null) {
-                out.printf(Locale.ROOT, "With the engine running %+.0f mV ± %.0f mV arrive.%n", 1000 * running.volts(),
-                        1000 * running.doubt());
+                out.print(say("With the engine running %+.0f mV ± %.0f mV arrive.%n", 1000 * running.volts(),
+                        1000 * running.doubt()));
             }
             ReaderSetting corrected = diagnosis.correctedSetting();
             if (corrected == null) {
@@ -177,14 +178,14 @@ final class ScaleCommands {
                     out.println(diagnosis.notByTyping());
                 }
             } else if (!diagnosis.withinTolerance()) {
-                out.println("While it stays, type:");
+                out.println(say("While it stays, type:"));
                 SettingText.of(corrected, reader).forEach(l -> out.println("  " + l.ask() + "  →  " + l.type()));
             }
             Diagnosis.NextPoint next = diagnosis.nextPoint();
             if (next != null) {
-                out.printf(Locale.ROOT, "Most telling next: %.2f V parts %s from %s.%n", next.volts(),
+                out.print(say("Most telling next: %.2f V parts %s from %s.%n", next.volts(),
                         next.first().key(),
-                        next.second().key());
+                        next.second().key()));
             }
         }
     }

@@ -33,7 +33,7 @@ final class SimulateCommand implements Runnable {
 
     @Override
     public void run() {
-        throw new picocli.CommandLine.ParameterException(spec.commandLine(), "expected: simulate controller");
+        throw new picocli.CommandLine.ParameterException(spec.commandLine(), say("expected: simulate controller"));
     }
 
     /** A controller with its sensor in free air. */
@@ -85,9 +85,9 @@ final class SimulateCommand implements Runnable {
                 if (!serial.isEmpty()) {
                     attach(server);
                 }
-                out.println("simulated controller, " + sheet.name() + ", " + faulty().words() + ", at 127.0.0.1:"
-                        + server.port() + (serial.isEmpty() ? "" : " and " + serial));
-                out.println("keys: on, off, plug, unplug, turn 0.4, quit");
+                out.println(say("simulated controller, %s, %s, at 127.0.0.1:%s%s", sheet.name(), faulty().words(),
+                        server.port(), serial.isEmpty() ? "" : say(" and %s", serial)));
+                out.println(say("keys: on, off, plug, unplug, turn 0.4, quit"));
                 out.flush();
                 keys(server);
             }
@@ -108,8 +108,9 @@ final class SimulateCommand implements Runnable {
             try {
                 server.attach(serial);
             } catch (IOException e) {
-                throw new UnusableInput("simulate", "--serial", say("%s, expected a serial port that is there and free",
-                        e.getMessage()));
+                throw new UnusableInput("simulate", "--serial",
+                        say("%s, expected a serial port that is there and free",
+                                e.getMessage()));
             }
         }
 
@@ -122,7 +123,7 @@ final class SimulateCommand implements Runnable {
                 }
                 if (!line.isBlank() && !server.key(line)) {
                     err().println(
-                            "heron: found “" + line.strip() + "”, expected on, off, plug, unplug, turn 0.4 or quit");
+                            say("heron: found “%s”, expected on, off, plug, unplug, turn 0.4 or quit", line.strip()));
                     err().flush();
                 }
             }

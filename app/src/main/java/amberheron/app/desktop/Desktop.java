@@ -1,5 +1,7 @@
 package amberheron.app.desktop;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.home.Home;
 import amberheron.app.home.HomeLog;
 import amberheron.app.session.Session;
@@ -78,8 +80,9 @@ public final class Desktop extends Application {
         Runtime.getRuntime().addShutdownHook(new Thread(this::endedBySystem, "end"));
         loadFonts();
         // Laid out at once, seen only where the book keeps one waiting: what every screen needs is loaded while it is being opened.
-        Scene waiting = Shell.trouble("The book is being opened.",
-                "Where the server of a shared book does not answer this takes some seconds; then the copy on this machine is used.",
+        Scene waiting = Shell.trouble(say("The book is being opened."),
+                say("Where the server of a shared book does not answer this takes some seconds; then "
+                        + "the copy on this machine is used."),
                 WIDTH, HEIGHT);
         waiting.getRoot().applyCss();
         waiting.getRoot().layout();
@@ -124,7 +127,7 @@ public final class Desktop extends Application {
     private static void open(Stage stage) {
         stage.setMinWidth(900);
         stage.setMinHeight(620);
-        stage.setTitle("Amber Heron");
+        stage.setTitle(say("Amber Heron"));
         stage.show();
     }
 
@@ -155,8 +158,8 @@ public final class Desktop extends Application {
             return shell.scene(width, height);
         } catch (CompletionException e) {
             String reason = reason(e);
-            System.err.println("heron: " + reason);
-            return Shell.trouble("The book cannot be opened.", reason, width, height);
+            System.err.println(say("heron: %s", reason));
+            return Shell.trouble(say("The book cannot be opened."), reason, width, height);
         }
     }
 
@@ -167,8 +170,8 @@ public final class Desktop extends Application {
         if (opened) {
             Session session = opening.join();
             Platform.runLater(() -> session
-                    .tell("An error of ours: " + e + ". Nothing that was entered is lost; what happened is written in "
-                            + HomeLog.file(session.home()) + "."));
+                    .tell(say("An error of ours: %s. Nothing that was entered is lost; what happened is written "
+                            + "in %s.", e, HomeLog.file(session.home()))));
         }
     }
 
@@ -207,7 +210,8 @@ public final class Desktop extends Application {
             }
             if (!stopped.await(LAST_WORDS, TimeUnit.SECONDS)) {
                 System.err.println(
-                        "heron: ended before all was saved; what is kept beside the book goes in at the next start");
+                        say("heron: ended before all was saved; what is kept beside the book goes in at the "
+                                + "next start"));
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();

@@ -1,5 +1,7 @@
 package amberheron.app.desktop;
 
+import static amberheron.core.units.Phrase.word;
+
 import java.lang.foreign.Arena;
 import java.lang.foreign.FunctionDescriptor;
 import java.lang.foreign.Linker;
@@ -28,7 +30,7 @@ public enum Display {
 
     /** What is missing, and the cure. */
     public String words() {
-        return words;
+        return word(words);
     }
 
     /** Asks the system whether a window can be opened. */

@@ -1,5 +1,6 @@
 package amberheron.app.drivelog;
 
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Cells;
@@ -49,33 +50,34 @@ final class ChannelsLeaf implements Leaf {
         ColumnConstraints names = new ColumnConstraints(NAME);
         columns.getColumnConstraints().add(names);
         file.setId("prove.file");
-        file.setPromptText("path of the log, or drop it here");
-        file.setAccessibleText("Log file");
+        file.setPromptText(say("path of the log, or drop it here"));
+        file.setAccessibleText(say("Log file"));
         file.setOnAction(e -> read(file.getText()));
         with.setId("prove.with");
-        with.setPromptText("a second log of this drive, if one lacks a channel");
-        with.setAccessibleText("Second log of the same drive");
+        with.setPromptText(say("a second log of this drive, if one lacks a channel"));
+        with.setAccessibleText(say("Second log of the same drive"));
         with.setOnAction(e -> read(file.getText()));
         named.setId("prove.columns");
-        named.setPromptText("if they cannot be told: reader=4");
-        named.setAccessibleText("Columns by name or number");
+        named.setPromptText(say("if they cannot be told: reader=4"));
+        named.setAccessibleText(say("Columns by name or number"));
         named.setOnAction(e -> read(file.getText()));
         part.setId("prove.part");
-        part.setPromptText("or only a part, in seconds: 60-300");
-        part.setAccessibleText("Part of the log in seconds");
+        part.setPromptText(say("or only a part, in seconds: 60-300"));
+        part.setAccessibleText(say("Part of the log in seconds"));
         part.setOnAction(e -> read(file.getText()));
-        Button lay = Parts.button("Lay it over", "prove.lay",
+        Button lay = Parts.button(say("Lay it over"), "prove.lay",
                 () -> ProveModel.lay(session, view, file.getText(), named.getText()), "quiet");
-        record = Parts.button("Record the stream", "prove.record", () -> {
+        record = Parts.button(say("Record the stream"), "prove.record", () -> {
             ProveModel.record(session);
             recorded();
         }, "quiet");
-        HBox ways = new HBox(8, Parts.button("Read it", "prove.read", () -> read(file.getText()), "quiet"),
-                Parts.button("Browse…", "prove.browse", () -> Parts.browse(file, "Proving log", this::read), "quiet"));
+        HBox ways = new HBox(8, Parts.button(say("Read it"), "prove.read", () -> read(file.getText()), "quiet"),
+                Parts.button(say("Browse…"), "prove.browse", () -> Parts.browse(file, say("Proving log"), this::read),
+                        "quiet"));
         ways.setAlignment(Pos.CENTER_LEFT);
         HBox more = new HBox(8, record, lay);
-        node = Columns.even(300, Parts.card("Log", file, ways, with, named, part, more, note, written),
-                Parts.card("What its columns are", columns));
+        node = Columns.even(300, Parts.card(say("Log"), file, ways, with, named, part, more, note, written),
+                Parts.card(say("What its columns are"), columns));
         Animation beat = Parts.beat(session, Duration.seconds(1), this::recorded);
         // What is written down grows by itself; looked at only while the leaf is.
         node.sceneProperty().addListener((o, before, scene) -> {
@@ -99,7 +101,7 @@ final class ChannelsLeaf implements Leaf {
     private void read(String typed) {
         file.setText(typed);
         if (typed.isBlank()) {
-            session.tell("Name the log first.");
+            session.tell(say("Name the log first."));
             session.focus(file.getId());
             return;
         }
@@ -110,11 +112,12 @@ final class ChannelsLeaf implements Leaf {
         ControllerDesk desk = session.controller();
         record.setDisable(!desk.connected());
         Optional<StreamRecorder.Written> now = desk.recording();
-        record.setText(now.isPresent() ? "End the recording" : "Record the stream");
-        written.setText(now.map(w -> say("%,d lines in %s. ", w.rows(), TextFiles.name(w.file())) + w.fault())
+        record.setText(now.isPresent() ? say("End the recording") : say("Record the stream"));
+        written.setText(now.map(
+                w -> say("%s in %s. ", count("1 line", "%,d lines", w.rows()), TextFiles.name(w.file())) + w.fault())
                 .orElse(desk.connected()
                         ? desk.shown()
-                        : "No controller is connected: that is done on Air, Coach."));
+                        : say("No controller is connected: that is done on Air, Coach.")));
     }
 
     @Override
@@ -126,21 +129,22 @@ final class ChannelsLeaf implements Leaf {
     public void refresh() {
         Output.Proving proving = session.job().proving();
         note.setText(proving == null
-                ? "A log of any make, as text with a column for each channel. Its columns are recognised."
+                ? say("A log of any make, as text with a column for each channel. Its columns are "
+                        + "recognised.")
                 : proving.file() + say(" · %,d samples · SHA-256 %s…", proving.result().samples(),
                         proving.digest().substring(0, Math.min(12, proving.digest().length()))));
         DriveFound found = proving == null ? null : proving.found();
         List<DriveFound.Column> taken = found == null ? List.of() : found.columns();
         columns.write(() -> {
             if (taken.isEmpty()) {
-                columns.words(0, 0, "No log was read yet.", "soft");
+                columns.words(0, 0, say("No log was read yet."), "soft");
                 return;
             }
             int row = 0;
             Joined joined = found == null ? null : found.joined();
             if (joined != null) {
                 Clocks clocks = joined.clocks();
-                columns.line(0, row, "second log", "strong");
+                columns.line(0, row, say("second log"), "strong");
                 columns.words(1, row++, say("%s; it begins at %.1f s, put together by %s", joined.file(),
                         clocks.shift(), clocks.toldBy()), "plain");
             }

@@ -47,9 +47,9 @@ final class DriveLeaf implements Leaf {
             regimes.getColumnConstraints().add(column);
         }
         plot = new TracePlot(session, view, HEIGHT);
-        pinned = Parts.card("Over the drive", plot);
-        node = new Columns(330, Parts.card("How it was driven", regimes, rule),
-                Parts.card("To be acted on", events));
+        pinned = Parts.card(say("Over the drive"), plot);
+        node = new Columns(330, Parts.card(say("How it was driven"), regimes, rule),
+                Parts.card(say("To be acted on"), events));
     }
 
     @Override
@@ -69,18 +69,18 @@ final class DriveLeaf implements Leaf {
         DriveFound found = proving == null ? null : proving.found();
         regimes.write(() -> regimes(found));
         events.write(() -> events(found));
-        Parts.say(rule, found == null
+        Parts.show(rule, found == null
                 ? ""
-                : "Cold, and with the fuel cut, a mixture says nothing: those parts are left out of every figure. "
-                        + "The rules are common practice, no published source.");
+                : say("Cold, and with the fuel cut, a mixture says nothing: those parts are left out of "
+                        + "every figure. The rules are common practice, no published source."));
     }
 
     private void regimes(@Nullable DriveFound found) {
         if (found == null) {
-            regimes.words(0, 0, "Read a log first: Channels.", "soft");
+            regimes.words(0, 0, say("Read a log first: Channels."), "soft");
             return;
         }
-        String[] heads = {"", "for", "showed", "should", ""};
+        String[] heads = {"", say("for"), say("showed"), say("should"), ""};
         for (int i = 0; i < heads.length; i++) {
             regimes.line(i, 0, heads[i], "column-head");
         }
@@ -89,7 +89,7 @@ final class DriveLeaf implements Leaf {
             Optional<Driven> driven = found.driven(kind);
             boolean untold = found.notTold().contains(kind);
             regimes.line(0, row, kind.words(), driven.isEmpty() ? "soft" : "plain");
-            regimes.line(1, row, untold ? "a channel is missing" : say("%.0f s", found.seconds(kind)),
+            regimes.line(1, row, untold ? say("a channel is missing") : say("%.0f s", found.seconds(kind)),
                     untold ? "soft" : "figure");
             if (driven.isPresent()) {
                 driven(driven.get(), row,
@@ -106,8 +106,8 @@ final class DriveLeaf implements Leaf {
         Verdict worst = driven.worst();
         regimes.line(2, row, Figures.mixture(session, driven.lambda()), "figure");
         regimes.line(3, row, low == null || high == null
-                ? "says nothing"
-                : Figures.mixture(session, low) + " to " + Figures.mixture(session, high), "figure", "soft");
+                ? say("says nothing")
+                : say("%s to %s", Figures.mixture(session, low), Figures.mixture(session, high)), "figure", "soft");
         if (lean > 0) {
             regimes.line(4, row, say("▲ lean %d ×", lean), "wrong");
             return;
@@ -123,7 +123,7 @@ final class DriveLeaf implements Leaf {
 
     private void events(@Nullable DriveFound found) {
         if (found == null || found.events().isEmpty()) {
-            events.words(0, 0, found == null ? "" : "Nothing was found that has to be acted on.", "soft");
+            events.words(0, 0, found == null ? "" : say("Nothing was found that has to be acted on."), "soft");
             return;
         }
         int row = 0;
@@ -132,13 +132,13 @@ final class DriveLeaf implements Leaf {
         for (DriveEvent event : first) {
             Double load = event.load();
             GridPane.setColumnSpan(events.words(0, row++,
-                    (event.kind() == DriveEvent.Kind.LEAN ? "▲ Stop: " : "! ") + event.kind().words(),
+                    (event.kind() == DriveEvent.Kind.LEAN ? say("▲ Stop: ") : "! ") + event.kind().words(),
                     event.kind() == DriveEvent.Kind.LEAN ? "wrong" : "strong"), 2);
             events.line(0, row, say("at %.1f s for %.1f s", event.from(), event.to() - event.from()), "figure",
                     "soft");
             events.line(1, row++, Figures.mixture(session, event.lambda()) + (load == null
                     ? ""
-                    : ", load " + Figures.text(session, new Measure(load, Dimension.FRACTION, 0))), "figure");
+                    : say(", load %s", Figures.text(session, new Measure(load, Dimension.FRACTION, 0)))), "figure");
         }
         if (found.events().size() > EVENTS) {
             events.line(0, row, say("and %d more", found.events().size() - EVENTS), "soft");

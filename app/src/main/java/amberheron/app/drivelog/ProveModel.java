@@ -1,6 +1,7 @@
 package amberheron.app.drivelog;
 
 import static amberheron.core.finding.Message.plain;
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.scaling.OutputSwitch;
@@ -49,16 +50,16 @@ public final class ProveModel implements StationModel {
 
     @Override
     public String subtitle() {
-        return "The controller's own channel against the reader's, over a drive";
+        return say("The controller's own channel against the reader's, over a drive");
     }
 
     @Override
     public String figure(Session session) {
         Output.Proving proving = session.job().proving();
         return proving == null
-                ? session.isOpen() ? "no log yet" : ""
-                : Figures.difference(session, proving.result().bias()) + " over "
-                        + Figures.time((int) Math.ceil(proving.result().duration() / 60));
+                ? session.isOpen() ? say("no log yet") : ""
+                : say("%s over %s", Figures.difference(session, proving.result().bias()),
+                        Figures.time((int) Math.ceil(proving.result().duration() / 60)));
     }
 
     /** Begins to write down what the controller sends, or ends that; each log has a name of its own. */
@@ -67,7 +68,7 @@ public final class ProveModel implements StationModel {
         Optional<StreamRecorder.Written> now = desk.recording();
         if (now.isPresent()) {
             desk.stopRecording();
-            session.tell(say("%,d lines are in %s.", now.get().rows(), now.get().file()));
+            session.tell(say("%s in %s.", count("1 line is", "%,d lines are", now.get().rows()), now.get().file()));
             return;
         }
         String kind = desk.simulated() ? "simulated" : "controller";
@@ -87,7 +88,7 @@ public final class ProveModel implements StationModel {
         Job job = session.job();
         Origin origin = session.typed();
         Path home = session.home();
-        session.background().intoJob("Reading the log", progress -> {
+        session.background().intoJob(say("Reading the log"), progress -> {
             LogReading reading = LogReading.of(typed, with, named, part);
             KnownColumns known = KnownColumns.in(home);
             DriveLog log = reading.read(job, known, progress::at);
@@ -96,7 +97,7 @@ public final class ProveModel implements StationModel {
         }, (id, taken) -> say("%s was read for %s, which is no longer open: read it again there.", taken.log().file(),
                 id), taken -> {
                     DriveLog log = taken.log();
-                    session.edit("log " + log.file(), j -> j.withProving(taken.proved().proving()));
+                    session.edit(say("log %s", log.file()), j -> j.withProving(taken.proved().proving()));
                     view.hold(log.digest(), taken.proved().drive());
                     String columns = String.join("; ", log.recognition().uses().stream()
                             .filter(u -> u.channel() == LogChannel.CONTROLLER || u.channel() == LogChannel.READER)
@@ -104,8 +105,9 @@ public final class ProveModel implements StationModel {
                             + ".";
                     return log.leftOut() == 0
                             ? columns
-                            : say("%s %d rows could not be used and were left out; the first: %s", columns,
-                                    log.leftOut(),
+                            : say("%s %s; the first: %s", columns,
+                                    count("1 row could not be used and was left out",
+                                            "%d rows could not be used and were left out", log.leftOut()),
                                     log.faults().getFirst());
                 });
     }
@@ -114,7 +116,7 @@ public final class ProveModel implements StationModel {
     static void lay(Session session, TraceView view, String typed, String named) {
         Job job = session.job();
         Path home = session.home();
-        session.background().intoJob("Reading the other log",
+        session.background().intoJob(say("Reading the other log"),
                 progress -> LogReading.of(typed, "", named, "").read(job, KnownColumns.in(home), progress::at),
                 (id, log) -> say("%s was read for %s, which is no longer open.", log.file(), id), log -> {
                     view.lay(log.file(), log.drive());
@@ -126,9 +128,9 @@ public final class ProveModel implements StationModel {
 
     @Override
     public Map<String, String> leaves() {
-        return Map.of("verdict of the proving drive", VERDICT, "how it was driven, regimes, events", DRIVE,
-                "truth: gas analyser, narrowband's steps, a change made on purpose", TRUTH,
-                "trims: what the drive advises of the fuelling", TRIMS, "log and its channels", CHANNELS);
+        return Map.of(say("verdict of the proving drive"), VERDICT, say("how it was driven, regimes, events"), DRIVE,
+                say("truth: gas analyser, narrowband's steps, a change made on purpose"), TRUTH,
+                say("trims: what the drive advises of the fuelling"), TRIMS, say("log and its channels"), CHANNELS);
     }
 
     @Override
@@ -153,14 +155,14 @@ public final class ProveModel implements StationModel {
         }
         if (proving == null) {
             return new Advice(plain("Drive with the log running, then read it here."),
-                    new Action("Name the log", () -> session.seek(LogField.FILE.address())),
+                    new Action(say("Name the log"), () -> session.seek(LogField.FILE.address())),
                     plain("A cold start is rich and says nothing yet; wait for warm idle, cruise, full throttle and lift-off."),
                     Message.NONE, checked, caution);
         }
         Optional<Stale> stale = session.review().stale(Station.PROVE);
         if (stale.isPresent()) {
             return new Advice(plain(stale.get().reading().again()),
-                    new Action("Name the log", () -> session.seek(LogField.FILE.address())), stale.get().text(),
+                    new Action(say("Name the log"), () -> session.seek(LogField.FILE.address())), stale.get().text(),
                     Message.NONE, checked, caution);
         }
         Optional<Finding> lean = findings.stream()
@@ -168,7 +170,7 @@ public final class ProveModel implements StationModel {
         if (lean.isPresent()) {
             // Before anything about the reader: the engine.
             return new Advice(plain("Stop: mend the fuelling, then drive again."),
-                    new Action("Name the log", () -> session.seek(LogField.FILE.address())),
+                    new Action(say("Name the log"), () -> session.seek(LogField.FILE.address())),
                     Message.of("{0}. {1}", lean.get().subject(), lean.get().consequence()), Message.NONE, checked,
                     caution);
         }
@@ -187,7 +189,7 @@ public final class ProveModel implements StationModel {
         Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
         if (open.isPresent() || proving.origin().taken() == null) {
             return new Advice(plain("Drive on with the log running, then read it here."),
-                    new Action("Name the log", () -> session.seek(LogField.FILE.address())),
+                    new Action(say("Name the log"), () -> session.seek(LogField.FILE.address())),
                     open.map(Finding::consequence).orElse(plain(JobCheck.LOG_DATED.words())), Message.NONE, checked,
                     caution);
         }

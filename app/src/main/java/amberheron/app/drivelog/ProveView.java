@@ -1,5 +1,7 @@
 package amberheron.app.drivelog;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Leaves;
 import amberheron.app.parts.StationView;
 import amberheron.app.scaling.OutputSwitch;
@@ -17,11 +19,11 @@ public final class ProveView implements StationView {
     public ProveView(Session session) {
         output = new OutputSwitch(session);
         TraceView view = new TraceView(session);
-        leaves = new Leaves(session).with("Verdict", ProveModel.VERDICT, () -> new VerdictLeaf(session, view))
-                .with("Drive", ProveModel.DRIVE, () -> new DriveLeaf(session, view))
-                .with("Truth", ProveModel.TRUTH, () -> new TruthLeaf(session))
-                .with("Trims", ProveModel.TRIMS, () -> new TrimsLeaf(session))
-                .with("Channels", ProveModel.CHANNELS, () -> new ChannelsLeaf(session, view));
+        leaves = new Leaves(session).with(say("Verdict"), ProveModel.VERDICT, () -> new VerdictLeaf(session, view))
+                .with(say("Drive"), ProveModel.DRIVE, () -> new DriveLeaf(session, view))
+                .with(say("Truth"), ProveModel.TRUTH, () -> new TruthLeaf(session))
+                .with(say("Trims"), ProveModel.TRIMS, () -> new TrimsLeaf(session))
+                .with(say("Channels"), ProveModel.CHANNELS, () -> new ChannelsLeaf(session, view));
     }
 
     @Override

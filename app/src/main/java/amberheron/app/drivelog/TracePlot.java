@@ -56,7 +56,8 @@ final class TracePlot extends Drawing {
         setId("prove.trace");
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.SLIDER);
-        setAccessibleText("The drive over time: arrow keys move the cursor, plus and minus zoom, page keys move along");
+        setAccessibleText(say("The drive over time: arrow keys move the cursor, plus and minus zoom, page keys "
+                + "move along"));
         cursor.getStyleClass().add("rule-cursor");
         cursor.setMouseTransparent(true);
         view.watch(() -> {
@@ -140,7 +141,7 @@ final class TracePlot extends Drawing {
         Output.Proving proving = session.job().proving();
         Traces traces = view.traces();
         if (proving == null || traces == null) {
-            text("No log read yet.", 4, 30, 0, "drawing-text", "soft-text");
+            text(say("No log read yet."), 4, 30, 0, "drawing-text", "soft-text");
             return;
         }
         LogComparison log = proving.result();
@@ -182,7 +183,7 @@ final class TracePlot extends Drawing {
         legend(width, height, found, silence);
         text(Figures.mixture(session, most), MARGIN - 6, 26, 1, "drawing-text");
         text(Figures.mixture(session, least), MARGIN - 6, split - 8, 1, "drawing-text");
-        text("shown − true", MARGIN, split + 8, 0, "drawing-text");
+        text(say("shown − true"), MARGIN, split + 8, 0, "drawing-text");
         if (band > 8) {
             text(Figures.difference(session, Tolerance.LAMBDA), MARGIN - 6, middle - band + 4, 1, "drawing-text");
             text(Figures.difference(session, -Tolerance.LAMBDA), MARGIN - 6, middle + band + 4, 1, "drawing-text");
@@ -198,11 +199,11 @@ final class TracePlot extends Drawing {
 
     private void legend(double width, double height, @Nullable DriveFound found, Silence silence) {
         line(MARGIN, 10, MARGIN + 26, 10, "trace-controller");
-        text("controller", MARGIN + 32, 14, 0, "drawing-text");
+        text(say("controller"), MARGIN + 32, 14, 0, "drawing-text");
         line(MARGIN + 112, 10, MARGIN + 138, 10, "trace-reader");
         text(found == null || found.agreement() == null || found.agreement().lag() == null
-                ? "reader"
-                : "reader, lag out", MARGIN + 144, 14, 0, "drawing-text");
+                ? say("reader")
+                : say("reader, lag out"), MARGIN + 144, 14, 0, "drawing-text");
         if (view.other() != null) {
             line(MARGIN + 262, 10, MARGIN + 288, 10, "trace-other");
             text(view.otherName(), MARGIN + 294, 14, 0, "drawing-text");
@@ -213,7 +214,7 @@ final class TracePlot extends Drawing {
             text(say("%.0f s", view.to(traces)), width - RIGHT, height - 3, 1, "drawing-text");
         }
         if (!silence.spans().isEmpty() && Double.isNaN(view.cursor())) {
-            text("hatched: says nothing", (MARGIN + width - RIGHT) / 2, height - 3, 0.5, "drawing-text");
+            text(say("hatched: says nothing"), (MARGIN + width - RIGHT) / 2, height - 3, 0.5, "drawing-text");
         }
     }
 
@@ -221,7 +222,7 @@ final class TracePlot extends Drawing {
         int row = Double.isNaN(view.cursor()) ? -1 : traces.nearest(view.cursor());
         if (row < 0) {
             if (isFocused()) {
-                text("← → cursor · + − zoom · 0 all", width - RIGHT, 14, 1, "drawing-text", "soft-text");
+                text(say("← → cursor · + − zoom · 0 all"), width - RIGHT, 14, 1, "drawing-text", "soft-text");
             }
             return;
         }
@@ -236,8 +237,8 @@ final class TracePlot extends Drawing {
         double told = traces.drive().controller()[row];
         double shown = traces.drive().reader()[row];
         text(say("%.1f s: ", view.cursor()) + Figures.mixture(session, told) + (Double.isNaN(shown)
-                ? ", the reader shows nothing"
-                : ", shown " + Figures.mixture(session, shown)), (MARGIN + width - RIGHT) / 2, height - 3, 0.5,
+                ? say(", the reader shows nothing")
+                : say(", shown %s", Figures.mixture(session, shown))), (MARGIN + width - RIGHT) / 2, height - 3, 0.5,
                 "drawing-text", "strong");
     }
 

@@ -39,7 +39,7 @@ final class TrimDrawing extends Drawing {
         setId("trims.bins");
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.LIST_VIEW);
-        setAccessibleText("Bins of speed and load; arrow keys move");
+        setAccessibleText(say("Bins of speed and load; arrow keys move"));
         setOnMousePressed(e -> {
             requestFocus();
             plan.ifPresent(p -> {
@@ -88,7 +88,8 @@ final class TrimDrawing extends Drawing {
     protected void draw(double width, double height) {
         TrimPlan p = plan.orElse(null);
         if (p == null) {
-            text("No evidence yet: a warm drive with engine speed and load in its log.", LEFT, 40, 0, "drawing-text",
+            text(say("No evidence yet: a warm drive with engine speed and load in its log."), LEFT, 40, 0,
+                    "drawing-text",
                     "soft-text");
             return;
         }
@@ -107,7 +108,7 @@ final class TrimDrawing extends Drawing {
         for (int x = 0; x < n; x += every) {
             text(say("%.0f", p.speeds().get(x)), LEFT + (x + 0.5) * w, height - FOOT + 16, 0.5, "drawing-text");
         }
-        text("engine speed, 1/min", width, height - 3, 1, "drawing-text", "soft-text");
+        text(say("engine speed, 1/min"), width, height - 3, 1, "drawing-text", "soft-text");
         text(say("%s, %s", p.axis().words(), p.axis().unit()), 0, height - 3, 0, "drawing-text", "soft-text");
         add(new Rectangle(LEFT + at % n * w + 1, TOP + (p.loads().size() - 1 - at / n) * h + 1, w - 2, h - 2),
                 isFocused() ? "trim-looked-at" : "trim-looked");

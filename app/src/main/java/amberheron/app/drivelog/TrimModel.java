@@ -94,7 +94,7 @@ final class TrimModel {
         } catch (NumberFormatException e) {
             session.tell(say("Bins: found “%s”, expected numbers that rise, such as 800 1500 2500.", typed));
         } catch (Unusable e) {
-            session.tell("Bins: " + e.getMessage() + ".");
+            session.tell(say("Bins: %s.", e.getMessage()));
         }
         return job;
     }
@@ -103,15 +103,15 @@ final class TrimModel {
     static void write(Session session) {
         Optional<TrimPlan> plan = session.review().trims();
         if (plan.isEmpty()) {
-            session.tell("There is nothing to advise yet: read a warm drive with speed and load in its log.");
+            session.tell(say("There is nothing to advise yet: read a warm drive with speed and load in its log."));
             return;
         }
         Path file = session.home().resolve("lists").resolve(HandOverPack.stem(session.job()) + "-trims.csv");
-        session.background().intoJob("Writing the advice", progress -> {
+        session.background().intoJob(say("Writing the advice"), progress -> {
             TextFiles.write(file, TrimCsv.write(plan.get()));
             return file;
         }, (job, f) -> say("%s is written.", f), f -> {
-            session.edit("advice given",
+            session.edit(say("advice given"),
                     j -> j.withRoadTest(j.roadTest().withTrims(plan.get().given(j.roadTest().trims()))));
             return plan.get().released()
                     ? say("%s is written. Apply it, ride again and read that log.", f)
@@ -122,10 +122,10 @@ final class TrimModel {
 
     /** Takes up the shop's bins, or a plan that was applied. */
     static void read(Session session, String typed) {
-        session.background().intoJob("Reading " + typed, progress -> TrimCsv.read(TextFiles.path(typed)),
+        session.background().intoJob(say("Reading %s", typed), progress -> TrimCsv.read(TextFiles.path(typed)),
                 (job, sheet) -> say("It was read for %s, which is no longer open: read it again there.", job),
                 sheet -> {
-                    session.edit("trim sheet", j -> j.withRoadTest(j.roadTest().withTrims(sheet)));
+                    session.edit(say("trim sheet"), j -> j.withRoadTest(j.roadTest().withTrims(sheet)));
                     return say("%d × %d bins are taken.", sheet.speeds().size(), sheet.loads().size());
                 });
     }

@@ -1,5 +1,6 @@
 package amberheron.app.drivelog;
 
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Cells;
@@ -46,16 +47,16 @@ final class TrimsLeaf implements Leaf {
         this.session = session;
         drawing = new TrimDrawing(HEIGHT, this::look);
         findings = new FindingsTable(session);
-        speeds = new TextEntry(session, "Speed bins, 1/min", "trims.speeds", "usual", 1,
+        speeds = new TextEntry(session, say("Speed bins, 1/min"), "trims.speeds", say("usual"), 1,
                 j -> TrimModel.text(j.roadTest().trims().speeds(), 1),
                 (j, typed) -> TrimModel.speeds(session, j, typed));
-        loads = new TextEntry(session, "Load bins", "trims.loads", "usual", 1,
+        loads = new TextEntry(session, say("Load bins"), "trims.loads", say("usual"), 1,
                 j -> TrimModel.text(j.roadTest().trims().loads(), TrimModel.axis(j).si()),
                 (j, typed) -> TrimModel.loads(session, j, typed));
         HBox ways = new HBox(8,
-                Parts.button("Write the advice", "trims.write", () -> TrimModel.write(session), "quiet"),
-                Parts.button("Read a sheet…", "trims.read",
-                        () -> Parts.browse(drawing, "Bins, or a plan that was applied",
+                Parts.button(say("Write the advice"), "trims.write", () -> TrimModel.write(session), "quiet"),
+                Parts.button(say("Read a sheet…"), "trims.read",
+                        () -> Parts.browse(drawing, say("Bins, or a plan that was applied"),
                                 t -> TrimModel.read(session, t)),
                         "quiet"));
         ways.setAlignment(Pos.CENTER_LEFT);
@@ -63,9 +64,9 @@ final class TrimsLeaf implements Leaf {
         VBox beside = Parts.stacked(looked, leftOut);
         beside.setMinWidth(BIN);
         beside.setMaxWidth(BIN);
-        pinned = Parts.noted("How sure, and then how much", scope, new HBox(16, drawing, beside));
-        node = new Columns(300, Parts.card("Before it is applied", findings),
-                Parts.card("The shop's own bins", Parts.evenly(speeds, loads), ways));
+        pinned = Parts.noted(say("How sure, and then how much"), scope, new HBox(16, drawing, beside));
+        node = new Columns(300, Parts.card(say("Before it is applied"), findings),
+                Parts.card(say("The shop's own bins"), Parts.evenly(speeds, loads), ways));
     }
 
     private void look(int cell) {
@@ -91,15 +92,15 @@ final class TrimsLeaf implements Leaf {
             at = plan.map(TrimModel::first).orElse(-1);
         }
         drawing.show(plan, at);
-        scope.setText(plan.isPresent() ? "disc: time there · ring: how sure · number: % of fuel" : "");
+        scope.setText(plan.isPresent() ? say("disc: time there · ring: how sure · number: %% of fuel") : "");
         looked.write(this::bin);
         findings.refresh(plan.map(TrimPlan::findings).orElse(List.of()),
-                "Advice needs a warm, settled drive with engine speed and load in its log.");
-        Parts.say(leftOut, TrimModel.leftOut(session.job()).entrySet().stream()
+                say("Advice needs a warm, settled drive with engine speed and load in its log."));
+        Parts.show(leftOut, TrimModel.leftOut(session.job()).entrySet().stream()
                 .map(e -> e.getKey().words() + " "
                         + Figures.text(session, new Measure(e.getValue(), Dimension.DURATION, 0)))
                 .collect(Collectors.collectingAndThen(Collectors.joining(", "),
-                        t -> t.isEmpty() ? "" : "Left out: " + t + ".")));
+                        t -> t.isEmpty() ? "" : say("Left out: %s.", t))));
         speeds.refresh();
         loads.refresh();
     }
@@ -107,21 +108,23 @@ final class TrimsLeaf implements Leaf {
     private void bin() {
         TrimPlan p = plan.orElse(null);
         if (p == null || at < 0) {
-            looked.words(0, 0, "Nothing was driven that tells of the fuelling.", "soft");
+            looked.words(0, 0, say("Nothing was driven that tells of the fuelling."), "soft");
             return;
         }
         Cell cell = p.cells().get(at);
-        looked.row(0, "At", say("%.0f /min, %.0f %s", cell.speed(), p.axis().shown(cell.load()), p.axis().unit()), "");
-        looked.row(1, "Evidence", say("%.0f s in %d visits", cell.seconds(), cell.visits()), "");
+        looked.row(0, say("At"), say("%.0f /min, %.0f %s", cell.speed(), p.axis().shown(cell.load()), p.axis().unit()),
+                "");
+        looked.row(1, say("Evidence"),
+                say("%.0f s in %s", cell.seconds(), count("1 visit", "%d visits", cell.visits())), "");
         Double shown = cell.lambda();
         Double need = cell.need();
         Double doubt = cell.doubt();
         Double advice = cell.advice();
-        looked.row(2, "Showed", shown == null ? "—" : Figures.mixture(session, shown), "");
-        looked.row(3, "Wanted", Figures.mixture(session, cell.target()), "");
-        looked.row(4, "Asks for", need == null || doubt == null
+        looked.row(2, say("Showed"), shown == null ? "—" : Figures.mixture(session, shown), "");
+        looked.row(3, say("Wanted"), Figures.mixture(session, cell.target()), "");
+        looked.row(4, say("Asks for"), need == null || doubt == null
                 ? "—"
                 : say("%+.1f %% ± %.1f %%", 100 * need, 200 * doubt), "");
-        looked.row(5, "Advice", advice == null ? cell.state().words() : say("%+.1f %% of fuel", 100 * advice), "");
+        looked.row(5, say("Advice"), advice == null ? cell.state().words() : say("%+.1f %% of fuel", 100 * advice), "");
     }
 }

@@ -1,5 +1,8 @@
 package amberheron.app.drivelog;
 
+import static amberheron.core.units.Phrase.count;
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.EntryField;
@@ -46,11 +49,11 @@ final class TruthLeaf implements Leaf {
     TruthLeaf(Session session) {
         this.session = session;
         findings = new FindingsTable(session);
-        act = Choice.list("What is changed on purpose", LogField.ACT.path(), List.of(Act.values()), Act::words,
+        act = Choice.list(say("What is changed on purpose"), LogField.ACT.path(), List.of(Act.values()), Act::words,
                 () -> session.job().roadTest().witness().act(),
                 a -> session.edit(a.words(), j -> with(j, w -> w.withAct(a))));
         node = new Columns(300,
-                Parts.card("Gas analyser, warm idle",
+                Parts.card(say("Gas analyser, warm idle"),
                         Parts.evenly(
                                 gas("CO2", Unit.PERCENT, 25, 1, LogField.CARBON_DIOXIDE,
                                         GasAnalysis::carbonDioxide, GasAnalysis::withCarbonDioxide),
@@ -59,19 +62,21 @@ final class TruthLeaf implements Leaf {
                                 gas("O2", Unit.PERCENT, 21, 2, LogField.OXYGEN, GasAnalysis::oxygen,
                                         GasAnalysis::withOxygen)),
                         Parts.evenly(
-                                gas("HC, as hexane", Unit.PART_PER_MILLION, 30_000, 0, LogField.HYDROCARBONS,
+                                gas(say("HC, as hexane"), Unit.PART_PER_MILLION, 30_000, 0, LogField.HYDROCARBONS,
                                         GasAnalysis::hydrocarbons, GasAnalysis::withHydrocarbons),
-                                gas("NO, if read", Unit.PART_PER_MILLION, 5000, 0, LogField.NITRIC_OXIDE,
+                                gas(say("NO, if read"), Unit.PART_PER_MILLION, 5000, 0, LogField.NITRIC_OXIDE,
                                         GasAnalysis::nitricOxide, GasAnalysis::withNitricOxide),
-                                mixture("Controller shows", LogField.SHOWN, Witness::shown, Witness::withShown)),
+                                mixture(say("Controller shows"), LogField.SHOWN, Witness::shown, Witness::withShown)),
                         gas, gasNote),
-                Parts.card("A change made on purpose", act,
-                        Parts.evenly(mixture("Shown before", LogField.BEFORE, Witness::before, Witness::withBefore),
-                                mixture("Shown after", LogField.AFTER, Witness::after, Witness::withAfter)),
+                Parts.card(say("A change made on purpose"), act,
+                        Parts.evenly(
+                                mixture(say("Shown before"), LogField.BEFORE, Witness::before, Witness::withBefore),
+                                mixture(say("Shown after"), LogField.AFTER, Witness::after, Witness::withAfter)),
                         Parts.text(
-                                "Outdoors or with extraction: exhaust kills. Out of gear, brake on, clear of the fan. The number has to move the right way.",
+                                say("Outdoors or with extraction: exhaust kills. Out of gear, brake on, clear of the "
+                                        + "fan. The number has to move the right way."),
                                 "soft")),
-                Parts.card("What they say", findings), Parts.card("The stock narrowband's steps", steps));
+                Parts.card(say("What they say"), findings), Parts.card(say("The stock narrowband's steps"), steps));
     }
 
     private static Job with(Job job, Function<Witness, Witness> change) {
@@ -109,22 +114,24 @@ final class TruthLeaf implements Leaf {
         act.refresh();
         findings.refresh(session.review().findings(Station.PROVE).stream()
                 .filter(f -> HERE.stream().anyMatch(f.check()::is)).toList(),
-                "Nobody else was asked yet. Until then the controller's own number is taken for the truth.");
+                say("Nobody else was asked yet. Until then the controller's own number is taken for "
+                        + "the truth."));
         Double burnt = session.review().witnessed();
         gas.setText(burnt == null ? "λ —" : Figures.text(session, new Measure(burnt, Dimension.MIXTURE, 3)));
         gasNote.setText(burnt == null
-                ? "By Brettschneider's balance, once CO2, CO, O2 and HC are read before any catalyst or air pump."
-                : "By Brettschneider's balance, from memory; ± "
-                        + Figures.text(session, new Measure(GasAnalysis.DOUBT, Dimension.MIXTURE, 3))
-                        + ". It stands on the rule as G.");
+                ? say("By Brettschneider's balance, once CO2, CO, O2 and HC are read before any "
+                        + "catalyst or air pump.")
+                : say("By Brettschneider's balance, from memory; ± %s. It stands on the rule as G.",
+                        Figures.text(session, new Measure(GasAnalysis.DOUBT, Dimension.MIXTURE, 3))));
         Output.Proving proving = session.job().proving();
         DriveFound found = proving == null ? null : proving.found();
         Crossings crossings = found == null ? null : found.crossings();
         steps.setText(crossings == null
-                ? "A log with the narrowband's volts, warm and in closed loop, gives a point that is λ 1 whatever the fuel."
-                : "It stepped " + crossings.steps() + " times; the controller then showed "
-                        + Figures.text(session, new Measure(crossings.lambda(), Dimension.MIXTURE, 3)) + " ± "
-                        + Figures.text(session, new Measure(crossings.doubt(), Dimension.MIXTURE, 3))
-                        + ". It stands on the rule as N.");
+                ? say("A log with the narrowband's volts, warm and in closed loop, gives a point that "
+                        + "is λ 1 whatever the fuel.")
+                : say("It stepped %s; the controller then showed %s ± %s. It stands on the rule as N.",
+                        count("once", "%d times", crossings.steps()),
+                        Figures.text(session, new Measure(crossings.lambda(), Dimension.MIXTURE, 3)),
+                        Figures.text(session, new Measure(crossings.doubt(), Dimension.MIXTURE, 3))));
     }
 }

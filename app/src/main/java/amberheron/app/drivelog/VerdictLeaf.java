@@ -1,5 +1,7 @@
 package amberheron.app.drivelog;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Leaf;
@@ -31,13 +33,13 @@ final class VerdictLeaf implements Leaf {
         this.session = session;
         findings = new FindingsTable(session);
         plot = new TracePlot(session, view, HEIGHT);
-        go = Parts.button("Look at it at Scale", "prove.scale", () -> {
+        go = Parts.button(say("Look at it at Scale"), "prove.scale", () -> {
             session.at().go(Station.SCALE);
             session.focus("scale.leaf.link");
         }, "quiet");
-        pinned = Parts.card("Over the drive", plot);
-        node = Columns.wideLeft(230, Parts.noted("Against the rules", stale, findings),
-                Parts.card("Which link, on the road", link, remedy, go));
+        pinned = Parts.card(say("Over the drive"), plot);
+        node = Columns.wideLeft(230, Parts.noted(say("Against the rules"), stale, findings),
+                Parts.card(say("Which link, on the road"), link, remedy, go));
     }
 
     @Override
@@ -52,16 +54,16 @@ final class VerdictLeaf implements Leaf {
 
     @Override
     public void refresh() {
-        findings.refresh(session.review().findings(Station.PROVE), "Read a log to judge it: Channels.");
+        findings.refresh(session.review().findings(Station.PROVE), say("Read a log to judge it: Channels."));
         stale.setText(Figures.stale(session, Station.PROVE));
         plot.refresh();
         Optional<Diagnosis> road = session.review().onTheRoad();
         link.setText(road.map(d -> d.withinTolerance()
-                ? "None: at every mixture that was driven the reader shows what the controller shows."
+                ? say("None: at every mixture that was driven the reader shows what the controller shows.")
                 : d.named() + ".")
-                .orElse("A log in which both moved tells it, with the causes that check points tell."));
+                .orElse(say("A log in which both moved tells it, with the causes that check points tell.")));
         boolean lies = road.filter(d -> !d.withinTolerance()).isPresent();
-        Parts.say(remedy, lies ? road.orElseThrow().remedy() : "");
+        Parts.show(remedy, lies ? road.orElseThrow().remedy() : "");
         Parts.show(go, lies);
     }
 }

@@ -1,5 +1,7 @@
 package amberheron.app.freeair;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.finding.CheckId;
 import amberheron.core.freeair.AirCheck;
 import java.util.Locale;
@@ -21,12 +23,12 @@ enum AirLeaf {
 
     /** Its name on the screen. */
     String title() {
-        return title;
+        return word(title);
     }
 
     /** Words by which it is found. */
     String words() {
-        return words;
+        return word(words);
     }
 
     String id() {

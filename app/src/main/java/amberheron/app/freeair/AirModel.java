@@ -1,6 +1,7 @@
 package amberheron.app.freeair;
 
 import static amberheron.core.finding.Message.plain;
+import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
@@ -59,7 +60,7 @@ public final class AirModel implements StationModel {
 
     @Override
     public String subtitle() {
-        return "The one gas everyone has for nothing, and how much oxygen is in it today";
+        return say("The one gas everyone has for nothing, and how much oxygen is in it today");
     }
 
     @Override
@@ -155,7 +156,7 @@ public final class AirModel implements StationModel {
     private static String what(CoachEvent event, Coaching now) {
         return event instanceof CoachEvent.Said said
                 ? said.condition().words()
-                : "coach: " + Phrase.capital(now.step().words());
+                : say("coach: %s", Phrase.capital(now.step().words()));
     }
 
     private static Job changed(Session session, Job job, Set<Condition> conditions, Coaching now,
@@ -236,7 +237,7 @@ public final class AirModel implements StationModel {
         return air.map(a -> oxygen(session, a) + " O₂"
                 + (settled == null
                         ? ""
-                        : " · held " + Figures.text(session, new Measure(settled, Dimension.DURATION, 0))))
+                        : say(" · held %s", Figures.text(session, new Measure(settled, Dimension.DURATION, 0)))))
                 .orElse("");
     }
 
@@ -321,12 +322,12 @@ public final class AirModel implements StationModel {
         Instruction says = Instruction.of(now);
         if (now.now().step() == CoachStep.STOPPED) {
             return new Said(says.trouble().isEmpty() ? says.now() : says.trouble(),
-                    act(session, "Begin again", new CoachEvent.Again()), says.why());
+                    act(session, say("Begin again"), new CoachEvent.Again()), says.why());
         }
         if (open.isPresent()) {
             Condition ask = open.get();
             return new Said(Message.of("{0}?", plain(ask.words())),
-                    act(session, "It is so", new CoachEvent.Said(ask, true)), says.why());
+                    act(session, say("It is so"), new CoachEvent.Said(ask, true)), says.why());
         }
         if (!now.prepared()) {
             return new Said(plain("Enter what it shows in air; once the supply is proved at Wire, the coach leads."),
@@ -335,13 +336,13 @@ public final class AirModel implements StationModel {
                     plain(now.sheet().school().procedure()));
         }
         return new Said(says.now(), now.now().step() == CoachStep.RECORDED
-                ? act(session, "Begin again", new CoachEvent.Again())
+                ? act(session, say("Begin again"), new CoachEvent.Again())
                 : act(session, says.done(), new CoachEvent.Done()), plain(now.sheet().school().procedure()));
     }
 
     private Action again(Session session, FreeAirCheck check) {
         return session.review().powerProved()
-                ? act(session, "Begin again", new CoachEvent.Again())
+                ? act(session, say("Begin again"), new CoachEvent.Again())
                 : Action.enter(session, check.reading().orElseGet(AirField.SHOWN::address));
     }
 
@@ -351,7 +352,7 @@ public final class AirModel implements StationModel {
             case READY -> act(session, says.done(), new CoachEvent.Recorded());
             case STEADY -> session.controller().live().isPresent()
                     ? null
-                    : new Action("Enter what it shows", () -> session.focus(WATCH));
+                    : new Action(say("Enter what it shows"), () -> session.focus(WATCH));
             case HOLD, LEARN, WARM, CONDITIONS, RECORDED, STOPPED -> null;
             case CLEAR, PLUG_IN, ANTICLOCKWISE, POWER_ON, TURN -> act(session, says.done(), new CoachEvent.Done());
         };

@@ -1,5 +1,9 @@
 package amberheron.app.freeair;
 
+import static amberheron.core.units.Phrase.count;
+import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
@@ -94,8 +98,8 @@ final class CoachLeaf implements Leaf {
         half.setPercentWidth(50);
         conditions.getColumnConstraints().addAll(half, half);
         signs.setId(AirModel.SIGN);
-        signs.setAccessibleText("What lamp or display does");
-        signs.setPromptText("what lamp or display does");
+        signs.setAccessibleText(say("What lamp or display does"));
+        signs.setPromptText(say("what lamp or display does"));
         signs.setConverter(Parts.named(s -> s.seen() + " = " + s.state().words()));
         signs.setMaxWidth(Double.MAX_VALUE);
         signs.setOnAction(e -> {
@@ -105,15 +109,16 @@ final class CoachLeaf implements Leaf {
             }
         });
         watch.setId(AirModel.WATCH);
-        watch.setAccessibleText("What it shows now");
+        watch.setAccessibleText(say("What it shows now"));
         watch.setOnAction(e -> watched());
         HBox.setHgrow(watch, Priority.ALWAYS);
-        seen = Parts.card("What is seen", signs, meaning, shows,
-                new HBox(8, watch, Parts.button("Read", "air.read", this::watched, "quiet")), refused, steadiness);
+        seen = Parts.card(say("What is seen"), signs, meaning, shows,
+                new HBox(8, watch, Parts.button(say("Read"), "air.read", this::watched, "quiet")), refused, steadiness);
         node = new Columns(300,
-                Parts.card("Step by step", steps, clock, trouble, now, expect, otherwise, why, conditions,
+                Parts.card(say("Step by step"), steps, clock, trouble, now, expect, otherwise, why, conditions,
                         new HBox(8, done, again)),
-                Parts.stacked(seen, Parts.noted("Controller's stream", new Label("or work by hand"), link())));
+                Parts.stacked(seen,
+                        Parts.noted(say("Controller's stream"), new Label(say("or work by hand")), link())));
     }
 
     private CheckBox box(Condition condition) {
@@ -126,8 +131,8 @@ final class CoachLeaf implements Leaf {
 
     private Node[] link() {
         address.setId("air.address");
-        address.setPromptText("port or address, e.g. 192.168.1.41");
-        address.setAccessibleText("Serial port or address of the controller");
+        address.setPromptText(say("port or address, e.g. 192.168.1.41"));
+        address.setAccessibleText(say("Serial port or address of the controller"));
         address.setOnAction(e -> connect());
         HBox.setHgrow(address, Priority.ALWAYS);
         List<StreamFormat> formats = new ArrayList<>(List.of(StreamFormat.OWN));
@@ -136,28 +141,28 @@ final class CoachLeaf implements Leaf {
         format.setConverter(Parts.named(StreamFormat::name));
         format.setValue(StreamFormat.OWN);
         format.setId("air.format");
-        format.setAccessibleText("Form of what it sends");
+        format.setAccessibleText(say("Form of what it sends"));
         fault.getItems().setAll(AirFault.values());
         fault.setConverter(Parts.named(AirFault::words));
         fault.setValue(AirFault.NONE);
         fault.setId("air.fault");
-        fault.setAccessibleText("What is wrong with the simulated controller");
-        keys.getChildren().add(Parts.line("Stand-in:", "soft"));
+        fault.setAccessibleText(say("What is wrong with the simulated controller"));
+        keys.getChildren().add(Parts.line(say("Stand-in:"), "soft"));
         keys.setAlignment(Pos.CENTER_LEFT);
         for (String key : List.of("on", "off", "plug", "unplug")) {
-            keys.getChildren().add(Parts.button(key, "air.key." + key, () -> {
+            keys.getChildren().add(Parts.button(word(key), "air.key." + key, () -> {
                 session.controller().key(key);
-                session.tell("Stand-in: " + key + ".");
+                session.tell(say("Stand-in: %s.", word(key)));
             }, "quiet", "leaf-tab"));
         }
         fault.setStyle(WIDE);
         format.setStyle(WIDE);
         toConnect.getChildren().setAll(address,
-                new FlowPane(8, 6, format, Parts.button("Connect", "air.connect", this::connect, "quiet")),
-                new FlowPane(8, 6, fault, Parts.button("Simulate", "air.simulate", this::simulate, "quiet")));
-        away = Parts.button("Put it away", "air.away", () -> {
+                new FlowPane(8, 6, format, Parts.button(say("Connect"), "air.connect", this::connect, "quiet")),
+                new FlowPane(8, 6, fault, Parts.button(say("Simulate"), "air.simulate", this::simulate, "quiet")));
+        away = Parts.button(say("Put it away"), "air.away", () -> {
             session.controller().close();
-            session.tell("Nothing is listened to any more.");
+            session.tell(say("Nothing is listened to any more."));
         }, "quiet");
         return new Node[]{display, toConnect, keys, away};
     }
@@ -165,7 +170,7 @@ final class CoachLeaf implements Leaf {
     private void connect() {
         try {
             session.controller().connect(address.getText(), format.getValue());
-            session.tell("Listening to the controller.");
+            session.tell(say("Listening to the controller."));
         } catch (Unusable e) {
             session.tell(String.valueOf(e.getMessage()));
         }
@@ -174,18 +179,17 @@ final class CoachLeaf implements Leaf {
     private void simulate() {
         ControllerSheet sheet = session.job().air().controller();
         if (sheet == null) {
-            session.tell("Choose the controller first: what is simulated follows from it.");
+            session.tell(say("Choose the controller first: what is simulated follows from it."));
             return;
         }
         try {
             session.controller().simulate(sheet,
                     session.job().air().today().air().orElse(Air.atHeight(293.15, 0.5, 0)), fault.getValue());
-            session.tell("Simulated: " + fault.getValue().words() + ". "
-                    + (session.preferences().shop().demo()
-                            ? "In this demo book it counts."
-                            : "It counts for nothing."));
+            session.tell(say("Simulated: %s. %s", fault.getValue().words(), session.preferences().shop().demo()
+                    ? say("In this demo book it counts.")
+                    : say("It counts for nothing.")));
         } catch (IOException e) {
-            session.tell("The stand-in cannot be started: " + e.getMessage());
+            session.tell(say("The stand-in cannot be started: %s", e.getMessage()));
         }
     }
 
@@ -202,8 +206,8 @@ final class CoachLeaf implements Leaf {
 
     private QuantityField reading(Coach coach) {
         return coach.sheet().inAir().oxygen()
-                ? QuantityField.of("It shows", Unit.PERCENT, 0, 30)
-                : QuantityField.of("It shows", Unit.LAMBDA, 0.3, 20);
+                ? QuantityField.of(say("It shows"), Unit.PERCENT, 0, 30)
+                : QuantityField.of(say("It shows"), Unit.LAMBDA, 0.3, 20);
     }
 
     /** A number that cannot be used stays as typed, with the reason. */
@@ -218,7 +222,7 @@ final class CoachLeaf implements Leaf {
                 refused.setText("");
                 watch.clear();
                 model.watched(session, value.si());
-                session.tell("Read: " + figure(value.si(), coach.get()) + ".");
+                session.tell(say("Read: %s.", figure(value.si(), coach.get())));
             }
             case Parsed.Bad bad -> refused.setText(bad.message());
         }
@@ -260,7 +264,7 @@ final class CoachLeaf implements Leaf {
     private void nothing() {
         Parts.fill(steps, "", List::of);
         clock.setText("—");
-        now.setText("Choose the controller on “Air today”: each has its own way.");
+        now.setText(say("Choose the controller on “Air today”: each has its own way."));
         List.of(trouble, expect, otherwise, why, shows, steadiness, refused).forEach(l -> Parts.show(l, false));
         Parts.show(done, false);
         Parts.show(again, false);
@@ -273,15 +277,16 @@ final class CoachLeaf implements Leaf {
         Instruction says = Instruction.of(coach);
         Parts.fill(steps, List.of(coach.sheet().school(), at), () -> strip(coach));
         clock.setText(
-                model.clock(session).orElse(at == CoachStep.RECORDED ? "✓" : at == CoachStep.READY ? "steady" : "—"));
-        say(now, says.now());
-        say(trouble, says.trouble().isEmpty() ? Message.NONE : Message.of("▲ {0}", says.trouble()));
-        say(expect, says.expect());
-        say(otherwise, says.otherwise());
-        say(why, says.why());
+                model.clock(session)
+                        .orElse(at == CoachStep.RECORDED ? "✓" : at == CoachStep.READY ? say("steady") : "—"));
+        show(now, says.now());
+        show(trouble, says.trouble().isEmpty() ? Message.NONE : Message.of("▲ {0}", says.trouble()));
+        show(expect, says.expect());
+        show(otherwise, says.otherwise());
+        show(why, says.why());
         done.setText(says.done());
         Parts.show(done, !says.done().isEmpty());
-        again.setText(at.underWay() ? "Stop" : "Begin again");
+        again.setText(at.underWay() ? say("Stop") : say("Begin again"));
         Parts.show(again, at.underWay() || at == CoachStep.RECORDED || at == CoachStep.STOPPED);
         if (!signs.isShowing()) {
             refreshing = true;
@@ -293,26 +298,26 @@ final class CoachLeaf implements Leaf {
             refreshing = false;
         }
         State told = coach.state();
-        say(meaning, told == null ? Message.NONE : Instruction.meaning(told));
+        show(meaning, told == null ? Message.NONE : Instruction.meaning(told));
         Optional<Report> live = desk.live();
-        shows.setText(live.map(r -> said(r, coach)).orElse(desk.connected() ? "nothing heard" : ""));
+        shows.setText(live.map(r -> said(r, coach)).orElse(desk.connected() ? say("nothing heard") : ""));
         Parts.show(shows, desk.connected());
         Parts.show(seen, at.underWay());
         Parts.show(conditions, at == CoachStep.CONDITIONS);
         Parts.show(clock, at != CoachStep.CONDITIONS);
         watch.setDisable(at != CoachStep.STEADY && at != CoachStep.READY);
         watch.setPromptText(at == CoachStep.STEADY || at == CoachStep.READY
-                ? "what it shows, such as " + (coach.sheet().inAir().oxygen() ? "20.7" : "1.45")
-                : "asked when it is watched");
+                ? say("what it shows, such as %s", coach.sheet().inAir().oxygen() ? "20.7" : "1.45")
+                : say("asked when it is watched"));
         Optional<Steadiness> steady = coach.steadiness();
         steadiness.setText(coach.series().isEmpty()
                 ? ""
-                : steady.map(this::steadiness).orElse(coach.series().size() + " read so far"));
+                : steady.map(this::steadiness).orElse(say("%s read so far", coach.series().size())));
         Parts.show(steadiness, !steadiness.getText().isEmpty());
         Parts.show(refused, !refused.getText().isEmpty());
     }
 
-    private void say(Label label, Message words) {
+    private void show(Label label, Message words) {
         label.setText(Figures.text(session, words));
         Parts.show(label, !words.isEmpty());
     }
@@ -324,10 +329,11 @@ final class CoachLeaf implements Leaf {
     }
 
     private String steadiness(Steadiness s) {
-        return s.count() + " readings over " + Figures.text(session, new Measure(s.seconds(), Dimension.DURATION, 0))
-                + ", drift " + Figures.text(session, new Measure(s.drift(), Dimension.FRACTION, 2)) + " ± "
-                + Figures.text(session, new Measure(s.driftDoubt(), Dimension.FRACTION, 2)) + " a minute, scatter "
-                + Figures.text(session, new Measure(s.scatter(), Dimension.FRACTION, 2));
+        return say("%s over %s, drift %s ± %s a minute, scatter %s", count("1 reading", "%d readings", s.count()),
+                Figures.text(session, new Measure(s.seconds(), Dimension.DURATION, 0)),
+                Figures.text(session, new Measure(s.drift(), Dimension.FRACTION, 2)),
+                Figures.text(session, new Measure(s.driftDoubt(), Dimension.FRACTION, 2)),
+                Figures.text(session, new Measure(s.scatter(), Dimension.FRACTION, 2)));
     }
 
     /** The school's steps in a row: those behind, the one in hand, those ahead. */

@@ -1,5 +1,7 @@
 package amberheron.app.freeair;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Drawing;
 import amberheron.app.session.Session;
 import amberheron.core.freeair.SensorLife;
@@ -31,7 +33,7 @@ final class LifeDrawing extends Drawing {
     protected void draw(double width, double height) {
         SensorLife life = session.sensors().of(session.job().air().sensor());
         if (life.of(Kind.GAIN).findAny().isEmpty()) {
-            text("No gain was noted yet.", 4, 30, 0, "drawing-text", "soft-text");
+            text(say("No gain was noted yet."), 4, 30, 0, "drawing-text", "soft-text");
             return;
         }
         SensorOutlook ahead = SensorOutlook.of(life, session.today());
@@ -55,11 +57,11 @@ final class LifeDrawing extends Drawing {
         }
         add(new Polygon(band), "plot-spread");
         line(LEFT, y(SensorOutlook.LEAST_GAIN, foot), width - 10, y(SensorOutlook.LEAST_GAIN, foot), "plot-limit");
-        text("replace below", LEFT + 4, y(SensorOutlook.LEAST_GAIN, foot) - 5, 0, "drawing-text");
+        text(say("replace below"), LEFT + 4, y(SensorOutlook.LEAST_GAIN, foot) - 5, 0, "drawing-text");
         path(xs, ys, "plot-line");
         double now = LEFT + room * ahead.hours() / end;
         line(now, 4, now, foot, "plot-zero");
-        text("today", now + 4, 14, 0, "drawing-text", "soft-text");
+        text(say("today"), now + 4, 14, 0, "drawing-text", "soft-text");
         life.of(Kind.GAIN).forEach(n -> add(
                 new Circle(LEFT + room * life.hoursAt(n.date()) / end, y(n.value(), foot), 4.5), "plot-point"));
         for (double mark : new double[]{1, 0.9, 0.8}) {

@@ -1,5 +1,9 @@
 package amberheron.app.freeair;
 
+import static amberheron.core.units.Phrase.count;
+import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.app.parts.Cells;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.Leaf;
@@ -52,35 +56,37 @@ final class SensorLeaf implements Leaf {
         this.session = session;
         fields = new AirFields(session);
         drawing = new LifeDrawing(session);
-        TextEntry sensor = new TextEntry(session, "Sensor", AirField.SENSOR.address().key(), "number or mark on it", 1,
+        TextEntry sensor = new TextEntry(session, say("Sensor"), AirField.SENSOR.address().key(),
+                say("number or mark on it"), 1,
                 j -> j.air().sensor(), (j, v) -> j.withAir(j.air().withSensor(v)));
         fields.with(sensor::refresh);
         kind.getItems().setAll(Kind.values());
         kind.setConverter(Parts.named(Kind::words));
         kind.setValue(Kind.GAIN);
         kind.setId("air.note.kind");
-        kind.setAccessibleText("What is noted");
+        kind.setAccessibleText(say("What is noted"));
         kind.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(kind, Priority.ALWAYS);
         value.setId("air.note.value");
-        value.setAccessibleText("Its value");
+        value.setAccessibleText(say("Its value"));
         value.setPrefColumnCount(5);
         value.setPromptText("0.99");
         value.setOnAction(e -> note());
-        add = Parts.button("Note it", "air.note.add", this::note, "quiet");
-        forget = Parts.button("Take back", "air.note.forget",
+        add = Parts.button(say("Note it"), "air.note.add", this::note, "quiet");
+        forget = Parts.button(say("Take back"), "air.note.forget",
                 () -> session.sensors().of(number()).notes().reversed().stream().findFirst()
                         .ifPresent(n -> session.sensors().forget(number(), n)),
                 "quiet");
         FlowPane files = new FlowPane(8, 6, forget,
-                Parts.button("All to CSV", "air.sensors.write", this::write, "quiet"),
-                Parts.button("From CSV…", "air.sensors.read", this::read, "quiet"));
+                Parts.button(say("All to CSV"), "air.sensors.write", this::write, "quiet"),
+                Parts.button(say("From CSV…"), "air.sensors.read", this::read, "quiet"));
         node = new Columns(300,
-                Parts.stacked(Parts.noted("Gain over hours", new Label("band: 90 in 100"), drawing),
-                        Parts.card("Outlook", outlook, shortened, Parts.text(
-                                "How fast sensors age is from memory, until readings tell.", "soft"))),
-                Parts.stacked(Parts.card("The sensor", sensor, new HBox(8, kind), new HBox(8, value, add), refused),
-                        Parts.card("Noted so far", notes, files)));
+                Parts.stacked(Parts.noted(say("Gain over hours"), new Label(say("band: 90 in 100")), drawing),
+                        Parts.card(say("Outlook"), outlook, shortened, Parts.text(
+                                say("How fast sensors age is from memory, until readings tell."), "soft"))),
+                Parts.stacked(
+                        Parts.card(say("The sensor"), sensor, new HBox(8, kind), new HBox(8, value, add), refused),
+                        Parts.card(say("Noted so far"), notes, files)));
     }
 
     private String number() {
@@ -108,18 +114,18 @@ final class SensorLeaf implements Leaf {
 
     private void write() {
         Path file = session.home().resolve("lists").resolve("sensors.csv");
-        session.background().run("Writing the sensor book", () -> {
+        session.background().run(say("Writing the sensor book"), () -> {
             List<SensorLife> all = session.sensors().all();
             SensorCsv.write(file, all);
             return all.size();
-        }, n -> n + " sensors written to " + file + ".");
+        }, n -> say("%s written to %s.", count("1 sensor", "%d sensors", n), file));
     }
 
     private void read() {
-        Parts.browse(node, "Sensor book (CSV)", file -> session.background().run("Reading the sensor book",
+        Parts.browse(node, say("Sensor book (CSV)"), file -> session.background().run(say("Reading the sensor book"),
                 () -> session.sensors().take(SensorCsv.read(Path.of(file))), n -> {
                     session.sensors().refresh();
-                    return n + " sensors taken up.";
+                    return count("1 sensor taken up.", "%d sensors taken up.", n);
                 }));
     }
 
@@ -138,7 +144,7 @@ final class SensorLeaf implements Leaf {
         notes.write(() -> notes(life, named));
         outlook.write(() -> outlook(life));
         List<String> says = SensorOutlook.shortened(life).stream().map(m -> Figures.text(session, m)).toList();
-        Parts.say(shortened, String.join("\n", says));
+        Parts.show(shortened, String.join("\n", says));
         Parts.show(refused, !refused.getText().isEmpty());
         drawing.refresh();
         fields.refresh();
@@ -146,7 +152,8 @@ final class SensorLeaf implements Leaf {
 
     private void notes(SensorLife life, boolean named) {
         if (life.notes().isEmpty()) {
-            notes.line(0, 0, named ? "Nothing yet: note what it shows as found." : "Give the sensor its number first.",
+            notes.line(0, 0,
+                    named ? say("Nothing yet: note what it shows as found.") : say("Give the sensor its number first."),
                     "soft");
             return;
         }
@@ -156,28 +163,30 @@ final class SensorLeaf implements Leaf {
             notes.line(0, i, note.date().toString(), "soft");
             notes.line(1, i, Figures.text(session, new Measure(note.value(), Dimension.NUMBER,
                     note.kind() == Kind.GAIN || note.kind() == Kind.RESPONSE ? 3 : 0)), "figure");
-            notes.line(2, i, note.kind().key().replace('-', ' '), "plain");
+            notes.line(2, i, word(note.kind().key().replace('-', ' ')), "plain");
         }
     }
 
     private void outlook(SensorLife life) {
         if (life.of(Kind.GAIN).findAny().isEmpty()) {
-            outlook.line(0, 0, "No gain was noted yet: nothing can be told.", "soft");
+            outlook.line(0, 0, say("No gain was noted yet: nothing can be told."), "soft");
             return;
         }
         SensorOutlook ahead = SensorOutlook.of(life, session.today());
         int row = 0;
-        outlook.row(row++, "run", Figures.text(session, new Measure(ahead.hours(), Dimension.NUMBER, 0)) + " h", "");
-        outlook.row(row++, "gain now", part(ahead.gain().at(ahead.hours())),
-                "± " + part(2 * ahead.gain().doubtAt(ahead.hours())) + ", of new");
-        outlook.row(row++, "since calibrated", part(ahead.drift().mean()),
-                "at most " + Figures.mixture(session, ahead.costs()) + " at 1.2 λ");
-        outlook.row(row++, "calibrate by", ahead.recalibrate().toString(), "the gain has then changed 1 %");
+        outlook.row(row++, say("run"), Figures.text(session, new Measure(ahead.hours(), Dimension.NUMBER, 0)) + " h",
+                "");
+        outlook.row(row++, say("gain now"), part(ahead.gain().at(ahead.hours())),
+                say("± %s, of new", part(2 * ahead.gain().doubtAt(ahead.hours()))));
+        outlook.row(row++, say("since calibrated"), part(ahead.drift().mean()),
+                say("at most %s at 1.2 λ", Figures.mixture(session, ahead.costs())));
+        outlook.row(row++, say("calibrate by"), ahead.recalibrate().toString(), say("the gain has then changed 1 %%"));
         Optional<SensorOutlook.Due> due = ahead.replace();
-        outlook.row(row++, "replace about", due.map(d -> d.likely().toString()).orElse("not in sight"), due.map(d -> {
-            var late = d.late();
-            return "90 in 100: " + d.early() + " to " + (late == null ? "never" : late);
-        }).orElse(""));
+        outlook.row(row++, say("replace about"), due.map(d -> d.likely().toString()).orElse(say("not in sight")),
+                due.map(d -> {
+                    var late = d.late();
+                    return say("90 in 100: %s to %s", d.early(), late == null ? say("never") : late);
+                }).orElse(""));
     }
 
     private String part(double value) {

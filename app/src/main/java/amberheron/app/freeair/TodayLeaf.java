@@ -1,5 +1,6 @@
 package amberheron.app.freeair;
 
+import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Unit.CELSIUS;
 import static amberheron.core.units.Unit.HECTOPASCAL;
 import static amberheron.core.units.Unit.METRE;
@@ -47,27 +48,27 @@ final class TodayLeaf implements Leaf {
         this.session = session;
         fields = new AirFields(session);
         findings = new FindingsTable(session);
-        Choice<ControllerSheet> controller = Choice.list("This controller", AirField.CONTROLLER.path(),
+        Choice<ControllerSheet> controller = Choice.list(say("This controller"), AirField.CONTROLLER.path(),
                 choices(session), ControllerSheet::name, () -> session.job().air().controller(),
                 c -> session.edit(c.name(), j -> j.withAir(j.air().withController(c))));
         fields.with(controller::refresh);
         node = new Columns(300,
-                Parts.card("The air today",
+                Parts.card(say("The air today"),
                         Parts.evenly(
-                                fields.air("Temperature", CELSIUS, -30, 55, 1, AirField.TEMPERATURE,
+                                fields.air(say("Temperature"), CELSIUS, -30, 55, 1, AirField.TEMPERATURE,
                                         AirOfDay::temperature, AirOfDay::withTemperature),
-                                fields.air("Humidity", PERCENT, 0, 100, 0, AirField.HUMIDITY, AirOfDay::humidity,
+                                fields.air(say("Humidity"), PERCENT, 0, 100, 0, AirField.HUMIDITY, AirOfDay::humidity,
                                         AirOfDay::withHumidity),
-                                fields.air("Height", METRE, -430, 5500, 0, AirField.HEIGHT, AirOfDay::height,
+                                fields.air(say("Height"), METRE, -430, 5500, 0, AirField.HEIGHT, AirOfDay::height,
                                         AirOfDay::withHeight)),
                         Parts.evenly(
-                                fields.air("Pressure here, if read", HECTOPASCAL, 450, 1100, 0, AirField.PRESSURE,
+                                fields.air(say("Pressure here, if read"), HECTOPASCAL, 450, 1100, 0, AirField.PRESSURE,
                                         AirOfDay::pressure, AirOfDay::withPressure),
-                                fields.air("Driven at height, if not here", METRE, -430, 5500, 0, AirField.DRIVEN,
+                                fields.air(say("Driven at height, if not here"), METRE, -430, 5500, 0, AirField.DRIVEN,
                                         AirOfDay::drivenHeight, AirOfDay::withDrivenHeight))),
-                Parts.card("What this controller does", controller, procedure, does),
-                Parts.card("Wait or go", go, findings),
-                Parts.noted("Oxygen in this air", where, oxygen, costs, usual));
+                Parts.card(say("What this controller does"), controller, procedure, does),
+                Parts.card(say("Wait or go"), go, findings),
+                Parts.noted(say("Oxygen in this air"), where, oxygen, costs, usual));
     }
 
     /** The catalogue's, and the one that came with the job where that is another. */
@@ -91,12 +92,13 @@ final class TodayLeaf implements Leaf {
                 .findFirst().map(f -> Figures.text(session, f.consequence())).orElse(""));
         FreeAirCheck check = session.job().air();
         ControllerSheet controller = check.controller();
-        procedure.setText(controller == null ? "Choose it as its paper says." : controller.school().procedure());
+        procedure.setText(controller == null ? say("Choose it as its paper says.") : controller.school().procedure());
         does.setText(controller == null ? "" : does(controller));
         Parts.show(does, controller != null);
         AirOfDay today = check.today();
         oxygen.setText(today.air().map(a -> AirModel.oxygen(session, a)).orElse("—"));
-        where.setText(today.drivenHeight() == null ? "what it costs here" : "what it costs where it is driven");
+        where.setText(
+                today.drivenHeight() == null ? say("what it costs here") : say("what it costs where it is driven"));
         costs.write(() -> costs(check));
         fields.refresh();
     }
@@ -110,25 +112,24 @@ final class TodayLeaf implements Leaf {
                         ? new Measure(value, Dimension.FRACTION, 2)
                         : new Measure(value, Dimension.MIXTURE, 2)) + ", " + inAir.kind().words();
         Double placeholder = controller.placeholder();
-        return "In air it shows " + shows + ". Ready within "
-                + Figures.text(session, new Measure(controller.warmUp(), Dimension.DURATION, 0))
-                + (placeholder == null
+        return say("In air it shows %s. Ready within %s%s", shows,
+                Figures.text(session, new Measure(controller.warmUp(), Dimension.DURATION, 0)), placeholder == null
                         ? "."
-                        : "; until then " + Figures.mixture(session, placeholder) + ", a placeholder.");
+                        : say("; until then %s, a placeholder.", Figures.mixture(session, placeholder)));
     }
 
     private void costs(FreeAirCheck check) {
         Optional<CostOfAir> known = CostOfAir.of(check);
         if (known.isEmpty()) {
-            costs.line(0, 0, "Enter the air to see what it costs.", "soft");
+            costs.line(0, 0, say("Enter the air to see what it costs."), "soft");
             return;
         }
         CostOfAir cost = known.get();
         CostOfAir another = CostOfAir.onAnotherDay(check).orElse(cost);
-        costs.line(0, 0, "true", "column-head");
-        costs.line(1, 0, "shown later", "column-head");
-        costs.line(2, 0, "off by", "column-head");
-        costs.line(3, 0, "another day", "column-head");
+        costs.line(0, 0, say("true"), "column-head");
+        costs.line(1, 0, say("shown later"), "column-head");
+        costs.line(2, 0, say("off by"), "column-head");
+        costs.line(3, 0, say("another day"), "column-head");
         for (int i = 0; i < CostOfAir.QUOTED.size(); i++) {
             double lambda = CostOfAir.QUOTED.get(i);
             costs.line(0, i + 1, Figures.mixture(session, lambda), "figure");
@@ -136,8 +137,8 @@ final class TodayLeaf implements Leaf {
             costs.line(2, i + 1, Figures.difference(session, cost.at(lambda)), "figure");
             costs.line(3, i + 1, Figures.difference(session, another.at(lambda)), "soft");
         }
-        usual.setText("Another day: off by so much when calibrated in air of "
-                + Figures.text(session, new Measure(CostOfAir.USUAL_TEMPERATURE, Dimension.TEMPERATURE, 0)) + ", "
-                + Figures.text(session, new Measure(CostOfAir.USUAL_HUMIDITY, Dimension.FRACTION, 0)) + ".");
+        usual.setText(say("Another day: off by so much when calibrated in air of %s, %s.",
+                Figures.text(session, new Measure(CostOfAir.USUAL_TEMPERATURE, Dimension.TEMPERATURE, 0)),
+                Figures.text(session, new Measure(CostOfAir.USUAL_HUMIDITY, Dimension.FRACTION, 0))));
     }
 }

@@ -1,5 +1,6 @@
 package amberheron.app.freeair;
 
+import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Unit.LAMBDA;
 import static amberheron.core.units.Unit.PERCENT;
 import static amberheron.core.units.Unit.SECOND;
@@ -41,16 +42,17 @@ final class VerdictLeaf implements Leaf {
         this.session = session;
         fields = new AirFields(session);
         findings = new FindingsTable(session);
-        EntryField shown = fields.quantity("It shows", PERCENT, 0, 30, 2, AirField.SHOWN, FreeAirCheck::shownOxygen,
+        EntryField shown = fields.quantity(say("It shows"), PERCENT, 0, 30, 2, AirField.SHOWN,
+                FreeAirCheck::shownOxygen,
                 (c, v) -> fields.read(c.withShownOxygen(v, fields.day(c, v))));
-        EntryField mixture = fields.quantity("or as a mixture", LAMBDA, 0.3, 20, 3, AirField.MIXTURE,
+        EntryField mixture = fields.quantity(say("or as a mixture"), LAMBDA, 0.3, 20, 3, AirField.MIXTURE,
                 FreeAirCheck::shownLambda, (c, v) -> fields.read(c.withShownLambda(v, fields.day(c, v))));
-        EntryField settled = fields.quantity("Steady for", SECOND, 0, 3600, 0, AirField.SETTLED,
+        EntryField settled = fields.quantity(say("Steady for"), SECOND, 0, 3600, 0, AirField.SETTLED,
                 FreeAirCheck::settled, FreeAirCheck::withSettled);
         node = new Columns(300,
-                Parts.stacked(Parts.noted("Against the rules", stale, findings),
-                        Parts.card("Shown, and what it should be", compared)),
-                Parts.noted("What the controller shows", date, Parts.evenly(shown, mixture, settled), origin));
+                Parts.stacked(Parts.noted(say("Against the rules"), stale, findings),
+                        Parts.card(say("Shown, and what it should be"), compared)),
+                Parts.noted(say("What the controller shows"), date, Parts.evenly(shown, mixture, settled), origin));
     }
 
     @Override
@@ -63,7 +65,7 @@ final class VerdictLeaf implements Leaf {
         FreeAirCheck check = session.job().air();
         findings.refresh(AirModel.findings(session, AirLeaf.VERDICT), "");
         LocalDate day = check.date();
-        date.setText(day == null ? "no reading yet" : "read " + day);
+        date.setText(day == null ? say("no reading yet") : say("read %s", day));
         stale.setText(Figures.stale(session, Station.AIR));
         origin.setText(origin(check.reading()));
         compared.write(() -> compare(check));
@@ -76,20 +78,21 @@ final class VerdictLeaf implements Leaf {
         Steadiness steady = check.steadiness();
         int row = 0;
         if (shown != null && should.isPresent()) {
-            compared.row(row++, "shown", part(shown, 2), "");
-            compared.row(row++, "should be", part(should.get().oxygen(), 2), should.get().learned()
-                    ? "its own idea of air"
-                    : "this air, known to ± " + part(should.get().doubt(), 1) + " of it");
-            compared.row(row++, "off by", part(should.get().off(shown), 2), "");
+            compared.row(row++, say("shown"), part(shown, 2), "");
+            compared.row(row++, say("should be"), part(should.get().oxygen(), 2), should.get().learned()
+                    ? say("its own idea of air")
+                    : say("this air, known to ± %s of it", part(should.get().doubt(), 1)));
+            compared.row(row++, say("off by"), part(should.get().off(shown), 2), "");
         }
         if (steady != null) {
-            compared.row(row++, "readings", String.valueOf(steady.count()),
-                    "over " + Figures.text(session, new Measure(steady.seconds(), Dimension.DURATION, 0)));
-            compared.row(row++, "drift", part(steady.drift(), 2), "± " + part(steady.driftDoubt(), 2) + " in a minute");
-            compared.row(row++, "scatter", part(steady.scatter(), 2), steady.wild() + " wild");
+            compared.row(row++, say("readings"), String.valueOf(steady.count()),
+                    say("over %s", Figures.text(session, new Measure(steady.seconds(), Dimension.DURATION, 0))));
+            compared.row(row++, say("drift"), part(steady.drift(), 2),
+                    say("± %s in a minute", part(steady.driftDoubt(), 2)));
+            compared.row(row++, say("scatter"), part(steady.scatter(), 2), say("%s wild", steady.wild()));
         }
         if (row == 0) {
-            compared.line(0, 0, "Nothing was read in air yet.", "soft");
+            compared.line(0, 0, say("Nothing was read in air yet."), "soft");
         }
     }
 
@@ -99,12 +102,12 @@ final class VerdictLeaf implements Leaf {
 
     private String origin(Optional<Address> reading) {
         if (reading.isEmpty()) {
-            return "The coach enters these; or read them off the display yourself.";
+            return say("The coach enters these; or read them off the display yourself.");
         }
         Origin from = session.job().entries().origin(reading.get());
-        String words = "From: " + from.words() + ".";
+        String words = say("From: %s.", from.words());
         return from.real() || session.preferences().shop().demo()
                 ? words
-                : words + " Made up by a stand-in, so it counts for nothing.";
+                : say("%s Made up by a stand-in, so it counts for nothing.", words);
     }
 }

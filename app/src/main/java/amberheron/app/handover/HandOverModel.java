@@ -35,13 +35,13 @@ public final class HandOverModel implements StationModel {
 
     @Override
     public String subtitle() {
-        return "What the next person needs, and the proof";
+        return say("What the next person needs, and the proof");
     }
 
     @Override
     public String figure(Session session) {
         var date = session.job().handOver().date();
-        return date == null ? "" : "handed over " + date;
+        return date == null ? "" : say("handed over %s", date);
     }
 
     static final String SHEET = "handover.leaf.sheet";
@@ -62,29 +62,30 @@ public final class HandOverModel implements StationModel {
     /** Opens the job again after a hand-over; what was given stays as it is. */
     void again(Session session) {
         if (session.job().handOver().date() == null) {
-            session.tell("It was not handed over yet.");
+            session.tell(say("It was not handed over yet."));
             return;
         }
-        session.edit("return visit", j -> j.withHandOver(j.handOver().withDate(null)));
-        session.tell("A return visit: what was given stays, and Proof shows what changes from now on.");
+        session.edit(say("return visit"), j -> j.withHandOver(j.handOver().withDate(null)));
+        session.tell(say("A return visit: what was given stays, and Proof shows what changes from now on."));
     }
 
     @Override
     public Map<String, String> leaves() {
-        return Map.of("sheets for owner, tuner and next mechanic", SHEET, "pack and how the shop shows itself", PACK,
-                "proof: whether a pack is whole and what changed since", PROOF);
+        return Map.of(say("sheets for owner, tuner and next mechanic"), SHEET,
+                say("pack and how the shop shows itself"), PACK,
+                say("proof: whether a pack is whole and what changed since"), PROOF);
     }
 
     /** Dates the hand-over and writes the pack, off the screen's thread. */
     public void write(Session session) {
-        session.edit("handed over", j -> j.withHandOver(j.handOver().withDate(session.today())));
+        session.edit(say("handed over"), j -> j.withHandOver(j.handOver().withDate(session.today())));
         JobDocument document = session.document();
         Shop shop = session.preferences().shop();
         UnitChoice units = session.preferences().units();
         ShopCard card = session.preferences().card();
         Path all = folder(session);
         LocalDate today = session.today();
-        session.background().run("Writing the pack", () -> {
+        session.background().run(say("Writing the pack"), () -> {
             String code = Manifest.code(document.bytes());
             Path folder = Visits.next(all, today, code);
             int files = HandOverPack.write(document, new JobReview(document.job(), shop), units, card, folder).size();
@@ -94,7 +95,7 @@ public final class HandOverModel implements StationModel {
 
     @Override
     public List<StationAction> actions() {
-        return List.of(new StationAction("Write the hand-over pack", "Shortcut+P", this::write));
+        return List.of(new StationAction(say("Write the hand-over pack"), "Shortcut+P", this::write));
     }
 
     @Override
@@ -105,7 +106,7 @@ public final class HandOverModel implements StationModel {
         List<Source> checked = List.of(Source.derived("the state of every link, from this job's own figures"));
         Message caution = plain(
                 "A wrong number is worse than none: an engine is fuelled from it. Removing or replacing emission parts can be illegal on the road: local law and inspection rules decide.");
-        Action write = new Action("Write the pack", () -> write(session));
+        Action write = new Action(say("Write the pack"), () -> write(session));
         if (!open.isEmpty()) {
             Station first = open.getFirst();
             return new Advice(

@@ -1,5 +1,7 @@
 package amberheron.app.handover;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Leaves;
 import amberheron.app.parts.StationView;
 import amberheron.app.session.Session;
@@ -13,9 +15,9 @@ public final class HandOverView implements StationView {
 
     /** The view on a session. */
     public HandOverView(Session session, HandOverModel model) {
-        leaves = new Leaves(session).with("Sheet", HandOverModel.SHEET, () -> new SheetLeaf(session))
-                .with("Pack", HandOverModel.PACK, () -> new PackLeaf(session, model))
-                .with("Proof", HandOverModel.PROOF, () -> new ProofLeaf(session, model));
+        leaves = new Leaves(session).with(say("Sheet"), HandOverModel.SHEET, () -> new SheetLeaf(session))
+                .with(say("Pack"), HandOverModel.PACK, () -> new PackLeaf(session, model))
+                .with(say("Proof"), HandOverModel.PROOF, () -> new ProofLeaf(session, model));
     }
 
     @Override

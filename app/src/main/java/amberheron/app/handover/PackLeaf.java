@@ -31,27 +31,30 @@ final class PackLeaf implements Leaf {
         this.session = session;
         this.model = model;
         name.setId("handover.shop");
-        name.setPromptText("none");
-        name.setAccessibleText("The shop's name on paper");
+        name.setPromptText(say("none"));
+        name.setAccessibleText(say("The shop's name on paper"));
         name.setOnAction(e -> named());
         name.focusedProperty().addListener((o, was, now) -> {
             if (!now) {
                 named();
             }
         });
-        Label label = Parts.line("The shop's name", "field-name");
+        Label label = Parts.line(say("The shop's name"), "field-name");
         label.setLabelFor(name);
-        paper = new Choice<>("Paper", "handover.paper", List.of(ShopCard.Paper.values()),
+        paper = new Choice<>(say("Paper"), "handover.paper", List.of(ShopCard.Paper.values()),
                 ShopCard.Paper::words, () -> session.preferences().card().paper(),
                 p -> session.preferences().card(session.preferences().card().name(), p));
         node = new Columns(300,
-                Parts.card("What it holds", holds,
-                        Parts.button("Write the pack", "handover.write", () -> model.write(session), "primary"), where),
-                Parts.card("On every sheet", label, name, paper, mark),
-                Parts.card("Coming back", Parts.text(
-                        "A later hand-over gets a folder of its own: what was given before is never written over, and Proof says what changed between.",
+                Parts.card(say("What it holds"), holds,
+                        Parts.button(say("Write the pack"), "handover.write", () -> model.write(session), "primary"),
+                        where),
+                Parts.card(say("On every sheet"), label, name, paper, mark),
+                Parts.card(say("Coming back"), Parts.text(
+                        say("A later hand-over gets a folder of its own: what was given before is never "
+                                + "written over, and Proof says what changed between."),
                         "soft"),
-                        Parts.button("Begin a return visit", "handover.again", () -> model.again(session), "quiet")));
+                        Parts.button(say("Begin a return visit"), "handover.again", () -> model.again(session),
+                                "quiet")));
     }
 
     private void named() {
@@ -72,14 +75,14 @@ final class PackLeaf implements Leaf {
         holds.write(() -> {
             int row = 0;
             for (String[] line : new String[][]{
-                    {"Owner", "one page: what was fitted, what the number means, when to come back"},
-                    {"Tuner", "law, setting, check points, what the log shows, how far to trust it"},
-                    {"Next mechanic", "where and why, every wire, power and ground, procedure"},
-                    {"Figures", "law, setting, points and chart as CSV; the job as JSON"},
-                    {"Harness", "chart, strip and tags to cut out"},
-                    {"Marking out", "the templates at full size, where a place was taken"},
-                    {"Calendar", "when free air is due again"},
-                    {"Manifest", "SHA-256 of every file, and the code on every page"}}) {
+                    {say("Owner"), say("one page: what was fitted, what the number means, when to come back")},
+                    {say("Tuner"), say("law, setting, check points, what the log shows, how far to trust it")},
+                    {say("Next mechanic"), say("where and why, every wire, power and ground, procedure")},
+                    {say("Figures"), say("law, setting, points and chart as CSV; the job as JSON")},
+                    {say("Harness"), say("chart, strip and tags to cut out")},
+                    {say("Marking out"), say("the templates at full size, where a place was taken")},
+                    {say("Calendar"), say("when free air is due again")},
+                    {say("Manifest"), say("SHA-256 of every file, and the code on every page")}}) {
                 holds.line(0, row, line[0], "strong").setMinWidth(NAME);
                 holds.words(1, row++, line[1], "plain");
             }

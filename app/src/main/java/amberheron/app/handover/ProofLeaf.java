@@ -1,5 +1,6 @@
 package amberheron.app.handover;
 
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Cells;
@@ -50,13 +51,13 @@ final class ProofLeaf implements Leaf {
     ProofLeaf(Session session, HandOverModel model) {
         this.session = session;
         this.model = model;
-        latest = new Latest<>(session, "Looking at the packs");
-        node = new Columns(320, Parts.card("Given", visits, whole, made, faults,
-                Parts.button("Look again", "handover.look", () -> {
+        latest = new Latest<>(session, say("Looking at the packs"));
+        node = new Columns(320, Parts.card(say("Given"), visits, whole, made, faults,
+                Parts.button(say("Look again"), "handover.look", () -> {
                     looked = null;
                     latest.forget();
                     refresh();
-                }, "quiet")), Parts.card("Since then", since, changes));
+                }, "quiet")), Parts.card(say("Since then"), since, changes));
     }
 
     @Override
@@ -112,7 +113,7 @@ final class ProofLeaf implements Leaf {
         });
         PackCheck check = now == null || now.checks().isEmpty() ? null : now.checks().get(at);
         if (check == null) {
-            whole.setText(now == null ? "Looking…" : "Nothing was handed over yet.");
+            whole.setText(now == null ? say("Looking…") : say("Nothing was handed over yet."));
             made.setText("");
             since.setText("");
             faults.write(() -> {
@@ -123,11 +124,11 @@ final class ProofLeaf implements Leaf {
         }
         whole.setText(check.faults().isEmpty()
                 ? say("✓ Whole: %d files as they were written.", check.manifest().files().size())
-                : "▲ Not as it was written.");
+                : say("▲ Not as it was written."));
         Parts.styles(whole, "strong", check.faults().isEmpty() ? "agreed" : "wrong");
         LocalDate day = check.manifest().made();
         made.setText(say("Code %s, made %s. The same code stands on every page.", check.manifest().code(),
-                day == null ? "on no known day" : day.toString()));
+                day == null ? say("on no known day") : day.toString()));
         faults.write(() -> {
             int row = 0;
             for (String fault : check.faults().stream().limit(MOST).toList()) {
@@ -135,9 +136,12 @@ final class ProofLeaf implements Leaf {
             }
         });
         since.setText(check.since().isEmpty()
-                ? at == 0 ? "Nothing changed: pack and job agree." : "Nothing changed until the next hand-over."
-                : say("%s changed%s:", check.since().size() == 1 ? "One value" : check.since().size() + " values",
-                        at == 0 ? "" : " until the next hand-over"));
+                ? at == 0
+                        ? say("Nothing changed: pack and job agree.")
+                        : say("Nothing changed until the next hand-over.")
+                : say("%s changed%s:",
+                        count("One value", "%d values", check.since().size()),
+                        at == 0 ? "" : say(" until the next hand-over")));
         changes.write(() -> changes(check.since()));
     }
 

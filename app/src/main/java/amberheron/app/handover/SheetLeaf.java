@@ -1,5 +1,6 @@
 package amberheron.app.handover;
 
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Choice;
@@ -63,13 +64,13 @@ final class SheetLeaf implements Leaf {
 
     SheetLeaf(Session session) {
         this.session = session;
-        laidOut = new Latest<>(session, "Laying out the sheet");
+        laidOut = new Latest<>(session, say("Laying out the sheet"));
         resting.setOnFinished(e -> {
             if (session.isOpen()) {
                 layOut();
             }
         });
-        whom = new Choice<>("For whom", "handover.for", List.of(For.values()), For::words, () -> shown,
+        whom = new Choice<>(say("For whom"), "handover.for", List.of(For.values()), For::words, () -> shown,
                 this::show);
         page.setPreserveRatio(true);
         page.setFitHeight(HIGH);
@@ -80,18 +81,19 @@ final class SheetLeaf implements Leaf {
         paper.setMinHeight(HIGH + 2);
         Button back = Parts.button("‹", "handover.back", () -> turn(-1), "quiet");
         Button on = Parts.button("›", "handover.on", () -> turn(1), "quiet");
-        back.setAccessibleText("Page before");
-        on.setAccessibleText("Next page");
+        back.setAccessibleText(say("Page before"));
+        on.setAccessibleText(say("Next page"));
         HBox turning = new HBox(8, back, which, on,
-                Parts.spring(), Parts.button("Print…", "handover.print", this::print, "quiet"));
+                Parts.spring(), Parts.button(say("Print…"), "handover.print", this::print, "quiet"));
         turning.setAlignment(Pos.CENTER_LEFT);
-        notDone = new TextEntry(session, "What was not done", "handover.notDone", "so that the next person knows", 3,
+        notDone = new TextEntry(session, say("What was not done"), "handover.notDone",
+                say("so that the next person knows"), 3,
                 j -> j.handOver().notDone(), (j, v) -> j.withHandOver(j.handOver().withNotDone(v)));
-        by = new TextEntry(session, "Handed over by", "handover.by", "initials", 1, j -> j.handOver().by(),
+        by = new TextEntry(session, say("Handed over by"), "handover.by", say("initials"), 1, j -> j.handOver().by(),
                 (j, v) -> j.withHandOver(j.handOver().withBy(v)));
         node = new Columns(300, Parts.bare(paper, turning),
-                Parts.stacked(Parts.card("Standing", standing, said), Parts.bare(whom),
-                        Parts.card("Said first", notDone, by)));
+                Parts.stacked(Parts.card(say("Standing"), standing, said), Parts.bare(whom),
+                        Parts.card(say("Said first"), notDone, by)));
     }
 
     private void show(For wanted) {
@@ -116,7 +118,7 @@ final class SheetLeaf implements Leaf {
         HandOverSheet.Standing now = HandOverSheet.standing(session.review(), session.preferences().units());
         standing.setText((now.proven() ? "✓ " : "▲ ") + now.words());
         Parts.styles(standing, now.proven() ? "agreed" : "wrong", "strong");
-        said.setText("What was not done and what is stale stands at the top of every sheet.");
+        said.setText(say("What was not done and what is stale stands at the top of every sheet."));
         whom.refresh();
         notDone.refresh();
         by.refresh();
@@ -153,7 +155,7 @@ final class SheetLeaf implements Leaf {
     private void print() {
         PrinterJob job = PrinterJob.createPrinterJob();
         if (job == null) {
-            session.tell("No printer is set up on this machine: the pack holds the sheets as PDF.");
+            session.tell(say("No printer is set up on this machine: the pack holds the sheets as PDF."));
             return;
         }
         if (!job.showPrintDialog(node.getScene().getWindow())) {
@@ -164,7 +166,7 @@ final class SheetLeaf implements Leaf {
         UnitChoice units = session.preferences().units();
         ShopCard card = session.preferences().card();
         For sheet = shown;
-        session.background().run("Printing",
+        session.background().run(say("Printing"),
                 () -> Preview.pages(document, new JobReview(document.job(), shop), units, card, sheet, PRINT), done -> {
                     PageLayout layout = Objects.requireNonNull(job.getJobSettings().getPageLayout());
                     boolean printed = true;
@@ -176,8 +178,8 @@ final class SheetLeaf implements Leaf {
                         printed &= job.printPage(layout, whole);
                     }
                     return printed && job.endJob()
-                            ? say("%d pages are printed.", done.size())
-                            : "The printer did not take it: the pack holds the sheets as PDF.";
+                            ? count("1 page is printed.", "%d pages are printed.", done.size())
+                            : say("The printer did not take it: the pack holds the sheets as PDF.");
                 });
     }
 }

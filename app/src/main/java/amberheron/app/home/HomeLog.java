@@ -1,5 +1,7 @@
 package amberheron.app.home;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.io.PrivateFile;
 import amberheron.io.TextFiles;
 import java.io.IOException;
@@ -57,7 +59,8 @@ public final class HomeLog {
             begun = new Begun(home, handler);
             return Optional.of(handler);
         } catch (IOException e) {
-            System.err.println("heron: no log can be written in " + home.resolve("logs") + ": " + TextFiles.reason(e));
+            System.err
+                    .println(say("heron: no log can be written in %s: %s", home.resolve("logs"), TextFiles.reason(e)));
             return Optional.empty();
         }
     }

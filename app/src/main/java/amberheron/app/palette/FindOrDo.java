@@ -1,5 +1,7 @@
 package amberheron.app.palette;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Supplier;
@@ -45,11 +47,11 @@ public final class FindOrDo extends StackPane {
         this.all = all;
         getStyleClass().add("palette-veil");
         input.setId("palette.input");
-        input.setPromptText("A job, a station, an action, a setting…");
-        input.setAccessibleText("Find or do");
+        input.setPromptText(say("A job, a station, an action, a setting…"));
+        input.setAccessibleText(say("Find or do"));
         list.setId("palette.list");
         list.setCellFactory(l -> new Cell());
-        Label none = new Label("Nothing is called that.");
+        Label none = new Label(say("Nothing is called that."));
         none.getStyleClass().add("soft");
         list.setPlaceholder(none);
         list.setOnMouseClicked(e -> run());

@@ -1,7 +1,8 @@
 package amberheron.app.parts;
 
-import amberheron.app.session.Session;
+import static amberheron.core.units.Phrase.say;
 
+import amberheron.app.session.Session;
 import amberheron.core.job.Job;
 import java.time.LocalDate;
 import java.util.function.BiFunction;
@@ -44,14 +45,14 @@ public final class DateEntry extends VBox implements Refreshed {
                 try {
                     return LocalDate.parse(typed);
                 } catch (java.time.format.DateTimeParseException e) {
-                    session.tell(name + ": found “" + typed + "”, expected a date such as 2026-05-31");
+                    session.tell(say("%s: found “%s”, expected a date such as 2026-05-31", name, typed));
                     return read.apply(session.job());
                 }
             }
         });
         picker.valueProperty().addListener((o, was, now) -> {
             if (!refreshing) {
-                session.edit(name + (now == null ? " cleared" : " " + now), j -> write.apply(j, now));
+                session.edit(name + (now == null ? say(" cleared") : " " + now), j -> write.apply(j, now));
             }
         });
         getChildren().addAll(label, picker);

@@ -1,5 +1,7 @@
 package amberheron.app.parts;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -78,10 +80,10 @@ public final class EditTable extends VBox {
         widthProperty().addListener((o, was, now) -> fit());
         FlowPane buttons = new FlowPane(6, 6,
                 Parts.button(more, id + ".add", this::add, "quiet"),
-                Parts.button("Earlier", id + ".earlier", () -> moveTo(-1), "quiet"),
-                Parts.button("Later", id + ".later", () -> moveTo(1), "quiet"),
-                Parts.button("Remove", id + ".remove", this::remove, "quiet"),
-                Parts.line("Ctrl+Enter adds · Alt+↑ ↓ moves · Ctrl+Del removes", "note"));
+                Parts.button(say("Earlier"), id + ".earlier", () -> moveTo(-1), "quiet"),
+                Parts.button(say("Later"), id + ".later", () -> moveTo(1), "quiet"),
+                Parts.button(say("Remove"), id + ".remove", this::remove, "quiet"),
+                Parts.line(say("Ctrl+Enter adds · Alt+↑ ↓ moves · Ctrl+Del removes"), "note"));
         getChildren().addAll(grid, buttons);
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     }

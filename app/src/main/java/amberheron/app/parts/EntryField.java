@@ -1,5 +1,7 @@
 package amberheron.app.parts;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.finding.Origin;
@@ -114,13 +116,13 @@ public final class EntryField extends VBox implements Refreshed {
     /** Shows the angle as a position on the pipe's clock face. */
     public EntryField onClockFace() {
         onClockFace = true;
-        input.setPromptText("such as 1:52");
+        input.setPromptText(say("such as 1:52"));
         return this;
     }
 
     /** The unit that is meant; a value would read like one that is expected here. */
     private static String prompt(QuantityField field) {
-        return field.unit().symbol().isEmpty() ? "" : "in " + field.unit().symbol();
+        return field.unit().symbol().isEmpty() ? "" : say("in %s", field.unit().symbol());
     }
 
     @Override
@@ -132,10 +134,10 @@ public final class EntryField extends VBox implements Refreshed {
             if (!input.isFocused()) {
                 input.setText(draft.get());
             }
-            say(judged(draft.get()).parsed());
+            showFault(judged(draft.get()).parsed());
             return;
         }
-        say(new Parsed.Value(0));
+        showFault(new Parsed.Value(0));
         String now = shown();
         // The same words written again would take back what is marked in them.
         if ((!input.isFocused() || unchanged()) && !input.getText().equals(now)) {
@@ -169,7 +171,7 @@ public final class EntryField extends VBox implements Refreshed {
         seen = value;
         boolean real = value == null || origin(job).real();
         input.pseudoClassStateChanged(SIMULATED, !real);
-        name.setText(real ? field.name() : "sim · " + field.name());
+        name.setText(real ? field.name() : say("sim · %s", field.name()));
     }
 
     private boolean unchanged() {
@@ -217,12 +219,12 @@ public final class EntryField extends VBox implements Refreshed {
         if (typed.isEmpty()) {
             shownLast = "";
             seen = null;
-            session.edit(field.name() + " cleared",
+            session.edit(say("%s cleared", field.name()),
                     j -> write.apply(j, null).withEntries(j.entries().cleared(address.get())));
             return true;
         }
         Judged judged = judged(typed);
-        say(judged.parsed());
+        showFault(judged.parsed());
         if (judged.parsed() instanceof Parsed.Value value) {
             // As entered is as shown from now on, also while the cursor is still in it.
             shownLast = typed;
@@ -236,7 +238,7 @@ public final class EntryField extends VBox implements Refreshed {
                     j -> judged.then().withEntries(entered(j.entries())));
             return true;
         }
-        session.edit(field.name() + " as typed", j -> j.withEntries(j.entries().drafted(address.get(), typed)));
+        session.edit(say("%s as typed", field.name()), j -> j.withEntries(j.entries().drafted(address.get(), typed)));
         return false;
     }
 
@@ -248,7 +250,7 @@ public final class EntryField extends VBox implements Refreshed {
         return new Measure(si, field.dimension(), decimals);
     }
 
-    private void say(Parsed parsed) {
+    private void showFault(Parsed parsed) {
         String message = parsed instanceof Parsed.Bad bad ? bad.message() : "";
         fault.setText(message);
         Parts.show(fault, !message.isEmpty());

@@ -1,5 +1,8 @@
 package amberheron.app.parts;
 
+import static amberheron.core.units.Phrase.count;
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.finding.Check;
@@ -35,7 +38,8 @@ public final class FindingsTable extends Stack {
     /** Rows as last laid, by check: while something is dragged only their figures change. */
     private final Map<Check, Row> rows = new HashMap<>();
     private final Map<Address, MissingRow> missing = new HashMap<>();
-    private final Node head = grid(Parts.line(""), head(""), head("found"), head("limit"), head("costs"));
+    private final Node head = grid(Parts.line(""), head(""), head(say("found")), head(say("limit")),
+            head(say("costs")));
     private final Label keptTitle = Parts.line("", "subject");
     private final Label keptFold = Parts.line("", "note");
     private final Label keptWords = Parts.text("", "consequence", "kept-words");
@@ -119,8 +123,8 @@ public final class FindingsTable extends Stack {
     }
 
     private void showKept(boolean unfolded) {
-        keptTitle.setText(standing.kept().size() + " kept");
-        keptFold.setText(unfolded ? "hide ▴" : "show ▾");
+        keptTitle.setText(say("%s kept", standing.kept().size()));
+        keptFold.setText(unfolded ? say("hide ▴") : say("show ▾"));
         keptWords.setText(unfolded
                 ? ""
                 : standing.kept().stream().map(f -> {
@@ -129,8 +133,9 @@ public final class FindingsTable extends Stack {
                             + (figure == null ? "" : " " + Figures.text(session, figure));
                 }).collect(Collectors.joining(" · ")));
         Parts.show(Objects.requireNonNull(keptWords.getParent()), !unfolded);
-        kept.setAccessibleText(standing.kept().size() + " checks are kept: " + keptWords.getText()
-                + (unfolded ? " Press to hide them." : " Press to show them."));
+        kept.setAccessibleText(say("%s: %s%s", count("1 check is kept", "%d checks are kept", standing.kept().size()),
+                keptWords.getText(),
+                unfolded ? say(" Press to hide them.") : say(" Press to show them.")));
     }
 
     /** A value that is missing, and the checks that wait for it. */
@@ -142,7 +147,7 @@ public final class FindingsTable extends Stack {
         MissingRow(Address value) {
             StackPane mark = new StackPane(Mark.of(Verdict.UNKNOWN));
             mark.setMinWidth(18);
-            Label key = Parts.line("enter it ⏎", "note");
+            Label key = Parts.line(say("enter it ⏎"), "note");
             key.setMinWidth(Region.USE_PREF_SIZE);
             HBox box = new HBox(waiting);
             box.getStyleClass().add("consequence-box");
@@ -162,16 +167,16 @@ public final class FindingsTable extends Stack {
 
         /** The first says what for; the others are told by their names. */
         void show(Standing.Missing m, boolean first) {
-            title.setText("Missing: " + m.value().property().words()
-                    + (m.values().size() > 1 ? " (" + m.values().size() + ")" : ""));
+            title.setText(say("Missing: %s%s", m.value().property().words(),
+                    m.values().size() > 1 ? " (" + m.values().size() + ")" : ""));
             boolean one = m.waiting().size() == 1;
             Finding check = m.waiting().getFirst();
             waiting.setText(one
                     ? Figures.text(session, check.subject()) + ": " + Figures.text(session, check.consequence())
                     : m.waiting().stream().map(f -> Figures.text(session, f.subject())).collect(
-                            Collectors.joining(", ", "", " wait for it.")));
+                            Collectors.joining(", ", "", say(" wait for it."))));
             Parts.show(Objects.requireNonNull(waiting.getParent()), first);
-            node.setAccessibleText(title.getText() + ". " + waiting.getText() + " Press to enter it.");
+            node.setAccessibleText(say("%s. %s Press to enter it.", title.getText(), waiting.getText()));
         }
     }
 
@@ -223,17 +228,17 @@ public final class FindingsTable extends Stack {
                     bound == null ? "" : bound.relation().sign() + " " + Figures.text(session, bound.bound()));
             cost.setText(costs == null ? "—" : Figures.difference(session, costs));
             consequence.setText(Figures.text(session, f.consequence()));
-            node.setAccessibleText(Figures.text(session, f.subject()) + ": " + word(f.verdict()) + ". "
-                    + Figures.text(session, f.consequence()) + " Press for why.");
+            node.setAccessibleText(say("%s: %s. %s Press for why.", Figures.text(session, f.subject()),
+                    word(f.verdict()), Figures.text(session, f.consequence())));
         }
     }
 
     private static String word(Verdict verdict) {
         return switch (verdict) {
-            case PASS -> "passes";
-            case UNKNOWN -> "not known yet";
-            case WARN -> "warning";
-            case FAIL -> "fails";
+            case PASS -> say("passes");
+            case UNKNOWN -> say("not known yet");
+            case WARN -> say("warning");
+            case FAIL -> say("fails");
         };
     }
 
@@ -254,7 +259,7 @@ public final class FindingsTable extends Stack {
 
     private static Node right(Label label, String column) {
         HBox box = new HBox(label);
-        box.getStyleClass().add("column-" + column);
+        box.getStyleClass().add(say("column-%s", column));
         box.setAlignment(Pos.CENTER_RIGHT);
         return box;
     }

@@ -1,5 +1,7 @@
 package amberheron.app.parts;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.session.Figures;
 import javafx.scene.shape.Rectangle;
 
@@ -35,7 +37,7 @@ public abstract class HourBars extends Drawing {
         for (int h = 0; h <= hours; h += every) {
             double x = left + h * 60 * perMinute;
             line(x, 0, x, foot, "plot-zero");
-            text(h == 0 ? "now" : h + " h", x, foot + 15, h == 0 ? 0 : h == hours ? 1 : 0.5, "drawing-text",
+            text(h == 0 ? say("now") : h + " h", x, foot + 15, h == 0 ? 0 : h == hours ? 1 : 0.5, "drawing-text",
                     "soft-text");
         }
     }

@@ -239,7 +239,7 @@ public final class Parts {
     }
 
     /** Words that take no room while there are none. */
-    public static void say(Label label, String words) {
+    public static void show(Label label, String words) {
         label.setText(words);
         show(label, !words.isEmpty());
     }

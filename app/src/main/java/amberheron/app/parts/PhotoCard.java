@@ -1,5 +1,7 @@
 package amberheron.app.parts;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.session.Session;
 import amberheron.core.finding.Photo;
 import amberheron.core.job.Job;
@@ -36,12 +38,13 @@ public final class PhotoCard extends VBox {
         this.read = read;
         this.write = write;
         file.setId(key);
-        file.setPromptText("path of a photo, JPEG or PNG");
-        file.setAccessibleText("Photo");
+        file.setPromptText(say("path of a photo, JPEG or PNG"));
+        file.setAccessibleText(say("Photo"));
         file.setOnAction(e -> attach(file.getText()));
-        getChildren().add(Parts.card("Photos", list,
-                new HBox(6, file, Parts.button("Attach", key + ".attach", () -> attach(file.getText()), "quiet"),
-                        Parts.button("Browse…", key + ".browse", () -> Parts.browse(this, "Photo", this::attach),
+        getChildren().add(Parts.card(say("Photos"), list,
+                new HBox(6, file, Parts.button(say("Attach"), key + ".attach", () -> attach(file.getText()), "quiet"),
+                        Parts.button(say("Browse…"), key + ".browse",
+                                () -> Parts.browse(this, say("Photo"), this::attach),
                                 "quiet"))));
         file.setMinWidth(60);
         HBox.setHgrow(file, Priority.ALWAYS);
@@ -59,20 +62,20 @@ public final class PhotoCard extends VBox {
     public static void attach(Session session, String typed, Function<Job, List<Photo>> read,
             BiFunction<Job, List<Photo>, Job> write) {
         Path folder = Photos.folder(session.home(), session.job());
-        session.background().intoJob("Attaching", progress -> {
+        session.background().intoJob(say("Attaching"), progress -> {
             Photo kept = Photos.keep(typed, folder);
             Photos.offer(kept, folder, session.book());
             return kept;
         },
-                (job, photo) -> photo.file() + " was kept, but " + job + " is no longer open; attach it there again.",
+                (job, photo) -> say("%s was kept, but %s is no longer open; attach it there again.", photo.file(), job),
                 photo -> {
-                    session.edit("photo " + photo.file(), j -> {
+                    session.edit(say("photo %s", photo.file()), j -> {
                         List<Photo> photos = new ArrayList<>(read.apply(j));
                         photos.removeIf(p -> p.file().equals(photo.file()));
                         photos.add(photo);
                         return write.apply(j, photos);
                     });
-                    return photo.file() + " is kept in " + folder + ".";
+                    return say("%s is kept in %s.", photo.file(), folder);
                 });
     }
 
@@ -80,15 +83,15 @@ public final class PhotoCard extends VBox {
     public void refresh() {
         List<Photo> photos = read.apply(session.job());
         Parts.fill(list, photos, () -> photos.isEmpty()
-                ? List.of(Parts.text("None yet.", "soft"))
+                ? List.of(Parts.text(say("None yet."), "soft"))
                 : IntStream.range(0, photos.size()).mapToObj(i -> row(photos.get(i), i)).toList());
     }
 
     private VBox row(Photo photo, int index) {
         TextField caption = new TextField(photo.caption());
         caption.setId(file.getId() + ".caption." + (index + 1));
-        caption.setPromptText("what it shows, for the sheet");
-        caption.setAccessibleText("What " + photo.file() + " shows");
+        caption.setPromptText(say("what it shows, for the sheet"));
+        caption.setAccessibleText(say("What %s shows", photo.file()));
         Runnable keep = () -> caption(photo, caption.getText().strip());
         caption.setOnAction(e -> keep.run());
         caption.focusedProperty().addListener((o, was, now) -> {
@@ -96,14 +99,14 @@ public final class PhotoCard extends VBox {
                 keep.run();
             }
         });
-        return new VBox(2, Parts.text(photo.file() + "  ·  SHA-256 "
-                + photo.digest().substring(0, Math.min(12, photo.digest().length())) + "…"), caption);
+        return new VBox(2, Parts.text(say("%s  ·  SHA-256 %s…", photo.file(),
+                photo.digest().substring(0, Math.min(12, photo.digest().length())))), caption);
     }
 
     private void caption(Photo photo, String typed) {
         String words = typed.substring(0, Math.min(MOST_WORDS, typed.length()));
         if (!words.equals(photo.caption()) && read.apply(session.job()).contains(photo)) {
-            session.edit("caption of " + photo.file(), j -> write.apply(j, read.apply(j).stream()
+            session.edit(say("caption of %s", photo.file()), j -> write.apply(j, read.apply(j).stream()
                     .map(p -> p.equals(photo) ? p.withCaption(words) : p).toList()));
         }
     }

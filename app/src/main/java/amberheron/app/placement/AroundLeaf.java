@@ -1,5 +1,6 @@
 package amberheron.app.placement;
 
+import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Unit.DEGREE;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.MILLIMETRE;
@@ -38,7 +39,8 @@ final class AroundLeaf implements Leaf {
     private final Session session;
     private final List<Runnable> refreshers = new ArrayList<>();
     private final EditTable table;
-    private final Label none = Parts.text("Floor, shaft, fuel line, ground: whatever sensor and cable could touch.",
+    private final Label none = Parts.text(
+            say("Floor, shaft, fuel line, ground: whatever sensor and cable could touch."),
             "soft");
     private final Node node;
 
@@ -47,34 +49,35 @@ final class AroundLeaf implements Leaf {
         PartList<Neighbour> list = new PartList<>(session, j -> j.intake().exhaust().neighbours(),
                 (j, all) -> j.withIntake(j.intake().withExhaust(j.intake().exhaust().withNeighbours(all))),
                 Neighbour::id, PlaceField.NEIGHBOUR_GAP, this::after, new PartList.Words<>(
-                        n -> n.kind().words() + " beside the pipe", "beside the pipe, moved",
-                        "no longer beside the pipe"));
-        table = new EditTable("place.neighbour", "Add what lies beside it", list, List.of(
-                list.choice("What it is", "kind", List.of(Neighbour.Kind.values()), Neighbour.Kind::words,
+                        n -> say("%s beside the pipe", n.kind().words()), say("beside the pipe, moved"),
+                        say("no longer beside the pipe")));
+        table = new EditTable("place.neighbour", say("Add what lies beside it"), list, List.of(
+                list.choice(say("What it is"), "kind", List.of(Neighbour.Kind.values()), Neighbour.Kind::words,
                         Neighbour.Kind::words, Neighbour::kind, (n, k) -> n.withKind(k).withSide(k.usualSide())),
-                list.choice("Lies", "side", List.of(Neighbour.Side.values()), Neighbour.Side::words,
+                list.choice(say("Lies"), "side", List.of(Neighbour.Side.values()), Neighbour.Side::words,
                         Neighbour.Side::words, Neighbour::side, Neighbour::withSide),
-                list.quantity(QuantityField.of("From", MILLIMETRE, -2000, 10_000), 0, PlaceField.NEIGHBOUR_FROM,
+                list.quantity(QuantityField.of(say("From"), MILLIMETRE, -2000, 10_000), 0, PlaceField.NEIGHBOUR_FROM,
                         Neighbour::from, (n, v) -> n.withFrom(v == null ? 0 : v)),
-                list.quantity(QuantityField.of("To", MILLIMETRE, -2000, 10_000), 0, PlaceField.NEIGHBOUR_TO,
+                list.quantity(QuantityField.of(say("To"), MILLIMETRE, -2000, 10_000), 0, PlaceField.NEIGHBOUR_TO,
                         Neighbour::to, (n, v) -> n.withTo(v == null ? FAR : v)),
-                list.quantity(QuantityField.of("Gap to the pipe", MILLIMETRE, 0, 2000), 0, PlaceField.NEIGHBOUR_GAP,
+                list.quantity(QuantityField.of(say("Gap to the pipe"), MILLIMETRE, 0, 2000), 0,
+                        PlaceField.NEIGHBOUR_GAP,
                         Neighbour::gap, Neighbour::withGap)));
-        node = new VBox(12, Parts.card("Around it", none, table),
-                Parts.card("Sensor, lead, and the car on its wheels", Parts.evenly(
-                        probe("Stands out by", PlaceField.STAND_OUT, MILLIMETRE, 20, 300, Probe::standOut,
+        node = new VBox(12, Parts.card(say("Around it"), none, table),
+                Parts.card(say("Sensor, lead, and the car on its wheels"), Parts.evenly(
+                        probe(say("Stands out by"), PlaceField.STAND_OUT, MILLIMETRE, 20, 300, Probe::standOut,
                                 (p, v) -> fits(p.withStandOut(v))),
-                        lead("Sensor's lead", PlaceField.LEAD, r -> r.lengths().lead(),
+                        lead(say("Sensor's lead"), PlaceField.LEAD, r -> r.lengths().lead(),
                                 (r, v) -> r.withLengths(p -> p.withLead(v))),
-                        lead("Extension", PlaceField.EXTENSION, r -> r.lengths().extension(),
+                        lead(say("Extension"), PlaceField.EXTENSION, r -> r.lengths().extension(),
                                 (r, v) -> r.withLengths(p -> p.withExtension(v))),
-                        probe("Leaves pipe at", PlaceField.LEAD_EXIT, MILLIMETRE, -2000, 10_000, Probe::leadExit,
+                        probe(say("Leaves pipe at"), PlaceField.LEAD_EXIT, MILLIMETRE, -2000, 10_000, Probe::leadExit,
                                 Probe::withLeadExit),
-                        probe("To controller", PlaceField.LEAD_ONWARD, METRE, 0.05, 20, Probe::leadOnward,
+                        probe(say("To controller"), PlaceField.LEAD_ONWARD, METRE, 0.05, 20, Probe::leadOnward,
                                 Probe::withLeadOnward),
-                        attitude("Nose up by", PlaceField.PITCH, Attitude::pitch,
+                        attitude(say("Nose up by"), PlaceField.PITCH, Attitude::pitch,
                                 (a, v) -> new Attitude(v, a.roll())),
-                        attitude("Right side up by", PlaceField.ROLL, Attitude::roll,
+                        attitude(say("Right side up by"), PlaceField.ROLL, Attitude::roll,
                                 (a, v) -> new Attitude(a.pitch(), v)))));
     }
 

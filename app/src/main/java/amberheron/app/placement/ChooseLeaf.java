@@ -1,5 +1,6 @@
 package amberheron.app.placement;
 
+import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Unit.CELSIUS;
 import static amberheron.core.units.Unit.DEGREE;
 import static amberheron.core.units.Unit.MILLIMETRE;
@@ -62,42 +63,43 @@ final class ChooseLeaf implements Leaf {
         this.model = model;
         face = new ClockFace(session, model, moved);
         rules = new FindingsTable(session);
-        EntryField distance = candidate("Along the pipe", MILLIMETRE, -2000, 10_000, PlaceField.DISTANCE,
+        EntryField distance = candidate(say("Along the pipe"), MILLIMETRE, -2000, 10_000, PlaceField.DISTANCE,
                 Candidate::distance, (c, v) -> {
                     if (v != null) {
                         PlaceModel.exhaust(session).run(c.line()).require(v);
                     }
                     return c.withDistance(v);
                 });
-        EntryField clock = candidate("Clock", DEGREE, -180, 180, PlaceField.CLOCK, Candidate::clock,
+        EntryField clock = candidate(say("Clock"), DEGREE, -180, 180, PlaceField.CLOCK, Candidate::clock,
                 Candidate::withClock).onClockFace();
-        EntryField slope = candidate("Slope there", DEGREE, -90, 90, PlaceField.SLOPE, Candidate::slope,
+        EntryField slope = candidate(say("Slope there"), DEGREE, -90, 90, PlaceField.SLOPE, Candidate::slope,
                 Candidate::withSlope);
-        EntryField lean = candidate("Leans along it", DEGREE, -60, 60, PlaceField.LEAN, Candidate::lean,
+        EntryField lean = candidate(say("Leans along it"), DEGREE, -60, 60, PlaceField.LEAN, Candidate::lean,
                 (c, v) -> c.withLean(v == null ? 0 : v));
-        line = Choice.list("On the pipes of", "place.line", List.of(Line.FIRST, Line.SECOND), Line::words,
+        line = Choice.list(say("On the pipes of"), "place.line", List.of(Line.FIRST, Line.SECOND), Line::words,
                 () -> PlaceModel.entered(session).map(Candidate::line).orElse(null),
-                l -> edit("on the " + l.words(), c -> c.withLine(l)));
-        Choice<Candidate.Hole> hole = Choice.list("Hole", "place.hole", List.of(Candidate.Hole.values()),
+                l -> edit(say("on the %s", l.words()), c -> c.withLine(l)));
+        Choice<Candidate.Hole> hole = Choice.list(say("Hole"), "place.hole", List.of(Candidate.Hole.values()),
                 Candidate.Hole::words, () -> PlaceModel.entered(session).map(Candidate::hole).orElse(null),
                 h -> edit(h.words(), c -> c.withHole(h)));
-        TextEntry note = new TextEntry(session, "What speaks for it", "place.note", "near, dry, easy to reach…", 1,
+        TextEntry note = new TextEntry(session, say("What speaks for it"), "place.note",
+                say("near, dry, easy to reach…"), 1,
                 j -> PlaceModel.entered(session).map(Candidate::note).orElse(""),
                 (j, v) -> session.at().place()
                         .map(id -> j.withPlacing(j.placing().withCandidate(id, c -> c.withNote(v)))).orElse(j));
-        EntryField gas = candidate("Gas there", CELSIUS, 0, 1400, PlaceField.GAS, Candidate::gas,
+        EntryField gas = candidate(say("Gas there"), CELSIUS, 0, 1400, PlaceField.GAS, Candidate::gas,
                 Candidate::withGas);
         one = new VBox(8, Parts.evenly(distance, clock, slope, lean), Parts.evenly(hole, gas, line));
         refreshers.addAll(List.of(line::refresh, hole::refresh, note::refresh));
-        take = Parts.button("Take up what it found", "place.search", () -> model.addBest(session), "quiet");
-        section = Parts.noted("From behind", face.note(), face);
+        take = Parts.button(say("Take up what it found"), "place.search", () -> model.addBest(session), "quiet");
+        section = Parts.noted(say("From behind"), face.note(), face);
         section.setPrefWidth(SECTION);
         section.setMinWidth(SECTION);
-        schools = Parts.noted("The shop's schools", new Label("for every job"), schoolChoices());
+        schools = Parts.noted(say("The shop's schools"), new Label(say("for every job")), schoolChoices());
         VBox place = Parts.bare(letters, one);
         remark = Parts.bare(note);
-        node = new Columns(300, Parts.stacked(place, Parts.card("Search of the whole run", searched, take)),
-                Parts.stacked(Parts.noted("Against the rules", rulesNote, rules), remark));
+        node = new Columns(300, Parts.stacked(place, Parts.card(say("Search of the whole run"), searched, take)),
+                Parts.stacked(Parts.noted(say("Against the rules"), rulesNote, rules), remark));
     }
 
     /** The clock face, for whoever has room for it. */
@@ -111,11 +113,11 @@ final class ChooseLeaf implements Leaf {
     }
 
     private VBox schoolChoices() {
-        return new VBox(8, school("Tilt", "place.school.tilt", TiltSchool.values(), TiltSchool::words,
+        return new VBox(8, school(say("Tilt"), "place.school.tilt", TiltSchool.values(), TiltSchool::words,
                 PlaceSchools::tilt, PlaceSchools::withTilt),
-                school("Catalyst", "place.school.catalyst", CatalystSchool.values(), CatalystSchool::words,
+                school(say("Catalyst"), "place.school.catalyst", CatalystSchool.values(), CatalystSchool::words,
                         PlaceSchools::catalyst, PlaceSchools::withCatalyst),
-                school("Bank", "place.school.bank", BankSchool.values(), BankSchool::words, PlaceSchools::bank,
+                school(say("Bank"), "place.school.bank", BankSchool.values(), BankSchool::words, PlaceSchools::bank,
                         PlaceSchools::withBank));
     }
 
@@ -142,7 +144,7 @@ final class ChooseLeaf implements Leaf {
     }
 
     private void edit(String what, UnaryOperator<Candidate> change) {
-        PlaceModel.entered(session).ifPresent(place -> session.edit("place " + place.letter() + " " + what,
+        PlaceModel.entered(session).ifPresent(place -> session.edit(say("place %s %s", place.letter(), what),
                 j -> j.withPlacing(j.placing().withCandidate(place.id(), change))));
     }
 
@@ -156,10 +158,10 @@ final class ChooseLeaf implements Leaf {
         Job job = session.job();
         rulesNote.setText(model.looked(session).map(c -> c.letter()
                 + (c.id().equals(job.placing().chosen())
-                        ? job.placing().fitted().begun() ? ", as fitted" : ", taken"
-                        : ", considered"))
+                        ? job.placing().fitted().begun() ? say(", as fitted") : say(", taken")
+                        : say(", considered")))
                 .orElse(""));
-        rules.refresh(model.findings(session), "Add a place to judge it.");
+        rules.refresh(model.findings(session), say("Add a place to judge it."));
         face.show();
     }
 
@@ -182,12 +184,14 @@ final class ChooseLeaf implements Leaf {
 
     private List<Node> letters(Job job) {
         List<Node> nodes = new ArrayList<>(job.candidates().stream().map(this::letter).toList());
-        nodes.add(Parts.button("Add a place", "place.add", () -> model.add(session), "quiet"));
+        nodes.add(Parts.button(say("Add a place"), "place.add", () -> model.add(session), "quiet"));
         PlaceModel.entered(session).ifPresent(c -> {
             if (!c.id().equals(job.placing().chosen())) {
-                nodes.add(Parts.button("Take " + c.letter(), "place.take", () -> model.take(session, c), "quiet"));
+                nodes.add(
+                        Parts.button(say("Take %s", c.letter()), "place.take", () -> model.take(session, c), "quiet"));
             }
-            nodes.add(Parts.button("Remove " + c.letter(), "place.remove", () -> model.remove(session, c), "quiet"));
+            nodes.add(Parts.button(say("Remove %s", c.letter()), "place.remove", () -> model.remove(session, c),
+                    "quiet"));
         });
         return nodes;
     }

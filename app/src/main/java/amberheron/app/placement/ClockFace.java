@@ -1,5 +1,7 @@
 package amberheron.app.placement;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Drawing;
 import amberheron.app.session.Session;
 import amberheron.core.finding.Verdict;
@@ -59,7 +61,7 @@ final class ClockFace extends Drawing {
                 .map(c -> PlaceModel.made(session).filter(m -> m.id().equals(c.id())).orElse(c))
                 .filter(c -> c.clock() != null).map(c -> PlaceModel.clock(c) + " · "
                         + PlaceModel.tilt(session, PlaceRules.tiltOf(PlaceModel.site(session), c).orElseThrow()))
-                .orElse("clock position not entered"));
+                .orElse(say("clock position not entered")));
         // Along a straight piece nothing here changes.
         Object now = looks();
         if (!now.equals(drawn)) {
@@ -119,7 +121,7 @@ final class ClockFace extends Drawing {
         }
         line(middleX - r * 1.7, middleY, middleX + r * 1.7, middleY, "horizon").getTransforms()
                 .add(new Rotate(roll, middleX, middleY));
-        text("level", middleX + r * 1.7, middleY + 15 + r * 1.7 * Math.sin(car.roll()), 1, "drawing-text",
+        text(say("level"), middleX + r * 1.7, middleY + 15 + r * 1.7 * Math.sin(car.roll()), 1, "drawing-text",
                 "soft-text");
         Double clock = looked.map(Candidate::clock).orElse(null);
         if (clock == null) {

@@ -47,7 +47,8 @@ final class FittedLeaf implements Leaf {
     FittedLeaf(Session session) {
         this.session = session;
         deviation = new FindingsTable(session);
-        EntryField distance = field("Distance along the pipe", MILLIMETRE, -2000, 10_000, PlaceField.FITTED_DISTANCE,
+        EntryField distance = field(say("Distance along the pipe"), MILLIMETRE, -2000, 10_000,
+                PlaceField.FITTED_DISTANCE,
                 AsFitted::distance, (f, v) -> {
                     if (v != null) {
                         session.job().chosenPlace()
@@ -55,25 +56,26 @@ final class FittedLeaf implements Leaf {
                     }
                     return f.withDistance(v);
                 });
-        EntryField reading = field("Tilt read on the body", DEGREE, -90, 90, PlaceField.FITTED_READING,
+        EntryField reading = field(say("Tilt read on the body"), DEGREE, -90, 90, PlaceField.FITTED_READING,
                 AsFitted::reading,
                 AsFitted::withReading);
-        EntryField along = field("Car then, nose up", DEGREE, -40, 40, PlaceField.FITTED_ALONG, AsFitted::along,
+        EntryField along = field(say("Car then, nose up"), DEGREE, -40, 40, PlaceField.FITTED_ALONG, AsFitted::along,
                 (f, v) -> f.withAlong(v == null ? 0 : v));
-        EntryField across = field("Car, right side up", DEGREE, -40, 40, PlaceField.FITTED_ACROSS, AsFitted::across,
+        EntryField across = field(say("Car, right side up"), DEGREE, -40, 40, PlaceField.FITTED_ACROSS,
+                AsFitted::across,
                 (f, v) -> f.withAcross(v == null ? 0 : v));
-        Choice<Boolean> tight = new Choice<>("Airtight test", "place.fitted.tight", List.of(true, false),
-                t -> t ? "no bubbles" : "leaks", () -> session.job().placing().fitted().airtight(),
-                t -> PlaceModel.fitted(session, t ? "airtight" : "leaks", f -> f.withAirtight(t)));
-        DateEntry date = new DateEntry(session, "Fitted on", "place.fitted.date", j -> j.placing().fitted().date(),
+        Choice<Boolean> tight = new Choice<>(say("Airtight test"), "place.fitted.tight", List.of(true, false),
+                t -> t ? say("no bubbles") : say("leaks"), () -> session.job().placing().fitted().airtight(),
+                t -> PlaceModel.fitted(session, t ? say("airtight") : say("leaks"), f -> f.withAirtight(t)));
+        DateEntry date = new DateEntry(session, say("Fitted on"), "place.fitted.date", j -> j.placing().fitted().date(),
                 (j, v) -> j.withPlacing(j.placing().withFitted(j.placing().fitted().withDate(v))));
         photos = new PhotoCard(session, "place.photo", j -> j.placing().fitted().photos(),
                 (j, v) -> j.withPlacing(j.placing().withFitted(j.placing().fitted().withPhotos(v))));
         refreshers = List.of(distance::refresh, reading::refresh, along::refresh, across::refresh, tight::refresh,
                 date::refresh, photos::refresh);
-        node = new Columns(300, Parts.card("Against the plan", deviation, turned),
-                Parts.card("As fitted", Parts.evenly(distance, reading),
-                        Parts.text("How the car stood when the tilt was read, a level laid along and across it:",
+        node = new Columns(300, Parts.card(say("Against the plan"), deviation, turned),
+                Parts.card(say("As fitted"), Parts.evenly(distance, reading),
+                        Parts.text(say("How the car stood when the tilt was read, a level laid along and across it:"),
                                 "soft"),
                         Parts.evenly(along, across), Parts.evenly(tight, date)),
                 photos);
@@ -103,8 +105,8 @@ final class FittedLeaf implements Leaf {
         deviation.refresh(session.review().findings(amberheron.core.job.Station.PLACE).stream()
                 .filter(f -> fitted.begun() && DEVIATIONS.contains(f.check().id())).toList(),
                 session.job().chosenPlace().isEmpty()
-                        ? "Take a place first."
-                        : "Once it is fitted: measure where it is, lay a level on body and car.");
+                        ? say("Take a place first.")
+                        : say("Once it is fitted: measure where it is, lay a level on body and car."));
         Optional<Candidate> made = session.job().chosenPlace()
                 .flatMap(c -> fitted.place(PlaceModel.exhaust(session), c));
         turned.setText(made.isPresent() && fitted.reading() != null

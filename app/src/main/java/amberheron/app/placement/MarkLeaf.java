@@ -1,5 +1,6 @@
 package amberheron.app.placement;
 
+import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
 import amberheron.app.parts.Choice;
@@ -40,19 +41,20 @@ final class MarkLeaf implements Leaf {
         this.session = session;
         this.model = model;
         preview = new TemplatePreview(session, model);
-        EntryField diameter = bung("Bung across", PlaceField.BUNG_DIAMETER, 18, 60, Bung::diameter, Bung::withDiameter);
-        EntryField lip = bung("Hole it needs", PlaceField.BUNG_LIP, 10, 60, Bung::lip, Bung::withLip);
-        Choice<Boolean> stepped = Choice.list("Bung in hand", "place.bung.stepped", List.of(true, false),
-                s -> s ? "stepped: its lip sits in the hole" : "plain: sits on the pipe",
+        EntryField diameter = bung(say("Bung across"), PlaceField.BUNG_DIAMETER, 18, 60, Bung::diameter,
+                Bung::withDiameter);
+        EntryField lip = bung(say("Hole it needs"), PlaceField.BUNG_LIP, 10, 60, Bung::lip, Bung::withLip);
+        Choice<Boolean> stepped = Choice.list(say("Bung in hand"), "place.bung.stepped", List.of(true, false),
+                s -> s ? say("stepped: its lip sits in the hole") : say("plain: sits on the pipe"),
                 () -> session.job().placing().bung().stepped(),
-                s -> session.edit("bung " + (s ? "stepped" : "plain"),
+                s -> session.edit(say("bung %s", s ? say("stepped") : say("plain")),
                         j -> j.withPlacing(j.placing().withBung(j.placing().bung().withStepped(s)))));
         refreshers = List.of(diameter::refresh, lip::refresh, stepped::refresh);
-        node = new Columns(300, Parts.noted("Templates", note, preview,
-                Parts.button("Write the sheet, 1 : 1, as PDF and SVG", "place.print", () -> model.print(session),
+        node = new Columns(300, Parts.noted(say("Templates"), note, preview,
+                Parts.button(say("Write the sheet, 1 : 1, as PDF and SVG"), "place.print", () -> model.print(session),
                         "primary")),
-                Parts.card("Mark and cut", figures, stepped, Parts.evenly(diameter, lip)));
-        steps = Parts.noted("Procedure", title, procedure);
+                Parts.card(say("Mark and cut"), figures, stepped, Parts.evenly(diameter, lip)));
+        steps = Parts.noted(say("Procedure"), title, procedure);
     }
 
     private EntryField bung(String name, PlaceField field, double min, double max, Function<Bung, Double> read,

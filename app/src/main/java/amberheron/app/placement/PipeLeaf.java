@@ -1,5 +1,7 @@
 package amberheron.app.placement;
 
+import static amberheron.core.units.Phrase.count;
+import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Unit.DEGREE;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
@@ -32,24 +34,24 @@ final class PipeLeaf implements Leaf {
         list = new PartList<>(session, j -> j.intake().exhaust().segments(),
                 (j, all) -> j.withIntake(j.intake().withExhaust(j.intake().exhaust().withSegments(all))), Segment::id,
                 PlaceField.PIECE_LENGTH, PipeLeaf::after,
-                new PartList.Words<>(s -> "piece added", "piece moved", "piece removed"));
-        table = new EditTable("place.piece", "Add one after", list, List.of(
-                list.choice("What it is", "kind", List.of(Segment.Kind.values()), Segment.Kind::words,
-                        k -> "piece: " + k.words(), Segment::kind, Segment::withKind),
-                list.choice("Gas of", "line", List.of(Segment.Line.values()), PipeLeaf::brief,
-                        l -> "piece of " + l.words(), Segment::line, Segment::withLine),
-                quantity("Length", MILLIMETRE, 1, 10_000, PlaceField.PIECE_LENGTH, Segment::length,
+                new PartList.Words<>(s -> say("piece added"), say("piece moved"), say("piece removed")));
+        table = new EditTable("place.piece", say("Add one after"), list, List.of(
+                list.choice(say("What it is"), "kind", List.of(Segment.Kind.values()), Segment.Kind::words,
+                        k -> say("piece: %s", k.words()), Segment::kind, Segment::withKind),
+                list.choice(say("Gas of"), "line", List.of(Segment.Line.values()), PipeLeaf::brief,
+                        l -> say("piece of %s", l.words()), Segment::line, Segment::withLine),
+                quantity(say("Length"), MILLIMETRE, 1, 10_000, PlaceField.PIECE_LENGTH, Segment::length,
                         Segment::withLength),
-                quantity("⌀ outside", MILLIMETRE, 10, 300, PlaceField.PIECE_DIAMETER, Segment::diameter,
+                quantity(say("⌀ outside"), MILLIMETRE, 10, 300, PlaceField.PIECE_DIAMETER, Segment::diameter,
                         Segment::withDiameter),
-                quantity("Wall", MILLIMETRE, 0.3, 100, PlaceField.PIECE_WALL, Segment::wall, Segment::withWall),
-                quantity("Slope, rising +", DEGREE, -90, 90, PlaceField.PIECE_SLOPE, Segment::slope,
+                quantity(say("Wall"), MILLIMETRE, 0.3, 100, PlaceField.PIECE_WALL, Segment::wall, Segment::withWall),
+                quantity(say("Slope, rising +"), DEGREE, -90, 90, PlaceField.PIECE_SLOPE, Segment::slope,
                         Segment::withSlope),
-                quantity("at its end", DEGREE, -90, 90, PlaceField.PIECE_END_SLOPE, Segment::endSlope,
+                quantity(say("at its end"), DEGREE, -90, 90, PlaceField.PIECE_END_SLOPE, Segment::endSlope,
                         Segment::withEndSlope),
-                quantity("Turned right", DEGREE, -180, 180, PlaceField.PIECE_HEADING, Segment::heading,
+                quantity(say("Turned right"), DEGREE, -180, 180, PlaceField.PIECE_HEADING, Segment::heading,
                         (s, v) -> s.withHeading(v == null ? 0 : v))));
-        node = Parts.noted("Pieces, in the gas's order", note, table);
+        node = Parts.noted(say("Pieces, in the gas's order"), note, table);
     }
 
     private EditTable.Column quantity(String name, Unit unit, double min, double max, PlaceField field,
@@ -69,9 +71,9 @@ final class PipeLeaf implements Leaf {
     /** In a table that tells of what the gas comes. */
     private static String brief(Segment.Line line) {
         return switch (line) {
-            case ALL -> "all";
-            case FIRST -> "1st bank";
-            case SECOND -> "2nd bank";
+            case ALL -> say("all");
+            case FIRST -> say("1st bank");
+            case SECOND -> say("2nd bank");
         };
     }
 
@@ -82,7 +84,7 @@ final class PipeLeaf implements Leaf {
 
     @Override
     public void refresh() {
-        note.setText(PlaceModel.exhaust(session).segments().size() + " pieces");
+        note.setText(count("1 piece", "%d pieces", PlaceModel.exhaust(session).segments().size()));
         table.refresh();
     }
 }

@@ -57,7 +57,7 @@ public final class PlaceModel implements StationModel {
 
     @Override
     public String subtitle() {
-        return "Where the sensor sees true gas and stays dry";
+        return say("Where the sensor sees true gas and stays dry");
     }
 
     /** Site by which the open job's places are judged. */
@@ -87,13 +87,14 @@ public final class PlaceModel implements StationModel {
         Job job = session.job();
         Optional<Candidate> chosen = made(session);
         if (chosen.isEmpty()) {
-            return job.candidates().isEmpty() ? "" : job.candidates().size() + " considered, none taken";
+            return job.candidates().isEmpty() ? "" : say("%s considered, none taken", job.candidates().size());
         }
         Candidate c = chosen.get();
         List<String> parts = new ArrayList<>();
         Double distance = c.distance();
         if (distance != null) {
-            parts.add(Figures.length(session, distance) + (exhaust(session).turbine() ? " past turbine" : " on"));
+            parts.add(Figures.length(session, distance)
+                    + (exhaust(session).turbine() ? say(" past turbine") : say(" on")));
         }
         PlaceRules.tiltOf(site(session), c).ifPresent(t -> parts.add(tilt(session, t)));
         return c.letter() + (parts.isEmpty() ? "" : ": " + String.join(" · ", parts));
@@ -109,7 +110,7 @@ public final class PlaceModel implements StationModel {
 
     static String tilt(Session session, double radians) {
         return Figures.text(session, new Measure(Math.abs(radians), Dimension.ANGLE, 0))
-                + (radians >= 0 ? " up" : " down");
+                + (radians >= 0 ? say(" up") : say(" down"));
     }
 
     /** The candidate looked at, where the hand has it just now. */
@@ -131,7 +132,7 @@ public final class PlaceModel implements StationModel {
             Candidate moved = move.apply(dragged == null ? c : dragged);
             dragged = done ? null : moved;
             if (done) {
-                session.edit("place " + c.letter() + " moved",
+                session.edit(say("place %s moved", c.letter()),
                         j -> j.withPlacing(j.placing().withCandidate(c.id(), k -> moved)));
             }
         });
@@ -171,13 +172,14 @@ public final class PlaceModel implements StationModel {
     /** Result of the search, in words. */
     static String searched(Session session) {
         if (band(session).isEmpty()) {
-            return "Enter the pieces of the exhaust to search it.";
+            return say("Enter the pieces of the exhaust to search it.");
         }
         PlaceSearch.Band all = band(session).get();
         return say("%,d places judged. ", all.size() * 360)
-                + best(session).map(c -> "Best: " + where(session, c) + ", "
-                        + tilt(session, PlaceRules.tiltOf(site(session), c).orElseThrow()) + ".")
-                        .orElse("None can be taken: each fails a rule or lacks a measure.");
+                + best(session)
+                        .map(c -> say("Best: %s, %s.", where(session, c),
+                                tilt(session, PlaceRules.tiltOf(site(session), c).orElseThrow())))
+                        .orElse(say("None can be taken: each fails a rule or lacks a measure."));
     }
 
     static String clock(Candidate c) {
@@ -188,14 +190,15 @@ public final class PlaceModel implements StationModel {
     static String where(Session session, Candidate c) {
         Double distance = c.distance();
         Double clock = c.clock();
-        return (distance == null ? "not measured" : Figures.length(session, distance))
-                + (clock == null ? "" : " at " + Figures.clock(clock));
+        return (distance == null ? say("not measured") : Figures.length(session, distance))
+                + (clock == null ? "" : say(" at %s", Figures.clock(clock)));
     }
 
     /** Adds what the search found as a place of its own. */
     void addBest(Session session) {
-        best(session).ifPresentOrElse(c -> add(session, c.withNote("found by the search")),
-                () -> session.tell("Every place on this line fails a rule; look at the pieces and what lies around."));
+        best(session).ifPresentOrElse(c -> add(session, c.withNote(say("found by the search"))),
+                () -> session
+                        .tell(say("Every place on this line fails a rule; look at the pieces and what lies around.")));
     }
 
     /** Adds a candidate under the next letter and looks at it. */
@@ -205,7 +208,7 @@ public final class PlaceModel implements StationModel {
 
     private static void add(Session session, Candidate place) {
         String letter = PartIds.nextLetter(session.job().candidates().stream().map(Candidate::letter).toList());
-        session.edit("place " + letter + " added", j -> {
+        session.edit(say("place %s added", letter), j -> {
             List<Candidate> more = new ArrayList<>(j.candidates());
             more.add(place.withId("").withLetter(letter).withGas(null));
             return j.withPlacing(j.placing().withCandidates(more));
@@ -219,21 +222,21 @@ public final class PlaceModel implements StationModel {
         try {
             RoomRules.requireRoom(site(session), place);
         } catch (Unusable e) {
-            session.tell(place.letter() + " cannot be taken. " + e.getMessage() + ".");
+            session.tell(say("%s cannot be taken. %s.", place.letter(), e.getMessage()));
             return;
         }
         boolean other = session.job().placing().fitted().begun() && !id.equals(session.job().placing().chosen());
-        session.edit("place " + place.letter() + " taken", j -> j.withPlacing((other
+        session.edit(say("place %s taken", place.letter()), j -> j.withPlacing((other
                 ? j.placing().withFitted(AsFitted.NOTHING.withPhotos(j.placing().fitted().photos()))
                 : j.placing()).withChosen(id)));
         if (other) {
-            session.tell("What was measured as fitted belonged to the place before; Ctrl+Z brings both back.");
+            session.tell(say("What was measured as fitted belonged to the place before; Ctrl+Z brings both back."));
         }
     }
 
     void remove(Session session, Candidate place) {
         String id = place.id();
-        session.edit("place " + place.letter() + " removed", j -> j.withPlacing(j.placing()
+        session.edit(say("place %s removed", place.letter()), j -> j.withPlacing(j.placing()
                 .withCandidates(j.candidates().stream().filter(c -> !c.id().equals(id)).toList())
                 .withChosen(id.equals(j.placing().chosen()) ? null : j.placing().chosen()))
                 .withoutPart(PlaceField.DISTANCE.of(id)));
@@ -252,7 +255,9 @@ public final class PlaceModel implements StationModel {
     /** Why nothing can be marked out; empty when it can. */
     String whyNoMarks(Session session) {
         try {
-            return marks(session).isPresent() ? "" : "Place, clock position and the pipe's diameter are needed first.";
+            return marks(session).isPresent()
+                    ? ""
+                    : say("Place, clock position and the pipe's diameter are needed first.");
         } catch (Unusable e) {
             return e.getMessage() + ".";
         }
@@ -266,7 +271,7 @@ public final class PlaceModel implements StationModel {
     void print(Session session) {
         String why = whyNoMarks(session);
         if (!why.isEmpty()) {
-            session.tell("No template yet. " + why);
+            session.tell(say("No template yet. %s", why));
             return;
         }
         Job job = session.job();
@@ -279,12 +284,12 @@ public final class PlaceModel implements StationModel {
                 && !job.done().contains("place")) {
             Set<String> done = new TreeSet<>(job.done());
             done.add("place");
-            session.edit("place marked", j -> j.withDone(done));
+            session.edit(say("place marked"), j -> j.withDone(done));
         }
-        session.background().run("Writing the template", () -> "Written to " + folder + ": "
-                + TemplateSheet.write(job, place, marks, procedure, units, folder).stream()
-                        .map(f -> String.valueOf(f.getFileName())).collect(Collectors.joining(", "))
-                + ". Print at 100 %, measure the 100 mm line.");
+        session.background().run(say("Writing the template"),
+                () -> say("Written to %s: %s. Print at 100 %%, measure the 100 mm line.", folder,
+                        TemplateSheet.write(job, place, marks, procedure, units, folder).stream()
+                                .map(f -> String.valueOf(f.getFileName())).collect(Collectors.joining(", "))));
     }
 
     static void fitted(Session session, String what, UnaryOperator<AsFitted> change) {
@@ -311,7 +316,7 @@ public final class PlaceModel implements StationModel {
                 : leaf.equals("place.leaf.procedure") ? List.of(procedure(session).source()) : List.of();
         if (site.exhaust().segments().isEmpty()) {
             return new Advice(plain("Say at Plan whether it has a turbo; then enter the pieces here."),
-                    new Action("Go to Plan", () -> session.seek(PlaceField.ASPIRATION.address())),
+                    new Action(say("Go to Plan"), () -> session.seek(PlaceField.ASPIRATION.address())),
                     plain("Distances count from the turbine, or from the manifold where there is none."), disagreement,
                     checked,
                     caution);
@@ -331,8 +336,8 @@ public final class PlaceModel implements StationModel {
         if (job.candidates().isEmpty()) {
             return new Advice(plain("Name a place where the bung could go."),
                     best(session).isPresent()
-                            ? new Action("Take up what the search found", () -> addBest(session))
-                            : new Action("Add a place", () -> add(session)),
+                            ? new Action(say("Take up what the search found"), () -> addBest(session))
+                            : new Action(say("Add a place"), () -> add(session)),
                     plain("Look for a hole that is there before cutting a new one: a spare plugged bung, or the second sensor's place."),
                     disagreement, checked, caution);
         }
@@ -352,15 +357,15 @@ public final class PlaceModel implements StationModel {
                     ? "Find another place: none so far keeps the rules."
                     : "No place on this pipe keeps every rule: change what breaks it here, or the pipe."),
                     found
-                            ? new Action("Take up what the search found", () -> addBest(session))
-                            : new Action("Enter it again", () -> session.seek(worst.asks().getFirst())),
+                            ? new Action(say("Take up what the search found"), () -> addBest(session))
+                            : new Action(say("Enter it again"), () -> session.seek(worst.asks().getFirst())),
                     Message.of("{0}: {1}", looked.letter(), worst.consequence()), disagreement, checked, caution);
         }
         Optional<Candidate> chosen = job.chosenPlace();
         boolean fitted = job.placing().fitted().begun();
         if (chosen.isEmpty() || (!fitted && fails(ranking, chosen.get()))) {
             Candidate it = best.get();
-            return new Advice(Message.of("Take {0}.", it.letter()), new Action("Take " + it.letter(), () -> {
+            return new Advice(Message.of("Take {0}.", it.letter()), new Action(say("Take %s", it.letter()), () -> {
                 session.at().look(it.id());
                 take(session, it);
             }), why(ranking, best.get()), disagreement, checked, caution);
@@ -368,20 +373,20 @@ public final class PlaceModel implements StationModel {
         if (fitted && taken && fails.isPresent()) {
             return new Advice(
                     Message.of("As fitted it does not keep the rules: {0}", fails.get().consequence()),
-                    new Action("Measure again", () -> session.seek(PlaceField.FITTED_READING.address())),
+                    new Action(say("Measure again"), () -> session.seek(PlaceField.FITTED_READING.address())),
                     plain("Better moved now than after the first cracked ceramic."), disagreement, checked, caution);
         }
         String letter = chosen.get().letter();
         if (!job.done().contains("place") && !fitted) {
             return new Advice(Message.of("Print the hole and cope template for {0}.", letter),
-                    new Action("Print, and tick the step", () -> print(session)), why(ranking, chosen.get()),
+                    new Action(say("Print, and tick the step"), () -> print(session)), why(ranking, chosen.get()),
                     disagreement,
                     checked, caution);
         }
         boolean wired = session.review().state(Station.WIRE) == LinkState.PROVEN;
         if (!fitted && (wired || job.done().contains("tight"))) {
             return new Advice(Message.of("Measure {0} as it was fitted.", letter),
-                    new Action("Enter the tilt read", () -> session.seek(PlaceField.FITTED_READING.address())),
+                    new Action(say("Enter the tilt read"), () -> session.seek(PlaceField.FITTED_READING.address())),
                     plain("Welding pulls; what counts is where it ended up."), disagreement, checked, caution);
         }
         Onward onward = Onward.from(session);

@@ -1,5 +1,7 @@
 package amberheron.app.placement;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Beside;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Leaves;
@@ -24,14 +26,14 @@ public final class PlaceView implements StationView {
         run = new RunDrawing(session, model, this::moved);
         choose = new ChooseLeaf(session, model, this::moved);
         Supplier<MarkLeaf> mark = Leaf.once(() -> new MarkLeaf(session, model));
-        leaves = new Leaves(session).with("Pipe", "place.leaf.pipe", () -> new PipeLeaf(session))
-                .with("Around it", "place.leaf.around", () -> new AroundLeaf(session))
-                .with("Choose", "place.leaf.choose", () -> choose)
-                .with("Mark out", "place.leaf.mark", mark::get)
-                .with("Procedure", "place.leaf.procedure", () -> Leaf.of(mark.get().steps(), mark.get()::refresh))
-                .with("As fitted", "place.leaf.fitted", () -> new FittedLeaf(session))
-                .with("Schools", "place.leaf.schools", () -> Leaf.of(choose.schools(), choose::refresh));
-        VBox drawn = Parts.noted("Run", run.note(), run);
+        leaves = new Leaves(session).with(say("Pipe"), "place.leaf.pipe", () -> new PipeLeaf(session))
+                .with(say("Around it"), "place.leaf.around", () -> new AroundLeaf(session))
+                .with(say("Choose"), "place.leaf.choose", () -> choose)
+                .with(say("Mark out"), "place.leaf.mark", mark::get)
+                .with(say("Procedure"), "place.leaf.procedure", () -> Leaf.of(mark.get().steps(), mark.get()::refresh))
+                .with(say("As fitted"), "place.leaf.fitted", () -> new FittedLeaf(session))
+                .with(say("Schools"), "place.leaf.schools", () -> Leaf.of(choose.schools(), choose::refresh));
+        VBox drawn = Parts.noted(say("Run"), run.note(), run);
         pinned = new Beside(drawn, choose.section(), choose.node());
     }
 

@@ -118,7 +118,7 @@ final class RunDrawing extends Drawing {
         run = exhaust.run(PlaceModel.line(session));
         if (run.pieces().isEmpty()) {
             note.setText("");
-            text("No pieces yet. Say at Plan whether it has a turbo, then measure the pieces here.", width / 2,
+            text(say("No pieces yet. Say at Plan whether it has a turbo, then measure the pieces here."), width / 2,
                     height / 2, 0.5, "drawing-text");
             return;
         }
@@ -143,7 +143,7 @@ final class RunDrawing extends Drawing {
         engine();
         run.pieces().forEach(this::piece);
         if (Double.isInfinite(run.end())) {
-            text("not measured on", x(run.point(to)) - 4, y(run.point(to)) + 26, 1, "drawing-text", "soft-text");
+            text(say("not measured on"), x(run.point(to)) - 4, y(run.point(to)) + 26, 1, "drawing-text", "soft-text");
         }
         least();
     }
@@ -222,7 +222,7 @@ final class RunDrawing extends Drawing {
     private void engine() {
         Point p = run.point(from);
         add(new Rectangle(x(p) - ENGINE + 2, y(p) - 34, ENGINE - 6, 60), "vessel");
-        text("engine", x(p) - ENGINE / 2, y(p), 0.5, "drawing-text");
+        text(say("engine"), x(p) - ENGINE / 2, y(p), 0.5, "drawing-text");
     }
 
     private List<double[]> outline(Piece p, double half) {
@@ -256,7 +256,7 @@ final class RunDrawing extends Drawing {
             if (kind == Kind.TURBINE) {
                 Point at = run.point(p.to());
                 add(new Circle(x(at) - 4, y(at), 13), "vessel", "hot");
-                text("turbine", x(at), y(at) + 28, 0.5, "drawing-text");
+                text(say("turbine"), x(at), y(at) + 28, 0.5, "drawing-text");
             }
             return;
         }
@@ -267,7 +267,7 @@ final class RunDrawing extends Drawing {
                         : kind == Kind.FLEX ? "flex" : "hot");
         if (kind != Kind.PIPE) {
             Point middle = run.point((p.from() + Math.min(p.to(), to)) / 2);
-            String words = kind == Kind.STRAIGHT_THROUGH ? "open catalyst" : kind.words();
+            String words = kind == Kind.STRAIGHT_THROUGH ? say("open catalyst") : kind.words();
             double wide = (Math.min(p.to(), to) - p.from()) * scale;
             boolean inside = half(p) * scale > 11 && wide > 7 * words.length();
             if (kind == Kind.MANIFOLD && wide < 8 * words.length()) {
@@ -300,7 +300,7 @@ final class RunDrawing extends Drawing {
                 ys[i] = y(p) + 5;
             }
             path(xs, ys, "other-line");
-            text("broken: " + line.words(), 2, 12, 0, "drawing-text", "soft-text");
+            text(say("broken: %s", line.words()), 2, 12, 0, "drawing-text", "soft-text");
         }
     }
 
@@ -456,10 +456,10 @@ final class RunDrawing extends Drawing {
 
     static String word(Verdict verdict) {
         return switch (verdict) {
-            case PASS -> "good";
-            case UNKNOWN -> "not measured";
-            case WARN -> "usable";
-            case FAIL -> "no";
+            case PASS -> say("good");
+            case UNKNOWN -> say("not measured");
+            case WARN -> say("usable");
+            case FAIL -> say("no");
         };
     }
 }

@@ -1,5 +1,7 @@
 package amberheron.app.placement;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Drawing;
 import amberheron.app.session.Session;
 import amberheron.core.placement.Cope;
@@ -39,7 +41,7 @@ final class TemplatePreview extends Drawing {
         line(middle, holeY - tall * scale * 0.62, middle, holeY + tall * scale * 0.62, "dimension");
         curve(m.cut().outline(STEPS), middle, holeY, scale, 1, "plot-line");
         curve(m.bung().outline(STEPS), middle, holeY, scale, 1, "plot-zero");
-        text("hole and bung's foot on the pipe laid flat; gas flows down", middle, 13, 0.5, "drawing-text",
+        text(say("hole and bung's foot on the pipe laid flat; gas flows down"), middle, 13, 0.5, "drawing-text",
                 "soft-text");
         double from = middle - around * scale / 2;
         double base = height - 24;
@@ -47,7 +49,8 @@ final class TemplatePreview extends Drawing {
         line(from, base, from, base - 2.2 * m.bung().depth() * scale, "dimension");
         line(from + around * scale, base, from + around * scale, base - 2.2 * m.bung().depth() * scale, "dimension");
         curve(strip, from, base, scale, -1, "plot-line");
-        text("strip around the bung: grind from its raw end up to the curve", middle, height - 6, 0.5, "drawing-text",
+        text(say("strip around the bung: grind from its raw end up to the curve"), middle, height - 6, 0.5,
+                "drawing-text",
                 "soft-text");
     }
 

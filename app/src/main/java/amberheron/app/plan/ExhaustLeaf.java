@@ -1,6 +1,7 @@
 package amberheron.app.plan;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
 import amberheron.app.parts.Choice;
@@ -40,45 +41,44 @@ final class ExhaustLeaf implements Leaf {
     ExhaustLeaf(Session session, PlanModel model) {
         this.session = session;
         this.model = model;
-        leak = new EntryField(session, QuantityField.of("The leak amounts to a hole of", MILLIMETRE, 0.2, 40), 1,
+        leak = new EntryField(session, QuantityField.of(say("The leak amounts to a hole of"), MILLIMETRE, 0.2, 40), 1,
                 Question.LEAK::address, j -> j.intake().leak(), (j, v) -> j.withIntake(j.intake().withLeak(v)));
         shown.add(leak);
-        node = new Columns(300, Parts.card("The exhaust first", condition()),
-                Parts.stacked(Parts.card("Booking", booking()), Parts.card("Follows from the intake", follows)));
+        node = new Columns(300, Parts.card(say("The exhaust first"), condition()),
+                Parts.stacked(Parts.card(say("Booking"), booking()),
+                        Parts.card(say("Follows from the intake"), follows)));
     }
 
     private Node[] condition() {
         Choice<Intake.Condition> state = add(
-                new Choice<>("State of the exhaust", Question.CONDITION.address().key(),
+                new Choice<>(say("State of the exhaust"), Question.CONDITION.address().key(),
                         List.of(Intake.Condition.SOUND, Intake.Condition.LEAKS, Intake.Condition.ROTTEN),
                         Intake.Condition::words, () -> session.job().intake().condition(),
-                        v -> PlanModel.intake(session, "State of the exhaust: " + v.words(), i -> i.withCondition(v))));
-        Choice<String> catalyst = add(new Choice<>("Catalyst", "plan.catalyst",
-                List.of("none", "catalyst", "straight-through"), w -> w,
+                        v -> PlanModel.intake(session, say("State of the exhaust: %s", v.words()),
+                                i -> i.withCondition(v))));
+        Choice<Optional<Kind>> catalyst = add(new Choice<>(say("Catalyst"), "plan.catalyst",
+                List.of(Optional.empty(), Optional.of(Kind.CATALYST), Optional.of(Kind.STRAIGHT_THROUGH)),
+                ExhaustLeaf::words,
                 () -> session.job().intake().exhaust().segments().isEmpty()
                         ? null
-                        : session.job().intake().exhaust().catalyst()
-                                .map(k -> k == Kind.CATALYST ? "catalyst" : "straight-through").orElse("none"),
-                w -> PlanModel.intake(session, "Catalyst: " + w,
-                        i -> i.withExhaust(i.exhaust().withCatalyst(switch (w) {
-                            case "catalyst" -> Kind.CATALYST;
-                            case "straight-through" -> Kind.STRAIGHT_THROUGH;
-                            default -> null;
-                        })))));
-        return new Node[]{state, leak, Parts.text(LOOK_FOR, "soft"), leaks, catalyst};
+                        : session.job().intake().exhaust().catalyst(),
+                k -> PlanModel.intake(session, say("Catalyst: %s", words(k)),
+                        i -> i.withExhaust(i.exhaust().withCatalyst(k.orElse(null))))));
+        return new Node[]{state, leak, Parts.text(word(LOOK_FOR), "soft"), leaks, catalyst};
     }
 
     private Node[] booking() {
-        TextEntry bay = add(new TextEntry(session, "Bay", "plan.bay", "such as 2, lift", 1, j -> j.progress().bay(),
-                (j, v) -> j.withProgress(j.progress().withBay(v))));
-        DateEntry day = add(new DateEntry(session, "Day", "plan.day", j -> j.progress().day(),
+        TextEntry bay = add(
+                new TextEntry(session, say("Bay"), "plan.bay", say("such as 2, lift"), 1, j -> j.progress().bay(),
+                        (j, v) -> j.withProgress(j.progress().withBay(v))));
+        DateEntry day = add(new DateEntry(session, say("Day"), "plan.day", j -> j.progress().day(),
                 (j, v) -> j.withProgress(j.progress().withDay(v))));
         List<Optional<Waiting>> holds = List.of(Optional.empty(), Optional.of(Waiting.CUSTOMER),
                 Optional.of(Waiting.PARTS), Optional.of(Waiting.WELDER));
-        Choice<Optional<Waiting>> hold = add(Choice.list("On hold for", "plan.hold", holds,
-                h -> h.map(Waiting::words).orElse("nothing"),
+        Choice<Optional<Waiting>> hold = add(Choice.list(say("On hold for"), "plan.hold", holds,
+                h -> h.map(Waiting::words).orElse(say("nothing")),
                 () -> Optional.ofNullable(session.job().progress().hold()),
-                h -> session.edit("on hold for " + h.map(Waiting::words).orElse("nothing"),
+                h -> session.edit(say("on hold for %s", h.map(Waiting::words).orElse(say("nothing"))),
                         j -> j.withProgress(j.progress().withHold(h.orElse(null))))));
         return new Node[]{Parts.evenly(bay, hold), day};
     }
@@ -99,12 +99,16 @@ final class ExhaustLeaf implements Leaf {
         shown.forEach(Refreshed::refresh);
         Parts.show(leak, intake.asks(Question.LEAK));
         Parts.fill(follows, List.of(intake.follows(), session.preferences().units()), () -> intake.follows().isEmpty()
-                ? List.of(Parts.text("Nothing yet.", "soft"))
+                ? List.of(Parts.text(say("Nothing yet."), "soft"))
                 : intake.follows().stream().map(t -> Parts.text("· " + Figures.text(session, t))).toList());
         Parts.fill(leaks, model.leaks(session), () -> model.leaks(session).stream()
                 .map(l -> Parts
                         .text(say("A hole of %s draws in %s of air at idle: λ 1 reads %s.", l.hole(), l.air(),
                                 l.shown()), "soft"))
                 .toList());
+    }
+
+    private static String words(Optional<Kind> catalyst) {
+        return catalyst.map(k -> k == Kind.CATALYST ? say("catalyst") : say("straight-through")).orElse(say("none"));
     }
 }

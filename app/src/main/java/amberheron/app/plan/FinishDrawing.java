@@ -1,5 +1,7 @@
 package amberheron.app.plan;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.HourBars;
 import amberheron.app.session.Session;
 import java.util.List;
@@ -28,7 +30,7 @@ final class FinishDrawing extends HourBars {
         List<PlanModel.Finish> finishes = model.finish(session);
         double most = finishes.stream().mapToDouble(f -> f.schedule().late()).max().orElse(0);
         if (most <= 0) {
-            text("Nothing left to do.", 0, 20, 0, "drawing-text");
+            text(say("Nothing left to do."), 0, 20, 0, "drawing-text");
             return;
         }
         hours(most, width, 2 * ROW + 4);

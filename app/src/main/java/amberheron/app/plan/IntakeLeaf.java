@@ -56,9 +56,9 @@ final class IntakeLeaf implements Leaf {
         for (int i = 0; i < all.length; i++) {
             (i < (all.length + 1) / 2 ? left : right).getChildren().add(all[i]);
         }
-        fields = Parts.card("Intake", Columns.even(300, left, right));
-        told = Parts.card("Intake", answers,
-                new HBox(Parts.button("Change what was asked", "plan.intake.change", () -> open(true), "quiet")));
+        fields = Parts.card(say("Intake"), Columns.even(300, left, right));
+        told = Parts.card(say("Intake"), answers,
+                new HBox(Parts.button(say("Change what was asked"), "plan.intake.change", () -> open(true), "quiet")));
         node = new VBox(fields, told);
         fields.focusWithinProperty().addListener((o, was, now) -> {
             if (!now && session.job().intake().missing().isEmpty()) {
@@ -83,39 +83,42 @@ final class IntakeLeaf implements Leaf {
 
     private Node[] intake() {
         ask(Question.VEHICLE,
-                add(new TextEntry(session, "Vehicle", Question.VEHICLE.address().key(), "as the shop calls it", 1,
+                add(new TextEntry(session, say("Vehicle"), Question.VEHICLE.address().key(),
+                        say("as the shop calls it"), 1,
                         j -> j.intake().vehicle(), (j, v) -> j.withIntake(j.intake().withVehicle(v)))));
-        EntryField displacement = add(new EntryField(session, QuantityField.of("Displacement", LITRE, 0.02, 30), 3,
+        EntryField displacement = add(new EntryField(session, QuantityField.of(say("Displacement"), LITRE, 0.02, 30), 3,
                 Question.DISPLACEMENT::address, j -> j.intake().displacement(),
                 (j, v) -> j.withIntake(j.intake().withDisplacement(v))));
-        EntryField cylinders = add(new EntryField(session, QuantityField.of("Cylinders", ONE, 1, 16), 0,
+        EntryField cylinders = add(new EntryField(session, QuantityField.of(say("Cylinders"), ONE, 1, 16), 0,
                 Question.CYLINDERS::address,
                 j -> j.intake().cylinders() == null ? null : (double) j.intake().cylinders(),
                 (j, v) -> j.withIntake(j.intake().withCylinders(v == null ? null : (int) Math.round(v)))));
         Node engine = Parts.evenly(displacement, cylinders);
         asked.put(Question.DISPLACEMENT, engine);
-        choice(Question.BANKS, "Exhaust banks", List.of(1, 2), String::valueOf, Intake::banks,
+        choice(Question.BANKS, say("Exhaust banks"), List.of(1, 2), String::valueOf, Intake::banks,
                 IntakeLeaf::withBanks);
-        choice(Question.ASPIRATION, "Aspiration", List.of(false, true),
-                t -> t ? "turbo" : "natural", i -> i.exhaust().segments().isEmpty() ? null : i.exhaust().turbine(),
+        choice(Question.ASPIRATION, say("Aspiration"), List.of(false, true),
+                t -> t ? say("turbo") : say("natural"),
+                i -> i.exhaust().segments().isEmpty() ? null : i.exhaust().turbine(),
                 (i, t) -> i.withExhaust(i.exhaust().segments().isEmpty()
                         ? i.exhaust().withSegments(Exhaust.usual(t, i.banks()))
                         : i.exhaust().withTurbine(t)));
-        choice(Question.FUEL, "Fuel", session.catalogue().fuels(),
+        choice(Question.FUEL, say("Fuel"), session.catalogue().fuels(),
                 f -> say("%s, λ 1 = %.2f AFR", f.name(), f.stoich()), Intake::fuel, Intake::withFuel);
-        choice(Question.FUEL_SYSTEM, "Fuel system", List.of(Intake.FuelSystem.values()),
+        choice(Question.FUEL_SYSTEM, say("Fuel system"), List.of(Intake.FuelSystem.values()),
                 Intake.FuelSystem::words, Intake::fuelSystem, Intake::withFuelSystem);
         ask(Question.READERS, readers());
-        choice(Question.LINK, "Its data comes by", List.of(Intake.Link.values()), Intake.Link::words,
+        choice(Question.LINK, say("Its data comes by"), List.of(Intake.Link.values()), Intake.Link::words,
                 Intake::link, Intake::withLink);
-        choice(Question.FIT, "Bung", List.of(Intake.Fit.values()), Intake.Fit::words, Intake::fit,
+        choice(Question.FIT, say("Bung"), List.of(Intake.Fit.values()), Intake.Fit::words, Intake::fit,
                 Intake::withFit);
-        choice(Question.MATERIAL, "Pipe of", List.of(Intake.Material.values()),
+        choice(Question.MATERIAL, say("Pipe of"), List.of(Intake.Material.values()),
                 Intake.Material::words, Intake::material, Intake::withMaterial);
-        choice(Question.STAYS, "Fit", List.of(true, false), p -> p ? "permanent" : "for tuning days",
+        choice(Question.STAYS, say("Fit"), List.of(true, false), p -> p ? say("permanent") : say("for tuning days"),
                 Intake::permanent, Intake::withPermanent);
-        choice(Question.HARNESS, "Harness", List.of(true, false),
-                p -> p ? "fixed: sensor first" : "joined on the bench", Intake::fixedHarness, Intake::withFixedHarness);
+        choice(Question.HARNESS, say("Harness"), List.of(true, false),
+                p -> p ? say("fixed: sensor first") : say("joined on the bench"), Intake::fixedHarness,
+                Intake::withFixedHarness);
         return asked.values().toArray(Node[]::new);
     }
 
@@ -159,13 +162,13 @@ final class IntakeLeaf implements Leaf {
                 if (!now.remove(kind)) {
                     now.add(kind);
                 }
-                PlanModel.intake(session, "read by " + kind.words(), i -> i.withReaders(now));
+                PlanModel.intake(session, say("read by %s", kind.words()), i -> i.withReaders(now));
             });
             readers.add(box);
             row.getChildren().add(box);
         }
         Choice.foundByLetter(row, readers);
-        VBox entry = new VBox(Parts.line("What the customer has to read it with", "field-name"), row);
+        VBox entry = new VBox(Parts.line(say("What the customer has to read it with"), "field-name"), row);
         entry.getStyleClass().add("entry");
         return entry;
     }

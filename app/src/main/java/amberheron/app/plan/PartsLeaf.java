@@ -1,5 +1,8 @@
 package amberheron.app.plan;
 
+import static amberheron.core.units.Phrase.count;
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
@@ -28,8 +31,9 @@ final class PartsLeaf implements Leaf {
     PartsLeaf(Session session, PlanModel model) {
         this.session = session;
         this.model = model;
-        node = Parts.noted("Parts and tools", partsNote, parts, Parts.button("Write the list, to print and as CSV",
-                "plan.parts.write", () -> model.writeParts(session), "quiet"));
+        node = Parts.noted(say("Parts and tools"), partsNote, parts,
+                Parts.button(say("Write the list, to print and as CSV"),
+                        "plan.parts.write", () -> model.writeParts(session), "quiet"));
     }
 
     @Override
@@ -42,13 +46,15 @@ final class PartsLeaf implements Leaf {
         Job job = session.job();
         JobPlan plan = session.review().plan();
         int lacking = plan.lacking(job.done(), job.progress().inHand()).size();
-        partsNote.setText(lacking == 0 ? "all parts at hand" : lacking + " parts not at hand");
+        partsNote.setText(lacking == 0
+                ? say("all parts at hand")
+                : count("1 part not at hand", "%d parts not at hand", lacking));
         Parts.fill(parts, List.of(plan.items(), job.progress().inHand()), () -> plan.items().stream().map(r -> {
-            CheckBox have = new CheckBox(r.item().name());
+            CheckBox have = new CheckBox(r.item().words());
             have.setId("have." + r.item().name());
             have.setSelected(job.progress().inHand().contains(r.item().name()));
             have.setWrapText(true);
-            have.setAccessibleText(r.item().name() + " at hand");
+            have.setAccessibleText(say("%s at hand", r.item().words()));
             have.setOnAction(e -> model.have(session, r.item().name()));
             HBox.setHgrow(have, Priority.ALWAYS);
             have.setMaxWidth(Double.MAX_VALUE);

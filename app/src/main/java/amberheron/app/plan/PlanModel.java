@@ -2,6 +2,7 @@ package amberheron.app.plan;
 
 import static amberheron.core.finding.Message.plain;
 import static amberheron.core.units.Phrase.capital;
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Advice;
@@ -62,7 +63,7 @@ public final class PlanModel implements StationModel {
 
     @Override
     public String subtitle() {
-        return "What is to be done, and what each step waits on";
+        return say("What is to be done, and what each step waits on");
     }
 
     @Override
@@ -87,7 +88,7 @@ public final class PlanModel implements StationModel {
             List<Step> waits = plan.waitingOn(s, done);
             String text = waits.isEmpty() || done.contains(s.key())
                     ? s.reason()
-                    : "waits on: " + waits.stream().map(Step::title).collect(Collectors.joining("; "));
+                    : say("waits on: %s", waits.stream().map(Step::title).collect(Collectors.joining("; ")));
             return new Row(s, done.contains(s.key()), waits.isEmpty(), critical.contains(s), text,
                     say("%d–%d min", s.time().low(), s.time().high()));
         }).toList();
@@ -101,7 +102,7 @@ public final class PlanModel implements StationModel {
             scheduledFor = now;
             schedules = List.of(Schedule.of(plan, session.job().done(), 1), Schedule.of(plan, session.job().done(), 2));
         }
-        return List.of(finish("one person", schedules.getFirst()), finish("two people", schedules.getLast()));
+        return List.of(finish(say("one person"), schedules.getFirst()), finish(say("two people"), schedules.getLast()));
     }
 
     private static Finish finish(String people, Schedule s) {
@@ -160,7 +161,7 @@ public final class PlanModel implements StationModel {
     private static void tick(Session session, List<Step> steps) {
         Set<String> done = new TreeSet<>(session.job().done());
         steps.forEach(s -> done.add(s.key()));
-        session.edit("ticked what is proven", j -> j.withDone(done));
+        session.edit(say("ticked what is proven"), j -> j.withDone(done));
     }
 
     /** Ticks a step, or takes the tick back from it and from what stood on it; refused with the reason. */
@@ -171,27 +172,27 @@ public final class PlanModel implements StationModel {
             List<Step> fall = plan.dependants(step, done);
             done.remove(step.key());
             fall.forEach(s -> done.remove(s.key()));
-            session.edit("“" + step.title() + "” not done", j -> j.withDone(done));
+            session.edit(say("“%s” not done", step.title()), j -> j.withDone(done));
             if (!fall.isEmpty()) {
-                session.tell("Also opened again, since they stood on it: "
-                        + fall.stream().map(Step::title).collect(Collectors.joining("; ")) + ".");
+                session.tell(say("Also opened again, since they stood on it: %s.",
+                        fall.stream().map(Step::title).collect(Collectors.joining("; "))));
             }
             return;
         }
         Condition condition = session.job().intake().condition();
         if (condition.stops() && step.id() != StepId.LEAKS) {
-            session.tell("Nothing is fitted to this exhaust: it is down as “" + condition.words()
-                    + "”. Have it mended and say so, then go on.");
+            session.tell(say("Nothing is fitted to this exhaust: it is down as “%s”. Have it mended and say "
+                    + "so, then go on.", condition.words()));
             return;
         }
         List<Step> waits = plan.waitingOn(step, done);
         if (!waits.isEmpty()) {
-            session.tell("“" + step.title() + "” waits on: "
-                    + waits.stream().map(Step::title).collect(Collectors.joining("; ")) + ".");
+            session.tell(say("“%s” waits on: %s.", step.title(),
+                    waits.stream().map(Step::title).collect(Collectors.joining("; "))));
             return;
         }
         done.add(step.key());
-        session.edit("“" + step.title() + "” done", j -> j.withDone(done));
+        session.edit(say("“%s” done", step.title()), j -> j.withDone(done));
     }
 
     /** Moves a step earlier or later by so many places; refused with the reason. */
@@ -199,7 +200,7 @@ public final class PlanModel implements StationModel {
         JobPlan plan = session.review().plan();
         List<String> order = plan.steps().stream().map(Step::key).toList();
         switch (plan.move(step.key(), order.indexOf(step.key()) + places)) {
-            case JobPlan.Move.Done done -> session.edit("“" + step.title() + "” moved",
+            case JobPlan.Move.Done done -> session.edit(say("“%s” moved", step.title()),
                     j -> j.withProgress(j.progress().withOrder(done.order())));
             case JobPlan.Move.Refused refused -> session.tell(refused.reason());
         }
@@ -212,7 +213,8 @@ public final class PlanModel implements StationModel {
         if (!gone) {
             have.add(item);
         }
-        session.edit(item + (gone ? " not at hand" : " at hand"), j -> j.withProgress(j.progress().withInHand(have)));
+        session.edit(item + (gone ? say(" not at hand") : say(" at hand")),
+                j -> j.withProgress(j.progress().withInHand(have)));
     }
 
     /** Writes the list of parts and tools, off the screen's thread. */
@@ -220,9 +222,9 @@ public final class PlanModel implements StationModel {
         var job = session.job();
         PartsSheet sheet = PartsSheet.of(job, session.review().plan());
         Path folder = session.home().resolve("lists");
-        session.background().run("Writing the list",
-                () -> "Written to " + folder + ": " + sheet.write(job, folder).stream()
-                        .map(f -> String.valueOf(f.getFileName())).collect(Collectors.joining(", ")) + ".");
+        session.background().run(say("Writing the list"),
+                () -> say("Written to %s: %s.", folder, sheet.write(job, folder).stream()
+                        .map(f -> String.valueOf(f.getFileName())).collect(Collectors.joining(", "))));
     }
 
     @Override
@@ -243,28 +245,29 @@ public final class PlanModel implements StationModel {
     static List<Answer> answers(Session session) {
         Intake intake = session.job().intake();
         List<Answer> all = new ArrayList<>();
-        all.add(new Answer("Vehicle", intake.vehicle()));
+        all.add(new Answer(say("Vehicle"), intake.vehicle()));
         Double displacement = intake.displacement();
         Integer cylinders = intake.cylinders();
-        all.add(new Answer("Engine", Stream.of(
+        all.add(new Answer(say("Engine"), Stream.of(
                 displacement == null ? "" : say("%.2f L", 1000 * displacement),
-                cylinders == null ? "" : cylinders + " cylinders",
-                intake.banks() == 1 ? "one exhaust bank" : intake.banks() + " exhaust banks",
-                intake.exhaust().turbine() ? "turbo" : "natural").filter(w -> !w.isEmpty())
+                cylinders == null ? "" : count("1 cylinder", "%d cylinders", cylinders),
+                intake.banks() == 1 ? say("one exhaust bank") : say("%s exhaust banks", intake.banks()),
+                intake.exhaust().turbine() ? say("turbo") : say("natural")).filter(w -> !w.isEmpty())
                 .collect(Collectors.joining(", "))));
         Fuel fuel = intake.fuel();
-        all.add(new Answer("Fuel", fuel == null ? "" : say("%s, λ 1 = %.2f AFR", fuel.name(), fuel.stoich())));
+        all.add(new Answer(say("Fuel"), fuel == null ? "" : say("%s, λ 1 = %.2f AFR", fuel.name(), fuel.stoich())));
         if (intake.asks(Question.FUEL_SYSTEM) && intake.fuelSystem() != null) {
-            all.add(new Answer("Fuel system", intake.fuelSystem().words()));
+            all.add(new Answer(say("Fuel system"), intake.fuelSystem().words()));
         }
-        all.add(new Answer("Read by", intake.readers().stream().map(Intake.ReaderKind::words)
+        all.add(new Answer(say("Read by"), intake.readers().stream().map(Intake.ReaderKind::words)
                 .collect(Collectors.joining(", "))
-                + (intake.asks(Question.LINK) && intake.link() != null ? ", by " + intake.link().words() : "")));
+                + (intake.asks(Question.LINK) && intake.link() != null ? say(", by %s", intake.link().words()) : "")));
         Intake.Material material = intake.material();
-        all.add(new Answer("Bung",
-                intake.fit().words() + (material == null ? "" : ", pipe of " + material.words())));
-        all.add(new Answer("Stays", intake.permanent() ? "permanently" : "for tuning days"));
-        all.add(new Answer("Harness", intake.fixedHarness() ? "fixed: sensor first" : "joined on the bench"));
+        all.add(new Answer(say("Bung"),
+                intake.fit().words() + (material == null ? "" : say(", pipe of %s", material.words()))));
+        all.add(new Answer(say("Stays"), intake.permanent() ? say("permanently") : say("for tuning days")));
+        all.add(new Answer(say("Harness"),
+                intake.fixedHarness() ? say("fixed: sensor first") : say("joined on the bench")));
         return List.copyOf(all);
     }
 
@@ -299,8 +302,8 @@ public final class PlanModel implements StationModel {
             Station at = Station.shownAt(ticked.id()).orElseThrow();
             return new Advice(Message.of("“{0}” is ticked, but {1} is {2}.", plain(ticked.title()), plain(at.title()),
                     plain(session.review().state(at).words())), Action.go(session, at),
-                    Message.of("{0} ticked although their checks are open or failed.",
-                            plain(tooSoon.size() == 1 ? "One step is" : tooSoon.size() + " steps are")),
+                    plain(count("One step is ticked although its checks are open or failed.",
+                            "%d steps are ticked although their checks are open or failed.", tooSoon.size())),
                     Message.NONE, checked, caution(session));
         }
         if (next.isEmpty() || next.get().id() == StepId.SHEET) {
@@ -312,16 +315,16 @@ public final class PlanModel implements StationModel {
         if (!proven.isEmpty()) {
             return new Advice(Message.of("Tick what is proven: {0}.",
                     Message.joined("; ", proven.stream().map(PlanModel::title).toList())),
-                    new Action("Tick " + (proven.size() == 1 ? "it" : "these " + proven.size()),
+                    new Action(say("Tick %s", proven.size() == 1 ? say("it") : say("these %s", proven.size())),
                             () -> tick(session, proven)),
                     plain("The checks of their stations are kept."), Message.NONE, checked, caution(session));
         }
         Step step = next.get();
-        List<String> lacking = step.items().stream().filter(i -> i.kind() != Step.Item.Kind.TOOL).map(Step.Item::name)
+        List<String> lacking = step.items().stream().filter(i -> i.kind() != Step.Item.Kind.TOOL).map(Step.Item::words)
                 .filter(n -> !session.job().progress().inHand().contains(n)).toList();
         Action act = Station.shownAt(step.id()).filter(at -> !session.review().state(at).done())
                 .map(at -> Action.go(session, at))
-                .orElseGet(() -> new Action("Tick it", () -> toggle(session, step)));
+                .orElseGet(() -> new Action(say("Tick it"), () -> toggle(session, step)));
         return new Advice(Message.of("{0}.", title(step)), act,
                 Message.of("{0}{1}",
                         plain(step.reason().isEmpty()
@@ -345,7 +348,7 @@ public final class PlanModel implements StationModel {
                 plain(intake.condition() == Condition.ROTTEN
                         ? "Do not fit a sensor to this exhaust."
                         : "Mend the leak before anything is fitted."),
-                new Action("Mended: record it", () -> intake(session, "exhaust sound",
+                new Action(say("Mended: record it"), () -> intake(session, say("exhaust sound"),
                         i -> i.withCondition(Condition.SOUND))),
                 Message.of(measured
                         ? "At idle this leak draws in about {0} of air, which turns {1} into {2}."

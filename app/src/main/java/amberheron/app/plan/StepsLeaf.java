@@ -1,5 +1,7 @@
 package amberheron.app.plan;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
@@ -40,13 +42,13 @@ final class StepsLeaf implements Leaf {
         this.session = session;
         this.model = model;
         finish = new FinishDrawing(session, model);
-        fold = new Pressable("steps.done", "Steps done, shown or hidden", () -> {
+        fold = new Pressable("steps.done", say("Steps done, shown or hidden"), () -> {
             unfolded = !unfolded;
             refresh();
         }, new HBox(8, doneTitle, Parts.spring(), foldNote));
         fold.getStyleClass().add("finding-row");
-        node = new VBox(12, Parts.noted("Finished", finishNote, finish, path),
-                Parts.noted("Steps", stepsNote, fold, Columns.even(240, first, second)));
+        node = new VBox(12, Parts.noted(say("Finished"), finishNote, finish, path),
+                Parts.noted(say("Steps"), stepsNote, fold, Columns.even(240, first, second)));
     }
 
     @Override
@@ -57,7 +59,7 @@ final class StepsLeaf implements Leaf {
     @Override
     public void refresh() {
         finish.refresh();
-        finishNote.setText("eight jobs in ten end inside the bar · one lift");
+        finishNote.setText(say("eight jobs in ten end inside the bar · one lift"));
         path.setText(model.criticalPath(session));
         Parts.show(path, !path.getText().isEmpty());
         stepsNote.setText(model.figure(session));
@@ -66,8 +68,8 @@ final class StepsLeaf implements Leaf {
         // What is left stays in view; a plan that is done is all there is to see.
         boolean folds = done > FEW && done < all.size();
         Parts.show(fold, folds);
-        doneTitle.setText(done + " done");
-        foldNote.setText(unfolded ? "hide ▴" : "show ▾");
+        doneTitle.setText(say("%s done", done));
+        foldNote.setText(unfolded ? say("hide ▴") : say("show ▾"));
         List<PlanModel.Row> rows = folds && !unfolded ? all.stream().filter(r -> !r.done()).toList() : all;
         int half = (rows.size() + 1) / 2;
         List<Object> shows = List.of(rows, session.preferences().units(), model.opened(), session.job().progress());
@@ -86,7 +88,7 @@ final class StepsLeaf implements Leaf {
         if (!row.waits().isEmpty() && !row.done() && !row.ready()) {
             words.getChildren().add(Parts.line(row.waits(), "soft", row.ready() ? "ready" : "waiting"));
         }
-        VBox press = new VBox(new Pressable("step.details." + step.key(), "Details of " + step.title(),
+        VBox press = new VBox(new Pressable("step.details." + step.key(), say("Details of %s", step.title()),
                 () -> model.open(session, step.key()), words));
         if (open) {
             press.getChildren().add(details(row));
@@ -95,7 +97,7 @@ final class StepsLeaf implements Leaf {
         HBox.setHgrow(press, Priority.ALWAYS);
         Label time = Parts.line(row.time(), "soft", "figure");
         time.setMinWidth(Region.USE_PREF_SIZE);
-        Label critical = Parts.line(row.critical() ? "decides the end" : "", "critical");
+        Label critical = Parts.line(row.critical() ? say("decides the end") : "", "critical");
         VBox right = new VBox(time, critical);
         right.setAlignment(Pos.CENTER_RIGHT);
         right.setMinWidth(Region.USE_PREF_SIZE);
@@ -125,17 +127,19 @@ final class StepsLeaf implements Leaf {
     private Node details(PlanModel.Row row) {
         Step step = row.step();
         VBox box = new VBox(4);
-        box.getChildren().add(Parts.text(step.where().words() + " · likely " + step.time().likely() + " min", "soft"));
+        box.getChildren()
+                .add(Parts.text(say("%s · likely %s min", step.where().words(), step.time().likely()), "soft"));
         if (!step.items().isEmpty()) {
-            box.getChildren().add(Parts.text("Have ready: " + step.items().stream().map(Step.Item::name)
-                    .collect(Collectors.joining("; ")) + ".", "soft"));
+            box.getChildren().add(Parts.text(say("Have ready: %s.", step.items().stream().map(Step.Item::words)
+                    .collect(Collectors.joining("; "))), "soft"));
         }
         if (!step.caution().isEmpty()) {
             box.getChildren().add(Parts.text(step.caution(), "caution-text"));
         }
         box.getChildren()
-                .add(new HBox(6, Parts.button("Earlier", "step.earlier", () -> model.move(session, step, -1), "quiet"),
-                        Parts.button("Later", "step.later", () -> model.move(session, step, 1), "quiet")));
+                .add(new HBox(6,
+                        Parts.button(say("Earlier"), "step.earlier", () -> model.move(session, step, -1), "quiet"),
+                        Parts.button(say("Later"), "step.later", () -> model.move(session, step, 1), "quiet")));
         return box;
     }
 }

@@ -100,16 +100,16 @@ public final class RuleModel {
         this.chain = review.chain();
         this.trust = review.trust();
         List<Scale> list = new ArrayList<>();
-        list.add(new Scale("lambda", "exhaust λ", 3, l -> l, false, ""));
+        list.add(new Scale("lambda", say("exhaust λ"), 3, l -> l, false, ""));
         if (fuel != null) {
             list.add(new Scale("afr", "AFR, " + fuel.name(), 2, l -> l * fuel.stoich(), false, fuel.stoich()));
         }
         if (law != null) {
-            list.add(new Scale("volts", "controller V", 3, law::voltsAt, false, law));
+            list.add(new Scale("volts", say("controller V"), 3, law::voltsAt, false, law));
         }
         chain.ifPresent(c -> {
             if (c.chain().reader().input().bits() != null) {
-                list.add(new Scale("counts", "reader counts", 0, l -> counts(c, l), false, c.chain()));
+                list.add(new Scale("counts", say("reader counts"), 0, l -> counts(c, l), false, c.chain()));
             }
         });
         MixtureScale own = job.gauge() != null
@@ -119,14 +119,14 @@ public final class RuleModel {
             // A gauge that was made for one fuel goes on showing that fuel's ratio with another in the tank.
             String name = own instanceof MixtureScale.Afr afr
                     ? say("own gauge, AFR %.2f", afr.stoich())
-                    : "own gauge, λ";
+                    : say("own gauge, λ");
             list.add(new Scale("gauge", name, own instanceof MixtureScale.Afr ? 2 : 3, own::fromLambda, false, own));
         }
         if (reader != null && chain.isPresent()) {
             ChainNow now = chain.get();
             // Shown in the reader's own quantity, unless the fuel's AFR was asked for and the reader speaks λ.
             boolean inAfr = units.afr() && reader.scale() instanceof MixtureScale.Lambda && fuel != null;
-            list.add(new Scale("shown", "reader shows " + (inAfr ? "AFR" : reader.scale().label()),
+            list.add(new Scale("shown", say("reader shows %s", inAfr ? "AFR" : reader.scale().label()),
                     reader.scale() instanceof MixtureScale.Lambda && !inAfr ? 3 : 2,
                     inAfr ? l -> now.shownLambda(l) * job.stoich() : now.reading(), true,
                     List.of(now, inAfr, job.stoich())));

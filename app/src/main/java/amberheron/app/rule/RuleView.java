@@ -63,7 +63,7 @@ public final class RuleView extends Pane {
         getStyleClass().add("rule");
         fold.setFocusTraversable(false);
         setFocusTraversable(true);
-        setAccessibleText("Reading rule: arrow keys move the mixture");
+        setAccessibleText(say("Reading rule: arrow keys move the mixture"));
         scales.setMouseTransparent(true);
         setOnMousePressed(e -> {
             requestFocus();
@@ -94,8 +94,8 @@ public final class RuleView extends Pane {
         top = folded ? 8 : 12;
         left = folded ? sized(98 + FIELD) : sized(152);
         right = folded ? sized(SAID) : sized(FIELD) + 26;
-        fold.setText(folded ? "unfold F6" : "fold F6");
-        fold.setAccessibleText(folded ? "Unfold the reading rule" : "Fold the reading rule to one line");
+        fold.setText(folded ? say("unfold F6") : say("fold F6"));
+        fold.setAccessibleText(folded ? say("Unfold the reading rule") : say("Fold the reading rule to one line"));
     }
 
     private List<RuleModel.Scale> scalesSeen() {
@@ -231,9 +231,9 @@ public final class RuleView extends Pane {
             verdict.setText(folded
                     ? model.shown(lambda).map(m -> Figures.text(session, m)).orElse("")
                     : lies
-                            ? "▲ shows " + Figures.text(session, Figures.leanOrRich(off.getAsDouble())) + ", "
-                                    + model.basis()
-                            : "shown = true here, " + model.basis());
+                            ? say("▲ shows %s, %s", Figures.text(session, Figures.leanOrRich(off.getAsDouble())),
+                                    model.basis())
+                            : say("shown = true here, %s", model.basis()));
             verdict.pseudoClassStateChanged(LIES, lies);
             verdict.pseudoClassStateChanged(MEASURED, model.measured());
             double wide = verdict.getLayoutBounds().getWidth();

@@ -1,5 +1,8 @@
 package amberheron.app.scaling;
 
+import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.app.parts.Drawing;
 import amberheron.app.session.Session;
 import amberheron.core.display.DisplaySetUp;
@@ -37,7 +40,7 @@ final class BandsDrawing extends Drawing {
         for (int i = 0; i <= setUp.bands().size(); i++) {
             double to = i < setUp.bands().size() ? setUp.bands().get(i) : MOST;
             add(new Rectangle(x(from), TOP, Math.max(0, x(to) - x(from)), THICK), STYLES.get(i));
-            text(NAMES.get(i), (x(from) + x(to)) / 2, TOP + THICK / 2 + 5, 0.5, "drawing-text");
+            text(word(NAMES.get(i)), (x(from) + x(to)) / 2, TOP + THICK / 2 + 5, 0.5, "drawing-text");
             if (i < setUp.bands().size()) {
                 line(x(to), TOP, x(to), TOP + THICK + 6, "drawing-line");
                 text(DisplaySetUp.mixture(to, scale), x(to), TOP + THICK + 20, 0.5, "drawing-text");
@@ -49,9 +52,9 @@ final class BandsDrawing extends Drawing {
             if (at != null && line.what().kind() == DisplaySetting.Kind.MIXTURE && at > LEAST
                     && at < MOST) {
                 line(x(at), TOP - 6, x(at), TOP + THICK, "alarm-line");
-                text((line.what() == DisplaySetting.LEAN ? "lean alarm " : "rich alarm ")
+                text((line.what() == DisplaySetting.LEAN ? say("lean alarm ") : say("rich alarm "))
                         + DisplaySetUp.mixture(at, scale)
-                        + (line.told() == null ? "" : ", as told"), x(at), TOP - 10, 0.5, "drawing-text");
+                        + (line.told() == null ? "" : say(", as told")), x(at), TOP - 10, 0.5, "drawing-text");
             }
         }
     }

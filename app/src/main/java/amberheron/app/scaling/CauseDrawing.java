@@ -1,5 +1,7 @@
 package amberheron.app.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.session.Session;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.Diagnosis;
@@ -40,7 +42,7 @@ final class CauseDrawing extends DifferencePlot {
         Reader reader = session.job().reader();
         Optional<Diagnosis> diagnosis = session.review().diagnosis();
         if (law == null || reader == null || diagnosis.isEmpty()) {
-            text("Take check points to see what would show them.", 4, 30, 0, "drawing-text", "soft-text");
+            text(say("Take check points to see what would show them."), 4, 30, 0, "drawing-text", "soft-text");
             return;
         }
         List<Diagnosis.Likelihood> faults = drawn(diagnosis.get());
@@ -75,7 +77,7 @@ final class CauseDrawing extends DifferencePlot {
         if (next != null) {
             double x = x((next.volts() - low) / (high - low));
             line(x, 4, x, height - FOOT, "plot-next");
-            text("next " + UnitChoice.digits(next.volts(), 2) + " V", x + (x > width - 100 ? -5 : 5), 14,
+            text(say("next %s V", UnitChoice.digits(next.volts(), 2)), x + (x > width - 100 ? -5 : 5), 14,
                     x > width - 100 ? 1 : 0, "drawing-text");
         }
         for (CheckPoint p : session.review().points()) {

@@ -1,5 +1,7 @@
 package amberheron.app.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Cells;
 import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
@@ -53,7 +55,7 @@ final class DisplayLeaf implements Leaf {
     DisplayLeaf(Session session) {
         this.session = session;
         bands = new BandsDrawing(session);
-        teeth = new EntryField(session, QuantityField.of("Teeth that pass in a turn", Unit.ONE, 1, 400), 0,
+        teeth = new EntryField(session, QuantityField.of(say("Teeth that pass in a turn"), Unit.ONE, 1, 400), 0,
                 DisplayField.TEETH::address,
                 j -> j.display().teeth() == null ? null : j.display().teeth().doubleValue(),
                 (j, v) -> j.withDisplay(j.display().withTeeth(v == null ? null : (int) Math.round(v))));
@@ -65,18 +67,22 @@ final class DisplayLeaf implements Leaf {
         ColumnConstraints right = new ColumnConstraints();
         right.setHalignment(HPos.RIGHT);
         table.getColumnConstraints().addAll(wide, right);
-        pinned = Parts.noted("What the display makes of it", quantity, bands);
+        pinned = Parts.noted(say("What the display makes of it"), quantity, bands);
         HBox all = new HBox(Parts.spring(),
-                Parts.button("It was told all this", "scale.display.all", this::tellAll, "quiet"));
-        node = new Columns(300, Parts.card("Tell it", table, why),
-                Parts.card("How it is connected",
-                        Parts.evenly(choice("Engine-speed pulses from", DisplayField.PICK_UP, List.of(PickUp.values()),
-                                PickUp::words, Display::pickUp, Display::withPickUp), teeth),
-                        Parts.evenly(choice("The engine is a", DisplayField.STROKES, List.of(false),
-                                two -> two ? "two-stroke" : "four-stroke", Display::twoStroke, Display::withTwoStroke),
-                                choice("It knows the load", DisplayField.LOAD, List.of(false),
-                                        yes -> yes ? "yes" : "no", Display::knowsLoad, Display::withKnowsLoad)),
-                        choice("Dimmer wire to", DisplayField.DIMMER, List.of(Dimmer.values()), Dimmer::words,
+                Parts.button(say("It was told all this"), "scale.display.all", this::tellAll, "quiet"));
+        node = new Columns(300, Parts.card(say("Tell it"), table, why),
+                Parts.card(say("How it is connected"),
+                        Parts.evenly(
+                                choice(say("Engine-speed pulses from"), DisplayField.PICK_UP, List.of(PickUp.values()),
+                                        PickUp::words, Display::pickUp, Display::withPickUp),
+                                teeth),
+                        Parts.evenly(choice(say("The engine is a"), DisplayField.STROKES, List.of(false),
+                                two -> two ? say("two-stroke") : say("four-stroke"), Display::twoStroke,
+                                Display::withTwoStroke),
+                                choice(say("It knows the load"), DisplayField.LOAD, List.of(false),
+                                        yes -> yes ? say("yes") : say("no"), Display::knowsLoad,
+                                        Display::withKnowsLoad)),
+                        choice(say("Dimmer wire to"), DisplayField.DIMMER, List.of(Dimmer.values()), Dimmer::words,
                                 Display::dimmer, Display::withDimmer),
                         all));
     }
@@ -106,7 +112,7 @@ final class DisplayLeaf implements Leaf {
 
     /** Notes every number that is known as told; what was told otherwise is told anew. */
     private void tellAll() {
-        session.edit("display told", j -> {
+        session.edit(say("display told"), j -> {
             Display told = j.display();
             for (DisplaySetUp.Line line : setUp(j).lines()) {
                 Double ought = line.ought();
@@ -149,18 +155,18 @@ final class DisplayLeaf implements Leaf {
         Parts.show(teeth, job.display().pickUp() == PickUp.WHEEL);
         fields.values().forEach(EntryField::refresh);
         bands.refresh();
-        quantity.setText("in " + job.shownByGauge().label() + ", as it shows it");
+        quantity.setText(say("in %s, as it shows it", job.shownByGauge().label()));
         DisplaySetUp setUp = setUp(job);
         table.write(() -> rows(job, setUp));
         // Of all the reasons the one that is next to be acted on.
         why.setText(setUp.first().map(l -> l.what().words() + ": " + Figures.text(session, l.why()))
-                .orElse("It was told everything as it should be."));
+                .orElse(say("It was told everything as it should be.")));
     }
 
     private void rows(Job job, DisplaySetUp setUp) {
         table.line(0, 0, "", "column-head");
-        table.line(1, 0, "tell it", "column-head");
-        table.line(2, 0, "was told", "column-head");
+        table.line(1, 0, say("tell it"), "column-head");
+        table.line(2, 0, say("was told"), "column-head");
         int row = 1;
         for (DisplaySetUp.Line line : setUp.lines()) {
             table.line(0, row, line.what().words(), "plain");

@@ -1,5 +1,7 @@
 package amberheron.app.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.job.ChainNow;
@@ -28,7 +30,7 @@ final class ErrorPlot extends DifferencePlot {
         Reader reader = job.reader();
         Optional<ChainNow> chain = session.review().chain();
         if (law == null || reader == null || chain.isEmpty()) {
-            text("Choose law and reader to see the difference.", 4, 30, 0, "drawing-text", "soft-text");
+            text(say("Choose law and reader to see the difference."), 4, 30, 0, "drawing-text", "soft-text");
             return;
         }
         double from = Math.max(law.richest(), 0.4);

@@ -1,6 +1,8 @@
 package amberheron.app.scaling;
 
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
@@ -59,7 +61,7 @@ final class LawLeaf implements Leaf {
     private final Label understood = Parts.text("", "soft");
     private final Button take;
     private final Label takes = Parts.text("", "soft");
-    private final CheckBox logged = new CheckBox("can be logged");
+    private final CheckBox logged = new CheckBox(say("can be logged"));
     private final EntryField filter;
     private final ScaleFiles files;
     private final ComboBox<Pair> pairs = new ComboBox<>();
@@ -83,51 +85,53 @@ final class LawLeaf implements Leaf {
         }
 
         private String words() {
-            return words;
+            return word(words);
         }
     }
 
     LawLeaf(Session session) {
         this.session = session;
-        law = new Choice<>("From the catalogue", ScaleField.LAW.path(), session.catalogue().laws(),
+        law = new Choice<>(say("From the catalogue"), ScaleField.LAW.path(), session.catalogue().laws(),
                 l -> l.name() + " " + (l.scale() instanceof MixtureScale.Lambda ? "λ" : "AFR"),
-                () -> session.job().law(), l -> session.edit("law " + l.name(), j -> j.withLaw(l))).inTable();
-        reader = new Choice<>("Reader", ScaleField.READER.path(), session.catalogue().readers(), Reader::name,
-                () -> known(session.job().reader()), r -> session.edit("reader " + r.name(), j -> j.withReader(r)));
+                () -> session.job().law(), l -> session.edit(say("law %s", l.name()), j -> j.withLaw(l))).inTable();
+        reader = new Choice<>(say("Reader"), ScaleField.READER.path(), session.catalogue().readers(), Reader::name,
+                () -> known(session.job().reader()),
+                r -> session.edit(say("reader %s", r.name()), j -> j.withReader(r)));
         List<Gauge> gauges = gauges(session);
-        gauge = Choice.list("Controller's own gauge shows", ScaleField.GAUGE.path(), gauges, Gauge::words,
+        gauge = Choice.list(say("Controller's own gauge shows"), ScaleField.GAUGE.path(), gauges, Gauge::words,
                 () -> gauges.stream().filter(g -> Objects.equals(g.scale(), session.job().gauge())).findFirst()
                         .orElseGet(() -> named(session.job().gauge())),
-                g -> session.edit("gauge " + g.words(), j -> j.withGauge(g.scale())));
-        quantity = Choice.list("Its numbers are", "scale.sheet.quantity", List.of(Quantity.values()),
+                g -> session.edit(say("gauge %s", g.words()), j -> j.withGauge(g.scale())));
+        quantity = Choice.list(say("Its numbers are"), "scale.sheet.quantity", List.of(Quantity.values()),
                 Quantity::words, () -> said, q -> {
                     said = q;
                     read();
                 }).inTable();
-        field(sheet, "scale.sheet", "2.2v + 9, or 0.4 V = 0.62; 4.6 V = 1.38", "The law as its sheet writes it");
-        field(low, "scale.sheet.low", USUAL_LOW, "Lower rail, V");
-        field(high, "scale.sheet.high", USUAL_HIGH, "Upper rail, V");
+        field(sheet, "scale.sheet", say("2.2v + 9, or 0.4 V = 0.62; 4.6 V = 1.38"),
+                say("The law as its sheet writes it"));
+        field(low, "scale.sheet.low", USUAL_LOW, say("Lower rail, V"));
+        field(high, "scale.sheet.high", USUAL_HIGH, say("Upper rail, V"));
         low.setPrefColumnCount(4);
         high.setPrefColumnCount(4);
-        take = Parts.button("Take this law", "scale.sheet.take", this::take, "quiet");
-        more = Parts.button("Another reader", "scale.output.more",
-                () -> session.edit("another reader", j -> j.withOutputs(j.outputs().oneMore())), "quiet");
-        less = Parts.button("Take it off", "scale.output.less",
-                () -> session.edit("reader taken off", j -> j.withOutputs(j.outputs().oneLess())), "quiet");
+        take = Parts.button(say("Take this law"), "scale.sheet.take", this::take, "quiet");
+        more = Parts.button(say("Another reader"), "scale.output.more",
+                () -> session.edit(say("another reader"), j -> j.withOutputs(j.outputs().oneMore())), "quiet");
+        less = Parts.button(say("Take it off"), "scale.output.less",
+                () -> session.edit(say("reader taken off"), j -> j.withOutputs(j.outputs().oneLess())), "quiet");
         logged.setId("scale.output.logged");
-        logged.setAccessibleText("What this reader shows can be logged");
-        logged.setOnAction(e -> session.edit("what can be logged", j -> j.withOutputs(
+        logged.setAccessibleText(say("What this reader shows can be logged"));
+        logged.setOnAction(e -> session.edit(say("what can be logged"), j -> j.withOutputs(
                 j.outputs().with(j.outputs().active().withLogged(logged.isSelected())))));
         filter = new EntryField(session,
-                QuantityField.of("Reader's filter", Unit.SECOND, Sane.FILTER.min(), Sane.FILTER.max()), 2,
+                QuantityField.of(say("Reader's filter"), Unit.SECOND, Sane.FILTER.min(), Sane.FILTER.max()), 2,
                 ScaleField.FILTER::address, j -> j.reader() == null ? null : j.reader().input().filter(),
                 (j, v) -> j.reader() == null
                         ? j
                         : j.withReader(j.reader().withInput(j.reader().input().withFilter(v))));
         files = new ScaleFiles(session);
         pairs.setId("scale.pair");
-        pairs.setAccessibleText("A pair of law and reader that the shop keeps");
-        pairs.setPromptText("none kept yet");
+        pairs.setAccessibleText(say("A pair of law and reader that the shop keeps"));
+        pairs.setPromptText(say("none kept yet"));
         pairs.setMaxWidth(Double.MAX_VALUE);
         pairs.setConverter(new StringConverter<>() {
             @Override
@@ -142,20 +146,20 @@ final class LawLeaf implements Leaf {
         });
         pairs.setOnAction(e -> {
             Pair picked = pairs.getValue();
-            Parts.say(proof, picked == null ? "" : files.words(picked));
+            Parts.show(proof, picked == null ? "" : files.words(picked));
             if (picked != null) {
                 files.use(picked);
             }
         });
         Parts.show(proof, false);
         files.list(this::offer);
-        Button from = Parts.button("From a file…", "scale.files.read", () -> {
+        Button from = Parts.button(say("From a file…"), "scale.files.read", () -> {
         }, "quiet");
-        from.setOnAction(e -> Parts.browse(from, "Law, reader or pair (JSON, CSV)", files::read));
-        HBox keeping = new HBox(8, pairs, Parts.button("Keep this one", "scale.pair.keep",
+        from.setOnAction(e -> Parts.browse(from, say("Law, reader or pair (JSON, CSV)"), files::read));
+        HBox keeping = new HBox(8, pairs, Parts.button(say("Keep this one"), "scale.pair.keep",
                 () -> files.keep(() -> files.list(this::offer)), "quiet"));
         HBox.setHgrow(pairs, Priority.ALWAYS);
-        HBox ways = new HBox(8, Parts.button("To files", "scale.files.write", files::write, "quiet"), from);
+        HBox ways = new HBox(8, Parts.button(say("To files"), "scale.files.write", files::write, "quiet"), from);
         filter.setPrefWidth(96);
         filter.setMinWidth(96);
         HBox.setHgrow(gauge, Priority.ALWAYS);
@@ -164,20 +168,20 @@ final class LawLeaf implements Leaf {
         outputs.setAlignment(Pos.CENTER_LEFT);
         HBox.setHgrow(sheet, Priority.ALWAYS);
         HBox.setHgrow(quantity, Priority.ALWAYS);
-        HBox rails = new HBox(8, Parts.line("rails, V", "field-name"), low, high, Parts.spring(), take);
+        HBox rails = new HBox(8, Parts.line(say("rails, V"), "field-name"), low, high, Parts.spring(), take);
         rails.setAlignment(Pos.CENTER_LEFT);
         node = Columns.even(300,
-                Parts.stacked(Parts.card("Output law, from the catalogue", law, reads),
-                        Parts.card("Pairs that the shop keeps", keeping, proof, ways)),
+                Parts.stacked(Parts.card(say("Output law, from the catalogue"), law, reads),
+                        Parts.card(say("Pairs that the shop keeps"), keeping, proof, ways)),
                 Parts.stacked(
-                        Parts.card("What reads it", reader, takes, outputs, shows),
-                        Parts.card("Or the law as its sheet writes it", new HBox(8, sheet, quantity), rails,
+                        Parts.card(say("What reads it"), reader, takes, outputs, shows),
+                        Parts.card(say("Or the law as its sheet writes it"), new HBox(8, sheet, quantity), rails,
                                 understood)));
     }
 
     private void offer(List<Pair> kept) {
         pairs.getItems().setAll(kept);
-        pairs.setPromptText(kept.isEmpty() ? "none kept yet" : "pick one to use it");
+        pairs.setPromptText(kept.isEmpty() ? say("none kept yet") : say("pick one to use it"));
     }
 
     private void field(TextField field, String id, String prompt, String name) {
@@ -202,7 +206,7 @@ final class LawLeaf implements Leaf {
                 says = String.valueOf(e.getMessage());
             }
         }
-        Parts.say(understood, says);
+        Parts.show(understood, says);
         Parts.styles(understood, law.isPresent() || says.isEmpty() ? "soft" : "fault");
         take.setDisable(law.isEmpty());
     }
@@ -228,7 +232,7 @@ final class LawLeaf implements Leaf {
     private void take() {
         if (!take.isDisabled()) {
             OutputLaw read = typed();
-            session.edit("law " + read.name(), j -> j.withLaw(read));
+            session.edit(say("law %s", read.name()), j -> j.withLaw(read));
             sheet.clear();
         }
     }
@@ -252,9 +256,9 @@ final class LawLeaf implements Leaf {
         quantity.refresh();
         OutputLaw used = session.job().law();
         boolean listed = used != null && session.catalogue().laws().contains(used);
-        Parts.say(reads, used == null ? "" : (listed ? "" : used.name() + ". ") + words(used));
+        Parts.show(reads, used == null ? "" : (listed ? "" : used.name() + ". ") + words(used));
         Reader read = session.job().reader();
-        Parts.say(takes, read == null ? "" : takes(read));
+        Parts.show(takes, read == null ? "" : takes(read));
         logged.setSelected(session.job().outputs().active().logged());
         Parts.show(less, !session.job().outputs().others().isEmpty());
         read();
@@ -267,7 +271,7 @@ final class LawLeaf implements Leaf {
         Integer bits = input.bits();
         return say("Takes %s in %s, %s%s; sees %s to %s V%s.", reader.form().words(),
                 SettingText.quantity(reader.scale()), reader.whole() == null
-                        ? say("%d decimals", reader.decimals())
+                        ? count("1 decimal", "%d decimals", reader.decimals())
                         : say("whole numbers, %d to 1", Math.round(Math.pow(10, reader.decimals()))),
                 rows == null ? "" : say(", at most %d rows", rows),
                 UnitChoice.digits(input.minVolts(), 1), UnitChoice.digits(input.maxVolts(), 1),
@@ -280,9 +284,10 @@ final class LawLeaf implements Leaf {
 
     /** λ, and the ratio of every fuel: a gauge made for one goes on showing its ratio with another in the tank. */
     private static List<Gauge> gauges(Session session) {
-        return Stream.concat(Stream.of(new Gauge(null, "the quantity of its output"), named(MixtureScale.lambda())),
-                session.catalogue().fuels().stream().map(f -> MixtureScale.afr(f.stoich())).distinct()
-                        .sorted(Comparator.comparingDouble(s -> -s.fromLambda(1))).map(LawLeaf::named))
+        return Stream
+                .concat(Stream.of(new Gauge(null, say("the quantity of its output")), named(MixtureScale.lambda())),
+                        session.catalogue().fuels().stream().map(f -> MixtureScale.afr(f.stoich())).distinct()
+                                .sorted(Comparator.comparingDouble(s -> -s.fromLambda(1))).map(LawLeaf::named))
                 .toList();
     }
 

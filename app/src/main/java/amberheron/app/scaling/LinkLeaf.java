@@ -49,15 +49,15 @@ final class LinkLeaf implements Leaf {
     LinkLeaf(Session session, ScaleModel model) {
         this.session = session;
         drawing = new CauseDrawing(session);
-        corrected = Parts.button("Use corrected setting", "scale.corrected", () -> model.useCorrected(session),
+        corrected = Parts.button(say("Use corrected setting"), "scale.corrected", () -> model.useCorrected(session),
                 "quiet");
-        pinned = Parts.noted("Shown − true, as each fault would show it",
-                new Label("filled: engine running"),
+        pinned = Parts.noted(say("Shown − true, as each fault would show it"),
+                new Label(say("filled: engine running")),
                 drawing);
-        node = Columns.even(300, Parts.card("How likely", causes, correction, corrected,
-                Parts.text("Kinds of fault count as equally likely beforehand, two at once as rare: our choice.",
+        node = Columns.even(300, Parts.card(say("How likely"), causes, correction, corrected,
+                Parts.text(say("Kinds of fault count as equally likely beforehand, two at once as rare: our choice."),
                         "soft")),
-                Parts.card("What it means", meaning, remedy, doubt, asks, running));
+                Parts.card(say("What it means"), meaning, remedy, doubt, asks, running));
     }
 
     @Override
@@ -76,9 +76,10 @@ final class LinkLeaf implements Leaf {
         Optional<Diagnosis> known = session.review().diagnosis();
         Reader read = session.job().reader();
         if (known.isEmpty() || read == null) {
-            Parts.fill(causes, "", () -> List.of(Parts.text("Two check points or more tell faults apart.", "soft")));
+            Parts.fill(causes, "",
+                    () -> List.of(Parts.text(say("Two check points or more tell faults apart."), "soft")));
             for (Label label : List.of(meaning, remedy, doubt, asks, running, correction)) {
-                Parts.say(label, "");
+                Parts.show(label, "");
             }
             Parts.show(corrected, false);
             return;
@@ -94,12 +95,12 @@ final class LinkLeaf implements Leaf {
         for (int i = 0; i < likely.size(); i++) {
             rows.get(i).show(likely.get(i), i < drawn ? CauseDrawing.STROKES.get(i) : "");
         }
-        Parts.say(meaning, diagnosis.meaning());
-        Parts.say(remedy, diagnosis.withinTolerance() ? "" : diagnosis.remedy());
-        Parts.say(doubt, ScaleWords.doubt(session, diagnosis));
-        Parts.say(asks, ScaleWords.asks(session, diagnosis));
+        Parts.show(meaning, diagnosis.meaning());
+        Parts.show(remedy, diagnosis.withinTolerance() ? "" : diagnosis.remedy());
+        Parts.show(doubt, ScaleWords.doubt(session, diagnosis));
+        Parts.show(asks, ScaleWords.asks(session, diagnosis));
         Diagnosis.RunningShift shift = diagnosis.runningShift();
-        Parts.say(running, shift == null
+        Parts.show(running, shift == null
                 ? ""
                 : Figures.text(session,
                         Message.of("With the engine running {0} ± {1} mV more arrive than with it off: {2}",
@@ -111,13 +112,13 @@ final class LinkLeaf implements Leaf {
         var typed = diagnosis.correctedSetting();
         boolean off = !diagnosis.withinTolerance();
         // What to do about a setting that follows nothing is said above.
-        Parts.say(correction, !off || !diagnosis.settingFollows()
+        Parts.show(correction, !off || !diagnosis.settingFollows()
                 ? ""
                 : typed == null
                         ? diagnosis.notByTyping()
                         : (diagnosis.best().parameters().whileRunning()
-                                ? "Corrected, for the engine running: "
-                                : "Corrected: ") + String.join(", ",
+                                ? say("Corrected, for the engine running: ")
+                                : say("Corrected: ")) + String.join(", ",
                                         SettingText.of(typed, read).stream()
                                                 .map(l -> l.ask() + " → " + l.type()).toList()));
         Parts.show(corrected, off && typed != null);

@@ -1,5 +1,7 @@
 package amberheron.app.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Cells;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.Leaf;
@@ -42,7 +44,7 @@ final class PointsLeaf implements Leaf {
     private final TextField volts = new TextField();
     private final TextField gauge = new TextField();
     private final TextField shown = new TextField();
-    private final ToggleButton running = new ToggleButton("Engine running");
+    private final ToggleButton running = new ToggleButton(say("Engine running"));
     private @Nullable Engine proposed;
     private final Label fault = Parts.text("", "fault");
     private final Label typed = Parts.text("", "plain");
@@ -58,33 +60,33 @@ final class PointsLeaf implements Leaf {
         this.session = session;
         this.model = model;
         plot = new ErrorPlot(session);
-        pinned = Parts.noted("Shown − true", band, plot);
+        pinned = Parts.noted(say("Shown − true"), band, plot);
         for (int i = 0; i < 4; i++) {
             ColumnConstraints column = new ColumnConstraints();
             column.setHgrow(Priority.ALWAYS);
             column.setHalignment(HPos.RIGHT);
             points.getColumnConstraints().add(column);
         }
-        field(volts, "scale.volts", "volts applied", "Volts applied at the controller's output");
-        field(gauge, "scale.true", "or gauge", "What the controller's own gauge shows");
-        field(shown, "scale.shown", "reader shows", "What the reader shows");
+        field(volts, "scale.volts", say("volts applied"), say("Volts applied at the controller's output"));
+        field(gauge, "scale.true", say("or gauge"), say("What the controller's own gauge shows"));
+        field(shown, "scale.shown", say("reader shows"), say("What the reader shows"));
         volts.setOnAction(e -> (volts.getText().isBlank() ? gauge : shown).requestFocus());
         gauge.setOnAction(e -> shown.requestFocus());
         shown.setOnAction(e -> add());
         running.setId("scale.running");
-        running.setAccessibleText("Engine running while this is read");
+        running.setAccessibleText(say("Engine running while this is read"));
         running.setMinWidth(Region.USE_PREF_SIZE);
         Parts.show(fault, false);
-        Button add = Parts.button("Add", "scale.add", this::add, "quiet");
+        Button add = Parts.button(say("Add"), "scale.add", this::add, "quiet");
         add.setMinWidth(Region.USE_PREF_SIZE);
-        which = Parts.button("Which link", "scale.which", () -> session.focus("scale.leaf.link"), "quiet");
-        node = Columns.wideLeft(290, Parts.noted("Check points", note, points, new HBox(8, volts, gauge, shown),
+        which = Parts.button(say("Which link"), "scale.which", () -> session.focus("scale.leaf.link"), "quiet");
+        node = Columns.wideLeft(290, Parts.noted(say("Check points"), note, points, new HBox(8, volts, gauge, shown),
                 new HBox(8, running, Parts.spring(), add), fault),
-                Parts.card("So far", typed, says, doubt, repeats, asks,
+                Parts.card(say("So far"), typed, says, doubt, repeats, asks,
                         new FlowPane(8, 6, which,
-                                Parts.button("To CSV", "scale.points.write", () -> model.write(session), "quiet"),
-                                Parts.button("From CSV…", "scale.points.read",
-                                        () -> Parts.browse(which, "Check points (CSV)",
+                                Parts.button(say("To CSV"), "scale.points.write", () -> model.write(session), "quiet"),
+                                Parts.button(say("From CSV…"), "scale.points.read",
+                                        () -> Parts.browse(which, say("Check points (CSV)"),
                                                 f -> model.read(session, f)),
                                         "quiet"))));
     }
@@ -100,7 +102,7 @@ final class PointsLeaf implements Leaf {
     private void add() {
         String wrong = model.add(session, new ScaleModel.Typed(volts.getText(), gauge.getText(), shown.getText(),
                 running.isSelected() ? Engine.RUNNING : Engine.OFF));
-        Parts.say(fault, wrong);
+        Parts.show(fault, wrong);
         if (wrong.isEmpty()) {
             volts.clear();
             gauge.clear();
@@ -122,7 +124,7 @@ final class PointsLeaf implements Leaf {
     @Override
     public void refresh() {
         String stale = Figures.stale(session, Station.SCALE);
-        note.setText(stale.isEmpty() ? "engine off, then running" : stale);
+        note.setText(stale.isEmpty() ? say("engine off, then running") : stale);
         points.write(this::write);
         Engine next = ScaleModel.nextEngine(session);
         // What is asked for next is proposed once; what the installer then says stands.
@@ -130,20 +132,22 @@ final class PointsLeaf implements Leaf {
             proposed = next;
             running.setSelected(next == Engine.RUNNING);
         }
-        band.setText("band ± " + Figures.mixture(session, Tolerance.LAMBDA));
+        band.setText(say("band ± %s", Figures.mixture(session, Tolerance.LAMBDA)));
         plot.refresh();
         volts.setPromptText(ScaleModel.hint(session));
         Reader read = session.job().reader();
-        Parts.say(typed, read == null
+        Parts.show(typed, read == null
                 ? ""
-                : session.review().scale().map(r -> "Typed: " + String.join(", ", SettingText.of(r.setting(), read)
-                        .stream().limit(3).map(l -> l.ask() + " " + l.type()).toList())
-                        + (SettingText.of(r.setting(), read).size() > 3 ? " …" : "")).orElse(""));
+                : session.review().scale()
+                        .map(r -> say("Typed: %s%s", String.join(", ", SettingText.of(r.setting(), read)
+                                .stream().limit(3).map(l -> l.ask() + " " + l.type()).toList()),
+                                SettingText.of(r.setting(), read).size() > 3 ? " …" : ""))
+                        .orElse(""));
         Optional<Diagnosis> diagnosis = session.review().diagnosis();
-        Parts.say(says, diagnosis.map(d -> ScaleWords.likeliest(session, d)).orElse("Nothing was checked yet."));
-        Parts.say(doubt, diagnosis.map(d -> ScaleWords.doubt(session, d)).orElse(""));
-        Parts.say(repeats, ScaleWords.repeats(session));
-        Parts.say(asks, diagnosis.map(d -> ScaleWords.asks(session, d)).orElse(""));
+        Parts.show(says, diagnosis.map(d -> ScaleWords.likeliest(session, d)).orElse(say("Nothing was checked yet.")));
+        Parts.show(doubt, diagnosis.map(d -> ScaleWords.doubt(session, d)).orElse(""));
+        Parts.show(repeats, ScaleWords.repeats(session));
+        Parts.show(asks, diagnosis.map(d -> ScaleWords.asks(session, d)).orElse(""));
         Parts.show(which, diagnosis.isPresent());
     }
 
@@ -153,10 +157,10 @@ final class PointsLeaf implements Leaf {
         List<CheckPoint> taken = session.job().points();
         if (used == null || read == null || taken.isEmpty()) {
             GridPane.setColumnSpan(
-                    points.line(0, 0, "None yet. Apply volts, type them and what the reader shows.", "soft"), 5);
+                    points.line(0, 0, say("None yet. Apply volts, type them and what the reader shows."), "soft"), 5);
             return;
         }
-        String[] heads = {"applied", "true", "shown", "off by"};
+        String[] heads = {say("applied"), say("true"), say("shown"), say("off by")};
         for (int i = 0; i < heads.length; i++) {
             GridPane.setColumnSpan(points.line(i, 0, heads[i], "column-head"), 1);
         }
@@ -178,7 +182,7 @@ final class PointsLeaf implements Leaf {
         points.put(4, row, () -> {
             Button remove = Parts.button("×", "scale.remove." + (row - 1), () -> model.remove(session, row - 1),
                     "icon");
-            remove.setAccessibleText("Remove check point " + row);
+            remove.setAccessibleText(say("Remove check point %s", row));
             return remove;
         });
         points.line(5, row, how(p), "soft");
@@ -189,7 +193,7 @@ final class PointsLeaf implements Leaf {
         @Nullable
         Engine engine = p.engine();
         String origin = ScaleWords.origin(session, p);
-        String words = engine == null ? "" : engine == Engine.OFF ? "off" : "running";
+        String words = engine == null ? "" : engine == Engine.OFF ? say("off") : say("running");
         return words.isEmpty() || origin.isEmpty() ? words + origin : words + ", " + origin;
     }
 }

@@ -39,9 +39,9 @@ final class ScaleFiles {
     /** Looks up what the shop keeps, and gives it on the screen's thread. */
     void list(Consumer<List<Pair>> then) {
         Path folder = folder();
-        session.background().run("Looking up the pairs", () -> Pairs.in(folder), kept -> {
+        session.background().run(say("Looking up the pairs"), () -> Pairs.in(folder), kept -> {
             then.accept(kept.pairs());
-            return kept.faults().isEmpty() ? "" : "Left out: " + String.join("; ", kept.faults());
+            return kept.faults().isEmpty() ? "" : say("Left out: %s", String.join("; ", kept.faults()));
         });
     }
 
@@ -49,26 +49,26 @@ final class ScaleFiles {
     void keep(Runnable then) {
         Pair pair = Pair.of(session.review()).orElse(null);
         if (pair == null) {
-            session.tell("Choose the law and the reader first.");
+            session.tell(say("Choose the law and the reader first."));
             return;
         }
         Path folder = folder();
-        session.background().run("Keeping the pair", () -> Pairs.keep(folder, pair), file -> {
+        session.background().run(say("Keeping the pair"), () -> Pairs.keep(folder, pair), file -> {
             then.run();
-            return say("%s is kept%s.", pair.title(), pair.proof() == null ? ", though not proven" : "");
+            return say("%s is kept%s.", pair.title(), pair.proof() == null ? say(", though not proven") : "");
         });
     }
 
     /** Puts a pair to hand. */
     void use(Pair pair) {
-        session.edit("pair " + pair.title(), pair::in);
+        session.edit(say("pair %s", pair.title()), pair::in);
     }
 
     /** Facts of a pair, in words. */
     String words(Pair pair) {
         Pair.Proof proof = pair.proof();
         return proof == null
-                ? "Never proven."
+                ? say("Never proven.")
                 : Figures.text(session,
                         Message.of(
                                 "Proven in {0} on {1}: {2} points, at worst {3}. This job's wires are others: check it here too.",
@@ -82,14 +82,14 @@ final class ScaleFiles {
         OutputLaw law = job.law();
         Reader reader = job.reader();
         if (law == null || reader == null || session.review().scale().isEmpty()) {
-            session.tell("Choose the law and the reader first.");
+            session.tell(say("Choose the law and the reader first."));
             return;
         }
         ReaderSetting setting = session.review().scale().get().setting();
         Reader told = reader.withSetting(setting);
         Path lists = session.home().resolve("lists");
         String stem = HandOverPack.stem(job);
-        session.background().run("Writing law and reader", () -> {
+        session.background().run(say("Writing law and reader"), () -> {
             TextFiles.write(lists.resolve(stem + "-law.json"), ScaleFile.text(law));
             TextFiles.write(lists.resolve(stem + "-law.csv"), LawCsv.write(law));
             TextFiles.write(lists.resolve(stem + "-reader.json"), ScaleFile.text(told));
@@ -101,7 +101,7 @@ final class ScaleFiles {
 
     /** Takes up what a file holds into the job that it was read for. */
     void read(String typed) {
-        session.background().intoJob("Reading " + typed, progress -> ScaleFile.read(TextFiles.path(typed)),
+        session.background().intoJob(say("Reading %s", typed), progress -> ScaleFile.read(TextFiles.path(typed)),
                 (job, file) -> say("It was read for %s, which is no longer open: read it again there.", job), file -> {
                     try {
                         return taken(file);
@@ -118,21 +118,21 @@ final class ScaleFiles {
                 yield say("%s is taken.", of.pair().title());
             }
             case ScaleFile.OfLaw of -> {
-                session.edit("law " + of.law().name(), j -> j.withLaw(of.law()));
+                session.edit(say("law %s", of.law().name()), j -> j.withLaw(of.law()));
                 yield say("The law %s is taken.", of.law().name());
             }
             case ScaleFile.OfReader of -> {
-                session.edit("reader " + of.reader().name(), j -> j.withReader(of.reader()));
+                session.edit(say("reader %s", of.reader().name()), j -> j.withReader(of.reader()));
                 yield say("The reader %s is taken.", of.reader().name());
             }
             case ScaleFile.OfBoxes of -> {
                 Reader reader = session.job().reader();
                 if (reader == null) {
-                    yield "Choose the reader first, then read what it holds.";
+                    yield say("Choose the reader first, then read what it holds.");
                 }
                 Reader holding = reader.withSetting(SettingText.parse(of.typed(), reader));
-                session.edit("what the reader holds", j -> ScaleModel.holding(j, holding.setting()));
-                yield "What the reader holds is noted.";
+                session.edit(say("what the reader holds"), j -> ScaleModel.holding(j, holding.setting()));
+                yield say("What the reader holds is noted.");
             }
         };
     }

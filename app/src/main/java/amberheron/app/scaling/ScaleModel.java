@@ -72,7 +72,7 @@ public final class ScaleModel implements StationModel {
 
     @Override
     public String subtitle() {
-        return "What the reader must be told, and whether it then shows the truth";
+        return say("What the reader must be told, and whether it then shows the truth");
     }
 
     @Override
@@ -80,19 +80,19 @@ public final class ScaleModel implements StationModel {
         Optional<Diagnosis> diagnosis = session.review().diagnosis();
         if (session.isOpen() && session.review().state(Station.SCALE) == LinkState.OUT_OF_TOLERANCE
                 && session.review().own(Station.SCALE) != LinkState.OUT_OF_TOLERANCE) {
-            return "another reader lies";
+            return say("another reader lies");
         }
         if (diagnosis.isPresent()) {
             ScaleReport.Worst worst = diagnosis.get().worst();
             return diagnosis.get().withinTolerance()
-                    ? "agrees within " + Figures.text(session,
-                            new Measure(Math.max(1e-4, Math.abs(worst.lambda())), Dimension.MIXTURE, 4))
-                    : "shows " + Figures.text(session, Figures.leanOrRich(worst.lambda())) + " at "
-                            + Figures.mixture(session, worst.atLambda());
+                    ? say("agrees within %s", Figures.text(session,
+                            new Measure(Math.max(1e-4, Math.abs(worst.lambda())), Dimension.MIXTURE, 4)))
+                    : say("shows %s at %s", Figures.text(session, Figures.leanOrRich(worst.lambda())),
+                            Figures.mixture(session, worst.atLambda()));
         }
         return session.review().scale().isPresent()
-                ? "set, nothing checked yet"
-                : session.isOpen() ? "no law and reader yet" : "";
+                ? say("set, nothing checked yet")
+                : session.isOpen() ? say("no law and reader yet") : "";
     }
 
     /** Whether the engine is to run for the next check point: first it stands, until those points are spread over the range. */
@@ -160,7 +160,7 @@ public final class ScaleModel implements StationModel {
     }
 
     private static void add(Session session, CheckPoint point) {
-        session.edit("check point", j -> j.withPoint(point));
+        session.edit(say("check point"), j -> j.withPoint(point));
     }
 
     /**
@@ -183,7 +183,7 @@ public final class ScaleModel implements StationModel {
         Reader reader = session.job().reader();
         OutputLaw law = session.job().law();
         if (reader == null || law == null) {
-            return reader == null ? "Choose a reader first." : "Choose the output law first.";
+            return reader == null ? say("Choose a reader first.") : say("Choose the output law first.");
         }
         boolean gauged = !typed.gauge().isBlank();
         if (typed.volts().isBlank() && !gauged && session.controller().connected()) {
@@ -211,7 +211,8 @@ public final class ScaleModel implements StationModel {
     }
 
     private static QuantityField gaugeField(MixtureScale scale) {
-        return QuantityField.of("Gauge, in " + scale.label(), Unit.ONE, scale.fromLambda(0.3), scale.fromLambda(3));
+        return QuantityField.of(say("Gauge, in %s", scale.label()), Unit.ONE, scale.fromLambda(0.3),
+                scale.fromLambda(3));
     }
 
     private static String addFromController(Session session, Reader reader, Typed typed) {
@@ -220,15 +221,15 @@ public final class ScaleModel implements StationModel {
         Optional<Report> live = desk.live();
         if (law == null || live.isEmpty()) {
             return law == null
-                    ? "Choose the output law first."
-                    : "The controller says nothing just now: look at the link, or enter the volts.";
+                    ? say("Choose the output law first.")
+                    : say("The controller says nothing just now: look at the link, or enter the volts.");
         }
         State state = live.get().state();
         if (state != null && !state.counts()) {
-            return "The controller says “" + state.words() + "”: what it shows is no measurement yet.";
+            return say("The controller says “%s”: what it shows is no measurement yet.", state.words());
         }
         if (live.get().lambda() == null && live.get().volts() == null) {
-            return "The controller sends neither mixture nor volts: enter the volts.";
+            return say("The controller sends neither mixture nor volts: enter the volts.");
         }
         Settled settled = Settled.of(desk.lately(), law).orElse(null);
         if (settled == null || !settled.stands()) {
@@ -259,20 +260,20 @@ public final class ScaleModel implements StationModel {
             Double lambda = live.map(Report::lambda).orElse(null);
             Double volts = live.map(Report::volts).orElse(null);
             return live.isEmpty()
-                    ? "nothing heard"
+                    ? say("nothing heard")
                     : volts != null
-                            ? UnitChoice.digits(volts, 3) + " V, live"
-                            : lambda == null ? "no mixture sent" : UnitChoice.digits(lambda, 3) + " λ, live";
+                            ? say("%s V, live", UnitChoice.digits(volts, 3))
+                            : lambda == null ? say("no mixture sent") : say("%s λ, live", UnitChoice.digits(lambda, 3));
         }
-        return nextVolts(session).map(v -> UnitChoice.digits(v, 2) + " V next").orElse("volts");
+        return nextVolts(session).map(v -> say("%s V next", UnitChoice.digits(v, 2))).orElse(say("volts"));
     }
 
     private static QuantityField shownField(Reader reader) {
-        return QuantityField.of("Shown, in " + reader.scale().label(), Unit.ONE, -100, 100);
+        return QuantityField.of(say("Shown, in %s", reader.scale().label()), Unit.ONE, -100, 100);
     }
 
     void remove(Session session, int index) {
-        session.edit("check point removed", j -> {
+        session.edit(say("check point removed"), j -> {
             List<CheckPoint> less = new ArrayList<>(j.points());
             less.remove(index);
             return j.withPoints(less);
@@ -289,7 +290,7 @@ public final class ScaleModel implements StationModel {
     void write(Session session) {
         Path file = session.home().resolve("lists").resolve(HandOverPack.stem(session.job()) + "-points.csv");
         List<CheckPoint> points = session.job().points();
-        session.background().run("Writing the check points", () -> {
+        session.background().run(say("Writing the check points"), () -> {
             CheckPointCsv.write(file, points);
             return points.size();
         }, n -> say("%d check points written to %s.", n, file));
@@ -297,10 +298,10 @@ public final class ScaleModel implements StationModel {
 
     /** Takes check points from a file into the job that it was read for. */
     void read(Session session, String typed) {
-        session.background().intoJob("Reading check points", progress -> CheckPointCsv.read(TextFiles.path(typed)),
+        session.background().intoJob(say("Reading check points"), progress -> CheckPointCsv.read(TextFiles.path(typed)),
                 (job, points) -> say("They were read for %s, which is no longer open: read them again there.", job),
                 points -> {
-                    session.edit("check points from a file", j -> {
+                    session.edit(say("check points from a file"), j -> {
                         List<CheckPoint> all = new ArrayList<>(j.points());
                         all.addAll(points);
                         return j.withPoints(all);
@@ -314,22 +315,23 @@ public final class ScaleModel implements StationModel {
         ReaderSetting corrected = session.review().diagnosis().map(Diagnosis::correctedSetting).orElse(null);
         Reader reader = session.job().reader();
         if (corrected != null && reader != null) {
-            session.edit("corrected setting", j -> holding(j, corrected));
+            session.edit(say("corrected setting"), j -> holding(j, corrected));
             session.tell(
-                    "The reader's setting is now the corrected one. Its check points were for the old setting and are put away: Ctrl+Z brings both back.");
+                    say("The reader's setting is now the corrected one. Its check points were for the old "
+                            + "setting and are put away: Ctrl+Z brings both back."));
         }
     }
 
     @Override
     public Map<String, String> leaves() {
-        return Map.of("check points, what the reader shows", CHECK, "output law and reader", LAW,
-                "type this into the reader", TYPE, "which link lies, likely causes", LINK,
-                "display set-up, alarms, pulses", DISPLAY);
+        return Map.of(say("check points, what the reader shows"), CHECK, say("output law and reader"), LAW,
+                say("type this into the reader"), TYPE, say("which link lies, likely causes"), LINK,
+                say("display set-up, alarms, pulses"), DISPLAY);
     }
 
     @Override
     public List<StationAction> actions() {
-        return List.of(new StationAction("Take a reading from the simulated bench", "", this::take));
+        return List.of(new StationAction(say("Take a reading from the simulated bench"), "", this::take));
     }
 
     @Override
@@ -338,8 +340,10 @@ public final class ScaleModel implements StationModel {
         OutputLaw law = job.law();
         Reader reader = job.reader();
         boolean runs = nextEngine(session) == CheckPoint.Engine.RUNNING;
-        Message caution = plain((runs ? "Carbon monoxide: run it outside or extract. " : "")
-                + "Above 5 V many inputs are damaged. Black lead on the controller's own signal ground.");
+        Message caution = plain(runs
+                ? "Carbon monoxide: run it outside or extract. Above 5 V many inputs are damaged. "
+                        + "Black lead on the controller's own signal ground."
+                : "Above 5 V many inputs are damaged. Black lead on the controller's own signal ground.");
         List<Source> checked = new ArrayList<>();
         if (law != null) {
             checked.add(law.source());
@@ -350,14 +354,14 @@ public final class ScaleModel implements StationModel {
         }
         if (law == null) {
             return new Advice(plain(JobCheck.LAW.words()),
-                    new Action("Choose the law", () -> session.seek(ScaleField.LAW.address())),
+                    new Action(say("Choose the law"), () -> session.seek(ScaleField.LAW.address())),
                     plain("Every controller has its own law; another maker's equation is the commonest lie."),
                     Message.NONE, checked,
                     caution);
         }
         if (reader == null) {
             return new Advice(plain(JobCheck.READER.words()),
-                    new Action("Choose the reader", () -> session.seek(ScaleField.READER.address())),
+                    new Action(say("Choose the reader"), () -> session.seek(ScaleField.READER.address())),
                     plain("The same law is typed as slope and offset, two points, an equation or a table."),
                     Message.NONE, checked,
                     caution);
@@ -365,7 +369,7 @@ public final class ScaleModel implements StationModel {
         checked.add(reader.source());
         if (session.review().scale().isEmpty()) {
             return new Advice(plain("Choose another input: law and input share no volts."),
-                    new Action("Choose the reader", () -> session.seek(ScaleField.READER.address())),
+                    new Action(say("Choose the reader"), () -> session.seek(ScaleField.READER.address())),
                     plain("Nothing that is typed can make it show the mixture."), Message.NONE, checked, caution);
         }
         Optional<Diagnosis> diagnosis = session.review().diagnosis();
@@ -375,8 +379,8 @@ public final class ScaleModel implements StationModel {
                 ? "Engine running: apply {0} and note what the reader shows."
                 : "Engine off: apply {0} and note what the reader shows.", volts);
         Action take = session.preferences().shop().demo()
-                ? new Action("Take a reading (simulated bench)", () -> take(session))
-                : new Action("Type what you read", () -> session.seek(ScaleField.POINTS.address()));
+                ? new Action(say("Take a reading (simulated bench)"), () -> take(session))
+                : new Action(say("Type what you read"), () -> session.seek(ScaleField.POINTS.address()));
         // A bench without any wiring is checked all the same; a harness in the making is finished first.
         boolean half = session.review().state(Station.WIRE) == LinkState.BEGUN
                 && session.review().findings(Station.WIRE).stream().anyMatch(f -> f.verdict() == Verdict.UNKNOWN
@@ -420,17 +424,17 @@ public final class ScaleModel implements StationModel {
             boolean settingHelps = d.correctedSetting() != null;
             return new Advice(plain(d.remedy()),
                     settingHelps
-                            ? new Action("Use the corrected setting", () -> useCorrected(session))
+                            ? new Action(say("Use the corrected setting"), () -> useCorrected(session))
                             : d.settingFollows()
-                                    ? new Action("Take another reading", take.run())
-                                    : new Action("See what to type", () -> session.focus(TYPE)),
+                                    ? new Action(say("Take another reading"), take.run())
+                                    : new Action(say("See what to type"), () -> session.focus(TYPE)),
                     Message.of("{0} {1}", plain(d.meaning()), consequence(d)), Message.NONE, checked, caution);
         }
         if (!d.settingHeld()) {
             return new Advice(plain(JobCheck.SETTING_HELD.words()),
                     d.correctedSetting() == null
-                            ? new Action("Choose the reader", () -> session.seek(ScaleField.READER.address()))
-                            : new Action("It holds the right one: note it", () -> useCorrected(session)),
+                            ? new Action(say("Choose the reader"), () -> session.seek(ScaleField.READER.address()))
+                            : new Action(say("It holds the right one: note it"), () -> useCorrected(session)),
                     plain("The points agree with the mixture and contradict the setting; one of the two was noted wrong."),
                     Message.NONE, checked, caution);
         }

@@ -1,5 +1,7 @@
 package amberheron.app.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Leaves;
 import amberheron.app.parts.StationView;
 import amberheron.app.session.Session;
@@ -15,11 +17,11 @@ public final class ScaleView implements StationView {
     /** The view on a session. */
     public ScaleView(Session session, ScaleModel model) {
         output = new OutputSwitch(session);
-        leaves = new Leaves(session).with("Check points", ScaleModel.CHECK, () -> new PointsLeaf(session, model))
-                .with("Law and reader", ScaleModel.LAW, () -> new LawLeaf(session))
-                .with("Type this", ScaleModel.TYPE, () -> new TypeLeaf(session))
-                .with("Which link", ScaleModel.LINK, () -> new LinkLeaf(session, model))
-                .with("Display", ScaleModel.DISPLAY, () -> new DisplayLeaf(session));
+        leaves = new Leaves(session).with(say("Check points"), ScaleModel.CHECK, () -> new PointsLeaf(session, model))
+                .with(say("Law and reader"), ScaleModel.LAW, () -> new LawLeaf(session))
+                .with(say("Type this"), ScaleModel.TYPE, () -> new TypeLeaf(session))
+                .with(say("Which link"), ScaleModel.LINK, () -> new LinkLeaf(session, model))
+                .with(say("Display"), ScaleModel.DISPLAY, () -> new DisplayLeaf(session));
     }
 
     @Override

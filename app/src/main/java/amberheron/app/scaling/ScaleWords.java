@@ -1,6 +1,8 @@
 package amberheron.app.scaling;
 
 import static amberheron.core.finding.Message.plain;
+import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
@@ -38,8 +40,8 @@ final class ScaleWords {
     static String doubt(Session session, Diagnosis d) {
         List<String> says = new ArrayList<>();
         if (!d.cannotTell().isEmpty()) {
-            says.add("The points do not part: "
-                    + String.join("; ", d.cannotTell().stream().map(f -> Phrase.small(f.title())).toList()) + ".");
+            says.add(say("The points do not part: %s.",
+                    String.join("; ", d.cannotTell().stream().map(f -> Phrase.small(f.title())).toList())));
         }
         Diagnosis.NextPoint next = d.nextPoint();
         if (next != null) {
@@ -66,7 +68,7 @@ final class ScaleWords {
     static String asks(Session session, Diagnosis d) {
         Reader reader = session.job().reader();
         if (d.misfit() || reader == null) {
-            return d.misfit() ? Diagnosis.MISFIT : "";
+            return d.misfit() ? word(Diagnosis.MISFIT) : "";
         }
         List<CheckPoint> counted = session.review().points();
         return String.join(" ", d.doubtful().stream()
@@ -78,15 +80,15 @@ final class ScaleWords {
     /** Where a point came from, where that has to be said. */
     static String origin(Session session, CheckPoint point) {
         if (Stale.since(session.review().job(), point).isPresent()) {
-            return "stale, " + Figures.age(session, point.origin().taken());
+            return say("stale, %s", Figures.age(session, point.origin().taken()));
         }
         Optional<String> instead = point.meansInstead(session.job().law());
         if (instead.isPresent()) {
-            return "means “" + instead.get() + "”: counts for nothing";
+            return say("means “%s”: counts for nothing", instead.get());
         }
         return point.origin().real()
                 ? ""
-                : session.preferences().shop().demo() ? "simulated" : "simulated: counts for nothing";
+                : session.preferences().shop().demo() ? say("simulated") : say("simulated: counts for nothing");
     }
 
     /** A reader's own number for a mixture, with its quantity. */

@@ -52,35 +52,36 @@ final class TypeLeaf implements Leaf {
 
     TypeLeaf(Session session) {
         this.session = session;
-        VBox type = Parts.noted("Type this into the reader", settingNote, setting, holds);
+        VBox type = Parts.noted(say("Type this into the reader"), settingNote, setting, holds);
         type.getStyleClass().add("card-first");
         held.setId("scale.held");
-        held.setAccessibleText("What the reader holds, as its boxes show it");
+        held.setAccessibleText(say("What the reader holds, as its boxes show it"));
         held.setOnAction(e -> note());
         Parts.undoFrom(held, session, () -> held.getText().isEmpty());
         HBox.setHgrow(held, Priority.ALWAYS);
-        Button take = Parts.button("Note it", "scale.held.note", this::note, "quiet");
+        Button take = Parts.button(say("Note it"), "scale.held.note", this::note, "quiet");
         take.setMinWidth(Region.USE_PREF_SIZE);
-        best = Parts.button("Take the best again", "scale.held.best",
-                () -> session.edit("best setting", j -> ScaleModel.holding(j, null)), "quiet");
+        best = Parts.button(say("Take the best again"), "scale.held.best",
+                () -> session.edit(say("best setting"), j -> ScaleModel.holding(j, null)), "quiet");
         node = Columns.even(300,
-                Parts.stacked(type, Parts.card("What it holds, read back", asks, new HBox(8, held, take), wrong,
+                Parts.stacked(type, Parts.card(say("What it holds, read back"), asks, new HBox(8, held, take), wrong,
                         best)),
-                Parts.stacked(Parts.card("What it will show", table), Parts.card("What it costs", worst, budget)));
+                Parts.stacked(Parts.card(say("What it will show"), table),
+                        Parts.card(say("What it costs"), worst, budget)));
     }
 
     /** Takes the content of the reader's boxes as its setting, and judges it as it stands; one that cannot be is refused. */
     private void note() {
         Reader read = session.job().reader();
         String text = held.getText();
-        Parts.say(wrong, "");
+        Parts.show(wrong, "");
         if (read != null && !text.isBlank()) {
             try {
                 Reader holding = read.withSetting(SettingText.parse(text, read));
-                session.edit("what the reader holds", j -> ScaleModel.holding(j, holding.setting()));
+                session.edit(say("what the reader holds"), j -> ScaleModel.holding(j, holding.setting()));
                 held.clear();
             } catch (Unusable e) {
-                Parts.say(wrong, String.valueOf(e.getMessage()));
+                Parts.show(wrong, String.valueOf(e.getMessage()));
             }
         }
     }
@@ -106,11 +107,11 @@ final class TypeLeaf implements Leaf {
                 Figures.mixture(session, Tolerance.LAMBDA))
                 + r.budget().stream().filter(b -> !r.withinTolerance())
                         .max(Comparator.comparingDouble(ScaleReport.BudgetLine::lambda))
-                        .map(b -> " Most of it: " + b.cause() + ".").orElse(""))
+                        .map(b -> say(" Most of it: %s.", b.cause())).orElse(""))
                 .orElse(""));
         holds.setText(read == null || read.setting() == null
-                ? "The best that its form and digits allow."
-                : "What it was noted to hold; it is judged as it stands.");
+                ? say("The best that its form and digits allow.")
+                : say("What it was noted to hold; it is judged as it stands."));
         Parts.show(holds, report.isPresent());
         Parts.show(best, read != null && read.setting() != null);
         Parts.show(wrong, !wrong.getText().isEmpty());
@@ -119,7 +120,7 @@ final class TypeLeaf implements Leaf {
 
     private void setting(Optional<ScaleReport> report, @Nullable Reader read) {
         if (report.isEmpty() || read == null) {
-            setting.words(0, 0, "Choose the law and the reader first.", "soft");
+            setting.words(0, 0, say("Choose the law and the reader first."), "soft");
             settingNote.setText("");
             return;
         }
@@ -131,12 +132,12 @@ final class TypeLeaf implements Leaf {
             String bare = line.bare();
             int row = i;
             setting.put(2, i, () -> {
-                Button copy = Parts.button("Copy", "scale.copy." + row, () -> copy(row), "quiet");
-                copy.setAccessibleText("Copy " + bare);
+                Button copy = Parts.button(say("Copy"), "scale.copy." + row, () -> copy(row), "quiet");
+                copy.setAccessibleText(say("Copy %s", bare));
                 return copy;
             });
         }
-        settingNote.setText("in " + SettingText.quantity(read.scale()));
+        settingNote.setText(say("in %s", SettingText.quantity(read.scale())));
     }
 
     /** Puts what is typed in a box, and nothing else, on the clipboard. */
@@ -151,12 +152,12 @@ final class TypeLeaf implements Leaf {
                     String bare = line.bare();
                     content.putString(bare);
                     Clipboard.getSystemClipboard().setContent(content);
-                    session.tell("Copied " + bare + " (" + line.ask() + ").");
+                    session.tell(say("Copied %s (%s).", bare, line.ask()));
                 });
     }
 
     private void table(ScaleReport report, Reader read) {
-        String[] heads = {"true", "volts", "counts", "it shows", "off by"};
+        String[] heads = {say("true"), say("volts"), say("counts"), say("it shows"), say("off by")};
         for (int i = 0; i < heads.length; i++) {
             table.line(i, 0, heads[i], "column-head");
         }
@@ -179,8 +180,8 @@ final class TypeLeaf implements Leaf {
         for (ScaleReport.BudgetLine line : report.budget()) {
             budget(row++, line.cause(), line.lambda());
         }
-        budget(row++, "all at their worst together", report.worstCase());
-        budget(row, "root of the sum of squares", report.rootSumSquare());
+        budget(row++, say("all at their worst together"), report.worstCase());
+        budget(row, say("root of the sum of squares"), report.rootSumSquare());
     }
 
     private void budget(int row, String cause, double lambda) {

@@ -1,5 +1,7 @@
 package amberheron.app.session;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
@@ -26,12 +28,12 @@ public record Advice(Message next, @Nullable Action action, Message why, Message
     public record Action(String label, Runnable run) {
         /** Leads to the field of a value. */
         public static Action enter(Session session, Address value) {
-            return new Action("Enter: " + value.property().words(), () -> session.seek(value));
+            return new Action(say("Enter: %s", value.property().words()), () -> session.seek(value));
         }
 
         /** Leads to a station. */
         public static Action go(Session session, Station to) {
-            return new Action("Go to " + to.title(), () -> session.at().go(to));
+            return new Action(say("Go to %s", to.title()), () -> session.at().go(to));
         }
     }
 

@@ -1,5 +1,7 @@
 package amberheron.app.session;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.io.UnusableInput;
 import amberheron.io.book.BookProblem;
 import java.util.concurrent.CompletableFuture;
@@ -39,6 +41,6 @@ final class Answers {
         if (!(why instanceof BookProblem) && !(why instanceof UnusableInput)) {
             LOG.log(Level.WARNING, "the book did not answer", why);
         }
-        return why == null ? "The book did not answer." : String.valueOf(why.getMessage());
+        return why == null ? say("The book did not answer.") : String.valueOf(why.getMessage());
     }
 }

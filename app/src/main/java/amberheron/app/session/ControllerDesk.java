@@ -1,5 +1,8 @@
 package amberheron.app.session;
 
+import static amberheron.core.units.Phrase.count;
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.bench.AirFault;
 import amberheron.bench.ControllerLink;
 import amberheron.bench.ControllerLink.Heard;
@@ -116,7 +119,7 @@ public final class ControllerDesk implements AutoCloseable {
 
     /** Its name. */
     public String name() {
-        return link == null ? "no controller connected" : link.name();
+        return link == null ? say("no controller connected") : link.name();
     }
 
     /** Current report; empty where there is none, or where it is out of date. */
@@ -132,13 +135,16 @@ public final class ControllerDesk implements AutoCloseable {
         Heard heard = link.heard();
         Instant at = heard.at();
         String fault = heard.fault().isEmpty() ? "" : " · " + heard.fault();
-        String bad = heard.bad() == 0 ? "" : " · " + heard.bad() + " lines not understood";
+        String bad = heard.bad() == 0
+                ? ""
+                : " · " + count("1 line not understood", "%d lines not understood", heard.bad());
         if (at == null) {
-            return name() + " · nothing heard yet" + fault + bad;
+            return say("%s · nothing heard yet%s%s", name(), fault, bad);
         }
         return live().isPresent()
                 ? name() + bad
-                : name() + " · old: " + Duration.between(at, clock.instant()).abs().toSeconds() + " s" + fault + bad;
+                : say("%s · old: %s s%s%s", name(), Duration.between(at, clock.instant()).abs().toSeconds(), fault,
+                        bad);
     }
 
     /**

@@ -1,5 +1,6 @@
 package amberheron.app.session;
 
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Finding;
@@ -43,7 +44,7 @@ public final class Figures {
 
     /** A sentence in the units at hand. */
     public static String text(Session session, Message message) {
-        return Wording.of(session.preferences().units(), session.job().stoich()).text(message);
+        return new Wording(session.preferences().units(), session.job().stoich()).text(message);
     }
 
     /** A mixture as shown, three decimals of lambda. */
@@ -122,11 +123,11 @@ public final class Figures {
             return "";
         }
         long days = ChronoUnit.DAYS.between(taken.atZone(ZoneId.systemDefault()).toLocalDate(), session.today());
-        return days <= 0 ? "today" : days == 1 ? "1 day old" : days + " days old";
+        return days <= 0 ? say("today") : count("1 day old", "%d days old", days);
     }
 
     /** Why the reading of a station no longer proves anything; empty where it does. */
     public static String stale(Session session, Station station) {
-        return session.review().stale(station).map(s -> "stale: " + s.changed()).orElse("");
+        return session.review().stale(station).map(s -> say("stale: %s", s.changed())).orElse("");
     }
 }

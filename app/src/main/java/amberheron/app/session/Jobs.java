@@ -1,5 +1,7 @@
 package amberheron.app.session;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.JobSummary;
@@ -53,7 +55,7 @@ final class Jobs {
             summary = JobSummary.of(new JobReview(job, shop));
         } catch (Throwable e) {
             LOG.log(Level.WARNING, "cannot be reviewed: " + job.id(), e);
-            summary = JobSummary.unreadable(job.id(), job.intake().vehicle(), "it cannot be worked out");
+            summary = JobSummary.unreadable(job.id(), job.intake().vehicle(), say("it cannot be worked out"));
         }
         return new Judged(summary, ShopHabits.mark(shop));
     }
@@ -83,7 +85,7 @@ final class Jobs {
                     throw e;
                 }
             } catch (RuntimeException | StackOverflowError e) {
-                book.judgeUnreadable(id, "it cannot be worked out: " + e.getMessage(), by).join();
+                book.judgeUnreadable(id, say("it cannot be worked out: %s", e.getMessage()), by).join();
             }
         }
         return left.size();

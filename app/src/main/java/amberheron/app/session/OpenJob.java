@@ -66,7 +66,7 @@ public final class OpenJob {
         void saved();
 
         /** Something for the person, shown with the next change. */
-        void say(String notice);
+        void notice(String notice);
 
         /** How the list of jobs shows a job now. */
         void shown(JobSummary job);
@@ -212,14 +212,15 @@ public final class OpenJob {
                 JobReview review = new JobReview(document.job(), host.shop());
                 reviews.set(review, host.shop());
                 saver().found(entry, base, found, new Judged(JobSummary.of(review), host.mark()));
-                undo.remember("what another bay entered", before, document.job());
+                undo.remember(say("what another bay entered"), before, document.job());
                 return;
             }
         }
         if (!now.job().equals(before)) {
             document = now;
-            undo.remember("what was not saved last time", before, now.job());
-            host.say("What could not be saved last time is back, and goes into the book now. Ctrl+Z takes it out.");
+            undo.remember(say("what was not saved last time"), before, now.job());
+            host.notice(say("What could not be saved last time is back, and goes into the book now. Ctrl+Z "
+                    + "takes it out."));
             put(now.job());
         }
     }
@@ -269,20 +270,20 @@ public final class OpenJob {
 
     /** Takes back the last change. */
     public void undo() {
-        undo.back(job()).ifPresent(c -> swap(c, "Taken back: "));
+        undo.back(job()).ifPresent(c -> swap(c, say("Taken back: ")));
     }
 
     /** Does again what was taken back. */
     public void redo() {
-        undo.forth(job()).ifPresent(c -> swap(c, "Done again: "));
+        undo.forth(job()).ifPresent(c -> swap(c, say("Done again: ")));
     }
 
     private void swap(Undo.Swapped change, String said) {
         change.job().ifPresentOrElse(job -> {
-            host.say(said + change.what());
+            host.notice(said + change.what());
             put(job);
         }, () -> {
-            host.say(say("“%s” cannot be taken back: another bay has changed the same since.", change.what()));
+            host.notice(say("“%s” cannot be taken back: another bay has changed the same since.", change.what()));
             host.changed();
         });
     }
@@ -332,11 +333,12 @@ public final class OpenJob {
         boolean failedBefore = machineFailed;
         machineFailed = outcome.machineFailed();
         if (machineFailed && !failedBefore) {
-            host.say("What you enter is kept, but what follows from it cannot be worked out: an error of the program ("
-                    + outcome.fault() + "). The next entry tries again; if this stays, start the program again.");
+            host.notice(say("What you enter is kept, but what follows from it cannot be worked out: an error "
+                    + "of the program (%s). The next entry tries again; if this stays, start the "
+                    + "program again.", outcome.fault()));
         } else if (outcome.fault() != null && !machineFailed) {
-            host.say("This entry was kept, but with it the job cannot be worked out: take it back (Ctrl+Z). "
-                    + outcome.summary().fault());
+            host.notice(say("This entry was kept, but with it the job cannot be worked out: take it back "
+                    + "(Ctrl+Z). %s", outcome.summary().fault()));
         }
     }
 
@@ -354,14 +356,14 @@ public final class OpenJob {
 
     /** Goes on with what was entered here, and with what only another bay has changed. */
     public void keepOurs() {
-        host.say(saver().conflict().orElseThrow().said());
-        chosen("what only another bay changed", saver().keepOurs());
+        host.notice(saver().conflict().orElseThrow().said());
+        chosen(say("what only another bay changed"), saver().keepOurs());
     }
 
     /** Goes on with what another bay has entered, and with what was changed only here; ours is put aside beside the book. */
     public void takeTheirs() {
-        host.say(saver().conflict().orElseThrow().said());
-        chosen("what another bay entered, taken", saver().takeTheirs());
+        host.notice(saver().conflict().orElseThrow().said());
+        chosen(say("what another bay entered, taken"), saver().takeTheirs());
     }
 
     private void chosen(String what, JobDocument taken) {
@@ -419,7 +421,7 @@ public final class OpenJob {
             return;
         }
         document = document.job().equals(ours.job()) ? both : Merge.of(ours, document, both).ours();
-        host.say(("What another bay entered is here too. " + said).strip());
+        host.notice(("What another bay entered is here too. " + said).strip());
         host.touched();
         reviews.of(job(), host.shop());
     }

@@ -89,7 +89,7 @@ final class Opening {
                                 () -> host.tell(host.away()
                                         ? say("%s is not in the copy on this machine; the shared book does not answer.",
                                                 id)
-                                        : "The book has no job " + id + "."));
+                                        : say("The book has no job %s.", id)));
                     }
                 });
     }

@@ -1,5 +1,7 @@
 package amberheron.app.session;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.JobSummary;
@@ -132,7 +134,7 @@ final class Reviews {
     private static Outcome failed(Job job, JobReview before, Throwable e) {
         LOG.log(Level.SEVERE, "cannot be reviewed: " + job.id(), e);
         return new Outcome(job, before, JobSummary.unreadable(job.id(), job.intake().vehicle(),
-                "it cannot be worked out: " + e.getMessage()), e);
+                say("it cannot be worked out: %s", e.getMessage())), e);
     }
 
     private void done(Outcome outcome) {

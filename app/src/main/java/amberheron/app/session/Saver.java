@@ -267,7 +267,7 @@ public final class Saver {
             sent.removeIf(s -> s.key().equals(tried.key()));
             sent.add(new LeftEntry.Sent(tried.key(), tried.document()));
         }
-        failure = why == null ? "no answer from the book" : String.valueOf(why.getMessage());
+        failure = why == null ? say("no answer from the book") : String.valueOf(why.getMessage());
         // Out of reach it is tried for as long as that lasts: once is enough in the log, and the watch says it.
         Logger.getLogger(Saver.class.getName()).log(why instanceof BookUnreachable ? Level.FINE : Level.WARNING,
                 "not saved: " + tried.document().job().id(), why);

@@ -1,5 +1,7 @@
 package amberheron.app.session;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.freeair.SensorLife;
 import amberheron.core.freeair.SensorNote;
 import amberheron.io.book.Book;
@@ -47,7 +49,7 @@ public final class SensorBook {
     }
 
     private void failed(@Nullable Throwable why) {
-        tell.accept("The sensor book could not be asked: " + (why == null ? "no answer" : why.getMessage()));
+        tell.accept(say("The sensor book could not be asked: %s", why == null ? say("no answer") : why.getMessage()));
     }
 
     /** Notes something of a sensor. */

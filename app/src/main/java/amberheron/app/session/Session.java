@@ -1,5 +1,7 @@
 package amberheron.app.session;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.finding.Origin;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
@@ -83,7 +85,7 @@ public final class Session implements AutoCloseable {
         this.shelf = new Shelf(book, jobs, new Joining(book, unsaved, home), open, tasks, threads, parts);
         this.coming = new Opening(book, unsaved, jobs, threads, parts);
         if (!catalogue.faults().isEmpty()) {
-            notice = "Your catalogue: " + String.join(" · ", catalogue.faults());
+            notice = say("Your catalogue: %s", String.join(" · ", catalogue.faults()));
         }
     }
 
@@ -105,7 +107,7 @@ public final class Session implements AutoCloseable {
         }
 
         @Override
-        public void say(String said) {
+        public void notice(String said) {
             notice = said;
         }
 

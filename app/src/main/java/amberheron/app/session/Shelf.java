@@ -34,7 +34,7 @@ final class Shelf {
         void changed();
 
         /** Says something with the next change. */
-        void say(String said);
+        void notice(String said);
 
         /** Says something now. */
         void tell(String said);
@@ -116,9 +116,9 @@ final class Shelf {
         if (away == heard.inReach()) {
             away = !heard.inReach();
             if (away) {
-                host.say(Answers.reason(new BookUnreachable(book.itself().name())));
+                host.notice(Answers.reason(new BookUnreachable(book.itself().name())));
             } else {
-                host.say(say("The shared book %s answers again.", book.itself().name()));
+                host.notice(say("The shared book %s answers again.", book.itself().name()));
                 host.follow(() -> {
                     open.retry();
                     join();
@@ -148,7 +148,7 @@ final class Shelf {
     /** A job begun while the book was out of reach goes in under the next number where another bay has taken its own. */
     void underAnotherNumber(String id) {
         Shop by = host.shop();
-        bringIn("Bringing in " + id, () -> joining.bring(id, by), outcomes -> outcomes.forEach(o -> {
+        bringIn(say("Bringing in %s", id), () -> joining.bring(id, by), outcomes -> outcomes.forEach(o -> {
             jobs.show(o.summary());
             if (open.job().id().equals(id)) {
                 host.open(o.summary().id());
@@ -161,7 +161,7 @@ final class Shelf {
     private void join() {
         Shop by = host.shop();
         Set<String> own = open.own();
-        bringIn("Bringing in what is kept beside the book", () -> joining.bring(own, by), outcomes -> {
+        bringIn(say("Bringing in what is kept beside the book"), () -> joining.bring(own, by), outcomes -> {
             outcomes.forEach(o -> jobs.show(o.summary()));
             String said = outcomes.stream().map(Joining.Outcome::says).filter(w -> !w.isEmpty())
                     .collect(Collectors.joining(" "));
@@ -200,7 +200,7 @@ final class Shelf {
     /** Has a look at every job that was judged by other habits of the shop. */
     void judgeAll() {
         Shop by = host.shop();
-        tasks.start("Looking through the book", progress -> {
+        tasks.start(say("Looking through the book"), progress -> {
             jobs.judge(by, progress);
             return book.jobs().join();
         }, all -> {

@@ -1,5 +1,7 @@
 package amberheron.app.session;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CancellationException;
@@ -69,7 +71,7 @@ public final class Tasks {
 
         /** That it failed and why; empty while it runs. */
         public String failed() {
-            return failure == null ? "" : what + " failed: " + failure;
+            return failure == null ? "" : say("%s failed: %s", what, failure);
         }
 
         /** Ends the work at its next step. */

@@ -1,5 +1,7 @@
 package amberheron.app.shell;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Advice;
 import amberheron.app.session.Figures;
@@ -45,7 +47,7 @@ final class ArmView extends BorderPane {
         act.setOnAction(e -> run.run());
         setTop(new VBox(10, next, why));
         setCenter(new StackPane(figure));
-        HBox foot = new HBox(18, act, Parts.spring(), Parts.line("F11 back to the desk", "arm-why"));
+        HBox foot = new HBox(18, act, Parts.spring(), Parts.line(say("F11 back to the desk"), "arm-why"));
         foot.setAlignment(Pos.CENTER_LEFT);
         setBottom(new VBox(16, foot, caution));
         getStyleClass().add("arm-view");

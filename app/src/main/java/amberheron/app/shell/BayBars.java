@@ -1,5 +1,7 @@
 package amberheron.app.shell;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.HourBars;
 import amberheron.core.job.JobSummary;
 import amberheron.core.job.JobSummary.Left;
@@ -47,11 +49,11 @@ final class BayBars extends HourBars {
         for (int i = 0; i < jobs.size(); i++) {
             JobSummary job = jobs.get(i);
             double y = i * ROW;
-            text("Bay " + (job.bay().isBlank() ? "?" : job.bay()), 0, y + 12, 0, "drawing-text", "soft-text");
+            text(say("Bay %s", job.bay().isBlank() ? "?" : job.bay()), 0, y + 12, 0, "drawing-text", "soft-text");
             text(job.id(), 0, y + 27, 0, "drawing-text", "strong");
             Left left = job.left();
             if (left == null || left.late() <= 0) {
-                text("nothing left to do", LEFT + 6, y + 19, 0, "drawing-text");
+                text(say("nothing left to do"), LEFT + 6, y + 19, 0, "drawing-text");
             } else {
                 bar(y + 15, left.early(), left.likely(), left.late());
             }

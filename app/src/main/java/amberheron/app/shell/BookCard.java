@@ -1,6 +1,7 @@
 package amberheron.app.shell;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
@@ -41,36 +42,37 @@ final class BookCard {
         this.session = session;
         where.setId("book.where");
         other.setId("book.other");
-        other.setPromptText("a file, or postgresql://USER@HOST/DATABASE");
-        other.setAccessibleText("Another book, or a file for a backup");
-        move = Parts.button(NO_JOB, "book.move", this::move, "quiet");
-        FlowPane ways = new FlowPane(6, 6, Parts.button("Back up into it", "book.backup", this::backUp, "quiet"),
-                Parts.button("Restore from it", "book.restore", this::restore, "quiet"), move,
-                Parts.button("Open it here", "book.use", this::use, "quiet"));
+        other.setPromptText(say("a file, or postgresql://USER@HOST/DATABASE"));
+        other.setAccessibleText(say("Another book, or a file for a backup"));
+        move = Parts.button(word(NO_JOB), "book.move", this::move, "quiet");
+        FlowPane ways = new FlowPane(6, 6, Parts.button(say("Back up into it"), "book.backup", this::backUp, "quiet"),
+                Parts.button(say("Restore from it"), "book.restore", this::restore, "quiet"), move,
+                Parts.button(say("Open it here"), "book.use", this::use, "quiet"));
         stick.setId("book.catalogue");
-        stick.setPromptText("a folder with fuels.json, laws.json, readers.json or others");
-        stick.setAccessibleText("Folder with catalogue files");
+        stick.setPromptText(say("a folder with fuels.json, laws.json, readers.json or others"));
+        stick.setAccessibleText(say("Folder with catalogue files"));
         HBox.setHgrow(stick, Priority.ALWAYS);
-        node = Parts.stacked(Parts.card("The book", where, other, ways, Parts.text(
-                "A book on a PostgreSQL server (15 or newer) is shared by all bays. What this bay has seen of it is copied "
-                        + "here, and goes on when the server does not answer. A backup is a book in a file.",
+        node = Parts.stacked(Parts.card(say("The book"), where, other, ways, Parts.text(
+                say("A book on a PostgreSQL server (15 or newer) is shared by all bays. What this bay "
+                        + "has seen of it is copied here, and goes on when the server does not answer. A "
+                        + "backup is a book in a file."),
                 "soft")),
-                Parts.card("The catalogue",
-                        new HBox(8, stick, Parts.button("Take it up", "book.take", this::takeUp, "quiet")),
+                Parts.card(say("The catalogue"),
+                        new HBox(8, stick, Parts.button(say("Take it up"), "book.take", this::takeUp, "quiet")),
                         Parts.text(
-                                "Fuels, laws, readers, wires, controllers and streams from a stick or a share; an entry takes "
-                                        + "the place of yours with the same id. Jobs keep what they were made with.",
+                                say("Fuels, laws, readers, wires, controllers and streams from a stick or a share; an "
+                                        + "entry takes the place of yours with the same id. Jobs keep what they were made with."),
                                 "soft")));
     }
 
     private void takeUp() {
         if (isSaid(stick, "folder")) {
             String from = stick.getText();
-            session.background().run("Taking up the catalogue",
+            session.background().run(say("Taking up the catalogue"),
                     () -> CatalogueUpdate.take(TextFiles.path(from), session.home().resolve("catalogue")).said(),
                     said -> {
                         if (!session.isIn()) {
-                            return said + " They are offered from the next start on.";
+                            return say("%s They are offered from the next start on.", said);
                         }
                         Platform.runLater(session::openAnew);
                         return said;
@@ -85,16 +87,16 @@ final class BookCard {
     void refresh() {
         String name = session.book().name();
         String home = session.home() + File.separator;
-        where.setText((session.away() ? "▲ out of reach: " : "")
-                + (name.startsWith(home) ? name.substring(home.length()) + " on this machine" : name));
-        move.setText(session.isOpen() ? say("Move %s there", session.job().id()) : NO_JOB);
+        where.setText((session.away() ? say("▲ out of reach: ") : "")
+                + (name.startsWith(home) ? say("%s on this machine", name.substring(home.length())) : name));
+        move.setText(session.isOpen() ? say("Move %s there", session.job().id()) : word(NO_JOB));
         move.setDisable(!session.isOpen());
     }
 
     private void backUp() {
         if (isSaid(other, BOOK)) {
             String file = other.getText();
-            carry("Backing up", progress -> Transfer.backup(session.book(), TextFiles.path(file),
+            carry(say("Backing up"), progress -> Transfer.backup(session.book(), TextFiles.path(file),
                     (job, photo) -> Photos.beside(session.home(), job, photo), progress::at));
         }
     }
@@ -102,7 +104,7 @@ final class BookCard {
     private void restore() {
         if (isSaid(other, BOOK)) {
             String file = other.getText();
-            carry("Restoring", progress -> Transfer.restore(TextFiles.path(file), session.book(), id -> false,
+            carry(say("Restoring"), progress -> Transfer.restore(TextFiles.path(file), session.book(), id -> false,
                     progress::at));
         }
     }
@@ -117,7 +119,7 @@ final class BookCard {
             return;
         }
         String there = other.getText().strip();
-        carry("Moving " + job, progress -> {
+        carry(say("Moving %s", job), progress -> {
             try (OpenBook to = OpenBook.at(BookAddress.parse(there), session.home())) {
                 return Transfer.move(session.book(), to, List.of(job), progress::at);
             }
@@ -130,21 +132,21 @@ final class BookCard {
             return;
         }
         if (session.preferences().shop().demo() || !session.isIn()) {
-            session.tell(session.preferences().shop().demo() ? "The demo has a book of its own." : NOT_IN);
+            session.tell(session.preferences().shop().demo() ? say("The demo has a book of its own.") : word(NOT_IN));
             return;
         }
         String address = other.getText().strip();
-        session.background().run("Looking at the other book",
+        session.background().run(say("Looking at the other book"),
                 () -> OpenBook.choose(address, Optional.ofNullable(System.getenv(BookAddress.PASSWORD)), session.home(),
                         session.book().preferences()),
                 said -> {
                     // It may hold a password.
                     other.clear();
                     if (!session.isIn()) {
-                        return said + ". It is opened at the next start: " + NOT_IN;
+                        return say("%s. It is opened at the next start: %s", said, word(NOT_IN));
                     }
                     Platform.runLater(session::openAnew);
-                    return said + ". The jobs of this book stay in it.";
+                    return say("%s. The jobs of this book stay in it.", said);
                 });
     }
 

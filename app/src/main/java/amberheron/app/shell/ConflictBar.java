@@ -28,9 +28,9 @@ final class ConflictBar extends VBox {
         says.setId("parted.says");
         getChildren().addAll(says,
                 new HBox(8,
-                        Parts.button("Keep what is on this screen", "parted.ours", session.openJob()::keepOurs,
+                        Parts.button(say("Keep what is on this screen"), "parted.ours", session.openJob()::keepOurs,
                                 "primary"),
-                        Parts.button("Take what is in the book", "parted.theirs", session.openJob()::takeTheirs,
+                        Parts.button(say("Take what is in the book"), "parted.theirs", session.openJob()::takeTheirs,
                                 "quiet")));
         getStyleClass().add("notice");
         refresh();
@@ -46,7 +46,7 @@ final class ConflictBar extends VBox {
                             + all.stream().limit(SHOWN)
                                     .map(this::said)
                                     .collect(Collectors.joining("\n"))
-                            + (all.size() > SHOWN ? "\nand " + (all.size() - SHOWN) + " more" : ""));
+                            + (all.size() > SHOWN ? say("\nand %s more", all.size() - SHOWN) : ""));
         });
         Parts.show(this, conflict.isPresent());
     }

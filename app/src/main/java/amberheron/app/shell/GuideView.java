@@ -1,5 +1,7 @@
 package amberheron.app.shell;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Parts;
 import java.io.IOException;
 import java.io.InputStream;
@@ -26,14 +28,14 @@ final class GuideView extends StackPane {
     private final Label title = Parts.line("", "title");
     private final VBox text = new VBox(8);
     private final ScrollPane scroll = new ScrollPane(text);
-    private final Button close = Parts.button("Close", "guide.close", this::close, "primary");
+    private final Button close = Parts.button(say("Close"), "guide.close", this::close, "primary");
     private @Nullable Node before;
 
     GuideView() {
         Parts.scrollsDown(scroll);
         scroll.getStyleClass().add("guide-text");
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        HBox foot = new HBox(8, Parts.line("Esc or F1", "soft"), Parts.spring(), close);
+        HBox foot = new HBox(8, Parts.line(say("Esc or F1"), "soft"), Parts.spring(), close);
         foot.setAlignment(Pos.CENTER_LEFT);
         VBox card = new VBox(10, title, scroll, foot);
         card.getStyleClass().addAll("card", "tour");

@@ -34,14 +34,14 @@ final class JobBand extends HBox {
 
     JobBand(Session session, Runnable find) {
         this.session = session;
-        job = Parts.button("Jobs", "band.job", session.at()::showJobs, "band-job");
+        job = Parts.button(say("Jobs"), "band.job", session.at()::showJobs, "band-job");
         job.setMinWidth(Region.USE_PREF_SIZE);
-        job.setTooltip(new Tooltip("All jobs (Ctrl+J)"));
+        job.setTooltip(new Tooltip(say("All jobs (Ctrl+J)")));
         vehicle.setMinWidth(60);
         HBox.setHgrow(vehicle, Priority.ALWAYS);
         vehicle.setMaxWidth(Double.MAX_VALUE);
-        Button search = Parts.button("Find or do…", "band.find", find, "band-find");
-        Label key = new Label("Ctrl K");
+        Button search = Parts.button(say("Find or do…"), "band.find", find, "band-find");
+        Label key = new Label(say("Ctrl K"));
         key.getStyleClass().add("band-key");
         search.setGraphic(key);
         search.setContentDisplay(javafx.scene.control.ContentDisplay.RIGHT);
@@ -93,19 +93,23 @@ final class JobBand extends HBox {
             second.get(i).setSelected(on.get(i));
         }
         boolean open = session.isOpen();
-        job.setText(open ? session.job().id() : "Jobs");
+        job.setText(open ? session.job().id() : say("Jobs"));
         Fuel fuel = session.job().intake().fuel();
         Double litres = session.job().intake().displacement();
         String name = session.job().intake().vehicle();
         vehicle.setText(!open
-                ? "Amber Heron"
-                : (name.isBlank() ? "vehicle not entered" : name)
+                ? say("Amber Heron")
+                : (name.isBlank() ? say("vehicle not entered") : name)
                         + (litres == null ? "" : say(" · %.2f L", 1000 * litres))
                         + (fuel == null ? "" : " · " + fuel.name()));
         OpenJob.Saving saving = session.openJob().saving();
         saved.setText(session.away()
-                ? "▲ out of reach"
-                : !open ? "" : saving.failure() != null ? "▲ not saved" : saving.busy() ? "saving…" : "saved");
+                ? say("▲ out of reach")
+                : !open
+                        ? ""
+                        : saving.failure() != null
+                                ? say("▲ not saved")
+                                : saving.busy() ? say("saving…") : say("saved"));
         saved.setTooltip(saving.failure() == null ? null : new Tooltip(saving.failure()));
     }
 }

@@ -55,7 +55,7 @@ final class JobsView implements StationView {
     private final TextField words = new TextField();
     private final Map<Group, ToggleButton> groups = new EnumMap<>(Group.class);
     private final BayBars bays = new BayBars();
-    private final Label noBay = Parts.text("No job is booked for today.", "soft");
+    private final Label noBay = Parts.text(say("No job is booked for today."), "soft");
     private final VBox first;
     private final VBox known;
     private final VBox due = new VBox(4);
@@ -76,12 +76,12 @@ final class JobsView implements StationView {
     JobsView(Session session, @Nullable Runnable demo, Runnable tour) {
         this.session = session;
         number.setId("jobs.number");
-        number.setPromptText("number, such as SB-017");
-        number.setAccessibleText("Number of the new job");
+        number.setPromptText(say("number, such as SB-017"));
+        number.setAccessibleText(say("Number of the new job"));
         number.setOnAction(e -> begin());
         file.setId("jobs.file");
-        file.setPromptText("path of a job document (.json)");
-        file.setAccessibleText("Job document");
+        file.setPromptText(say("path of a job document (.json)"));
+        file.setAccessibleText(say("Job document"));
         file.setOnAction(e -> take());
         HBox.setHgrow(number, Priority.ALWAYS);
         HBox.setHgrow(file, Priority.ALWAYS);
@@ -94,10 +94,10 @@ final class JobsView implements StationView {
             }
         });
         list.setId("jobs.list");
-        list.setAccessibleText("Jobs in the book");
+        list.setAccessibleText(say("Jobs in the book"));
         list.setFixedCellSize(ROW);
         list.setCellFactory(l -> new Row());
-        list.setPlaceholder(Parts.text("None of them. Finished ones stand under “Finished”.", "soft"));
+        list.setPlaceholder(Parts.text(say("None of them. Finished ones stand under “Finished”."), "soft"));
         list.setOnKeyPressed(e -> {
             if (e.getCode() == KeyCode.ENTER) {
                 open();
@@ -105,14 +105,14 @@ final class JobsView implements StationView {
         });
         list.setOnMouseClicked(e -> open());
         list.getStyleClass().add("job-list");
-        months = new Choice<>("Free-air check again after, months", "jobs.months", List.of(3, 6, 12, 24),
+        months = new Choice<>(say("Free-air check again after, months"), "jobs.months", List.of(3, 6, 12, 24),
                 String::valueOf, () -> session.preferences().shop().recalibrateMonths(), m -> {
                     Shop shop = session.preferences().shop();
                     session.preferences().shop(shop.withRecalibrateMonths(m));
                 });
         words.setId("jobs.words");
-        words.setPromptText("type to filter");
-        words.setAccessibleText("Filter by number, vehicle, bay or what it waits on");
+        words.setPromptText(say("type to filter"));
+        words.setAccessibleText(say("Filter by number, vehicle, bay or what it waits on"));
         words.textProperty().addListener((o, was, now) -> refresh());
         words.setOnKeyPressed(e -> {
             if (e.getCode() == KeyCode.DOWN || e.getCode() == KeyCode.ENTER) {
@@ -136,25 +136,27 @@ final class JobsView implements StationView {
             filters.getChildren().add(button);
         }
         filters.setAlignment(Pos.CENTER_LEFT);
-        first = Parts.card("An empty book", Parts.text(
-                "Begin with the vehicle that stands in the bay, or look round first: the demo book has three made-up jobs, "
-                        + "one finished, one waiting, one that lies."));
-        Button begin = Parts.button("Begin a job", "first.begin", () -> session.focus("jobs.number"), "primary");
+        first = Parts.card(say("An empty book"), Parts.text(
+                say("Begin with the vehicle that stands in the bay, or look round first: the demo "
+                        + "book has three made-up jobs, one finished, one waiting, one that lies.")));
+        Button begin = Parts.button(say("Begin a job"), "first.begin", () -> session.focus("jobs.number"), "primary");
         HBox ways = new HBox(8, begin);
         if (demo != null) {
-            ways.getChildren().add(Parts.button("Look round in the demo book", "first.demo", demo, "quiet"));
+            ways.getChildren().add(Parts.button(say("Look round in the demo book"), "first.demo", demo, "quiet"));
         }
-        ways.getChildren().add(Parts.button("The window in three steps", "first.tour", tour, "quiet"));
+        ways.getChildren().add(Parts.button(say("The window in three steps"), "first.tour", tour, "quiet"));
         first.getChildren().add(ways);
-        known = Parts.noted("What every job waits on", boardNote, filters, list);
+        known = Parts.noted(say("What every job waits on"), boardNote, filters, list);
         book = new BookCard(session);
         board = new VBox(12, first, known, new Columns(300,
-                Parts.card("Today's bays", noBay, bays), Parts.card("Free-air checks due again", due, months),
-                Parts.card("New job", new HBox(8, number, Parts.button("Begin", "jobs.begin", this::begin, "primary"))),
-                Parts.card("Job that was mailed", new HBox(8, file, Parts.button("Take it in", "jobs.take", this::take,
-                        "quiet")))));
-        toBoard = tab("Board", "jobs.board", true, () -> show(false));
-        toBook = tab("The book", "jobs.book", false, () -> show(true));
+                Parts.card(say("Today's bays"), noBay, bays), Parts.card(say("Free-air checks due again"), due, months),
+                Parts.card(say("New job"),
+                        new HBox(8, number, Parts.button(say("Begin"), "jobs.begin", this::begin, "primary"))),
+                Parts.card(say("Job that was mailed"),
+                        new HBox(8, file, Parts.button(say("Take it in"), "jobs.take", this::take,
+                                "quiet")))));
+        toBoard = tab(say("Board"), "jobs.board", true, () -> show(false));
+        toBook = tab(say("The book"), "jobs.book", false, () -> show(true));
         root = new VBox(board, book.node());
         show(false);
     }
@@ -226,11 +228,11 @@ final class JobsView implements StationView {
         bays.show(today);
         List<JobSummary> overdue = all.stream().filter(j -> j.overdue(every, day)).toList();
         due.getChildren().setAll(overdue.isEmpty()
-                ? List.of(Parts.text("None is overdue.", "soft"))
+                ? List.of(Parts.text(say("None is overdue."), "soft"))
                 : overdue.stream().limit(OVERDUE_SHOWN).map(j -> Parts.text(say("▲ %s, %s: since %s", j.id(),
                         j.vehicle(), j.due(every).map(LocalDate::toString).orElse("")), "overdue")).toList());
         if (overdue.size() > OVERDUE_SHOWN) {
-            due.getChildren().add(Parts.text("and " + (overdue.size() - OVERDUE_SHOWN) + " more", "soft"));
+            due.getChildren().add(Parts.text(say("and %s more", overdue.size() - OVERDUE_SHOWN), "soft"));
         }
         months.refresh();
         book.refresh();
@@ -269,11 +271,12 @@ final class JobsView implements StationView {
         Label waits = Parts.line(standing(job), "waits");
         HBox standing = new HBox(14, waits);
         Label detail = Parts.line(job.fault().isEmpty() ? job.detail() : job.fault(), "soft");
-        VBox says = new VBox(Parts.line(job.vehicle().isBlank() ? "vehicle not entered" : job.vehicle()), standing,
+        VBox says = new VBox(Parts.line(job.vehicle().isBlank() ? say("vehicle not entered") : job.vehicle()), standing,
                 detail);
         int every = session.preferences().shop().recalibrateMonths();
         if (job.overdue(every, session.today())) {
-            standing.getChildren().add(Parts.line("▲ air check was due " + job.due(every).orElseThrow(), "overdue"));
+            standing.getChildren()
+                    .add(Parts.line(say("▲ air check was due %s", job.due(every).orElseThrow()), "overdue"));
         }
         HBox.setHgrow(says, Priority.ALWAYS);
         says.setMaxWidth(Double.MAX_VALUE);
@@ -295,11 +298,11 @@ final class JobsView implements StationView {
 
     private static String standing(JobSummary job) {
         Waiting on = job.on();
-        return !job.fault().isEmpty() ? "▲ cannot be read" : on == null ? "not looked at yet" : on.standing();
+        return !job.fault().isEmpty() ? say("▲ cannot be read") : on == null ? say("not looked at yet") : on.standing();
     }
 
     private static String words(JobSummary job) {
-        StringBuilder words = new StringBuilder("Open " + job.id() + ", " + job.vehicle() + ": ");
+        StringBuilder words = new StringBuilder(say("Open %s, %s: ", job.id(), job.vehicle()));
         for (Map.Entry<Station, LinkState> state : job.states().entrySet()) {
             words.append(state.getKey().title()).append(' ').append(state.getValue().words()).append(", ");
         }

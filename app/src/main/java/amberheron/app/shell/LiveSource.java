@@ -1,8 +1,9 @@
 package amberheron.app.shell;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.session.ControllerDesk;
 import amberheron.app.session.Session;
-
 import amberheron.bench.ControllerStream;
 import amberheron.core.controller.Report;
 import javafx.animation.AnimationTimer;
@@ -25,10 +26,10 @@ final class LiveSource extends AnimationTimer {
         began = System.nanoTime();
         if (running) {
             start();
-            session.tell("Rule follows the " + name() + ". F8 stops it.");
+            session.tell(say("Rule follows the %s. F8 stops it.", name()));
         } else {
             stop();
-            session.tell("Rule no longer follows the " + name() + ".");
+            session.tell(say("Rule no longer follows the %s.", name()));
         }
     }
 

@@ -1,5 +1,7 @@
 package amberheron.app.shell;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.Pressable;
 import amberheron.app.session.Advice;
@@ -38,7 +40,7 @@ final class Reasons extends BorderPane {
     private final VBox column = new VBox(4);
     private final ScrollPane scroll = new ScrollPane(column);
     private final Label caution = Parts.text("");
-    private final VBox foot = new VBox(2, Parts.line("Caution", "reason-caution"), caution);
+    private final VBox foot = new VBox(2, Parts.line(say("Caution"), "reason-caution"), caution);
     private boolean schools;
     private boolean sources;
 
@@ -84,7 +86,7 @@ final class Reasons extends BorderPane {
 
     private List<Node> nodes(Advice advice) {
         List<Node> nodes = new ArrayList<>();
-        nodes.add(Parts.line("Do next", "reason-live"));
+        nodes.add(Parts.line(say("Do next"), "reason-live"));
         nodes.add(next);
         Advice.Action action = advice.action();
         if (action != null) {
@@ -101,21 +103,22 @@ final class Reasons extends BorderPane {
         }
         asked().ifPresentOrElse(f -> asked(f, nodes), () -> {
             if (!advice.why().isEmpty()) {
-                nodes.add(Parts.line("Why", "reason-head"));
+                nodes.add(Parts.line(say("Why"), "reason-head"));
                 nodes.add(why);
             }
         });
         if (!advice.disagreement().isEmpty()) {
-            fold(nodes, "reasons.schools", "Where schools part", "what good shops do differently", schools, () -> {
-                schools = !schools;
-                refresh(last);
-            });
+            fold(nodes, "reasons.schools", say("Where schools part"), say("what good shops do differently"), schools,
+                    () -> {
+                        schools = !schools;
+                        refresh(last);
+                    });
             if (schools) {
                 nodes.add(Parts.text(said(advice.disagreement())));
             }
         }
         if (!advice.checked().isEmpty()) {
-            fold(nodes, "reasons.sources", "Checked against", kinds(advice.checked()), sources, () -> {
+            fold(nodes, "reasons.sources", say("Checked against"), kinds(advice.checked()), sources, () -> {
                 sources = !sources;
                 refresh(last);
             });
@@ -141,8 +144,8 @@ final class Reasons extends BorderPane {
         Label title = Parts.line(head, "reason-head");
         HBox first = new HBox(title, Parts.spring(), Parts.line(open ? "▴" : "▾", "reason-head"));
         Pressable press = open
-                ? new Pressable(id, head + ". Press to fold it.", run, first)
-                : new Pressable(id, head + ": " + line + ". Press to open it.", run, first, Parts.text(line, "soft"));
+                ? new Pressable(id, say("%s. Press to fold it.", head), run, first)
+                : new Pressable(id, say("%s: %s. Press to open it.", head, line), run, first, Parts.text(line, "soft"));
         press.getStyleClass().add("reason-fold");
         nodes.add(press);
     }
@@ -158,12 +161,12 @@ final class Reasons extends BorderPane {
     }
 
     private void asked(Finding f, List<Node> nodes) {
-        nodes.add(Parts.line("Why: " + Figures.text(session, f.subject()), "reason-head"));
+        nodes.add(Parts.line(say("Why: %s", Figures.text(session, f.subject())), "reason-head"));
         nodes.add(Parts.text(Figures.text(session, f.consequence())));
         if (!f.working().isEmpty()) {
             nodes.add(Parts.text(Figures.text(session, f.working()), "working"));
         }
         nodes.add(Parts.text(f.source().citation() + ", " + f.source().kind().words(), "soft"));
-        nodes.add(Parts.button("How it is worked out", "reasons.method", () -> methods.accept(f), "quiet"));
+        nodes.add(Parts.button(say("How it is worked out"), "reasons.method", () -> methods.accept(f), "quiet"));
     }
 }

@@ -1,5 +1,7 @@
 package amberheron.app.shell;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Session;
 import amberheron.app.session.Tasks;
@@ -47,9 +49,9 @@ final class RunningBar extends VBox {
         HBox.setHgrow(what, failure == null ? Priority.NEVER : Priority.ALWAYS);
         HBox row = failure == null
                 ? new HBox(10, what, new ProgressBar(), Parts.spring(),
-                        Parts.button("Stop", "task.stop", task::stop, "quiet"))
+                        Parts.button(say("Stop"), "task.stop", task::stop, "quiet"))
                 : new HBox(10, what,
-                        Parts.button("Put away", "task.away", () -> session.tasks().putAway(task), "quiet"));
+                        Parts.button(say("Put away"), "task.away", () -> session.tasks().putAway(task), "quiet"));
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("notice");
         return row;

@@ -177,7 +177,7 @@ public final class Shell {
     public static Scene trouble(String what, String reason, double width, double height) {
         Label says = Parts.text(reason);
         says.setId("trouble");
-        VBox card = Parts.card(what, says, Parts.button("Close", "trouble.close", Platform::exit, "primary"));
+        VBox card = Parts.card(what, says, Parts.button(say("Close"), "trouble.close", Platform::exit, "primary"));
         card.setMaxSize(640, Region.USE_PREF_SIZE);
         StackPane root = new StackPane(card);
         root.getStyleClass().add("shell");
@@ -211,50 +211,54 @@ public final class Shell {
     private List<Command> commands() {
         List<Command> all = new ArrayList<>();
         for (Station station : Station.values()) {
-            all.add(new Command("station", "Go to " + station.title(), keys("Alt+" + station.number()),
+            all.add(new Command(say("station"), say("Go to %s", station.title()), keys("Alt+" + station.number()),
                     () -> session.at().go(station)));
         }
-        all.add(new Command("action", "Do what is next", keys("F2"), this::next));
-        all.add(new Command("action", "Find or do", keys("Shortcut+K"), this::find));
-        all.add(new Command("action", "Take back the last change", keys("Shortcut+Z"), session.openJob()::undo));
-        all.add(new Command("action", "Do again what was taken back", keys("Shortcut+Y"), session.openJob()::redo));
-        all.add(new Command("action", "All jobs", keys("Shortcut+J"), session.at()::showJobs));
-        all.add(new Command("action", "New job", keys("Shortcut+N"), () -> {
+        all.add(new Command(say("action"), say("Do what is next"), keys("F2"), this::next));
+        all.add(new Command(say("action"), say("Find or do"), keys("Shortcut+K"), this::find));
+        all.add(new Command(say("action"), say("Take back the last change"), keys("Shortcut+Z"),
+                session.openJob()::undo));
+        all.add(new Command(say("action"), say("Do again what was taken back"), keys("Shortcut+Y"),
+                session.openJob()::redo));
+        all.add(new Command(say("action"), say("All jobs"), keys("Shortcut+J"), session.at()::showJobs));
+        all.add(new Command(say("action"), say("New job"), keys("Shortcut+N"), () -> {
             session.at().showJobs();
             session.focus("jobs.number");
         }));
-        all.add(new Command("setting", "The book: where it is, backup, moving jobs", null, () -> {
+        all.add(new Command(say("setting"), say("The book: where it is, backup, moving jobs"), null, () -> {
             session.at().showJobs();
             session.focus("jobs.book");
         }));
         plugs.values().forEach(plug -> plug.model().actions()
                 .forEach(action -> all.add(
-                        new Command("action", action.text(), action.keys().isEmpty() ? null : keys(action.keys()),
+                        new Command(say("action"), action.text(), action.keys().isEmpty() ? null : keys(action.keys()),
                                 () -> {
                                     if (session.isOpen()) {
                                         action.run().accept(session);
                                     }
                                 }))));
-        all.add(new Command("setting", "Fold or unfold the reading rule", keys("F6"), rule::foldOrUnfold));
-        all.add(new Command("action", "Reading rule", null, rule::requestFocus));
-        all.add(new Command("action", "Follow the simulated controller on the rule", keys("F8"), () -> live.toggle()));
-        all.add(new Command("action", "The guide's page for this station", keys("F1"), () -> guide
+        all.add(new Command(say("setting"), say("Fold or unfold the reading rule"), keys("F6"), rule::foldOrUnfold));
+        all.add(new Command(say("action"), say("Reading rule"), null, rule::requestFocus));
+        all.add(new Command(say("action"), say("Follow the simulated controller on the rule"), keys("F8"),
+                () -> live.toggle()));
+        all.add(new Command(say("action"), say("The guide's page for this station"), keys("F1"), () -> guide
                 .toggle(session.at().view() == Navigation.View.STATION ? session.at().station().key() : "start")));
-        all.add(new Command("action", "How each figure is worked out", null, () -> guide.open("methods", "")));
-        all.add(new Command("action", "The window in three steps", null, tour::begin));
+        all.add(new Command(say("action"), say("How each figure is worked out"), null,
+                () -> guide.open("methods", "")));
+        all.add(new Command(say("action"), say("The window in three steps"), null, tour::begin));
         if (demo != null) {
-            all.add(new Command("action", "Look round in the demo book", null, demo));
+            all.add(new Command(say("action"), say("Look round in the demo book"), null, demo));
         }
-        all.add(new Command("action", "Quit", keys("Shortcut+Q"), Platform::exit));
-        all.add(new Command("setting", "Arm's-length view", keys("F11"), () -> {
+        all.add(new Command(say("action"), say("Quit"), keys("Shortcut+Q"), Platform::exit));
+        all.add(new Command(say("setting"), say("Arm's-length view"), keys("F11"), () -> {
             arm = !arm;
             refresh();
         }));
-        all.add(new Command("setting", "Larger words", keys("Shortcut+EQUALS"),
+        all.add(new Command(say("setting"), say("Larger words"), keys("Shortcut+EQUALS"),
                 () -> session.preferences().textSize(true)));
-        all.add(new Command("setting", "Smaller words", keys("Shortcut+MINUS"),
+        all.add(new Command(say("setting"), say("Smaller words"), keys("Shortcut+MINUS"),
                 () -> session.preferences().textSize(false)));
-        all.add(new Command("setting", "Dark or light paper", keys("Shortcut+D"),
+        all.add(new Command(say("setting"), say("Dark or light paper"), keys("Shortcut+D"),
                 () -> session.preferences().dark(!session.preferences().dark())));
         return List.copyOf(all);
     }
@@ -268,31 +272,34 @@ public final class Shell {
         commands.forEach(c -> hits.add(new FindOrDo.Hit(c.kind(), c.text(), c.hint(), c.run())));
         session.openJob().undoable()
                 .ifPresent(what -> hits
-                        .add(new FindOrDo.Hit("action", "Take back: " + what, "", session.openJob()::undo)));
+                        .add(new FindOrDo.Hit(say("action"), say("Take back: %s", what), "", session.openJob()::undo)));
         for (JobSummary job : session.jobs()) {
-            hits.add(new FindOrDo.Hit("job", job.id() + " " + job.vehicle(), "", () -> session.open(job.id())));
+            hits.add(new FindOrDo.Hit(say("job"), job.id() + " " + job.vehicle(), "", () -> session.open(job.id())));
         }
         var u = session.preferences().units();
-        hits.add(new FindOrDo.Hit("setting", "Mixtures as " + (u.afr() ? "λ" : "AFR"), "",
+        hits.add(new FindOrDo.Hit(say("setting"), say("Mixtures as %s", u.afr() ? "λ" : "AFR"), "",
                 () -> session.preferences().units(u.withAfr(!u.afr()))));
-        hits.add(new FindOrDo.Hit("setting", "Lengths in " + (u.inches() ? "mm" : "in"), "",
+        hits.add(new FindOrDo.Hit(say("setting"), say("Lengths in %s", u.inches() ? "mm" : say("in")), "",
                 () -> session.preferences().units(u.withInches(!u.inches()))));
-        hits.add(new FindOrDo.Hit("setting", "Temperatures in " + (u.fahrenheit() ? "°C" : "°F"), "",
+        hits.add(new FindOrDo.Hit(say("setting"), say("Temperatures in %s", u.fahrenheit() ? "°C" : "°F"), "",
                 () -> session.preferences().units(u.withFahrenheit(!u.fahrenheit()))));
-        hits.add(new FindOrDo.Hit("setting", "Torque in " + (u.poundFeet() ? "N·m" : "lb·ft"), "",
+        hits.add(new FindOrDo.Hit(say("setting"), say("Torque in %s", u.poundFeet() ? "N·m" : "lb·ft"), "",
                 () -> session.preferences().units(u.withPoundFeet(!u.poundFeet()))));
         if (session.isOpen()) {
             plugs.forEach((station, plug) -> plug.model().leaves().forEach((words, leaf) -> hits
-                    .add(new FindOrDo.Hit("station", station.title() + ": " + words, "", () -> {
+                    .add(new FindOrDo.Hit(say("station"), station.title() + ": " + words, "", () -> {
                         session.at().go(station);
                         session.focus(leaf);
                     }))));
-            session.catalogue().fuels().forEach(f -> hits.add(new FindOrDo.Hit("setting", "Fuel: " + f.name(), "",
-                    () -> session.edit("fuel " + f.name(), j -> j.withIntake(j.intake().withFuel(f))))));
-            session.catalogue().laws().forEach(l -> hits.add(new FindOrDo.Hit("setting", "Output law: " + l.name(), "",
-                    () -> session.edit("law " + l.name(), j -> j.withLaw(l)))));
-            session.catalogue().readers().forEach(r -> hits.add(new FindOrDo.Hit("setting", "Reader: " + r.name(), "",
-                    () -> session.edit("reader " + r.name(), j -> j.withReader(r)))));
+            session.catalogue().fuels()
+                    .forEach(f -> hits.add(new FindOrDo.Hit(say("setting"), say("Fuel: %s", f.name()), "",
+                            () -> session.edit(say("fuel %s", f.name()), j -> j.withIntake(j.intake().withFuel(f))))));
+            session.catalogue().laws()
+                    .forEach(l -> hits.add(new FindOrDo.Hit(say("setting"), say("Output law: %s", l.name()), "",
+                            () -> session.edit(say("law %s", l.name()), j -> j.withLaw(l)))));
+            session.catalogue().readers()
+                    .forEach(r -> hits.add(new FindOrDo.Hit(say("setting"), say("Reader: %s", r.name()), "",
+                            () -> session.edit(say("reader %s", r.name()), j -> j.withReader(r)))));
         }
         return hits;
     }
@@ -317,7 +324,7 @@ public final class Shell {
         if (session.at().view() == Navigation.View.JOBS) {
             boolean none = session.jobs().isEmpty();
             return new Advice(Message.plain(none ? "Begin the first job." : "Pick a job, or begin a new one."),
-                    new Advice.Action("New job", () -> session.focus("jobs.number")),
+                    new Advice.Action(say("New job"), () -> session.focus("jobs.number")),
                     Message.plain("Everything that is entered is saved as it is entered."), Message.NONE, List.of(),
                     Message.NONE);
         }
@@ -361,9 +368,9 @@ public final class Shell {
         StationView wanted = atJobs
                 ? jobs
                 : views.computeIfAbsent(session.at().station(), s -> plug(s).open(session));
-        title.setText(atJobs ? "Jobs" : session.at().station().title());
+        title.setText(atJobs ? say("Jobs") : session.at().station().title());
         subtitle.setText(
-                atJobs ? "All that is in the book" : plug(session.at().station()).model().subtitle());
+                atJobs ? say("All that is in the book") : plug(session.at().station()).model().subtitle());
         if (!wanted.equals(shown)) {
             shown = wanted;
             HBox head = new HBox(12, title, beside);
@@ -400,9 +407,8 @@ public final class Shell {
         standing();
         if (root.getScene() != null && root.getScene().getWindow() instanceof Stage stage) {
             stage.setTitle(
-                    (session.isOpen() ? session.job().id() + " · " : "")
-                            + (session.preferences().shop().demo() ? "demo book · " : "")
-                            + "Amber Heron");
+                    say("%s%sAmber Heron", session.isOpen() ? session.job().id() + " · " : "",
+                            session.preferences().shop().demo() ? say("demo book · ") : ""));
         }
     }
 
@@ -446,7 +452,9 @@ public final class Shell {
                         + "before you close it; it is tried again. %s", failure)
                 : failure == null || asked
                         ? said()
-                        : session.away() ? failure : "Not saved yet, kept beside the book and tried again: " + failure);
+                        : session.away()
+                                ? failure
+                                : say("Not saved yet, kept beside the book and tried again: %s", failure));
         Parts.show(noticeBar, !notice.getText().isEmpty());
     }
 

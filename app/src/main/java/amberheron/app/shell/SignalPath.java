@@ -1,5 +1,7 @@
 package amberheron.app.shell;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Mark;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Figures;
@@ -65,7 +67,7 @@ final class SignalPath extends Pane {
             mark.setMinSize(26, 26);
             mark.setMaxSize(26, 26);
             Label title = Parts.line(station.title(), "path-title");
-            Label key = Parts.line("Alt " + station.number(), "path-key");
+            Label key = Parts.line(say("Alt %s", station.number()), "path-key");
             key.setMinWidth(Region.USE_PREF_SIZE);
             Label figure = Parts.text("", "path-figure");
             HBox head = new HBox(title, Parts.spring(), key);
@@ -101,16 +103,16 @@ final class SignalPath extends Pane {
         Optional<Contributor> by = trust.flatMap(Trust::largest).map(Trust.Share::by);
         figure.setText(trust.map(t -> "± " + Figures.text(session, new Measure(t.worst().u(), Dimension.MIXTURE, 3)))
                 .orElse("λ ± ?"));
-        most.setText(by.map(b -> "mostly " + b.words())
+        most.setText(by.map(b -> say("mostly %s", b.words()))
                 .orElse(session.review().state(Station.SCALE) == LinkState.OUT_OF_TOLERANCE
-                        ? "it lies: mend it first"
-                        : "not known yet"));
-        why.setText(trust.map(t -> String.join("\n", t.at().stream()
+                        ? say("it lies: mend it first")
+                        : say("not known yet")));
+        why.setText(trust.map(t -> say("%s\n95 of 100 lie within", String.join("\n", t.at().stream()
                 .map(a -> Figures.text(session, new Measure(a.lambda(), Dimension.MIXTURE, 2)) + " ± "
                         + Figures.text(session, new Measure(a.u(), Dimension.MIXTURE, 3)))
-                .toList()) + "\n95 of 100 lie within")
-                .orElse("Needs law, reader, and grounds or check points"));
-        foot.setAccessibleText("Trust figure: " + figure.getText() + ", " + most.getText());
+                .toList())))
+                .orElse(say("Needs law, reader, and grounds or check points")));
+        foot.setAccessibleText(say("Trust figure: %s, %s", figure.getText(), most.getText()));
         foot.setOnAction(e -> session.at().go(by.map(JobReview::stationOf).orElse(Station.SCALE)));
         foot.setDisable(!session.isOpen());
     }

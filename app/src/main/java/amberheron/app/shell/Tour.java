@@ -1,5 +1,8 @@
 package amberheron.app.shell;
 
+import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.app.parts.Parts;
 import java.util.List;
 import javafx.application.Platform;
@@ -51,7 +54,8 @@ final class Tour extends StackPane {
     Tour(List<Node> parts, Runnable ended) {
         this.parts = parts;
         this.ended = ended;
-        HBox keys = new HBox(8, next, Parts.button("Skip the tour", "tour.skip", this::end, "quiet"), Parts.spring(),
+        HBox keys = new HBox(8, next, Parts.button(say("Skip the tour"), "tour.skip", this::end, "quiet"),
+                Parts.spring(),
                 count);
         keys.setAlignment(Pos.CENTER_LEFT);
         card = Parts.stacked(title, words, keys);
@@ -88,10 +92,10 @@ final class Tour extends StackPane {
 
     private void show() {
         Stop at = STOPS.get(stop);
-        title.setText(at.title());
-        words.setText(at.words());
-        count.setText(stop + 1 + " of " + STOPS.size());
-        next.setText(stop + 1 < STOPS.size() ? "Next" : "Begin");
+        title.setText(word(at.title()));
+        words.setText(word(at.words()));
+        count.setText(say("%s of %s", stop + 1, STOPS.size()));
+        next.setText(stop + 1 < STOPS.size() ? say("Next") : say("Begin"));
         setAlignment(card, at.at());
         parts.forEach(p -> Parts.style(p, "pointed-at", p.equals(parts.get(stop))));
     }

@@ -1,5 +1,7 @@
 package amberheron.app.wiring;
 
+import static amberheron.core.units.Phrase.count;
+import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Unit.OHM;
 
 import amberheron.app.parts.Choice;
@@ -70,51 +72,54 @@ final class ChartLeaf implements Leaf {
         fields = new WireFields(session);
         strip = new StripDrawing(session, model);
         findings = new FindingsTable(session);
-        left = perhaps("How it is left", HarnessField.CHART_LEFT.path(), "not said", Wire.Left.values(),
+        left = perhaps(say("How it is left"), HarnessField.CHART_LEFT.path(), say("not said"), Wire.Left.values(),
                 Wire.Left::words,
                 Wire::left, Wire::withLeft);
         one = new VBox(8,
-                perhaps("Work", HarnessField.CHART_WORK.path(), "not known", Work.values(), Work::words, Wire::work,
+                perhaps(say("Work"), HarnessField.CHART_WORK.path(), say("not known"), Work.values(), Work::words,
+                        Wire::work,
                         Wire::withWork),
-                Parts.evenly(choice("Comes out of", "wire.chart.from", FIRST_ENDS, Device::words, Wire::from,
-                        Wire::withFrom), pin("Pin", "fromPin", Wire::fromPin, Wire::withFromPin)),
-                colour("Colour", HarnessField.CHART_COLOUR.path(), Wire::colour, Wire::withColour),
-                colour("In the extension", "wire.chart.extension", Wire::extension, Wire::withExtension),
-                Parts.evenly(perhaps("Goes to", "wire.chart.to", "nothing: unused", ends(), Device::words, Wire::to,
-                        Wire::withTo), pin("Pin there", "toPin", Wire::toPin, Wire::withToPin)),
-                colour("Joins one that is", "wire.chart.joins", Wire::toColour, Wire::withToColour), left,
+                Parts.evenly(choice(say("Comes out of"), "wire.chart.from", FIRST_ENDS, Device::words, Wire::from,
+                        Wire::withFrom), pin(say("Pin"), "fromPin", Wire::fromPin, Wire::withFromPin)),
+                colour(say("Colour"), HarnessField.CHART_COLOUR.path(), Wire::colour, Wire::withColour),
+                colour(say("In the extension"), "wire.chart.extension", Wire::extension, Wire::withExtension),
+                Parts.evenly(perhaps(say("Goes to"), "wire.chart.to", say("nothing: unused"), ends(), Device::words,
+                        Wire::to,
+                        Wire::withTo), pin(say("Pin there"), "toPin", Wire::toPin, Wire::withToPin)),
+                colour(say("Joins one that is"), "wire.chart.joins", Wire::toColour, Wire::withToColour), left,
                 Parts.evenly(
-                        fields.flag("Continuity", HarnessField.CHART_APART.path(), "not yet", "confirmed",
+                        fields.flag(say("Continuity"), HarnessField.CHART_APART.path(), say("not yet"),
+                                say("confirmed"),
                                 w -> model.wire(session).map(Wire::toldApart).orElse(false),
                                 (w, v) -> change(w, c -> c.withToldApart(v))),
-                        fields.quantity("End to end", OHM, 0, 1e6, 2,
+                        fields.quantity(say("End to end"), OHM, 0, 1e6, 2,
                                 () -> HarnessField.CHART_OHMS.of(model.wire(session).map(Wire::id).orElse("")),
                                 w -> model.wire(session).map(Wire::ohms).orElse(null),
                                 (w, v) -> change(w, c -> c.withOhms(v)))));
         file.setId("wire.chart.file");
-        file.setPromptText("path of a chart, CSV");
-        file.setAccessibleText("Chart to import");
+        file.setPromptText(say("path of a chart, CSV"));
+        file.setAccessibleText(say("Chart to import"));
         file.setOnAction(e -> model.importChart(session, file.getText()));
         FlowPane make = new FlowPane(6, 6,
-                Parts.button("Add what is needed", HarnessField.CHART.path(), () -> model.addNeeded(session),
+                Parts.button(say("Add what is needed"), HarnessField.CHART.path(), () -> model.addNeeded(session),
                         "quiet"),
-                Parts.button("Add the lead", "wire.chart.lead", () -> model.addLead(session), "quiet"),
-                Parts.button("Add one", "wire.chart.add", () -> model.addWire(session), "quiet"));
-        harness = new VBox(12, Parts.noted("Harness", note, strip), Parts.bare(new FlowPane(6, 6,
-                Parts.button("Write chart, strip and tags: PDF, SVG, CSV", "wire.chart.write",
+                Parts.button(say("Add the lead"), "wire.chart.lead", () -> model.addLead(session), "quiet"),
+                Parts.button(say("Add one"), "wire.chart.add", () -> model.addWire(session), "quiet"));
+        harness = new VBox(12, Parts.noted(say("Harness"), note, strip), Parts.bare(new FlowPane(6, 6,
+                Parts.button(say("Write chart, strip and tags: PDF, SVG, CSV"), "wire.chart.write",
                         () -> model.writeChart(session), "primary"),
                 file,
-                Parts.button("Import", "wire.chart.import", () -> model.importChart(session, file.getText()),
+                Parts.button(say("Import"), "wire.chart.import", () -> model.importChart(session, file.getText()),
                         "quiet"),
-                Parts.button("Browse…", "wire.chart.browse",
-                        () -> Parts.browse(file, "Conductor chart", path -> model.importChart(session, path)),
+                Parts.button(say("Browse…"), "wire.chart.browse",
+                        () -> Parts.browse(file, say("Conductor chart"), path -> model.importChart(session, path)),
                         "quiet"))));
         make.getChildren().add(
-                Parts.button("Remove", "wire.chart.remove", () -> model.removeWire(session), "quiet"));
+                Parts.button(say("Remove"), "wire.chart.remove", () -> model.removeWire(session), "quiet"));
         lines.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         node = Columns.wideLeft(250, Parts.bare(lines, make,
-                Parts.line("↑ ↓ picks · Ctrl+Enter adds · Alt+↑ ↓ moves · Ctrl+Del removes", "note"), findings),
-                Parts.noted("Wire", which, one));
+                Parts.line(say("↑ ↓ picks · Ctrl+Enter adds · Alt+↑ ↓ moves · Ctrl+Del removes"), "note"), findings),
+                Parts.noted(say("Wire"), which, one));
     }
 
     /** The keys of every list; up and down pick the line that is edited beside it. */
@@ -170,20 +175,21 @@ final class ChartLeaf implements Leaf {
     /** Main colour and stripe, one beside the other. */
     private Node colour(String name, String key, Function<Wire, @Nullable WireColour> read,
             BiFunction<Wire, @Nullable WireColour, Wire> write) {
-        Choice<Perhaps<Hue>> base = perhaps(name, key, "none", Hue.values(), Hue::words, w -> {
+        Choice<Perhaps<Hue>> base = perhaps(name, key, say("none"), Hue.values(), Hue::words, w -> {
             WireColour colour = read.apply(w);
             return colour == null ? null : colour.base();
         }, (w, hue) -> {
             WireColour before = read.apply(w);
             return write.apply(w, hue == null ? null : new WireColour(hue, before == null ? null : before.stripe()));
         });
-        Choice<Perhaps<Hue>> stripe = perhaps("stripe", key + ".stripe", "no stripe", Hue.values(), Hue::words, w -> {
-            WireColour colour = read.apply(w);
-            return colour == null ? null : colour.stripe();
-        }, (w, hue) -> {
-            WireColour before = read.apply(w);
-            return before == null ? w : write.apply(w, new WireColour(before.base(), hue));
-        });
+        Choice<Perhaps<Hue>> stripe = perhaps(say("stripe"), key + ".stripe", say("no stripe"), Hue.values(),
+                Hue::words, w -> {
+                    WireColour colour = read.apply(w);
+                    return colour == null ? null : colour.stripe();
+                }, (w, hue) -> {
+                    WireColour before = read.apply(w);
+                    return before == null ? w : write.apply(w, new WireColour(before.base(), hue));
+                });
         return Parts.evenly(base, stripe);
     }
 
@@ -200,20 +206,21 @@ final class ChartLeaf implements Leaf {
         boolean doubtful = chart.doubtful(w);
         Label tag = Parts.line(w.tag(), "figure", looked ? "strong" : "plain");
         tag.setMinWidth(22);
-        Label words = Parts.text((work == null ? "work ?" : work.words()) + " · "
+        Label words = Parts.text((work == null ? say("work ?") : work.words()) + " · "
                 + colours(w) + " · "
                 + (to == null
-                        ? "unused, " + (end == null ? "how left ?" : end.words())
-                        : "to " + to.words() + (w.toPin().isBlank() ? "" : " " + w.toPin())),
+                        ? say("unused, %s", end == null ? say("how left ?") : end.words())
+                        : say("to %s%s", to.words(), w.toPin().isBlank() ? "" : " " + w.toPin())),
                 looked ? "strong" : "plain");
         HBox.setHgrow(words, Priority.ALWAYS);
         words.setMaxWidth(Double.MAX_VALUE);
-        Label state = Parts.line(doubtful ? "twin ?" : w.toldApart() ? "✓" : "", doubtful ? "wrong" : "agreed");
+        Label state = Parts.line(doubtful ? say("twin ?") : w.toldApart() ? "✓" : "", doubtful ? "wrong" : "agreed");
         state.setMinWidth(Region.USE_PREF_SIZE);
         HBox content = new HBox(8, tag, swatch(w.colour()), words, state);
         content.setAlignment(Pos.CENTER_LEFT);
         Pressable press = new Pressable("wire.chart.row." + w.tag(),
-                "Wire " + w.tag() + (doubtful ? ", one of twins" : ""), () -> model.lookAtWire(session, w.id()),
+                say("Wire %s%s", w.tag(), doubtful ? say(", one of twins") : ""),
+                () -> model.lookAtWire(session, w.id()),
                 content);
         press.getStyleClass().addAll("finding-row", "chart-row");
         if (looked) {
@@ -225,7 +232,7 @@ final class ChartLeaf implements Leaf {
     private static String colours(Wire w) {
         WireColour colour = w.colour();
         WireColour extension = w.extension();
-        return (colour == null ? "colour ?" : colour.words())
+        return (colour == null ? say("colour ?") : colour.words())
                 + (extension == null ? "" : " → " + extension.words());
     }
 
@@ -255,19 +262,20 @@ final class ChartLeaf implements Leaf {
         Optional<Wire> looked = model.wire(session);
         boolean within = lines.isFocusWithin();
         Parts.fill(lines, List.of(chart, looked, session.preferences().units()), () -> chart.wires().isEmpty()
-                ? List.of(Parts.text("Drawn up before anything is cut: each wire, its colour, where it goes.", "soft"))
+                ? List.of(Parts.text(say("Drawn up before anything is cut: each wire, its colour, where it goes."),
+                        "soft"))
                 : chart.wires().stream().map(w -> row(chart, w, looked.filter(w::equals).isPresent())).toList());
         if (within) {
             looked.map(w -> Parts.find(lines, "wire.chart.row." + w.tag())).ifPresent(Node::requestFocus);
         }
-        which.setText(looked.map(w -> "tag " + w.tag()).orElse("none yet"));
+        which.setText(looked.map(w -> say("tag %s", w.tag())).orElse(say("none yet")));
         Parts.show(one, looked.isPresent());
         Parts.show(left, looked.filter(w -> !w.used()).isPresent());
         long doubtful = chart.wires().stream().filter(chart::doubtful).count();
-        note.setText(chart.wires().size() + " wires"
-                + (doubtful == 0 ? "" : ", " + doubtful + " twins to tell apart")
-                + session.job().wiring().harness().route().total()
-                        .map(t -> " · way " + Figures.length(session, t)).orElse(""));
+        note.setText(say("%s%s%s", count("1 wire", "%d wires", chart.wires().size()),
+                doubtful == 0 ? "" : say(", %s twins to tell apart", doubtful),
+                session.job().wiring().harness().route().total()
+                        .map(t -> say(" · way %s", Figures.length(session, t))).orElse("")));
         findings.refresh(WireModel.findings(session, WireLeaf.CHART), "");
         strip.refresh();
         fields.refresh();

@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.ONE;
@@ -34,25 +35,27 @@ final class FeedLeaf implements Leaf {
         this.session = session;
         fields = new WireFields(session);
         findings = new FindingsTable(session);
-        atBattery = feed("At the battery, key on", VOLT, 0, 60, 2, WireField.AT_BATTERY, Feed::atBattery,
+        atBattery = feed(say("At the battery, key on"), VOLT, 0, 60, 2, WireField.AT_BATTERY, Feed::atBattery,
                 Feed::withAtBattery);
-        node = new Columns(300, Parts.card("Fuse and feed",
-                fields.flag("Fed", "wire.feed.relay", "straight from the source", "by a relay at the battery",
+        node = new Columns(300, Parts.card(say("Fuse and feed"),
+                fields.flag(say("Fed"), "wire.feed.relay", say("straight from the source"),
+                        say("by a relay at the battery"),
                         w -> w.feed().relay(), (w, v) -> w.withFeed(w.feed().withRelay(v))),
                 Parts.evenly(
-                        fields.quantity("Fuse", AMPERE, 0.1, 60, 1, WireField.FUSE::address, Wiring::fuse,
+                        fields.quantity(say("Fuse"), AMPERE, 0.1, 60, 1, WireField.FUSE::address, Wiring::fuse,
                                 Wiring::withFuse),
-                        fields.quantity("Draw, 3 A if blank", AMPERE, 0.1, 20, 2, WireField.DRAW::address,
+                        fields.quantity(say("Draw, 3 A if blank"), AMPERE, 0.1, 20, 2, WireField.DRAW::address,
                                 Wiring::draw, Wiring::withDraw)),
-                Parts.evenly(feed("Feed, one way", METRE, 0.05, 20, 2, WireField.FEED_LENGTH, Feed::length,
+                Parts.evenly(feed(say("Feed, one way"), METRE, 0.05, 20, 2, WireField.FEED_LENGTH, Feed::length,
                         Feed::withLength),
-                        feed("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, WireField.FEED_SECTION, Feed::crossSection,
+                        feed(say("Its size"), SQUARE_MILLIMETRE, 0.1, 50, 3, WireField.FEED_SECTION, Feed::crossSection,
                                 Feed::withCrossSection)),
                 atBattery,
-                Parts.evenly(feed("Second, constant feed draws", AMPERE, 0, 5, 3, WireField.MEMORY, Feed::memory,
+                Parts.evenly(feed(say("Second, constant feed draws"), AMPERE, 0, 5, 3, WireField.MEMORY, Feed::memory,
                         Feed::withMemory),
-                        feed("Battery, A·h", ONE, 1, 400, 0, WireField.BATTERY, Feed::battery, Feed::withBattery))),
-                Parts.card("Against the rules", findings));
+                        feed(say("Battery, A·h"), ONE, 1, 400, 0, WireField.BATTERY, Feed::battery,
+                                Feed::withBattery))),
+                Parts.card(say("Against the rules"), findings));
     }
 
     private EntryField feed(String name, Unit unit, double min, double max, int decimals, WireField property,

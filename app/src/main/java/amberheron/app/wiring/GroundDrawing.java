@@ -29,20 +29,20 @@ final class GroundDrawing extends Drawing {
         double right = width - 8 - BOX;
         double top = 12;
         double rail = height - 30;
-        box("controller", left, top);
-        box("reader", right, top);
+        box(say("controller"), left, top);
+        box(say("reader"), right, top);
         line(left + BOX, top + 12, right, top + 12, "wire-signal");
-        text("signal", (left + BOX + right) / 2, top + 8, 0.5, "drawing-text");
+        text(say("signal"), (left + BOX + right) / 2, top + 8, 0.5, "drawing-text");
         if (school == null) {
-            text("Where are the grounds taken?", width / 2, height / 2 + 20, 0.5, "drawing-text");
+            text(say("Where are the grounds taken?"), width / 2, height / 2 + 20, 0.5, "drawing-text");
             return;
         }
         double chassis = width * 0.36;
         double battery = width * 0.72;
         line(chassis, rail, battery, rail, "wire-plain");
-        text("strap, other loads", (chassis + battery) / 2, rail - 6, 0.5, "drawing-text", "soft-text");
-        node(chassis, rail, "chassis");
-        node(battery, rail, "battery −");
+        text(say("strap, other loads"), (chassis + battery) / 2, rail - 6, 0.5, "drawing-text", "soft-text");
+        node(chassis, rail, say("chassis"));
+        node(battery, rail, say("battery −"));
         double signalX = left + BOX * (ground.twoWires() ? 0.7 : 0.5);
         double readerX = right + BOX / 2;
         double readerTo = school == GroundSchool.SAME_POINT ? chassis : battery;
@@ -60,13 +60,14 @@ final class GroundDrawing extends Drawing {
         if (!one) {
             double heater = left + BOX * 0.25;
             wire(heater, top + TALL, school == GroundSchool.BATTERY ? battery : chassis, rail, 140, "wire-heavy");
-            text("heater", heater + 5, top + TALL + 16, 0, "drawing-text", "soft-text");
+            text(say("heater"), heater + 5, top + TALL + 16, 0, "drawing-text", "soft-text");
         } else {
             Optional<GroundPlan.Cost> cost = ground.cost();
             // Clear of the reader's own ground, which goes down at the right.
             double y = school == GroundSchool.READER ? 92 : 66;
-            text("heater and signal return", signalX + 8, y, 0, "drawing-text", "strong");
-            text("in one wire" + cost.map(c -> say(": %.1f mV", 1000 * c.shift())).orElse(""), signalX + 8, y + 16, 0,
+            text(say("heater and signal return"), signalX + 8, y, 0, "drawing-text", "strong");
+            text(say("in one wire%s", cost.map(c -> say(": %.1f mV", 1000 * c.shift())).orElse("")), signalX + 8,
+                    y + 16, 0,
                     "drawing-text", "strong");
         }
     }

@@ -49,51 +49,56 @@ final class GroundsLeaf implements Leaf {
         fields = new WireFields(session);
         findings = new FindingsTable(session);
         drawing = new GroundDrawing(session);
-        Choice<Boolean> wires = fields.list("Ground wires", "wire.wires", List.of(false, true),
-                two -> two ? "two" : "one", w -> w.ground().twoWires(),
+        Choice<Boolean> wires = fields.list(say("Ground wires"), "wire.wires", List.of(false, true),
+                two -> two ? say("two") : say("one"), w -> w.ground().twoWires(),
                 (w, v) -> w.withGround(w.ground().withTwoWires(v)));
-        Choice<Wire> common = fields.list("Common sizes", "wire.catalogue", session.catalogue().wires(), Wire::name,
+        Choice<Wire> common = fields.list(say("Common sizes"), "wire.catalogue", session.catalogue().wires(),
+                Wire::name,
                 w -> session.catalogue().wires().stream().filter(c -> matches(c, w.ground().wires().section()))
                         .findFirst()
                         .orElse(null),
                 (w, v) -> w.withGround(w.ground().withWires(p -> p.withSection(v.crossSection()))));
-        VBox entries = Parts.card("Wires, to where they end",
+        VBox entries = Parts.card(say("Wires, to where they end"),
                 Parts.evenly(
-                        ground("To the battery", METRE, 0.01, 50, 2, WireField.TO_BATTERY, g -> g.wires().toBattery(),
+                        ground(say("To the battery"), METRE, 0.01, 50, 2, WireField.TO_BATTERY,
+                                g -> g.wires().toBattery(),
                                 (g, v) -> g.withWires(p -> p.withToBattery(v))),
-                        ground("To the chassis", METRE, 0.01, 50, 2, WireField.TO_CHASSIS, g -> g.wires().toChassis(),
+                        ground(say("To the chassis"), METRE, 0.01, 50, 2, WireField.TO_CHASSIS,
+                                g -> g.wires().toChassis(),
                                 (g, v) -> g.withWires(p -> p.withToChassis(v))),
-                        ground("To the reader", METRE, 0.01, 50, 2, WireField.TO_READER, g -> g.wires().toReader(),
+                        ground(say("To the reader"), METRE, 0.01, 50, 2, WireField.TO_READER, g -> g.wires().toReader(),
                                 (g, v) -> g.withWires(p -> p.withToReader(v)))),
                 Parts.evenly(wires,
-                        ground("Wire size", SQUARE_MILLIMETRE, 0.03, 120, 3, WireField.SECTION,
+                        ground(say("Wire size"), SQUARE_MILLIMETRE, 0.03, 120, 3, WireField.SECTION,
                                 g -> g.wires().section(),
                                 (g, v) -> g.withWires(p -> p.withSection(v))),
                         common),
                 Parts.evenly(
-                        ground("Heater, mean", AMPERE, 0, 20, 2, WireField.MEAN, g -> g.loads().mean(),
+                        ground(say("Heater, mean"), AMPERE, 0, 20, 2, WireField.MEAN, g -> g.loads().mean(),
                                 (g, v) -> g.withLoads(p -> p.withMean(v))),
-                        ground("Heater while on", AMPERE, 0, 20, 2, WireField.PEAK, g -> g.loads().peak(),
+                        ground(say("Heater while on"), AMPERE, 0, 20, 2, WireField.PEAK, g -> g.loads().peak(),
                                 (g, v) -> g.withLoads(p -> p.withPeak(v))),
-                        ground("Display", AMPERE, 0, 5, 2, WireField.DISPLAY, g -> g.loads().display(),
+                        ground(say("Display"), AMPERE, 0, 5, 2, WireField.DISPLAY, g -> g.loads().display(),
                                 (g, v) -> g.withLoads(p -> p.withDisplay(v)))),
                 Parts.evenly(
-                        ground("One joint", OHM, 0.0001, 10, 4, WireField.JOINT, g -> g.wires().joint(),
+                        ground(say("One joint"), OHM, 0.0001, 10, 4, WireField.JOINT, g -> g.wires().joint(),
                                 (g, v) -> g.withWires(p -> p.withJoint(v))),
-                        ground("Strap", OHM, 0.0001, 10, 4, WireField.STRAP, g -> g.wires().strap(),
+                        ground(say("Strap"), OHM, 0.0001, 10, 4, WireField.STRAP, g -> g.wires().strap(),
                                 (g, v) -> g.withWires(p -> p.withStrap(v))),
-                        ground("Others on strap", AMPERE, 0, 300, 1, WireField.OTHERS, g -> g.loads().others(),
+                        ground(say("Others on strap"), AMPERE, 0, 300, 1, WireField.OTHERS, g -> g.loads().others(),
                                 (g, v) -> g.withLoads(p -> p.withOthers(v))),
-                        ground("Reader's own", AMPERE, 0, 60, 2, WireField.READER_DRAW, g -> g.loads().readerDraw(),
+                        ground(say("Reader's own"), AMPERE, 0, 60, 2, WireField.READER_DRAW,
+                                g -> g.loads().readerDraw(),
                                 (g, v) -> g.withLoads(p -> p.withReaderDraw(v)))));
         compared.setId(WireField.SCHOOL.path());
-        node = Columns.even(300, entries, Parts.card("Against the rules", findings,
-                fields.text("Where the grounds are taken", () -> "wire.point", "pin and colour at the reader",
+        node = Columns.even(300, entries, Parts.card(say("Against the rules"), findings,
+                fields.text(say("Where the grounds are taken"), () -> "wire.point", say("pin and colour at the reader"),
                         w -> w.groundPoint(), (w, v) -> w.withGroundPoint(v))));
-        VBox schools = Parts.noted("What each school costs here", new Label("press one to take it"), compared);
+        VBox schools = Parts.noted(say("What each school costs here"), new Label(say("press one to take it")),
+                compared);
         schools.setPrefWidth(SCHOOLS);
         schools.setMinWidth(Region.USE_PREF_SIZE);
-        pinned = new Beside(Parts.card("The circuit", drawing, Parts.text(say(
+        pinned = new Beside(Parts.card(say("The circuit"), drawing, Parts.text(say(
                 "Strap: chassis to battery −. Volts across it with the lamps on, over their amperes. Empty: taken as %.0f mΩ.",
                 1000 * GroundPlan.USUAL_STRAP), "soft")), schools, node);
     }
@@ -120,10 +125,10 @@ final class GroundsLeaf implements Leaf {
         cost.setMinWidth(Region.USE_PREF_SIZE);
         HBox first = new HBox(8, Parts.line(row.shift().isEmpty() ? "○" : kept ? "✓" : "▲", style), words, cost);
         Label second = Parts.text((row.shift().isEmpty()
-                ? "its wire is not measured"
-                : "shift " + row.shift() + " · ripple " + row.ripple()) + (row.taken() ? " · taken" : "")
-                + (through ? " · heater in it" : "")
-                + (row.recommended() ? " · least inside tolerance" : ""), "soft");
+                ? say("its wire is not measured")
+                : say("shift %s · ripple %s", row.shift(), row.ripple())) + (row.taken() ? say(" · taken") : "")
+                + (through ? say(" · heater in it") : "")
+                + (row.recommended() ? say(" · least inside tolerance") : ""), "soft");
         Pressable press = new Pressable("wire.school.row." + row.school(), row.school().words() + ": " + row.cost(),
                 () -> WireModel.ground(session, row.school().words(), g -> g.withSchool(row.school())), first, second);
         press.getStyleClass().add("finding-row");

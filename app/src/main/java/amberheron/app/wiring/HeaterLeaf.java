@@ -14,12 +14,14 @@ import amberheron.app.session.Session;
 import amberheron.core.placement.Estimate;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import amberheron.core.units.Phrase;
 import amberheron.core.wiring.HeaterTiming;
 import amberheron.core.wiring.HeaterTiming.HeaterSchool;
 import amberheron.core.wiring.WireField;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -44,15 +46,16 @@ final class HeaterLeaf implements Leaf {
         this.session = session;
         fields = new WireFields(session);
         findings = new FindingsTable(session);
-        delay = fields.quantity("Heater on after the start, 30 s if blank", SECOND, 1, 300, 0,
+        delay = fields.quantity(say("Heater on after the start, 30 s if blank"), SECOND, 1, 300, 0,
                 WireField.HEATER_DELAY::address, w -> w.heater().delay(),
                 (w, v) -> w.withHeater(w.heater().withDelay(v)));
         compared.setId(WireField.HEATER.path());
         node = new Columns(300,
-                Parts.noted("Hot while the pipe is wet", new Label("press one to take it"), compared, dry, findings),
-                Parts.noted("Wiring and parts", title, delay, steps,
-                        Parts.text("Never key-on, engine off, on a cold day: water on the hot ceramic cracks it. "
-                                + "Never run the engine with the sensor fitted and unpowered for longer than the delay.",
+                Parts.noted(say("Hot while the pipe is wet"), new Label(say("press one to take it")), compared, dry,
+                        findings),
+                Parts.noted(say("Wiring and parts"), title, delay, steps,
+                        Parts.text(say("Never key-on, engine off, on a cold day: water on the hot ceramic cracks it. "
+                                + "Never run the engine with the sensor fitted and unpowered for longer than the delay."),
                                 "caution-text")));
     }
 
@@ -66,15 +69,19 @@ final class HeaterLeaf implements Leaf {
         boolean none = risk.filter(r -> r.high() <= 0).isPresent();
         String figure = risk
                 .map(r -> none
-                        ? "none"
+                        ? say("none")
                         : Figures.text(session, new Measure(r.middle(), Dimension.DURATION, 0, r.spread())))
-                .orElse("place not known");
+                .orElse(say("place not known"));
         Label seconds = Parts.line(figure, "figure", risk.isEmpty() ? "soft" : none ? "agreed" : "wrong");
         seconds.setMinWidth(Region.USE_PREF_SIZE);
         HBox first = new HBox(8, Parts.line(risk.isEmpty() ? "○" : none ? "✓" : "▲", "plain"), words, seconds);
-        Label second = Parts.text("needs "
-                + (school.parts().isEmpty() ? "nothing more" : String.join(", ", school.parts()))
-                + (taken ? " · taken" : ""), "soft");
+        Label second = Parts.text(
+                say("needs %s%s",
+                        school.parts().isEmpty()
+                                ? say("nothing more")
+                                : school.parts().stream().map(Phrase::word).collect(Collectors.joining(", ")),
+                        taken ? say(" · taken") : ""),
+                "soft");
         Pressable press = new Pressable("wire.heater." + school, school.words() + ": " + figure,
                 () -> fields.edit(school.words(), w -> w.withHeater(w.heater().withSchool(school))), first, second);
         press.getStyleClass().add("finding-row");
@@ -95,14 +102,15 @@ final class HeaterLeaf implements Leaf {
                 .map(d -> say(
                         "At the place taken the wall is past the exhaust's dew point %.0f to %.0f s after a cold start: an estimate, its constants from memory.",
                         d.low(), d.high()))
-                .orElse("Take a place at Place and enter displacement and pipe: how long it stays wet there decides."));
+                .orElse(say("Take a place at Place and enter displacement and pipe: how long it stays wet "
+                        + "there decides.")));
         findings.refresh(WireModel.findings(session, WireLeaf.HEATER), "");
         HeaterTiming timing = session.job().wiring().heater();
         HeaterSchool school = timing.school();
         Parts.show(delay, school != null && school.delayed());
         title.setText(school == null ? "" : school.words());
         steps.getChildren().setAll(school == null
-                ? java.util.List.of(Parts.text("Take a way at the left.", "soft"))
+                ? java.util.List.of(Parts.text(say("Take a way at the left."), "soft"))
                 : IntStream.range(0, school.steps().size())
                         .mapToObj(i -> Parts.text((i + 1) + "  " + school.steps().get(i))).toList());
         fields.refresh();

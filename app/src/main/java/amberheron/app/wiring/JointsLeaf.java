@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Unit.MILLIVOLT;
 import static amberheron.core.units.Unit.NEWTON;
 import static amberheron.core.units.Unit.SQUARE_MILLIMETRE;
@@ -49,20 +50,21 @@ final class JointsLeaf implements Leaf {
                 (j, all) -> j.withWiring(joints(j.wiring(), t -> t.withTested(all))), Test::id,
                 HarnessField.JOINT_WIRE,
                 (all, place) -> new Test("", session.job().wiring().ground().wires().section(), null, null),
-                new PartList.Words<>(t -> "joint tested", "joint moved", "joint removed"));
-        table = new EditTable("wire.joint", "Add a joint", list, List.of(
-                list.words("Wire", "wire", Test::wire, Test::withWire),
-                tested("Its size", SQUARE_MILLIMETRE, 0.1, 50, 3, HarnessField.JOINT_SECTION, Test::section,
+                new PartList.Words<>(t -> say("joint tested"), say("joint moved"), say("joint removed")));
+        table = new EditTable("wire.joint", say("Add a joint"), list, List.of(
+                list.words(say("Wire"), "wire", Test::wire, Test::withWire),
+                tested(say("Its size"), SQUARE_MILLIMETRE, 0.1, 50, 3, HarnessField.JOINT_SECTION, Test::section,
                         Test::withSection),
-                tested("Pull it stood", NEWTON, 1, 2000, 0, HarnessField.JOINT_PULL, Test::pull, Test::withPull),
-                tested("Across it", MILLIVOLT, 0, 12_000, 1, HarnessField.JOINT_DROP, Test::drop, Test::withDrop)));
-        VBox made = Parts.noted("Joints", ticked,
-                fields.list("Joined by", HarnessField.JOINT_SCHOOL.path(), List.of(JointSchool.values()),
+                tested(say("Pull it stood"), NEWTON, 1, 2000, 0, HarnessField.JOINT_PULL, Test::pull, Test::withPull),
+                tested(say("Across it"), MILLIVOLT, 0, 12_000, 1, HarnessField.JOINT_DROP, Test::drop,
+                        Test::withDrop)));
+        VBox made = Parts.noted(say("Joints"), ticked,
+                fields.list(say("Joined by"), HarnessField.JOINT_SCHOOL.path(), List.of(JointSchool.values()),
                         JointSchool::words, w -> w.harness().joints().school(),
                         (w, v) -> joints(w, j -> j.joinedBy(v))),
                 steps);
-        node = new Columns(300, Parts.stacked(made, Parts.card("Joints tested", table)),
-                Parts.card("Against the rules", findings));
+        node = new Columns(300, Parts.stacked(made, Parts.card(say("Joints tested"), table)),
+                Parts.card(say("Against the rules"), findings));
     }
 
     private static Wiring joints(Wiring wiring, UnaryOperator<Joints> change) {
@@ -86,7 +88,7 @@ final class JointsLeaf implements Leaf {
         table.refresh();
         findings.refresh(WireModel.findings(session, WireLeaf.JOINTS), "");
         JointSchool school = joints.school();
-        ticked.setText(school == null ? "" : joints.done().size() + " of " + school.steps().size() + " steps");
+        ticked.setText(school == null ? "" : say("%s of %s steps", joints.done().size(), school.steps().size()));
         Parts.fill(steps, List.of(Optional.ofNullable(school), joints.done()), () -> school == null
                 ? List.of()
                 : IntStream.range(0, school.steps().size()).mapToObj(i -> step(school, joints, i)).toList());
@@ -98,7 +100,7 @@ final class JointsLeaf implements Leaf {
         box.setId(HarnessField.JOINT_STEP.of(String.valueOf(step)).key());
         box.setWrapText(true);
         box.setSelected(joints.done().contains(step));
-        box.setOnAction(e -> fields.edit(box.isSelected() ? "step done" : "step open",
+        box.setOnAction(e -> fields.edit(box.isSelected() ? say("step done") : say("step open"),
                 w -> joints(w, j -> j.ticked(step, box.isSelected()))));
         return box;
     }

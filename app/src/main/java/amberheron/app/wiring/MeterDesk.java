@@ -1,5 +1,8 @@
 package amberheron.app.wiring;
 
+import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.bench.Meter;
 import amberheron.bench.Meter.Reading;
 import amberheron.core.units.UnitChoice;
@@ -55,7 +58,7 @@ final class MeterDesk implements AutoCloseable {
     Optional<Taken> read(Instant now) {
         Meter asked = meter();
         if (asked == null) {
-            shown = NOTHING.failed("no meter is connected");
+            shown = NOTHING.failed(say("no meter is connected"));
             return Optional.empty();
         }
         Reading reading = asked.read();
@@ -73,7 +76,7 @@ final class MeterDesk implements AutoCloseable {
                 yield Optional.of(new Taken(v.volts(), asked.name(), asked.simulated(), now));
             }
             case Reading.Overload o -> {
-                shown = shown.failed("more than the meter's range: choose a higher one");
+                shown = shown.failed(say("more than the meter's range: choose a higher one"));
                 yield Optional.empty();
             }
             case Reading.None n -> {
@@ -94,14 +97,13 @@ final class MeterDesk implements AutoCloseable {
         Double last = at.last();
         Instant taken = at.taken();
         if (last == null || taken == null) {
-            return at.name() + (at.fault().isEmpty() ? "" : " · " + at.fault());
+            return word(at.name()) + (at.fault().isEmpty() ? "" : " · " + at.fault());
         }
         Duration age = Duration.between(taken, now);
         String volts = UnitChoice.digits(last, 3) + " V";
         return at.fault().isEmpty() && age.compareTo(LIVE) <= 0
-                ? volts + " live · " + at.name()
-                : "old: " + volts + ", " + age.toSeconds() + " s ago · "
-                        + (at.fault().isEmpty() ? at.name() : at.fault());
+                ? say("%s live · %s", volts, at.name())
+                : say("old: %s, %s s ago · %s", volts, age.toSeconds(), at.fault().isEmpty() ? at.name() : at.fault());
     }
 
     @Override

@@ -1,6 +1,7 @@
 package amberheron.app.wiring;
 
 import static amberheron.core.units.Phrase.capital;
+import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.VOLT;
 
@@ -60,25 +61,27 @@ final class PowerLeaf implements Leaf {
             readings.add(reading(state));
         }
         one = new VBox(8,
-                fields.text("Where it is", () -> model.of(session, WireField.SOURCE_PLACE).key(),
-                        "such as: fuse 12, wiper; behind the radio",
+                fields.text(say("Where it is"), () -> model.of(session, WireField.SOURCE_PLACE).key(),
+                        say("such as: fuse 12, wiper; behind the radio"),
                         w -> model.looked(session).map(PowerSource::place).orElse(""),
                         (w, v) -> change(w, s -> s.withPlace(v))),
                 Parts.evenly(readings.get(0), readings.get(1), readings.get(2), readings.get(3)),
                 Parts.evenly(readings.get(4), readings.get(5), readings.get(6)), origins, verdict,
-                Parts.evenly(source("Tapped circuit's fuse", AMPERE, 1, 60, 1, WireField.HOST_FUSE,
+                Parts.evenly(source(say("Tapped circuit's fuse"), AMPERE, 1, 60, 1, WireField.HOST_FUSE,
                         PowerSource::hostFuse, PowerSource::withHostFuse),
-                        source("What it feeds already", AMPERE, 0, 60, 1, WireField.HOST_LOAD, PowerSource::hostLoad,
+                        source(say("What it feeds already"), AMPERE, 0, 60, 1, WireField.HOST_LOAD,
+                                PowerSource::hostLoad,
                                 PowerSource::withHostLoad)));
-        node = new Columns(300, Parts.card("Power source, with the meter", letters, one),
-                Parts.stacked(Parts.card("Against the rules", findings),
-                        Parts.noted("Meter", new Label("bring the car into a state, then press it"), meter())));
+        node = new Columns(300, Parts.card(say("Power source, with the meter"), letters, one),
+                Parts.stacked(Parts.card(say("Against the rules"), findings),
+                        Parts.noted(say("Meter"), new Label(say("bring the car into a state, then press it")),
+                                meter())));
     }
 
     private Node[] meter() {
         address.setId("wire.meter");
-        address.setPromptText("address, such as 192.168.1.40:5025");
-        address.setAccessibleText("Address of the meter");
+        address.setPromptText(say("address, such as 192.168.1.40:5025"));
+        address.setAccessibleText(say("Address of the meter"));
         address.setOnAction(e -> model.connect(session, address.getText()));
         HBox.setHgrow(address, Priority.ALWAYS);
         FlowPane states = new FlowPane(6, 6);
@@ -93,12 +96,12 @@ final class PowerLeaf implements Leaf {
         faults.setConverter(Parts.named(PowerSource.Behaviour::words));
         faults.setValue(PowerSource.Behaviour.SWITCHED);
         faults.setId("wire.simulated.fault");
-        faults.setAccessibleText("What the simulated vehicle's point does");
+        faults.setAccessibleText(say("What the simulated vehicle's point does"));
         HBox.setHgrow(faults, Priority.ALWAYS);
         faults.setMaxWidth(Double.MAX_VALUE);
-        return new Node[]{display, new HBox(8, address, Parts.button("Connect", "wire.connect",
+        return new Node[]{display, new HBox(8, address, Parts.button(say("Connect"), "wire.connect",
                 () -> model.connect(session, address.getText()), "quiet")),
-                new HBox(8, faults, Parts.button("Simulate", "wire.simulate",
+                new HBox(8, faults, Parts.button(say("Simulate"), "wire.simulate",
                         () -> model.simulate(session, faults.getValue()), "quiet")),
                 states};
     }
@@ -148,14 +151,15 @@ final class PowerLeaf implements Leaf {
         List<Node> nodes = new ArrayList<>();
         wiring.sources().forEach(s -> nodes.add(Parts.looked(s.letter(), "wire.source." + s.letter(),
                 looked.filter(s::equals).isPresent(), () -> model.look(session, s.id()))));
-        nodes.add(Parts.button("Add a source", "wire.add", () -> model.add(session), "quiet"));
+        nodes.add(Parts.button(say("Add a source"), "wire.add", () -> model.add(session), "quiet"));
         looked.ifPresent(s -> {
             boolean taken = s.id().equals(wiring.taken());
-            Button take = Parts.button(taken ? s.letter() + " is taken" : "Take " + s.letter(), "wire.take",
+            Button take = Parts.button(taken ? say("%s is taken", s.letter()) : say("Take %s", s.letter()), "wire.take",
                     () -> model.take(session, s), "quiet");
             take.setDisable(taken);
             nodes.add(take);
-            nodes.add(Parts.button("Remove " + s.letter(), "wire.remove", () -> model.remove(session, s), "quiet"));
+            nodes.add(
+                    Parts.button(say("Remove %s", s.letter()), "wire.remove", () -> model.remove(session, s), "quiet"));
         });
         return nodes;
     }

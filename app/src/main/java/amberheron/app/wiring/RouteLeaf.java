@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Unit.METRE;
 import static amberheron.core.units.Unit.MILLIMETRE;
 
@@ -38,7 +39,9 @@ final class RouteLeaf implements Leaf {
     private final PartList<Waypoint> list;
     private final EditTable table;
     private final Label none = Parts.text(
-            "Every place where it is tied, bent, passes something hot or moving, or goes through metal.", "soft");
+            say("Every place where it is tied, bent, passes something hot or moving, or goes "
+                    + "through metal."),
+            "soft");
     private final Label total = new Label();
     private final Node node;
 
@@ -49,52 +52,52 @@ final class RouteLeaf implements Leaf {
         list = new PartList<>(session, j -> j.wiring().harness().route().points(),
                 (j, all) -> j.withWiring(route(j.wiring(), r -> r.withPoints(all))), Waypoint::id,
                 HarnessField.ROUTE_LENGTH, (all, place) -> Waypoint.named("place " + (all.size() + 1)),
-                new PartList.Words<>(p -> "place on the way", "place moved", "place removed"));
-        table = new EditTable("wire.route", "Add a place", list, List.of(
-                list.words("Place", "name", Waypoint::name, Waypoint::withName),
-                gap("Cable to here", 1, 20_000, HarnessField.ROUTE_LENGTH, Waypoint::length, Waypoint::withLength),
-                gap("Bend, radius", 1, 2000, HarnessField.ROUTE_BEND, Waypoint::bend, Waypoint::withBend),
-                gap("To hot parts", 0, 5000, HarnessField.ROUTE_HOT, Waypoint::hot, Waypoint::withHot),
-                gap("To what moves", 0, 5000, HarnessField.ROUTE_MOVING, Waypoint::moving, Waypoint::withMoving),
-                list.choice("Heat sleeve", "sleeve", List.of(false, true), on -> on ? "sleeved" : "none",
-                        on -> on ? "sleeved" : "no sleeve", Waypoint::sleeved, Waypoint::withSleeved)));
-        node = new VBox(8, Parts.noted("Route, from the sensor's plug", total, none, table),
-                Parts.card("Lead and loops", Parts.evenly(
-                        route("Sensor's lead", METRE, 0.05, 20, 2, HarnessField.LEAD, r -> r.lengths().lead(),
+                new PartList.Words<>(p -> say("place on the way"), say("place moved"), say("place removed")));
+        table = new EditTable("wire.route", say("Add a place"), list, List.of(
+                list.words(say("Place"), "name", Waypoint::name, Waypoint::withName),
+                gap(say("Cable to here"), 1, 20_000, HarnessField.ROUTE_LENGTH, Waypoint::length, Waypoint::withLength),
+                gap(say("Bend, radius"), 1, 2000, HarnessField.ROUTE_BEND, Waypoint::bend, Waypoint::withBend),
+                gap(say("To hot parts"), 0, 5000, HarnessField.ROUTE_HOT, Waypoint::hot, Waypoint::withHot),
+                gap(say("To what moves"), 0, 5000, HarnessField.ROUTE_MOVING, Waypoint::moving, Waypoint::withMoving),
+                list.choice(say("Heat sleeve"), "sleeve", List.of(false, true), on -> on ? say("sleeved") : say("none"),
+                        on -> on ? say("sleeved") : say("no sleeve"), Waypoint::sleeved, Waypoint::withSleeved)));
+        node = new VBox(8, Parts.noted(say("Route, from the sensor's plug"), total, none, table),
+                Parts.card(say("Lead and loops"), Parts.evenly(
+                        route(say("Sensor's lead"), METRE, 0.05, 20, 2, HarnessField.LEAD, r -> r.lengths().lead(),
                                 (r, v) -> r.withLengths(p -> p.withLead(v))),
-                        route("Extension", METRE, 0.1, 20, 2, HarnessField.EXTENSION, r -> r.lengths().extension(),
+                        route(say("Extension"), METRE, 0.1, 20, 2, HarnessField.EXTENSION, r -> r.lengths().extension(),
                                 (r, v) -> r.withLengths(p -> p.withExtension(v))),
-                        route("Loop at the engine", MILLIMETRE, 0, 3000, 0, HarnessField.LOOP_AT_ENGINE,
+                        route(say("Loop at the engine"), MILLIMETRE, 0, 3000, 0, HarnessField.LOOP_AT_ENGINE,
                                 r -> r.lengths().slackAtEngine(),
                                 (r, v) -> r.withLengths(p -> p.withSlackAtEngine(v))),
-                        route("Loop at the display", MILLIMETRE, 0, 3000, 0, HarnessField.LOOP_AT_DISPLAY,
+                        route(say("Loop at the display"), MILLIMETRE, 0, 3000, 0, HarnessField.LOOP_AT_DISPLAY,
                                 r -> r.lengths().slackAtDisplay(),
                                 (r, v) -> r.withLengths(p -> p.withSlackAtDisplay(v))),
-                        route("Cable, 6 mm if blank", MILLIMETRE, 1, 40, 1, HarnessField.CABLE, Route::cable,
+                        route(say("Cable, 6 mm if blank"), MILLIMETRE, 1, 40, 1, HarnessField.CABLE, Route::cable,
                                 Route::withCable))),
-                Columns.wideLeft(230, Parts.card("Firewall and plug",
+                Columns.wideLeft(230, Parts.card(say("Firewall and plug"),
                         Parts.evenly(
-                                fields.list("The cable", HarnessField.PASSAGE.path(), List.of(Passage.values()),
+                                fields.list(say("The cable"), HarnessField.PASSAGE.path(), List.of(Passage.values()),
                                         Passage::words, w -> w.harness().route().firewall().passage(),
                                         (w, v) -> route(w, r -> r.withFirewall(p -> p.withPassage(v)))),
-                                route("Connector across", MILLIMETRE, 3, 150, 1, HarnessField.CONNECTOR,
+                                route(say("Connector across"), MILLIMETRE, 3, 150, 1, HarnessField.CONNECTOR,
                                         r -> r.firewall().connector(),
                                         (r, v) -> r.withFirewall(p -> p.withConnector(v))),
-                                route("Hole", MILLIMETRE, 3, 150, 1, HarnessField.HOLE, r -> r.firewall().hole(),
+                                route(say("Hole"), MILLIMETRE, 3, 150, 1, HarnessField.HOLE, r -> r.firewall().hole(),
                                         (r, v) -> r.withFirewall(p -> p.withHole(v)))),
                         Parts.evenly(
-                                fields.list("Before drilling", HarnessField.LOOKED_BEHIND.path(),
-                                        List.of(false, true), on -> on ? "looked behind" : "not looked",
+                                fields.list(say("Before drilling"), HarnessField.LOOKED_BEHIND.path(),
+                                        List.of(false, true), on -> on ? say("looked behind") : say("not looked"),
                                         w -> w.harness().route().firewall().lookedBehind(),
                                         (w, v) -> route(w, r -> r.withFirewall(p -> p.withLookedBehind(v)))),
-                                fields.list("The plug looks", HarnessField.FACING.path(), List.of(Facing.values()),
+                                fields.list(say("The plug looks"), HarnessField.FACING.path(), List.of(Facing.values()),
                                         Facing::words, w -> w.harness().route().spray().facing(),
                                         (w, v) -> route(w, r -> r.withSpray(p -> p.withFacing(v)))),
-                                fields.list("Cable before it", HarnessField.DRIP_LOOP.path(), List.of(false, true),
-                                        on -> on ? "loops lower" : "runs straight",
+                                fields.list(say("Cable before it"), HarnessField.DRIP_LOOP.path(), List.of(false, true),
+                                        on -> on ? say("loops lower") : say("runs straight"),
                                         w -> w.harness().route().spray().dripLoop(),
                                         (w, v) -> route(w, r -> r.withSpray(p -> p.withDripLoop(v)))))),
-                        Parts.card("Against the rules", findings)));
+                        Parts.card(say("Against the rules"), findings)));
     }
 
     private static Wiring route(Wiring wiring, UnaryOperator<Route> change) {

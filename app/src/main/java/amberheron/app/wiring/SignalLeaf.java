@@ -1,5 +1,6 @@
 package amberheron.app.wiring;
 
+import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Unit.KILOOHM;
 import static amberheron.core.units.Unit.OHM;
 import static amberheron.core.units.Unit.VOLT;
@@ -48,32 +49,33 @@ final class SignalLeaf implements Leaf {
         this.model = model;
         fields = new WireFields(session);
         findings = new FindingsTable(session);
-        minus = fields.flag("The reader has", "wire.signal.minus", "one input and a sensor ground",
-                "a − input of its own", w -> hookup(w).minusInput(),
+        minus = fields.flag(say("The reader has"), "wire.signal.minus", say("one input and a sensor ground"),
+                say("a − input of its own"), w -> hookup(w).minusInput(),
                 (w, v) -> change(w, h -> h.withMinusInput(v)));
         analog = new VBox(8, unjudged, minus,
-                Parts.evenly(input("Input to ground", KILOOHM, 0.1, 1e5, 1, WireField.SIGNAL_INPUT, Hookup::inputOhms,
-                        Hookup::withInputOhms),
-                        input("Most it stands", VOLT, 0.5, 60, 1, WireField.SIGNAL_MOST, Hookup::mostVolts,
+                Parts.evenly(
+                        input(say("Input to ground"), KILOOHM, 0.1, 1e5, 1, WireField.SIGNAL_INPUT, Hookup::inputOhms,
+                                Hookup::withInputOhms),
+                        input(say("Most it stands"), VOLT, 0.5, 60, 1, WireField.SIGNAL_MOST, Hookup::mostVolts,
                                 Hookup::withMostVolts),
-                        input("Pull-up in it", KILOOHM, 0.1, 1e4, 1, WireField.SIGNAL_PULL, Hookup::pullUpOhms,
+                        input(say("Pull-up in it"), KILOOHM, 0.1, 1e4, 1, WireField.SIGNAL_PULL, Hookup::pullUpOhms,
                                 Hookup::withPullUpOhms),
-                        input("to a supply of", VOLT, 0.5, 30, 1, WireField.SIGNAL_PULL_VOLTS, Hookup::pullUpVolts,
+                        input(say("to a supply of"), VOLT, 0.5, 30, 1, WireField.SIGNAL_PULL_VOLTS, Hookup::pullUpVolts,
                                 Hookup::withPullUpVolts)));
-        one = new VBox(8, fields.choice("How the signal gets there", WireField.SIGNAL_FORM.path(),
+        one = new VBox(8, fields.choice(say("How the signal gets there"), WireField.SIGNAL_FORM.path(),
                 List.of(Hookup.Form.values()), Hookup.Form::words, w -> hookup(w).form(),
                 (w, v) -> change(w, h -> h.withForm(v))), analog);
-        EntryField output = fields.quantity("Output of the controller", OHM, 0.1, 1e5, 0,
+        EntryField output = fields.quantity(say("Output of the controller"), OHM, 0.1, 1e5, 0,
                 WireField.SIGNAL_OUTPUT::address,
                 w -> w.signals().outputOhms(), (w, v) -> w.withSignals(w.signals().withOutputOhms(v)));
-        node = new Columns(300, Parts.card("Readers of this job", readers, one, output),
-                Parts.card("Against the rules", findings),
-                Parts.noted("Connect", connectNote, connect),
-                Parts.card("Wires beside the signal",
-                        Parts.text("Engine-speed pulses: how many the display is told stands at Scale, Display."),
-                        Parts.text("Dimmer: to the instrument lamps, or to ground when it is not used."),
-                        Parts.text("Alarm outputs switch to ground and carry a lamp, not a pump: by a relay."),
-                        Parts.text("A narrowband sensor and a wideband one never share an input.")));
+        node = new Columns(300, Parts.card(say("Readers of this job"), readers, one, output),
+                Parts.card(say("Against the rules"), findings),
+                Parts.noted(say("Connect"), connectNote, connect),
+                Parts.card(say("Wires beside the signal"),
+                        Parts.text(say("Engine-speed pulses: how many the display is told stands at Scale, Display.")),
+                        Parts.text(say("Dimmer: to the instrument lamps, or to ground when it is not used.")),
+                        Parts.text(say("Alarm outputs switch to ground and carry a lamp, not a pump: by a relay.")),
+                        Parts.text(say("A narrowband sensor and a wideband one never share an input."))));
     }
 
     private Optional<ReaderKind> reader() {
@@ -108,24 +110,25 @@ final class SignalLeaf implements Leaf {
     @Override
     public void refresh() {
         findings.refresh(WireModel.findings(session, WireLeaf.SIGNAL),
-                "Say at Plan what reads the signal.");
+                say("Say at Plan what reads the signal."));
         Optional<ReaderKind> looked = reader();
         Parts.fill(readers, List.of(session.job().intake().readers(), looked), () -> looked.isEmpty()
-                ? List.of(Parts.text("None said at Plan yet.", "soft"))
+                ? List.of(Parts.text(say("None said at Plan yet."), "soft"))
                 : session.job().intake().readers().stream().map(r -> reader(r, looked)).toList());
         Parts.show(one, looked.isPresent());
         Hookup hookup = hookup(session.job().wiring());
         Hookup.Form form = hookup.form();
         Parts.show(analog, form != null && form.analog());
         unjudged.setText(hookup.inputOhms() == null && hookup.pullUpOhms() == null
-                ? "What this input does to the volts is not judged until it is entered; check points at Scale show it."
+                ? say("What this input does to the volts is not judged until it is entered; check "
+                        + "points at Scale show it.")
                 : "");
         Parts.show(unjudged, !unjudged.getText().isEmpty());
         Parts.show(minus, form == Hookup.Form.DIFFERENTIAL);
         connectNote.setText(looked.map(ReaderKind::words).orElse(""));
         connect.getChildren().setAll(form == null
-                ? List.of(Parts.text("Say how the signal gets there.", "soft"))
-                : hookup.refusal().map(r -> List.<Node>of(Parts.text("Not so: " + r, "wrong")))
+                ? List.of(Parts.text(say("Say how the signal gets there."), "soft"))
+                : hookup.refusal().map(r -> List.<Node>of(Parts.text(say("Not so: %s", r), "wrong")))
                         .orElseGet(() -> hookup.needs().stream().<Node>map(n -> Parts.text("·  " + n)).toList()));
         fields.refresh();
     }

@@ -1,5 +1,7 @@
 package amberheron.app.wiring;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.app.parts.Drawing;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
@@ -77,7 +79,8 @@ final class StripDrawing extends Drawing {
     @Override
     protected void draw(double width, double height) {
         if (session.job().wiring().harness().chart().wires().isEmpty()) {
-            text("No wire in the chart yet. Add the lines this job needs, or import a chart.", width / 2, height / 2,
+            text(say("No wire in the chart yet. Add the lines this job needs, or import a chart."), width / 2,
+                    height / 2,
                     0.5, "drawing-text");
             return;
         }

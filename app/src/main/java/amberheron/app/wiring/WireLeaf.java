@@ -1,5 +1,7 @@
 package amberheron.app.wiring;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.finding.CheckId;
 import amberheron.core.harness.HarnessCheck;
 import amberheron.core.wiring.KeyState;
@@ -40,12 +42,12 @@ enum WireLeaf {
 
     /** Its name on the screen. */
     String title() {
-        return title;
+        return word(title);
     }
 
     /** Words by which it is found. */
     String words() {
-        return words;
+        return word(words);
     }
 
     String id() {

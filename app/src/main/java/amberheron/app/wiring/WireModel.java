@@ -1,7 +1,9 @@
 package amberheron.app.wiring;
 
 import static amberheron.core.finding.Message.plain;
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
@@ -131,12 +133,12 @@ public final class WireModel implements StationModel {
     }
 
     void addWire(Session session) {
-        addWires(session, "wire added", c -> c.plus(Wire.tagged("")));
+        addWires(session, say("wire added"), c -> c.plus(Wire.tagged("")));
     }
 
     /** Moves the line looked at earlier or later. */
     void moveWire(Session session, int by) {
-        wire(session).ifPresent(w -> chart(session, "wire " + w.tag() + " moved", c -> c.moved(w.id(), by)));
+        wire(session).ifPresent(w -> chart(session, say("wire %s moved", w.tag()), c -> c.moved(w.id(), by)));
     }
 
     /** Looks at the line so many places on; at the ends it stays. */
@@ -147,7 +149,7 @@ public final class WireModel implements StationModel {
     }
 
     void removeWire(Session session) {
-        wire(session).ifPresent(w -> session.edit("wire " + w.tag() + " removed", j -> j.withWiring(j.wiring()
+        wire(session).ifPresent(w -> session.edit(say("wire %s removed", w.tag()), j -> j.withWiring(j.wiring()
                 .withHarness(j.wiring().harness().withChart(j.wiring().harness().chart().without(w.id()))))
                 .withoutPart(HarnessField.CHART_OHMS.of(w.id()))));
     }
@@ -157,10 +159,10 @@ public final class WireModel implements StationModel {
         List<Wire> needed = session.job().wiring().needed(session.job().intake().readers());
         int lacking = chart(session).lacking(needed).size();
         if (lacking == 0) {
-            session.tell("The chart has every line this job needs. Colours and pins are yours to see.");
+            session.tell(say("The chart has every line this job needs. Colours and pins are yours to see."));
             return;
         }
-        addWires(session, lacking + " lines added", c -> c.completed(needed));
+        addWires(session, count("1 line added", "%d lines added", lacking), c -> c.completed(needed));
     }
 
     /** Adds the lines of the sensor's own lead; its colours are the maker's. */
@@ -169,18 +171,19 @@ public final class WireModel implements StationModel {
                 .of(Work.PUMP, Work.REFERENCE, Work.COMMON, Work.HEATER_PLUS, Work.HEATER_MINUS, Work.TRIM)
                 .map(w -> Wire.of("lead", w, Device.SENSOR, Device.CONTROLLER)).toList();
         if (chart(session).lacking(lead).isEmpty()) {
-            session.tell("The sensor's lead is in the chart already.");
+            session.tell(say("The sensor's lead is in the chart already."));
             return;
         }
-        addWires(session, "sensor's lead added", c -> c.completed(lead));
+        addWires(session, say("sensor's lead added"), c -> c.completed(lead));
     }
 
     /** Takes a chart from a CSV file, read off the screen's thread. */
     void importChart(Session session, String typed) {
-        session.background().intoJob("Reading the chart", progress -> ChartCsv.read(TextFiles.path(typed)),
-                (job, read) -> job + " is no longer open; import the chart there again.", read -> {
-                    chart(session, "chart imported", c -> read);
-                    return read.wires().size() + " wires read. What the chart had before comes back with Ctrl+Z.";
+        session.background().intoJob(say("Reading the chart"), progress -> ChartCsv.read(TextFiles.path(typed)),
+                (job, read) -> say("%s is no longer open; import the chart there again.", job), read -> {
+                    chart(session, say("chart imported"), c -> read);
+                    return say("%s read. What the chart had before comes back with Ctrl+Z.",
+                            count("1 wire", "%d wires", read.wires().size()));
                 });
     }
 
@@ -188,9 +191,9 @@ public final class WireModel implements StationModel {
     void writeChart(Session session) {
         Path folder = session.home().resolve("harness");
         Job job = session.job();
-        session.background().run("Writing", () -> HarnessSheet.of(job).write(job, folder),
-                files -> "Written to " + folder + ": "
-                        + files.stream().map(TextFiles::name).collect(Collectors.joining(", ")) + ".");
+        session.background().run(say("Writing"), () -> HarnessSheet.of(job).write(job, folder),
+                files -> say("Written to %s: %s.", folder,
+                        files.stream().map(TextFiles::name).collect(Collectors.joining(", "))));
     }
 
     /** Findings of some checks, the gravest first. */
@@ -223,7 +226,7 @@ public final class WireModel implements StationModel {
     /** Adds a source under the next letter and looks at it; the first is taken at once. */
     void add(Session session) {
         String letter = PartIds.nextLetter(session.job().wiring().sources().stream().map(PowerSource::letter).toList());
-        session.edit("source " + letter + " added", j -> {
+        session.edit(say("source %s added", letter), j -> {
             List<PowerSource> more = new ArrayList<>(j.wiring().sources());
             more.add(PowerSource.named(letter).withId(""));
             Wiring wiring = j.wiring().withSources(more);
@@ -233,12 +236,12 @@ public final class WireModel implements StationModel {
     }
 
     void take(Session session, PowerSource source) {
-        session.edit("source " + source.letter() + " taken", j -> j.withWiring(j.wiring().withTaken(source.id())));
+        session.edit(say("source %s taken", source.letter()), j -> j.withWiring(j.wiring().withTaken(source.id())));
     }
 
     void remove(Session session, PowerSource source) {
         String id = source.id();
-        session.edit("source " + source.letter() + " removed", j -> j.withWiring(j.wiring()
+        session.edit(say("source %s removed", source.letter()), j -> j.withWiring(j.wiring()
                 .withSources(j.wiring().sources().stream().filter(s -> !s.id().equals(id)).toList())
                 .withTaken(id.equals(j.wiring().taken()) ? null : j.wiring().taken()))
                 .withoutPart(WireField.SOURCE_PLACE.of(id)));
@@ -254,11 +257,11 @@ public final class WireModel implements StationModel {
         return looked(session).map(s -> counted(session, s)).map(s -> {
             String missing = s.missing().isEmpty()
                     ? ""
-                    : " Still to measure: "
-                            + s.missing().stream().map(KeyState::words).collect(Collectors.joining("; "))
-                            + ".";
-            return s.letter() + " is " + s.behaviour().words() + ". " + PowerRules.remedy(s.behaviour()) + missing;
-        }).orElse("No source named yet.");
+                    : say(" Still to measure: %s.",
+                            s.missing().stream().map(KeyState::words).collect(Collectors.joining("; ")));
+            return say("%s is %s. %s%s", s.letter(), s.behaviour().words(),
+                    word(PowerRules.remedy(s.behaviour())), missing);
+        }).orElse(say("No source named yet."));
     }
 
     /** Connects to a meter on the network. */
@@ -284,7 +287,7 @@ public final class WireModel implements StationModel {
             desk.put(ScpiMeter.at(made.address(), PATIENCE));
             read(session, null);
         } catch (IOException e) {
-            session.tell("The stand-in cannot listen: " + TextFiles.reason(e));
+            session.tell(say("The stand-in cannot listen: %s", TextFiles.reason(e)));
         }
     }
 
@@ -296,9 +299,9 @@ public final class WireModel implements StationModel {
         if (car != null && into != null) {
             car.turn(into);
         }
-        session.background().run("Reading the meter", () -> desk.read(session.now()), taken -> {
+        session.background().run(say("Reading the meter"), () -> desk.read(session.now()), taken -> {
             if (taken.isEmpty()) {
-                return "No reading: " + desk.fault() + ".";
+                return say("No reading: %s.", desk.fault());
             }
             if (into == null || !session.job().id().equals(job)) {
                 return desk.shown(session.now());
@@ -331,11 +334,11 @@ public final class WireModel implements StationModel {
             return "";
         }
         return (simulated.size() == volts.size()
-                ? "Every reading here is simulated"
-                : "Simulated: " + String.join("; ", simulated))
+                ? say("Every reading here is simulated")
+                : say("Simulated: %s", String.join("; ", simulated)))
                 + (session.preferences().shop().demo()
-                        ? ". In this demo book that counts."
-                        : ". Made up by a stand-in, so it counts for nothing: measure it on the vehicle.");
+                        ? say(". In this demo book that counts.")
+                        : say(". Made up by a stand-in, so it counts for nothing: measure it on the vehicle."));
     }
 
     @Override
@@ -353,7 +356,7 @@ public final class WireModel implements StationModel {
 
     @Override
     public String subtitle() {
-        return "Every wire known, every volt accounted for";
+        return say("Every wire known, every volt accounted for");
     }
 
     @Override
@@ -369,8 +372,8 @@ public final class WireModel implements StationModel {
     public String figure(Session session) {
         Optional<Double> shift = WireRules.shift(session.job().wiring(), session.job().intake().readers());
         boolean source = session.review().wiring().source().filter(p -> p.missing().isEmpty()).isPresent();
-        return shift.map(s -> Figures.text(session, new Measure(s, Dimension.VOLTAGE, 3)) + " ground shift")
-                .orElse(source ? "ground not looked at" : session.isOpen() ? "source not proved" : "");
+        return shift.map(s -> say("%s ground shift", Figures.text(session, new Measure(s, Dimension.VOLTAGE, 3))))
+                .orElse(source ? say("ground not looked at") : session.isOpen() ? say("source not proved") : "");
     }
 
     @Override
@@ -399,7 +402,7 @@ public final class WireModel implements StationModel {
                 return shifted(session, f, disagreement, checked, caution);
             }
             return new Advice(Message.of("{0}: {1}", f.subject(), f.consequence()),
-                    new Action("Enter it again", () -> session.seek(f.asks().getFirst())),
+                    new Action(say("Enter it again"), () -> session.seek(f.asks().getFirst())),
                     f.working(),
                     disagreement, checked, caution);
         }
@@ -413,17 +416,17 @@ public final class WireModel implements StationModel {
                         session.job().wiring().feed().relay());
                 return none || best.isEmpty()
                         ? new Advice(plain("Name a place where the power could come from."),
-                                new Action("Add a source", () -> {
+                                new Action(say("Add a source"), () -> {
                                     add(session);
                                     session.seek(of(session, WireField.SOURCE_PLACE));
                                 }), plain("It has to follow the key; prove it with a meter."), disagreement, checked,
                                 caution)
                         : new Advice(Message.of("Take source {0}.", best.get().letter()),
-                                new Action("Take " + best.get().letter(), () -> take(session, best.get())),
+                                new Action(say("Take %s", best.get().letter()), () -> take(session, best.get())),
                                 plain(PowerRules.remedy(best.get().behaviour())), disagreement, checked, caution);
             }
             if (open.get().asks().getFirst().equals(HarnessField.CHART.address())) {
-                return new Advice(open.get().consequence(), new Action("Add these lines", () -> {
+                return new Advice(open.get().consequence(), new Action(say("Add these lines"), () -> {
                     addNeeded(session);
                     session.focus("wire.leaf.chart");
                 }), plain("Drawn up before anything is cut; colours are confirmed by continuity."), disagreement,
@@ -432,7 +435,8 @@ public final class WireModel implements StationModel {
             }
             return new Advice(open.get().consequence(),
                     state.isPresent() && metered(session)
-                            ? new Action("Read the meter: " + state.get().words(), () -> read(session, state.get()))
+                            ? new Action(say("Read the meter: %s", state.get().words()),
+                                    () -> read(session, state.get()))
                             : Action.enter(session, open.get().asks().getFirst()),
                     plain("A reading that is missing never counts as a pass."), disagreement, checked, caution);
         }
@@ -449,8 +453,9 @@ public final class WireModel implements StationModel {
         GroundPlan mended = cure.map(GroundCure::plan).orElse(null);
         return new Advice(cure.map(GroundCure::text).orElse(f.consequence()),
                 mended == null
-                        ? new Action("Choose the hook-up", () -> session.focus("wire.leaf.signal"))
-                        : new Action("Rewired: record it", () -> ground(session, "ground rewired", g -> mended)),
+                        ? new Action(say("Choose the hook-up"), () -> session.focus("wire.leaf.signal"))
+                        : new Action(say("Rewired: record it"),
+                                () -> ground(session, say("ground rewired"), g -> mended)),
                 Message.of("Heater current in the ground lifts the reader's volts: it reads {0}. {1}.",
                         Figures.leanOrRich(cost == null ? 0 : cost), f.working()),
                 disagreement, checked, caution);
@@ -467,7 +472,7 @@ public final class WireModel implements StationModel {
 
     private static String ripple(Session session, @Nullable Double volts, double slope) {
         return volts == null
-                ? "not known"
+                ? say("not known")
                 : say("%s mV%s", UnitChoice.digits(1000 * volts, 1),
                         Double.isNaN(slope) ? "" : ", " + Figures.difference(session, Math.abs(volts * slope)));
     }
@@ -483,11 +488,11 @@ public final class WireModel implements StationModel {
             boolean taken = s == ground.school();
             Optional<GroundPlan.Cost> cost = ground.withSchool(s).cost();
             return cost.map(c -> new SchoolRow(s,
-                    say("%s mV%s", UnitChoice.digits(1000 * c.shift(), 1), c.measured() ? " measured" : ""),
+                    say("%s mV%s", UnitChoice.digits(1000 * c.shift(), 1), c.measured() ? say(" measured") : ""),
                     ripple(session, c.ripple(), slope),
-                    law == null ? "choose a law" : Figures.difference(session, c.shift() * slope),
+                    law == null ? say("choose a law") : Figures.difference(session, c.shift() * slope),
                     Math.abs(c.shift()) <= most, taken, best.filter(b -> b == s).isPresent()))
-                    .orElseGet(() -> new SchoolRow(s, "", "", "not measured", false, taken, false));
+                    .orElseGet(() -> new SchoolRow(s, "", "", say("not measured"), false, taken, false));
         }).toList();
     }
 }

@@ -47,26 +47,27 @@ final class WiredLeaf implements Leaf {
         findings = new FindingsTable(session);
         photos = new PhotoCard(session, "wire.photo", j -> j.wiring().harness().asWired().photos(),
                 (j, v) -> j.withWiring(wired(j.wiring(), a -> a.withPhotos(v))));
-        date = new DateEntry(session, "Wired on", "wire.wired.date", j -> j.wiring().harness().asWired().date(),
+        date = new DateEntry(session, say("Wired on"), "wire.wired.date", j -> j.wiring().harness().asWired().date(),
                 (j, v) -> j.withWiring(wired(j.wiring(), a -> a.withDate(v))));
         VBox made = Parts.bare(record,
-                Parts.evenly(volts("At the source, heater on", HarnessField.AT_SOURCE, AsWired::atSource,
+                Parts.evenly(volts(say("At the source, heater on"), HarnessField.AT_SOURCE, AsWired::atSource,
                         AsWired::withAtSource),
-                        volts("At the controller then", HarnessField.AT_CONTROLLER, AsWired::atController,
+                        volts(say("At the controller then"), HarnessField.AT_CONTROLLER, AsWired::atController,
                                 AsWired::withAtController)),
-                Parts.evenly(fields.text("For the next person", () -> "wire.wired.note",
-                        "such as: fuse holder behind the glove box", w -> w.harness().asWired().note(),
+                Parts.evenly(fields.text(say("For the next person"), () -> "wire.wired.note",
+                        say("such as: fuse holder behind the glove box"), w -> w.harness().asWired().note(),
                         (w, v) -> wired(w, a -> a.withNote(v))), date));
-        VBox trial = Parts.card("Between the two grounds", Parts.text(
-                "Meter on volts, its black lead at the reader's ground. Engine off, each load switched on and left on; then the engine running.",
+        VBox trial = Parts.card(say("Between the two grounds"), Parts.text(
+                say("Meter on volts, its black lead at the reader's ground. Engine off, each load "
+                        + "switched on and left on; then the engine running."),
                 "soft"),
                 Parts.evenly(read(GroundTrial.On.NOTHING), read(GroundTrial.On.HEATER),
                         read(GroundTrial.On.LAMPS), read(GroundTrial.On.FAN)),
                 Parts.evenly(drop(),
-                        draws("Lamps draw", WireField.TRIAL_LAMPS, GroundTrial::lamps, GroundTrial::withLamps),
-                        draws("Fan draws", WireField.TRIAL_FAN, GroundTrial::fan, GroundTrial::withFan)),
+                        draws(say("Lamps draw"), WireField.TRIAL_LAMPS, GroundTrial::lamps, GroundTrial::withLamps),
+                        draws(say("Fan draws"), WireField.TRIAL_FAN, GroundTrial::fan, GroundTrial::withFan)),
                 shared);
-        node = Columns.even(300, Parts.stacked(Parts.card("Against the rules", findings), made),
+        node = Columns.even(300, Parts.stacked(Parts.card(say("Against the rules"), findings), made),
                 Parts.stacked(trial, photos));
     }
 
@@ -98,7 +99,7 @@ final class WiredLeaf implements Leaf {
 
     /** The last reading, engine running: the shift that counts. */
     private EntryField drop() {
-        return fields.quantity("Engine running", VOLT, -2, 2, 4, WireField.MEASURED::address,
+        return fields.quantity(say("Engine running"), VOLT, -2, 2, 4, WireField.MEASURED::address,
                 w -> w.ground().drop(), (w, v) -> w.withGround(w.ground().withDrop(v)));
     }
 
@@ -124,11 +125,11 @@ final class WiredLeaf implements Leaf {
     public void refresh() {
         Wiring wiring = session.job().wiring();
         findings.refresh(WireModel.findings(session, WireLeaf.WIRED), "");
-        record.setText("Power: "
-                + wiring.source().map(PowerSource::place).filter(p -> !p.isBlank()).orElse("place not written")
-                + (wiring.feed().relay() ? ", by a relay at the battery" : "") + ". Fuse: "
-                + Optional.ofNullable(wiring.fuse()).map(f -> say("%.1f A", f)).orElse("not entered")
-                + ". Ground: " + (wiring.groundPoint().isBlank() ? "place not written" : wiring.groundPoint()) + ".");
+        record.setText(say("Power: %s%s. Fuse: %s. Ground: %s.",
+                wiring.source().map(PowerSource::place).filter(p -> !p.isBlank()).orElse(say("place not written")),
+                wiring.feed().relay() ? say(", by a relay at the battery") : "",
+                Optional.ofNullable(wiring.fuse()).map(f -> say("%.1f A", f)).orElse(say("not entered")),
+                wiring.groundPoint().isBlank() ? say("place not written") : wiring.groundPoint()));
         shared.setText(shared(wiring.ground()));
         Parts.show(shared, !shared.getText().isEmpty());
         photos.refresh();

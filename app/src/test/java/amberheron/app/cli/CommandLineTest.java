@@ -116,13 +116,13 @@ class CommandLineTest {
         assertThat(run(folder.resolve("home"), "book", "backup", at("backup.db")).out()).contains("2 jobs carried");
         assertThat(run(folder.resolve("home"), "book", "backup", at("backup.db")).exit()).isEqualTo(2);
         assertThat(run(folder.resolve("home"), "book", "move", "A", "--to", other.toString()).exit()).isZero();
-        assertThat(run(folder.resolve("home"), "book").out()).contains("book.db: 1 jobs");
+        assertThat(run(folder.resolve("home"), "book").out()).contains("book.db: 1 job");
         assertThat(run(folder.resolve("home"), "book", "move", "A", "--to", other.toString()).err())
                 .contains("has no job A");
         assertThat(run(folder.resolve("home"), "book", "restore", at("backup.db")).out())
-                .contains("1 jobs carried and read back, 1 were there already");
-        assertThat(run(folder.resolve("home"), "book", "use", other.toString()).out()).contains("1 jobs");
-        assertThat(run(folder.resolve("home"), "book").out()).contains("other.db: 1 jobs");
+                .contains("1 job carried and read back, 1 there already");
+        assertThat(run(folder.resolve("home"), "book", "use", other.toString()).out()).contains("1 job");
+        assertThat(run(folder.resolve("home"), "book").out()).contains("other.db: 1 job");
         assertThat(run(folder.resolve("home"), "book", "use", "postgresql://nobody@[::1]:1/x").err())
                 .contains("does not answer");
         assertThat(run(folder.resolve("home"), "book", "use", "postgresql://nobody:secret@[::1]:1/x").err())

@@ -52,7 +52,7 @@ class OpenJobTest {
         }
 
         @Override
-        public void say(String notice) {
+        public void notice(String notice) {
             said.add(notice);
         }
 

@@ -275,7 +275,7 @@ class WireModelTest {
         assertThat(chart()).isEqualTo(before);
         Files.writeString(file, "work,colour,to\nanalog +,pink,logger\n");
         wire.importChart(session(), file.toString());
-        await("1 wires read");
+        await("1 wire read");
         assertThat(chart().wires()).singleElement()
                 .satisfies(w -> assertThat(w.colour()).isEqualTo(WireColour.of(WireColour.Hue.PINK)));
         session().openJob().undo();

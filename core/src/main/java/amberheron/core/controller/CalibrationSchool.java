@@ -1,5 +1,7 @@
 package amberheron.core.controller;
 
+import static amberheron.core.units.Phrase.word;
+
 /** The three ways controllers are calibrated; not a matter of taste: each belongs to its controller. */
 public enum CalibrationSchool {
     CLEAR_THEN_LEARN("Clear, then learn",
@@ -19,12 +21,12 @@ public enum CalibrationSchool {
 
     /** The school's name. */
     public String words() {
-        return words;
+        return word(words);
     }
 
     /** The instruction. */
     public String procedure() {
-        return procedure;
+        return word(procedure);
     }
 
     /** Whether what it shows in air is its own idea of air, taken from whatever air it was taught in. */

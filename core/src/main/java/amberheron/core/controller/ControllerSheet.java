@@ -38,11 +38,13 @@ public record ControllerSheet(String id, String name, CalibrationSchool school, 
         Sane.MIXTURE.check("placeholder", placeholder);
         if (school.learns() && inAir.kind() == InAir.Kind.OF_THE_DAY) {
             throw new Unusable(
-                    "inAir: found “of-the-day”, expected “learned” or “top”: a controller that is taught in air shows its own idea of air");
+                    say("inAir: found “of-the-day”, expected “learned” or “top”: a controller that is "
+                            + "taught in air shows its own idea of air"));
         }
         if (!school.learns() && inAir.kind() == InAir.Kind.LEARNED) {
             throw new Unusable(
-                    "inAir: found “learned”, expected “of-the-day” or “top”: one trimmed at the factory is taught nothing in air");
+                    say("inAir: found “learned”, expected “of-the-day” or “top”: one trimmed at the "
+                            + "factory is taught nothing in air"));
         }
     }
 

@@ -1,6 +1,7 @@
 package amberheron.core.controller;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.units.Sane;
 import amberheron.core.units.Unusable;
@@ -34,7 +35,7 @@ public record InAir(Kind kind, @Nullable Double value) {
 
         /** Name in a few words. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 
@@ -42,7 +43,7 @@ public record InAir(Kind kind, @Nullable Double value) {
         switch (kind) {
             case LEARNED -> {
                 if (value == null) {
-                    throw new Unusable("inAir: found no value, expected the oxygen it shows in air");
+                    throw new Unusable(say("inAir: found no value, expected the oxygen it shows in air"));
                 }
                 if (!(value >= LEAST_OXYGEN && value <= MOST_OXYGEN)) {
                     throw new Unusable(
@@ -54,7 +55,7 @@ public record InAir(Kind kind, @Nullable Double value) {
             case OF_THE_DAY -> {
                 if (value != null) {
                     throw new Unusable(
-                            "inAir: found a value, expected none: it shows what the air of the day holds");
+                            say("inAir: found a value, expected none: it shows what the air of the day holds"));
                 }
             }
         }

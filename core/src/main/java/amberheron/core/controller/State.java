@@ -1,5 +1,7 @@
 package amberheron.core.controller;
 
+import static amberheron.core.units.Phrase.word;
+
 /** How a controller says that it is, by lamp, display or stream. */
 public enum State {
     /** The heater brings the sensor up; the number shown is a placeholder. */
@@ -38,7 +40,7 @@ public enum State {
 
     /** Its name in the trade's words. */
     public String words() {
-        return words;
+        return word(words);
     }
 
     /** Whether a number shown meanwhile is a measurement. */

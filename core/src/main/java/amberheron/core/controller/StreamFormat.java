@@ -1,6 +1,8 @@
 package amberheron.core.controller;
 
+import static amberheron.core.units.Phrase.fixed;
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.units.Sane;
 import amberheron.core.units.Unusable;
@@ -69,18 +71,24 @@ public record StreamFormat(String id, String name, String start, String separato
         }
     }
 
+    /** What the shop calls it; a name of ours is put into the language at hand. */
+    @Override
+    public String name() {
+        return word(name);
+    }
+
     public StreamFormat {
         columns = List.copyOf(columns);
         states = Map.copyOf(states);
         if (separator.isEmpty()) {
-            throw new Unusable("separator: found nothing, expected what stands between the columns");
+            throw new Unusable(say("separator: found nothing, expected what stands between the columns"));
         }
         if (columns.isEmpty() || columns.size() > MOST_COLUMNS) {
             throw new Unusable(say("columns: found %d, expected 1 to 64", columns.size()));
         }
         for (Field field : Field.values()) {
             if (field != Field.IGNORED && columns.stream().filter(c -> c.field() == field).count() > 1) {
-                throw new Unusable("columns: found two that say the same, expected one");
+                throw new Unusable(say("columns: found two that say the same, expected one"));
             }
         }
     }
@@ -165,6 +173,6 @@ public record StreamFormat(String id, String name, String start, String separato
     private static String check(String line) {
         CRC32 sum = new CRC32();
         sum.update(line.getBytes(StandardCharsets.UTF_8));
-        return say("%08X", sum.getValue());
+        return fixed("%08X", sum.getValue());
     }
 }

@@ -1,6 +1,7 @@
 package amberheron.core.display;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.units.Sane;
 import amberheron.core.units.Unusable;
@@ -38,7 +39,7 @@ public record Display(@Nullable PickUp pickUp, @Nullable Integer teeth, boolean 
 
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 

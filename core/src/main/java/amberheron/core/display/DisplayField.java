@@ -1,5 +1,7 @@
 package amberheron.core.display;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.parts.Property;
 
 /** Fields of the display's set-up. */
@@ -26,6 +28,6 @@ public enum DisplayField implements Property {
 
     @Override
     public String words() {
-        return words;
+        return word(words);
     }
 }

@@ -1,5 +1,7 @@
 package amberheron.core.display;
 
+import static amberheron.core.units.Phrase.word;
+
 /** A number that the display is told. */
 public enum DisplaySetting {
     LEAN("lean", "Lean alarm above", "lean >", Kind.MIXTURE),
@@ -38,12 +40,12 @@ public enum DisplaySetting {
 
     /** Its name in the trade's words. */
     public String words() {
-        return words;
+        return word(words);
     }
 
     /** The same in as few words as a line of several takes. */
     public String brief() {
-        return brief;
+        return word(brief);
     }
 
     /** Kind of the number. */

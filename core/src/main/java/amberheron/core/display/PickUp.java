@@ -1,5 +1,7 @@
 package amberheron.core.display;
 
+import static amberheron.core.units.Phrase.word;
+
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
@@ -19,7 +21,7 @@ public enum PickUp {
 
     /** The trade's words. */
     public String words() {
-        return words;
+        return word(words);
     }
 
     /**

@@ -1,5 +1,7 @@
 package amberheron.core.drivelog;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -50,7 +52,7 @@ public record Clocks(LogChannel by, double shift, double drift, double doubt) {
 
     /** The witness, in the trade's words. */
     public String toldBy() {
-        return tellsLag() ? by.words() : "the mixtures of both";
+        return tellsLag() ? by.words() : say("the mixtures of both");
     }
 
     /** Returns the time on the first clock when the other shows this, s. */

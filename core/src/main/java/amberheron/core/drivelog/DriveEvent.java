@@ -1,5 +1,7 @@
 package amberheron.core.drivelog;
 
+import static amberheron.core.units.Phrase.word;
+
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -25,7 +27,7 @@ public record DriveEvent(Kind kind, double from, double to, double lambda, @Null
 
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 }

@@ -1,5 +1,7 @@
 package amberheron.core.drivelog;
 
+import static amberheron.core.units.Phrase.word;
+
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.ArrayList;
@@ -64,7 +66,7 @@ public record Fuelling(LoadAxis axis, List<Spot> spots, Map<Gate, Double> leftOu
 
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 

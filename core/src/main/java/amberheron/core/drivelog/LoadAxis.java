@@ -1,5 +1,7 @@
 package amberheron.core.drivelog;
 
+import static amberheron.core.units.Phrase.word;
+
 /** By what a log tells the load. */
 public enum LoadAxis {
     PRESSURE("manifold pressure", "kPa", 1000, 2500),
@@ -20,7 +22,7 @@ public enum LoadAxis {
 
     /** The trade's words. */
     public String words() {
-        return words;
+        return word(words);
     }
 
     /** Unit of its numbers. */

@@ -1,5 +1,7 @@
 package amberheron.core.drivelog;
 
+import static amberheron.core.units.Phrase.word;
+
 /** Channel that a column of a log can hold. */
 public enum LogChannel {
     TIME("time", "time"),
@@ -28,6 +30,6 @@ public enum LogChannel {
 
     /** Its name in the trade's words. */
     public String words() {
-        return words;
+        return word(words);
     }
 }

@@ -1,5 +1,7 @@
 package amberheron.core.drivelog;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.units.Sane;
 import amberheron.core.units.Unusable;
 import java.util.ArrayList;
@@ -59,7 +61,7 @@ public record LogComparison(int samples, double duration, double bias, double sp
             rows += both(drive, i) ? 1 : 0;
         }
         if (rows == 0) {
-            throw new Unusable("log: found no row with both channels, expected one or more");
+            throw new Unusable(say("log: found no row with both channels, expected one or more"));
         }
         // Of a long log only what is drawn is kept: of each stretch the least and the greatest difference.
         int stretch = Math.max(1, rows / (100 * STRETCHES));

@@ -1,5 +1,7 @@
 package amberheron.core.drivelog;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.parts.Property;
 
 /** Fields of a proving drive. */
@@ -30,6 +32,6 @@ public enum LogField implements Property {
 
     @Override
     public String words() {
-        return words;
+        return word(words);
     }
 }

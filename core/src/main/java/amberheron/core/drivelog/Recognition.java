@@ -93,7 +93,7 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
         List<String> asks = new ArrayList<>();
         TreeSet<Integer> taken = new TreeSet<>(said.values());
         time(columns, said.get(LogChannel.TIME), taken).ifPresentOrElse(uses::add,
-                () -> asks.add("No column of time was found: name it."));
+                () -> asks.add(say("No column of time was found: name it.")));
         uses.forEach(u -> taken.add(u.column()));
         for (LogChannel channel : NAMES.keySet()) {
             Integer named = said.get(channel);
@@ -119,13 +119,13 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
                                 && c.step() > 0)).findFirst());
         return found.map(c -> {
             String because = said != null
-                    ? "named"
+                    ? say("named")
                     : name.matcher(small(c.name())).matches()
-                            ? "by its name, and it rises"
-                            : "it is the first that only rises";
+                            ? say("by its name, and it rises")
+                            : say("it is the first that only rises");
             double factor = c.clock() ? 1 : secondsIn(c);
             String quantity = c.clock()
-                    ? "time of the clock"
+                    ? say("time of the clock")
                     : factor == 1 ? "s" : factor == 1e-3 ? "ms" : factor == 60 ? "min" : "µs";
             return new ColumnUse(LogChannel.TIME, c.index(), c.name(), quantity, because, t -> t * factor);
         });
@@ -174,7 +174,7 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
     private static ColumnUse other(LogChannel channel, ColumnFacts c, boolean named) {
         String unit = small(c.unit() + " " + c.name());
         double high = c.quantile(0.98);
-        String because = named ? "named" : "by its name";
+        String because = named ? say("named") : say("by its name");
         return switch (channel) {
             case ENGINE_SPEED -> use(channel, c, "1/min", because, ColumnUse.AS_IT_STANDS);
             case SPEED -> unit.matches(".*mph.*")
@@ -184,9 +184,9 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
                             : use(channel, c, "km/h", because, v -> v / 3.6);
             case PRESSURE -> pressure(c, unit, high, because);
             case THROTTLE -> high <= 1.05
-                    ? use(channel, c, "part of full", because + "; never above 1", ColumnUse.AS_IT_STANDS)
+                    ? use(channel, c, say("part of full"), say("%s; never above 1", because), ColumnUse.AS_IT_STANDS)
                     : high <= 5.2 && unit.contains("v")
-                            ? use(channel, c, "V, from its least to its greatest", because,
+                            ? use(channel, c, say("V, from its least to its greatest"), because,
                                     between(c.quantile(0.01), c.quantile(0.995)))
                             : use(channel, c, "%", because, v -> v / 100);
             case AIR_MASS -> unit.matches(".*kg/?h.*")
@@ -195,7 +195,8 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
             case TEMPERATURE -> unit.matches(".*(°f|\\bf\\b|fahr|degf).*") || (high > 135 && high < 260)
                     ? use(channel, c, "°F", because, v -> (v + 459.67) * 5 / 9)
                     : high > 260
-                            ? use(channel, c, "K", because + "; as hot as that only in kelvin", ColumnUse.AS_IT_STANDS)
+                            ? use(channel, c, "K", say("%s; as hot as that only in kelvin", because),
+                                    ColumnUse.AS_IT_STANDS)
                             : use(channel, c, "°C", because, v -> v + KELVIN);
             default -> high > 1.5
                     ? use(channel, c, "mV", because, v -> v / 1000)
@@ -212,20 +213,20 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
         LogChannel channel = LogChannel.PRESSURE;
         boolean gauge = unit.contains("boost") || c.quantile(0.05) < -0.05;
         if (unit.matches(".*\\bpsi.*")) {
-            return use(channel, c, gauge ? "psi above the air" : "psi", because,
+            return use(channel, c, gauge ? say("psi above the air") : "psi", because,
                     v -> v * 6894.757 + (gauge ? 101_325 : 0));
         }
         if (unit.matches(".*(mbar|hpa).*") || (high > 600 && high < 5000)) {
             return use(channel, c, "hPa", because, v -> v * 100);
         }
         if (high > 5000) {
-            return use(channel, c, "Pa", because, ColumnUse.AS_IT_STANDS);
+            return use(channel, c, say("Pa"), because, ColumnUse.AS_IT_STANDS);
         }
         if (unit.matches(".*\\bbar\\b.*") || high < 6) {
-            return use(channel, c, gauge ? "bar above the air" : "bar", because,
+            return use(channel, c, gauge ? say("bar above the air") : "bar", because,
                     v -> v * 1e5 + (gauge ? 101_325 : 0));
         }
-        return use(channel, c, gauge ? "kPa above the air" : "kPa", because,
+        return use(channel, c, gauge ? say("kPa above the air") : "kPa", because,
                 v -> v * 1000 + (gauge ? 101_325 : 0));
     }
 
@@ -266,10 +267,10 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
             String there = String.join(", ", columns.stream().map(ColumnFacts::name).toList());
             asks.add(say("%s could not be told apart: found the columns %s. Name controller and reader.",
                     first.isEmpty() && second.isEmpty()
-                            ? "The controller's and the reader's mixture"
+                            ? say("The controller's and the reader's mixture")
                             : first.isEmpty()
-                                    ? "The controller's mixture"
-                                    : "The reader's mixture",
+                                    ? say("The controller's mixture")
+                                    : say("The reader's mixture"),
                     there));
             return;
         }
@@ -341,37 +342,40 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
         if (words.matches(".*(counts?|\\braw\\b).*") && c.whole() && reader != null && reader.input().bits() != null
                 && law != null) {
             all.add(new Reading(c, say("counts of the input, %d bits, through the law", reader.input().bits()),
-                    "by its name, and whole numbers", v -> law.lambdaAt(reader.input().volts(Math.round(v)))));
+                    say("by its name, and whole numbers"), v -> law.lambdaAt(reader.input().volts(Math.round(v)))));
             return all;
         }
         if (saysVolts && !saysAfr) {
             double factor = words.matches(".*\\bmv\\b.*") || middle > 60 ? 1e-3 : 1;
             if (law != null && middle * factor >= -0.2 && middle * factor <= 16) {
-                all.add(new Reading(c, factor == 1 ? "V through the law" : "mV through the law", "by its unit",
+                all.add(new Reading(c, factor == 1 ? say("V through the law") : say("mV through the law"),
+                        say("by its unit"),
                         v -> law.lambdaAt(v * factor)));
             }
             return all;
         }
         if (words.matches(".*(\\bphi\\b|equivalence).*") && middle > 1 / LEAN && middle < 1 / RICH) {
             // Fuel per air rather than air per fuel: about 1 as λ is, and the other way round.
-            all.add(new Reading(c, "equivalence ratio, turned into λ", "by its name and its values", v -> 1 / v));
+            all.add(new Reading(c, say("equivalence ratio, turned into λ"), say("by its name and its values"),
+                    v -> 1 / v));
             return all;
         }
         if (middle >= RICH && middle <= LEAN && !(saysAfr && middle > 2)) {
-            all.add(new Reading(c, "λ", saysLambda ? "by its name and its values" : "by its values, about 1",
+            all.add(new Reading(c, "λ", saysLambda ? say("by its name and its values") : say("by its values, about 1"),
                     ColumnUse.AS_IT_STANDS));
         } else if (middle >= LEAST_AFR && middle <= MOST_AFR) {
             for (double ratio : ratios(known, controller)) {
                 all.add(new Reading(c, say("AFR, %.2f at λ 1", ratio),
-                        saysLambda ? "by its values, though its name says λ" : "by its values", v -> v / ratio));
+                        saysLambda ? say("by its values, though its name says λ") : say("by its values"),
+                        v -> v / ratio));
             }
         } else if (middle > 300 && middle < 3000 && saysLambda) {
-            all.add(new Reading(c, "λ in thousandths", "by its name and its values", v -> v / 1000));
+            all.add(new Reading(c, say("λ in thousandths"), say("by its name and its values"), v -> v / 1000));
         } else if (middle > 60 && middle < 300 && (saysAfr || saysLambda)) {
             boolean tenths = saysAfr;
             for (double ratio : tenths ? ratios(known, controller) : List.of(1.0)) {
-                all.add(new Reading(c, tenths ? say("AFR in tenths, %.2f at λ 1", ratio) : "λ in hundredths",
-                        "by its name and its values", v -> tenths ? v / 10 / ratio : v / 100));
+                all.add(new Reading(c, tenths ? say("AFR in tenths, %.2f at λ 1", ratio) : say("λ in hundredths"),
+                        say("by its name and its values"), v -> tenths ? v / 10 / ratio : v / 100));
             }
         }
         return all;

@@ -1,5 +1,7 @@
 package amberheron.core.drivelog;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.finding.Verdict;
 import org.jspecify.annotations.Nullable;
 
@@ -34,12 +36,12 @@ public record Regime(Kind kind, double from, double to, double lambda, @Nullable
 
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
 
         /** The rule that finds it; common practice, no published source. */
         public String rule() {
-            return rule;
+            return word(rule);
         }
 
         /** Whether what a reader shows there is compared and judged at all. */

@@ -1,5 +1,7 @@
 package amberheron.core.drivelog;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.mixture.GasAnalysis;
 import amberheron.core.units.Sane;
 import org.jspecify.annotations.Nullable;
@@ -38,7 +40,7 @@ public record Witness(GasAnalysis gas, @Nullable Double shown, @Nullable Act act
 
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
 
         /** Least change that is plausible, λ. */

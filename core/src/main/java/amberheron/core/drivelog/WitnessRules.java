@@ -98,7 +98,7 @@ public final class WitnessRules {
                                 : "The right way, but not by what such a change makes: do it again, and let it settle.",
                 null,
                 Message.of("after − before; {0} to {1} is plausible", difference(act.least()), difference(act.most())),
-                source).named(Message.plain("Change: " + act.words()))
+                source).named(Message.of("Change: {0}", Message.plain(act.words())))
                 .asking(LogField.ACT.address(), LogField.BEFORE.address(), LogField.AFTER.address());
     }
 

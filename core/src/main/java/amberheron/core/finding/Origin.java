@@ -1,5 +1,7 @@
 package amberheron.core.finding;
 
+import static amberheron.core.units.Phrase.word;
+
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
@@ -34,7 +36,7 @@ public record Origin(Kind kind, String instrument, @Nullable Instant taken, Stri
 
         /** The words on screen and sheet. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 

@@ -1,5 +1,8 @@
 package amberheron.core.finding;
 
+import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.units.Unusable;
 /**
  * Where a limit or a formula comes from.
@@ -31,19 +34,25 @@ public record Source(Kind kind, String citation) {
 
         /** One word for it, where many are counted. */
         public String brief() {
-            return brief;
+            return word(brief);
         }
 
         /** The words shown beside a check. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 
     public Source {
         if (citation.isBlank()) {
-            throw new Unusable("a source needs a citation");
+            throw new Unusable(say("a source needs a citation"));
         }
+    }
+
+    /** In the language at hand. */
+    @Override
+    public String citation() {
+        return word(citation);
     }
 
     /** A published source. */

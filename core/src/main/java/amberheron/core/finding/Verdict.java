@@ -1,5 +1,6 @@
 package amberheron.core.finding;
 
+import amberheron.core.units.Phrase;
 import java.util.Collection;
 import java.util.Comparator;
 
@@ -13,6 +14,11 @@ public enum Verdict {
     WARN,
     /** Not to be used as it stands. */
     FAIL;
+
+    /** One word for it, where a line has no room for more. */
+    public String word() {
+        return Phrase.word(name());
+    }
 
     /** The most serious of several verdicts; {@link #UNKNOWN} when there is none. */
     public static Verdict worst(Collection<Verdict> verdicts) {

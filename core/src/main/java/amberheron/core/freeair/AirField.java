@@ -1,5 +1,7 @@
 package amberheron.core.freeair;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.parts.Property;
 
 /** Fields of the air and of what the controller shows in it. */
@@ -30,6 +32,6 @@ public enum AirField implements Property {
 
     @Override
     public String words() {
-        return words;
+        return word(words);
     }
 }

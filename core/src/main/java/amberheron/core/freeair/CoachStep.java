@@ -1,5 +1,7 @@
 package amberheron.core.freeair;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.controller.CalibrationSchool;
 import java.util.List;
 
@@ -40,7 +42,7 @@ public enum CoachStep {
 
     /** Its name, in a word or two. */
     public String words() {
-        return words;
+        return word(words);
     }
 
     /** The steps of a school in their order, from getting ready to the record. */

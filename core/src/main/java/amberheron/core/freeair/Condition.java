@@ -1,5 +1,7 @@
 package amberheron.core.freeair;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.parts.Property;
 
 /** Conditions before a sensor is calibrated or checked in air; each is looked at and said by a person. */
@@ -27,6 +29,6 @@ public enum Condition implements Property {
 
     @Override
     public String words() {
-        return words;
+        return word(words);
     }
 }

@@ -1,6 +1,7 @@
 package amberheron.core.freeair;
 
 import static amberheron.core.finding.Message.plain;
+import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.controller.CalibrationSchool;
 import amberheron.core.controller.ControllerSheet;
@@ -33,50 +34,50 @@ public record Instruction(Message now, Message why, Message expect, Message othe
                                     : "Look at each of these and say so."
                             : "Prove the supply at Wire first: key on, and still there while cranking."),
                     plain("Hot parts, fumes, water or a weak supply spoil what it learns, and nobody sees it later."),
-                    Message.NONE, Message.NONE, trouble, coach.prepared() ? "Begin" : "");
+                    Message.NONE, Message.NONE, trouble, coach.prepared() ? say("Begin") : "");
             case CLEAR -> new Instruction(
                     plain("Power on with the sensor unplugged, until the controller shows that it misses it."),
                     plain("That clears what it learned before."),
-                    seen(sheet, State.NO_SENSOR, "the sign for a missing sensor"),
+                    seen(sheet, State.NO_SENSOR, say("the sign for a missing sensor")),
                     plain("Nothing at all: no supply. A number or a warm-up sign: the sensor is still plugged in."),
-                    trouble, "It shows it");
+                    trouble, say("It shows it"));
             case HOLD -> new Instruction(plain("Hold it like that: powered, sensor unplugged."),
                     plain("It needs the time to forget."),
-                    seen(sheet, State.NO_SENSOR, "the sign for a missing sensor"),
+                    seen(sheet, State.NO_SENSOR, say("the sign for a missing sensor")),
                     plain("If the sign goes, the supply was lost or the plug touched: it begins again."), trouble, "");
             case PLUG_IN -> new Instruction(
                     plain("Power off. Plug the sensor in until it clicks. Hang it in free air. Power on."),
                     plain("From here on what it measures is taken for air."),
-                    seen(sheet, State.WARMING, "the sign for warming up"),
+                    seen(sheet, State.WARMING, say("the sign for warming up")),
                     plain("Still the sign for a missing sensor: the plug is not home, or a wire of the lead is open."),
-                    trouble, "It is powered");
+                    trouble, say("It is powered"));
             case LEARN -> new Instruction(plain("Wait: it heats and learns. Touch nothing."),
                     Message.of("A sensor in order is ready within {0}.",
                             new Measure(sheet.warmUp(), Dimension.DURATION, 0)),
-                    seen(sheet, State.READY, "the sign for ready"), plain(
+                    seen(sheet, State.READY, say("the sign for ready")), plain(
                             "Too cold for long: weak supply or a heater wire. Too hot: unplug. Missing: the plug."),
                     trouble, "");
             case ANTICLOCKWISE -> new Instruction(
                     plain("Turn the adjuster fully anticlockwise, then ignition on, sensor in free air."),
                     plain("From its end the mark is met once, and from one side."),
-                    seen(sheet, State.WARMING, "the sign for warming up"),
+                    seen(sheet, State.WARMING, say("the sign for warming up")),
                     plain("Nothing: no supply. The sign for a missing sensor: the plug is not home."), trouble,
-                    "It is on");
+                    say("It is on"));
             case POWER_ON -> new Instruction(plain("Ignition on, sensor in free air."),
                     plain("Nothing is set: it was trimmed when it was made. What it shows of today's air is checked."),
-                    seen(sheet, State.WARMING, "the sign for warming up"),
+                    seen(sheet, State.WARMING, say("the sign for warming up")),
                     plain("Nothing: no supply. The sign for a missing sensor: the plug is not home."), trouble,
-                    "It is on");
+                    say("It is on"));
             case WARM -> new Instruction(plain("Wait: it warms up. What it shows is a placeholder."),
                     Message.of("A number is measured only after {0}.",
                             new Measure(coach.warmUp(), Dimension.DURATION, 0)),
-                    seen(sheet, State.READY, "the sign for ready, in the end"),
+                    seen(sheet, State.READY, say("the sign for ready, in the end")),
                     plain("Too cold for long: weak supply or a heater wire. Too hot: unplug."), trouble, "");
             case TURN -> new Instruction(
                     plain("Turn slowly clockwise, until the display passes from its highest number to its free-air mark."),
                     plain("There its gain fits this sensor in this air."), air(sheet),
                     plain("The mark never comes: sensor spent or in fumes. It comes at once: turn back and begin again."),
-                    trouble, "The mark is there");
+                    trouble, say("The mark is there"));
             case STEADY -> new Instruction(
                     Message.of("Watch what it shows until it has been steady for {0}.",
                             new Measure(Steadiness.LONG_ENOUGH, Dimension.DURATION, 0)),
@@ -85,7 +86,7 @@ public record Instruction(Message now, Message why, Message expect, Message othe
                     "");
             case READY -> new Instruction(plain("Steady. Record it."),
                     plain("Air, conditions, day and what it showed go into the job."), air(sheet), Message.NONE,
-                    trouble, "Record");
+                    trouble, say("Record"));
             case RECORDED -> new Instruction(plain("Recorded."),
                     plain(sheet.school() == CalibrationSchool.CLEAR_THEN_LEARN
                             ? "Never power it with the sensor unplugged again: that clears it."

@@ -1,6 +1,7 @@
 package amberheron.core.freeair;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.units.Unusable;
 import java.time.LocalDate;
@@ -59,7 +60,7 @@ public record SensorNote(LocalDate date, Kind kind, double value, String job) {
 
         /** Name with its unit. */
         public String words() {
-            return words;
+            return word(words);
         }
 
         /** The least that can be meant. */

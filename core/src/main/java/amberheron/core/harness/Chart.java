@@ -1,6 +1,7 @@
 package amberheron.core.harness;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.parts.PartIds;
 import amberheron.core.units.Unusable;
@@ -36,7 +37,7 @@ public record Chart(List<Wire> wires) {
 
         /** The words for it. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 
@@ -64,7 +65,7 @@ public record Chart(List<Wire> wires) {
             if (w.tag().isBlank() || !tags.add(w.tag())) {
                 throw new Unusable(
                         say("found tag “%s” %s, expected every wire with a tag of its own", w.tag(),
-                                w.tag().isBlank() ? "empty" : "twice"));
+                                w.tag().isBlank() ? say("empty") : say("twice")));
             }
         }
     }

@@ -1,5 +1,7 @@
 package amberheron.core.harness;
 
+import static amberheron.core.units.Phrase.word;
+
 /** Device that a wire comes from or goes to. */
 public enum Device {
     SENSOR("sensor"),
@@ -23,9 +25,14 @@ public enum Device {
         this.words = words;
     }
 
+    /** The word that files know it by, the same in every language. */
+    public String key() {
+        return words;
+    }
+
     /** The trade's words. */
     public String words() {
-        return words;
+        return word(words);
     }
 
     /** Whether several wires may share a pin there: a ground point or a supply takes more than one ring. */

@@ -1,5 +1,7 @@
 package amberheron.core.harness;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.parts.Property;
 
 /** Fields of chart, joints, route and what was wired. */
@@ -52,6 +54,6 @@ public enum HarnessField implements Property {
 
     @Override
     public String words() {
-        return words;
+        return word(words);
     }
 }

@@ -1,7 +1,10 @@
 package amberheron.core.harness;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.finding.Source;
 import amberheron.core.parts.PartIds;
+import amberheron.core.units.Phrase;
 import amberheron.core.units.Sane;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -51,7 +54,7 @@ public record Joints(@Nullable JointSchool school, Set<Integer> done, List<Test>
 
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
 
         /** Whether a joint is made here, whose volts tell whether it is sound. */
@@ -66,7 +69,7 @@ public record Joints(@Nullable JointSchool school, Set<Integer> done, List<Test>
 
         /** Actions, in order. */
         public List<String> steps() {
-            return steps;
+            return steps.stream().map(Phrase::word).toList();
         }
     }
 

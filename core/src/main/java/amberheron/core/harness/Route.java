@@ -1,5 +1,7 @@
 package amberheron.core.harness;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.parts.PartIds;
 import amberheron.core.units.Sane;
 import java.util.List;
@@ -36,7 +38,7 @@ public record Route(List<Waypoint> points, Lengths lengths, @Nullable Double cab
 
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 
@@ -55,7 +57,7 @@ public record Route(List<Waypoint> points, Lengths lengths, @Nullable Double cab
 
         /** The words for it. */
         public String words() {
-            return words;
+            return word(words);
         }
 
         /** Whether water runs or is thrown into it. */

@@ -1,5 +1,7 @@
 package amberheron.core.harness;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.harness.Route.Waypoint;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -41,10 +43,10 @@ public record Strip(List<Box> boxes, List<Lane> lanes, List<Mark> marks, double 
          */
         public String near(boolean brief) {
             WireColour colour = wire.colour();
-            return (colour == null ? "colour ?" : colour.letters())
+            return (colour == null ? say("colour ?") : colour.letters())
                     + (wire.extension() == null ? "" : " → " + wire.extension().letters())
-                    + (brief || wire.fromPin().isBlank() ? "" : " · pin " + wire.fromPin())
-                    + (doubtful ? " · TWIN, tell apart" : "");
+                    + (brief || wire.fromPin().isBlank() ? "" : say(" · pin %s", wire.fromPin()))
+                    + (doubtful ? say(" · TWIN, tell apart") : "");
         }
 
         /**
@@ -57,14 +59,14 @@ public record Strip(List<Box> boxes, List<Lane> lanes, List<Mark> marks, double 
             Wire.Left left = wire.left();
             WireColour joins = wire.toColour();
             // Beside the sensor's box its name says nothing new.
-            String words = work == null ? "work ?" : work.words().replace("sensor, ", "");
+            String words = work == null ? say("work ?") : work.words().replace("sensor, ", "");
             if (brief && wire.used()) {
                 return words;
             }
             return wire.used()
-                    ? words + (wire.toPin().isBlank() ? "" : " · pin " + wire.toPin())
+                    ? words + (wire.toPin().isBlank() ? "" : say(" · pin %s", wire.toPin()))
                             + (joins == null ? "" : " · " + joins.letters())
-                    : words + ", unused: " + (left == null ? "?" : left.words());
+                    : say("%s, unused: %s", words, left == null ? "?" : left.words());
         }
     }
 

@@ -1,7 +1,8 @@
 package amberheron.core.harness;
 
-import amberheron.core.units.Sane;
+import static amberheron.core.units.Phrase.word;
 
+import amberheron.core.units.Sane;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -40,9 +41,14 @@ public record Wire(String id, String tag, @Nullable Work work, Device from, Stri
             this.words = words;
         }
 
+        /** The word that files know it by, the same in every language. */
+        public String key() {
+            return words;
+        }
+
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 

@@ -1,5 +1,8 @@
 package amberheron.core.harness;
 
+import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
+
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -37,9 +40,14 @@ public record WireColour(Hue base, @Nullable Hue stripe) {
             this.letters = letters;
         }
 
+        /** The word that files know it by, the same in every language. */
+        public String key() {
+            return words;
+        }
+
         /** The colour's name. */
         public String words() {
-            return words;
+            return word(words);
         }
 
         /** Its two letters. */
@@ -54,7 +62,8 @@ public record WireColour(Hue base, @Nullable Hue stripe) {
                 default -> text;
             };
             return Arrays.stream(values())
-                    .filter(h -> h.words.equals(wanted) || h.letters.toLowerCase(Locale.ROOT).equals(wanted))
+                    .filter(h -> h.words.equals(wanted) || h.words().equals(wanted)
+                            || h.letters.toLowerCase(Locale.ROOT).equals(wanted))
                     .findFirst();
         }
     }
@@ -67,7 +76,7 @@ public record WireColour(Hue base, @Nullable Hue stripe) {
     /** The names a colour can be given by, for a message. */
     public static String expected() {
         return Arrays.stream(Hue.values()).map(Hue::words).collect(Collectors.joining(", ",
-                "a colour, or two with a stroke between them such as white/black: ", ""));
+                say("a colour, or two with a stroke between them such as white/black: "), ""));
     }
 
     /** Reads what people write: {@code white}, {@code white/black}, {@code WH/BK}, {@code white with black stripe}. */
@@ -81,6 +90,11 @@ public record WireColour(Hue base, @Nullable Hue stripe) {
             return Optional.empty();
         }
         return Optional.of(new WireColour(hues.getFirst(), hues.size() == 2 ? hues.getLast() : null));
+    }
+
+    /** As files write it, the same in every language: {@code white/black}. */
+    public String key() {
+        return stripe == null ? base.key() : base.key() + "/" + stripe.key();
     }
 
     /** In words: {@code white/black}. */

@@ -1,5 +1,7 @@
 package amberheron.core.harness;
 
+import static amberheron.core.units.Phrase.word;
+
 /** Purpose of a wire. */
 public enum Work {
     POWER("power, switched"),
@@ -29,9 +31,14 @@ public enum Work {
         this.words = words;
     }
 
+    /** The word that files know it by, the same in every language. */
+    public String key() {
+        return words;
+    }
+
     /** The trade's words. */
     public String words() {
-        return words;
+        return word(words);
     }
 
     /** Whether it brings a return current or a reference rather than a signal. */

@@ -1,5 +1,7 @@
 package amberheron.core.job;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.scaling.SignalChain;
 import java.util.function.DoubleUnaryOperator;
 
@@ -28,7 +30,7 @@ public record ChainNow(SignalChain chain, Basis basis, DoubleUnaryOperator readi
 
         /** The words on screen. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 

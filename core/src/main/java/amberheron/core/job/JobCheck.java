@@ -1,5 +1,7 @@
 package amberheron.core.job;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.finding.CheckId;
 import amberheron.core.scaling.Diagnosis;
 
@@ -36,7 +38,7 @@ public enum JobCheck implements CheckId {
 
     /** The cure, in a sentence. */
     public String words() {
-        return words;
+        return word(words);
     }
 
     @Override

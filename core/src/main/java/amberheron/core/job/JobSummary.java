@@ -1,5 +1,8 @@
 package amberheron.core.job;
 
+import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.plan.Step;
 import amberheron.core.plan.StepId;
 import java.time.LocalDate;
@@ -51,7 +54,7 @@ public record JobSummary(String id, String vehicle, Map<Station, LinkState> stat
 
         /** The words on screen. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 
@@ -93,17 +96,17 @@ public record JobSummary(String id, String vehicle, Map<Station, LinkState> stat
         Optional<Step> next = review.plan().next(job.done());
         Waiting hold = job.progress().hold();
         if (job.intake().condition().stops()) {
-            return new Standing(Waiting.CUSTOMER, "exhaust: " + job.intake().condition().words());
+            return new Standing(Waiting.CUSTOMER, say("exhaust: %s", job.intake().condition().words()));
         }
         if (next.isEmpty()) {
-            return new Standing(Waiting.FINISHED, "every step is done");
+            return new Standing(Waiting.FINISHED, say("every step is done"));
         }
         if (hold != null) {
-            return new Standing(hold, "put on hold; next: " + next.get().title());
+            return new Standing(hold, say("put on hold; next: %s", next.get().title()));
         }
         if (!job.intake().missing().isEmpty()) {
-            return new Standing(Waiting.CUSTOMER, "not said yet: "
-                    + String.join(", ", job.intake().missing().stream().map(q -> q.words()).toList()));
+            return new Standing(Waiting.CUSTOMER, say("not said yet: %s",
+                    String.join(", ", job.intake().missing().stream().map(q -> q.words()).toList())));
         }
         List<String> lacking = next.get().items().stream().filter(i -> i.kind() != Step.Item.Kind.TOOL)
                 .map(Step.Item::name).filter(i -> !job.progress().inHand().contains(i)).toList();
@@ -115,7 +118,7 @@ public record JobSummary(String id, String vehicle, Map<Station, LinkState> stat
             case PROVE -> Waiting.PROVING_DRIVE;
             default -> Waiting.NOTHING;
         };
-        return new Standing(on, "next: " + next.get().title());
+        return new Standing(on, say("next: %s", next.get().title()));
     }
 
     /** The day its free-air check is due again, for a shop that repeats it after so many months. */

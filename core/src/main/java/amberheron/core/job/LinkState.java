@@ -1,5 +1,7 @@
 package amberheron.core.job;
 
+import static amberheron.core.units.Phrase.word;
+
 /** How a link of the signal path stands. */
 public enum LinkState {
     /** Nothing entered. */
@@ -28,6 +30,6 @@ public enum LinkState {
 
     /** The word on screen. */
     public String words() {
-        return words;
+        return word(words);
     }
 }

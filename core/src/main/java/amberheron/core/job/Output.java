@@ -1,5 +1,7 @@
 package amberheron.core.job;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.finding.Origin;
@@ -46,7 +48,7 @@ public record Output(String id, boolean logged, @Nullable OutputLaw law, @Nullab
 
     /** Title of the output: its reader's name. */
     public String title() {
-        return reader == null ? "reader without a name" : reader.name();
+        return reader == null ? say("reader without a name") : reader.name();
     }
 
     public Output withId(String value) {

@@ -1,6 +1,6 @@
 package amberheron.core.job;
 
-import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 import static amberheron.core.units.UnitChoice.plain;
 
 import amberheron.core.harness.Joints;
@@ -26,25 +26,28 @@ final class PartsChosen {
         Double fuse = wiring.fuse();
         if (heater != null || wiring.feed().relay() || fuse != null) {
             List<Item> items = new ArrayList<>();
-            items.add(new Item(wiring.feed().relay() ? "fuse holder for the battery" : "fuse tap", Kind.PART));
-            items.add(new Item(fuse == null ? "fuse 5 A" : say("fuse %s A", plain(fuse)), Kind.PART));
+            items.add(
+                    wiring.feed().relay()
+                            ? Item.of(Kind.PART, "fuse holder for the battery")
+                            : Item.of(Kind.PART, "fuse tap"));
+            items.add(fuse == null ? Item.of(Kind.PART, "fuse 5 A") : Item.of(Kind.PART, "fuse %s A", plain(fuse)));
             if (heater != null) {
-                heater.parts().forEach(p -> items.add(new Item(p, Kind.PART)));
+                heater.parts().forEach(p -> items.add(new Item(p, word(p), Kind.PART)));
             }
             boolean relay = items.stream().anyMatch(i -> i.name().contains("relay"));
             if (wiring.feed().relay() && !relay) {
-                items.add(new Item("relay with its socket", Kind.PART));
+                items.add(Item.of(Kind.PART, "relay with its socket"));
             }
             chosen.put(StepId.FEED, List.copyOf(items));
         }
         Joints.JointSchool joints = wiring.harness().joints().school();
         if (joints != null) {
             chosen.put(StepId.SPLICE, switch (joints) {
-                case SOLDERED -> List.of(new Item("heat-shrink and solder", Kind.CONSUMABLE),
-                        new Item("soldering iron", Kind.TOOL));
-                case CRIMPED -> List.of(new Item("crimp terminals with seals", Kind.CONSUMABLE),
-                        new Item("crimper with the terminals' die", Kind.TOOL));
-                case PLUGGED -> List.of(new Item("plug-in kit for this car", Kind.PART));
+                case SOLDERED -> List.of(Item.of(Kind.CONSUMABLE, "heat-shrink and solder"),
+                        Item.of(Kind.TOOL, "soldering iron"));
+                case CRIMPED -> List.of(Item.of(Kind.CONSUMABLE, "crimp terminals with seals"),
+                        Item.of(Kind.TOOL, "crimper with the terminals' die"));
+                case PLUGGED -> List.of(Item.of(Kind.PART, "plug-in kit for this car"));
             });
         }
         Route route = wiring.harness().route();
@@ -52,11 +55,10 @@ final class PartsChosen {
             List<Item> items = new ArrayList<>();
             Double extension = route.lengths().extension();
             if (extension == null || extension > 0) {
-                items.add(new Item(say("extension harness %s m", plain(extension == null ? 2.4 : extension)),
-                        Kind.PART));
+                items.add(Item.of(Kind.PART, "extension harness %s m", plain(extension == null ? 2.4 : extension)));
             }
             if (route.firewall().passage() == null || route.firewall().passage() == Route.Passage.GROMMET) {
-                items.add(new Item("grommet", Kind.PART));
+                items.add(Item.of(Kind.PART, "grommet"));
             }
             chosen.put(StepId.RUN, List.copyOf(items));
         }

@@ -1,5 +1,7 @@
 package amberheron.core.job;
 
+import static amberheron.core.units.Phrase.word;
+
 import java.util.EnumSet;
 import java.util.Set;
 
@@ -40,7 +42,7 @@ public enum Reading {
 
     /** Its name in the trade's words. */
     public String words() {
-        return words;
+        return word(words);
     }
 
     /** The link it proves. */
@@ -55,6 +57,6 @@ public enum Reading {
 
     /** The shortest way to prove it again. */
     public String again() {
-        return again;
+        return word(again);
     }
 }

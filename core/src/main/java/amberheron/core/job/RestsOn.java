@@ -1,5 +1,7 @@
 package amberheron.core.job;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.wiring.GroundPlan;
 import java.util.ArrayList;
 import java.util.List;
@@ -60,7 +62,7 @@ public enum RestsOn {
 
     /** Its name in the trade's words. */
     public String words() {
-        return words;
+        return word(words);
     }
 
     /** Whether it is a matter of one output rather than of the whole job. */

@@ -1,5 +1,8 @@
 package amberheron.core.job;
 
+import static amberheron.core.units.Phrase.count;
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.finding.Message;
 import amberheron.core.parts.Address;
 import amberheron.core.scaling.CheckPoint;
@@ -53,7 +56,7 @@ public record Stale(Reading reading, String changed) {
     }
 
     private static String changed(RestsOn what) {
-        return what.words() + " changed since";
+        return say("%s changed since", what.words());
     }
 
     /** When the free-air reading was taken; where only the day is known, by its end. */
@@ -67,7 +70,7 @@ public record Stale(Reading reading, String changed) {
         LocalDate day = job.air().date();
         LocalDate today = shop.today();
         return day != null && today != null && day.plusMonths(shop.recalibrateMonths()).isBefore(today)
-                ? Optional.of("it is older than " + shop.recalibrateMonths() + " months")
+                ? Optional.of(say("it is older than %s", count("1 month", "%d months", shop.recalibrateMonths())))
                 : Optional.empty();
     }
 

@@ -1,5 +1,7 @@
 package amberheron.core.job;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.parts.Address;
 import amberheron.core.plan.StepId;
 import java.util.Arrays;
@@ -56,6 +58,6 @@ public enum Station {
 
     /** The word on screen. */
     public String title() {
-        return title;
+        return word(title);
     }
 }

@@ -1,5 +1,8 @@
 package amberheron.core.job;
 
+import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
+
 /** Reason why a job waits. */
 public enum Waiting {
     /** Answers, a decision, or the exhaust to be mended. */
@@ -24,14 +27,14 @@ public enum Waiting {
     /** How a job that waits on this stands, in the words on the board. */
     public String standing() {
         return switch (this) {
-            case NOTHING -> "ready";
-            case FINISHED -> "finished";
-            default -> "waits on " + words;
+            case NOTHING -> say("ready");
+            case FINISHED -> say("finished");
+            default -> say("waits on %s", words());
         };
     }
 
     /** Reason why it waits. */
     public String words() {
-        return words;
+        return word(words);
     }
 }

@@ -1,5 +1,7 @@
 package amberheron.core.mixture;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.units.Unusable;
 /**
  * Composition of a fuel, for each atom of carbon.
@@ -13,8 +15,8 @@ public record Composition(double hydrogen, double oxygen) {
 
     public Composition {
         if (!(hydrogen >= 0 && hydrogen <= 4 && oxygen >= 0 && oxygen <= 2)) {
-            throw new Unusable("hydrogen " + hydrogen + ", oxygen " + oxygen
-                    + " for each carbon, expected 0 to 4 and 0 to 2");
+            throw new Unusable(
+                    say("hydrogen %s, oxygen %s for each carbon, expected 0 to 4 and 0 to 2", hydrogen, oxygen));
         }
     }
 

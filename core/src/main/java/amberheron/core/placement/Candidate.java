@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.placement.Segment.Line;
 import amberheron.core.units.Sane;
 import org.jspecify.annotations.Nullable;
@@ -45,7 +47,7 @@ public record Candidate(String id, String letter, String note, Line line, @Nulla
 
         /** The trade's words for it. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 

@@ -1,6 +1,9 @@
 package amberheron.core.placement;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.finding.Source;
+import amberheron.core.units.Phrase;
 import java.util.List;
 
 /**
@@ -55,5 +58,20 @@ public record FittingProcedure(String title, List<String> steps, String caution,
 
     public FittingProcedure {
         steps = List.copyOf(steps);
+    }
+
+    @Override
+    public String title() {
+        return word(title);
+    }
+
+    @Override
+    public List<String> steps() {
+        return steps.stream().map(Phrase::word).toList();
+    }
+
+    @Override
+    public String caution() {
+        return word(caution);
     }
 }

@@ -1,9 +1,10 @@
 package amberheron.core.placement;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Refused;
 import amberheron.core.units.Sane;
-
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.jspecify.annotations.Nullable;
 
@@ -53,7 +54,7 @@ public record Neighbour(Kind kind, Side side, double from, double to, @Nullable 
 
         /** The trade's words for it. */
         public String words() {
-            return words;
+            return word(words);
         }
 
         /** Whether it turns or swings: a cable that bends near it is caught. */
@@ -80,7 +81,7 @@ public record Neighbour(Kind kind, Side side, double from, double to, @Nullable 
 
         /** The word for it. */
         public String words() {
-            return words;
+            return word(words);
         }
 
         /** Unit vector from the pipe towards it. */

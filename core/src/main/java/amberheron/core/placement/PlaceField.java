@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.parts.Property;
 
 /** Fields of exhaust, places, sensor and what was fitted. */
@@ -52,6 +54,6 @@ public enum PlaceField implements Property {
 
     @Override
     public String words() {
-        return words;
+        return word(words);
     }
 }

@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.placement.PlaceSchools.BankSchool;
@@ -134,6 +136,6 @@ public final class PlaceRanking {
 
     private String taken(PlaceSchools other) {
         return PlaceRules.choice(site.withSchools(other), places).map(c -> Objects.requireNonNull(c.letter()))
-                .orElse("none");
+                .orElse(say("none"));
     }
 }

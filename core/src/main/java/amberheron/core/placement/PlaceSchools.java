@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import static amberheron.core.units.Phrase.word;
+
 /**
  * Habits of a shop where good installers differ.
  *
@@ -23,7 +25,7 @@ public record PlaceSchools(TiltSchool tilt, CatalystSchool catalyst, BankSchool 
 
         /** The school's rule in a few words. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 
@@ -42,7 +44,7 @@ public record PlaceSchools(TiltSchool tilt, CatalystSchool catalyst, BankSchool 
 
         /** The school's rule in a few words. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 

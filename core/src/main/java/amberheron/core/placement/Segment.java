@@ -1,9 +1,10 @@
 package amberheron.core.placement;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Refused;
 import amberheron.core.units.Sane;
-
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -44,7 +45,7 @@ public record Segment(Line line, Kind kind, @Nullable Double length, @Nullable D
 
         /** The trade's words for it. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 
@@ -69,7 +70,7 @@ public record Segment(Line line, Kind kind, @Nullable Double length, @Nullable D
 
         /** The trade's words for it. */
         public String words() {
-            return words;
+            return word(words);
         }
 
         /** Whether it changes the gas. */

@@ -1,5 +1,7 @@
 package amberheron.core.placement;
 
+import static amberheron.core.units.Phrase.word;
+
 /** Where good installers differ about the tilt. */
 public enum TiltSchool {
     /** As near 12 o'clock as the floor allows. */
@@ -17,7 +19,7 @@ public enum TiltSchool {
 
     /** The school's rule in a few words. */
     public String words() {
-        return words;
+        return word(words);
     }
 
     /** How little this school likes a tilt, radians away from what it would choose; smaller is better. */

@@ -1,6 +1,7 @@
 package amberheron.core.plan;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.finding.CheckId;
 import amberheron.core.finding.Message;
@@ -65,7 +66,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
 
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
 
         /** Whether work has to stop here. */
@@ -97,7 +98,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
 
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 
@@ -125,7 +126,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
 
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 
@@ -143,7 +144,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
 
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 
@@ -160,7 +161,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
 
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 
@@ -178,7 +179,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
 
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 
@@ -224,7 +225,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
 
         /** Name of what is asked for, in the trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 

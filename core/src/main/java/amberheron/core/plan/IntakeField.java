@@ -1,5 +1,7 @@
 package amberheron.core.plan;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.parts.Property;
 
 /** Leaf of the questions asked when the vehicle comes in, but for those of the exhaust. */
@@ -33,6 +35,6 @@ public enum IntakeField implements Property {
 
     @Override
     public String words() {
-        return words;
+        return word(words);
     }
 }

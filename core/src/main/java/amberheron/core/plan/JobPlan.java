@@ -1,5 +1,7 @@
 package amberheron.core.plan;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.plan.Step.Item;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -131,10 +133,10 @@ public final class JobPlan {
 
     private String chain(String first, String last) {
         List<String> path = new BFSShortestPath<>(graph).getPath(first, last).getVertexList();
-        StringBuilder text = new StringBuilder("“" + step(last).title() + "” cannot come before “"
-                + step(first).title() + "”: ");
+        StringBuilder text = new StringBuilder(
+                say("“%s” cannot come before “%s”: ", step(last).title(), step(first).title()));
         for (int i = path.size() - 1; i > 0; i--) {
-            text.append(i == path.size() - 1 ? "it waits on “" : ", which waits on “")
+            text.append(i == path.size() - 1 ? say("it waits on “") : say(", which waits on “"))
                     .append(step(path.get(i - 1)).title()).append('”');
         }
         String reason = step(last).reason();

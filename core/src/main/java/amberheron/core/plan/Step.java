@@ -1,8 +1,12 @@
 package amberheron.core.plan;
 
+import static amberheron.core.units.Phrase.fixed;
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.units.Measure;
+import com.google.errorprone.annotations.FormatMethod;
+import com.google.errorprone.annotations.FormatString;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -55,7 +59,7 @@ public record Step(StepId id, String title, List<StepId> after, Time time, Where
 
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 
@@ -74,8 +78,13 @@ public record Step(StepId id, String title, List<StepId> after, Time time, Where
         return where == Where.UNDER || engine;
     }
 
-    /** Something to have ready. */
-    public record Item(String name, Kind kind) {
+    /**
+     * Something to have ready.
+     *
+     * @param name what it is, in English: jobs keep by it what lies ready
+     * @param words the same, in the language at hand
+     */
+    public record Item(String name, String words, Kind kind) {
         /** Kind of item, to the shop. */
         public enum Kind {
             PART("part"),
@@ -90,8 +99,14 @@ public record Step(StepId id, String title, List<StepId> after, Time time, Where
 
             /** The trade's word. */
             public String words() {
-                return words;
+                return word(words);
             }
+        }
+
+        /** An item in whose name figures stand. */
+        @FormatMethod
+        public static Item of(Kind kind, @FormatString String pattern, Object... values) {
+            return new Item(fixed(pattern, values), say(pattern, values), kind);
         }
     }
 

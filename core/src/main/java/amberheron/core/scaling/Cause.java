@@ -1,5 +1,7 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.finding.CheckId;
 
 /** Why a reader may show something else than the truth, as a check can tell it. */
@@ -49,16 +51,16 @@ public enum Cause implements CheckId {
 
     /** A few words for a list. */
     public String title() {
-        return title;
+        return word(title);
     }
 
     /** Description in a sentence. */
     public String meaning() {
-        return meaning;
+        return word(meaning);
     }
 
     /** The cure, in a sentence. */
     public String remedy() {
-        return remedy;
+        return word(remedy);
     }
 }

@@ -1,5 +1,8 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.finding.Origin;
 import amberheron.core.units.Sane;
 import amberheron.core.units.Unusable;
@@ -34,7 +37,7 @@ public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double 
 
         /** The words on screen and sheet. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 
@@ -59,7 +62,7 @@ public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double 
         Sane.SHOWN.check("true", truth);
         Sane.SHOWN.check("shown", shown);
         if (volts == null && truth == null) {
-            throw new Unusable("a check point needs volts or true, found neither");
+            throw new Unusable(say("a check point needs volts or true, found neither"));
         }
     }
 

@@ -1,6 +1,7 @@
 package amberheron.core.scaling;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import java.util.List;
 import java.util.function.IntUnaryOperator;
@@ -66,7 +67,7 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
         public String asks(IntUnaryOperator place, String shown) {
             return say("Row %d does not go with the others, which say %s: %s", place.applyAsInt(row), shown,
                     exchangedWith == null
-                            ? "was it mistyped?"
+                            ? say("was it mistyped?")
                             : say("exchanged with row %d?", place.applyAsInt(exchangedWith)));
         }
     }
@@ -95,7 +96,7 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
 
     /** Subject of the points, in a few words. */
     public String title() {
-        return settingFollows ? best().fault().title() : "The setting shows the same at any volts";
+        return settingFollows ? best().fault().title() : say("The setting shows the same at any volts");
     }
 
     /** The same with its probability, where that means anything. */
@@ -107,21 +108,22 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
     public String meaning() {
         return settingFollows
                 ? best().fault().meaning()
-                : "The setting in force shows the same at any volts, so the points tell nothing of their way.";
+                : say("The setting in force shows the same at any volts, so the points tell nothing of "
+                        + "their way.");
     }
 
     /** The cure, in a sentence. */
     public String remedy() {
-        return settingFollows ? best().fault().remedy() : TYPE_FIRST;
+        return settingFollows ? best().fault().remedy() : word(TYPE_FIRST);
     }
 
     /** Why no setting is offered, where none is. */
     public String notByTyping() {
         return !settingFollows
-                ? TYPE_FIRST
+                ? word(TYPE_FIRST)
                 : best().probability() >= SURE && !misfit
-                        ? "It cannot be reached by typing: the link itself has to be mended."
-                        : "No setting is offered until the points tell what it is.";
+                        ? say("It cannot be reached by typing: the link itself has to be mended.")
+                        : say("No setting is offered until the points tell what it is.");
     }
 
     /** The likeliest fault. */

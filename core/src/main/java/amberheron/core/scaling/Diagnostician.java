@@ -1,5 +1,7 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.scaling.Diagnosis.Doubtful;
 import amberheron.core.scaling.Diagnosis.Likelihood;
 import amberheron.core.scaling.Diagnosis.RunningShift;
@@ -69,7 +71,7 @@ public final class Diagnostician {
      */
     public static Diagnosis diagnose(OutputLaw law, Reader reader, List<CheckPoint> points, KnownLaws known) {
         if (points.isEmpty()) {
-            throw new Unusable("points: found none, expected one or more");
+            throw new Unusable(say("points: found none, expected one or more"));
         }
         ReaderSetting right = SettingFinder.find(law, reader)
                 .orElseThrow(() -> SettingFinder.nothingShared(law, reader));

@@ -88,7 +88,8 @@ public final class Expression {
                 } else if (take('/') || take('÷')) {
                     left = both(left, signed(), (a, b) -> a / b, (a, b) -> a.times(b.inverse()));
                     if (beginsFactor()) {
-                        throw missing("an operator between the two: after a division it could belong above or below");
+                        throw missing(
+                                say("an operator between the two: after a division it could belong above or below"));
                     }
                 } else if (beginsFactor()) {
                     // As people write it: 2.5v, 2(v + 1).
@@ -125,7 +126,7 @@ public final class Expression {
                 int opened = at - 1;
                 Term inner = sum();
                 if (!take(')')) {
-                    throw fault("“)” for the “(” at character " + (opened + 1));
+                    throw fault(say("“)” for the “(” at character %s", opened + 1));
                 }
                 return inner;
             }
@@ -136,7 +137,7 @@ public final class Expression {
             if (take('v') || take('V')) {
                 skipSpace();
                 if (at < text.length() && Character.isDigit(text.charAt(at))) {
-                    throw missing("an operator: v*" + text.charAt(at) + " or v^" + text.charAt(at));
+                    throw missing(say("an operator: v*%s or v^%s", text.charAt(at), text.charAt(at)));
                 }
                 return Term.of(v -> v, x -> x);
             }
@@ -164,7 +165,7 @@ public final class Expression {
                 return Double.parseDouble(text.substring(start, at).replace(',', '.'));
             } catch (NumberFormatException e) {
                 at = start;
-                throw fault("a number, v or “(”");
+                throw fault(say("a number, v or “(”"));
             }
         }
 
@@ -188,10 +189,10 @@ public final class Expression {
         void expectEnd() {
             skipSpace();
             if (at < text.length() && text.charAt(at) == ')') {
-                throw missing("the “(” that this “)” closes");
+                throw missing(say("the “(” that this “)” closes"));
             }
             if (at < text.length()) {
-                throw fault("an operator (+ - * / ^) or the end");
+                throw fault(say("an operator (+ - * / ^) or the end"));
             }
         }
 
@@ -211,7 +212,7 @@ public final class Expression {
         }
 
         private Unusable fault(String expected) {
-            String found = at < text.length() ? "“" + text.charAt(at) + "”" : "the end";
+            String found = at < text.length() ? "“" + text.charAt(at) + "”" : say("the end");
             return new Unusable(
                     say("expression “%s”, character %d: found %s, expected %s", text, at + 1,
                             found, expected));

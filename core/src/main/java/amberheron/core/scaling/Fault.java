@@ -1,5 +1,7 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.units.Phrase;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -32,7 +34,7 @@ public record Fault(Cause cause, @Nullable Cause second) {
 
     /** A few words for a list. */
     public String title() {
-        return second == null ? cause.title() : cause.title() + ", and " + Phrase.small(second.title());
+        return second == null ? cause.title() : say("%s, and %s", cause.title(), Phrase.small(second.title()));
     }
 
     /** Its name. */

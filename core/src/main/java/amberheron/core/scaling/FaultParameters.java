@@ -96,7 +96,7 @@ public record FaultParameters(Map<Name, Double> values, @Nullable String law, bo
             words.add(": " + law);
         }
         if (whileRunning) {
-            words.add(" while it runs");
+            words.add(say(" while it runs"));
         }
         values.forEach((name, value) -> words.add(parameter(name, value)));
         return String.join(",", words.stream().filter(w -> !w.isEmpty()).toList());

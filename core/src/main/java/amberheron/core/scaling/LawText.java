@@ -77,7 +77,8 @@ public final class LawText {
         }
         if (rows.size() < 2) {
             throw new Unusable(
-                    "law: found no volts that mean 0 to 14 per cent of oxygen, expected a law such as 0 V = 0; 5 V = 21");
+                    say("law: found no volts that mean 0 to 14 per cent of oxygen, expected a law such as "
+                            + "0 V = 0; 5 V = 21"));
         }
         List<Point> kept = new ArrayList<>();
         for (int i = 0; i < rows.size(); i += Math.max(1, rows.size() / OXYGEN_ROWS)) {
@@ -86,7 +87,7 @@ public final class LawText {
         if (!kept.getLast().equals(rows.getLast())) {
             kept.add(rows.getLast());
         }
-        return new OutputLaw("own", "From its sheet, oxygen in per cent: " + plain(text), Kind.TABLE,
+        return new OutputLaw("own", say("From its sheet, oxygen in per cent: %s", plain(text)), Kind.TABLE,
                 MixtureScale.lambda(),
                 kept,
                 railed.min(), railed.max(), railed.beyond(),
@@ -141,7 +142,7 @@ public final class LawText {
         MixtureScale scale = said.orElseGet(() -> name.equals("afr") || (most > MOST_LAMBDA && !name.startsWith("l"))
                 ? MixtureScale.afr(PETROL)
                 : MixtureScale.lambda());
-        return new OutputLaw("own", "From its sheet: " + plain(text),
+        return new OutputLaw("own", say("From its sheet: %s", plain(text)),
                 points.size() == 2 ? Kind.LINEAR : Kind.TABLE, scale, points, railed.min(),
                 railed.max(), railed.beyond(), Source.practice("typed from the controller's sheet"));
     }
@@ -152,7 +153,7 @@ public final class LawText {
         List<Point> points = pairs.isEmpty() ? equation(railed.text(), railed.min(), railed.max()) : pairs;
         if (points.size() < 2) {
             throw new Unusable(
-                    "law: found one point, expected two or more, such as 0.4 V = 0.62, 4.6 V = 1.38");
+                    say("law: found one point, expected two or more, such as 0.4 V = 0.62, 4.6 V = 1.38"));
         }
         return points;
     }

@@ -1,5 +1,6 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.units.Phrase.fixed;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Source;
@@ -245,6 +246,6 @@ public final class OutputLaw {
 
     @Override
     public String toString() {
-        return say("OutputLaw[%s %s %s %s, %s V to %s V]", id, kind, scale, points, minVolts, maxVolts);
+        return fixed("OutputLaw[%s %s %s %s, %s V to %s V]", id, kind, scale, points, minVolts, maxVolts);
     }
 }

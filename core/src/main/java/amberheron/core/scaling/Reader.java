@@ -1,6 +1,7 @@
 package amberheron.core.scaling;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.MixtureScale;
@@ -49,7 +50,7 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
 
         /** Name that an installer gives it. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 
@@ -90,7 +91,7 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
 
     public Reader {
         if (form == Form.COUNTS && input.bits() == null) {
-            throw new Unusable("input.bits: found none, expected the bits of the counts");
+            throw new Unusable(say("input.bits: found none, expected the bits of the counts"));
         }
         if (decimals < 0 || decimals > 9) {
             throw new Unusable(say("decimals: found %d, expected 0 to 9", decimals));

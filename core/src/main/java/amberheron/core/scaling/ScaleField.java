@@ -1,5 +1,7 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.parts.Property;
 
 /** Fields of controller, reader and check points. */
@@ -25,6 +27,6 @@ public enum ScaleField implements Property {
 
     @Override
     public String words() {
-        return words;
+        return word(words);
     }
 }

@@ -1,5 +1,6 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.scaling.ScaleReport.BudgetLine;
@@ -127,8 +128,9 @@ public final class Scaling {
                 Math.max(reader.input().maxVolts(), law.maxVolts()), null);
         lines.add(new BudgetLine(
                 reader.setting() == null
-                        ? say("setting: rounded to %d decimals, as %s", reader.decimals(), reader.form().words())
-                        : "setting: as it was noted",
+                        ? say("setting: rounded to %s, as %s", count("1 decimal", "%d decimals", reader.decimals()),
+                                reader.form().words())
+                        : say("setting: as it was noted"),
                 Math.abs(worst(new SignalChain(law, WireEffect.NONE, reader.withInput(unquantised), chain.setting()))
                         .lambda())));
         double perVolt = steepest(chain);
@@ -139,7 +141,7 @@ public final class Scaling {
         if (reader.input().minVolts() > law.lowestVolts() || reader.input().maxVolts() < law.highestVolts()) {
             double below = Math.max(0, reader.input().minVolts() - law.lowestVolts());
             double above = Math.max(0, law.highestVolts() - reader.input().maxVolts());
-            lines.add(new BudgetLine("input range: the law leaves it", Math.max(
+            lines.add(new BudgetLine(say("input range: the law leaves it"), Math.max(
                     Math.abs(law.lambdaAt(law.lowestVolts() + below) - law.lambdaAt(law.lowestVolts())),
                     Math.abs(law.lambdaAt(law.highestVolts()) - law.lambdaAt(law.highestVolts() - above)))));
         }

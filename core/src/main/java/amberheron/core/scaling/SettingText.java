@@ -1,5 +1,6 @@
 package amberheron.core.scaling;
 
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.mixture.MixtureScale;
@@ -29,8 +30,8 @@ public final class SettingText {
     /** The lines, in the order they are typed, with the digits the reader accepts. */
     public static List<Line> of(ReaderSetting setting, Reader reader) {
         return switch (setting) {
-            case ReaderSetting.SlopeOffset s -> List.of(new Line("slope per V", number(s.slope(), reader)),
-                    new Line("offset", number(s.offset(), reader)));
+            case ReaderSetting.SlopeOffset s -> List.of(new Line(say("slope per V"), number(s.slope(), reader)),
+                    new Line(say("offset"), number(s.offset(), reader)));
             case ReaderSetting.TwoPoint t -> List.of(row(t.v1(), t.q1(), reader), row(t.v2(), t.q2(), reader));
             case ReaderSetting.Equation e -> List.of(new Line(EQUATION, e.expression().text()));
             case ReaderSetting.Table t -> t.rows().stream().map(r -> row(r.volts(), r.value(), reader)).toList();
@@ -39,8 +40,8 @@ public final class SettingText {
 
     private static Line row(double volts, double value, Reader reader) {
         String at = reader.form() == Reader.Form.COUNTS
-                ? "at count " + reader.input().counts(volts)
-                : "at " + number(volts, reader) + (reader.whole() == null ? " V" : "");
+                ? say("at count %s", reader.input().counts(volts))
+                : say("at %s%s", number(volts, reader), reader.whole() == null ? " V" : "");
         return new Line(at, number(value, reader) + (reader.whole() == null ? quantity(reader) : ""));
     }
 
@@ -80,7 +81,7 @@ public final class SettingText {
             default -> numbers.length >= 4 && numbers.length % 2 == 0 && numbers.length <= 2 * rows;
         };
         if (!fits) {
-            throw new Unusable(say("setting: found %d numbers, expected %s", numbers.length,
+            throw new Unusable(say("setting: found %s, expected %s", count("1 number", "%d numbers", numbers.length),
                     asks(reader)));
         }
         return switch (reader.form()) {
@@ -110,13 +111,13 @@ public final class SettingText {
     /** Values read off a reader of this form, in the order in which they are typed. */
     public static String asks(Reader reader) {
         return switch (reader.form()) {
-            case SLOPE_OFFSET -> "slope and offset, such as 2.000; 9.000";
-            case TWO_POINT -> "volts and number twice, such as 0.5 10; 4.5 18";
-            case EXPRESSION -> "the equation, such as 2*v + 9";
+            case SLOPE_OFFSET -> say("slope and offset, such as 2.000; 9.000");
+            case TWO_POINT -> say("volts and number twice, such as 0.5 10; 4.5 18");
+            case EXPRESSION -> say("the equation, such as 2*v + 9");
             case COUNTS -> say("%s of count and number, such as 100 10; 500 14; 900 18",
-                    reader.maxRows() == null ? "rows" : say("up to %d rows", reader.maxRows()));
+                    reader.maxRows() == null ? say("rows") : say("up to %d rows", reader.maxRows()));
             case TABLE -> say("%s of volts and number, such as 0.5 10; 2.5 14; 4.5 18",
-                    reader.maxRows() == null ? "rows" : say("up to %d rows", reader.maxRows()));
+                    reader.maxRows() == null ? say("rows") : say("up to %d rows", reader.maxRows()));
         };
     }
 

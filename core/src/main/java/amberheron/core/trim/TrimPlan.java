@@ -2,6 +2,7 @@ package amberheron.core.trim;
 
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.display.DisplaySetUp;
 import amberheron.core.drivelog.EngineTrait;
@@ -68,9 +69,14 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
             this.words = words;
         }
 
+        /** The word that files know it by, the same in every language. */
+        public String key() {
+            return words;
+        }
+
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 

@@ -1,5 +1,7 @@
 package amberheron.core.trim;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.drivelog.LoadAxis;
 import amberheron.core.units.Unusable;
 import java.util.List;
@@ -35,19 +37,19 @@ public record TrimSheet(List<Double> speeds, List<Double> loads, List<BinTarget>
         speeds = List.copyOf(speeds);
         loads = List.copyOf(loads);
         targets = List.copyOf(targets);
-        rising("speeds", speeds);
-        rising("loads", loads);
+        rising(say("speeds"), speeds);
+        rising(say("loads"), loads);
     }
 
     private static void rising(String what, List<Double> values) {
         for (int i = 0; i < values.size(); i++) {
             if (values.get(i) < 0 || (i > 0 && values.get(i) <= values.get(i - 1))) {
-                throw new Unusable(what + ": expected numbers that rise, none below 0");
+                throw new Unusable(say("%s: expected numbers that rise, none below 0", what));
             }
         }
         if (values.size() > MOST) {
             throw new Unusable(
-                    what + ": found " + values.size() + ", expected 1 to " + MOST + " or none for the usual ones");
+                    say("%s: found %s, expected 1 to %s or none for the usual ones", what, values.size(), MOST));
         }
     }
 

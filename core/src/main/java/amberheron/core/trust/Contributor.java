@@ -1,5 +1,7 @@
 package amberheron.core.trust;
 
+import static amberheron.core.units.Phrase.word;
+
 /** Contributors to the uncertainty of the number shown. */
 public enum Contributor {
     SENSOR("sensor", "the sensor itself"),
@@ -32,6 +34,6 @@ public enum Contributor {
 
     /** Its name in the trade's words. */
     public String words() {
-        return words;
+        return word(words);
     }
 }

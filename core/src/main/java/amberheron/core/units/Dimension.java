@@ -1,5 +1,7 @@
 package amberheron.core.units;
 
+import static amberheron.core.units.Phrase.word;
+
 /** The kind of quantity a number measures. {@link #MIXTURE} is always carried as lambda. */
 public enum Dimension {
     /** A length, in metres. */
@@ -43,11 +45,11 @@ public enum Dimension {
 
     /** Name as a person calls it, with its article. */
     public String noun() {
-        return noun;
+        return word(noun);
     }
 
     /** Entries that would be understood. */
     public String examples() {
-        return examples;
+        return word(examples);
     }
 }

@@ -2,17 +2,60 @@ package amberheron.core.units;
 
 import com.google.errorprone.annotations.FormatMethod;
 import com.google.errorprone.annotations.FormatString;
+import java.util.IllegalFormatException;
 import java.util.Locale;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
-/** The one place where numbers are put into sentences: whatever the machine's language, digits and point are the same. */
+/**
+ * The one place that every text for people passes, and where numbers are put into it: whatever the machine's language,
+ * digits and point are the same. The English pattern is the key of its translation.
+ */
 public final class Phrase {
+    private static volatile UnaryOperator<String> language = UnaryOperator.identity();
+
     private Phrase() {
     }
 
-    /** A sentence with its values, in the notation of {@link java.util.Formatter}. */
+    /**
+     * Puts a language in the place of English, for all of the program; set before anything is shown.
+     *
+     * @param translation gives the pattern to use for an English one, with the same places for values, or the English
+     *        one where it has no other
+     */
+    public static void speak(UnaryOperator<String> translation) {
+        language = translation;
+    }
+
+    /** A sentence with its values, in the language at hand and the notation of {@link java.util.Formatter}. */
     @FormatMethod
     public static String say(@FormatString String pattern, @Nullable Object... values) {
+        try {
+            return String.format(Locale.ROOT, language.apply(pattern), values);
+        } catch (IllegalFormatException e) {
+            return fixed(pattern, values);
+        }
+    }
+
+    /** Words without values in the language at hand, for those that are kept as data: names of choices, of checks. */
+    public static String word(String english) {
+        return english.isEmpty() ? english : language.apply(english);
+    }
+
+    /**
+     * So many of a thing.
+     *
+     * @param one what is said of one of them, such as {@code 1 job}
+     * @param many the pattern for any other number, such as {@code %d jobs}
+     */
+    @FormatMethod
+    public static String count(String one, @FormatString String many, long number) {
+        return number == 1 ? word(one) : say(many, number);
+    }
+
+    /** A text for machines, the same in every language: files, drawings, what is sent to an instrument. */
+    @FormatMethod
+    public static String fixed(@FormatString String pattern, @Nullable Object... values) {
         return String.format(Locale.ROOT, pattern, values);
     }
 

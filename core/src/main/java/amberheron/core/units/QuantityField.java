@@ -1,6 +1,8 @@
 package amberheron.core.units;
 
+import static amberheron.core.units.Phrase.fixed;
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import java.util.Locale;
 import java.util.Optional;
@@ -39,6 +41,11 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
         return new QuantityField(name, unit.dimension(), unit, unit.toSi(min), unit.toSi(max));
     }
 
+    @Override
+    public String name() {
+        return word(name);
+    }
+
     /** The same field, read in another unit when none is typed. */
     public QuantityField in(Unit other) {
         return new QuantityField(name, dimension, other, min, max);
@@ -53,7 +60,7 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
     public Parsed parse(String text, double stoich) {
         String typed = text.strip();
         if (typed.length() > MOST_CHARACTERS) {
-            return new Parsed.Bad(say("%s: %d characters found, expected %s such as %s", name, typed.length(),
+            return new Parsed.Bad(say("%s: %d characters found, expected %s such as %s", name(), typed.length(),
                     dimension.noun(), dimension.examples()));
         }
         Matcher clock = CLOCK.matcher(typed);
@@ -61,7 +68,7 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
             return clockAngle(typed, Integer.parseInt(clock.group(1)), Integer.parseInt(clock.group(2)));
         }
         if (AMBIGUOUS.matcher(typed).matches()) {
-            return new Parsed.Bad(say("%s: found “%s”, which can be read two ways; write %s or %s", name, typed,
+            return new Parsed.Bad(say("%s: found “%s”, which can be read two ways; write %s or %s", name(), typed,
                     typed.replaceFirst(",", ""), typed.replaceFirst(",", ".")));
         }
         Matcher m = NUMBER.matcher(typed);
@@ -105,14 +112,14 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
     }
 
     private Parsed notUnderstood(String typed) {
-        return new Parsed.Bad(say("%s: found “%s”, expected %s such as %s", name, typed, dimension.noun(),
+        return new Parsed.Bad(say("%s: found “%s”, expected %s such as %s", name(), typed, dimension.noun(),
                 dimension.examples()));
     }
 
     private Parsed inRange(String typed, double si) {
         double slack = 1e-9 * Math.max(Math.abs(min), Math.abs(max));
         if (!(si >= min - slack && si <= max + slack)) {
-            return new Parsed.Bad(say("%s: found “%s”, expected between %s and %s", name, typed, limit(min),
+            return new Parsed.Bad(say("%s: found “%s”, expected between %s and %s", name(), typed, limit(min),
                     limit(max)));
         }
         return new Parsed.Value(si);
@@ -121,8 +128,8 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
     private String limit(double si) {
         double value = unit.fromSi(si);
         String number = Math.abs(value - Math.rint(value)) < 1e-9
-                ? say("%.0f", value)
-                : say("%.3g", value).replaceFirst("(\\.\\d*?)0+$", "$1").replaceFirst("\\.$", "");
+                ? fixed("%.0f", value)
+                : fixed("%.3g", value).replaceFirst("(\\.\\d*?)0+$", "$1").replaceFirst("\\.$", "");
         return unit.symbol().isEmpty() ? number : number + " " + unit.symbol();
     }
 }

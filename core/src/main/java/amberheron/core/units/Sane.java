@@ -1,6 +1,7 @@
 package amberheron.core.units;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import org.jspecify.annotations.Nullable;
 
@@ -95,7 +96,7 @@ public enum Sane {
      */
     public void check(String field, @Nullable Double value) {
         if (value != null && !(value >= min && value <= max)) {
-            throw new Unusable(say("%s: found %s, expected %s to %s%s", field, value, plain(min),
+            throw new Unusable(say("%s: found %s, expected %s to %s%s", word(field), value, plain(min),
                     plain(max), unit.isEmpty() ? "" : " " + unit));
         }
     }

@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.finding.Source;
 import amberheron.core.units.Sane;
 import amberheron.core.wiring.GroundNetwork.Branch;
@@ -43,7 +45,7 @@ public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, Ground
 
         /** The school's rule in a few words. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 

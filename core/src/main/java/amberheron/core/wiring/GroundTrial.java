@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.units.Sane;
 import java.util.Collections;
 import java.util.EnumMap;
@@ -44,7 +46,7 @@ public record GroundTrial(Map<On, Double> volts, @Nullable Double lamps, @Nullab
 
         /** The words for it. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 

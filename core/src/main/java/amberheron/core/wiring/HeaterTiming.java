@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
@@ -8,6 +10,7 @@ import amberheron.core.placement.Estimate;
 import amberheron.core.placement.PlaceField;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import amberheron.core.units.Phrase;
 import amberheron.core.units.Sane;
 import amberheron.core.units.Unit;
 import java.util.List;
@@ -70,7 +73,7 @@ public record HeaterTiming(@Nullable HeaterSchool school, @Nullable Double delay
 
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
 
         /** Whether the heater waits. */
@@ -78,14 +81,14 @@ public record HeaterTiming(@Nullable HeaterSchool school, @Nullable Double delay
             return delayed;
         }
 
-        /** Time that it takes. */
+        /** The parts that it takes, in English: jobs keep by it what lies ready. */
         public List<String> parts() {
             return parts;
         }
 
         /** How it is wired. */
         public List<String> steps() {
-            return steps;
+            return steps.stream().map(Phrase::word).toList();
         }
     }
 

@@ -1,5 +1,8 @@
 package amberheron.core.wiring;
 
+import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.scaling.WireEffect;
 import amberheron.core.units.Sane;
@@ -44,7 +47,7 @@ public record Hookup(ReaderKind reader, @Nullable Form form, boolean minusInput,
 
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
 
         /** Whether volts stand for the mixture. */
@@ -66,23 +69,30 @@ public record Hookup(ReaderKind reader, @Nullable Form form, boolean minusInput,
         boolean wantsNarrowband = reader == ReaderKind.STOCK_ECU;
         return Optional.ofNullable(switch (form) {
             case SINGLE_ENDED, DIFFERENTIAL -> wantsNarrowband
-                    ? "A stock ECU's sensor input expects 0 to 1 V switching at λ 1: five volts can damage it, and every other mixture would be read wrong. Use the simulated narrowband output."
+                    ? say("A stock ECU's sensor input expects 0 to 1 V switching at λ 1: five volts can "
+                            + "damage it, and every other mixture would be read wrong. Use the simulated "
+                            + "narrowband output.")
                     : reader == ReaderKind.SOFTWARE
-                            ? "Software has no volts input: it gets numbers by serial, CAN or the diagnostic port, or from a logger that reads the volts."
+                            ? say("Software has no volts input: it gets numbers by serial, CAN or the diagnostic "
+                                    + "port, or from a logger that reads the volts.")
                             : null;
             case NARROWBAND -> wantsNarrowband
                     ? null
-                    : "A simulated narrowband only tells richer from leaner than λ 1: on an input scaled for a wideband every reading is wrong.";
+                    : say("A simulated narrowband only tells richer from leaner than λ 1: on an input "
+                            + "scaled for a wideband every reading is wrong.");
             case SERIAL -> wantsNarrowband
-                    ? "A stock ECU takes no serial data in place of its sensor."
+                    ? say("A stock ECU takes no serial data in place of its sensor.")
                     : null;
             case CAN -> wantsNarrowband
-                    ? "A stock ECU takes its sensor's volts, not messages from a controller it does not know."
+                    ? say("A stock ECU takes its sensor's volts, not messages from a controller it does not "
+                            + "know.")
                     : null;
             case DIAGNOSTIC_PORT -> reader == ReaderKind.SOFTWARE || reader == ReaderKind.DISPLAY
                     ? null
-                    : "The diagnostic port is where software or a display reads, passed through; it feeds no " + reader
-                            .words() + ".";
+                    : say("The diagnostic port is where software or a display reads, passed through; it "
+                            + "feeds no %s.",
+                            reader
+                                    .words());
         });
     }
 
@@ -104,20 +114,21 @@ public record Hookup(ReaderKind reader, @Nullable Form form, boolean minusInput,
     /** Terminals that have to be connected for it. */
     public List<String> needs() {
         return form == null ? List.of() : switch (form) {
-            case SINGLE_ENDED -> List.of("analog + to the reader's input",
-                    "the controller's signal ground to the reader's sensor ground");
-            case DIFFERENTIAL -> List.of("analog + to the reader's + input", minusInput
-                    ? "analog − to the reader's − input"
-                    : "the reader has no − input: analog − to its sensor ground");
+            case SINGLE_ENDED -> List.of(say("analog + to the reader's input"),
+                    say("the controller's signal ground to the reader's sensor ground"));
+            case DIFFERENTIAL -> List.of(say("analog + to the reader's + input"), minusInput
+                    ? say("analog − to the reader's − input")
+                    : say("the reader has no − input: analog − to its sensor ground"));
             case NARROWBAND ->
-                List.of("narrowband output to the stock sensor's signal wire, the stock sensor unplugged",
-                        "its ground to the stock sensor's signal ground", "no wideband volts on the same input");
-            case SERIAL -> List.of("data on pin 2", "ground on pin 5", "the same rate at both ends");
-            case CAN -> List.of("CAN high to high, low to low, as a twisted pair",
-                    "120 Ω at each end of the bus: 60 Ω between the two, all power off",
-                    "one identifier each, one rate");
-            case DIAGNOSTIC_PORT -> List.of("pass-through at the port, with its own supply there",
-                    "nothing else answering on the same identifier");
+                List.of(say("narrowband output to the stock sensor's signal wire, the stock sensor unplugged"),
+                        say("its ground to the stock sensor's signal ground"),
+                        say("no wideband volts on the same input"));
+            case SERIAL -> List.of(say("data on pin 2"), say("ground on pin 5"), say("the same rate at both ends"));
+            case CAN -> List.of(say("CAN high to high, low to low, as a twisted pair"),
+                    say("120 Ω at each end of the bus: 60 Ω between the two, all power off"),
+                    say("one identifier each, one rate"));
+            case DIAGNOSTIC_PORT -> List.of(say("pass-through at the port, with its own supply there"),
+                    say("nothing else answering on the same identifier"));
         };
     }
 

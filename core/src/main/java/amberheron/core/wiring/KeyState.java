@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.finding.CheckId;
 import amberheron.core.parts.Property;
 
@@ -36,7 +38,7 @@ public enum KeyState implements CheckId, Property {
     /** The words for it. */
     @Override
     public String words() {
-        return words;
+        return word(words);
     }
 
     /** Whether a source can be proved without this reading: not every car has an accessory position. */

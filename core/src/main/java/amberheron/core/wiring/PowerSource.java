@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.finding.Origin;
 import amberheron.core.units.Sane;
 import java.util.Collections;
@@ -67,7 +69,7 @@ public record PowerSource(String id, String letter, String place, Map<KeyState, 
 
         /** The words for it. */
         public String words() {
-            return words;
+            return word(words);
         }
     }
 

@@ -1,5 +1,7 @@
 package amberheron.core.wiring;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.parts.Property;
 
 /** Fields of power, grounds, heater and signal; the volts in a state are a {@link KeyState}'s own. */
@@ -55,6 +57,6 @@ public enum WireField implements Property {
 
     @Override
     public String words() {
-        return words;
+        return word(words);
     }
 }

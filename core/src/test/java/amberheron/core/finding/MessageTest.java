@@ -7,7 +7,6 @@ import amberheron.core.placement.Segment;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.UnitChoice;
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class MessageTest {
@@ -18,22 +17,10 @@ class MessageTest {
     @Test
     void valuesFollowTheUnitsAtHand() {
         assertThat(LOW.metric()).isEqualTo("It is 200 mm, less than the 460 mm that a turbine needs.");
-        assertThat(Wording.of(IMPERIAL, 14.7).text(LOW))
+        assertThat(new Wording(IMPERIAL, 14.7).text(LOW))
                 .isEqualTo("It is 7.87 in, less than the 18.11 in that a turbine needs.");
-        assertThat(Wording.of(IMPERIAL, 9.81).text(Message.of("{0} lean", new Measure(0.1, Dimension.MIXTURE, 3))))
+        assertThat(new Wording(IMPERIAL, 9.81).text(Message.of("{0} lean", new Measure(0.1, Dimension.MIXTURE, 3))))
                 .isEqualTo("0.98 AFR lean");
-    }
-
-    /** A translation is a table keyed by the English pattern; it may put the values in another order, and need not be whole. */
-    @Test
-    void aPartialTranslationIsEnough() {
-        Wording german = new Wording(UnitChoice.METRIC, 14.7, Map.of(LOW.pattern(),
-                "Für {2} sind {1} nötig, hier sind es {0}.", "measured", "gemessen"));
-        assertThat(german.text(LOW)).isEqualTo("Für turbine sind 460 mm nötig, hier sind es 200 mm.");
-        assertThat(
-                german.text(Message.of("{0} ({1})", new Measure(0.2, Dimension.LENGTH, 0), Message.plain("measured"))))
-                .isEqualTo("200 mm (gemessen)");
-        assertThat(german.text(Message.plain("Not in the table."))).isEqualTo("Not in the table.");
     }
 
     /** A name with braces or a dollar in it is a name. */
@@ -55,7 +42,7 @@ class MessageTest {
                 .isInstanceOfSatisfying(Refused.class, e -> {
                     assertThat(e)
                             .hasMessage("Wall 30.0 mm in a pipe of 50.8 mm leaves no bore; expected less than 25.4 mm");
-                    assertThat(Wording.of(IMPERIAL, 14.7).text(e.why()))
+                    assertThat(new Wording(IMPERIAL, 14.7).text(e.why()))
                             .isEqualTo(
                                     "Wall 1.181 in in a pipe of 2.000 in leaves no bore; expected less than 1.000 in");
                 });

@@ -84,7 +84,8 @@ class ReaderFormsTest {
         ScaleReport report = Scaling.report(LAW, reader(Form.SLOPE_OFFSET, decimals)).orElseThrow();
         double half = 0.5 * Math.pow(10, -decimals);
         assertThat(Math.abs(report.worst().lambda())).isLessThanOrEqualTo((5 * half + half) / 14.7 + 1e-9);
-        assertThat(report.budget().getFirst().cause()).contains(decimals + " decimals");
+        assertThat(report.budget().getFirst().cause())
+                .contains(decimals + (decimals == 1 ? " decimal," : " decimals,"));
     }
 
     @Test
@@ -180,7 +181,7 @@ class ReaderFormsTest {
     @Test
     void whatCannotBeReadOffIsSaid() {
         assertThatThrownBy(() -> SettingText.parse("2", reader(Form.SLOPE_OFFSET, 2)))
-                .hasMessageContaining("found 1 numbers, expected slope and offset");
+                .hasMessageContaining("found 1 number, expected slope and offset");
         assertThatThrownBy(() -> SettingText.parse("2; nine", reader(Form.SLOPE_OFFSET, 2)))
                 .hasMessageContaining("“nine”");
         assertThatThrownBy(() -> SettingText.parse("4 18; 1 8", reader(Form.TABLE, 2))).hasMessageContaining("rising");

@@ -97,7 +97,7 @@ public sealed interface BookAddress {
             String host = uri.getHost();
             String path = uri.getRawPath();
             if (host == null || path == null || path.length() < 2 || path.indexOf('/', 1) > 0) {
-                throw unusable(text, "has no host or no database");
+                throw unusable(text, say("has no host or no database"));
             }
             if (uri.getPort() == 0 || uri.getPort() > MOST_PORT) {
                 throw unusable(text, say("says port %d, which is none", uri.getPort()));
@@ -126,8 +126,9 @@ public sealed interface BookAddress {
 
         private static UnusableInput unusable(String text, String why) {
             // What is wrong may hold the password: it is not said again.
-            return new UnusableInput("the book's address " + text.replaceAll("://.*@", "://…@"), "",
-                    why + ", expected postgresql://USER@HOST:PORT/DATABASE, with %-signs for what is special in it");
+            return new UnusableInput(say("the book's address %s", text.replaceAll("://.*@", "://…@")), "",
+                    say("%s, expected postgresql://USER@HOST:PORT/DATABASE, with %%-signs for what is "
+                            + "special in it", why));
         }
     }
 
@@ -141,7 +142,7 @@ public sealed interface BookAddress {
             return OfServer.parse(text);
         }
         if (text.isBlank() || text.contains("://") || text.indexOf('\0') >= 0) {
-            throw new UnusableInput("the book's address", "",
+            throw new UnusableInput(say("the book's address"), "",
                     say("“%s” is not understood, expected a file or postgresql://USER@HOST/DATABASE",
                             text.replaceAll("://.*@", "://…@").replace("\0", "␀")));
         }
@@ -164,7 +165,7 @@ public sealed interface BookAddress {
         }
         BookAddress read = parse(TextFiles.read(file, 1 << 12).strip());
         if (read instanceof OfServer server && server.password() != null) {
-            PrivateFile.require(file, "a password");
+            PrivateFile.require(file, say("a password"));
         }
         return read;
     }
@@ -205,7 +206,7 @@ public sealed interface BookAddress {
             Files.move(half, home.resolve(FILE), StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
         } catch (IOException e) {
             throw new UnusableInput(home.resolve(FILE).toString(), "",
-                    "cannot be written: " + TextFiles.reason(e) + ", expected a folder that can be written to");
+                    say("cannot be written: %s, expected a folder that can be written to", TextFiles.reason(e)));
         }
     }
 }

@@ -1,5 +1,6 @@
 package amberheron.io.book;
 
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.io.PrivateFile;
@@ -88,11 +89,12 @@ final class ChangeCount implements AutoCloseable {
                     Files.copy(logBefore, aside.resolve(TextFiles.name(log)));
                 }
                 said = Optional.of(say(
-                        "%s has lost the last %d changes that it had: what was still to be written into it "
+                        "%s has lost %s: what was still to be written into it "
                                 + "is damaged or gone. What could be read is here; all of it as it was found was set aside in "
                                 + "%s. Look at the jobs that were worked on last; copies of the days before are in %s.",
                         book,
-                        expected - found, aside, book.resolveSibling("copies")));
+                        count("the last change that it had", "the last %d changes that it had", expected - found),
+                        aside, book.resolveSibling("copies")));
                 note(found);
             }
             Files.deleteIfExists(logBefore);

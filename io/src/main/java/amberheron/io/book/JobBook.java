@@ -136,8 +136,8 @@ public final class JobBook implements OpenBook {
             t.createQuery("select id from job").mapTo(String.class).list().stream()
                     .filter(other -> !other.equals(id) && JobNumber.collide(other, id)).forEach(other -> {
                         throw new BookProblem(
-                                say("The files of job %s would overwrite those of %s, which the book has already; ", id,
-                                        other) + "choose another number.");
+                                say("The files of job %s would overwrite those of %s, which the book has already; "
+                                        + "choose another number.", id, other));
                     });
             int made = t.createUpdate(JobRow.ADD).bindMap(JobRow.of(document, judged, 1)).execute();
             if (made == 0) {

@@ -30,14 +30,15 @@ final class Migration {
         Optional<String> schema = schema(store, connection);
         if (schema.isPresent()) {
             if (!schema.get().matches("[1-9]\\d{0,3}")) {
-                throw new BookProblem(say("%s says book schema “%s”, expected a whole number; it was left as it is. ",
-                        store.name(), schema.get()) + "Put back a copy of it.");
+                throw new BookProblem(
+                        say("%s says book schema “%s”, expected a whole number; it was left as it is. Put "
+                                + "back a copy of it.", store.name(), schema.get()));
             }
             int found = Integer.parseInt(schema.get());
             if (found > SCHEMA) {
                 throw new BookProblem(
-                        say("%s was written by a newer version (book schema %d, this one knows %d); it was left ",
-                                store.name(), found, SCHEMA) + "as it is. Use the newer version.");
+                        say("%s was written by a newer version (book schema %d, this one knows %d); it was "
+                                + "left as it is. Use the newer version.", store.name(), found, SCHEMA));
             }
             if (found == SCHEMA) {
                 return;
@@ -58,8 +59,8 @@ final class Migration {
             Optional<String> other = store.any(connection);
             if (other.isPresent()) {
                 throw new BookProblem(
-                        say("%s is another program's database (it has “%s”), expected a job book; it was ",
-                                store.name(), other.get()) + "left as it is. Open another book.");
+                        say("%s is another program's database (it has “%s”), expected a job book; it was "
+                                + "left as it is. Open another book.", store.name(), other.get()));
             }
             return Optional.empty();
         }

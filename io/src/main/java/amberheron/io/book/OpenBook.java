@@ -1,5 +1,6 @@
 package amberheron.io.book;
 
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.freeair.SensorLife;
@@ -72,7 +73,7 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
                 }
             });
             BookAddress.choose(home, address);
-            return say("%s: %d jobs", book.name(), jobs);
+            return say("%s: %s", book.name(), count("1 job", "%d jobs", jobs));
         }
     }
 

@@ -115,7 +115,7 @@ public final class Photos {
         boolean png = bytes.length > 8 && (bytes[0] & 0xFF) == 0x89 && bytes[1] == 'P' && bytes[2] == 'N'
                 && bytes[3] == 'G';
         if (!jpeg && !png) {
-            throw new UnusableInput(TextFiles.name(file), "", "is no picture, expected a JPEG or PNG file");
+            throw new UnusableInput(TextFiles.name(file), "", say("is no picture, expected a JPEG or PNG file"));
         }
         String digest = TextFiles.digest(bytes);
         try {

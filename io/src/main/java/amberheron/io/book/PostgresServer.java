@@ -74,7 +74,7 @@ final class PostgresServer implements Store {
     private Connection connect() throws SQLException {
         if (address.password() == null) {
             // The driver looks for it there, whoever else can read it.
-            PrivateFile.require(passwords(), "a password");
+            PrivateFile.require(passwords(), say("a password"));
         }
         Connection made = new Driver().connect(address.url(), properties());
         if (made == null) {
@@ -213,7 +213,7 @@ final class PostgresServer implements Store {
 
     @Override
     public String copies() {
-        return "the server's own backups, or the copies of a bay";
+        return say("the server's own backups, or the copies of a bay");
     }
 
     @Override
@@ -260,14 +260,15 @@ final class PostgresServer implements Store {
         String why = switch (state) {
             case "28P01", "28000" ->
                 say("does not let “%s” in: name or password are not the server's.", address.user());
-            case "3D000" -> "is not there: make the database on the server first (createdb).";
+            case "3D000" -> say("is not there: make the database on the server first (createdb).");
             case "42501" -> say("does not allow “%s” this: the role needs rights on the tables.", address.user());
-            case "53100" -> "cannot grow: the server's disk is full. The entry is kept here until it is saved.";
+            case "53100" -> say("cannot grow: the server's disk is full. The entry is kept here until it is saved.");
             case "55P03", "57014", "40P01", "40001" ->
-                "is busy with another bay's entry: nothing was changed. Try again in a moment.";
-            case "XX001", "XX002" -> "is damaged; put back a backup of it.";
-            case "42703", "42P01", "42P02" -> "is not as this version made it: a table or column is missing, or was "
-                    + "changed by hand. Nothing was changed; put back a backup of it.";
+                say("is busy with another bay's entry: nothing was changed. Try again in a moment.");
+            case "XX001", "XX002" -> say("is damaged; put back a backup of it.");
+            case "42703", "42P01", "42P02" ->
+                say("is not as this version made it: a table or column is missing, or was changed by "
+                        + "hand. Nothing was changed; put back a backup of it.");
             default -> say("cannot be used (the server says %s); what it said is in the log.", state);
         };
         return new BookProblem(name() + " " + why, e);

@@ -152,8 +152,8 @@ final class SqliteFile implements Store {
             byte[] start = in.readNBytes(SQLITE_HEADER.length);
             if (start.length > 0 && !Arrays.equals(start, SQLITE_HEADER)) {
                 throw new BookProblem(
-                        say("%s is not a job book, or its beginning is damaged; it was left as it is. ", file)
-                                + "Open another book, or put back a copy of this one.");
+                        say("%s is not a job book, or its beginning is damaged; it was left as it is. Open "
+                                + "another book, or put back a copy of this one.", file));
             }
         } catch (IOException e) {
             throw new BookProblem(say("%s cannot be read: %s", file, TextFiles.reason(e)), e);
@@ -346,16 +346,16 @@ final class SqliteFile implements Store {
         }
         String why = switch (code) {
             case SQLITE_BUSY, SQLITE_LOCKED, SQLITE_BUSY_SNAPSHOT, SQLITE_BUSY_RECOVERY ->
-                "is in use by another program that does not let go; close that program and try again.";
+                say("is in use by another program that does not let go; close that program and try again.");
             case SQLITE_FULL ->
-                "cannot grow: the disk is full. Make room and try again; what it had is as it was.";
-            case SQLITE_CORRUPT, SQLITE_NOTADB -> "is damaged; it was left as it is. Put back a copy of it.";
+                say("cannot grow: the disk is full. Make room and try again; what it had is as it was.");
+            case SQLITE_CORRUPT, SQLITE_NOTADB -> say("is damaged; it was left as it is. Put back a copy of it.");
             case SQLITE_READONLY, SQLITE_PERM, SQLITE_READONLY_DIRECTORY, SQLITE_READONLY_DBMOVED ->
-                "cannot be written; allow writing to the file and its folder.";
-            case SQLITE_CANTOPEN -> "cannot be opened; check that its folder exists and can be written.";
+                say("cannot be written; allow writing to the file and its folder.");
+            case SQLITE_CANTOPEN -> say("cannot be opened; check that its folder exists and can be written.");
             case SQLITE_ERROR ->
-                "is not as this version made it: a table or column is missing, or was changed by hand. "
-                        + "Nothing was changed; put back a copy of it.";
+                say("is not as this version made it: a table or column is missing, or was changed by "
+                        + "hand. Nothing was changed; put back a copy of it.");
             default -> say("cannot be used (%s); what the database said is in the log.", code);
         };
         return new BookProblem(file + " " + why, e);

@@ -1,5 +1,6 @@
 package amberheron.io.book;
 
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.finding.Photo;
@@ -52,12 +53,14 @@ public record Transfer(List<String> carried, List<String> same, List<Differing> 
         private String said() {
             int newer = changedHere.compareTo(changedThere);
             return say("%s was left as it is: changed %s here, %s there%s.", id, day(changedHere), day(changedThere),
-                    newer > 0 ? "; this one is newer" : newer < 0 ? "; that one is newer" : "");
+                    newer > 0 ? say("; this one is newer") : newer < 0 ? say("; that one is newer") : "");
         }
 
         /** To the second: what comes after it tells nobody anything. */
         private static String day(String instant) {
-            return instant.length() < 19 ? "at an unknown time" : instant.substring(0, 19).replace('T', ' ') + " UTC";
+            return instant.length() < 19
+                    ? say("at an unknown time")
+                    : say("%s UTC", instant.substring(0, 19).replace('T', ' '));
         }
     }
 
@@ -77,7 +80,8 @@ public record Transfer(List<String> carried, List<String> same, List<Differing> 
     /** Result in a line or more. */
     public String said() {
         List<String> lines = new ArrayList<>();
-        lines.add(say("%d jobs carried and read back, %d were there already.", carried.size(), same.size()));
+        lines.add(say("%s carried and read back, %d there already.", count("1 job", "%d jobs", carried.size()),
+                same.size()));
         differing.forEach(d -> lines.add(d.said()));
         if (!damaged.isEmpty()) {
             lines.add(say("Left out, since they are not as they were kept: %s; take them from a copy.",
@@ -332,7 +336,7 @@ public record Transfer(List<String> carried, List<String> same, List<Differing> 
                 if (bytes.isPresent()) {
                     target.keep(photo.digest(), bytes.get());
                 } else if (beside != null) {
-                    lacking.add(photo.file() + " of " + id);
+                    lacking.add(say("%s of %s", photo.file(), id));
                 }
             }
         } catch (UnusableInput e) {

@@ -1,6 +1,7 @@
 package amberheron.io.catalogue;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.StreamFormat;
@@ -114,7 +115,7 @@ public record Catalogue(List<Fuel> fuels, List<OutputLaw> laws, List<Reader> rea
         if (idOrFile.endsWith(".json") || Files.exists(file)) {
             return read.apply(file);
         }
-        throw new UnusableInput(kind, "",
+        throw new UnusableInput(word(kind), "",
                 say("found “%s”, expected a JSON file or one of %s", idOrFile,
                         String.join(", ", known.stream().map(id).toList())));
     }

@@ -123,15 +123,15 @@ public record CatalogueUpdate(List<String> added, List<String> replaced, List<St
             TextFiles.replace(file, text.getBytes(StandardCharsets.UTF_8));
         } catch (IOException e) {
             throw new UnusableInput(file.toString(), "",
-                    "cannot be written: " + TextFiles.reason(e) + ", expected a folder that can be written to");
+                    say("cannot be written: %s, expected a folder that can be written to", TextFiles.reason(e)));
         }
     }
 
     /** Result in a few lines. */
     public String said() {
         return say("%d new, %d replaced, %d as they were.", added.size(), replaced.size(), same.size())
-                + list(" New: ", added) + list(" Replaced: ", replaced)
-                + (leftOut.isEmpty() ? "" : "\nLeft out: " + String.join("\nLeft out: ", leftOut));
+                + list(say(" New: "), added) + list(say(" Replaced: "), replaced)
+                + (leftOut.isEmpty() ? "" : say("\nLeft out: %s", String.join("\nLeft out: ", leftOut)));
     }
 
     private static String list(String heading, List<String> entries) {

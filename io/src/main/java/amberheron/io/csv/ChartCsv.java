@@ -62,22 +62,22 @@ public final class ChartCsv {
             wires.add(wire);
         });
         if (wires.isEmpty()) {
-            throw new UnusableInput(name, "", "found no row under the header, expected one or more");
+            throw new UnusableInput(name, "", say("found no row under the header, expected one or more"));
         }
         return new Chart(wires);
     }
 
     private static Wire wire(Row row, String number) {
-        Device from = choice(row, "from", Device.values(), Device::words);
+        Device from = choice(row, "from", Device.values(), Device::key);
         Double ohms = row.number("ohms");
         if (ohms != null && ohms < 0) {
             throw row.fault(say("column ohms: found %s, expected 0 or more", ohms));
         }
         String tag = row.text("tag");
-        return new Wire("", tag.isEmpty() ? number : tag, choice(row, "work", Work.values(), Work::words),
+        return new Wire("", tag.isEmpty() ? number : tag, choice(row, "work", Work.values(), Work::key),
                 from == null ? Device.CONTROLLER : from, row.text("from pin"), colour(row, "colour"),
-                colour(row, "extension"), choice(row, "to", Device.values(), Device::words), row.text("to pin"),
-                colour(row, "to colour"), yes(row), choice(row, "left", Wire.Left.values(), Wire.Left::words), ohms);
+                colour(row, "extension"), choice(row, "to", Device.values(), Device::key), row.text("to pin"),
+                colour(row, "to colour"), yes(row), choice(row, "left", Wire.Left.values(), Wire.Left::key), ohms);
     }
 
     private static boolean yes(Row row) {
@@ -118,15 +118,15 @@ public final class ChartCsv {
                 Device to = w.to();
                 Wire.Left left = w.left();
                 Double ohms = w.ohms();
-                csv.writeRecord(Cells.safe(w.tag(), work == null ? "" : work.words(), w.from().words(), w.fromPin(),
-                        words(w.colour()), words(w.extension()), to == null ? "" : to.words(), w.toPin(),
-                        words(w.toColour()), w.toldApart() ? "yes" : "no", left == null ? "" : left.words(),
+                csv.writeRecord(Cells.safe(w.tag(), work == null ? "" : work.key(), w.from().key(), w.fromPin(),
+                        words(w.colour()), words(w.extension()), to == null ? "" : to.key(), w.toPin(),
+                        words(w.toColour()), w.toldApart() ? "yes" : "no", left == null ? "" : left.key(),
                         ohms == null ? "" : ohms.toString()));
             }
         });
     }
 
     private static String words(@Nullable WireColour colour) {
-        return colour == null ? "" : colour.words();
+        return colour == null ? "" : colour.key();
     }
 }

@@ -1,5 +1,7 @@
 package amberheron.io.csv;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.finding.Origin;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.units.Unusable;
@@ -68,7 +70,7 @@ public final class CheckPointCsv {
             }
         });
         if (points.isEmpty()) {
-            throw new UnusableInput(name, "", "found no row under the header, expected one or more");
+            throw new UnusableInput(name, "", say("found no row under the header, expected one or more"));
         }
         return List.copyOf(points);
     }

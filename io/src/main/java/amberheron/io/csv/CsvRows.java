@@ -52,7 +52,7 @@ final class CsvRows {
         }
 
         UnusableInput fault(String message) {
-            return new UnusableInput(of.file, "line " + record.getStartingLineNumber(), message);
+            return new UnusableInput(of.file, say("line %s", record.getStartingLineNumber()), message);
         }
     }
 
@@ -66,7 +66,7 @@ final class CsvRows {
     }
 
     UnusableInput headerFault(String expected) {
-        return new UnusableInput(file, "line 1", say("found the columns %s, expected %s", names(), expected));
+        return new UnusableInput(file, say("line 1"), say("found the columns %s, expected %s", names(), expected));
     }
 
     /**
@@ -99,11 +99,11 @@ final class CsvRows {
                 }
             }
             if (rows == null) {
-                throw new UnusableInput(file, "", "is empty, expected a header and rows");
+                throw new UnusableInput(file, "", say("is empty, expected a header and rows"));
             }
         } catch (CsvParseException | java.io.IOException e) {
-            throw new UnusableInput(file, "after line " + line,
-                    "not CSV: found an open quote or a field without end, expected one row a line");
+            throw new UnusableInput(file, say("after line %s", line),
+                    say("not CSV: found an open quote or a field without end, expected one row a line"));
         }
     }
 
@@ -112,7 +112,7 @@ final class CsvRows {
         for (int i = 0; i < record.getFieldCount(); i++) {
             String name = record.getField(i).strip().toLowerCase(Locale.ROOT);
             if (!name.isEmpty() && columns.put(name, i) != null) {
-                throw new UnusableInput(file, "line 1", say("found column “%s” twice, expected it once", name));
+                throw new UnusableInput(file, say("line 1"), say("found column “%s” twice, expected it once", name));
             }
         }
         return columns;

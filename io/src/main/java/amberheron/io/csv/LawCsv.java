@@ -1,5 +1,8 @@
 package amberheron.io.csv;
 
+import static amberheron.core.units.Phrase.count;
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.OutputLaw;
@@ -66,12 +69,13 @@ public final class LawCsv {
             }
         });
         if (points.size() < 2) {
-            throw new UnusableInput(name, "", "found " + points.size() + " rows, expected two or more");
+            throw new UnusableInput(name, "",
+                    say("found %s, expected two or more", count("1 row", "%d rows", points.size())));
         }
         try {
             double low = points.stream().mapToDouble(Point::volts).min().orElseThrow();
             double high = points.stream().mapToDouble(Point::volts).max().orElseThrow();
-            return new OutputLaw("own", "From " + name, Kind.TABLE, scales.getFirst(), points, low, high,
+            return new OutputLaw("own", say("From %s", name), Kind.TABLE, scales.getFirst(), points, low, high,
                     Source.practice("read from a file of the shop"));
         } catch (Unusable e) {
             throw new UnusableInput(name, "", String.valueOf(e.getMessage()));
@@ -89,7 +93,8 @@ public final class LawCsv {
         volts.add(law.highestVolts());
         return Cells.table(csv -> {
             boolean afr = law.scale() instanceof MixtureScale.Afr;
-            csv.writeRecord(afr ? List.of("volts", "afr", "stoich") : List.of("volts", "lambda"));
+            csv.writeRecord(
+                    afr ? List.of("volts", "afr", "stoich") : List.of("volts", "lambda"));
             for (double v : volts) {
                 String value = String.valueOf(law.scale().fromLambda(law.lambdaAt(v)));
                 csv.writeRecord(law.scale() instanceof MixtureScale.Afr with

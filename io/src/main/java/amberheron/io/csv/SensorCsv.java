@@ -1,5 +1,7 @@
 package amberheron.io.csv;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.freeair.SensorLife;
 import amberheron.core.freeair.SensorNote;
 import amberheron.core.units.Unusable;
@@ -74,7 +76,7 @@ public final class SensorCsv {
             }
         });
         if (lives.isEmpty()) {
-            throw new UnusableInput(name, "", "found no row under the header, expected one or more");
+            throw new UnusableInput(name, "", say("found no row under the header, expected one or more"));
         }
         return List.copyOf(lives.values());
     }

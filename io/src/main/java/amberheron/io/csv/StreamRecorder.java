@@ -1,5 +1,7 @@
 package amberheron.io.csv;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.controller.Report;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
@@ -46,9 +48,8 @@ public final class StreamRecorder implements AutoCloseable {
             line("time,controller_lambda,oxygen,volts,supply,state,source");
         } catch (IOException e) {
             throw new UnusableInput(TextFiles.name(file), "",
-                    "it cannot be written (" + e.getMessage()
-                            + "), expected a name that is free in a folder that can be "
-                            + "written to");
+                    say("it cannot be written (%s), expected a name that is free in a folder that can be "
+                            + "written to", e.getMessage()));
         }
     }
 
@@ -64,7 +65,7 @@ public final class StreamRecorder implements AutoCloseable {
                     Cells.safe(source.replaceAll("[,\"\\r\\n]", " "))[0]));
             rows++;
         } catch (IOException e) {
-            fault = "It cannot be written any more: " + e.getMessage();
+            fault = say("It cannot be written any more: %s", e.getMessage());
         }
     }
 
@@ -87,7 +88,7 @@ public final class StreamRecorder implements AutoCloseable {
         try {
             out.close();
         } catch (IOException e) {
-            fault = "The end could not be written: " + e.getMessage();
+            fault = say("The end could not be written: %s", e.getMessage());
         }
     }
 }

@@ -1,5 +1,6 @@
 package amberheron.io.csv;
 
+import static amberheron.core.units.Phrase.fixed;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.drivelog.LoadAxis;
@@ -34,20 +35,21 @@ public final class TrimCsv {
             csv.writeRecord("speed", "load", "unit", "seconds", "visits", "shown", "target", "need", "doubt", "advice",
                     "state");
             for (Cell c : plan.cells()) {
-                csv.writeRecord(say("%.0f", c.speed()), say("%.3f", plan.axis().shown(c.load())), plan.axis().unit(),
-                        say("%.1f", c.seconds()), String.valueOf(c.visits()), mixture(c.lambda()),
+                csv.writeRecord(fixed("%.0f", c.speed()), fixed("%.3f", plan.axis().shown(c.load())),
+                        plan.axis().unit(),
+                        fixed("%.1f", c.seconds()), String.valueOf(c.visits()), mixture(c.lambda()),
                         mixture(c.target()), percent(c.need()), percent(c.doubt()),
-                        percent(c.advice()), c.state().words());
+                        percent(c.advice()), c.state().key());
             }
         });
     }
 
     private static String mixture(@Nullable Double lambda) {
-        return lambda == null ? "" : say("%.4f", lambda);
+        return lambda == null ? "" : fixed("%.4f", lambda);
     }
 
     private static String percent(@Nullable Double part) {
-        return part == null ? "" : say("%+.1f", 100 * part);
+        return part == null ? "" : fixed("%+.1f", 100 * part);
     }
 
     /**

@@ -1,6 +1,7 @@
 package amberheron.io.json;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.units.Unusable;
 import amberheron.io.UnusableInput;
@@ -38,14 +39,14 @@ record Cursor(String file, String path, JsonNode node) {
     UnusableInput fault(String field, String expected) {
         JsonNode value = get(field);
         return new UnusableInput(file, path(field),
-                say("found %s, expected %s", value == null ? "nothing" : found(value), expected));
+                say("found %s, expected %s", value == null ? say("nothing") : found(value), expected));
     }
 
     /** Returns the value there, short enough for a message. */
     static String found(JsonNode value) {
         String text = value.isObject()
-                ? "an object"
-                : value.isArray() ? "a list" : value.isMissingNode() ? "nothing" : value.toString();
+                ? say("an object")
+                : value.isArray() ? say("a list") : value.isMissingNode() ? say("nothing") : value.toString();
         return text.length() > MOST_SHOWN ? text.substring(0, MOST_SHOWN) + "…" : text;
     }
 
@@ -135,7 +136,7 @@ record Cursor(String file, String path, JsonNode node) {
     List<String> texts(String field) {
         return list(field).stream().map(item -> {
             if (!item.node.isString()) {
-                throw new UnusableInput(file, item.path, "found " + found(item.node) + ", expected text");
+                throw new UnusableInput(file, item.path, say("found %s, expected text", found(item.node)));
             }
             return item.node.stringValue();
         }).toList();
@@ -144,7 +145,7 @@ record Cursor(String file, String path, JsonNode node) {
     List<Integer> integers(String field) {
         return list(field).stream().map(item -> {
             if (!item.node.isInt()) {
-                throw new UnusableInput(file, item.path, "found " + found(item.node) + ", expected a whole number");
+                throw new UnusableInput(file, item.path, say("found %s, expected a whole number", found(item.node)));
             }
             return item.node.intValue();
         }).toList();
@@ -153,7 +154,7 @@ record Cursor(String file, String path, JsonNode node) {
     List<Double> numbers(String field) {
         return list(field).stream().map(item -> {
             if (!item.node.isNumber() || !Double.isFinite(item.node.asDouble(Double.NaN))) {
-                throw new UnusableInput(file, item.path, "found " + found(item.node) + ", expected a number");
+                throw new UnusableInput(file, item.path, say("found %s, expected a number", found(item.node)));
             }
             return item.node.asDouble(Double.NaN);
         }).toList();
@@ -164,7 +165,7 @@ record Cursor(String file, String path, JsonNode node) {
         JsonNode value = node.get(index);
         if (value == null || !value.isNumber() || !Double.isFinite(value.asDouble(Double.NaN))) {
             throw new UnusableInput(file, path + "[" + index + "]",
-                    say("found %s, expected a number", value == null ? "nothing" : found(value)));
+                    say("found %s, expected a number", value == null ? say("nothing") : found(value)));
         }
         return value.asDouble(Double.NaN);
     }
@@ -182,7 +183,8 @@ record Cursor(String file, String path, JsonNode node) {
 
     private <E> E one(String field, @Nullable String text, E[] values, Function<E, String> id) {
         return Arrays.stream(values).filter(v -> id.apply(v).equals(text)).findFirst().orElseThrow(
-                () -> fault(field, Arrays.stream(values).map(id).collect(Collectors.joining(", ", "one of ", ""))));
+                () -> fault(field,
+                        Arrays.stream(values).map(id).collect(Collectors.joining(", ", say("one of "), ""))));
     }
 
     <E extends Enum<E>> @Nullable E choiceOrNull(String field, E[] values) {
@@ -223,12 +225,12 @@ record Cursor(String file, String path, JsonNode node) {
         try {
             return text == null ? null : Instant.parse(text);
         } catch (DateTimeException e) {
-            throw fault(field, MOMENT);
+            throw fault(field, word(MOMENT));
         }
     }
 
     Instant moment(String field) {
-        return require(momentOrNull(field), field, MOMENT);
+        return require(momentOrNull(field), field, word(MOMENT));
     }
 
     /** Runs a constructor that refuses bad values and says where they stand. */

@@ -1,5 +1,8 @@
 package amberheron.io.json;
 
+import static amberheron.core.units.Phrase.count;
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.io.Printable;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -47,9 +50,9 @@ public record Difference(String field, String ours, String theirs) {
     /** Text that is compared: of a long text more than is shown. */
     private static String whole(@Nullable JsonNode node) {
         return node == null || node.isNull()
-                ? "nothing"
+                ? say("nothing")
                 : node.isContainer()
-                        ? node.size() + " entries"
+                        ? count("1 entry", "%d entries", node.size())
                         : node.isString() ? node.stringValue() : node.toString();
     }
 

@@ -1,6 +1,7 @@
 package amberheron.io.json;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.job.Station;
 import amberheron.core.units.Dimension;
@@ -53,7 +54,7 @@ public record FieldWords(String words, @Nullable Dimension dimension) {
         Matcher index = INDEX.matcher(field);
         String which = index.find() ? " (" + index.group(1) + ")" : "";
         return new FieldWords((station == null ? "" : station.title() + ": ")
-                + name.map(FieldNames.Name::words).orElseGet(() -> plain(path, station != null)) + which,
+                + name.map(n -> word(n.words())).orElseGet(() -> word(plain(path, station != null))) + which,
                 name.map(FieldNames.Name::dimension).orElse(null));
     }
 

@@ -129,7 +129,7 @@ final class HarnessForms {
 
     private static Value<Wire, @Nullable WireColour> colour(String name, Function<Wire, @Nullable WireColour> of) {
         return Value.<Wire, @Nullable WireColour>of(name, of, new Kind<>(HarnessForms::colour,
-                (out, field, colour) -> out.put(field, colour == null ? null : colour.words()),
+                (out, field, colour) -> out.put(field, colour == null ? null : colour.key()),
                 () -> Value.either("string").put("maxLength", Value.LINE), false))
                 .about("colour, words of IEC 60757 with a stroke before the stripe");
     }

@@ -1,14 +1,18 @@
 package amberheron.io.json;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
+import amberheron.core.units.Phrase;
 import amberheron.io.UnusableInput;
+import com.networknt.schema.Error;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SchemaRegistryConfig;
 import com.networknt.schema.SpecificationVersion;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -60,8 +64,31 @@ public final class JobSchema {
         var faults = schema.validate(document);
         if (!faults.isEmpty()) {
             throw new UnusableInput(name, "", faults.stream().limit(MOST_FAULTS).map(f -> f.getInstanceLocation()
-                    + ": " + f.getMessage().replaceFirst("^\\$?[^:]*: ", ""))
-                    .collect(Collectors.joining("; ", "not a job document: ", "")));
+                    + ": " + why(f))
+                    .collect(Collectors.joining("; ", say("not a job document: "), "")));
         }
+    }
+
+    /** The reason in our own words, since those of the library are in its own languages. */
+    private static String why(Error fault) {
+        Object[] said = fault.getArguments();
+        JsonNode node = fault.getInstanceNode();
+        String found = node == null ? "?" : shortened(node.asString(""));
+        return switch (fault.getKeyword()) {
+            case "type" -> say("found %s, expected %s", word(String.valueOf(said[0])), oneOf(said[1]));
+            case "required" -> say("“%s” is missing", said[0]);
+            case "const" -> say("found “%s”, expected “%s”", found, said[0]);
+            case "enum" -> say("found “%s”, expected one of %s", found, oneOf(said[0]));
+            case "minimum" -> say("found %s, expected %s or more", found, said[0]);
+            case "exclusiveMinimum" -> say("found %s, expected more than %s", found, said[0]);
+            case "maximum" -> say("found %s, expected at most %s", found, said[0]);
+            case "maxLength" -> say("found “%s”, expected at most %s characters", found, said[0]);
+            default -> say("does not keep its “%s”", fault.getKeyword());
+        };
+    }
+
+    private static String oneOf(Object list) {
+        return Stream.of(String.valueOf(list).replaceAll("[\\[\\]\" ]", "").split(",")).map(Phrase::word)
+                .collect(Collectors.joining(", "));
     }
 }

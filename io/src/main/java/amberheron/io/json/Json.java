@@ -41,20 +41,16 @@ public final class Json {
             if (node instanceof ObjectNode object) {
                 return object;
             }
-            throw new UnusableInput(name, "", "found " + Cursor.found(node) + ", expected a JSON object { … }");
+            throw new UnusableInput(name, "", say("found %s, expected a JSON object { … }", Cursor.found(node)));
         } catch (JacksonException e) {
             var at = e.getLocation();
             String place = at == null || at.getLineNr() < 1
                     ? ""
                     : say("line %d, column %d", at.getLineNr(), at.getColumnNr());
-            throw new UnusableInput(name, place,
-                    "not JSON: " + firstLine(e.getOriginalMessage()) + "; expected one complete JSON document");
+            throw new UnusableInput(name, place, e.getOriginalMessage().startsWith("Duplicate")
+                    ? say("the same name stands twice in one object, expected once")
+                    : say("not JSON from there on; expected one complete JSON document"));
         }
-    }
-
-    private static String firstLine(String message) {
-        String line = message.lines().findFirst().orElse("");
-        return line.length() > 200 ? line.substring(0, 200) + "…" : line;
     }
 
     /** An empty object. */

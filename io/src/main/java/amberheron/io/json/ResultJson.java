@@ -210,7 +210,7 @@ public final class ResultJson {
         Chart chart = job.wiring().harness().chart();
         ArrayNode twins = out.putArray("twins");
         chart.twins().stream().filter(t -> !t.toldApart()).forEach(t -> {
-            ArrayNode tags = twins.addObject().put("colour", t.colour().words()).putArray("tags");
+            ArrayNode tags = twins.addObject().put("colour", t.colour().key()).putArray("tags");
             t.wires().forEach(w -> tags.add(w.tag()));
         });
         return Json.text(out);

@@ -1,5 +1,7 @@
 package amberheron.io.json;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.job.Pair;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
@@ -49,7 +51,7 @@ public sealed interface ScaleFile {
             return new OfLaw(LawJson.read(at));
         }
         throw new UnusableInput(TextFiles.name(file), "",
-                "found neither kind (a law) nor form (a reader), expected one of them");
+                say("found neither kind (a law) nor form (a reader), expected one of them"));
     }
 
     /** The text of a law's own file. */

@@ -1,5 +1,6 @@
 package amberheron.io.json;
 
+import static amberheron.core.units.Phrase.say;
 import static amberheron.io.json.Value.NOTE;
 import static amberheron.io.json.Value.SHORT;
 import static amberheron.io.json.Value.choice;
@@ -91,7 +92,7 @@ final class WireForms {
         public void name(String path, FieldNames into) {
             for (KeyState state : KeyState.values()) {
                 into.add(path + VOLTS + "." + Cursor.id(state),
-                        new FieldNames.Name("volts at the source, " + Cursor.id(state), Dimension.VOLTAGE));
+                        new FieldNames.Name(say("volts at the source, %s", Cursor.id(state)), Dimension.VOLTAGE));
             }
         }
     }

@@ -100,7 +100,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
                 first.name() + " + " + second.name(), "",
                 say("no part of the one is found in the other by %s, expected two logs of one drive; log a channel "
                         + "of the engine, such as its speed, in both",
-                        shared.map(LogChannel::words).orElse("the mixture"))));
+                        shared.map(LogChannel::words).orElse(say("the mixture")))));
         double[] there = clocks.first(other.seconds);
         Map<LogChannel, float[]> channels = new EnumMap<>(one.channels);
         ofSecond.forEach(u -> channels.put(u.channel(),
@@ -143,7 +143,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
 
     private static ColumnUse time(LogFile file, List<ColumnUse> uses) {
         return uses.stream().filter(u -> u.channel() == LogChannel.TIME).findFirst().orElseThrow(
-                () -> new UnusableInput(file.name(), "", "found no column of time, expected one that rises"));
+                () -> new UnusableInput(file.name(), "", say("found no column of time, expected one that rises")));
     }
 
     private static void answered(String what, Recognition recognition) {
@@ -154,9 +154,9 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
 
     private static DriveLog usable(DriveLog log) {
         if (!log.anything()) {
-            throw new UnusableInput(log.file, "", "found no usable row"
-                    + (log.faults.isEmpty() ? "" : " (" + log.faults.getFirst() + ")")
-                    + ", expected one or more with a time and both mixtures");
+            throw new UnusableInput(log.file, "",
+                    say("found no usable row%s, expected one or more with a time and both mixtures",
+                            log.faults.isEmpty() ? "" : " (" + log.faults.getFirst() + ")"));
         }
         return log;
     }
@@ -295,7 +295,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
             } catch (NumberFormatException e) {
                 // Said below.
             }
-            throw new UnusableInput("part", "",
+            throw new UnusableInput(say("part"), "",
                     say("found “%s”, expected from and to in seconds, such as 60-300", typed));
         }
     }

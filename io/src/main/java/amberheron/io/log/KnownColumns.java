@@ -1,5 +1,7 @@
 package amberheron.io.log;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.drivelog.LogChannel;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
@@ -74,8 +76,9 @@ public final class KnownColumns {
             try {
                 all.load(new StringReader(TextFiles.read(file, MOST_BYTES)));
             } catch (IOException | IllegalArgumentException e) {
-                throw new UnusableInput(TextFiles.name(file), "", "cannot be read: " + e.getMessage()
-                        + "; expected what was said of the columns of logs, mend it or put it aside");
+                throw new UnusableInput(TextFiles.name(file), "",
+                        say("cannot be read: %s; expected what was said of the columns of logs, mend it or "
+                                + "put it aside", e.getMessage()));
             }
         }
         return all;

@@ -1,5 +1,6 @@
 package amberheron.io.log;
 
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.drivelog.ColumnFacts;
@@ -62,7 +63,7 @@ public final class LogFile {
         try (InputStream in = Files.newInputStream(path)) {
             byte[] beginning = in.readNBytes(BEGINNING);
             if (beginning.length == 0) {
-                throw new UnusableInput(name, "", "is empty, expected a header and rows");
+                throw new UnusableInput(name, "", say("is empty, expected a header and rows"));
             }
             LogShape shape = LogShape.of(name, beginning);
             return new LogFile(path, shape, sample(path, shape, beginning));
@@ -165,7 +166,7 @@ public final class LogFile {
                     boolean last = more < PIECE;
                     int cut = last ? end : lastLine(piece, end);
                     if (Thread.currentThread().isInterrupted()) {
-                        throw new UnusableInput(name(), "", "stopped before the end");
+                        throw new UnusableInput(name(), "", say("stopped before the end"));
                     }
                     // Its bytes stay as they are until it is free again, and it is not before the next is filled.
                     restOf = piece;
@@ -194,7 +195,7 @@ public final class LogFile {
             throw TextFiles.unreadable(path, e);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw new UnusableInput(name(), "", "stopped before the end");
+            throw new UnusableInput(name(), "", say("stopped before the end"));
         } catch (ExecutionException e) {
             throw new IllegalStateException(e.getCause());
         }
@@ -446,8 +447,9 @@ public final class LogFile {
             int to = end(all, best);
             leftOut += rows - (to - from);
             faults.addFirst(
-                    say("line %d: the clock jumps there; the longest stretch with one clock is used, %.0f s, and "
-                            + "%d rows of other clocks are left out", line, length, rows - (to - from)));
+                    say("line %d: the clock jumps there; the longest stretch with one clock is used, %.0f s; %s",
+                            line, length, count("1 row of another clock is left out",
+                                    "%d rows of other clocks are left out", rows - (to - from))));
             return new int[]{from, to};
         }
 

@@ -1,5 +1,7 @@
 package amberheron.io.log;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.drivelog.LogChannel;
 import amberheron.core.job.Job;
 import amberheron.io.TextFiles;
@@ -27,7 +29,7 @@ public record LogReading(List<LogFile> logs, String map, Optional<DriveLog.Part>
      */
     public static LogReading of(String log, String second, String map, String part) {
         if (log.isBlank()) {
-            throw new UnusableInput("log", "", "found nothing, expected the path of a log");
+            throw new UnusableInput(say("log"), "", say("found nothing, expected the path of a log"));
         }
         Optional<DriveLog.Part> only = DriveLog.Part.of(part);
         return new LogReading(Stream.of(log, second).filter(f -> !f.isBlank())

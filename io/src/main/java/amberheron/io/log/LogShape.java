@@ -1,5 +1,7 @@
 package amberheron.io.log;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.io.UnusableInput;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
@@ -66,7 +68,8 @@ public record LogShape(Charset charset, char separator, boolean decimalComma, Li
             }
         }
         throw new UnusableInput(name, "",
-                "found no rows of numbers, expected columns apart by commas, semicolons, tabs, bars or blanks");
+                say("found no rows of numbers, expected columns apart by commas, semicolons, tabs, "
+                        + "bars or blanks"));
     }
 
     private static Charset charset(byte[] b) {
@@ -118,7 +121,7 @@ public record LogShape(Charset charset, char separator, boolean decimalComma, Li
             String given = i < header.size() ? header.get(i).strip() : "";
             var bracketed = IN_BRACKETS.matcher(given);
             boolean unit = bracketed.matches() && !bracketed.group(1).isBlank();
-            names.add(given.isEmpty() ? "column " + (i + 1) : unit ? bracketed.group(1).strip() : given);
+            names.add(given.isEmpty() ? say("column %s", i + 1) : unit ? bracketed.group(1).strip() : given);
             units.add(unitsRow && i < heads.getFirst().size()
                     ? bare(heads.getFirst().get(i))
                     : unit ? bracketed.group(2).strip() : "");

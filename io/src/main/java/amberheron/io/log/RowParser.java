@@ -231,7 +231,7 @@ final class RowParser {
             if (chunk.faults.size() < MOST_FAULTS) {
                 int in = bad >= 0 ? bad : timeColumn;
                 chunk.faults.add(new Fault(chunk.lines, say("column %d: found “%s”, expected %s", in + 1,
-                        field(b, from, next, in), bad >= 0 ? "a number" : "a time")));
+                        field(b, from, next, in), bad >= 0 ? say("a number") : say("a time"))));
             }
         } else {
             chunk.time[row] = time;
@@ -286,7 +286,7 @@ final class RowParser {
     private String field(byte[] b, int from, int to, int column) {
         List<String> fields = LogShape.row(new String(b, from, Math.min(to - from, 4000), StandardCharsets.UTF_8),
                 (char) separator);
-        String found = column < fields.size() ? fields.get(column).strip() : "nothing";
+        String found = column < fields.size() ? fields.get(column).strip() : say("nothing");
         return found.length() > 40 ? found.substring(0, 40) + "…" : found;
     }
 

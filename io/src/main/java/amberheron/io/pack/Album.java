@@ -1,5 +1,7 @@
 package amberheron.io.pack;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.finding.Photo;
 import amberheron.io.TextFiles;
 import java.awt.Color;
@@ -48,19 +50,19 @@ record Album(@Nullable Path folder) {
             Path file = folder == null ? null : folder.resolve(photo.file());
             if (file == null || !TextFiles.name(file).equals(photo.file()) || !Files.isRegularFile(file)
                     || Files.size(file) > MOST_BYTES) {
-                return new Shown("", words, "is not with the job");
+                return new Shown("", words, say("is not with the job"));
             }
             byte[] bytes = Files.readAllBytes(file);
             if (!TextFiles.digest(bytes).equals(photo.digest())) {
-                return new Shown("", words, "is not the picture that was attached");
+                return new Shown("", words, say("is not the picture that was attached"));
             }
             BufferedImage picture = decoded(bytes);
             return picture == null
-                    ? new Shown("", words, "is no picture that can be shown")
+                    ? new Shown("", words, say("is no picture that can be shown"))
                     : new Shown("data:image/jpeg;base64," + Base64.getEncoder().encodeToString(jpeg(picture)), words,
                             "");
         } catch (IOException | InvalidPathException e) {
-            return new Shown("", words, "cannot be read");
+            return new Shown("", words, say("cannot be read"));
         }
     }
 

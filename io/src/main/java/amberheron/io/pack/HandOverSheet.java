@@ -1,6 +1,8 @@
 package amberheron.io.pack;
 
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.display.Display;
 import amberheron.core.display.DisplaySetUp;
@@ -44,7 +46,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Content of the sheet, every figure already in words. */
 public record HandOverSheet(String job, String vehicle, String fuel, String date, boolean proven, String standing,
-        List<Fact> facts, List<Group> groups, List<ReaderSheet> told, String notDone) {
+        List<Known> facts, List<Group> groups, List<ReaderSheet> told, String notDone) {
     /** Told in a line when they are kept; so are all of harness and signal. */
     private static final Set<CheckId> BRIEF = Set.of(WireCheck.HEATER, WireCheck.SIGNAL_FORM, WireCheck.SIGNAL_LOAD,
             WireCheck.SIGNAL_OVER, PlaceCheck.PIECE, PlaceCheck.ROOM, PlaceCheck.TOOLS, PlaceCheck.LEAD,
@@ -76,6 +78,35 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
     public record Fact(String name, String value) {
     }
 
+    /** What a fact of the job is about. */
+    public enum About {
+        PLACE("Place"),
+        FITTED("As fitted"),
+        POWER("Power"),
+        GROUNDS("Grounds"),
+        WIRING("Wiring"),
+        FREE_AIR("Free air"),
+        LAW("Output law"),
+        READER("Reader"),
+        READERS("Readers"),
+        DISPLAY("Display"),
+        TRUST("Trust");
+
+        private final String words;
+
+        About(String words) {
+            this.words = words;
+        }
+    }
+
+    /** What is known of the job about something. */
+    public record Known(About about, String value) {
+        /** As it stands on a sheet. */
+        Fact fact() {
+            return new Fact(word(about.words), value);
+        }
+    }
+
     /** A station's checks, and in a line what else is kept. */
     public record Group(String title, List<Check> checks, String kept) {
     }
@@ -98,13 +129,12 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         List<Station> unproven = new ArrayList<>(List.of(Station.values()));
         unproven.removeIf(s -> s == Station.HAND_OVER || review.state(s).done());
         String standing = unproven.isEmpty()
-                ? "Every link from the exhaust gas to the number shown is proven."
-                : "Not proven: " + String.join(", ", unproven.stream()
-                        .map(s -> s.title() + " (" + review.state(s).words() + ")").toList()) + ".";
+                ? say("Every link from the exhaust gas to the number shown is proven.")
+                : say("Not proven: %s.", String.join(", ", unproven.stream()
+                        .map(s -> s.title() + " (" + review.state(s).words() + ")").toList()));
         if (!review.stale().isEmpty()) {
-            standing += " Stale: "
-                    + String.join(" ",
-                            review.stale().stream().map(s -> Wording.of(units, stoich).text(s.text())).toList());
+            standing += say(" Stale: %s", String.join(" ",
+                    review.stale().stream().map(s -> new Wording(units, stoich).text(s.text())).toList()));
         }
         return new Standing(unproven.isEmpty(), standing);
     }
@@ -121,9 +151,9 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
                 .map(r -> ReaderSheet.of(r, units)).map(t -> one ? t.withTitle("") : t).toList();
         return new HandOverSheet(job.id(), job.intake().vehicle(),
                 fuel == null
-                        ? "fuel not said"
+                        ? say("fuel not said")
                         : say("%s, λ 1 = %.2f AFR", fuel.name(), fuel.stoich()),
-                date == null ? "not handed over yet" : date.toString(), stands.proven(), stands.words(),
+                date == null ? say("not handed over yet") : date.toString(), stands.proven(), stands.words(),
                 facts(job, review), groups(review, units, stoich), told, job.handOver().notDone());
     }
 
@@ -136,48 +166,49 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         };
     }
 
-    private static List<Fact> facts(Job job, JobReview review) {
-        List<Fact> facts = new ArrayList<>();
+    private static List<Known> facts(Job job, JobReview review) {
+        List<Known> facts = new ArrayList<>();
         job.chosenPlace().ifPresent(c -> facts
-                .add(new Fact("Place", c.letter() + (c.note().isBlank() ? "" : ": " + c.note()) + ", "
+                .add(new Known(About.PLACE, c.letter() + (c.note().isBlank() ? "" : ": " + c.note()) + ", "
                         + job.intake().fit().words() + bank(job, c))));
         AsFitted fitted = job.placing().fitted();
         if (fitted.begun()) {
             var date = fitted.date();
-            facts.add(new Fact("As fitted", (date == null ? "not dated" : date.toString())
+            facts.add(new Known(About.FITTED, (date == null ? say("not dated") : date.toString())
                     + (fitted.photos().isEmpty()
                             ? ""
-                            : "; photos: " + String.join(", ", fitted.photos().stream().map(p -> p.file()).toList()))));
+                            : say("; photos: %s",
+                                    String.join(", ", fitted.photos().stream().map(p -> p.file()).toList())))));
         }
         Double fuse = job.wiring().fuse();
-        job.wiring().source().ifPresent(p -> facts.add(new Fact("Power", p.letter()
+        job.wiring().source().ifPresent(p -> facts.add(new Known(About.POWER, p.letter()
                 + (p.place().isBlank() ? "" : ": " + p.place()) + ", " + p.behaviour().words()
-                + (job.wiring().feed().relay() ? ", by a relay" : "")
-                + (fuse == null ? "" : ", fuse " + UnitChoice.plain(fuse) + " A"))));
+                + (job.wiring().feed().relay() ? say(", by a relay") : "")
+                + (fuse == null ? "" : say(", fuse %s A", UnitChoice.plain(fuse))))));
         if (!job.wiring().groundPoint().isBlank()) {
-            facts.add(new Fact("Grounds", job.wiring().groundPoint()));
+            facts.add(new Known(About.GROUNDS, job.wiring().groundPoint()));
         }
         wired(job).ifPresent(facts::add);
-        facts.add(new Fact("Free air", freeAir(job.air())));
+        facts.add(new Known(About.FREE_AIR, freeAir(job.air())));
         OutputLaw law = job.law();
         if (law != null) {
-            facts.add(new Fact("Output law", law.name() + " (" + law.source().kind().words() + ")"));
+            facts.add(new Known(About.LAW, law.name() + " (" + law.source().kind().words() + ")"));
         }
         Reader reader = job.reader();
         if (reader != null) {
-            facts.add(new Fact(review.others().isEmpty() ? "Reader" : "Readers", job.outputs().all().stream()
+            facts.add(new Known(review.others().isEmpty() ? About.READER : About.READERS, job.outputs().all().stream()
                     .map(Output::title).collect(Collectors.joining("; "))));
         }
         display(job, review).ifPresent(facts::add);
-        facts.add(new Fact("Trust", review.trust().map(t -> String.join(", ", t.at().stream()
+        facts.add(new Known(About.TRUST, review.trust().map(t -> String.join(", ", t.at().stream()
                 .map(a -> say("λ %.2f ± %.3f", a.lambda(), a.u())).toList())
-                + t.largest().map(l -> "; mostly " + l.by().words()).orElse(""))
-                .orElse("no figure: a link lies, or something that it rests on was not measured")));
+                + t.largest().map(l -> say("; mostly %s", l.by().words())).orElse(""))
+                .orElse(say("no figure: a link lies, or something that it rests on was not measured"))));
         return List.copyOf(facts);
     }
 
     /** Settings of the display, in its own quantity, with those that are missing or otherwise than they should be. */
-    private static Optional<Fact> display(Job job, JobReview review) {
+    private static Optional<Known> display(Job job, JobReview review) {
         Display display = job.display();
         if (display.equals(Display.UNTOLD)) {
             return Optional.empty();
@@ -194,15 +225,15 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
                         + DisplaySetUp.text(line.what(), told, job.shownByGauge()));
             }
         }
-        return Optional.of(new Fact("Display", String.join(", ", says)
-                + (not.isEmpty() ? "" : (says.isEmpty() ? "" : "; ") + "not told: " + String.join(", ", not))));
+        return Optional.of(new Known(About.DISPLAY, String.join(", ", says)
+                + (not.isEmpty() ? "" : say("%snot told: %s", says.isEmpty() ? "" : "; ", String.join(", ", not)))));
     }
 
     /** How it was calibrated, what it showed then, and what was not looked at. */
     private static String freeAir(FreeAirCheck air) {
         List<String> says = new ArrayList<>();
         var controller = air.controller();
-        says.add(controller == null ? "controller not noted" : controller.school().words());
+        says.add(controller == null ? say("controller not noted") : controller.school().words());
         Double oxygen = air.shownOxygen();
         Double lambda = air.shownLambda();
         if (oxygen != null) {
@@ -219,15 +250,15 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
             says.add(say("%d of %d conditions looked at", looked, Condition.values().length));
         }
         if (!air.sensor().isBlank()) {
-            says.add("sensor " + air.sensor());
+            says.add(say("sensor %s", air.sensor()));
         }
         var date = air.date();
-        says.add(date == null ? "not checked" : date.toString());
+        says.add(date == null ? say("not checked") : date.toString());
         return String.join(", ", says);
     }
 
     /** When the heater comes on, how wires are joined, unused wires, and the note for the next person. */
-    private static Optional<Fact> wired(Job job) {
+    private static Optional<Known> wired(Job job) {
         Harness harness = job.wiring().harness();
         List<String> says = new ArrayList<>();
         var date = harness.asWired().date();
@@ -236,34 +267,34 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         }
         HeaterTiming.HeaterSchool heater = job.wiring().heater().school();
         if (heater != null) {
-            says.add("heater " + heater.words());
+            says.add(say("heater %s", heater.words()));
         }
         Joints.JointSchool joints = harness.joints().school();
         if (joints != null) {
-            says.add("joints " + joints.words());
+            says.add(say("joints %s", joints.words()));
         }
         List<Wire> unused = harness.chart().unused();
         if (!unused.isEmpty()) {
-            says.add("unused wires " + unused.stream().map(w -> {
+            says.add(say("unused wires %s", unused.stream().map(w -> {
                 Wire.Left left = w.left();
-                return w.tag() + " (" + (left == null ? "not said how left" : left.words()) + ")";
-            }).collect(Collectors.joining(", ")));
+                return w.tag() + " (" + (left == null ? say("not said how left") : left.words()) + ")";
+            }).collect(Collectors.joining(", "))));
         }
         if (!harness.asWired().photos().isEmpty()) {
-            says.add("photos: "
-                    + harness.asWired().photos().stream().map(p -> p.file()).collect(Collectors.joining(", ")));
+            says.add(say("photos: %s",
+                    harness.asWired().photos().stream().map(p -> p.file()).collect(Collectors.joining(", "))));
         }
         if (!harness.asWired().note().isBlank()) {
             says.add(harness.asWired().note());
         }
-        return says.isEmpty() ? Optional.empty() : Optional.of(new Fact("Wiring", String.join("; ", says)));
+        return says.isEmpty() ? Optional.empty() : Optional.of(new Known(About.WIRING, String.join("; ", says)));
     }
 
     private static String bank(Job job, Candidate place) {
         Double at = place.distance();
         return job.intake().banks() < 2 || at == null
                 ? ""
-                : job.intake().exhaust().run(place.line()).at(at).map(p -> "; sees " + p.segment().line().words())
+                : job.intake().exhaust().run(place.line()).at(at).map(p -> say("; sees %s", p.segment().line().words()))
                         .orElse("");
     }
 
@@ -272,8 +303,8 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         for (Station station : List.of(Station.PLACE, Station.WIRE, Station.AIR, Station.PROVE)) {
             List<Finding> findings = review.findings(station);
             List<Check> checks = findings.stream().filter(f -> !brief(f)).map(f -> check(f, units, stoich)).toList();
-            String kept = line("✓ also: ", findings, Verdict.PASS, units, stoich)
-                    + line(" Not measured: ", findings, Verdict.UNKNOWN, units, stoich);
+            String kept = line(say("✓ also: "), findings, Verdict.PASS, units, stoich)
+                    + line(say(" Not measured: "), findings, Verdict.UNKNOWN, units, stoich);
             if (!checks.isEmpty() || !kept.isBlank()) {
                 groups.add(new Group(station.title(), checks, kept.strip()));
             }
@@ -291,7 +322,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
     private static String line(String head, List<Finding> findings, Verdict verdict, UnitChoice units, double stoich) {
         String all = findings.stream().filter(f -> f.verdict() == verdict && brief(f)).map(f -> {
             Measure figure = f.figure();
-            return Wording.of(units, stoich).text(f.subject())
+            return new Wording(units, stoich).text(f.subject())
                     + (figure == null ? "" : " " + units.text(figure, stoich));
         }).collect(Collectors.joining("; "));
         return all.isEmpty() ? "" : head + all + ".";
@@ -301,8 +332,8 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         Measure figure = f.figure();
         Finding.Limit limit = f.limit();
         Double cost = f.lambdaCost();
-        return new Check(mark(f.verdict()), Wording.of(units, stoich).text(f.subject()),
-                figure != null ? units.text(figure, stoich) : f.verdict() == Verdict.UNKNOWN ? "not measured" : "",
+        return new Check(mark(f.verdict()), new Wording(units, stoich).text(f.subject()),
+                figure != null ? units.text(figure, stoich) : f.verdict() == Verdict.UNKNOWN ? say("not measured") : "",
                 limit == null ? "" : limit.relation().sign() + " " + units.text(limit.bound(), stoich),
                 cost == null ? "" : units.signed(mixture(cost), stoich), f.source().kind().words());
     }
@@ -319,7 +350,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
     private static String settingNote(JobReview review, UnitChoice units, double stoich) {
         Reader reader = review.job().reader();
         if (review.scale().isEmpty() || reader == null) {
-            return "no law and reader chosen";
+            return say("no law and reader chosen");
         }
         ScaleReport report = review.scale().get();
         return say("in %s; worst error %s at %s", SettingText.quantity(reader.scale()),
@@ -340,7 +371,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
                     units.text(mixture(reader.scale().toLambda(p.shown())), job.stoich()),
                     units.signed(mixture(p.error(law, reader)), job.stoich())
                             + (p.engine() == CheckPoint.Engine.RUNNING ? " · " + CheckPoint.Engine.RUNNING.words() : "")
-                            + (p.origin().real() ? "" : " · simulated")));
+                            + (p.origin().real() ? "" : say(" · simulated"))));
         }
         return List.copyOf(points);
     }
@@ -348,23 +379,28 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
     private static String pointsNote(JobReview review, UnitChoice units, double stoich) {
         int simulated = review.job().points().size() - review.points().size();
         if (review.diagnosis().isEmpty()) {
-            return simulated == 0 ? "no check points taken" : "only simulated points, which prove nothing: not checked";
+            return simulated == 0
+                    ? say("no check points taken")
+                    : say("only simulated points, which prove nothing: not checked");
         }
         Diagnosis d = review.diagnosis().get();
         ReaderSetting corrected = d.correctedSetting();
-        String verdict = d.withinTolerance() ? "within tolerance" : "out of tolerance";
+        String verdict = d.withinTolerance() ? say("within tolerance") : say("out of tolerance");
         return say("%s, worst %s; likeliest: %s%s", verdict,
                 units.signed(mixture(d.worst().lambda()), stoich), d.named(),
                 d.withinTolerance() || corrected != null ? "" : ". " + d.notByTyping())
-                + (simulated == 0 ? "" : "; " + simulated + " simulated points left out");
+                + (simulated == 0 ? "" : say("; %s simulated points left out", simulated));
     }
 
     private static String proving(Job job) {
         Output.Proving proving = job.proving();
         return proving == null
-                ? job.outputs().active().logged() ? "no proving log read" : "cannot be logged: never seen on the road"
-                : say("%s, %d samples, %s; SHA-256 %s…", proving.file(),
-                        proving.result().samples(), ProvingPlot.axes(proving.result()),
+                ? job.outputs().active().logged()
+                        ? say("no proving log read")
+                        : say("cannot be logged: never seen on the road")
+                : say("%s, %s, %s; SHA-256 %s…", proving.file(),
+                        count("1 sample", "%d samples", proving.result().samples()),
+                        ProvingPlot.axes(proving.result()),
                         proving.digest().substring(0, Math.min(16, proving.digest().length())));
     }
 }

@@ -1,5 +1,6 @@
 package amberheron.io.pack;
 
+import static amberheron.core.units.Phrase.fixed;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.harness.Harness;
@@ -24,7 +25,7 @@ final class HarnessDrawing {
 
     static String svg(Harness harness) {
         Strip strip = Strip.of(harness, WIDTH, PITCH, BOX, HEAD);
-        StringBuilder out = new StringBuilder(say(
+        StringBuilder out = new StringBuilder(fixed(
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%1$.1fmm\" height=\"%2$.1fmm\" viewBox=\"%3$.1f %3$.1f %1$.1f %2$.1f\">%n",
                 strip.width() + 2 * EDGE, strip.height() + 2 * EDGE, -EDGE));
         double level = 0;
@@ -35,7 +36,7 @@ final class HarnessDrawing {
             level = level == 0 ? 3 : 0;
         }
         for (Box box : strip.boxes()) {
-            out.append(say(
+            out.append(fixed(
                     "<rect x=\"%.2f\" y=\"%.2f\" width=\"%.2f\" height=\"%.2f\" rx=\"1\" fill=\"#f4efe2\" stroke=\"#1f2d36\" stroke-width=\"0.25\"/>%n",
                     box.x(), box.y(), box.width(), box.height()));
             Svg.text(out, box.x() + box.width() / 2, box.y() + box.height() / 2 + 1, "middle", box.device().words(), 3);
@@ -57,11 +58,11 @@ final class HarnessDrawing {
         wire(out, lane.x1(), joint == null ? end : joint, lane.y(), wire.colour());
         if (splice != null) {
             wire(out, splice, lane.x2(), lane.y(), wire.toColour());
-            out.append(say("<circle cx=\"%.2f\" cy=\"%.2f\" r=\"1.2\" fill=\"#1f2d36\"/>%n", splice, lane.y()));
+            out.append(fixed("<circle cx=\"%.2f\" cy=\"%.2f\" r=\"1.2\" fill=\"#1f2d36\"/>%n", splice, lane.y()));
         }
         if (joint != null) {
             wire(out, joint, end, lane.y(), wire.extension());
-            out.append(say(
+            out.append(fixed(
                     "<rect x=\"%.2f\" y=\"%.2f\" width=\"2.4\" height=\"2.4\" fill=\"#ffffff\" stroke=\"#1f2d36\" stroke-width=\"0.25\"/>%n",
                     joint - 1.2, lane.y() - 1.2));
         }
@@ -85,7 +86,7 @@ final class HarnessDrawing {
 
     private static void tag(StringBuilder out, double x, double y, String tag) {
         double wide = 2.6 + 1.4 * tag.length();
-        out.append(say(
+        out.append(fixed(
                 "<rect x=\"%.2f\" y=\"%.2f\" width=\"%.2f\" height=\"3.4\" rx=\"0.8\" fill=\"#ffffff\" stroke=\"#1f2d36\" stroke-width=\"0.2\"/>%n",
                 x - wide / 2, y - 1.7, wide));
         Svg.text(out, x, y + 0.9, "middle", tag, 2.6);
@@ -93,9 +94,10 @@ final class HarnessDrawing {
 
     private static void line(StringBuilder out, double x1, double y1, double x2, double y2, String colour,
             double width, String dash) {
-        out.append(say("<path d=\"M%.2f,%.2f L%.2f,%.2f\" fill=\"none\" stroke=\"%s\" stroke-width=\"%.2f\"%s/>%n", x1,
-                y1, x2,
-                y2, colour, width, dash.isEmpty() ? "" : " stroke-dasharray=\"" + dash + "\""));
+        out.append(
+                fixed("<path d=\"M%.2f,%.2f L%.2f,%.2f\" fill=\"none\" stroke=\"%s\" stroke-width=\"%.2f\"%s/>%n", x1,
+                        y1, x2,
+                        y2, colour, width, dash.isEmpty() ? "" : " stroke-dasharray=\"" + dash + "\""));
     }
 
     private static String paint(Hue hue) {

@@ -1,5 +1,7 @@
 package amberheron.io.pack;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.harness.Chart;
 import amberheron.core.harness.Device;
 import amberheron.core.harness.Wire;
@@ -27,7 +29,7 @@ public record HarnessSheet(String job, String vehicle, List<Line> lines, String 
         /** The words on the tags at its two ends. */
         public List<String> ends() {
             return List.of(from + " · " + colour,
-                    to.equals("unused") ? state : "to " + to + (joins.isEmpty() ? "" : " · " + joins));
+                    to.equals(say("unused")) ? state : say("to %s%s", to, joins.isEmpty() ? "" : " · " + joins));
         }
     }
 
@@ -45,14 +47,14 @@ public record HarnessSheet(String job, String vehicle, List<Line> lines, String 
         Wire.Left left = w.left();
         return new Line(w.tag(), work == null ? "?" : work.words(), w.from().words() + pin(w.fromPin()),
                 colour(w.colour(), "?"), colour(w.extension(), ""),
-                to == null ? "unused" : to.words() + pin(w.toPin()), colour(w.toColour(), ""),
+                to == null ? say("unused") : to.words() + pin(w.toPin()), colour(w.toColour(), ""),
                 to == null
-                        ? left == null ? "how left ?" : left.words()
-                        : chart.doubtful(w) ? "twin: tell apart" : w.toldApart() ? "confirmed" : "");
+                        ? left == null ? say("how left ?") : left.words()
+                        : chart.doubtful(w) ? say("twin: tell apart") : w.toldApart() ? say("confirmed") : "");
     }
 
     private static String pin(String pin) {
-        return pin.isBlank() ? "" : ", pin " + pin;
+        return pin.isBlank() ? "" : say(", pin %s", pin);
     }
 
     private static String colour(@Nullable WireColour colour, String otherwise) {

@@ -57,14 +57,15 @@ public record PackCheck(Manifest manifest, List<String> faults, List<Difference>
     /** Says in a sentence or two what this proves and what not. */
     public String proves() {
         String demo = "yes".equals(manifest.habits().get(ShopHabits.DEMO))
-                ? " It is of the demo, where simulated readings count."
+                ? say(" It is of the demo, where simulated readings count.")
                 : "";
         return signature() + demo;
     }
 
     private String signature() {
         return signedBy.isEmpty()
-                ? "It is not signed: this proves that nothing changed since the manifest was written, not who wrote it or when."
+                ? say("It is not signed: this proves that nothing changed since the manifest was "
+                        + "written, not who wrote it or when.")
                 : say("Signed with the key %s: whoever has that key wrote it. Compare it with the key that the shop gave you "
                         + "(--by); the day is the shop's own word.", signedBy);
     }
@@ -86,17 +87,17 @@ public record PackCheck(Manifest manifest, List<String> faults, List<Difference>
         JobDocument given = null;
         Entry document = manifest.document();
         if (document == null) {
-            faults.add("the job's document is not among the files");
+            faults.add(say("the job's document is not among the files"));
         }
         Set<String> known = new HashSet<>(manifest.files().stream().map(Entry::name).toList());
         for (Entry entry : manifest.files()) {
             byte[] bytes = bytes(folder.resolve(entry.name()));
             if (bytes == null) {
-                faults.add(entry.name() + ": missing");
+                faults.add(say("%s: missing", entry.name()));
                 continue;
             }
             if (!TextFiles.digest(bytes).equals(entry.digest())) {
-                faults.add(entry.name() + ": changed since the pack was made");
+                faults.add(say("%s: changed since the pack was made", entry.name()));
             } else if (bytes.length != entry.bytes()) {
                 faults.add(say("%s: has %d bytes, the manifest says %d", entry.name(), bytes.length, entry.bytes()));
             }
@@ -143,7 +144,7 @@ public record PackCheck(Manifest manifest, List<String> faults, List<Difference>
             faults.add(say("the manifest says job %s, the document is of %s", manifest.job(), given.job().id()));
         }
         if (manifest.made() == null) {
-            faults.add("the manifest does not say on which day it was made");
+            faults.add(say("the manifest does not say on which day it was made"));
         }
         if (manifest.habits().isEmpty()) {
             return;
@@ -156,11 +157,11 @@ public record PackCheck(Manifest manifest, List<String> faults, List<Difference>
                 String word = manifest.stations().get(station);
                 if (!state.equals(word)) {
                     faults.add(say("%s: the manifest says %s, the document shows %s", station,
-                            word == null ? "nothing" : Printable.of(word), state));
+                            word == null ? say("nothing") : Printable.of(word), state));
                 }
             });
         } catch (RuntimeException e) {
-            faults.add("how the links stand cannot be worked out from the document");
+            faults.add(say("how the links stand cannot be worked out from the document"));
         }
     }
 
@@ -179,7 +180,7 @@ public record PackCheck(Manifest manifest, List<String> faults, List<Difference>
         } catch (IllegalArgumentException e) {
             // Said below.
         }
-        faults.add(TextFiles.name(file) + ": is no signature of this manifest");
+        faults.add(say("%s: is no signature of this manifest", TextFiles.name(file)));
         return "";
     }
 
@@ -226,7 +227,7 @@ public record PackCheck(Manifest manifest, List<String> faults, List<Difference>
         try (Stream<Path> all = Files.list(folder)) {
             all.filter(f -> !known.contains(TextFiles.name(f)) && !own.contains(TextFiles.name(f)))
                     .map(f -> TextFiles.name(f) + (Files.isDirectory(f) ? " (a folder)" : "")).sorted()
-                    .forEach(n -> faults.add(n + ": not of this pack"));
+                    .forEach(n -> faults.add(say("%s: not of this pack", n)));
         } catch (IOException e) {
             faults.add(say("the folder cannot be listed: %s", TextFiles.reason(e)));
         }

@@ -1,6 +1,7 @@
 package amberheron.io.pack;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.job.Job;
 import amberheron.io.JobNumber;
@@ -57,7 +58,9 @@ final class Pages {
     /** Read when first asked for; they hold names only, nothing that is worked out or run. */
     private static final class Templates {
         static final Map<String, Template> ALL = new ConcurrentHashMap<>();
-        static final Map<String, Object> NOTHING_MORE = Map.of("files", List.of(), "paper", false);
+        /** Words of a page are put into the language at hand: {@code {{#say}}Have ready{{/say}}}. */
+        private static final Mustache.Lambda SAY = (words, out) -> out.write(word(words.decompile()));
+        static final Map<String, Object> NOTHING_MORE = Map.of("files", List.of(), "paper", false, "say", SAY);
         private static final Mustache.Compiler COMPILER = Mustache.compiler().emptyStringIsFalse(true)
                 .strictSections(true).withEscaper(Escapers.simple(new String[][]{{"&", "&amp;"}, {"<", "&lt;"},
                         {">", "&gt;"}, {"\"", "&quot;"}, {"'", "&#39;"}}));

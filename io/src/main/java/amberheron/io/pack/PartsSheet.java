@@ -24,7 +24,7 @@ public record PartsSheet(String job, String vehicle, List<Line> lines) {
     /** The list of a job's plan. */
     public static PartsSheet of(Job job, JobPlan plan) {
         return new PartsSheet(job.id(), job.intake().vehicle(), plan.items().stream()
-                .map(r -> new Line(r.item().name(), r.item().kind().words(),
+                .map(r -> new Line(r.item().words(), r.item().kind().words(),
                         r.steps().stream().map(Step::title).collect(Collectors.joining("; ")),
                         job.progress().inHand().contains(r.item().name())))
                 .toList());

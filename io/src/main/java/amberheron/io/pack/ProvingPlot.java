@@ -1,5 +1,6 @@
 package amberheron.io.pack;
 
+import static amberheron.core.units.Phrase.fixed;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.drivelog.LogComparison;
@@ -23,11 +24,11 @@ final class ProvingPlot {
         double most = Math.max(2 * Tolerance.LAMBDA, 1.1 * Math.abs(log.worst()));
         StringBuilder line = new StringBuilder();
         for (Sample s : trace) {
-            line.append(say("%s%.2f,%.2f", line.isEmpty() ? "M" : " L",
+            line.append(fixed("%s%.2f,%.2f", line.isEmpty() ? "M" : " L",
                     EDGE + (s.time() - from) / span * (WIDTH - 2 * EDGE), y(s.difference(), most)));
         }
         double band = y(-Tolerance.LAMBDA, most) - y(Tolerance.LAMBDA, most);
-        return say("""
+        return fixed("""
                 <svg xmlns="http://www.w3.org/2000/svg" width="%1$.0fmm" height="%2$.0fmm" viewBox="0 0 %1$.0f %2$.0f">
                 <rect x="%3$.1f" y="%4$.2f" width="%5$.1f" height="%6$.2f" fill="#dbe7d6"/>
                 <path d="M%3$.1f,%7$.2f H%8$.1f" stroke="#5b7083" stroke-width="0.2"/>

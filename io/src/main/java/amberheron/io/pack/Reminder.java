@@ -1,7 +1,8 @@
 package amberheron.io.pack;
 
-import amberheron.io.Printable;
+import static amberheron.core.units.Phrase.say;
 
+import amberheron.io.Printable;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
@@ -25,9 +26,9 @@ final class Reminder {
                 "BEGIN:VEVENT", "UID:" + job.replaceAll("[^A-Za-z0-9-]", "-") + "-" + code + "@amber-heron.invalid",
                 "DTSTAMP:" + DAY.format(stamp) + "T000000Z", "DTSTART;VALUE=DATE:" + DAY.format(due),
                 "DTEND;VALUE=DATE:" + DAY.format(due.plusDays(1)),
-                "SUMMARY:" + escaped("Calibrate in free air: " + job + ", " + vehicle),
-                "DESCRIPTION:" + escaped("Sensor out, clean air, as the sheet says. Pack " + code + "."),
-                "BEGIN:VALARM", "ACTION:DISPLAY", "DESCRIPTION:" + escaped("Free air is due: " + job),
+                "SUMMARY:" + escaped(say("Calibrate in free air: %s, %s", job, vehicle)),
+                "DESCRIPTION:" + escaped(say("Sensor out, clean air, as the sheet says. Pack %s.", code)),
+                "BEGIN:VALARM", "ACTION:DISPLAY", "DESCRIPTION:" + escaped(say("Free air is due: %s", job)),
                 "TRIGGER:-P7D", "END:VALARM", "END:VEVENT", "END:VCALENDAR"}) {
             folded(out, line);
         }

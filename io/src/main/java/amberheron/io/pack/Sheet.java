@@ -1,5 +1,7 @@
 package amberheron.io.pack;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.util.List;
 
 /**
@@ -72,7 +74,7 @@ public record Sheet(String title, String job, String vehicle, String fuel, Strin
 
     /** Who hands over and when, or what is to be written there. */
     public String signature() {
-        return by.isBlank() ? "initials, date" : by + ", " + date;
+        return by.isBlank() ? say("initials, date") : by + ", " + date;
     }
 
     public Sheet {

@@ -1,6 +1,8 @@
 package amberheron.io.pack;
 
+import static amberheron.core.units.Phrase.fixed;
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.display.DisplaySetUp;
@@ -22,7 +24,9 @@ import amberheron.core.scaling.OutputLaw;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.UnitChoice;
+import amberheron.io.pack.HandOverSheet.About;
 import amberheron.io.pack.HandOverSheet.Fact;
+import amberheron.io.pack.HandOverSheet.Known;
 import amberheron.io.pack.HandOverSheet.ReaderSheet;
 import amberheron.io.pack.Sheet.Section;
 import java.time.LocalDate;
@@ -51,7 +55,7 @@ public final class Sheets {
 
         /** The trade's words. */
         public String words() {
-            return words;
+            return word(words);
         }
 
         /** Stem of its files' names. */
@@ -91,18 +95,19 @@ public final class Sheets {
     private List<String> first(List<Album.Shown> photos) {
         List<String> first = new ArrayList<>();
         if (review.shop().demo()) {
-            first.add("Demo book: an invented job, its readings simulated.");
+            first.add(say("Demo book: an invented job, its readings simulated."));
         }
         if (!said.notDone().isBlank()) {
-            first.add("Not done: " + said.notDone());
+            first.add(say("Not done: %s", said.notDone()));
         }
         List<String> left = review.plan().steps().stream()
                 .filter(s -> !job.done().contains(s.key()) && !LAST.contains(s.id())).map(Step::title).toList();
         if (!left.isEmpty()) {
-            first.add("Steps not ticked: " + String.join("; ", left.subList(0, Math.min(MOST_STEPS, left.size())))
-                    + (left.size() > MOST_STEPS ? say("; and %d more", left.size() - MOST_STEPS) : "") + ".");
+            first.add(say("Steps not ticked: %s%s.",
+                    String.join("; ", left.subList(0, Math.min(MOST_STEPS, left.size()))),
+                    left.size() > MOST_STEPS ? say("; and %d more", left.size() - MOST_STEPS) : ""));
         }
-        review.stale().forEach(s -> first.add("Stale: " + text(s)));
+        review.stale().forEach(s -> first.add(say("Stale: %s", text(s))));
         photos.stream().filter(p -> !p.missing().isEmpty())
                 .forEach(p -> first.add(say("Photo %s %s.", p.words(), p.missing())));
         int simulated = job.points().size() - review.points().size();
@@ -113,7 +118,7 @@ public final class Sheets {
     }
 
     private String text(amberheron.core.job.Stale stale) {
-        return Wording.of(units, job.stoich()).text(stale.text());
+        return new Wording(units, job.stoich()).text(stale.text());
     }
 
     private String mixture(double lambda) {
@@ -143,43 +148,49 @@ public final class Sheets {
         boolean carburettor = job.intake().fuelSystem() == Intake.FuelSystem.CARBURETTOR;
         double rich = carburettor ? 0.85 : 1 - DisplaySetUp.SWING;
         List<List<String>> means = List.of(
-                List.of("Cold, choke on", "rich and climbing", "says nothing yet"),
-                List.of("Warm idle, cruise", both(rich) + " to " + both(1 + DisplaySetUp.SWING), "as it should be"),
-                List.of("Full load",
-                        both(DisplaySetUp.richUnderLoad(boosted)) + " to " + both(DisplaySetUp.leanUnderLoad(boosted)),
-                        "leaner than that: lift off and have it looked at"),
-                List.of("Foot off, rolling", "the lean end, or blank", "right: the fuel is cut"),
-                List.of("Pulling, leaner than " + both(DisplaySetUp.STOP), "lean", "stop: lean destroys engines"));
+                List.of(say("Cold, choke on"), say("rich and climbing"), say("says nothing yet")),
+                List.of(say("Warm idle, cruise"), say("%s to %s", both(rich), both(1 + DisplaySetUp.SWING)),
+                        say("as it should be")),
+                List.of(say("Full load"),
+                        say("%s to %s", both(DisplaySetUp.richUnderLoad(boosted)),
+                                both(DisplaySetUp.leanUnderLoad(boosted))),
+                        say("leaner than that: lift off and have it looked at")),
+                List.of(say("Foot off, rolling"), say("the lean end, or blank"), say("right: the fuel is cut")),
+                List.of(say("Pulling, leaner than %s", both(DisplaySetUp.STOP)), say("lean"),
+                        say("stop: lean destroys engines")));
         List<Fact> fitted = new ArrayList<>();
-        pick("Place", fitted);
+        pick(About.PLACE, fitted);
         ControllerSheet controller = job.air().controller();
-        fitted.add(new Fact("Controller", controller == null ? "not noted" : controller.name()));
-        fitted.add(new Fact("Sensor", job.air().sensor().isBlank() ? "no number noted" : job.air().sensor()));
-        pick("Reader", fitted);
-        pick("Readers", fitted);
-        pick("Trust", fitted);
+        fitted.add(new Fact(say("Controller"), controller == null ? say("not noted") : controller.name()));
+        fitted.add(new Fact(say("Sensor"), job.air().sensor().isBlank() ? say("no number noted") : job.air().sensor()));
+        pick(About.READER, fitted);
+        pick(About.READERS, fitted);
+        pick(About.TRUST, fitted);
         List<Fact> alarms = new ArrayList<>();
-        pick("Display", alarms);
-        return sheet("For the owner", true, List.of(
-                Section.facts("What was fitted", fitted),
-                Section.table("What the number means",
+        pick(About.DISPLAY, alarms);
+        return sheet(say("For the owner"), true, List.of(
+                Section.facts(say("What was fitted"), fitted),
+                Section.table(say("What the number means"),
                         List.of("", say("λ, and AFR with %.2f at λ 1", job.stoich()), ""),
-                        means, "Common practice, no published source; an engine's own tuner may set other limits."),
-                Section.facts("What the display was told", alarms),
-                Section.notes("What not to do", List.of(
-                        "Do not watch the number while driving: the passenger or the log does.",
-                        "Do not unplug the sensor with the ignition on, and do not run the engine with the sensor fitted and without power: it dies of it.",
-                        "Do not tune by the number before it has warmed up; do not use leaded or oily fuel.",
-                        "Do not cut or join the tagged wires: the next mechanic needs them.")),
-                Section.facts("When to come back", comeBack())), List.of());
+                        means,
+                        say("Common practice, no published source; an engine's own tuner may set other limits.")),
+                Section.facts(say("What the display was told"), alarms),
+                Section.notes(say("What not to do"), List.of(
+                        say("Do not watch the number while driving: the passenger or the log does."),
+                        say("Do not unplug the sensor with the ignition on, and do not run the engine with "
+                                + "the sensor fitted and without power: it dies of it."),
+                        say("Do not tune by the number before it has warmed up; do not use leaded or oily fuel."),
+                        say("Do not cut or join the tagged wires: the next mechanic needs them."))),
+                Section.facts(say("When to come back"), comeBack())), List.of());
     }
 
     private List<Fact> comeBack() {
         List<Fact> back = new ArrayList<>();
-        back.add(new Fact("Free air again", due(job, review.shop().recalibrateMonths())
-                .map(d -> d + ", or when the number stands still, drifts or the sensor was changed")
-                .orElse("not calibrated yet: have that done first")));
-        back.add(new Fact("At once", "if the sensor got wet hot, was powered unplugged, or the exhaust leaks"));
+        back.add(new Fact(say("Free air again"), due(job, review.shop().recalibrateMonths())
+                .map(d -> say("%s, or when the number stands still, drifts or the sensor was changed", d))
+                .orElse(say("not calibrated yet: have that done first"))));
+        back.add(new Fact(say("At once"),
+                say("if the sensor got wet hot, was powered unplugged, or the exhaust leaks")));
         return back;
     }
 
@@ -189,20 +200,21 @@ public final class Sheets {
         return Optional.ofNullable(date == null ? null : date.plusMonths(months));
     }
 
-    private void pick(String name, List<Fact> into) {
-        said.facts().stream().filter(f -> f.name().equals(name)).forEach(into::add);
+    private void pick(About about, List<Fact> into) {
+        said.facts().stream().filter(f -> f.about() == about).map(Known::fact).forEach(into::add);
     }
 
     /** For the tuner. */
     private Sheet tuner() {
         List<Section> sections = new ArrayList<>();
         List<Fact> trust = new ArrayList<>();
-        pick("Trust", trust);
-        trust.add(new Fact("Tolerance",
-                "0.1 AFR on the petrol scale between gauge and reader; common practice, no published source"));
-        trust.add(new Fact("AFR here", say("λ × %.2f, the ratio of %s", job.stoich(),
-                job.intake().fuel() == null ? "pump petrol, no fuel being said" : job.intake().fuel().name())));
-        sections.add(Section.facts("How far to trust it", trust));
+        pick(About.TRUST, trust);
+        trust.add(new Fact(say("Tolerance"),
+                say("0.1 AFR on the petrol scale between gauge and reader; common practice, no "
+                        + "published source")));
+        trust.add(new Fact(say("AFR here"), say("λ × %.2f, the ratio of %s", job.stoich(),
+                job.intake().fuel() == null ? say("pump petrol, no fuel being said") : job.intake().fuel().name())));
+        sections.add(Section.facts(say("How far to trust it"), trust));
         List<JobReview> all = new ArrayList<>();
         for (Output output : job.outputs().all()) {
             all.add(review.ofOutput(output.id()).orElseThrow());
@@ -210,31 +222,32 @@ public final class Sheets {
         for (int i = 0; i < all.size(); i++) {
             output(all.get(i), said.told().get(i), all.size() > 1, sections);
         }
-        return sheet("For the tuner", false, sections, List.of());
+        return sheet(say("For the tuner"), false, sections, List.of());
     }
 
     private void output(JobReview of, ReaderSheet told, boolean several, List<Section> sections) {
         String title = several ? told.title() + ": " : "";
         OutputLaw law = of.job().law();
         if (law != null) {
-            sections.add(Section.table(title + "Output law, " + law.name(), List.of("volts", "λ", "AFR"),
+            sections.add(Section.table(say("%sOutput law, %s", title, law.name()), List.of(say("volts"), "λ", "AFR"),
                     IntStream.range(0, LAW_ROWS).mapToObj(i -> {
                         double volts = law.lowestVolts()
                                 + i * (law.highestVolts() - law.lowestVolts()) / (LAW_ROWS - 1);
                         double lambda = law.lambdaAt(volts);
                         return List.of(say("%.3f V", volts), say("%.3f", lambda), say("%.2f", lambda * job.stoich()));
-                    }).toList(), "From " + law.source().citation() + " (" + law.source().kind().words() + ")."));
+                    }).toList(), say("From %s (%s).", law.source().citation(), law.source().kind().words())));
         }
         List<Fact> setting = new ArrayList<>(told.setting().stream().map(l -> new Fact(l.ask(), l.type())).toList());
-        setting.add(new Fact("which is", told.settingNote()));
-        sections.add(Section.facts(title + "Told to the reader", setting));
-        sections.add(Section.table(title + "Check points", List.of("applied", "true", "shown", "off by"),
+        setting.add(new Fact(say("which is"), told.settingNote()));
+        sections.add(Section.facts(say("%sTold to the reader", title), setting));
+        sections.add(Section.table(say("%sCheck points", title),
+                List.of(say("applied"), say("true"), say("shown"), say("off by")),
                 told.points().stream().map(p -> List.of(p.volts(), p.truth(), p.shown(), p.off())).toList(),
                 told.pointsNote() + "."));
         Output.Proving proving = of.job().proving();
         DriveFound found = proving == null ? null : proving.found();
-        sections.add(Section.drawing(title + "What the log shows", told.plot() == null ? "" : told.plot(),
-                "Shown − true: " + told.proving() + "."));
+        sections.add(Section.drawing(say("%sWhat the log shows", title), told.plot() == null ? "" : told.plot(),
+                say("Shown − true: %s.", told.proving())));
         if (found != null) {
             sections.add(drive(title, found));
         }
@@ -244,18 +257,18 @@ public final class Sheets {
         List<Fact> facts = new ArrayList<>();
         Agreement line = found.agreement();
         if (line != null) {
-            facts.add(new Fact("Offset at λ 1",
-                    signed(line.offset()) + "; 95 of 100: " + signed(line.offsetLow()) + " to "
-                            + signed(line.offsetHigh())));
+            facts.add(new Fact(say("Offset at λ 1"),
+                    say("%s; 95 of 100: %s to %s", signed(line.offset()), signed(line.offsetLow()),
+                            signed(line.offsetHigh()))));
             Double gain = line.gain();
-            facts.add(new Fact("Gain", gain == null ? "the mixture did not move enough" : say("%.4f", gain)));
+            facts.add(new Fact(say("Gain"), gain == null ? say("the mixture did not move enough") : say("%.4f", gain)));
             Double lag = line.lag();
-            facts.add(new Fact("Lag of the reader", lag == null ? "cannot be told" : say("%.2f s", lag)));
+            facts.add(new Fact(say("Lag of the reader"), lag == null ? say("cannot be told") : say("%.2f s", lag)));
         }
-        facts.add(new Fact("Lost, frozen rows", say("%d, %d", found.lost(), found.frozen())));
+        facts.add(new Fact(say("Lost, frozen rows"), say("%d, %d", found.lost(), found.frozen())));
         List<DriveEvent> events = found.events();
-        facts.add(new Fact("To be acted on", events.isEmpty()
-                ? "nothing found"
+        facts.add(new Fact(say("To be acted on"), events.isEmpty()
+                ? say("nothing found")
                 : String.join("; ", events.stream().limit(6)
                         .map(e -> say("%s at %.0f s, ", e.kind().words(), e.from()) + mixture(e.lambda())).toList())
                         + (events.size() > 6 ? say("; and %d more", events.size() - 6) : "")));
@@ -266,13 +279,14 @@ public final class Sheets {
                 Double high = d.high();
                 return List.of(kind.words(), say("%.0f s", d.seconds()), mixture(d.lambda()),
                         low == null || high == null
-                                ? "says nothing"
-                                : mixture(low) + " to " + mixture(high)
-                                        + (d.off() == 0 ? "" : say(", off in %d", d.off())));
+                                ? say("says nothing")
+                                : say("%s to %s%s", mixture(low), mixture(high),
+                                        d.off() == 0 ? "" : say(", off in %d", d.off())));
             }).orElseGet(() -> List.of(kind.words(),
-                    found.notTold().contains(kind) ? "a channel is missing" : "not driven", "", "")));
+                    found.notTold().contains(kind) ? say("a channel is missing") : say("not driven"), "", "")));
         }
-        return new Section(title + "The drive", facts, List.of("driven", "for", "showed", "should"), rows, "",
+        return new Section(say("%sThe drive", title), facts,
+                List.of(say("driven"), say("for"), say("showed"), say("should")), rows, "",
                 List.of());
     }
 
@@ -280,39 +294,41 @@ public final class Sheets {
     private Sheet mechanic() {
         List<Section> sections = new ArrayList<>();
         List<Fact> where = new ArrayList<>();
-        pick("Place", where);
-        pick("As fitted", where);
+        pick(About.PLACE, where);
+        pick(About.FITTED, where);
         Optional<Candidate> place = job.chosenPlace()
                 .flatMap(c -> job.placing().fitted().place(job.intake().exhaust(), c));
-        sections.add(new Section("Where it is", where, List.of(), List.of(),
+        sections.add(new Section(say("Where it is"), where, List.of(), List.of(),
                 place.map(c -> PlaceDrawing.svg(job.intake().exhaust(), c)).orElse(""), List.of()));
-        group(Station.PLACE, "Why there", sections);
+        group(Station.PLACE, say("Why there"), sections);
         List<Fact> wired = new ArrayList<>();
-        for (String name : List.of("Power", "Grounds", "Wiring")) {
-            pick(name, wired);
+        for (About about : List.of(About.POWER, About.GROUNDS, About.WIRING)) {
+            pick(about, wired);
         }
-        sections.add(Section.facts("Power, fuse and ground", wired));
+        sections.add(Section.facts(say("Power, fuse and ground"), wired));
         HarnessSheet harness = HarnessSheet.of(job);
-        sections.add(new Section("Which wire is which", List.of(),
-                List.of("tag", "work", "from", "colour", "extension", "to", "colour there", ""),
+        sections.add(new Section(say("Which wire is which"), List.of(),
+                List.of(say("tag"), say("work"), say("from"), say("colour"), say("extension"), say("to"),
+                        say("colour there"), ""),
                 harness.lines().stream()
                         .map(l -> List.of(l.tag(), l.work(), l.from(), l.colour(), l.extension(), l.to(),
                                 l.joins(), l.state()))
                         .toList(),
                 harness.lines().isEmpty() ? "" : narrower(harness.strip()), List.of()));
-        group(Station.WIRE, "What was measured", sections);
+        group(Station.WIRE, say("What was measured"), sections);
         List<Fact> air = new ArrayList<>();
-        pick("Free air", air);
+        pick(About.FREE_AIR, air);
         ControllerSheet controller = job.air().controller();
-        sections.add(new Section("Free air", air, List.of(), List.of(), "",
+        sections.add(new Section(say("Free air"), air, List.of(), List.of(), "",
                 controller == null ? List.of() : List.of(controller.school().procedure())));
-        group(Station.AIR, "Against the rules", sections);
+        group(Station.AIR, say("Against the rules"), sections);
         FittingProcedure procedure = job.intake().fit().procedure();
         sections.add(
-                Section.notes("How it is fitted: " + procedure.title(), IntStream.range(0, procedure.steps().size())
-                        .mapToObj(i -> (i + 1) + ". " + procedure.steps().get(i)).toList()));
-        sections.add(Section.notes("Caution", List.of(procedure.caution())));
-        return sheet("For the next mechanic", true, sections, photos());
+                Section.notes(say("How it is fitted: %s", procedure.title()),
+                        IntStream.range(0, procedure.steps().size())
+                                .mapToObj(i -> (i + 1) + ". " + procedure.steps().get(i)).toList()));
+        sections.add(Section.notes(say("Caution"), List.of(procedure.caution())));
+        return sheet(say("For the next mechanic"), true, sections, photos());
     }
 
     private List<Album.Shown> photos() {
@@ -323,7 +339,7 @@ public final class Sheets {
 
     private void group(Station station, String title, List<Section> sections) {
         said.groups().stream().filter(g -> g.title().equals(station.title())).forEach(g -> sections.add(Section.table(
-                title, List.of("", "", "found", "limit", "costs", "source"),
+                title, List.of("", "", say("found"), say("limit"), say("costs"), say("source")),
                 g.checks().stream()
                         .map(c -> List.of(c.mark(), c.subject(), c.figure(), c.limit(), c.cost(), c.source()))
                         .toList(),
@@ -337,6 +353,6 @@ public final class Sheets {
         String rest = svg.substring(end);
         double high = Double.parseDouble(rest.substring(8, rest.indexOf("mm\"")));
         double wide = Double.parseDouble(svg.replaceFirst("(?s).*?width=\"([0-9.]+)mm\".*", "$1"));
-        return head + say("height=\"%.1fmm\"", high * 180 / wide) + rest.substring(rest.indexOf("mm\"") + 3);
+        return head + fixed("height=\"%.1fmm\"", high * 180 / wide) + rest.substring(rest.indexOf("mm\"") + 3);
     }
 }

@@ -1,5 +1,7 @@
 package amberheron.io.pack;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.job.Job;
 import amberheron.io.book.Photos;
 import amberheron.io.book.ShopHabits;
@@ -42,7 +44,7 @@ public record ShopCard(String name, @Nullable Path home, Paper paper) {
 
         /** Its name. */
         public String words() {
-            return words;
+            return word(words);
         }
 
         /** Name in a page's style. */

@@ -48,7 +48,7 @@ public final class ShopKey {
         if (!Files.exists(file)) {
             return Optional.empty();
         }
-        PrivateFile.require(file, "the key that signs packs");
+        PrivateFile.require(file, say("the key that signs packs"));
         String[] lines = TextFiles.read(file, MOST_BYTES).strip().split("\\s+", -1);
         try {
             PrivateKey secret = KeyFactory.getInstance(ALGORITHM)
@@ -66,7 +66,8 @@ public final class ShopKey {
 
     private static UnusableInput unusable(Path file) {
         return new UnusableInput(file.toString(), "",
-                "is not a key as it was made, expected two lines; put it back from where it was kept, or put it aside");
+                say("is not a key as it was made, expected two lines; put it back from where it was "
+                        + "kept, or put it aside"));
     }
 
     /**

@@ -1,6 +1,6 @@
 package amberheron.io.pack;
 
-import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.fixed;
 
 import amberheron.io.Printable;
 
@@ -16,7 +16,7 @@ final class Svg {
     static void text(StringBuilder out, double x, double y, String anchor, String words, double size) {
         String shown = Printable.marked(words.length() > LONGEST ? words.substring(0, LONGEST - 1) + "…" : words)
                 .replaceAll("[\\n\\t]+", " ");
-        out.append(say(
+        out.append(fixed(
                 "<text x=\"%.2f\" y=\"%.2f\" font-family=\"Source Sans 3, sans-serif\" font-size=\"%.1f\" text-anchor=\"%s\" fill=\"#1f2d36\">%s</text>%n",
                 x, y, size, anchor, shown.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;")));
     }

@@ -1,5 +1,6 @@
 package amberheron.io.pack;
 
+import static amberheron.core.units.Phrase.fixed;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.placement.Cope;
@@ -30,7 +31,7 @@ final class TemplateDrawing {
      * @param labels whether to write on it; inside a page the words stand beside it instead
      */
     static String svg(MarkingOut marks, boolean labels) {
-        StringBuilder out = new StringBuilder(say(
+        StringBuilder out = new StringBuilder(fixed(
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%1$.0fmm\" height=\"%2$.0fmm\" viewBox=\"0 0 %1$.0f %2$.0f\">%n",
                 WIDTH, HEIGHT));
         double left = (WIDTH - CHECK) / 2;
@@ -60,18 +61,19 @@ final class TemplateDrawing {
         // The strip's lower edge lies flush with the raw end; the curve stands back from it by what is ground away.
         path(out, strip.stream().map(p -> new Cope.Point(p.x(), -p.y())).toList(), from, STRIP_Y + STRIP, "0.3");
         if (labels) {
-            text(out, left + CHECK / 2, 11, "this line is 100 mm long: measure it before you trust the print");
-            text(out, HOLE_X + 14, HOLE_Y + 27, "gas flows down");
+            text(out, left + CHECK / 2, 11, say("this line is 100 mm long: measure it before you trust the print"));
+            text(out, HOLE_X + 14, HOLE_Y + 27, say("gas flows down"));
             if (shown) {
-                text(out, twelve, HOLE_Y - 29, "12 o'clock");
+                text(out, twelve, HOLE_Y - 29, say("12 o'clock"));
             }
-            text(out, WIDTH / 2, STRIP_Y - 2, "wrap around the bung, lower edge flush with its raw end, ends upstream");
+            text(out, WIDTH / 2, STRIP_Y - 2,
+                    say("wrap around the bung, lower edge flush with its raw end, ends upstream"));
         }
         return out.append("</svg>\n").toString();
     }
 
     private static void line(StringBuilder out, double x1, double y1, double x2, double y2, String width, String dash) {
-        out.append(say("<path d=\"M%.3f,%.3f L%.3f,%.3f\" fill=\"none\" stroke=\"#1f2d36\" stroke-width=\"%s\"%s/>%n",
+        out.append(fixed("<path d=\"M%.3f,%.3f L%.3f,%.3f\" fill=\"none\" stroke=\"#1f2d36\" stroke-width=\"%s\"%s/>%n",
                 x1, y1,
                 x2, y2, width, dash.isEmpty() ? "" : " stroke-dasharray=\"" + dash + "\""));
     }
@@ -79,11 +81,11 @@ final class TemplateDrawing {
     private static void path(StringBuilder out, List<Cope.Point> points, double x, double y, String width) {
         String d = points.stream().map(p -> say("%.3f,%.3f", x + 1000 * p.x(), y + 1000 * p.y()))
                 .collect(Collectors.joining(" L", "M", ""));
-        out.append(say("<path d=\"%s\" fill=\"none\" stroke=\"#1f2d36\" stroke-width=\"%s\"/>%n", d, width));
+        out.append(fixed("<path d=\"%s\" fill=\"none\" stroke=\"#1f2d36\" stroke-width=\"%s\"/>%n", d, width));
     }
 
     private static void text(StringBuilder out, double x, double y, String words) {
-        out.append(say(
+        out.append(fixed(
                 "<text x=\"%.2f\" y=\"%.2f\" font-family=\"sans-serif\" font-size=\"3\" text-anchor=\"middle\" fill=\"#1f2d36\">%s</text>%n",
                 x, y, words));
     }

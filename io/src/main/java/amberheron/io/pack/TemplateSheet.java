@@ -33,15 +33,15 @@ public record TemplateSheet(String job, String place, List<Mark> marks, String d
     /** The figures to mark and cut by, in the units chosen. */
     public static List<Mark> marks(MarkingOut marks, UnitChoice units, double stoich) {
         List<Mark> list = new ArrayList<>();
-        list.add(new Mark("Along the pipe", length(marks.along(), 0, units, stoich)));
-        list.add(new Mark("Around, from 12 o'clock", length(Math.abs(marks.around()), 1, units, stoich)
-                + (marks.around() < 0 ? " towards 9" : marks.around() > 0 ? " towards 3" : "")));
-        list.add(new Mark("Pilot", length(marks.pilot(), 0, units, stoich)));
-        list.add(new Mark("Step drill", marks.steps().stream().map(m -> units.number(m, stoich))
+        list.add(new Mark(say("Along the pipe"), length(marks.along(), 0, units, stoich)));
+        list.add(new Mark(say("Around, from 12 o'clock"), length(Math.abs(marks.around()), 1, units, stoich)
+                + (marks.around() < 0 ? say(" towards 9") : marks.around() > 0 ? say(" towards 3") : "")));
+        list.add(new Mark(say("Pilot"), length(marks.pilot(), 0, units, stoich)));
+        list.add(new Mark(say("Step drill"), marks.steps().stream().map(m -> units.number(m, stoich))
                 .collect(Collectors.joining(" · "))));
-        list.add(new Mark("Hole", length(marks.hole(), 1, units, stoich)));
-        list.add(new Mark("Cope, deepest", length(marks.bung().depth(), 2, units, stoich)));
-        list.add(new Mark("Bung to pipe", say("%.0f°", Math.toDegrees(marks.bung().angle()))));
+        list.add(new Mark(say("Hole"), length(marks.hole(), 1, units, stoich)));
+        list.add(new Mark(say("Cope, deepest"), length(marks.bung().depth(), 2, units, stoich)));
+        list.add(new Mark(say("Bung to pipe"), say("%.0f°", Math.toDegrees(marks.bung().angle()))));
         return List.copyOf(list);
     }
 

@@ -94,7 +94,7 @@ class BookCopiesTest {
         try (JobBook own = JobBook.open(file())) {
             own.add(job("A", "van"));
             assertThat(Transfer.backup(own, backup, (j, p) -> Optional.empty(), BookCopiesTest::quiet).said())
-                    .startsWith("1 jobs carried and read back");
+                    .startsWith("1 job carried and read back");
         }
         Files.setPosixFilePermissions(backup, PosixFilePermissions.fromString("r--r--r--"));
         Files.setPosixFilePermissions(stick, PosixFilePermissions.fromString("r-xr-xr-x"));

@@ -84,6 +84,6 @@ class PairsTest {
         assertThatThrownBy(() -> ScaleFile.read(mixed)).hasMessageContaining("line 3")
                 .hasMessageContaining("expected the same in all");
         Path one = file("o.csv", "volts,lambda\n0,0.7\n");
-        assertThatThrownBy(() -> ScaleFile.read(one)).hasMessageContaining("found 1 rows, expected two or more");
+        assertThatThrownBy(() -> ScaleFile.read(one)).hasMessageContaining("found 1 row, expected two or more");
     }
 }

@@ -220,15 +220,15 @@ class JobDocumentTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
             "\"colour\" : \"white/blue\"|\"colour\" : \"beige\"|wiring.harness.wires[0].colour|expected a colour",
-            "\"work\" : \"analog\"|\"work\" : \"music\"|/wiring/harness/wires/0/work|enumeration",
+            "\"work\" : \"analog\"|\"work\" : \"music\"|/wiring/harness/wires/0/work|found “music”, expected one of power, constant",
             "\"tag\" : \"8\"|\"tag\" : \"7\"|wiring.harness|tag “7” twice",
-            "\"to\" : \"logger\"|\"to\" : \"moon\"|/wiring/harness/wires/0/to|enumeration",
-            "\"done\" : [ 1 ]|\"done\" : [ \"one\" ]|/wiring/harness/joints/done/0|integer expected",
-            "\"passage\" : \"slit\"|\"passage\" : 3|/wiring/harness/route/passage|enumeration",
-            "\"school\" : \"timer-relay\"|\"school\" : \"luck\"|/wiring/heater/school|enumeration",
-            "\"form\" : \"can\"|\"form\" : \"smoke\"|/wiring/signals/hookups/0/form|enumeration",
-            "\"outputOhms\" : 220.0|\"outputOhms\" : -1|/wiring/signals/outputOhms|exclusive minimum value of 0",
-            "\"outputOhms\" : 220.0|\"outputOhms\" : 0|/wiring/signals/outputOhms|exclusive minimum value of 0"})
+            "\"to\" : \"logger\"|\"to\" : \"moon\"|/wiring/harness/wires/0/to|found “moon”, expected one of sensor",
+            "\"done\" : [ 1 ]|\"done\" : [ \"one\" ]|/wiring/harness/joints/done/0|found string, expected integer",
+            "\"passage\" : \"slit\"|\"passage\" : 3|/wiring/harness/route/passage|expected one of none, bare",
+            "\"school\" : \"timer-relay\"|\"school\" : \"luck\"|/wiring/heater/school|found “luck”, expected one of with-ignition",
+            "\"form\" : \"can\"|\"form\" : \"smoke\"|/wiring/signals/hookups/0/form|found “smoke”, expected one of single-ended",
+            "\"outputOhms\" : 220.0|\"outputOhms\" : -1|/wiring/signals/outputOhms|found -1, expected more than 0",
+            "\"outputOhms\" : 220.0|\"outputOhms\" : 0|/wiring/signals/outputOhms|expected more than 0"})
     void aHarnessThatCannotBeIsNamedByItsPlace(String right, String wrong, String place, String says)
             throws IOException {
         Chart chart = new Chart(List.of(
@@ -256,7 +256,7 @@ class JobDocumentTest {
     void hostileDocumentsAreRefused() throws IOException {
         refused("[".repeat(100_000), "not JSON");
         refused("{\"a\":".repeat(5000), "not JSON");
-        refused("{\"id\": 1, \"id\": 2}", "Duplicate");
+        refused("{\"id\": 1, \"id\": 2}", "twice in one object");
         refused("[1, 2]", "expected a JSON object");
         refused("{} {}", "not JSON");
         refused(JobDocument.of(job()).text().replace("1.5", "1e999"), "number");

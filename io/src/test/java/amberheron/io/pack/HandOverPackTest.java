@@ -346,7 +346,7 @@ class HandOverPackTest {
                         new AsWired(13.9, 13.1, java.time.LocalDate.of(2026, 5, 12), "fuse behind the glove box",
                                 List.of(new Photo("loom.jpg", "cd", ""))))));
         HandOverSheet sheet = HandOverSheet.of(review(job), UnitChoice.METRIC);
-        assertThat(sheet.facts()).filteredOn(f -> f.name().equals("Wiring")).singleElement()
+        assertThat(sheet.facts()).filteredOn(f -> f.about() == HandOverSheet.About.WIRING).singleElement()
                 .satisfies(f -> assertThat(f.value()).isEqualTo(
                         "2026-05-12; heater timer relay, about 30 s after the start; joints soldered splice; "
                                 + "unused wires 4 (taped and bundled), 5 (not said how left); photos: loom.jpg; "

@@ -1,0 +1,191 @@
+package amberheron.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import amberheron.app.cli.HeronCommand;
+import amberheron.app.session.Session;
+import amberheron.core.drivelog.LogChannel;
+import amberheron.core.units.UnitChoice;
+import amberheron.io.book.JobBook;
+import amberheron.io.json.JobDocument;
+import amberheron.io.pack.HandOverPack;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.ResourceLock;
+import tools.jackson.databind.json.JsonMapper;
+
+/** In a made-up language no word of ours is said by a command, a refusal or a sheet; documents are the same in every language. */
+@ResourceLock(Hands.SCREEN)
+class OtherLanguageCommandsTest {
+    /** Names of commands are the same in every language. */
+    private static final List<String> COMMANDS = List.of("", "scale", "diagnose", "place", "wire", "air", "prove",
+            "review",
+            "pack", "verify", "key", "book", "simulate", "catalogue", "demo", "pictures");
+
+    private final MadeUpLanguage language = new MadeUpLanguage();
+    private final TreeSet<String> unmarked = new TreeSet<>();
+    @TempDir
+    Path home = Path.of("");
+
+    @BeforeAll
+    static void speak() {
+        MadeUpLanguage.speak();
+    }
+
+    @BeforeEach
+    void demo() throws IOException {
+        Demo.copy(home);
+        language.exempt(COMMANDS);
+        language.exemptColumns(home.resolve("logs/SB-014-drive.csv"));
+        language.exempt(List.of("heron", "streams"));
+        language.exempt(Arrays.stream(LogChannel.values()).map(LogChannel::key).toList());
+        try (JobBook book = JobBook.open(home.resolve("book.db"))) {
+            for (String job : List.of("SB-014", "SB-015", "SB-016")) {
+                String text = book.load(job).orElseThrow().document().text();
+                language.exempt(MadeUpLanguage.texts(JsonMapper.shared().readTree(text)));
+                Files.writeString(home.resolve(job + ".json"), text);
+            }
+        }
+    }
+
+    private String said(String... args) {
+        PrintStream out = System.out;
+        PrintStream err = System.err;
+        ByteArrayOutputStream said = new ByteArrayOutputStream();
+        try (PrintStream both = new PrintStream(said, true, StandardCharsets.UTF_8)) {
+            System.setOut(both);
+            System.setErr(both);
+            HeronCommand.run(args, new HeronCommand.Environment(home, Optional.empty(), Optional.empty(), () -> {
+                throw new IllegalStateException("no desktop here");
+            }));
+        } finally {
+            System.setOut(out);
+            System.setErr(err);
+        }
+        return said.toString(StandardCharsets.UTF_8);
+    }
+
+    private void look(String where, String text) {
+        text.lines().forEach(line -> {
+            if (!language.unmarked(line).isEmpty()) {
+                unmarked.add(where + ": " + language.unmarked(line) + " in “" + line.strip() + "”");
+            }
+        });
+    }
+
+    private String at(String name) {
+        return home.resolve(name).toString();
+    }
+
+    private String file(String name, String text) throws IOException {
+        return Files.writeString(home.resolve(name), text).toString();
+    }
+
+    @Test
+    void commandsSpeakIt() {
+        for (String job : List.of("SB-014", "SB-015", "SB-016")) {
+            for (String command : List.of("place", "wire", "air", "review")) {
+                look(command + " " + job, said(command, at(job + ".json")));
+            }
+            look("prove " + job, said("prove", at(job + ".json"), at("logs/" + job + "-drive.csv")));
+            look("pack " + job, said("pack", at(job + ".json"), "--out", at("packs/" + job)));
+            look("verify " + job, said("verify", at("packs/" + job), at(job + ".json")));
+        }
+        look("book", said("book"));
+        look("backup", said("book", "backup", at("copy.db")));
+        look("move", said("book", "move", "SB-014", "--to", at("other.db")));
+        look("key", said("key"));
+        assertThat(unmarked).isEmpty();
+    }
+
+    @Test
+    void refusalsSpeakIt() throws IOException {
+        String job = Files.readString(home.resolve("SB-016.json"));
+        List<List<String>> wrong = new ArrayList<>(List.of(List.of("plaice"), List.of("place"),
+                List.of("place", at("nowhere.json")), List.of("place", file("no.json", "{")),
+                List.of("place", file("list.json", "[]")), List.of("place", file("job.json", "{\"format\": \"x\"}")),
+                List.of("review", file("fuse.json", job.replaceAll("\"fuse\" ?: ?[^,]+", "\"fuse\": -4"))),
+                List.of("review",
+                        file("far.json", job.replaceAll("\"displacement\" ?: ?[^,]+", "\"displacement\": \"x\""))),
+                List.of("prove", at("SB-016.json"), file("none.csv", "a,b\n1,2\n")),
+                List.of("prove", at("SB-016.json"), at("SB-016.json")),
+                List.of("prove", at("SB-016.json"), at("logs/SB-016-drive.csv"), "--map", "reader=nothing"),
+                List.of("scale", "--law", "none", "--reader", "none"), List.of("scale"),
+                List.of("simulate", "controller", "--port", "x"), List.of("catalogue", at("nowhere")),
+                List.of("book", "restore", at("SB-016.json")), List.of("book", "use", "postgresql://a@[::1]:1/x"),
+                List.of("verify", at("nowhere")), List.of("pack", at("SB-016.json"), "--out", "")));
+        for (List<String> args : wrong) {
+            language.exempt(args.stream().map(a -> a.substring(a.lastIndexOf('/') + 1)).toList());
+            look(String.join(" ", args), names(said(args.toArray(String[]::new)).replaceAll("“[^”]*”", "")));
+        }
+        assertThat(unmarked).isEmpty();
+    }
+
+    /** What stands in capitals is a place for a value, and what begins with hyphens an option. */
+    @Test
+    void helpAndManualSpeakIt() {
+        for (String command : COMMANDS) {
+            look("help " + command, names(said(Stream.of(command, "--help").filter(a -> !a.isEmpty())
+                    .toArray(String[]::new))));
+        }
+        look("man", names(said("man")));
+        assertThat(unmarked).isEmpty();
+    }
+
+    private static String names(String help) {
+        return help.replace("\\-", "-").replaceAll("\\\\f[BIR]", "").replaceAll("(?m)^\\.[A-Z]{2} [a-zA-Z ]*$", "")
+                .replaceAll("(?<![a-z])--?[a-zA-Z]+|\\b[A-Z_]{2,}\\b|WxH|\\.csv|<\\w+>|(?m)^ +[a-z]+", "");
+    }
+
+    @Test
+    void sheetsSpeakItAndDocumentsDoNot() throws IOException {
+        try (Session session = Demo.empty(home)) {
+            for (String id : List.of("SB-014", "SB-015", "SB-016")) {
+                session.open(id);
+                JobDocument document = session.document();
+                assertThat(document.text()).as("the document").isEqualTo(Files.readString(home.resolve(id + ".json")));
+                Path folder = Files.createDirectories(home.resolve("out-" + id));
+                List<Path> files = new ArrayList<>(HandOverPack.write(document, session.review(), UnitChoice.METRIC,
+                        session.preferences().card(), folder));
+                files.forEach(f -> language.exempt(List.of(f.getFileName().toString())));
+                for (Path file : files) {
+                    String name = file.getFileName().toString();
+                    if (name.endsWith(".html") || name.endsWith(".svg") || name.endsWith(".ics")) {
+                        look(name, words(Files.readString(file)));
+                    } else if (name.endsWith(".csv") && !name.endsWith("-setting.csv")) {
+                        assertThat(Files.readString(file)).as(name).isEqualTo(letters(Files.readString(file)));
+                    }
+                }
+            }
+        }
+        assertThat(unmarked).isEmpty();
+    }
+
+    /** What can be read of a page. */
+    private static String words(String page) {
+        return page.replaceAll("\r\n ", "").replace("\\,", ",").replaceAll("(?s)<style.*?</style>", "")
+                .replaceAll("(?s)<[^>]*>", "\n")
+                .replaceAll("&#39;|&quot;", "'").replaceAll("&[a-z]+;", " ")
+                .replaceAll("(?m)^(BEGIN|END|VERSION|PRODID|UID|DTSTAMP|DTSTART|DTEND|TRIGGER|ACTION).*$", "")
+                .replaceAll("(?m)^(SUMMARY|DESCRIPTION)", "");
+    }
+
+    private static String letters(String text) {
+        return Arrays.stream(text.split("")).filter(c -> c.isEmpty() || c.charAt(0) < 0x100 || "–−⌀→λΩ≥≤°µ".contains(c))
+                .reduce("", String::concat);
+    }
+}
