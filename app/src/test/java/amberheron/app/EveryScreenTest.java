@@ -2,21 +2,17 @@ package amberheron.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import amberheron.app.desktop.Stations;
 import amberheron.app.parts.Drawing;
-import amberheron.app.parts.StationPlug;
-import amberheron.app.session.StationModel;
+import amberheron.app.session.LeafId;
 import amberheron.core.job.Station;
 import amberheron.core.units.UnitChoice;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Consumer;
-import java.util.stream.Collectors;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -40,11 +36,6 @@ import org.junit.jupiter.api.Test;
 
 /** What holds on every leaf of every station, whatever it shows. */
 class EveryScreenTest extends WindowTest {
-    /** The leaves of a station, by the words they are found with. */
-    private static final Map<Station, StationModel> LEAVES = Stations.all().stream()
-            .filter(p -> !p.model().leaves().isEmpty())
-            .collect(Collectors.toMap(StationPlug::station, StationPlug::model));
-
     /** Brings each leaf of each station in turn; looked at on the screen's thread, where nothing moves meanwhile. */
     private void everywhere(String job, Consumer<String> looked) {
         Consumer<String> look = where -> Hands.onScreen(() -> {
@@ -54,14 +45,9 @@ class EveryScreenTest extends WindowTest {
         find("job " + job);
         for (Station station : Station.values()) {
             hands.push(KeyCode.ALT, KeyCode.getKeyCode(String.valueOf(station.number())));
-            StationModel model = LEAVES.get(station);
-            if (model == null) {
-                look.accept(job + " " + station);
-                continue;
-            }
-            model.leaves().forEach((words, leaf) -> {
+            LeafId.of(station).forEach(leaf -> {
                 hands.interact(() -> session.focus(leaf));
-                look.accept(job + " " + station + " " + words);
+                look.accept(job + " " + station + " " + leaf.words());
             });
         }
     }
@@ -88,14 +74,11 @@ class EveryScreenTest extends WindowTest {
     @Test
     void everyLeafIsFoundByItsWords() {
         find("job SB-014");
-        Map<String, String> leaves = new LinkedHashMap<>();
-        LEAVES.values().forEach(m -> leaves.putAll(m.leaves()));
-        assertThat(leaves).hasSize(38);
-        leaves.forEach((words, leaf) -> {
-            find(words);
-            assertThat(((ToggleButton) byId(leaf)).isSelected()).as(words).isTrue();
-            assertThat(seen(byId(leaf))).as(words).isTrue();
-        });
+        for (LeafId leaf : LeafId.values()) {
+            find(leaf.words());
+            assertThat(((ToggleButton) byId(leaf.id())).isSelected()).as(leaf.words()).isTrue();
+            assertThat(seen(byId(leaf.id()))).as(leaf.words()).isTrue();
+        }
     }
 
     /** A leaf answers one question on one screen: with the demo's jobs nothing has to be scrolled for, and tab goes as one reads. */

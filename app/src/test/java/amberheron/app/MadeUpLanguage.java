@@ -13,9 +13,11 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.regex.MatchResult;
@@ -43,6 +45,7 @@ final class MadeUpLanguage {
             "kHz", "MB", "kB", "postgresql");
 
     private final List<String> exempt = new ArrayList<>();
+    private final Map<String, List<String>> seen = new HashMap<>();
 
     MadeUpLanguage() {
         for (String list : List.of("controllers", "fuels", "laws", "readers", "streams", "wires")) {
@@ -82,6 +85,7 @@ final class MadeUpLanguage {
         Set<String> all = new LinkedHashSet<>(exempt);
         all.addAll(names);
         all.removeIf(n -> n.strip().length() < 2);
+        seen.clear();
         exempt.clear();
         exempt.addAll(all);
         exempt.sort(Comparator.comparingInt(String::length).reversed());
@@ -108,6 +112,10 @@ final class MadeUpLanguage {
 
     /** Words in it that carry no mark and are nobody's. */
     List<String> unmarked(String text) {
+        return WORD.matcher(text).find() ? seen.computeIfAbsent(text, this::looked) : List.of();
+    }
+
+    private List<String> looked(String text) {
         String left = FILE.matcher(text).replaceAll(" ");
         for (String name : exempt) {
             if (left.contains(name)) {

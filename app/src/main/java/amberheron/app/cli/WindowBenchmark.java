@@ -3,6 +3,7 @@ package amberheron.app.cli;
 import amberheron.app.desktop.Desktop;
 import amberheron.app.desktop.Stations;
 import amberheron.app.parts.Parts;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.app.session.Tasks;
 import amberheron.app.shell.Shell;
@@ -106,7 +107,7 @@ final class WindowBenchmark {
                     // A job that is opened begins at its first station.
                     session.at().go(Station.PLACE);
                 }
-                session.focus("place.leaf.choose");
+                session.focus(LeafId.PLACE_CHOOSE);
                 return false;
             }
             double x = 280 + 120 * Math.sin(frame / 30.0);
@@ -133,7 +134,7 @@ final class WindowBenchmark {
                 return false;
             }
             if (!shown[1]) {
-                session.focus("prove.leaf.drive");
+                session.focus(LeafId.PROVE_DRIVE);
                 shown[1] = true;
                 return false;
             }
@@ -154,7 +155,7 @@ final class WindowBenchmark {
     /** Whether the reading of a log was begun, through its field. */
     private static boolean reads(Session session, Scene scene, Path log) {
         if (!(Parts.find(scene.getRoot(), "prove.file") instanceof TextField field)) {
-            session.focus("prove.leaf.channels");
+            session.focus(LeafId.PROVE_CHANNELS);
             return false;
         }
         if (!field.getText().equals(log.toString())) {

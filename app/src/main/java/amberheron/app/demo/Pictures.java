@@ -5,6 +5,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.app.desktop.Desktop;
 import amberheron.app.desktop.Stations;
 import amberheron.app.parts.StationPlug;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.app.shell.Shell;
 import amberheron.core.job.Station;
@@ -61,7 +62,7 @@ public final class Pictures {
                 files.add(snap(session, scene, folder.resolve(picture.name() + ".png"), () -> {
                     session.at().go(plug.station());
                     session.at().cursor(0.85);
-                    session.focus(picture.field());
+                    session.focus(picture.leaf());
                 }));
             }
         }
@@ -73,13 +74,13 @@ public final class Pictures {
         }));
         files.add(snap(session, scene, folder.resolve("scale-dark.png"), () -> {
             press(scene, KeyCode.ESCAPE);
-            session.focus("scale.leaf.link");
+            session.focus(LeafId.SCALE_LINK);
             session.preferences().dark(true);
         }));
         Runnable arm = key(scene, "F11");
         files.add(snap(session, scene, folder.resolve("arms-length.png"), () -> {
             session.preferences().dark(false);
-            session.focus("scale.leaf.check");
+            session.focus(LeafId.SCALE_CHECK);
             arm.run();
         }));
         onScreen(() -> {

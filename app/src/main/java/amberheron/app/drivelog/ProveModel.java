@@ -35,16 +35,10 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 
 /** Model of the Prove station. */
 public final class ProveModel implements StationModel {
-    static final String VERDICT = "prove.leaf.verdict";
-    static final String DRIVE = "prove.leaf.drive";
-    static final String TRUTH = "prove.leaf.truth";
-    static final String TRIMS = "prove.leaf.trims";
-    static final String CHANNELS = "prove.leaf.channels";
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss", Locale.ROOT)
             .withZone(ZoneOffset.UTC);
 
@@ -124,13 +118,6 @@ public final class ProveModel implements StationModel {
                             "%s lies over the drive: its controller, from its first second. Nothing is judged by it.",
                             log.file());
                 });
-    }
-
-    @Override
-    public Map<String, String> leaves() {
-        return Map.of(say("verdict of the proving drive"), VERDICT, say("how it was driven, regimes, events"), DRIVE,
-                say("truth: gas analyser, narrowband's steps, a change made on purpose"), TRUTH,
-                say("trims: what the drive advises of the fuelling"), TRIMS, say("log and its channels"), CHANNELS);
     }
 
     @Override

@@ -1,10 +1,9 @@
 package amberheron.app.drivelog;
 
-import static amberheron.core.units.Phrase.say;
-
 import amberheron.app.parts.Leaves;
 import amberheron.app.parts.StationView;
 import amberheron.app.scaling.OutputSwitch;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import java.util.List;
 import javafx.scene.Node;
@@ -19,11 +18,11 @@ public final class ProveView implements StationView {
     public ProveView(Session session) {
         output = new OutputSwitch(session);
         TraceView view = new TraceView(session);
-        leaves = new Leaves(session).with(say("Verdict"), ProveModel.VERDICT, () -> new VerdictLeaf(session, view))
-                .with(say("Drive"), ProveModel.DRIVE, () -> new DriveLeaf(session, view))
-                .with(say("Truth"), ProveModel.TRUTH, () -> new TruthLeaf(session))
-                .with(say("Trims"), ProveModel.TRIMS, () -> new TrimsLeaf(session))
-                .with(say("Channels"), ProveModel.CHANNELS, () -> new ChannelsLeaf(session, view));
+        leaves = new Leaves(session).with(LeafId.PROVE_VERDICT, () -> new VerdictLeaf(session, view))
+                .with(LeafId.PROVE_DRIVE, () -> new DriveLeaf(session, view))
+                .with(LeafId.PROVE_TRUTH, () -> new TruthLeaf(session))
+                .with(LeafId.PROVE_TRIMS, () -> new TrimsLeaf(session))
+                .with(LeafId.PROVE_CHANNELS, () -> new ChannelsLeaf(session, view));
     }
 
     @Override

@@ -7,6 +7,7 @@ import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Figures;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.core.job.Station;
 import amberheron.core.scaling.Diagnosis;
@@ -35,7 +36,7 @@ final class VerdictLeaf implements Leaf {
         plot = new TracePlot(session, view, HEIGHT);
         go = Parts.button(say("Look at it at Scale"), "prove.scale", () -> {
             session.at().go(Station.SCALE);
-            session.focus("scale.leaf.link");
+            session.focus(LeafId.SCALE_LINK);
         }, "quiet");
         pinned = Parts.card(say("Over the drive"), plot);
         node = Columns.wideLeft(230, Parts.noted(say("Against the rules"), stale, findings),

@@ -7,16 +7,19 @@ import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
 import amberheron.app.session.ControllerDesk;
 import amberheron.app.session.Figures;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Onward;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.Report;
+import amberheron.core.finding.CheckId;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Origin;
 import amberheron.core.finding.Verdict;
 import amberheron.core.freeair.Air;
+import amberheron.core.freeair.AirCheck;
 import amberheron.core.freeair.AirField;
 import amberheron.core.freeair.Coach;
 import amberheron.core.freeair.CoachEvent;
@@ -37,9 +40,7 @@ import amberheron.core.units.Measure;
 import amberheron.core.units.Phrase;
 import java.time.Instant;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -61,13 +62,6 @@ public final class AirModel implements StationModel {
     @Override
     public String subtitle() {
         return say("The one gas everyone has for nothing, and how much oxygen is in it today");
-    }
-
-    @Override
-    public Map<String, String> leaves() {
-        Map<String, String> leaves = new LinkedHashMap<>();
-        Arrays.stream(AirLeaf.values()).forEach(l -> leaves.put(l.words(), l.id()));
-        return leaves;
     }
 
     @Override
@@ -245,10 +239,15 @@ public final class AirModel implements StationModel {
         return Figures.text(session, new Measure(air.oxygen(), Dimension.FRACTION, 2));
     }
 
+    /** The leaf that a check stands on. */
+    private static LeafId leaf(CheckId check) {
+        return check == AirCheck.AIR || check == AirCheck.CONTROLLER ? LeafId.AIR_TODAY : LeafId.AIR_VERDICT;
+    }
+
     /** Content of a leaf. */
-    static List<Finding> findings(Session session, AirLeaf leaf) {
+    static List<Finding> findings(Session session, LeafId leaf) {
         return session.review().findings(Station.AIR).stream()
-                .filter(f -> AirLeaf.of(f.check().id()) == leaf).toList();
+                .filter(f -> leaf(f.check().id()) == leaf).toList();
     }
 
     @Override
@@ -362,7 +361,7 @@ public final class AirModel implements StationModel {
 
     private Action act(Session session, String words, CoachEvent event) {
         return new Action(words, () -> {
-            session.focus(AirLeaf.COACH.id());
+            session.focus(LeafId.AIR_COACH);
             happens(session, event);
             // What is seen next is picked there; and no key falls on what stops it.
             session.focus(SIGN);

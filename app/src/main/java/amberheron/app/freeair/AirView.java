@@ -3,6 +3,7 @@ package amberheron.app.freeair;
 import amberheron.app.parts.Leaves;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.StationView;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import java.util.List;
 import javafx.scene.Node;
@@ -18,15 +19,10 @@ public final class AirView implements StationView {
 
     /** The view on a session. */
     public AirView(Session session, AirModel model) {
-        leaves = new Leaves(session);
-        for (AirLeaf leaf : AirLeaf.values()) {
-            leaves.with(leaf.title(), leaf.id(), () -> switch (leaf) {
-                case TODAY -> new TodayLeaf(session);
-                case COACH -> new CoachLeaf(session, model);
-                case VERDICT -> new VerdictLeaf(session);
-                case SENSOR -> new SensorLeaf(session);
-            });
-        }
+        leaves = new Leaves(session).with(LeafId.AIR_TODAY, () -> new TodayLeaf(session))
+                .with(LeafId.AIR_COACH, () -> new CoachLeaf(session, model))
+                .with(LeafId.AIR_VERDICT, () -> new VerdictLeaf(session))
+                .with(LeafId.AIR_SENSOR, () -> new SensorLeaf(session));
         Parts.beat(session, BEAT, () -> {
             if (model.tick(session)) {
                 session.tell(session.notice());

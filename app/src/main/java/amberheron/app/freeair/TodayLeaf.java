@@ -13,6 +13,7 @@ import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Figures;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.controller.InAir;
@@ -86,7 +87,7 @@ final class TodayLeaf implements Leaf {
 
     @Override
     public void refresh() {
-        List<Finding> found = AirModel.findings(session, AirLeaf.TODAY);
+        List<Finding> found = AirModel.findings(session, LeafId.AIR_TODAY);
         findings.refresh(found, "");
         go.setText(found.stream().filter(f -> f.check().is(AirCheck.AIR))
                 .findFirst().map(f -> Figures.text(session, f.consequence())).orElse(""));

@@ -12,6 +12,7 @@ import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Figures;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.core.finding.Origin;
 import amberheron.core.freeair.AirField;
@@ -63,7 +64,7 @@ final class VerdictLeaf implements Leaf {
     @Override
     public void refresh() {
         FreeAirCheck check = session.job().air();
-        findings.refresh(AirModel.findings(session, AirLeaf.VERDICT), "");
+        findings.refresh(AirModel.findings(session, LeafId.AIR_VERDICT), "");
         LocalDate day = check.date();
         date.setText(day == null ? say("no reading yet") : say("read %s", day));
         stale.setText(Figures.stale(session, Station.AIR));

@@ -25,7 +25,6 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 
 /** Model of the Hand over station. */
@@ -44,9 +43,6 @@ public final class HandOverModel implements StationModel {
         return date == null ? "" : say("handed over %s", date);
     }
 
-    static final String SHEET = "handover.leaf.sheet";
-    static final String PACK = "handover.leaf.pack";
-    static final String PROOF = "handover.leaf.proof";
     /** Longer names of a shop do not fit the head of a sheet. */
     static final int MOST_NAME = 60;
 
@@ -67,13 +63,6 @@ public final class HandOverModel implements StationModel {
         }
         session.edit(say("return visit"), j -> j.withHandOver(j.handOver().withDate(null)));
         session.tell(say("A return visit: what was given stays, and Proof shows what changes from now on."));
-    }
-
-    @Override
-    public Map<String, String> leaves() {
-        return Map.of(say("sheets for owner, tuner and next mechanic"), SHEET,
-                say("pack and how the shop shows itself"), PACK,
-                say("proof: whether a pack is whole and what changed since"), PROOF);
     }
 
     /** Dates the hand-over and writes the pack, off the screen's thread. */

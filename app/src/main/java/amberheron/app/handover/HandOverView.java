@@ -1,9 +1,8 @@
 package amberheron.app.handover;
 
-import static amberheron.core.units.Phrase.say;
-
 import amberheron.app.parts.Leaves;
 import amberheron.app.parts.StationView;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import java.util.List;
 import javafx.scene.Node;
@@ -15,9 +14,9 @@ public final class HandOverView implements StationView {
 
     /** The view on a session. */
     public HandOverView(Session session, HandOverModel model) {
-        leaves = new Leaves(session).with(say("Sheet"), HandOverModel.SHEET, () -> new SheetLeaf(session))
-                .with(say("Pack"), HandOverModel.PACK, () -> new PackLeaf(session, model))
-                .with(say("Proof"), HandOverModel.PROOF, () -> new ProofLeaf(session, model));
+        leaves = new Leaves(session).with(LeafId.HAND_OVER_SHEET, () -> new SheetLeaf(session))
+                .with(LeafId.HAND_OVER_PACK, () -> new PackLeaf(session, model))
+                .with(LeafId.HAND_OVER_PROOF, () -> new ProofLeaf(session, model));
     }
 
     @Override

@@ -1,5 +1,6 @@
 package amberheron.app.parts;
 
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -29,12 +30,14 @@ public final class Leaves extends VBox {
 
     /** One of them; it is made when it is first brought, and while hidden shows the job anew only when it is brought. */
     private final class Tab {
+        private final LeafId id;
         private final ToggleButton button;
         private final Supplier<Leaf> made;
         private @Nullable Leaf leaf;
         private boolean stale = true;
 
-        Tab(ToggleButton button, Supplier<Leaf> made) {
+        Tab(LeafId id, ToggleButton button, Supplier<Leaf> made) {
+            this.id = id;
             this.button = button;
             this.made = made;
         }
@@ -80,7 +83,7 @@ public final class Leaves extends VBox {
             if (getScene() == null) {
                 return;
             }
-            Optional<Tab> named = leaves.stream().filter(l -> wanted.equals(l.button.getId())).findFirst();
+            Optional<Tab> named = leaves.stream().filter(l -> wanted.equals(l.id.id())).findFirst();
             if (named.isPresent()) {
                 // A leaf itself: the others need not be made to look for it in them.
                 show(named.get());
@@ -128,10 +131,10 @@ public final class Leaves extends VBox {
     }
 
     /** Adds a leaf; the first is shown. */
-    public Leaves with(String title, String id, Supplier<Leaf> made) {
-        ToggleButton button = new ToggleButton(title);
-        Tab leaf = new Tab(button, made);
-        button.setId(id);
+    public Leaves with(LeafId id, Supplier<Leaf> made) {
+        ToggleButton button = new ToggleButton(id.title());
+        Tab leaf = new Tab(id, button, made);
+        button.setId(id.id());
         button.setMinWidth(USE_PREF_SIZE);
         button.getStyleClass().add("leaf-tab");
         button.setOnAction(e -> show(leaf));
@@ -155,6 +158,6 @@ public final class Leaves extends VBox {
         }
         Parts.show(pinned, !wanted.pinned().isEmpty());
         leaves.forEach(l -> l.button.setSelected(l.equals(wanted)));
-        session.at().leaf(wanted.button.getId());
+        session.at().leaf(wanted.id);
     }
 }

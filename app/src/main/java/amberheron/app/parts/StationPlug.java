@@ -1,5 +1,6 @@
 package amberheron.app.parts;
 
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.core.job.Station;
@@ -19,9 +20,9 @@ public record StationPlug<M extends StationModel>(Station station, M model, BiFu
      *
      * @param name of the picture's file, without its ending
      * @param job number of the demo job
-     * @param field what is asked for, which brings the leaf it is on; empty for a station of one leaf
+     * @param leaf which of its leaves
      */
-    public record Picture(String name, String job, String field) {
+    public record Picture(String name, String job, LeafId leaf) {
     }
 
     public StationPlug {

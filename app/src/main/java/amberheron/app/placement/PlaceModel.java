@@ -6,6 +6,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
 import amberheron.app.session.Figures;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Onward;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
@@ -40,9 +41,7 @@ import amberheron.io.pack.TemplateSheet;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -67,19 +66,6 @@ public final class PlaceModel implements StationModel {
 
     static Exhaust exhaust(Session session) {
         return session.job().intake().exhaust();
-    }
-
-    @Override
-    public Map<String, String> leaves() {
-        Map<String, String> leaves = new LinkedHashMap<>();
-        leaves.put("pieces of the pipe", "place.leaf.pipe");
-        leaves.put("what lies around it, sensor and lead, how the car stands", "place.leaf.around");
-        leaves.put("choose, rules and search", "place.leaf.choose");
-        leaves.put("mark out, templates", "place.leaf.mark");
-        leaves.put("procedure, step by step", "place.leaf.procedure");
-        leaves.put("as fitted", "place.leaf.fitted");
-        leaves.put("the shop's schools", "place.leaf.schools");
-        return leaves;
     }
 
     @Override
@@ -306,14 +292,14 @@ public final class PlaceModel implements StationModel {
         Job job = session.job();
         PlaceRanking ranking = session.review().places();
         Site site = ranking.site();
-        String leaf = session.at().leaf().orElse("");
-        boolean choosing = Set.of("", "place.leaf.choose", "place.leaf.fitted", "place.leaf.schools").contains(leaf);
+        LeafId leaf = session.at().leaf().orElse(LeafId.PLACE_CHOOSE);
+        boolean choosing = Set.of(LeafId.PLACE_CHOOSE, LeafId.PLACE_FITTED, LeafId.PLACE_SCHOOLS).contains(leaf);
         Message disagreement = choosing ? disagreement(ranking) : Message.NONE;
         Message caution = caution(job);
         List<Finding> findings = findings(session);
         List<Source> checked = choosing
                 ? Advice.sources(findings)
-                : leaf.equals("place.leaf.procedure") ? List.of(procedure(session).source()) : List.of();
+                : leaf == LeafId.PLACE_PROCEDURE ? List.of(procedure(session).source()) : List.of();
         if (site.exhaust().segments().isEmpty()) {
             return new Advice(plain("Say at Plan whether it has a turbo; then enter the pieces here."),
                     new Action(say("Go to Plan"), () -> session.seek(PlaceField.ASPIRATION.address())),

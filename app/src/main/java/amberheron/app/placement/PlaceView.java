@@ -7,6 +7,7 @@ import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Leaves;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.StationView;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import java.util.List;
 import java.util.function.Supplier;
@@ -26,13 +27,13 @@ public final class PlaceView implements StationView {
         run = new RunDrawing(session, model, this::moved);
         choose = new ChooseLeaf(session, model, this::moved);
         Supplier<MarkLeaf> mark = Leaf.once(() -> new MarkLeaf(session, model));
-        leaves = new Leaves(session).with(say("Pipe"), "place.leaf.pipe", () -> new PipeLeaf(session))
-                .with(say("Around it"), "place.leaf.around", () -> new AroundLeaf(session))
-                .with(say("Choose"), "place.leaf.choose", () -> choose)
-                .with(say("Mark out"), "place.leaf.mark", mark::get)
-                .with(say("Procedure"), "place.leaf.procedure", () -> Leaf.of(mark.get().steps(), mark.get()::refresh))
-                .with(say("As fitted"), "place.leaf.fitted", () -> new FittedLeaf(session))
-                .with(say("Schools"), "place.leaf.schools", () -> Leaf.of(choose.schools(), choose::refresh));
+        leaves = new Leaves(session).with(LeafId.PLACE_PIPE, () -> new PipeLeaf(session))
+                .with(LeafId.PLACE_AROUND, () -> new AroundLeaf(session))
+                .with(LeafId.PLACE_CHOOSE, () -> choose)
+                .with(LeafId.PLACE_MARK, mark::get)
+                .with(LeafId.PLACE_PROCEDURE, () -> Leaf.of(mark.get().steps(), mark.get()::refresh))
+                .with(LeafId.PLACE_FITTED, () -> new FittedLeaf(session))
+                .with(LeafId.PLACE_SCHOOLS, () -> Leaf.of(choose.schools(), choose::refresh));
         VBox drawn = Parts.noted(say("Run"), run.note(), run);
         pinned = new Beside(drawn, choose.section(), choose.node());
     }

@@ -8,6 +8,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
 import amberheron.app.session.Figures;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.core.finding.Message;
@@ -28,9 +29,7 @@ import amberheron.core.units.Measure;
 import amberheron.io.pack.PartsSheet;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -227,16 +226,6 @@ public final class PlanModel implements StationModel {
                         .map(f -> String.valueOf(f.getFileName())).collect(Collectors.joining(", "))));
     }
 
-    @Override
-    public Map<String, String> leaves() {
-        Map<String, String> leaves = new LinkedHashMap<>();
-        leaves.put("steps and when it is finished", "plan.leaf.steps");
-        leaves.put("intake", "plan.leaf.intake");
-        leaves.put("state of the exhaust, leaks, booking", "plan.leaf.exhaust");
-        leaves.put("parts and tools at hand", "plan.leaf.parts");
-        return leaves;
-    }
-
     /** A question of the intake as it was answered. */
     record Answer(String asked, String said) {
     }
@@ -279,9 +268,9 @@ public final class PlanModel implements StationModel {
     public Advice advice(Session session) {
         Intake intake = session.job().intake();
         List<Question> missing = intake.missing();
-        List<Source> checked = switch (session.at().leaf().orElse("")) {
-            case "plan.leaf.intake", "plan.leaf.parts" -> List.of();
-            case "plan.leaf.exhaust" -> List.of(LeakEstimate.SOURCE);
+        List<Source> checked = switch (session.at().leaf().orElse(LeafId.PLAN_STEPS)) {
+            case PLAN_INTAKE, PLAN_PARTS -> List.of();
+            case PLAN_EXHAUST -> List.of(LeakEstimate.SOURCE);
             default -> List.of(ORDER, Schedule.SOURCE);
         };
         if (intake.condition().stops()) {

@@ -1,9 +1,8 @@
 package amberheron.app.plan;
 
-import static amberheron.core.units.Phrase.say;
-
 import amberheron.app.parts.Leaves;
 import amberheron.app.parts.StationView;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import java.util.List;
 import javafx.scene.Node;
@@ -15,10 +14,10 @@ public final class PlanView implements StationView {
 
     /** The view on a session. */
     public PlanView(Session session, PlanModel model) {
-        leaves = new Leaves(session).with(say("Steps"), "plan.leaf.steps", () -> new StepsLeaf(session, model))
-                .with(say("Intake"), "plan.leaf.intake", () -> new IntakeLeaf(session))
-                .with(say("Exhaust and booking"), "plan.leaf.exhaust", () -> new ExhaustLeaf(session, model))
-                .with(say("Parts and tools"), "plan.leaf.parts", () -> new PartsLeaf(session, model));
+        leaves = new Leaves(session).with(LeafId.PLAN_STEPS, () -> new StepsLeaf(session, model))
+                .with(LeafId.PLAN_INTAKE, () -> new IntakeLeaf(session))
+                .with(LeafId.PLAN_EXHAUST, () -> new ExhaustLeaf(session, model))
+                .with(LeafId.PLAN_PARTS, () -> new PartsLeaf(session, model));
     }
 
     @Override

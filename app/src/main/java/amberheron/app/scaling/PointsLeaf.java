@@ -7,6 +7,7 @@ import amberheron.app.parts.Columns;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Figures;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.core.job.Station;
 import amberheron.core.scaling.CheckPoint;
@@ -79,7 +80,7 @@ final class PointsLeaf implements Leaf {
         Parts.show(fault, false);
         Button add = Parts.button(say("Add"), "scale.add", this::add, "quiet");
         add.setMinWidth(Region.USE_PREF_SIZE);
-        which = Parts.button(say("Which link"), "scale.which", () -> session.focus("scale.leaf.link"), "quiet");
+        which = Parts.button(say("Which link"), "scale.which", () -> session.focus(LeafId.SCALE_LINK), "quiet");
         node = Columns.wideLeft(290, Parts.noted(say("Check points"), note, points, new HBox(8, volts, gauge, shown),
                 new HBox(8, running, Parts.spring(), add), fault),
                 Parts.card(say("So far"), typed, says, doubt, repeats, asks,

@@ -7,6 +7,7 @@ import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
 import amberheron.app.session.ControllerDesk;
 import amberheron.app.session.Figures;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Onward;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
@@ -55,18 +56,12 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** Model of the Scale station. */
 public final class ScaleModel implements StationModel {
-    static final String CHECK = "scale.leaf.check";
-    static final String LAW = "scale.leaf.law";
-    static final String TYPE = "scale.leaf.type";
-    static final String LINK = "scale.leaf.link";
-    static final String DISPLAY = "scale.leaf.display";
     private static final int WANTED = 4;
     static final QuantityField VOLTS = QuantityField.of("Applied", Unit.VOLT, 0, 5);
 
@@ -323,13 +318,6 @@ public final class ScaleModel implements StationModel {
     }
 
     @Override
-    public Map<String, String> leaves() {
-        return Map.of(say("check points, what the reader shows"), CHECK, say("output law and reader"), LAW,
-                say("type this into the reader"), TYPE, say("which link lies, likely causes"), LINK,
-                say("display set-up, alarms, pulses"), DISPLAY);
-    }
-
-    @Override
     public List<StationAction> actions() {
         return List.of(new StationAction(say("Take a reading from the simulated bench"), "", this::take));
     }
@@ -427,7 +415,7 @@ public final class ScaleModel implements StationModel {
                             ? new Action(say("Use the corrected setting"), () -> useCorrected(session))
                             : d.settingFollows()
                                     ? new Action(say("Take another reading"), take.run())
-                                    : new Action(say("See what to type"), () -> session.focus(TYPE)),
+                                    : new Action(say("See what to type"), () -> session.focus(LeafId.SCALE_TYPE)),
                     Message.of("{0} {1}", plain(d.meaning()), consequence(d)), Message.NONE, checked, caution);
         }
         if (!d.settingHeld()) {

@@ -1,9 +1,8 @@
 package amberheron.app.scaling;
 
-import static amberheron.core.units.Phrase.say;
-
 import amberheron.app.parts.Leaves;
 import amberheron.app.parts.StationView;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import java.util.List;
 import javafx.scene.Node;
@@ -17,11 +16,11 @@ public final class ScaleView implements StationView {
     /** The view on a session. */
     public ScaleView(Session session, ScaleModel model) {
         output = new OutputSwitch(session);
-        leaves = new Leaves(session).with(say("Check points"), ScaleModel.CHECK, () -> new PointsLeaf(session, model))
-                .with(say("Law and reader"), ScaleModel.LAW, () -> new LawLeaf(session))
-                .with(say("Type this"), ScaleModel.TYPE, () -> new TypeLeaf(session))
-                .with(say("Which link"), ScaleModel.LINK, () -> new LinkLeaf(session, model))
-                .with(say("Display"), ScaleModel.DISPLAY, () -> new DisplayLeaf(session));
+        leaves = new Leaves(session).with(LeafId.SCALE_CHECK, () -> new PointsLeaf(session, model))
+                .with(LeafId.SCALE_LAW, () -> new LawLeaf(session))
+                .with(LeafId.SCALE_TYPE, () -> new TypeLeaf(session))
+                .with(LeafId.SCALE_LINK, () -> new LinkLeaf(session, model))
+                .with(LeafId.SCALE_DISPLAY, () -> new DisplayLeaf(session));
     }
 
     @Override

@@ -17,7 +17,7 @@ public final class Navigation {
     private View view = View.JOBS;
     private Station station = Station.PLAN;
     private double cursor = FIRST_CURSOR;
-    private final Map<Station, String> leaves = new EnumMap<>(Station.class);
+    private final Map<Station, LeafId> leaves = new EnumMap<>(Station.class);
     private @Nullable Check asked;
     private @Nullable String place;
 
@@ -83,14 +83,14 @@ public final class Navigation {
     }
 
     /** The leaf shown at this station; empty before one was, or where it is one leaf. */
-    public Optional<String> leaf() {
+    public Optional<LeafId> leaf() {
         return Optional.ofNullable(leaves.get(station));
     }
 
     /** Notes that a leaf of this station is shown now. */
-    public void leaf(String id) {
-        if (!id.equals(leaves.get(station))) {
-            leaves.put(station, id);
+    public void leaf(LeafId shown) {
+        if (shown != leaves.get(station)) {
+            leaves.put(station, shown);
             host.changed();
         }
     }

@@ -411,6 +411,11 @@ public final class Session implements AutoCloseable {
         listeners.wanted(field);
     }
 
+    /** Brings a leaf of the station shown. */
+    public void focus(LeafId leaf) {
+        focus(leaf.id());
+    }
+
     /** Brings the field of a value, at whatever station and of whatever part it is. */
     public void seek(Address value) {
         Station to = Station.of(value);

@@ -1,7 +1,6 @@
 package amberheron.app.session;
 
 import java.util.List;
-import java.util.Map;
 import java.util.function.Consumer;
 
 /** Model of a station, computed without a toolkit. */
@@ -14,11 +13,6 @@ public interface StationModel {
 
     /** The reasons column. */
     Advice advice(Session session);
-
-    /** Subjects of its leaves, in words to find them by, each with the leaf's id; none where the station is one leaf. */
-    default Map<String, String> leaves() {
-        return Map.of();
-    }
 
     /** Puts away what stood on the desk for the job that is left: instruments, and what was looked at. */
     default void leave() {

@@ -8,6 +8,7 @@ import amberheron.app.parts.StationPlug;
 import amberheron.app.parts.StationView;
 import amberheron.app.rule.RuleView;
 import amberheron.app.session.Advice;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Navigation;
 import amberheron.app.session.OpenJob;
 import amberheron.app.session.Session;
@@ -286,8 +287,8 @@ public final class Shell {
         hits.add(new FindOrDo.Hit(say("setting"), say("Torque in %s", u.poundFeet() ? "N·m" : "lb·ft"), "",
                 () -> session.preferences().units(u.withPoundFeet(!u.poundFeet()))));
         if (session.isOpen()) {
-            plugs.forEach((station, plug) -> plug.model().leaves().forEach((words, leaf) -> hits
-                    .add(new FindOrDo.Hit(say("station"), station.title() + ": " + words, "", () -> {
+            plugs.keySet().forEach(station -> LeafId.of(station).forEach(leaf -> hits
+                    .add(new FindOrDo.Hit(say("station"), station.title() + ": " + leaf.words(), "", () -> {
                         session.at().go(station);
                         session.focus(leaf);
                     }))));

@@ -11,6 +11,7 @@ import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.Pressable;
 import amberheron.app.session.Figures;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.core.harness.Chart;
 import amberheron.core.harness.Device;
@@ -276,7 +277,7 @@ final class ChartLeaf implements Leaf {
                 doubtful == 0 ? "" : say(", %s twins to tell apart", doubtful),
                 session.job().wiring().harness().route().total()
                         .map(t -> say(" · way %s", Figures.length(session, t))).orElse("")));
-        findings.refresh(WireModel.findings(session, WireLeaf.CHART), "");
+        findings.refresh(WireModel.findings(session, LeafId.WIRE_CHART), "");
         strip.refresh();
         fields.refresh();
     }

@@ -12,6 +12,7 @@ import amberheron.app.parts.EntryField;
 import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.Feed;
@@ -71,7 +72,7 @@ final class FeedLeaf implements Leaf {
 
     @Override
     public void refresh() {
-        findings.refresh(WireModel.findings(session, WireLeaf.FEED), "");
+        findings.refresh(WireModel.findings(session, LeafId.WIRE_FEED), "");
         Parts.show(atBattery, session.job().wiring().feed().relay());
         fields.refresh();
     }

@@ -14,6 +14,7 @@ import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.Pressable;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.GroundPlan;
@@ -150,7 +151,7 @@ final class GroundsLeaf implements Leaf {
         List<WireModel.SchoolRow> rows = model.schools(session);
         Parts.fill(compared, rows, () -> rows.stream().map(this::row).toList());
         drawing.refresh();
-        findings.refresh(WireModel.findings(session, WireLeaf.GROUNDS), "");
+        findings.refresh(WireModel.findings(session, LeafId.WIRE_GROUNDS), "");
         fields.refresh();
     }
 }

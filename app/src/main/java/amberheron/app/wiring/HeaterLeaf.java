@@ -10,6 +10,7 @@ import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.Pressable;
 import amberheron.app.session.Figures;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.core.placement.Estimate;
 import amberheron.core.units.Dimension;
@@ -104,7 +105,7 @@ final class HeaterLeaf implements Leaf {
                         d.low(), d.high()))
                 .orElse(say("Take a place at Place and enter displacement and pipe: how long it stays wet "
                         + "there decides.")));
-        findings.refresh(WireModel.findings(session, WireLeaf.HEATER), "");
+        findings.refresh(WireModel.findings(session, LeafId.WIRE_HEATER), "");
         HeaterTiming timing = session.job().wiring().heater();
         HeaterSchool school = timing.school();
         Parts.show(delay, school != null && school.delayed());

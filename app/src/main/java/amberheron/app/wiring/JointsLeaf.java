@@ -11,6 +11,7 @@ import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.PartList;
 import amberheron.app.parts.Parts;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.core.harness.HarnessField;
 import amberheron.core.harness.Joints;
@@ -86,7 +87,7 @@ final class JointsLeaf implements Leaf {
     public void refresh() {
         Joints joints = session.job().wiring().harness().joints();
         table.refresh();
-        findings.refresh(WireModel.findings(session, WireLeaf.JOINTS), "");
+        findings.refresh(WireModel.findings(session, LeafId.WIRE_JOINTS), "");
         JointSchool school = joints.school();
         ticked.setText(school == null ? "" : say("%s of %s steps", joints.done().size(), school.steps().size()));
         Parts.fill(steps, List.of(Optional.ofNullable(school), joints.done()), () -> school == null

@@ -10,6 +10,7 @@ import amberheron.app.parts.EntryField;
 import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.core.finding.Origin;
 import amberheron.core.parts.Property;
@@ -132,7 +133,7 @@ final class PowerLeaf implements Leaf {
 
     @Override
     public void refresh() {
-        findings.refresh(WireModel.findings(session, WireLeaf.POWER), "");
+        findings.refresh(WireModel.findings(session, LeafId.WIRE_POWER), "");
         Wiring wiring = session.job().wiring();
         Optional<PowerSource> looked = model.looked(session);
         Parts.fill(letters,

@@ -12,6 +12,7 @@ import amberheron.app.parts.Leaf;
 import amberheron.app.parts.PartList;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.Figures;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.core.harness.HarnessField;
 import amberheron.core.harness.Route;
@@ -126,7 +127,7 @@ final class RouteLeaf implements Leaf {
         Parts.show(none, route.points().isEmpty());
         table.refresh();
         total.setText(route.total().map(t -> Figures.length(session, t)).orElse(""));
-        findings.refresh(WireModel.findings(session, WireLeaf.ROUTE), "");
+        findings.refresh(WireModel.findings(session, LeafId.WIRE_ROUTE), "");
         fields.refresh();
     }
 }

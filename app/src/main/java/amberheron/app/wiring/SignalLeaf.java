@@ -10,6 +10,7 @@ import amberheron.app.parts.EntryField;
 import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.units.Unit;
@@ -109,7 +110,7 @@ final class SignalLeaf implements Leaf {
 
     @Override
     public void refresh() {
-        findings.refresh(WireModel.findings(session, WireLeaf.SIGNAL),
+        findings.refresh(WireModel.findings(session, LeafId.WIRE_SIGNAL),
                 say("Say at Plan what reads the signal."));
         Optional<ReaderKind> looked = reader();
         Parts.fill(readers, List.of(session.job().intake().readers(), looked), () -> looked.isEmpty()

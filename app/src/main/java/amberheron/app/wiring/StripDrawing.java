@@ -4,6 +4,7 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Drawing;
 import amberheron.app.session.Figures;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.core.harness.Harness;
 import amberheron.core.harness.Strip;
@@ -43,7 +44,7 @@ final class StripDrawing extends Drawing {
                 .filter(l -> Math.abs(l.y() - e.getY()) < PITCH / 2 && e.getX() >= l.x1() && e.getX() <= l.x2())
                 .findFirst().ifPresent(l -> {
                     model.lookAtWire(session, l.wire().id());
-                    session.focus("wire.leaf.chart");
+                    session.focus(LeafId.WIRE_CHART);
                 }));
     }
 

@@ -8,6 +8,7 @@ import static amberheron.core.units.Phrase.word;
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
 import amberheron.app.session.Figures;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Onward;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
@@ -56,7 +57,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -197,8 +197,8 @@ public final class WireModel implements StationModel {
     }
 
     /** Findings of some checks, the gravest first. */
-    static List<Finding> findings(Session session, WireLeaf leaf) {
-        return session.review().findings(Station.WIRE).stream().filter(f -> leaf.holds(f.check().id()))
+    static List<Finding> findings(Session session, LeafId leaf) {
+        return session.review().findings(Station.WIRE).stream().filter(f -> LeafChecks.hold(leaf, f.check().id()))
                 .sorted(Comparator.comparing(Finding::verdict).reversed()).toList();
     }
 
@@ -360,15 +360,6 @@ public final class WireModel implements StationModel {
     }
 
     @Override
-    public Map<String, String> leaves() {
-        Map<String, String> leaves = new LinkedHashMap<>();
-        for (WireLeaf leaf : WireLeaf.values()) {
-            leaves.put(leaf.words(), leaf.id());
-        }
-        return leaves;
-    }
-
-    @Override
     public String figure(Session session) {
         Optional<Double> shift = WireRules.shift(session.job().wiring(), session.job().intake().readers());
         boolean source = session.review().wiring().source().filter(p -> p.missing().isEmpty()).isPresent();
@@ -379,8 +370,8 @@ public final class WireModel implements StationModel {
     @Override
     public Advice advice(Session session) {
         // What is next stays within the leaf until the leaf is done; its reasons are the leaf's own.
-        Optional<WireLeaf> leaf = session.at().leaf().flatMap(WireLeaf::of);
-        Predicate<Finding> here = f -> leaf.filter(l -> l.holds(f.check().id())).isPresent();
+        Optional<LeafId> leaf = session.at().leaf();
+        Predicate<Finding> here = f -> leaf.filter(l -> LeafChecks.hold(l, f.check().id())).isPresent();
         List<Finding> findings = session.review().findings(Station.WIRE).stream()
                 .sorted(Comparator.comparing(f -> !here.test(f))).toList();
         List<Finding> ofLeaf = findings.stream().filter(here).toList();
@@ -428,7 +419,7 @@ public final class WireModel implements StationModel {
             if (open.get().asks().getFirst().equals(HarnessField.CHART.address())) {
                 return new Advice(open.get().consequence(), new Action(say("Add these lines"), () -> {
                     addNeeded(session);
-                    session.focus("wire.leaf.chart");
+                    session.focus(LeafId.WIRE_CHART);
                 }), plain("Drawn up before anything is cut; colours are confirmed by continuity."), disagreement,
                         checked,
                         caution);
@@ -453,7 +444,7 @@ public final class WireModel implements StationModel {
         GroundPlan mended = cure.map(GroundCure::plan).orElse(null);
         return new Advice(cure.map(GroundCure::text).orElse(f.consequence()),
                 mended == null
-                        ? new Action(say("Choose the hook-up"), () -> session.focus("wire.leaf.signal"))
+                        ? new Action(say("Choose the hook-up"), () -> session.focus(LeafId.WIRE_SIGNAL))
                         : new Action(say("Rewired: record it"),
                                 () -> ground(session, say("ground rewired"), g -> mended)),
                 Message.of("Heater current in the ground lifts the reader's volts: it reads {0}. {1}.",

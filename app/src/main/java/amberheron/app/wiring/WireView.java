@@ -3,6 +3,7 @@ package amberheron.app.wiring;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Leaves;
 import amberheron.app.parts.StationView;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import java.util.List;
 import java.util.function.Supplier;
@@ -17,21 +18,16 @@ public final class WireView implements StationView {
     public WireView(Session session, WireModel model) {
         session.listeners().onSeek(value -> model.bring(session, value));
         Supplier<ChartLeaf> chart = Leaf.once(() -> new ChartLeaf(session, model));
-        leaves = new Leaves(session);
-        for (WireLeaf leaf : WireLeaf.values()) {
-            leaves.with(leaf.title(), leaf.id(), () -> switch (leaf) {
-                case POWER -> new PowerLeaf(session, model);
-                case FEED -> new FeedLeaf(session);
-                case GROUNDS -> new GroundsLeaf(session, model);
-                case HEATER -> new HeaterLeaf(session);
-                case SIGNAL -> new SignalLeaf(session, model);
-                case STRIP -> Leaf.of(chart.get().harness(), chart.get()::refresh);
-                case CHART -> chart.get();
-                case ROUTE -> new RouteLeaf(session);
-                case JOINTS -> new JointsLeaf(session);
-                case WIRED -> new WiredLeaf(session);
-            });
-        }
+        leaves = new Leaves(session).with(LeafId.WIRE_POWER, () -> new PowerLeaf(session, model))
+                .with(LeafId.WIRE_FEED, () -> new FeedLeaf(session))
+                .with(LeafId.WIRE_GROUNDS, () -> new GroundsLeaf(session, model))
+                .with(LeafId.WIRE_HEATER, () -> new HeaterLeaf(session))
+                .with(LeafId.WIRE_SIGNAL, () -> new SignalLeaf(session, model))
+                .with(LeafId.WIRE_STRIP, () -> Leaf.of(chart.get().harness(), chart.get()::refresh))
+                .with(LeafId.WIRE_CHART, chart::get)
+                .with(LeafId.WIRE_ROUTE, () -> new RouteLeaf(session))
+                .with(LeafId.WIRE_JOINTS, () -> new JointsLeaf(session))
+                .with(LeafId.WIRE_WIRED, () -> new WiredLeaf(session));
     }
 
     @Override

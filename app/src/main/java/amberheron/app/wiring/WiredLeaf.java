@@ -12,6 +12,7 @@ import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.PhotoCard;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.core.harness.AsWired;
 import amberheron.core.harness.HarnessField;
@@ -124,7 +125,7 @@ final class WiredLeaf implements Leaf {
     @Override
     public void refresh() {
         Wiring wiring = session.job().wiring();
-        findings.refresh(WireModel.findings(session, WireLeaf.WIRED), "");
+        findings.refresh(WireModel.findings(session, LeafId.WIRE_WIRED), "");
         record.setText(say("Power: %s%s. Fuse: %s. Ground: %s.",
                 wiring.source().map(PowerSource::place).filter(p -> !p.isBlank()).orElse(say("place not written")),
                 wiring.feed().relay() ? say(", by a relay at the battery") : "",

@@ -18,7 +18,7 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** A long log is being read when the program is killed: the job is as it was. {@code -Drows=10000000 -Dkills=20} is the long way. */
 class LogImportTest {
-    private static final int ROWS = Integer.getInteger("rows", 200_000);
+    private static final int ROWS = Integer.getInteger("rows", 80_000);
     private static final int KILLS = Integer.getInteger("kills", 1);
 
     @TempDir

@@ -88,7 +88,7 @@ class TrimPlanTest {
         assertThat(plan(driven(-0.08, 360, 0.004), BINS, NOTHING_AGAINST).cell(2, 1).advice()).isNegative();
     }
 
-    @Property(tries = 25)
+    @Property(tries = 10)
     void nothingIsAdvisedBeyondItsLimit(@ForAll @DoubleRange(min = -0.35, max = 0.35) double off) {
         plan(driven(off, 360, 0.01), BINS, NOTHING_AGAINST).cells().forEach(c -> {
             if (c.advice() != null) {

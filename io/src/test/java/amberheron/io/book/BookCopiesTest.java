@@ -26,7 +26,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** Coming back from a copy, and noticing that one has to. */
 class BookCopiesTest {
     /** Enough to meet every kind of damage; -Ddamages=2000 is the long campaign. */
-    private static final int DAMAGES = Integer.getInteger("damages", 40);
+    private static final int DAMAGES = Integer.getInteger("damages", 16);
     private static final LocalDate DAY = LocalDate.of(2026, 6, 1);
 
     @TempDir

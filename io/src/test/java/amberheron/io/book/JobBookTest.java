@@ -25,7 +25,7 @@ import org.junit.jupiter.api.io.TempDir;
 
 class JobBookTest {
     /** Enough to meet every moment of a save in a few runs; -Dkills=1000 is the long campaign. */
-    private static final int KILLS = Integer.getInteger("kills", 5);
+    private static final int KILLS = Integer.getInteger("kills", 3);
 
     @TempDir
     private Path folder = Path.of("");

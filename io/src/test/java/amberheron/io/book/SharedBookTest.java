@@ -302,7 +302,7 @@ class SharedBookTest {
     }
 
     /** Enough to meet most moments of an entry; -Dkills=1000 is the long campaign. */
-    private static final int KILLS = Integer.getInteger("kills", 20);
+    private static final int KILLS = Integer.getInteger("kills", 8);
 
     /**
      * The line is cut, the server's side is ended, the line is pulled out, the server crashes: what was acknowledged is in,
