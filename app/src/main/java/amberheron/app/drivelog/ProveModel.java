@@ -1,29 +1,17 @@
 package amberheron.app.drivelog;
 
-import static amberheron.core.finding.Message.plain;
 import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
-import amberheron.app.scaling.OutputSwitch;
 import amberheron.app.session.Advice;
-import amberheron.app.session.Advice.Action;
 import amberheron.app.session.ControllerDesk;
 import amberheron.app.session.Figures;
-import amberheron.app.session.Onward;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.core.drivelog.LogChannel;
-import amberheron.core.drivelog.LogCheck;
-import amberheron.core.drivelog.LogField;
-import amberheron.core.finding.Finding;
-import amberheron.core.finding.Message;
 import amberheron.core.finding.Origin;
-import amberheron.core.finding.Verdict;
 import amberheron.core.job.Job;
-import amberheron.core.job.JobCheck;
 import amberheron.core.job.Output;
-import amberheron.core.job.Stale;
-import amberheron.core.job.Station;
 import amberheron.io.UnusableInput;
 import amberheron.io.csv.StreamRecorder;
 import amberheron.io.log.DriveLog;
@@ -33,7 +21,6 @@ import amberheron.io.pack.HandOverPack;
 import java.nio.file.Path;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -122,68 +109,6 @@ public final class ProveModel implements StationModel {
 
     @Override
     public Advice advice(Session session) {
-        List<Finding> findings = session.review().findings(Station.PROVE);
-        var checked = Advice.sources(findings);
-        Message caution = plain(
-                "Never watch a gauge while driving: log on a closed road or a dynamometer. Lean under load destroys engines: 15.7 on petrol under acceleration means stop.");
-        Optional<Action> other = OutputSwitch.other(session, Station.PROVE);
-        if (other.isPresent()) {
-            return new Advice(plain(other.get().label() + "."), other.get(),
-                    plain(session.job().outputs().active().logged()
-                            ? "This one agrees on the road; every reader is driven by itself."
-                            : "What this one shows cannot be logged."),
-                    Message.NONE, checked, caution);
-        }
-        Output.Proving proving = session.job().proving();
-        if (!session.job().outputs().active().logged() && proving == null) {
-            Onward onward = Onward.from(session);
-            return new Advice(onward.next(), onward.action(), plain("What this reader shows cannot be logged."),
-                    Message.NONE, checked, caution);
-        }
-        if (proving == null) {
-            return new Advice(plain("Drive with the log running, then read it here."),
-                    new Action(say("Name the log"), () -> session.seek(LogField.FILE.address())),
-                    plain("A cold start is rich and says nothing yet; wait for warm idle, cruise, full throttle and lift-off."),
-                    Message.NONE, checked, caution);
-        }
-        Optional<Stale> stale = session.review().stale(Station.PROVE);
-        if (stale.isPresent()) {
-            return new Advice(plain(stale.get().reading().again()),
-                    new Action(say("Name the log"), () -> session.seek(LogField.FILE.address())), stale.get().text(),
-                    Message.NONE, checked, caution);
-        }
-        Optional<Finding> lean = findings.stream()
-                .filter(f -> f.check().is(LogCheck.LEAN) && f.verdict() == Verdict.FAIL).findFirst();
-        if (lean.isPresent()) {
-            // Before anything about the reader: the engine.
-            return new Advice(plain("Stop: mend the fuelling, then drive again."),
-                    new Action(say("Name the log"), () -> session.seek(LogField.FILE.address())),
-                    Message.of("{0}. {1}", lean.get().subject(), lean.get().consequence()), Message.NONE, checked,
-                    caution);
-        }
-        Optional<Finding> worst = Figures.worst(findings);
-        if (worst.isPresent() && worst.get().verdict() == Verdict.FAIL) {
-            return new Advice(plain("Go back to Scale: the reader is off on the road."),
-                    Action.go(session, Station.SCALE),
-                    session.review().onTheRoad().filter(d -> !d.withinTolerance())
-                            .map(d -> Message.of("{0} {1}: {2}", worst.get().consequence(),
-                                    plain(d.title()), plain(d.remedy())))
-                            .orElse(Message.of(
-                                    "{0} What agreed on the bench and not on the road points at the grounds.",
-                                    worst.get().consequence())),
-                    Message.NONE, checked, caution);
-        }
-        Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
-        if (open.isPresent() || proving.origin().taken() == null) {
-            return new Advice(plain("Drive on with the log running, then read it here."),
-                    new Action(say("Name the log"), () -> session.seek(LogField.FILE.address())),
-                    open.map(Finding::consequence).orElse(plain(JobCheck.LOG_DATED.words())), Message.NONE, checked,
-                    caution);
-        }
-        Onward onward = Onward.from(session);
-        return new Advice(onward.next(), onward.action(),
-                worst.map(Finding::consequence).orElse(plain("Gauge and reader agree over the whole drive.")),
-                Message.NONE, checked,
-                caution);
+        return new ProveAdvice(session).advice();
     }
 }

@@ -5,6 +5,7 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
+import amberheron.app.session.Advice.Case;
 import amberheron.app.session.ControllerDesk;
 import amberheron.app.session.Figures;
 import amberheron.app.session.LeafId;
@@ -261,25 +262,21 @@ public final class AirModel implements StationModel {
         Message caution = plain(
                 "The sensor is hot enough to burn skin and light vapour: hang it free, away from fuel and solvent. "
                         + "Leave the anti-seize on. Never run an engine indoors without extraction.");
-        Said said = said(session, check, findings);
-        return new Advice(said.next(), said.action(), said.why(), disagreement, checked, caution);
+        return said(session, check, findings).with(disagreement, checked, caution);
     }
 
-    private record Said(Message next, @Nullable Action action, Message why) {
-    }
-
-    private Said said(Session session, FreeAirCheck check, List<Finding> findings) {
+    private Case said(Session session, FreeAirCheck check, List<Finding> findings) {
         Optional<Coach> now = coach(session);
         if (now.filter(c -> c.now().step().underWay()).isPresent()) {
             return coached(session, now.get());
         }
         if (check.today().air().isEmpty()) {
-            return new Said(plain("Enter temperature, humidity and height."),
+            return new Case(plain("Enter temperature, humidity and height."),
                     Action.enter(session, findings.getFirst().asks().getFirst()),
                     plain("Water vapour and height change the oxygen in “air”; the controller takes it for dry air."));
         }
         if (check.controller() == null) {
-            return new Said(plain("Choose the controller."), Action.enter(session, AirField.CONTROLLER.address()),
+            return new Case(plain("Choose the controller."), Action.enter(session, AirField.CONTROLLER.address()),
                     plain("Each is calibrated in its own way, and shows its own number in air."));
         }
         if (beganAgain(session.job())) {
@@ -287,22 +284,22 @@ public final class AirModel implements StationModel {
         }
         Optional<Stale> stale = session.review().stale(Station.AIR);
         if (stale.isPresent()) {
-            return new Said(plain(stale.get().reading().again()), again(session, check), stale.get().text());
+            return new Case(plain(stale.get().reading().again()), again(session, check), stale.get().text());
         }
         Optional<Finding> wrong = findings.stream().filter(f -> f.verdict() == Verdict.FAIL).findFirst();
         if (wrong.isPresent()) {
-            return new Said(wrong.get().consequence(), again(session, check), wrong.get().working());
+            return new Case(wrong.get().consequence(), again(session, check), wrong.get().working());
         }
         if (check.conditions().size() < Condition.values().length || check.reading().isEmpty()) {
             return toDo(session, now.orElseThrow());
         }
         Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
         if (open.isPresent()) {
-            return new Said(open.get().consequence(), Action.enter(session, open.get().asks().getFirst()),
+            return new Case(open.get().consequence(), Action.enter(session, open.get().asks().getFirst()),
                     plain("Sensor out of the exhaust, cap off, in clean moving air, before it is screwed in."));
         }
         Onward onward = Onward.from(session);
-        return new Said(onward.next(), onward.action(), now.filter(c -> c.now().step() == CoachStep.RECORDED)
+        return new Case(onward.next(), onward.action(), now.filter(c -> c.now().step() == CoachStep.RECORDED)
                 .map(c -> Instruction.of(c).why()).orElse(plain("The sensor's gain fits this air.")));
     }
 
@@ -315,26 +312,26 @@ public final class AirModel implements StationModel {
     }
 
     /** Nothing is under way and nothing was read: get ready, then begin, or read by hand. */
-    private Said toDo(Session session, Coach now) {
+    private Case toDo(Session session, Coach now) {
         Optional<Condition> open = Arrays.stream(Condition.values()).filter(c -> !now.conditions().contains(c))
                 .findFirst();
         Instruction says = Instruction.of(now);
         if (now.now().step() == CoachStep.STOPPED) {
-            return new Said(says.trouble().isEmpty() ? says.now() : says.trouble(),
+            return new Case(says.trouble().isEmpty() ? says.now() : says.trouble(),
                     act(session, say("Begin again"), new CoachEvent.Again()), says.why());
         }
         if (open.isPresent()) {
             Condition ask = open.get();
-            return new Said(Message.of("{0}?", plain(ask.words())),
+            return new Case(Message.of("{0}?", plain(ask.words())),
                     act(session, say("It is so"), new CoachEvent.Said(ask, true)), says.why());
         }
         if (!now.prepared()) {
-            return new Said(plain("Enter what it shows in air; once the supply is proved at Wire, the coach leads."),
+            return new Case(plain("Enter what it shows in air; once the supply is proved at Wire, the coach leads."),
                     Action.enter(session,
                             (now.sheet().inAir().oxygen() ? AirField.SHOWN : AirField.MIXTURE).address()),
                     plain(now.sheet().school().procedure()));
         }
-        return new Said(says.now(), now.now().step() == CoachStep.RECORDED
+        return new Case(says.now(), now.now().step() == CoachStep.RECORDED
                 ? act(session, say("Begin again"), new CoachEvent.Again())
                 : act(session, says.done(), new CoachEvent.Done()), plain(now.sheet().school().procedure()));
     }
@@ -345,7 +342,7 @@ public final class AirModel implements StationModel {
                 : Action.enter(session, check.reading().orElseGet(AirField.SHOWN::address));
     }
 
-    private Said coached(Session session, Coach now) {
+    private Case coached(Session session, Coach now) {
         Instruction says = Instruction.of(now);
         Action action = switch (now.now().step()) {
             case READY -> act(session, says.done(), new CoachEvent.Recorded());
@@ -355,7 +352,7 @@ public final class AirModel implements StationModel {
             case HOLD, LEARN, WARM, CONDITIONS, RECORDED, STOPPED -> null;
             case CLEAR, PLUG_IN, ANTICLOCKWISE, POWER_ON, TURN -> act(session, says.done(), new CoachEvent.Done());
         };
-        return new Said(says.trouble().isEmpty() ? says.now() : Message.of("{0} {1}", says.trouble(), says.now()),
+        return new Case(says.trouble().isEmpty() ? says.now() : Message.of("{0} {1}", says.trouble(), says.now()),
                 action, says.expect().isEmpty() ? says.why() : says.expect());
     }
 

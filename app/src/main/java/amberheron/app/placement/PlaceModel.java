@@ -4,18 +4,13 @@ import static amberheron.core.finding.Message.plain;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Advice;
-import amberheron.app.session.Advice.Action;
 import amberheron.app.session.Figures;
-import amberheron.app.session.LeafId;
-import amberheron.app.session.Onward;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Message;
-import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.job.Job;
-import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
 import amberheron.core.parts.Address;
 import amberheron.core.parts.PartIds;
@@ -289,110 +284,21 @@ public final class PlaceModel implements StationModel {
 
     @Override
     public Advice advice(Session session) {
-        Job job = session.job();
-        PlaceRanking ranking = session.review().places();
-        Site site = ranking.site();
-        LeafId leaf = session.at().leaf().orElse(LeafId.PLACE_CHOOSE);
-        boolean choosing = Set.of(LeafId.PLACE_CHOOSE, LeafId.PLACE_FITTED, LeafId.PLACE_SCHOOLS).contains(leaf);
-        Message disagreement = choosing ? disagreement(ranking) : Message.NONE;
-        Message caution = caution(job);
-        List<Finding> findings = findings(session);
-        List<Source> checked = choosing
-                ? Advice.sources(findings)
-                : leaf == LeafId.PLACE_PROCEDURE ? List.of(procedure(session).source()) : List.of();
-        if (site.exhaust().segments().isEmpty()) {
-            return new Advice(plain("Say at Plan whether it has a turbo; then enter the pieces here."),
-                    new Action(say("Go to Plan"), () -> session.seek(PlaceField.ASPIRATION.address())),
-                    plain("Distances count from the turbine, or from the manifold where there is none."), disagreement,
-                    checked,
-                    caution);
-        }
-        Optional<Candidate> best = ranking.choice();
-        Optional<Address> unmeasured = best.isPresent()
-                ? Optional.empty()
-                : PlaceSearch.lacks(site).stream().findFirst();
-        if (unmeasured.isPresent()) {
-            Address measure = unmeasured.get();
-            return new Advice(Message.of("Measure: {0}.", plain(measured(job, measure))),
-                    Action.enter(session, measure),
-                    plain("The search looks at every place on the pipe once it knows pipe, surroundings and sensor."),
-                    disagreement, checked,
-                    caution);
-        }
-        if (job.candidates().isEmpty()) {
-            return new Advice(plain("Name a place where the bung could go."),
-                    best(session).isPresent()
-                            ? new Action(say("Take up what the search found"), () -> addBest(session))
-                            : new Action(say("Add a place"), () -> add(session)),
-                    plain("Look for a hole that is there before cutting a new one: a spare plugged bung, or the second sensor's place."),
-                    disagreement, checked, caution);
-        }
-        Candidate looked = entered(session).orElseThrow();
-        boolean taken = looked.id().equals(job.placing().chosen());
-        Optional<Finding> fails = findings.stream().filter(f -> f.verdict() == Verdict.FAIL).findFirst();
-        Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
-        if (open.isPresent() && fails.isEmpty()) {
-            return new Advice(Message.of("{0}: {1}", looked.letter(), open.get().consequence()),
-                    Action.enter(session, open.get().asks().getFirst()),
-                    plain("Until it is measured the place is neither good nor bad."), disagreement, checked, caution);
-        }
-        if (best.isEmpty()) {
-            Finding worst = Figures.worst(findings).orElseThrow();
-            boolean found = best(session).isPresent();
-            return new Advice(plain(found
-                    ? "Find another place: none so far keeps the rules."
-                    : "No place on this pipe keeps every rule: change what breaks it here, or the pipe."),
-                    found
-                            ? new Action(say("Take up what the search found"), () -> addBest(session))
-                            : new Action(say("Enter it again"), () -> session.seek(worst.asks().getFirst())),
-                    Message.of("{0}: {1}", looked.letter(), worst.consequence()), disagreement, checked, caution);
-        }
-        Optional<Candidate> chosen = job.chosenPlace();
-        boolean fitted = job.placing().fitted().begun();
-        if (chosen.isEmpty() || (!fitted && fails(ranking, chosen.get()))) {
-            Candidate it = best.get();
-            return new Advice(Message.of("Take {0}.", it.letter()), new Action(say("Take %s", it.letter()), () -> {
-                session.at().look(it.id());
-                take(session, it);
-            }), why(ranking, best.get()), disagreement, checked, caution);
-        }
-        if (fitted && taken && fails.isPresent()) {
-            return new Advice(
-                    Message.of("As fitted it does not keep the rules: {0}", fails.get().consequence()),
-                    new Action(say("Measure again"), () -> session.seek(PlaceField.FITTED_READING.address())),
-                    plain("Better moved now than after the first cracked ceramic."), disagreement, checked, caution);
-        }
-        String letter = chosen.get().letter();
-        if (!job.done().contains("place") && !fitted) {
-            return new Advice(Message.of("Print the hole and cope template for {0}.", letter),
-                    new Action(say("Print, and tick the step"), () -> print(session)), why(ranking, chosen.get()),
-                    disagreement,
-                    checked, caution);
-        }
-        boolean wired = session.review().state(Station.WIRE) == LinkState.PROVEN;
-        if (!fitted && (wired || job.done().contains("tight"))) {
-            return new Advice(Message.of("Measure {0} as it was fitted.", letter),
-                    new Action(say("Enter the tilt read"), () -> session.seek(PlaceField.FITTED_READING.address())),
-                    plain("Welding pulls; what counts is where it ended up."), disagreement, checked, caution);
-        }
-        Onward onward = Onward.from(session);
-        return new Advice(fitted ? onward.next() : Message.of("Fit {0}, then wire.", letter), onward.action(),
-                why(ranking, chosen.get()), disagreement, checked,
-                caution);
+        return new PlaceAdvice(this, session).advice();
     }
 
-    private static String measured(Job job, Address value) {
+    static String measured(Job job, Address value) {
         return job.intake().exhaust().segments().stream().filter(s -> PlaceField.PIECE_LENGTH.of(s.id()).partKey()
                 .equals(value.partKey())).findFirst()
                 .map(s -> value.property().words() + ", " + s.kind().words()).orElse(value.property().words());
     }
 
-    private static boolean fails(PlaceRanking ranking, Candidate place) {
+    static boolean fails(PlaceRanking ranking, Candidate place) {
         return ranking.findings(place).stream().anyMatch(f -> f.verdict() == Verdict.FAIL);
     }
 
     /** Why this one and not the others, in a few words each. */
-    private static Message why(PlaceRanking ranking, Candidate best) {
+    static Message why(PlaceRanking ranking, Candidate best) {
         List<Message> words = new ArrayList<>();
         words.add(Figures.worst(ranking.findings(best))
                 .map(f -> Message.of("{0} is usable: {1}", best.letter(), f.consequence()))
@@ -406,7 +312,7 @@ public final class PlaceModel implements StationModel {
     }
 
     /** Place that each school would take, the others left as the shop has them. */
-    private static Message disagreement(PlaceRanking ranking) {
+    static Message disagreement(PlaceRanking ranking) {
         return Message.of(
                 "{0}. We begin with the widest: what any school takes, it takes too, so no usable place is refused.",
                 Message.joined("; ", ranking.schools().entrySet().stream()
@@ -416,7 +322,7 @@ public final class PlaceModel implements StationModel {
                         .toList()));
     }
 
-    private static Message caution(Job job) {
+    static Message caution(Job job) {
         boolean fuel = job.intake().exhaust().neighbours().stream().anyMatch(n -> n.kind() == Neighbour.Kind.FUEL_LINE);
         return Message.of(
                 "Car on stands on level ground, never only the jack. Eyes covered when drilling overhead.{0}{1}",

@@ -309,8 +309,8 @@ public final class PlanModel implements StationModel {
                     plain("The checks of their stations are kept."), Message.NONE, checked, caution(session));
         }
         Step step = next.get();
-        List<String> lacking = step.items().stream().filter(i -> i.kind() != Step.Item.Kind.TOOL).map(Step.Item::words)
-                .filter(n -> !session.job().progress().inHand().contains(n)).toList();
+        List<String> lacking = step.items().stream().filter(i -> i.kind() != Step.Item.Kind.TOOL)
+                .filter(i -> !session.job().progress().inHand().contains(i.name())).map(Step.Item::words).toList();
         Action act = Station.shownAt(step.id()).filter(at -> !session.review().state(at).done())
                 .map(at -> Action.go(session, at))
                 .orElseGet(() -> new Action(say("Tick it"), () -> toggle(session, step)));

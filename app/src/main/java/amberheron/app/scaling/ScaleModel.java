@@ -1,53 +1,36 @@
 package amberheron.app.scaling;
 
-import static amberheron.core.finding.Message.plain;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Advice;
-import amberheron.app.session.Advice.Action;
 import amberheron.app.session.ControllerDesk;
 import amberheron.app.session.Figures;
-import amberheron.app.session.LeafId;
-import amberheron.app.session.Onward;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.bench.Bench;
 import amberheron.bench.SimulatedBench;
 import amberheron.core.controller.Report;
 import amberheron.core.controller.State;
-import amberheron.core.finding.Message;
-import amberheron.core.finding.Source;
-import amberheron.core.finding.Verdict;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobCheck;
 import amberheron.core.job.LinkState;
-import amberheron.core.job.Stale;
 import amberheron.core.job.Station;
 import amberheron.core.mixture.MixtureScale;
-import amberheron.core.scaling.Cause;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.Diagnosis;
-import amberheron.core.scaling.Fault;
-import amberheron.core.scaling.FaultParameters;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ReaderSetting;
-import amberheron.core.scaling.ScaleField;
 import amberheron.core.scaling.ScaleReport;
 import amberheron.core.scaling.Settled;
 import amberheron.core.scaling.SignalChain;
-import amberheron.core.scaling.Tolerance;
 import amberheron.core.scaling.WireEffect;
-import amberheron.core.trust.Trust;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Parsed;
-import amberheron.core.units.Phrase;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import amberheron.core.units.UnitChoice;
-import amberheron.core.wiring.GroundCure;
-import amberheron.core.wiring.WireCheck;
 import amberheron.core.wiring.WireRules;
 import amberheron.io.TextFiles;
 import amberheron.io.csv.CheckPointCsv;
@@ -62,7 +45,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Model of the Scale station. */
 public final class ScaleModel implements StationModel {
-    private static final int WANTED = 4;
+    static final int WANTED = 4;
     static final QuantityField VOLTS = QuantityField.of("Applied", Unit.VOLT, 0, 5);
 
     @Override
@@ -324,148 +307,6 @@ public final class ScaleModel implements StationModel {
 
     @Override
     public Advice advice(Session session) {
-        Job job = session.job();
-        OutputLaw law = job.law();
-        Reader reader = job.reader();
-        boolean runs = nextEngine(session) == CheckPoint.Engine.RUNNING;
-        Message caution = plain(runs
-                ? "Carbon monoxide: run it outside or extract. Above 5 V many inputs are damaged. "
-                        + "Black lead on the controller's own signal ground."
-                : "Above 5 V many inputs are damaged. Black lead on the controller's own signal ground.");
-        List<Source> checked = new ArrayList<>();
-        if (law != null) {
-            checked.add(law.source());
-        }
-        checked.add(Tolerance.SOURCE);
-        if (session.review().trust().isPresent()) {
-            checked.addAll(Trust.SOURCES);
-        }
-        if (law == null) {
-            return new Advice(plain(JobCheck.LAW.words()),
-                    new Action(say("Choose the law"), () -> session.seek(ScaleField.LAW.address())),
-                    plain("Every controller has its own law; another maker's equation is the commonest lie."),
-                    Message.NONE, checked,
-                    caution);
-        }
-        if (reader == null) {
-            return new Advice(plain(JobCheck.READER.words()),
-                    new Action(say("Choose the reader"), () -> session.seek(ScaleField.READER.address())),
-                    plain("The same law is typed as slope and offset, two points, an equation or a table."),
-                    Message.NONE, checked,
-                    caution);
-        }
-        checked.add(reader.source());
-        if (session.review().scale().isEmpty()) {
-            return new Advice(plain("Choose another input: law and input share no volts."),
-                    new Action(say("Choose the reader"), () -> session.seek(ScaleField.READER.address())),
-                    plain("Nothing that is typed can make it show the mixture."), Message.NONE, checked, caution);
-        }
-        Optional<Diagnosis> diagnosis = session.review().diagnosis();
-        Message volts = nextVolts(session).map(v -> Message.of("{0}", new Measure(v, Dimension.VOLTAGE, 2)))
-                .orElse(Message.NONE);
-        Message apply = Message.of(runs
-                ? "Engine running: apply {0} and note what the reader shows."
-                : "Engine off: apply {0} and note what the reader shows.", volts);
-        Action take = session.preferences().shop().demo()
-                ? new Action(say("Take a reading (simulated bench)"), () -> take(session))
-                : new Action(say("Type what you read"), () -> session.seek(ScaleField.POINTS.address()));
-        // A bench without any wiring is checked all the same; a harness in the making is finished first.
-        boolean half = session.review().state(Station.WIRE) == LinkState.BEGUN
-                && session.review().findings(Station.WIRE).stream().anyMatch(f -> f.verdict() == Verdict.UNKNOWN
-                        && (f.check().is(WireCheck.GROUND) || f.check().is(WireCheck.SIGNAL_FORM)));
-        if (diagnosis.isEmpty() && half) {
-            return new Advice(plain("Finish the wiring, then check it here."), Action.go(session, Station.WIRE),
-                    plain("What the reader shows says something about the wires only when they are as they will stay."),
-                    Message.NONE, checked, caution);
-        }
-        Optional<Stale> stale = session.review().stale(Station.SCALE);
-        if (diagnosis.isEmpty()) {
-            return new Advice(
-                    Message.of("Type the setting; engine off, apply {0} and note what the reader shows.", volts), take,
-                    stale.isPresent()
-                            ? stale.get().text()
-                            : plain("Agreement at one point proves nothing about slope: two or more, spread over the range."),
-                    Message.NONE,
-                    checked, caution);
-        }
-        Diagnosis d = diagnosis.get();
-        Fault fault = d.best().fault();
-        Diagnosis.NextPoint next = d.nextPoint();
-        if (!d.withinTolerance() && next != null && d.best().probability() < Diagnosis.SURE) {
-            return new Advice(apply, take,
-                    Message.of("{0} ({1}) and {2} explain the points nearly as well; at {3} they part.",
-                            plain(next.first().title()), new Measure(d.best().probability(), Dimension.FRACTION, 0),
-                            plain(Phrase.small(next.second().title())), volts),
-                    Message.NONE, checked, caution);
-        }
-        if (!d.withinTolerance()) {
-            Optional<Double> predicted = WireRules.shift(job.wiring(), job.intake().readers())
-                    .filter(s -> s != 0);
-            if (d.settingFollows() && fault.cause() == Cause.GROUND_SHIFT && predicted.isPresent()) {
-                return new Advice(session.review().groundCure().map(GroundCure::text).orElse(plain(fault.remedy())),
-                        Action.go(session, Station.WIRE),
-                        Message.of("The points say {0} mV; this job's shared ground wire predicts {1} mV. {2}",
-                                millivolts(d.best().parameters().value(FaultParameters.Name.VOLTS).orElse(0)),
-                                millivolts(predicted.get()), consequence(d)),
-                        Message.NONE, checked, caution);
-            }
-            boolean settingHelps = d.correctedSetting() != null;
-            return new Advice(plain(d.remedy()),
-                    settingHelps
-                            ? new Action(say("Use the corrected setting"), () -> useCorrected(session))
-                            : d.settingFollows()
-                                    ? new Action(say("Take another reading"), take.run())
-                                    : new Action(say("See what to type"), () -> session.focus(LeafId.SCALE_TYPE)),
-                    Message.of("{0} {1}", plain(d.meaning()), consequence(d)), Message.NONE, checked, caution);
-        }
-        if (!d.settingHeld()) {
-            return new Advice(plain(JobCheck.SETTING_HELD.words()),
-                    d.correctedSetting() == null
-                            ? new Action(say("Choose the reader"), () -> session.seek(ScaleField.READER.address()))
-                            : new Action(say("It holds the right one: note it"), () -> useCorrected(session)),
-                    plain("The points agree with the mixture and contradict the setting; one of the two was noted wrong."),
-                    Message.NONE, checked, caution);
-        }
-        int counted = session.review().points().size();
-        if (counted < WANTED) {
-            return new Advice(apply, take,
-                    plain(counted == 1
-                            ? "One agreeing point proves nothing about slope: many controllers put out 14.7 with no sensor at all."
-                            : runs
-                                    ? "Agrees with the engine off; heater and alternator move the grounds once it runs."
-                                    : "Agrees so far."),
-                    Message.NONE, checked, caution);
-        }
-        Optional<Action> other = OutputSwitch.other(session, Station.SCALE);
-        if (other.isPresent()) {
-            return new Advice(plain(other.get().label() + "."), other.get(),
-                    plain("This one agrees; every reader of the controller is checked by itself."), Message.NONE,
-                    checked,
-                    caution);
-        }
-        if (!session.review().state(Station.SCALE).done()) {
-            return new Advice(apply, take, session.review().because(Station.SCALE).stream()
-                    .filter(c -> c.id() instanceof JobCheck).map(c -> plain(((JobCheck) c.id()).words())).findFirst()
-                    .orElse(Message.NONE), Message.NONE, checked, caution);
-        }
-        Onward onward = Onward.from(session);
-        return new Advice(onward.next(), onward.action(),
-                Message.of("Shown agrees with true at {0} points over the range.", counted), Message.NONE, checked,
-                caution);
-    }
-
-    private static Measure millivolts(double volts) {
-        return new Measure(1000 * volts, Dimension.NUMBER, 0);
-    }
-
-    /** Mixture that the engine would be fed if the number were trusted. */
-    private static Message consequence(Diagnosis d) {
-        double off = d.worst().lambda();
-        double part = Math.abs(off) / Math.max(0.1, d.worst().atLambda());
-        return Message.of(off > 0
-                ? "It shows {0} at {1}: trusted, the engine would be fed about {2} too much fuel."
-                : "It shows {0} at {1}: trusted, the engine would be fed about {2} too little fuel.",
-                Figures.leanOrRich(off), new Measure(d.worst().atLambda(), Dimension.MIXTURE, 3),
-                new Measure(part, Dimension.FRACTION, 1));
+        return new ScaleAdvice(this, session).advice();
     }
 }

@@ -10,6 +10,8 @@ import amberheron.core.parts.Address;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -35,6 +37,35 @@ public record Advice(Message next, @Nullable Action action, Message why, Message
         public static Action go(Session session, Station to) {
             return new Action(say("Go to %s", to.title()), () -> session.at().go(to));
         }
+    }
+
+    /** What is next in one case, the action for it, and why. */
+    public record Case(Message next, @Nullable Action action, Message why) {
+        /** A case, where it is one. */
+        public static Optional<Case> when(boolean is, Supplier<Case> then) {
+            return is ? Optional.of(then.get()) : Optional.empty();
+        }
+
+        /** With what is said at a station whatever the case. */
+        public Advice with(Message disagreement, List<Source> checked, Message caution) {
+            return new Advice(next, action, why, disagreement, checked, caution);
+        }
+    }
+
+    /**
+     * The first of the cases that holds; none of those behind it is asked for.
+     *
+     * @param cases in the order in which they matter; the last holds always
+     */
+    @SafeVarargs
+    public static Case first(Supplier<Optional<Case>>... cases) {
+        for (Supplier<Optional<Case>> one : cases) {
+            Optional<Case> now = one.get();
+            if (now.isPresent()) {
+                return now.get();
+            }
+        }
+        throw new IllegalStateException("no case holds, not even the last");
     }
 
     /** The sources behind findings, each once. */

@@ -1,26 +1,19 @@
 package amberheron.app.wiring;
 
-import static amberheron.core.finding.Message.plain;
 import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Phrase.word;
 
 import amberheron.app.session.Advice;
-import amberheron.app.session.Advice.Action;
 import amberheron.app.session.Figures;
 import amberheron.app.session.LeafId;
-import amberheron.app.session.Onward;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.bench.ScpiMeter;
 import amberheron.bench.SimulatedMeter;
 import amberheron.bench.SimulatedVehicle;
-import amberheron.core.finding.CheckId;
 import amberheron.core.finding.Finding;
-import amberheron.core.finding.Message;
 import amberheron.core.finding.Origin;
-import amberheron.core.finding.Source;
-import amberheron.core.finding.Verdict;
 import amberheron.core.harness.Chart;
 import amberheron.core.harness.Device;
 import amberheron.core.harness.HarnessField;
@@ -38,13 +31,11 @@ import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.UnitChoice;
 import amberheron.core.units.Unusable;
-import amberheron.core.wiring.GroundCure;
 import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.GroundPlan.GroundSchool;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerRules;
 import amberheron.core.wiring.PowerSource;
-import amberheron.core.wiring.WireCheck;
 import amberheron.core.wiring.WireField;
 import amberheron.core.wiring.WireRules;
 import amberheron.core.wiring.Wiring;
@@ -61,7 +52,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -369,87 +359,7 @@ public final class WireModel implements StationModel {
 
     @Override
     public Advice advice(Session session) {
-        // What is next stays within the leaf until the leaf is done; its reasons are the leaf's own.
-        Optional<LeafId> leaf = session.at().leaf();
-        Predicate<Finding> here = f -> leaf.filter(l -> LeafChecks.hold(l, f.check().id())).isPresent();
-        List<Finding> findings = session.review().findings(Station.WIRE).stream()
-                .sorted(Comparator.comparing(f -> !here.test(f))).toList();
-        List<Finding> ofLeaf = findings.stream().filter(here).toList();
-        Message disagreement = plain(
-                "Grounds: everything at the battery; one clean chassis point; signal at the reader's own sensor ground; gauge and logger at one point. "
-                        + "Ours follows the figure: whichever keeps heater current out of the signal's ground, or inside tolerance here. "
-                        + "Heater: with the ignition, or about 30 s after the start; we show the seconds each risks at this place. "
-                        + "Joints: soldered, or crimped with seals; both are held to the same pull and resistance.");
-        Message caution = plain(
-                "Battery negative off before wiring. Look behind before drilling a firewall or dash: brake, fuel, airbag. "
-                        + "Never power the sensor on a cold day with the engine off, nor run the engine with it unpowered.");
-        var checked = Advice.sources(ofLeaf.isEmpty() ? findings : ofLeaf);
-        boolean openHere = ofLeaf.stream().anyMatch(f -> f.verdict() == Verdict.UNKNOWN);
-        Optional<Finding> wrong = findings.stream().filter(f -> f.verdict() == Verdict.FAIL)
-                .filter(f -> here.test(f) || !openHere).findFirst();
-        if (wrong.isPresent()) {
-            Finding f = wrong.get();
-            if (f.check().is(WireCheck.GROUND)) {
-                return shifted(session, f, disagreement, checked, caution);
-            }
-            return new Advice(Message.of("{0}: {1}", f.subject(), f.consequence()),
-                    new Action(say("Enter it again"), () -> session.seek(f.asks().getFirst())),
-                    f.working(),
-                    disagreement, checked, caution);
-        }
-        Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
-        if (open.isPresent()) {
-            CheckId id = open.get().check().id();
-            Optional<KeyState> state = id instanceof KeyState s ? Optional.of(s) : Optional.empty();
-            if (session.job().wiring().source().isEmpty() && state.isPresent()) {
-                boolean none = session.job().wiring().sources().isEmpty();
-                Optional<PowerSource> best = PowerRules.best(session.review().wiring().sources(),
-                        session.job().wiring().feed().relay());
-                return none || best.isEmpty()
-                        ? new Advice(plain("Name a place where the power could come from."),
-                                new Action(say("Add a source"), () -> {
-                                    add(session);
-                                    session.seek(of(session, WireField.SOURCE_PLACE));
-                                }), plain("It has to follow the key; prove it with a meter."), disagreement, checked,
-                                caution)
-                        : new Advice(Message.of("Take source {0}.", best.get().letter()),
-                                new Action(say("Take %s", best.get().letter()), () -> take(session, best.get())),
-                                plain(PowerRules.remedy(best.get().behaviour())), disagreement, checked, caution);
-            }
-            if (open.get().asks().getFirst().equals(HarnessField.CHART.address())) {
-                return new Advice(open.get().consequence(), new Action(say("Add these lines"), () -> {
-                    addNeeded(session);
-                    session.focus(LeafId.WIRE_CHART);
-                }), plain("Drawn up before anything is cut; colours are confirmed by continuity."), disagreement,
-                        checked,
-                        caution);
-            }
-            return new Advice(open.get().consequence(),
-                    state.isPresent() && metered(session)
-                            ? new Action(say("Read the meter: %s", state.get().words()),
-                                    () -> read(session, state.get()))
-                            : Action.enter(session, open.get().asks().getFirst()),
-                    plain("A reading that is missing never counts as a pass."), disagreement, checked, caution);
-        }
-        Onward onward = Onward.from(session);
-        return new Advice(onward.next(), onward.action(),
-                plain("Source, fuse, ground, signal and every wire have their proof."), disagreement, checked, caution);
-    }
-
-    /** Cure for a ground that shifts the volts. */
-    private static Advice shifted(Session session, Finding f, Message disagreement, List<Source> checked,
-            Message caution) {
-        Double cost = f.lambdaCost();
-        Optional<GroundCure> cure = session.review().groundCure();
-        GroundPlan mended = cure.map(GroundCure::plan).orElse(null);
-        return new Advice(cure.map(GroundCure::text).orElse(f.consequence()),
-                mended == null
-                        ? new Action(say("Choose the hook-up"), () -> session.focus(LeafId.WIRE_SIGNAL))
-                        : new Action(say("Rewired: record it"),
-                                () -> ground(session, say("ground rewired"), g -> mended)),
-                Message.of("Heater current in the ground lifts the reader's volts: it reads {0}. {1}.",
-                        Figures.leanOrRich(cost == null ? 0 : cost), f.working()),
-                disagreement, checked, caution);
+        return new WireAdvice(this, session).advice();
     }
 
     static void ground(Session session, String what, UnaryOperator<GroundPlan> change) {

@@ -109,7 +109,7 @@ public record JobSummary(String id, String vehicle, Map<Station, LinkState> stat
                     String.join(", ", job.intake().missing().stream().map(q -> q.words()).toList())));
         }
         List<String> lacking = next.get().items().stream().filter(i -> i.kind() != Step.Item.Kind.TOOL)
-                .map(Step.Item::name).filter(i -> !job.progress().inHand().contains(i)).toList();
+                .filter(i -> !job.progress().inHand().contains(i.name())).map(Step.Item::words).toList();
         if (!lacking.isEmpty()) {
             return new Standing(Waiting.PARTS, String.join("; ", lacking));
         }

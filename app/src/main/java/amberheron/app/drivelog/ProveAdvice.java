@@ -1,0 +1,110 @@
+package amberheron.app.drivelog;
+
+import static amberheron.core.finding.Message.plain;
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.app.scaling.OutputSwitch;
+import amberheron.app.session.Advice;
+import amberheron.app.session.Advice.Action;
+import amberheron.app.session.Advice.Case;
+import amberheron.app.session.Figures;
+import amberheron.app.session.Onward;
+import amberheron.app.session.Session;
+import amberheron.core.drivelog.LogCheck;
+import amberheron.core.drivelog.LogField;
+import amberheron.core.finding.Finding;
+import amberheron.core.finding.Message;
+import amberheron.core.finding.Verdict;
+import amberheron.core.job.JobCheck;
+import amberheron.core.job.Output;
+import amberheron.core.job.Station;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** What is next at Prove: a table of cases, of which the first that holds is said. */
+final class ProveAdvice {
+    private static final Message CAUTION = plain(
+            "Never watch a gauge while driving: log on a closed road or a dynamometer. Lean under load destroys engines: 15.7 on petrol under acceleration means stop.");
+
+    private final Session session;
+    private final List<Finding> findings;
+    private final Output.@Nullable Proving proving;
+
+    ProveAdvice(Session session) {
+        this.session = session;
+        findings = session.review().findings(Station.PROVE);
+        proving = session.job().proving();
+    }
+
+    Advice advice() {
+        return Advice.first(this::anotherReader, this::cannotBeLogged, this::notDriven, this::stale, this::engineLean,
+                this::offOnTheRoad, this::tooLittleDriven, this::agrees)
+                .with(Message.NONE, Advice.sources(findings), CAUTION);
+    }
+
+    private boolean logged() {
+        return session.job().outputs().active().logged();
+    }
+
+    private Action nameTheLog() {
+        return new Action(say("Name the log"), () -> session.seek(LogField.FILE.address()));
+    }
+
+    private Optional<Case> anotherReader() {
+        return OutputSwitch.other(session, Station.PROVE).map(other -> new Case(plain(other.label() + "."), other,
+                plain(logged()
+                        ? "This one agrees on the road; every reader is driven by itself."
+                        : "What this one shows cannot be logged.")));
+    }
+
+    private Optional<Case> cannotBeLogged() {
+        Onward onward = Onward.from(session);
+        return Case.when(!logged() && proving == null, () -> new Case(onward.next(), onward.action(),
+                plain("What this reader shows cannot be logged.")));
+    }
+
+    private Optional<Case> notDriven() {
+        return Case.when(proving == null, () -> new Case(plain("Drive with the log running, then read it here."),
+                nameTheLog(),
+                plain("A cold start is rich and says nothing yet; wait for warm idle, cruise, full throttle and lift-off.")));
+    }
+
+    private Optional<Case> stale() {
+        return session.review().stale(Station.PROVE)
+                .map(s -> new Case(plain(s.reading().again()), nameTheLog(), s.text()));
+    }
+
+    /** Before anything about the reader: the engine. */
+    private Optional<Case> engineLean() {
+        return findings.stream().filter(f -> f.check().is(LogCheck.LEAN) && f.verdict() == Verdict.FAIL).findFirst()
+                .map(f -> new Case(plain("Stop: mend the fuelling, then drive again."), nameTheLog(),
+                        Message.of("{0}. {1}", f.subject(), f.consequence())));
+    }
+
+    private Optional<Case> offOnTheRoad() {
+        return Figures.worst(findings).filter(f -> f.verdict() == Verdict.FAIL)
+                .map(f -> new Case(plain("Go back to Scale: the reader is off on the road."),
+                        Action.go(session, Station.SCALE),
+                        session.review().onTheRoad().filter(d -> !d.withinTolerance())
+                                .map(d -> Message.of("{0} {1}: {2}", f.consequence(), plain(d.title()),
+                                        plain(d.remedy())))
+                                .orElse(Message.of(
+                                        "{0} What agreed on the bench and not on the road points at the grounds.",
+                                        f.consequence()))));
+    }
+
+    private Optional<Case> tooLittleDriven() {
+        Optional<Finding> open = findings.stream().filter(f -> f.verdict() == Verdict.UNKNOWN).findFirst();
+        boolean dated = proving != null && proving.origin().taken() != null;
+        return Case.when(open.isPresent() || !dated, () -> new Case(
+                plain("Drive on with the log running, then read it here."), nameTheLog(),
+                open.map(Finding::consequence).orElse(plain(JobCheck.LOG_DATED.words()))));
+    }
+
+    private Optional<Case> agrees() {
+        Onward onward = Onward.from(session);
+        return Optional.of(new Case(onward.next(), onward.action(), Figures.worst(findings).map(Finding::consequence)
+                .orElse(plain("Gauge and reader agree over the whole drive."))));
+    }
+}
