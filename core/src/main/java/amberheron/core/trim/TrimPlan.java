@@ -49,6 +49,8 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
     private static final double EXPECTED = 0.05;
     /** Uncertainty that one settled stay leaves, λ. */
     private static final double STAY = 0.01;
+    /** Mixture at which a carburettor is left to cruise, λ: 13 with 14.7 at λ 1. */
+    private static final double RICH_CRUISE = 13 / 14.7;
     private static final double NEIGHBOUR = 0.25;
     private static final Source PRACTICE = Source.practice(
             "after about 16 km of mixed riding; at most ±20 %; a cell at its limit twice is a fault; done within 1 to 2 %");
@@ -212,7 +214,7 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
     /** Cruise at part load, full load at the top, straight between. */
     private static double target(LoadAxis axis, double load, double highest, Asked asked) {
         double full = DisplaySetUp.fullLoad(asked.traits().contains(EngineTrait.BOOSTED));
-        double cruise = asked.traits().contains(EngineTrait.CARBURETTOR) ? 13 / 14.7 : 1;
+        double cruise = asked.traits().contains(EngineTrait.CARBURETTOR) ? RICH_CRUISE : 1;
         double top = switch (axis) {
             case PRESSURE -> 101_325;
             case THROTTLE -> 1;

@@ -107,4 +107,60 @@ class DisplaySetUpTest {
         assertThat(DisplaySetUp.leanUnderLoad(boosted)).isCloseTo(wanted + 0.08, within(1e-4));
         assertThat(DisplaySetUp.richUnderLoad(boosted)).isCloseTo(wanted - 0.08, within(1e-4));
     }
+
+    /** Where each number begins to be held against the display, a hair on either side of it. */
+    @ParameterizedTest
+    @CsvSource({"LEAN, 0.9012, PASS", "LEAN, 0.9014, WARN", "LEAN, 0.8164, PASS", "LEAN, 0.8162, WARN",
+            "RICH, 0.68, PASS", "RICH, 0.679, WARN", "RICH, 0.75, PASS", "RICH, 0.751, WARN",
+            "LEAN_DELAY, 0.6, PASS", "LEAN_DELAY, 0.61, WARN", "LEAN_DELAY, 0, PASS", "RICH_DELAY, 1, PASS",
+            "RICH_DELAY, 0.99, WARN", "RICH_DELAY, 10, PASS", "RICH_DELAY, 10.1, WARN", "FILTER, 0.3, PASS",
+            "FILTER, 0.301, WARN", "PULSES, 2.0199, PASS", "PULSES, 2.021, WARN", "PULSES, 1.9801, PASS",
+            "PULSES, 1.979, WARN"})
+    void eachNumberIsHeldToItsOwnLimits(DisplaySetting what, double value, Verdict verdict) {
+        assertThat(told(what, value)).isEqualTo(verdict);
+    }
+
+    /** The first line that is not right is shown; none when all are. */
+    @Test
+    void theFirstThatIsWrongIsNamed() {
+        Display right = KNOWS.withPickUp(PickUp.ONE_COIL);
+        for (DisplaySetUp.Line line : DisplaySetUp.of(NATURAL, right).lines()) {
+            right = right.withTold(line.what(), line.ought());
+        }
+        assertThat(DisplaySetUp.of(NATURAL, right).first()).isEmpty();
+        assertThat(DisplaySetUp.of(NATURAL, right.withTold(DisplaySetting.RICH, 0.9)).first().orElseThrow().what())
+                .isEqualTo(DisplaySetting.RICH);
+    }
+
+    /** What is said with each number follows from what is known of display, place and engine. */
+    @Test
+    void theReasonFollowsFromWhatIsKnown() {
+        assertThat(line(NATURAL, KNOWS, DisplaySetting.LEAN).why().metric()).startsWith("Armed under load only");
+        assertThat(line(NATURAL, Display.UNTOLD, DisplaySetting.LEAN).why().metric())
+                .startsWith("Say whether it knows the load");
+        assertThat(line(NATURAL, Display.UNTOLD.withKnowsLoad(false), DisplaySetting.LEAN).why().metric())
+                .startsWith("Without the load");
+        assertThat(line(new Engine(false, 4, null), KNOWS, DisplaySetting.LEAN_DELAY).why().metric())
+                .startsWith("Take a place first");
+        // Late by 0.7 s and 0.1 s of the sensor: 0.2 s are left, just enough.
+        assertThat(line(new Engine(false, 4, 0.7), KNOWS, DisplaySetting.LEAN_DELAY).why().metric())
+                .isEqualTo("The reading is 0.8 s late by itself, so it sounds 1.0 s after the engine turns lean; "
+                        + "a change of gear does not sound it.");
+        assertThat(line(NATURAL, KNOWS.withPickUp(PickUp.ONE_COIL), DisplaySetting.PULSES).why().metric())
+                .startsWith("Check it at idle");
+        assertThat(line(new Engine(false, null, 0.1), KNOWS.withPickUp(PickUp.ONE_COIL), DisplaySetting.PULSES).why()
+                .metric()).startsWith("Say where the pulses are taken");
+        assertThat(line(new Engine(true, 4, 0.1), KNOWS, DisplaySetting.LEAN).source().kind())
+                .isNotEqualTo(line(NATURAL, KNOWS, DisplaySetting.LEAN).source().kind());
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1, true", "400, true", "0, false", "401, false"})
+    void teethOfAWheelAreFromOneToFourHundred(int teeth, boolean can) {
+        if (can) {
+            assertThat(Display.UNTOLD.withTeeth(teeth).teeth()).isEqualTo(teeth);
+        } else {
+            assertThatThrownBy(() -> Display.UNTOLD.withTeeth(teeth)).hasMessageContaining("expected 1 to 400");
+        }
+    }
 }
