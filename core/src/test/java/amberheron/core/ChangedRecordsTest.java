@@ -1,10 +1,13 @@
 package amberheron.core;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import amberheron.core.finding.Refused;
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.OutputLaw;
+import amberheron.core.units.Unusable;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -91,6 +94,30 @@ class ChangedRecordsTest {
         throw new AssertionError("no " + record.getSimpleName() + " could be made to try it on");
     }
 
+    /** Whatever is stored in a record is a number that such a thing can be at all: none of these can. */
+    @TestFactory
+    Stream<DynamicTest> noNumberBeyondReasonIsTaken() {
+        return records().flatMap(record -> changes(record).stream()
+                .filter(with -> with.getParameterTypes()[0] == double.class
+                        || with.getParameterTypes()[0] == Double.class)
+                .map(with -> DynamicTest.dynamicTest(record.getSimpleName() + "." + with.getName(), () -> {
+                    with.setAccessible(true);
+                    Random random = new Random(with.getName().hashCode());
+                    Object before = null;
+                    for (int i = 0; i < TRIES && before == null; i++) {
+                        before = any(record, random).orElse(null);
+                    }
+                    for (double value : new double[]{Double.NaN, Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY,
+                            1e13, -1e13}) {
+                        Object of = Objects.requireNonNull(before);
+                        assertThatThrownBy(() -> with.invoke(of, value), "%s in %s by %s", value,
+                                record.getSimpleName(), with.getName())
+                                .isInstanceOf(InvocationTargetException.class).cause()
+                                .isInstanceOfAny(Unusable.class, Refused.class);
+                    }
+                })));
+    }
+
     private static Object read(RecordComponent component, Object of) throws ReflectiveOperationException {
         Method accessor = component.getAccessor();
         accessor.setAccessible(true);
@@ -114,7 +141,7 @@ class ChangedRecordsTest {
         if (raw == String.class) {
             return Optional.of("s" + random.nextInt(1000));
         } else if (raw == double.class || raw == Double.class) {
-            double[] scales = {1e-6, 1e-3, 0.1, 1, 10, 300, 5e4};
+            double[] scales = {1e-6, 1e-3, 0.1, 1, 10, 200, 300, 5e4};
             return Optional.of(scales[random.nextInt(scales.length)] * (1 + random.nextInt(900) / 1000.0));
         } else if (raw == int.class || raw == Integer.class) {
             return Optional.of(1 + random.nextInt(9));

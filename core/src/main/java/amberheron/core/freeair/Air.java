@@ -1,6 +1,7 @@
 package amberheron.core.freeair;
 
 import amberheron.core.mixture.ExhaustGas;
+import amberheron.core.units.Sane;
 
 /**
  * The air a sensor is calibrated in.
@@ -20,6 +21,13 @@ public record Air(double temperature, double humidity, double pressure) {
     private static final double EXPONENT = 5.25588;
     /** The part of the pressure that vapour can take at most before this is no air any more. */
     private static final double MOST_VAPOUR = 0.9;
+
+    public Air {
+        Sane.AIR_TEMPERATURE.check("temperature", temperature);
+        Sane.PART.check("humidity", humidity);
+        Sane.AIR_PRESSURE.check("pressure", pressure);
+    }
+
     private static final double BAR = 1e5;
 
     /** Air at a height above the sea, m, at that height's usual pressure. */

@@ -2,6 +2,7 @@ package amberheron.core.freeair;
 
 import java.util.Arrays;
 import java.util.List;
+import org.hipparchus.stat.StatUtils;
 import org.hipparchus.stat.regression.SimpleRegression;
 
 /**
@@ -91,9 +92,6 @@ public record Steadiness(int count, double seconds, double drift, double driftDo
     }
 
     private static double median(double[] values) {
-        double[] sorted = values.clone();
-        Arrays.sort(sorted);
-        int half = sorted.length / 2;
-        return sorted.length % 2 == 1 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2;
+        return StatUtils.percentile(values, 50);
     }
 }

@@ -2,6 +2,7 @@ package amberheron.core.job;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
@@ -10,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  * all inputs are equal. It is worked out when it is first asked for, and once, whichever thread asks.
  *
  * <pre>
- * wire = Derived.of(before == null ? null : before.wire, () -&gt; WireRules.judge(wiring, surroundings), wiring, surroundings);
+ * wire = Derived.of(earlier.map(b -&gt; b.wire), () -&gt; WireRules.judge(wiring, installation), wiring, installation);
  * </pre>
  */
 final class Derived<T> {
@@ -26,13 +27,13 @@ final class Derived<T> {
     /**
      * Returns the earlier result where it follows from equal inputs, else a new one.
      *
-     * @param earlier of the review before; null for none
+     * @param earlier of the review before; empty for none
      * @param work uses nothing of the job but the inputs
      * @param inputs all that the work uses; another result stands for all that it follows from itself
      */
-    static <T> Derived<T> of(@Nullable Derived<T> earlier, Supplier<T> work, @Nullable Object... inputs) {
+    static <T> Derived<T> of(Optional<Derived<T>> earlier, Supplier<T> work, @Nullable Object... inputs) {
         List<@Nullable Object> from = Arrays.asList(inputs);
-        return earlier != null && earlier.inputs.equals(from) ? earlier : new Derived<>(work, from);
+        return earlier.filter(e -> e.inputs.equals(from)).orElseGet(() -> new Derived<>(work, from));
     }
 
     /** Returns the result. */

@@ -101,6 +101,7 @@ public final class JobReview {
      * @param before an earlier review; null for none
      */
     public JobReview(Job job, Shop shop, @Nullable JobReview before) {
+        Optional<JobReview> earlier = Optional.ofNullable(before);
         this.job = job;
         this.shop = shop;
         this.site = job.site(shop.schools());
@@ -111,51 +112,51 @@ public final class JobReview {
         Intake intake = job.intake();
         this.chosen = PartsChosen.of(job.wiring());
         List<String> order = job.progress().order();
-        this.plan = Derived.of(before == null ? null : before.plan, () -> JobPlan.of(intake, order, chosen), intake,
+        this.plan = Derived.of(earlier.map(b -> b.plan), () -> JobPlan.of(intake, order, chosen), intake,
                 order, chosen);
         boolean booked = job.progress().day() != null;
         Set<String> done = job.done();
-        this.schedule = Derived.of(before == null ? null : before.schedule,
+        this.schedule = Derived.of(earlier.map(b -> b.schedule),
                 () -> booked ? Optional.of(Schedule.of(plan.get(), done, 1)) : Optional.empty(), plan, done, booked);
-        this.places = PlaceRanking.of(site, job.candidates(), before == null ? null : before.places);
-        this.place = Derived.of(before == null ? null : before.place, () -> job.placing().findings(site),
+        this.places = PlaceRanking.of(site, job.candidates(), earlier.map(b -> b.places).orElse(null));
+        this.place = Derived.of(earlier.map(b -> b.place), () -> job.placing().findings(site),
                 job.placing(), site);
         this.wiring = shop.demo() ? job.wiring() : job.wiring().real();
         this.points = job.points().stream().filter(p -> shop.demo() || p.origin().real())
                 .filter(p -> Stale.since(job, p).isEmpty()).filter(p -> p.meansInstead(law).isEmpty()).toList();
         this.stale = Stale.of(job, shop);
-        this.wire = Derived.of(before == null ? null : before.wire, () -> WireRules.judge(wiring, installation), wiring,
+        this.wire = Derived.of(earlier.map(b -> b.wire), () -> WireRules.judge(wiring, installation), wiring,
                 installation);
-        this.onTheWay = Derived.of(before == null ? null : before.onTheWay,
+        this.onTheWay = Derived.of(earlier.map(b -> b.onTheWay),
                 () -> WireRules.effect(wiring, intake.readers()), wiring, installation);
         this.airCheck = !shop.demo() && job.air().reading().filter(r -> !job.entries().origin(r).real()).isPresent()
                 ? job.air().unread()
                 : job.air();
-        this.air = Derived.of(before == null ? null : before.air,
+        this.air = Derived.of(earlier.map(b -> b.air),
                 () -> AirRules.judge(airCheck, law == null ? null : law.leanest(), Tolerance.LAMBDA), airCheck, law);
         this.driven = driven(reader);
         Output.Proving proving = job.proving();
-        this.prove = Derived.of(before == null ? null : before.prove, () -> proved(proving), proving, driven,
+        this.prove = Derived.of(earlier.map(b -> b.prove), () -> proved(proving), proving, driven,
                 job.roadTest().witness(), intake.fuel());
-        this.scale = Derived.of(before == null ? null : before.scale, () -> law == null || reader == null
+        this.scale = Derived.of(earlier.map(b -> b.scale), () -> law == null || reader == null
                 ? Optional.empty()
                 : Scaling.report(law, reader, onTheWay.get()), law, reader, onTheWay.get());
-        this.diagnosis = Derived.of(before == null ? null : before.diagnosis, () -> diagnose(points), law, reader,
+        this.diagnosis = Derived.of(earlier.map(b -> b.diagnosis), () -> diagnose(points), law, reader,
                 points, shop.laws(), job.stoich());
-        this.road = Derived.of(before == null ? null : before.road, this::roadDiagnosis, law, reader, proving,
+        this.road = Derived.of(earlier.map(b -> b.road), this::roadDiagnosis, law, reader, proving,
                 shop.laws(), job.stoich());
         this.lacks = law == null
                 ? List.of(JobCheck.LAW)
                 : CheckPointProof.lacks(law, points, diagnosis.get().orElse(null), this::proves);
         Optional<List<Uncertainty>> doubts = doubts();
-        this.trust = Derived.of(before == null ? null : before.trust,
+        this.trust = Derived.of(earlier.map(b -> b.trust),
                 () -> doubts.flatMap(d -> chainAsSet().map(c -> Trust.of(c, d))), law, reader, scale.get(), doubts);
         List<Finding> against = prove.get().stream().filter(f -> f.verdict() == Verdict.FAIL).toList();
-        this.trims = Derived.of(before == null ? null : before.trims, () -> trims(against), proving,
+        this.trims = Derived.of(earlier.map(b -> b.trims), () -> trims(against), proving,
                 job.roadTest().trims(), job.engineTraits(), against);
         this.others = job.outputs().others().stream().map(o -> {
-            JobReview earlier = before == null ? null : before.ofOutput(o.id()).orElse(null);
-            return new JobReview(job.withOutputs(new Outputs(List.of(o), o.id())), shop, earlier);
+            JobReview alone = earlier.flatMap(b -> b.ofOutput(o.id())).orElse(null);
+            return new JobReview(job.withOutputs(new Outputs(List.of(o), o.id())), shop, alone);
         }).toList();
         this.links = new LinkStates(this);
     }
