@@ -1,6 +1,7 @@
 package amberheron.core.harness;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.harness.Route.Waypoint;
 import java.util.ArrayList;
@@ -59,7 +60,7 @@ public record Strip(List<Box> boxes, List<Lane> lanes, List<Mark> marks, double 
             Wire.Left left = wire.left();
             WireColour joins = wire.toColour();
             // Beside the sensor's box its name says nothing new.
-            String words = work == null ? say("work ?") : work.words().replace("sensor, ", "");
+            String words = work == null ? say("work ?") : word(work.key().replace("sensor, ", ""));
             if (brief && wire.used()) {
                 return words;
             }
