@@ -81,7 +81,7 @@ final class PowerLeaf implements Leaf {
 
     private Node[] meter() {
         address.setId("wire.meter");
-        address.setPromptText(say("address, such as 192.168.1.40:5025"));
+        address.setPromptText(say("such as 192.168.1.40:5025"));
         address.setAccessibleText(say("Address of the meter"));
         address.setOnAction(e -> model.connect(session, address.getText()));
         HBox.setHgrow(address, Priority.ALWAYS);
