@@ -87,6 +87,38 @@ class CommandLineTest {
         return folder.resolve(name).toString();
     }
 
+    /** What does not fit is refused in our own words: what was found, and what was expected. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {"plaice|heron: not understood: plaice", "place|heron: missing: JOB",
+            "scale|heron: missing: --law, --reader", "place --jason x|heron: not understood: --jason",
+            "simulate controller --port x|heron: --port: found “x”, expected a whole number",
+            "scale --law a --law b --reader c|heron: --law stands twice, expected once",
+            "simulate|heron: expected: simulate controller"})
+    void argumentsThatDoNotFitAreNamed(String command, String says) {
+        Ran ran = run(command.split(" "));
+        assertThat(ran.exit()).isEqualTo(2);
+        assertThat(ran.err()).startsWith(says);
+        assertThat(ran.out()).isEmpty();
+    }
+
+    /** A near miss is answered with what is near, anything else with how the command is used. */
+    @Test
+    void aNearMissIsAnsweredWithWhatIsNear() {
+        assertThat(run("plaice").err()).contains("Perhaps: place");
+        assertThat(run("place").err()).contains("Usage: heron place", "job document (.json)");
+        assertThat(run("review").err()).contains("What stands proven");
+    }
+
+    /** The text of a review names checks as people know them, not as scripts do. */
+    @Test
+    void aReviewSaysInWordsWhatIsOpen() throws IOException {
+        String job = file("blank.json", JobDocument.of(Job.empty("B")).text());
+        Ran said = run(folder, "review", job);
+        assertThat(said.out()).contains("Choose the controller's output law", "Take a place for the bung")
+                .doesNotContain("proving-log", "handed-over");
+        assertThat(run(folder, "review", job, "--json").out()).as("scripts know them by their keys").contains("law");
+    }
+
     /** The manual knows every command and every option that is offered, and none that is not. */
     @Test
     void theManualLeavesNothingOut() {
