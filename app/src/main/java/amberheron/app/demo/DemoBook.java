@@ -1,5 +1,6 @@
 package amberheron.app.demo;
 
+import static amberheron.core.units.Phrase.fixed;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.bench.AirFault;
@@ -360,7 +361,7 @@ public final class DemoBook {
             double narrowband = 0.45 - 0.4 * Math.tanh((held - 1) / 0.006) + 0.01 * random.nextGaussian();
             double shown = chain.reader().scale().toLambda(chain.shown(before)) + 0.0008 * random.nextGaussian();
             csv.append(
-                    say("%.2f,%.0f,%.1f,%.1f,%.1f,%.1f,%.3f,%.3f,%.3f%n", drive.time()[i], at(drive.engineSpeed(), i),
+                    fixed("%.2f,%.0f,%.1f,%.1f,%.1f,%.1f,%.3f,%.3f,%.3f%n", drive.time()[i], at(drive.engineSpeed(), i),
                             3.6 * at(drive.speed(), i), at(drive.pressure(), i) / 1000, 100 * at(drive.throttle(), i),
                             at(drive.temperature(), i) - 273.15, narrowband, held, shown));
         }

@@ -79,7 +79,7 @@ final class TemplateDrawing {
     }
 
     private static void path(StringBuilder out, List<Cope.Point> points, double x, double y, String width) {
-        String d = points.stream().map(p -> say("%.3f,%.3f", x + 1000 * p.x(), y + 1000 * p.y()))
+        String d = points.stream().map(p -> fixed("%.3f,%.3f", x + 1000 * p.x(), y + 1000 * p.y()))
                 .collect(Collectors.joining(" L", "M", ""));
         out.append(fixed("<path d=\"%s\" fill=\"none\" stroke=\"#1f2d36\" stroke-width=\"%s\"/>%n", d, width));
     }
