@@ -2,6 +2,7 @@ package amberheron.core.mixture;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
@@ -56,5 +57,20 @@ class GasAnalysisTest {
         assertThatThrownBy(() -> GasAnalysis.NONE.withHydrocarbons(2.0)).hasMessageContaining("HC");
         assertThatThrownBy(() -> GasAnalysis.NONE.withOxygen(-1.0)).hasMessageContaining("O2");
         assertThatThrownBy(() -> GasAnalysis.NONE.withNitricOxide(1.5)).hasMessageContaining("NO");
+    }
+
+    /** Fuels are mixed by volume, and their ratios by mass: the denser one counts for more than its share. */
+    @ParameterizedTest
+    @CsvSource({"1, 9", "0, 14.7", "0.5, 11.736"})
+    void ratiosMixByMass(double share, double ratio) {
+        assertThat(Stoichiometry.blend(share, 9, 0.78, 14.7, 0.72)).isCloseTo(ratio, within(1e-3));
+        assertThat(Stoichiometry.blend(0.5, 9, 0.78, 14.7, 0.72)).isLessThan((9 + 14.7) / 2);
+    }
+
+    @Test
+    void aShareIsFromNothingToTheWhole() {
+        assertThatThrownBy(() -> Stoichiometry.blend(1.01, 9, 1, 14, 1)).hasMessageContaining("expected 0 to 1");
+        assertThatThrownBy(() -> Stoichiometry.blend(-0.01, 9, 1, 14, 1)).hasMessageContaining("expected 0 to 1");
+        assertThatThrownBy(() -> Stoichiometry.blend(Double.NaN, 9, 1, 14, 1)).hasMessageContaining("expected 0 to 1");
     }
 }
