@@ -2,23 +2,19 @@ package amberheron.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import amberheron.app.cli.HeronCommand;
+import amberheron.app.cli.Ran;
 import amberheron.app.session.Session;
 import amberheron.core.drivelog.LogChannel;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.book.JobBook;
 import amberheron.io.json.JobDocument;
 import amberheron.io.pack.HandOverPack;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -35,7 +31,6 @@ final class LanguageOfCommands {
 
     private final MadeUpLanguage language = new MadeUpLanguage();
     private final Path home;
-    private final PrintStream faults = System.out;
     private int looked;
 
     private LanguageOfCommands(Path home) {
@@ -74,20 +69,8 @@ final class LanguageOfCommands {
     }
 
     private String said(String... args) {
-        PrintStream out = System.out;
-        PrintStream err = System.err;
-        ByteArrayOutputStream said = new ByteArrayOutputStream();
-        try (PrintStream both = new PrintStream(said, true, StandardCharsets.UTF_8)) {
-            System.setOut(both);
-            System.setErr(both);
-            HeronCommand.run(args, new HeronCommand.Environment(home, Optional.empty(), Optional.empty(), () -> {
-                throw new IllegalStateException("no desktop here");
-            }));
-        } finally {
-            System.setOut(out);
-            System.setErr(err);
-        }
-        return said.toString(StandardCharsets.UTF_8);
+        Ran ran = Ran.of(home, args);
+        return ran.out() + ran.err();
     }
 
     private void look(String where, String text) {
@@ -95,7 +78,7 @@ final class LanguageOfCommands {
             looked++;
             List<String> unmarked = language.unmarked(line);
             if (!unmarked.isEmpty()) {
-                faults.println(where + ": " + unmarked + " in “" + line.strip() + "”");
+                System.out.println(where + ": " + unmarked + " in “" + line.strip() + "”");
             }
         });
     }

@@ -18,6 +18,7 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
+import javafx.stage.Stage;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -67,7 +68,7 @@ final class LanguageOfWindow extends WindowTest {
     private void look(String where) {
         Hands.onScreen(() -> {
             look(where, hands.scene().getRoot());
-            note(where, ((javafx.stage.Stage) hands.scene().getWindow()).getTitle());
+            note(where, ((Stage) hands.scene().getWindow()).getTitle());
             return null;
         });
     }

@@ -155,7 +155,7 @@ final class BookCommands extends OfShop {
             throw new UnusableInput("--ask", "", say("there is nobody to ask here, or “%s” has no password; expected a "
                     + "server's address and a terminal, or the password in %s", address, BookAddress.PASSWORD));
         }
-        char[] typed = console.readPassword(say("Password of %%s at %%s: "), server.user(), server.host());
+        char[] typed = console.readPassword("%s", say("Password of %s at %s: ", server.user(), server.host()));
         String password = URLEncoder.encode(typed == null ? "" : String.valueOf(typed), StandardCharsets.UTF_8)
                 .replace("+", "%20");
         int at = address.indexOf('@');

@@ -59,9 +59,8 @@ final class ProveAdvice {
     }
 
     private Optional<Case> cannotBeLogged() {
-        Onward onward = Onward.from(session);
-        return Case.when(!logged() && proving == null, () -> new Case(onward.next(), onward.action(),
-                plain("What this reader shows cannot be logged.")));
+        return Case.when(!logged() && proving == null,
+                () -> onward(plain("What this reader shows cannot be logged.")));
     }
 
     private Optional<Case> notDriven() {
@@ -103,8 +102,12 @@ final class ProveAdvice {
     }
 
     private Optional<Case> agrees() {
-        Onward onward = Onward.from(session);
-        return Optional.of(new Case(onward.next(), onward.action(), Figures.worst(findings).map(Finding::consequence)
+        return Optional.of(onward(Figures.worst(findings).map(Finding::consequence)
                 .orElse(plain("Gauge and reader agree over the whole drive."))));
+    }
+
+    private Case onward(Message why) {
+        Onward onward = Onward.from(session);
+        return new Case(onward.next(), onward.action(), why);
     }
 }

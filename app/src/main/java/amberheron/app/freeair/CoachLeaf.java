@@ -318,8 +318,7 @@ final class CoachLeaf implements Leaf {
     }
 
     private void show(Label label, Message words) {
-        label.setText(Figures.text(session, words));
-        Parts.show(label, !words.isEmpty());
+        Parts.show(label, Figures.text(session, words));
     }
 
     private String said(Report report, Coach coach) {

@@ -104,10 +104,11 @@ final class PlaceAdvice {
     private Optional<Case> noneKeepsTheRules() {
         return Case.when(ranking.choice().isEmpty(), () -> {
             Finding worst = Figures.worst(findings).orElseThrow();
-            return new Case(plain(searchFound()
+            boolean found = searchFound();
+            return new Case(plain(found
                     ? "Find another place: none so far keeps the rules."
                     : "No place on this pipe keeps every rule: change what breaks it here, or the pipe."),
-                    searchFound()
+                    found
                             ? takeUp()
                             : new Action(say("Enter it again"), () -> session.seek(worst.asks().getFirst())),
                     Message.of("{0}: {1}", looked().letter(), worst.consequence()));

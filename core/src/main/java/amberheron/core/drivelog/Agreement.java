@@ -115,10 +115,10 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         boolean moved = sorted[(int) (0.98 * (few - 1))] - sorted[(int) (0.02 * (few - 1))] >= RANGE;
         double[] line = huber(x, y, null, moved);
         double[][] drawn = bootstrap(x, y, block, few, moved);
-        return new Agreement(line[0], quantile(drawn[0], 0.025), quantile(drawn[0], 0.975),
+        return new Agreement(line[0], ColumnFacts.quantile(drawn[0], 0.025), ColumnFacts.quantile(drawn[0], 0.975),
                 moved ? Double.valueOf(1 + line[1]) : null,
-                moved ? Double.valueOf(1 + quantile(drawn[1], 0.025)) : null,
-                moved ? Double.valueOf(1 + quantile(drawn[1], 0.975)) : null, lag,
+                moved ? Double.valueOf(1 + ColumnFacts.quantile(drawn[1], 0.025)) : null,
+                moved ? Double.valueOf(1 + ColumnFacts.quantile(drawn[1], 0.975)) : null, lag,
                 lag == null ? null : averaging(told, changes, follows, clock.step), few, bins(x, y));
     }
 
@@ -129,14 +129,9 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         }
         return parts.values().stream().filter(p -> p.size() >= ENOUGH).map(p -> {
             double told = 1 + p.stream().mapToDouble(i -> x[i]).average().orElseThrow();
-            return new Bin(told, told + quantile(p.stream().mapToDouble(i -> y[i]).toArray(), 0.5), p.size());
+            return new Bin(told, told + ColumnFacts.quantile(p.stream().mapToDouble(i -> y[i]).toArray(), 0.5),
+                    p.size());
         }).toList();
-    }
-
-    private static double quantile(double[] values, double part) {
-        double[] sorted = values.clone();
-        Arrays.sort(sorted);
-        return sorted[(int) Math.round(part * (sorted.length - 1))];
     }
 
     private static double[][] bootstrap(double[] x, double[] y, int[] block, int n, boolean moved) {

@@ -34,6 +34,11 @@ public record ColumnFacts(int index, String name, String unit, boolean clock, do
         if (values.length == 0) {
             return Double.NaN;
         }
+        return quantile(values, part);
+    }
+
+    /** The value that so much of the values is below, 0 to 1: the nearest of them, none in between. */
+    static double quantile(double[] values, double part) {
         double[] sorted = values.clone();
         Arrays.sort(sorted);
         return sorted[(int) Math.round(part * (sorted.length - 1))];

@@ -57,7 +57,7 @@ public record Crossings(int steps, double lambda, double doubt) {
         double[] rich = Arrays.copyOf(ways[0], found[0]);
         double[] lean = Arrays.copyOf(ways[1], found[1]);
         double scatter = Math.hypot(error(rich), error(lean)) / 2;
-        return new Crossings(found[0] + found[1], (median(rich) + median(lean)) / 2,
+        return new Crossings(found[0] + found[1], (StatUtils.percentile(rich, 50) + StatUtils.percentile(lean, 50)) / 2,
                 OWN_DOUBT + 2 * scatter);
     }
 
@@ -78,12 +78,8 @@ public record Crossings(int steps, double lambda, double doubt) {
 
     /** Standard error of the middle. */
     private static double error(double[] values) {
-        double middle = median(values);
+        double middle = StatUtils.percentile(values, 50);
         double[] off = Arrays.stream(values).map(v -> Math.abs(v - middle)).toArray();
-        return 1.253 * 1.4826 * median(off) / Math.sqrt(values.length);
-    }
-
-    private static double median(double[] values) {
-        return StatUtils.percentile(values, 50);
+        return 1.253 * 1.4826 * StatUtils.percentile(off, 50) / Math.sqrt(values.length);
     }
 }

@@ -53,16 +53,16 @@ public record Steadiness(int count, double seconds, double drift, double driftDo
             throw new IllegalArgumentException("steadiness: expected three readings or more, one after the other");
         }
         double[] values = series.stream().mapToDouble(Reading::value).toArray();
-        double middle = median(values);
-        double centre = median(absolute(values, middle));
+        double middle = StatUtils.percentile(values, 50);
+        double centre = StatUtils.percentile(absolute(values, middle), 50);
         // Without a line yet, wild are those far from the middle.
         double far = WILD * Math.max(MAD * centre, STEP * Math.abs(middle)) + Math.abs(middle) * MOST_DRIFT;
         List<Reading> kept = series.stream().filter(r -> Math.abs(r.value() - middle) <= far).toList();
         SimpleRegression line = new SimpleRegression();
         kept.forEach(r -> line.addData(r.at(), r.value()));
         boolean leans = kept.stream().mapToDouble(Reading::at).distinct().count() >= FEWEST;
-        double scatter = MAD * median(kept.stream()
-                .mapToDouble(r -> Math.abs(r.value() - (leans ? line.predict(r.at()) : middle))).toArray())
+        double scatter = MAD * StatUtils.percentile(kept.stream()
+                .mapToDouble(r -> Math.abs(r.value() - (leans ? line.predict(r.at()) : middle))).toArray(), 50)
                 / Math.abs(middle);
         double seconds = series.getLast().at() - series.getFirst().at();
         if (n < SERIES) {
@@ -89,9 +89,5 @@ public record Steadiness(int count, double seconds, double drift, double driftDo
 
     private static double[] absolute(double[] values, double from) {
         return Arrays.stream(values).map(v -> Math.abs(v - from)).toArray();
-    }
-
-    private static double median(double[] values) {
-        return StatUtils.percentile(values, 50);
     }
 }

@@ -1,6 +1,5 @@
 package amberheron.core.job;
 
-import static amberheron.core.units.Phrase.word;
 import static amberheron.core.units.UnitChoice.plain;
 
 import amberheron.core.harness.Joints;
@@ -32,7 +31,7 @@ final class PartsChosen {
                             : Item.of(Kind.PART, "fuse tap"));
             items.add(fuse == null ? Item.of(Kind.PART, "fuse 5 A") : Item.of(Kind.PART, "fuse %s A", plain(fuse)));
             if (heater != null) {
-                heater.parts().forEach(p -> items.add(new Item(p, word(p), Kind.PART)));
+                heater.parts().forEach(p -> items.add(new Item(p, Kind.PART)));
             }
             boolean relay = items.stream().anyMatch(i -> i.name().contains("relay"));
             if (wiring.feed().relay() && !relay) {

@@ -1,7 +1,6 @@
 package amberheron.core.plan;
 
 import static amberheron.core.units.Phrase.say;
-import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.plan.Intake.Material;
 import amberheron.core.plan.Intake.ReaderKind;
@@ -34,15 +33,15 @@ final class PlanSteps {
     }
 
     private static Item part(String name) {
-        return new Item(name, word(name), Item.Kind.PART);
+        return new Item(name, Item.Kind.PART);
     }
 
     private static Item use(String name) {
-        return new Item(name, word(name), Item.Kind.CONSUMABLE);
+        return new Item(name, Item.Kind.CONSUMABLE);
     }
 
     private static Item tool(String name) {
-        return new Item(name, word(name), Item.Kind.TOOL);
+        return new Item(name, Item.Kind.TOOL);
     }
 
     private static final Item METER = tool("multimeter");

@@ -103,6 +103,11 @@ public record Step(StepId id, String title, List<StepId> after, Time time, Where
             }
         }
 
+        /** An item whose name is words alone. */
+        public Item(String name, Kind kind) {
+            this(name, word(name), kind);
+        }
+
         /** An item in whose name figures stand. */
         @FormatMethod
         public static Item of(Kind kind, @FormatString String pattern, Object... values) {

@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -248,14 +249,14 @@ class TrimFiguresTest {
     @Test
     void binsRiseFromNothingAndAreNotTooMany() {
         assertThat(new TrimSheet(List.of(0.0, 1.0), List.of(), List.of()).speeds()).hasSize(2);
-        List<Double> most = java.util.stream.IntStream.range(0, TrimSheet.MOST).mapToObj(i -> (double) i).toList();
+        List<Double> most = IntStream.range(0, TrimSheet.MOST).mapToObj(i -> (double) i).toList();
         assertThat(new TrimSheet(most, most, List.of()).loads()).hasSize(TrimSheet.MOST);
         assertThatThrownBy(() -> new TrimSheet(List.of(1.0, 1.0), List.of(), List.of()))
                 .hasMessage("speeds: expected numbers that rise, none below 0");
         assertThatThrownBy(() -> new TrimSheet(List.of(), List.of(-0.1), List.of()))
                 .hasMessage("loads: expected numbers that rise, none below 0");
         assertThatThrownBy(() -> new TrimSheet(List.of(),
-                java.util.stream.IntStream.rangeClosed(0, TrimSheet.MOST).mapToObj(i -> (double) i).toList(),
+                IntStream.rangeClosed(0, TrimSheet.MOST).mapToObj(i -> (double) i).toList(),
                 List.of())).hasMessageContaining("loads: found 33, expected 1 to 32");
     }
 

@@ -54,7 +54,7 @@ public record FieldWords(String words, @Nullable Dimension dimension) {
         Matcher index = INDEX.matcher(field);
         String which = index.find() ? " (" + index.group(1) + ")" : "";
         return new FieldWords((station == null ? "" : station.title() + ": ")
-                + name.map(n -> word(n.words())).orElseGet(() -> word(plain(path, station != null))) + which,
+                + name.map(FieldNames.Name::words).orElseGet(() -> word(plain(path, station != null))) + which,
                 name.map(FieldNames.Name::dimension).orElse(null));
     }
 

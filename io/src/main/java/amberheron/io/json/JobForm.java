@@ -211,7 +211,7 @@ final class JobForm {
 
         @Override
         public void name(String path, FieldNames into) {
-            into.add(path + "quantity", new FieldNames.Name(ScaleField.GAUGE.words(), null));
+            into.add(path + "quantity", new FieldNames.Name(ScaleField.GAUGE::words, null));
         }
     });
 

@@ -1,5 +1,7 @@
 package amberheron.io.json;
 
+import static amberheron.core.units.Phrase.word;
+
 import amberheron.core.parts.PartIds;
 import amberheron.core.parts.Property;
 import amberheron.core.units.Dimension;
@@ -13,6 +15,7 @@ import java.util.Set;
 import java.util.function.BiConsumer;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ArrayNode;
@@ -144,19 +147,23 @@ final class Value<T, V extends @Nullable Object> implements Part<T, V> {
 
     /** The same, called as its field on the screen is. */
     Value<T, V> called(Property field) {
-        return called(field.words());
+        return called(field::words, null);
     }
 
     /** The same, called as its field on the screen is, and shown in that field's unit. */
     Value<T, V> called(Property field, Dimension dimension) {
-        return called(field.words(), dimension);
+        return called(field::words, dimension);
     }
 
     Value<T, V> called(String words) {
-        return new Value<>(name, of, kind, described, new FieldNames.Name(words, null));
+        return called(() -> word(words), null);
     }
 
     Value<T, V> called(String words, Dimension dimension) {
+        return called(() -> word(words), dimension);
+    }
+
+    private Value<T, V> called(Supplier<String> words, @Nullable Dimension dimension) {
         return new Value<>(name, of, kind, described, new FieldNames.Name(words, dimension));
     }
 

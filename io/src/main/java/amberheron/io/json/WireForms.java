@@ -92,7 +92,7 @@ final class WireForms {
         public void name(String path, FieldNames into) {
             for (KeyState state : KeyState.values()) {
                 into.add(path + VOLTS + "." + Cursor.id(state),
-                        new FieldNames.Name(say("volts at the source, %s", Cursor.id(state)), Dimension.VOLTAGE));
+                        new FieldNames.Name(() -> say("volts at the source, %s", Cursor.id(state)), Dimension.VOLTAGE));
             }
         }
     }
@@ -122,7 +122,7 @@ final class WireForms {
 
     private static final RecordForm<GroundTrial> TRIAL = RecordForm.of(GroundTrial::new,
             RecordForm.numbersBy(GroundTrial.On.class, Cursor::id, true, Sane.SUPPLY,
-                    on -> new FieldNames.Name(WireField.TRIAL.words(), Dimension.VOLTAGE)).inlined(GroundTrial::volts),
+                    on -> new FieldNames.Name(WireField.TRIAL::words, Dimension.VOLTAGE)).inlined(GroundTrial::volts),
             numberOrNull("lampsDraw", GroundTrial::lamps).within(Sane.CURRENT).about("A")
                     .called(WireField.TRIAL_LAMPS, Dimension.CURRENT),
             numberOrNull("fanDraw", GroundTrial::fan).within(Sane.CURRENT).about("A")
@@ -161,7 +161,7 @@ final class WireForms {
             GROUND_WIRES.inlined(GroundPlan::wires), GROUND_LOADS.inlined(GroundPlan::loads),
             objectOr("measured", GroundPlan::measured,
                     RecordForm.numbersBy(GroundPlan.GroundSchool.class, Cursor::id, true,
-                            Sane.SUPPLY, school -> new FieldNames.Name(WireField.MEASURED.words(), Dimension.VOLTAGE)),
+                            Sane.SUPPLY, school -> new FieldNames.Name(WireField.MEASURED::words, Dimension.VOLTAGE)),
                     Map.of()),
             objectOr("trial", GroundPlan::trial, TRIAL, GroundTrial.NONE)
                     .about("V between the two grounds, one load after the other switched on"))
