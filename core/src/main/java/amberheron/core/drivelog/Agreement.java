@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.TreeMap;
+import org.hipparchus.stat.StatUtils;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -204,8 +205,7 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         for (int i = 0; i < off.length; i++) {
             off[i] = Math.abs(y[i * by] - line[0] - line[1] * x[i * by]);
         }
-        Arrays.sort(off);
-        return off.length == 0 ? 0 : MAD * off[off.length / 2];
+        return off.length == 0 ? 0 : MAD * StatUtils.percentile(off, 50);
     }
 
     /**

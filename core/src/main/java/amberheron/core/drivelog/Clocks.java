@@ -8,6 +8,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.hipparchus.stat.StatUtils;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -216,9 +217,6 @@ public record Clocks(LogChannel by, double shift, double drift, double doubt) {
     }
 
     private static double middle(double[] values) {
-        double[] sorted = values.clone();
-        Arrays.sort(sorted);
-        int n = sorted.length;
-        return n % 2 == 1 ? sorted[n / 2] : (sorted[n / 2 - 1] + sorted[n / 2]) / 2;
+        return StatUtils.percentile(values, 50);
     }
 }

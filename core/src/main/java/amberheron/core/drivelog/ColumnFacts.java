@@ -1,6 +1,7 @@
 package amberheron.core.drivelog;
 
 import java.util.Arrays;
+import org.hipparchus.stat.StatUtils;
 
 /**
  * Facts of a column before it is read.
@@ -73,12 +74,7 @@ public record ColumnFacts(int index, String name, String unit, boolean clock, do
                 steps[n++] = values[i] - values[i - 1];
             }
         }
-        if (n == 0) {
-            return Double.NaN;
-        }
-        double[] some = Arrays.copyOf(steps, n);
-        Arrays.sort(some);
-        return some[n / 2];
+        return StatUtils.percentile(steps, 0, n, 50);
     }
 
     /** Whether all of it are whole numbers. */

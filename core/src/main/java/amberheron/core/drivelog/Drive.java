@@ -2,6 +2,7 @@ package amberheron.core.drivelog;
 
 import java.util.Arrays;
 import java.util.List;
+import org.hipparchus.stat.StatUtils;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -71,9 +72,7 @@ public record Drive(double[] time, float[] controller, float[] reader, float @Nu
                 steps[found++] = time[i + 1] - time[i];
             }
         }
-        double[] some = Arrays.copyOf(steps, found);
-        Arrays.sort(some);
-        return found == 0 ? 0 : some[found / 2];
+        return found == 0 ? 0 : StatUtils.percentile(steps, 0, found, 50);
     }
 
     /**

@@ -4,6 +4,8 @@ import amberheron.core.controller.CalibrationSchool;
 import amberheron.core.controller.ControllerSheet;
 import java.util.List;
 import java.util.Optional;
+import org.hipparchus.analysis.solvers.AllowedSolution;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
 /**
  * Error that calibrating in this air causes later, where the car is driven.
@@ -21,6 +23,7 @@ public record CostOfAir(double gain) {
     /** Air of a usual day: K, and relative humidity. What is usual is common practice, no published source. */
     public static final double USUAL_TEMPERATURE = 293.15;
     public static final double USUAL_HUMIDITY = 0.5;
+    private static final int MOST_EVALUATIONS = 200;
 
     /**
      * Of this air.
@@ -78,16 +81,8 @@ public record CostOfAir(double gain) {
                 || !of(air.withHumidity(0), school, driven).within(tolerance)) {
             return Optional.empty();
         }
-        double dry = 0;
-        double wet = air.humidity();
-        for (int i = 0; i < 40; i++) {
-            double middle = (dry + wet) / 2;
-            if (of(air.withHumidity(middle), school, driven).within(tolerance)) {
-                dry = middle;
-            } else {
-                wet = middle;
-            }
-        }
-        return Optional.of(dry);
+        return Optional.of(new BracketingNthOrderBrentSolver().solve(MOST_EVALUATIONS,
+                humidity -> Math.abs(of(air.withHumidity(humidity), school, driven).worst()) - tolerance, 0,
+                air.humidity(), AllowedSolution.BELOW_SIDE));
     }
 }

@@ -2,6 +2,8 @@ package amberheron.core.freeair;
 
 import java.util.List;
 import java.util.Optional;
+import org.hipparchus.analysis.solvers.AllowedSolution;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 import org.hipparchus.special.Erf;
 
 /**
@@ -17,6 +19,7 @@ import org.hipparchus.special.Erf;
 public record Trend(double start, double slope, double startVariance, double slopeVariance, double covariance) {
     /** Longer than any sensor lives, h. */
     private static final double FOREVER = 1e6;
+    private static final int MOST_EVALUATIONS = 200;
 
     /** A reading at so many hours. */
     public record Point(double hours, double value) {
@@ -73,16 +76,9 @@ public record Trend(double start, double slope, double startVariance, double slo
         if (past(limit, FOREVER) < probability) {
             return Optional.empty();
         }
-        double early = 0;
-        double late = FOREVER;
-        for (int i = 0; i < 80; i++) {
-            double middle = (early + late) / 2;
-            if (past(limit, middle) < probability) {
-                early = middle;
-            } else {
-                late = middle;
-            }
-        }
-        return Optional.of(late);
+        return Optional.of(past(limit, 0) >= probability
+                ? 0
+                : new BracketingNthOrderBrentSolver().solve(MOST_EVALUATIONS,
+                        hours -> past(limit, hours) - probability, 0, FOREVER, AllowedSolution.ABOVE_SIDE));
     }
 }

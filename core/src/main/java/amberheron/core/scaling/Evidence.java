@@ -12,8 +12,13 @@ import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.RealVector;
+import org.hipparchus.optim.MaxEval;
+import org.hipparchus.optim.nonlinear.scalar.GoalType;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
+import org.hipparchus.optim.univariate.BrentOptimizer;
+import org.hipparchus.optim.univariate.SearchInterval;
+import org.hipparchus.optim.univariate.UnivariateObjectiveFunction;
 import org.hipparchus.util.Pair;
 
 /**
@@ -37,7 +42,8 @@ final class Evidence {
     private static final int INNER = 21;
     private static final double WIDTH = 5;
     private static final int MINIMA = 3;
-    private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
+    /** Part of an interval to which the least misfit in it is found. */
+    private static final double NARROW = 2e-5;
     private static final int MOST_EVALUATIONS = 60;
     /** So many points tell which hypotheses are worth a look at all of them. */
     private static final int FEW = 24;
@@ -351,30 +357,11 @@ final class Evidence {
                 .boxed().sorted(Comparator.comparingDouble(i -> losses[i])).limit(MINIMA).mapToInt(i -> i).toArray();
     }
 
-    /** Golden section between two bounds. */
+    /** Where a function is least between two bounds, to a small part of what lies between them. */
     private static double descend(double from, double to, DoubleUnaryOperator f) {
-        double low = from;
-        double high = to;
-        double a = high - GOLDEN * (high - low);
-        double b = low + GOLDEN * (high - low);
-        double fa = f.applyAsDouble(a);
-        double fb = f.applyAsDouble(b);
-        for (int i = 0; i < 22; i++) {
-            if (fa <= fb) {
-                high = b;
-                b = a;
-                fb = fa;
-                a = high - GOLDEN * (high - low);
-                fa = f.applyAsDouble(a);
-            } else {
-                low = a;
-                a = b;
-                fa = fb;
-                b = low + GOLDEN * (high - low);
-                fb = f.applyAsDouble(b);
-            }
-        }
-        return (low + high) / 2;
+        return new BrentOptimizer(1e-10, NARROW * (to - from)).optimize(new MaxEval(MOST_EVALUATIONS),
+                new UnivariateObjectiveFunction(f::applyAsDouble), GoalType.MINIMIZE, new SearchInterval(from, to))
+                .getPoint();
     }
 
     /** How far the parameter may move until the misfit has grown by one: its standard deviation. */
