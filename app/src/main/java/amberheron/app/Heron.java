@@ -28,7 +28,7 @@ import javafx.application.Platform;
 
 /** Starts the desktop, or runs a command. Not itself an application of the toolkit, so that it can look before it starts one. */
 public final class Heron {
-    /** Held, since a logger that nobody holds forgets its level. */
+    /** Held because a logger that nobody references forgets its level. */
     private static final Logger TOOLKIT = Logger.getLogger("javafx");
 
     private Heron() {
@@ -78,7 +78,7 @@ public final class Heron {
         return session.isCompletedExceptionally() ? 2 : 0;
     }
 
-    /** Where the environment say that the book is. */
+    /** Returns where the environment says that the book is. */
     private static Optional<String> said() {
         return Optional.ofNullable(System.getenv(BookAddress.VARIABLE));
     }

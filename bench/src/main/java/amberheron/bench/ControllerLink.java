@@ -19,16 +19,16 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A controller on a line that it sends over. It is read on a thread of its own, as fast as it comes; what is shown is a
- * snapshot of the last whole line. A link that broke is tried again until it is closed. Nothing that is sent can stop it:
- * half lines, garbage, floods and lines without end are counted and left.
+ * A controller on a line. A thread of its own reads it as fast as it comes; callers get a snapshot of the last whole line.
+ * A broken link is retried until it is closed. No input can stop it: half lines, garbage, floods and endless lines are
+ * counted and dropped.
  */
 public final class ControllerLink implements AutoCloseable {
-    /** A report older than this is out of date. */
+    /** Age after which a report is out of date. */
     public static final Duration LIVE = Duration.ofSeconds(1);
     private static final Duration AGAIN = Duration.ofMillis(500);
     private static final int LONGEST_LINE = 512;
-    /** How a stand-in begins to introduce itself. */
+    /** Beginning of the line by which a stand-in introduces itself. */
     static final String SIMULATED = "# simulated";
     private static final Pattern SERIAL = Pattern.compile("(?i)com\\d{1,3}");
     private static final int PATIENCE = 2000;
@@ -214,7 +214,7 @@ public final class ControllerLink implements AutoCloseable {
         return report == null ? null : report.seconds();
     }
 
-    /** Not waited for: a line that does not answer is left at once. */
+    /** Closes the link without waiting: a line that does not answer is left at once. */
     @Override
     public void close() {
         closed = true;

@@ -10,7 +10,7 @@ import java.time.InstantSource;
 import java.util.concurrent.locks.LockSupport;
 
 /**
- * As many lines as a controller sends in a day, read as fast as they can be.
+ * Result of reading as many lines as a controller sends in a day, as fast as possible.
  *
  * @param grown bytes more on the heap afterwards than before
  */
@@ -45,7 +45,7 @@ public record DayOfStream(long lines, double seconds, long grown) {
         return runtime.totalMemory() - runtime.freeMemory();
     }
 
-    /** A line that says the same block again and again, and then hangs up. */
+    /** A line that sends the same block again and again, and then hangs up. */
     private static final class Repeated extends InputStream implements ControllerLink.Line, ControllerLink.Open {
         private final byte[] block;
         private final long all;

@@ -21,11 +21,11 @@ public interface Meter extends AutoCloseable {
         record Volts(double volts) implements Reading {
         }
 
-        /** More than the meter's range: something is there, but how much is not known. */
+        /** The reading exceeds the meter's range: something is there, but how much is not known. */
         record Overload() implements Reading {
         }
 
-        /** No reading, and why. */
+        /** There is no reading, and why. */
         record None(String why) implements Reading {
         }
     }

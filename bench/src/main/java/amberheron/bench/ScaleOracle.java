@@ -12,8 +12,8 @@ import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * The best that anybody could say of a trial: it knows how often each fault is made, how its sizes are drawn and how noisy
- * the readings are, and tries them all on dense grids. Laws that nobody lists are drawn many times.
+ * The best possible answer to a trial: the oracle knows how often each fault is made, how its sizes are drawn and how noisy
+ * the readings are, and tries them all on dense grids. Unlisted laws are drawn many times.
  */
 public final class ScaleOracle {
     private static final int DENSE = 3000;

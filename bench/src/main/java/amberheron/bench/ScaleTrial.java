@@ -35,7 +35,7 @@ public record ScaleTrial(OutputLaw law, Reader reader, List<OutputLaw> catalogue
     /** Single faults, each as often as the others. */
     public static final List<String> SINGLE = List.of("none", "other-law", "points-swapped", "wrong-stoich",
             "lambda-as-afr", "unscaled", "ground-shift", "gain", "pull-up", "clipped", "narrowband", "constant");
-    /** Two at once. */
+    /** Pairs of faults at once. */
     public static final List<String> PAIRS = List.of("gain+ground-shift", "ground-shift+other-law", "gain+other-law",
             "ground-shift+points-swapped", "ground-shift+wrong-stoich", "gain+wrong-stoich",
             "ground-shift+lambda-as-afr");
@@ -58,7 +58,7 @@ public record ScaleTrial(OutputLaw law, Reader reader, List<OutputLaw> catalogue
     /** Volts at the pin. */
     @FunctionalInterface
     public interface Pin {
-        /** For volts at the output and the mixture behind them. */
+        /** Returns the volts at the pin for volts at the output and the mixture behind them. */
         double at(double volts, double lambda);
     }
 

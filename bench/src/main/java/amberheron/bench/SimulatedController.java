@@ -118,7 +118,7 @@ public final class SimulatedController {
         return cell * cellGain;
     }
 
-    /** By how much its gain fits this cell and this air; 1 is right. For trials that know the truth. */
+    /** Returns the ratio of its gain to the right one for this cell and this air, for trials that know the truth. */
     public double gainNow() {
         return cellGain * gain();
     }

@@ -2,14 +2,14 @@ package amberheron.io;
 
 import java.time.Duration;
 
-/** Pauses between tries of what fails: each twice as long as the one before, up to the longest. Not for several threads. */
+/** Pauses between retries: each is twice the one before, up to a longest. Not thread-safe. */
 public final class Backoff {
     private final Duration first;
     private final Duration longest;
     private Duration next;
 
     /**
-     * Pauses that begin with the first.
+     * Makes pauses that begin with a first.
      *
      * @param longest at least as long as the first
      */

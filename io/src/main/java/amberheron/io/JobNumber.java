@@ -14,7 +14,7 @@ public final class JobNumber {
     }
 
     /**
-     * A number as typed, without blanks around it.
+     * Returns a number as typed, without blanks around it.
      *
      * @throws Unusable when it cannot be one
      */
@@ -31,7 +31,7 @@ public final class JobNumber {
         return number;
     }
 
-    /** The number as it can stand in the name of a file or folder; never one that leads out of its folder. */
+    /** Returns the number as it can stand in the name of a file or folder; never one that leads out of its folder. */
     public static String stem(String number) {
         String kept = number.replaceAll("[^\\p{L}\\p{N}._-]", "_");
         return kept.startsWith(".") ? "_" + kept.substring(1) : kept;

@@ -9,7 +9,7 @@ public final class Printable {
     private Printable() {
     }
 
-    /** For a message: short, and what cannot be shown shown as its code. */
+    /** Returns a text for a message: short, with characters that cannot be shown as their codes. */
     public static String of(String text) {
         StringBuilder out = new StringBuilder();
         text.codePoints().limit(MOST).forEach(c -> {
@@ -23,8 +23,8 @@ public final class Printable {
     }
 
     /**
-     * For a page or a file: whole, with a mark in place of what no document may hold (control characters, half of a
-     * surrogate pair) and of what turns the direction of all that follows.
+     * Returns a text for a page or a file: whole, with a mark in place of characters that no document may hold (control
+     * characters, half of a surrogate pair) and of those that turn the direction of the text after them.
      */
     public static String marked(String text) {
         if (text.codePoints().noneMatch(Printable::toBeMarked)) {

@@ -98,7 +98,7 @@ public final class TextFiles {
     }
 
     /**
-     * Puts a file in place whole: what stood there stays untouched until the new content is safely on the disk.
+     * Replaces a file as a whole: the old content stays untouched until the new content is safely on the disk.
      *
      * @throws IOException when the disk is full or the folder cannot be written
      */
@@ -110,7 +110,9 @@ public final class TextFiles {
         replaceIn(file, content, false);
     }
 
-    /** The same of a file that nobody else on the machine reads, its folder made where there is none and closed to others. */
+    /**
+     * Replaces a file that nobody else on the machine reads; its folder is made where there is none, and closed to others.
+     */
     public static void replacePrivate(Path file, byte[] content) throws IOException {
         Path folder = file.toAbsolutePath().getParent();
         if (folder != null) {
@@ -141,7 +143,7 @@ public final class TextFiles {
     }
 
     /**
-     * Puts a text in place whole, its folder made where there is none.
+     * Replaces a text file as a whole; its folder is made where there is none.
      *
      * @throws UnusableInput when it cannot be written
      */

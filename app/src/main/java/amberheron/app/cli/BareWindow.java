@@ -7,7 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
 
-/** The least a window can be, to measure our own start against. */
+/** The smallest possible window, to measure our own start against. */
 public final class BareWindow {
     private BareWindow() {
     }

@@ -236,7 +236,9 @@ final class Benchmark implements Callable<Integer> {
                 day.seconds(), day.lines(), day.grown() / 1e6);
     }
 
-    /** Of the demo's lying chain, with so many points over the range as a noisy bench would take them. */
+    /**
+     * Times a diagnosis of the demo's lying chain, with a number of points over the range as a noisy bench would take them.
+     */
     private static double[] diagnose(DemoCommands.Ready demo, int points, int measured) {
         Job job = demo.job("SB-016");
         OutputLaw law = Objects.requireNonNull(job.law());

@@ -27,7 +27,7 @@ final class BookCommands extends OfShop {
         super(environment);
     }
 
-    /** A command is waited for: how far it is is not said. */
+    /** Takes progress and shows none, since a command is waited for. */
     private static void quiet(double part) {
         // Nothing.
     }

@@ -8,7 +8,7 @@ import java.util.function.BiFunction;
 
 /** An entry at each station, different on every frame, for the benchmark. */
 final class Edits {
-    /** One for each station that is typed into. */
+    /** An edit for each station that is typed into. */
     static final List<Edit> STATIONS = List.of(
             new Edit(Station.PLAN, (j, n) -> j.withIntake(j.intake().withVehicle("van " + n))),
             new Edit(Station.PLACE, (j, n) -> j.withPlacing(j.placing().withCandidate("A",

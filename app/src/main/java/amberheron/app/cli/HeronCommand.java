@@ -37,7 +37,7 @@ public final class HeronCommand implements Runnable {
     }
 
     /**
-     * Environment that the commands cannot know by themselves.
+     * What the commands cannot know by themselves.
      *
      * @param home where the shop's catalogue is kept
      * @param book where the environment say that the book is; empty where they do not

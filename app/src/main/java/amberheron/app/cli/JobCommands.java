@@ -89,7 +89,7 @@ final class JobCommands {
             return ShopCard.read(OpenBook.habits(environment().address(), home()), home());
         }
 
-        /** A job that can be read but not worked out is as unusable as one that cannot be read. */
+        /** Reviews a job; one that can be read but not worked out is as unusable as one that cannot be read. */
         final JobReview review(Job of) {
             Shop shop = shop();
             try {

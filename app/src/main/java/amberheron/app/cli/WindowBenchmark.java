@@ -30,7 +30,7 @@ final class WindowBenchmark {
     private static final int FRAMES = 600;
     private static final int EDITS = 200;
     private static final int PLOT_FRAMES = 200;
-    /** Ten keys a second, as fast as anybody types. */
+    /** Frames for each key: ten keys a second, as fast as anybody types. */
     private static final int FRAMES_A_KEY = 6;
     private static final int FRAMES_A_FOLD = 30;
 
@@ -165,7 +165,10 @@ final class WindowBenchmark {
         return true;
     }
 
-    /** Measures in one window on the demo book: each listens to its session for good, so several would all follow it. */
+    /**
+     * Measures in one window on the demo book, since each window listens to its session for good and several would all
+     * follow it.
+     */
     private static void inWindow(BiConsumer<Stage, Session> measure) {
         DemoCommands.withDemo(demo -> {
             CompletableFuture<Stage> shown = new CompletableFuture<>();

@@ -31,13 +31,13 @@ public final class Desktop extends Application {
     public static final String FIRST_FRAME = "first frame";
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
-    /** How long nothing is shown while the book is being opened. */
+    /** Time for which nothing is shown while the book is being opened. */
     private static final Duration PATIENCE = Duration.seconds(1.5);
 
-    /** How long the system's own end of the session is held up until everything is in the book or beside it, s. */
+    /** Time for which the end of the system's session is held up until everything is in the book or beside it, s. */
     private static final long LAST_WORDS = 12;
 
-    /** How long the toolkit's thread may take to answer when the system ends the program, s. */
+    /** Time that the toolkit's thread may take to answer when the system ends the program, s. */
     private static final long TOOLKIT_ANSWERS = 1;
 
     private final AtomicBoolean stopping = new AtomicBoolean();

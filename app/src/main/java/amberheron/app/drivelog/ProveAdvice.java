@@ -74,7 +74,7 @@ final class ProveAdvice {
                 .map(s -> new Case(plain(s.reading().again()), nameTheLog(), s.text()));
     }
 
-    /** Before anything about the reader: the engine. */
+    /** Returns the case of an engine that runs lean, which comes before anything about the reader. */
     private Optional<Case> engineLean() {
         return findings.stream().filter(f -> f.check().is(LogCheck.LEAN) && f.verdict() == Verdict.FAIL).findFirst()
                 .map(f -> new Case(plain("Stop: mend the fuelling, then drive again."), nameTheLog(),

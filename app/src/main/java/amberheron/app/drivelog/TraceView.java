@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Which part of a drive is looked at, and where in it the cursor stands: the same on every leaf. */
 final class TraceView {
-    /** Less than this is no stretch of a drive, s. */
+    /** Shortest part of a drive that is shown, s. */
     private static final double LEAST = 0.5;
 
     private final Session session;

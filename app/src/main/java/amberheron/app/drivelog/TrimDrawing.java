@@ -23,10 +23,10 @@ final class TrimDrawing extends Drawing {
     private static final double LEFT = 46;
     private static final double FOOT = 36;
     private static final double TOP = 4;
-    /** Driven so long a disc is as large as it gets, s. */
+    /** Time in a bin at which its disc is largest, s. */
     private static final double FULL = 60;
 
-    /** Narrower bins have no room for a number beside the disc; it is told of the bin that is looked at. */
+    /** Width of a bin below which no number is written beside the disc, pixels. */
     private static final double NUMBERS = 30;
 
     private final IntConsumer looked;

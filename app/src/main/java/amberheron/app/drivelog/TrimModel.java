@@ -36,7 +36,7 @@ final class TrimModel {
         return found == null ? null : found.fuelling();
     }
 
-    /** By what the log tells the load; pressure until there is one. */
+    /** Returns the quantity by which the log tells the load; pressure until there is a log. */
     static LoadAxis axis(Job job) {
         Fuelling fuelling = fuelling(job);
         return fuelling == null ? LoadAxis.PRESSURE : fuelling.axis();

@@ -96,7 +96,7 @@ public final class AirModel implements StationModel {
         return Optional.of(known);
     }
 
-    /** Something happens to the coach; how far it is stands in the job at once. */
+    /** Handles an event of the coach; the new state is kept with the job at once. */
     void happens(Session session, CoachEvent event) {
         coach(session).ifPresent(before -> {
             Coach after = before.on(event, session.now());
@@ -137,7 +137,10 @@ public final class AirModel implements StationModel {
                 : asFound(session, check, found);
     }
 
-    /** With one trimmed at the factory nothing was set, so what it shows is the cell's gain. */
+    /**
+     * Returns what the check found: for a controller trimmed at the factory nothing was set, so what it shows is the cell's
+     * gain.
+     */
     private static Optional<SensorNote> asFound(Session session, FreeAirCheck check, Coach.Result found) {
         Double oxygen = found.oxygen();
         return oxygen == null
@@ -173,7 +176,7 @@ public final class AirModel implements StationModel {
     }
 
     /**
-     * Time goes on: what the controller on the desk says is heard, and what takes its time is counted.
+     * Advances time: reads the controller on the desk, and counts down what takes its time.
      *
      * @return whether something is to be shown anew: a step, what is said, or the next second of the clock
      */
@@ -311,7 +314,7 @@ public final class AirModel implements StationModel {
         return coaching.step() == CoachStep.CONDITIONS && !coaching.equals(Coaching.NONE) && !since;
     }
 
-    /** Nothing is under way and nothing was read: get ready, then begin, or read by hand. */
+    /** Returns the case in which nothing is under way and nothing was read: get ready, then begin, or read by hand. */
     private Case toDo(Session session, Coach now) {
         Optional<Condition> open = Arrays.stream(Condition.values()).filter(c -> !now.conditions().contains(c))
                 .findFirst();

@@ -12,7 +12,7 @@ import javafx.util.Duration;
 
 /** The air of the day and the controller, the coach, and the verdict. */
 public final class AirView implements StationView {
-    /** How often the controller is listened to and time is counted. */
+    /** Interval at which the controller is read and time is counted. */
     private static final Duration BEAT = Duration.millis(200);
 
     private final Leaves leaves;

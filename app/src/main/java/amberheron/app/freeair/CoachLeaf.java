@@ -50,7 +50,7 @@ import javafx.scene.layout.VBox;
 
 /** The calibration step by step: what to do now, how long, what should be seen, and what it means when it is not. */
 final class CoachLeaf implements Leaf {
-    /** As wide as most words in it, beside its button. */
+    /** Style of a label wide enough for most of its words beside its button. */
     private static final String WIDE = "-fx-min-width: 13em; -fx-pref-width: 13em;";
 
     private final Session session;
@@ -210,7 +210,7 @@ final class CoachLeaf implements Leaf {
                 : QuantityField.of(say("It shows"), Unit.LAMBDA, 0.3, 20);
     }
 
-    /** A number that cannot be used stays as typed, with the reason. */
+    /** Takes the number watched; one that cannot be used stays as typed, with the reason. */
     private void watched() {
         Optional<Coach> coach = model.coach(session);
         if (coach.isEmpty() || watch.getText().isBlank()) {

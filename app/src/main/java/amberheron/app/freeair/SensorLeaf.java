@@ -36,7 +36,7 @@ import javafx.scene.layout.Priority;
 
 /** The life of the sensor that is checked: what was noted of it, and when it is due. */
 final class SensorLeaf implements Leaf {
-    /** More of the latest than these are not shown; all of them count. */
+    /** Number of the latest notes that are shown; all of them count. */
     private static final int SHOWN = 6;
 
     private final Session session;
@@ -93,7 +93,7 @@ final class SensorLeaf implements Leaf {
         return session.job().air().sensor();
     }
 
-    /** Text that cannot be used stays as typed, with the reason. */
+    /** Adds a note; text that cannot be used stays as typed, with the reason. */
     private void note() {
         Kind what = kind.getValue();
         if (value.getText().isBlank() || number().isBlank()) {

@@ -43,7 +43,7 @@ public final class HandOverModel implements StationModel {
         return date == null ? "" : say("handed over %s", date);
     }
 
-    /** Longer names of a shop do not fit the head of a sheet. */
+    /** Longest name of a shop that fits the head of a sheet, characters. */
     static final int MOST_NAME = 60;
 
     /** Where this job's packs go, a folder for each hand-over. */

@@ -10,7 +10,7 @@ public final class Beside extends HBox {
     private static final double BOTH = 620;
 
     /**
-     * Two beside each other.
+     * Puts two nodes beside each other.
      *
      * @param otherwise where the second one stands in a narrow window
      */

@@ -22,7 +22,7 @@ import javafx.scene.text.Font;
 import javafx.scene.text.Text;
 import org.jspecify.annotations.Nullable;
 
-/** One of a few, as buttons side by side; one of many, as a list that opens. */
+/** A choice of one value: of a few as buttons side by side, of many as a list that opens. */
 public final class Choice<T> extends VBox implements Refreshed {
     private static final int FEW = 5;
     /** Room of a list beside its words, and the most that is kept free for them, in ems. */
@@ -36,7 +36,7 @@ public final class Choice<T> extends VBox implements Refreshed {
     private final List<T> values;
     private final List<ToggleButton> buttons;
     private final @Nullable ComboBox<T> list;
-    /** Of its words, in ems. */
+    /** Width of its widest words, in ems. */
     private final double widest;
     private boolean refreshing;
 
@@ -143,7 +143,7 @@ public final class Choice<T> extends VBox implements Refreshed {
         return text.getLayoutBounds().getWidth() / EM;
     }
 
-    /** None of its words is cut, but for what a shop has given a long name. */
+    /** Returns a least width at which none of its words is cut, except a long name that a shop has given. */
     private String atLeast(double most, double room) {
         return String.format(Locale.ROOT, "-fx-min-width: %.1fem;", Math.min(widest, most) + room);
     }

@@ -74,7 +74,7 @@ public abstract class Drawing extends Pane {
         other.draw(() -> layered(other, drawing));
     }
 
-    /** The same, only when it would look different: for {@code shows} that was not there the last time. */
+    /** Draws into a layer only when it would look different: for {@code shows} that differ from the last time's. */
     protected final void into(Redraw other, List<Object> shows, Runnable drawing) {
         other.draw(shows, () -> layered(other, drawing));
     }
@@ -108,7 +108,7 @@ public abstract class Drawing extends Pane {
         return text;
     }
 
-    /** One path for many points, those left out that lie on a straight line; a gap where y is not a number. */
+    /** Draws one path for many points, leaving out those on a straight line; a gap where y is not a number. */
     protected final Path path(double[] xs, double[] ys, String... styles) {
         Path path = new Path();
         boolean down = false;
@@ -129,7 +129,10 @@ public abstract class Drawing extends Pane {
         return add(path, styles);
     }
 
-    /** Whether a later point goes on as the first two began, to a twentieth of a pixel: stroking more only takes time. */
+    /**
+     * Returns whether a later point continues the line of the first two, to a twentieth of a pixel; drawing more points
+     * only takes time.
+     */
     private static boolean straight(double[] xs, double[] ys, int first, int later) {
         double slope = (ys[first + 1] - ys[first]) / (xs[first + 1] - xs[first]);
         return Math.abs(ys[first] + slope * (xs[later] - xs[first]) - ys[later]) < 0.05;

@@ -26,7 +26,7 @@ import javafx.scene.layout.VBox;
  * it, Alt+Up and Alt+Down move it, Ctrl+Delete removes it.
  */
 public final class EditTable extends VBox {
-    /** One value of a part. */
+    /** A cell of a part's row. */
     public record Cell(Node node, Runnable refresh) {
     }
 
@@ -46,7 +46,7 @@ public final class EditTable extends VBox {
 
     private final GridPane grid = new GridPane();
     private final List<Label> heads = new ArrayList<>();
-    /** How many lines a part is written in: as many as it takes for nothing to be cut. */
+    /** Number of lines in which a part is written: as many as it takes for nothing to be cut. */
     private int lines = 1;
     private final List<Column> columns;
     private final PartList<?> list;

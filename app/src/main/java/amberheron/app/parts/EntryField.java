@@ -30,8 +30,8 @@ import javafx.util.Duration;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One quantity of the job, typed as people type it. Enter keeps it and moves on; an entry that cannot be used stays as
- * typed, with what was expected under it, and is saved with the job all the same.
+ * A field for a quantity of the job, typed as people type it. Enter keeps it and moves on. An entry that cannot be used
+ * stays as typed, with what was expected under it, and is saved with the job all the same.
  */
 public final class EntryField extends VBox implements Refreshed {
     private static final PseudoClass CHANGED = PseudoClass.getPseudoClass("changed");
@@ -93,7 +93,7 @@ public final class EntryField extends VBox implements Refreshed {
         getStyleClass().add("entry");
     }
 
-    /** Without its name, for the cell of a table whose column is named. */
+    /** Returns the field without its name, for the cell of a table whose column is named. */
     public EntryField inTable() {
         getChildren().removeFirst();
         input.setPromptText("");
@@ -107,7 +107,7 @@ public final class EntryField extends VBox implements Refreshed {
         return this;
     }
 
-    /** The reading itself says where it came from. */
+    /** Takes the origin of the value from the reading itself. */
     public EntryField ownOrigin(Function<Job, Origin> from) {
         ownOrigin = from;
         return this;
@@ -196,7 +196,10 @@ public final class EntryField extends VBox implements Refreshed {
     private record Judged(Parsed parsed, Job then) {
     }
 
-    /** Refused also where the job itself cannot be so: a wall thicker than its pipe, a place off the run. */
+    /**
+     * Judges an entry, and refuses it also where the whole job would be impossible: a wall thicker than its pipe, a place
+     * off the run.
+     */
     private Judged judged(String typed) {
         Parsed parsed = parse(typed);
         Job now = session.job();

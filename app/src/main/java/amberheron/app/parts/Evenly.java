@@ -53,7 +53,7 @@ final class Evenly extends LaidByWidth {
         return Math.max(0, y - DOWN);
     }
 
-    /** Whoever needs more than an even share gets it; the others share the rest. */
+    /** Lays out a line: a node that needs more than an even share gets it, the others share the rest. */
     private double line(List<Node> line, double width, double y, boolean place) {
         double[] needs = line.stream().mapToDouble(n -> n.minWidth(-1)).sorted().toArray();
         double rest = width - ACROSS * (line.size() - 1);

@@ -165,7 +165,7 @@ public final class FindingsTable extends Stack {
             });
         }
 
-        /** The first says what for; the others are told by their names. */
+        /** Shows a missing value; the first check that waits for it says what for, the others are told by their names. */
         void show(Standing.Missing m, boolean first) {
             title.setText(say("Missing: %s%s", m.value().property().words(),
                     m.values().size() > 1 ? " (" + m.values().size() + ")" : ""));
@@ -184,7 +184,7 @@ public final class FindingsTable extends Stack {
         return Parts.line(text, "column-head");
     }
 
-    /** One check: its mark and subject stay, its figures follow. */
+    /** A check's row: its mark and subject stay, its figures follow. */
     private final class Row {
         private final Pressable node;
         private final Finding first;

@@ -5,7 +5,7 @@ import java.util.function.Supplier;
 import javafx.scene.Node;
 import org.jspecify.annotations.Nullable;
 
-/** One of several screens of a station. */
+/** A leaf: one of several screens of a station. */
 public interface Leaf extends Refreshed {
     /** Returns what is shown. */
     Node node();

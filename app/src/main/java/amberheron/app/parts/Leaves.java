@@ -28,7 +28,7 @@ public final class Leaves extends VBox {
     private final VBox pinned = new VBox(10);
     private final List<Tab> leaves = new ArrayList<>();
 
-    /** One of them; it is made when it is first brought, and while hidden shows the job anew only when it is brought. */
+    /** A leaf with its button. It is made when first shown, and while hidden it is not refreshed. */
     private final class Tab {
         private final LeafId id;
         private final ToggleButton button;
@@ -71,7 +71,7 @@ public final class Leaves extends VBox {
         }
     }
 
-    /** No leaf yet. */
+    /** Makes the leaves of a station, empty at first. */
     public Leaves(Session session) {
         this.session = session;
         setSpacing(12);

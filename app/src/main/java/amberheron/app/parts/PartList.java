@@ -12,7 +12,10 @@ import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
-/** One list of the job, its parts found by their ids wherever they stand: what is done to it, and the columns that show it. */
+/**
+ * A list of the job whose parts are found by their ids wherever they stand: the changes that can be made to it, and the
+ * columns that show it.
+ */
 public final class PartList<T> {
     private final Session session;
     private final Function<Job, List<T>> read;

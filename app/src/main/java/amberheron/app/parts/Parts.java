@@ -71,7 +71,7 @@ public final class Parts {
         return button;
     }
 
-    /** One of a list to pick from, as wide as the list; its words go over more lines where they must. */
+    /** Makes a button of a list to pick from, as wide as the list; its words wrap where they must. */
     public static ToggleButton pick(String words, String id, boolean picked, Runnable run) {
         ToggleButton button = new ToggleButton(words);
         button.setId(id);
@@ -84,7 +84,7 @@ public final class Parts {
         return button;
     }
 
-    /** One of several parts to look at; pressed again it stays pressed. */
+    /** Makes a button that picks one of several parts to look at; pressed again it stays pressed. */
     public static ToggleButton looked(String words, String id, boolean here, Runnable look) {
         ToggleButton button = new ToggleButton(words);
         button.setId(id);

@@ -4,8 +4,8 @@ import javafx.scene.Node;
 import javafx.scene.layout.VBox;
 
 /**
- * Nodes under one another that remember how high they are at a width until something inside asks to be laid out again:
- * text that wraps is costly to measure, and every layout asks for its height several times.
+ * A column of nodes that remembers its height at a width until something inside asks for layout: wrapped text is costly to
+ * measure, and every layout asks for its height several times.
  */
 class Stack extends VBox {
     private double width = Double.NaN;

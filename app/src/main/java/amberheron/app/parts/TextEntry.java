@@ -77,7 +77,7 @@ public final class TextEntry extends VBox implements Refreshed {
         getStyleClass().add("entry");
     }
 
-    /** For words of another length. */
+    /** Returns the field with another limit of length. */
     public TextEntry limited(TextLimit value) {
         limit = value;
         return this;

@@ -131,7 +131,10 @@ final class ClockFace extends Drawing {
         sensor(r, clock, diameter, tilt >= PlaceRules.LEAST_TILT);
     }
 
-    /** Filled where every rule is kept here, pale and broken where one warns. Without a place, where the tilt is kept. */
+    /**
+     * Draws the sectors: filled where every rule is kept here, pale and broken where one warns. Without a place, where the
+     * tilt is kept.
+     */
     private void wedges(Optional<Candidate> looked, PipeAxes pipe, double lean, Attitude car, double r) {
         List<Verdict> around = around(looked);
         for (int i = 0; i < STEPS; i++) {

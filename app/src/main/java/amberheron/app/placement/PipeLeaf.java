@@ -59,7 +59,7 @@ final class PipeLeaf implements Leaf {
         return list.quantity(QuantityField.of(name, unit, min, max), 1, field, read, write);
     }
 
-    /** A pipe that goes on as the piece before it ends. */
+    /** Makes a piece that goes on as the piece before it ends. */
     private static Segment after(List<Segment> all, int place) {
         Segment before = place < 0
                 ? Segment.straight(Segment.Line.ALL, Segment.Kind.MANIFOLD, null, null, null)
@@ -68,7 +68,7 @@ final class PipeLeaf implements Leaf {
                 before.endSlope() == null ? before.slope() : before.endSlope());
     }
 
-    /** In a table that tells of what the gas comes. */
+    /** Returns the short word for a line, for a table whose column is about gas. */
     private static String brief(Segment.Line line) {
         return switch (line) {
             case ALL -> say("all");

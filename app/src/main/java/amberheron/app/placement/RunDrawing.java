@@ -40,11 +40,11 @@ final class RunDrawing extends Drawing {
     private static final double EDGE = 10;
     private static final double TOP = 44;
     private static final double BOTTOM = 44;
-    /** One pixel on screen, m, at the customary 96 to the inch. */
+    /** Size of a pixel on screen, m, at the customary 96 to the inch. */
     private static final double PIXEL = 0.0254 / 96;
     private static final double STEP = 0.005;
     private static final double FALLBACK_DIAMETER = 0.05;
-    /** Drawn of a piece whose length is not measured, m. */
+    /** Length drawn for a piece whose length is not measured, m. */
     private static final double OPEN_LENGTH = 0.5;
 
     private final Session session;

@@ -21,7 +21,7 @@ import javafx.scene.layout.VBox;
 
 /** When it is finished, and the steps. */
 final class StepsLeaf implements Leaf {
-    /** Fewer steps done are shown with the rest. */
+    /** Number of steps done up to which they are shown with the rest. */
     private static final int FEW = 3;
 
     private final Session session;
@@ -116,7 +116,7 @@ final class StepsLeaf implements Leaf {
         return line;
     }
 
-    /** The rows were laid anew; stay on the one that was pressed. */
+    /** Puts the focus back on the row that was pressed after the rows were laid anew. */
     private void again(String id) {
         Node same = Parts.find(node, id);
         if (same != null) {

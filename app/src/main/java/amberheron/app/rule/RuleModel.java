@@ -31,11 +31,11 @@ import org.jspecify.annotations.Nullable;
 public final class RuleModel {
     private static final double RICHEST = 0.5;
     private static final double LEANEST = 1.7;
-    /** Where no law says otherwise. */
+    /** Richest mixture on the rule where no law says otherwise, λ. */
     private static final double USUAL_RICHEST = 0.65;
     private static final double USUAL_LEANEST = 1.35;
     private static final int SAMPLES = 1200;
-    /** For ticks: about two pixels apart. */
+    /** Number of positions for ticks: about one for two pixels. */
     private static final int COARSE = 480;
 
     private final double from;
@@ -51,7 +51,7 @@ public final class RuleModel {
     }
 
     /**
-     * One scale.
+     * A scale of the rule.
      *
      * @param id stable name
      * @param name what it measures
@@ -207,7 +207,7 @@ public final class RuleModel {
         return gap(lambda).stream().anyMatch(g -> Math.abs(g) > Tolerance.LAMBDA);
     }
 
-    /** In one line what the reader shows at a mixture and how far that is from the truth; empty without a reader. */
+    /** Says in one line what the reader shows at a mixture and how far that is from the truth; empty without a reader. */
     public Optional<Message> shown(double lambda) {
         return scales.stream().filter(Scale::told).findFirst().map(s -> {
             Message shows = Message.of("{0} {1}", s.name(), s.text(lambda));

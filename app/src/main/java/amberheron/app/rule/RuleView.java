@@ -191,7 +191,7 @@ public final class RuleView extends Pane {
         return top + sized(ROW) * values.size();
     }
 
-    /** Only the cursor moves; the scales stay as they are drawn. */
+    /** Draws the cursor anew; the scales stay as they are. */
     private void moved() {
         double lambda = session.at().cursor();
         double x = x(lambda);

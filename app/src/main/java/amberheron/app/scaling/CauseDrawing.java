@@ -14,12 +14,12 @@ import javafx.scene.shape.Circle;
 
 /** Drawing of what the likeliest faults would show over the volts, with the points between them, and where they differ most. */
 final class CauseDrawing extends DifferencePlot {
-    /** So many faults can be told apart by their strokes. */
+    /** Styles of the strokes; as many faults as there are strokes can be told apart. */
     static final List<String> STROKES = List.of("cause-first", "cause-second", "cause-third");
     private static final int SAMPLES = 160;
-    /** Faults that are hardly likely are not drawn. */
+    /** Probability below which a fault is not drawn. */
     private static final double WORTH = 0.01;
-    /** More than this is drawn at the edge, λ: what shows volts or stands still is far off anyway. */
+    /** Difference beyond which a curve is drawn at the edge, λ: what shows volts or stands still is far off anyway. */
     private static final double MOST = 0.4;
 
     private final Session session;

@@ -29,7 +29,7 @@ import javafx.scene.shape.Line;
 /** Which link lies: how likely each fault is, what it would show, and what to do about it. */
 final class LinkLeaf implements Leaf {
     private static final int CAUSES = 5;
-    /** Drops causes below the threshold but always keeps the runner-up, so that a reader can compare. */
+    /** Probability below which a cause is not shown; the runner-up always is, for comparison. */
     private static final double WORTH_SHOWING = 0.005;
 
     private final Session session;

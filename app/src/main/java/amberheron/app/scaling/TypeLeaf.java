@@ -34,7 +34,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Setting to type into the reader, in the order and shape in which it is typed, and its error. */
 final class TypeLeaf implements Leaf {
-    /** Of the check table every other row is shown; all are printed. */
+    /** Interval of the rows of the check table that are shown; all are printed. */
     private static final int EVERY = 2;
 
     private final Session session;

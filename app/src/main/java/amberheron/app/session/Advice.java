@@ -46,14 +46,14 @@ public record Advice(Message next, @Nullable Action action, Message why, Message
             return is ? Optional.of(then.get()) : Optional.empty();
         }
 
-        /** With what is said at a station whatever the case. */
+        /** Returns the advice of a case together with what holds at the station in every case. */
         public Advice with(Message disagreement, List<Source> checked, Message caution) {
             return new Advice(next, action, why, disagreement, checked, caution);
         }
     }
 
     /**
-     * The first of the cases that holds; none of those behind it is asked for.
+     * Returns the first of the cases that holds; those behind it are not computed.
      *
      * @param cases in the order in which they matter; the last holds always
      */

@@ -63,7 +63,7 @@ public final class ControllerDesk implements AutoCloseable {
         link = other;
     }
 
-    /** Only what is a measurement counts; a placeholder ends what was measured before it. */
+    /** Remembers a measurement; a placeholder ends the series measured before it. */
     private void remember(Report said, Instant at) {
         State state = said.state();
         double seconds = at.toEpochMilli() / 1000.0;

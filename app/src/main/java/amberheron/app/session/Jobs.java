@@ -48,7 +48,7 @@ final class Jobs {
         all = List.copyOf(next);
     }
 
-    /** A job judged at once, also one that cannot be worked out; for where nobody waits on the screen. */
+    /** Judges a job at once, also one that cannot be worked out; for callers that nobody waits on. */
     static Judged judged(Job job, Shop shop) {
         JobSummary summary;
         try {

@@ -5,8 +5,8 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Work beside the screen, done once for each state that is looked at: asked for again while it works, or for a state
- * it has worked for, it does nothing. What failed is not tried again until the state changes or {@link #forget} is called.
+ * Work off the screen's thread, done once for each state: asked for again while it runs, or for a state it has worked for,
+ * it does nothing. A failure is not retried until the state changes or {@link #forget} is called.
  */
 public final class Latest<S> {
     private final Session session;
@@ -15,7 +15,7 @@ public final class Latest<S> {
     private boolean working;
 
     /**
-     * Nothing worked out yet.
+     * Makes the work, nothing done yet.
      *
      * @param what it is, for the person who waits
      */

@@ -10,7 +10,7 @@ import amberheron.core.job.Station;
 import java.util.Arrays;
 
 /**
- * Where to go on when all is done at a station: to the first other one, in working order, that is not finished; to the
+ * The way on when all is done at a station: to the first other one, in working order, that is not finished; to the
  * hand-over when every other is.
  *
  * @param next what is done there, one sentence

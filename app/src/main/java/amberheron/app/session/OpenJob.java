@@ -36,7 +36,7 @@ public final class OpenJob {
     private final Host host;
     private final Undo undo = new Undo();
     private final Reviews reviews;
-    /** Of jobs that were left before all of it was in the book. */
+    /** Savers of jobs that were left before everything was in the book, by number. */
     private final Map<String, Saver> left = new LinkedHashMap<>();
 
     private @Nullable JobDocument document;
@@ -189,8 +189,8 @@ public final class OpenJob {
     }
 
     /**
-     * Goes on with entries that could not be saved last time, together with what another bay entered; where they clash a person chooses,
-     * and what else is left waits until then.
+     * Takes up entries that could not be saved last time and merges them with what another bay entered. Where they clash a
+     * person chooses; the other entries wait until then.
      */
     private void takeUp(List<LeftEntry> entries, Kept found) {
         Job before = found.document().job();
@@ -225,7 +225,10 @@ public final class OpenJob {
         }
     }
 
-    /** Its last entry goes in although it is still being looked at, and what is not in yet is brought in beside. */
+    /**
+     * Leaves the job: its last entry is saved although it is still being reviewed, and what is not in yet is saved in the
+     * background.
+     */
     void leave() {
         if (document != null && saver != null) {
             if (reviews.busy()) {
@@ -242,7 +245,7 @@ public final class OpenJob {
         return saver != null && !saver.owes() && !reviews.busy();
     }
 
-    /** No job is open then; the last must have been left. */
+    /** Closes the job, which has to have been left before. */
     void close() {
         document = null;
         saver = null;
@@ -304,7 +307,7 @@ public final class OpenJob {
         }
     }
 
-    /** Keeps an entry beside the book from the moment that it is entered, since that is what was said: it does not wait for its review. */
+    /** Keeps an entry beside the book at once, without waiting for its review. */
     private void keepAtOnce() {
         JobDocument entered = document;
         if (entered != null && saver != null && saver.waits() && reviews.busy()
@@ -318,7 +321,7 @@ public final class OpenJob {
         reviews.of(job(), habits);
     }
 
-    /** A job is brought into the book as soon as it was reviewed: a moment after every entry. */
+    /** Saves a job as soon as it was reviewed, a moment after every entry. */
     private void reviewed(Reviews.Outcome outcome) {
         if (document != null && job().equals(outcome.job())) {
             // An error of the machine says nothing of the job: it is judged anew later.
@@ -354,13 +357,13 @@ public final class OpenJob {
         return saver == null ? Optional.empty() : saver.conflict();
     }
 
-    /** Goes on with what was entered here, and with what only another bay has changed. */
+    /** Keeps what was entered here, and what only another bay has changed. */
     public void keepOurs() {
         host.notice(saver().conflict().orElseThrow().said());
         chosen(say("what only another bay changed"), saver().keepOurs());
     }
 
-    /** Goes on with what another bay has entered, and with what was changed only here; ours is put aside beside the book. */
+    /** Takes what another bay has entered, and what was changed only here; our version is put aside beside the book. */
     public void takeTheirs() {
         host.notice(saver().conflict().orElseThrow().said());
         chosen(say("what another bay entered, taken"), saver().takeTheirs());
@@ -415,7 +418,7 @@ public final class OpenJob {
         });
     }
 
-    /** Goes on with what two bays entered; what was typed here a moment ago is in it too. */
+    /** Merges what two bays entered, including what was typed here a moment ago. */
     private void together(JobDocument ours, JobDocument both, String said) {
         if (document == null || !is(both.job().id())) {
             return;

@@ -29,9 +29,9 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Brings every change of one job into the book. What could not be brought in is kept beside the book at once, tried again
- * after a growing pause, and never given up; what another bay changed meanwhile is left to a person. Used on the screen's
- * thread only.
+ * Saves every change of one job to the book. A change that could not be saved is kept beside the book at once, retried
+ * after a growing pause, and never given up. What another bay changed in the meantime is merged or left to a person. Used
+ * on the screen's thread only.
  */
 public final class Saver {
     /** How long closing waits for the book. */
@@ -73,7 +73,7 @@ public final class Saver {
     }
 
     /**
-     * Two versions of a job, from here and from another bay; all that only one of them changed is in both.
+     * Two versions of a job that a person has to choose between; everything that only one side changed is in both.
      *
      * @param said what a person has to know of what was entered here, whichever is chosen; may be empty
      */
@@ -131,7 +131,7 @@ public final class Saver {
         go();
     }
 
-    /** Beside the book, with all that is needed to know later what of it went in. */
+    /** Keeps an entry beside the book, with all that is needed to know later which of it was saved. */
     private boolean keep(Entry entry) {
         beside = true;
         lost = !unsaved.keep(left(entry));
@@ -167,7 +167,7 @@ public final class Saver {
         return revision;
     }
 
-    /** Goes on from what another bay has entered, while nothing was entered here. */
+    /** Continues from what another bay has entered, while nothing was entered here. */
     void follow(Kept now) {
         base = now.document();
         revision = now.revision();
@@ -250,7 +250,7 @@ public final class Saver {
         pauses.reset();
     }
 
-    /** Nothing is left to be brought in. */
+    /** Notes that nothing is left to be saved. */
     private void settled(Entry ours) {
         latest = null;
         failure = null;
@@ -331,7 +331,9 @@ public final class Saver {
         listener.merged(both.ours().document(), merge);
     }
 
-    /** Goes on with both, on the book's revision; what the list shows of it is worked out anew when it is looked at. */
+    /**
+     * Continues with the merged job on the book's revision; its line in the list is worked out when it is next looked at.
+     */
     private void together(Entry ours, JobDocument both, Kept theirs) {
         follow(theirs);
         if (both.job().equals(theirs.document().job())) {
@@ -359,7 +361,7 @@ public final class Saver {
     }
 
     /**
-     * A difference that stood already when the job was opened.
+     * Handles a difference that stood already when the job was opened.
      *
      * @param from the job that both grew from; null where that is not known
      */
@@ -371,7 +373,7 @@ public final class Saver {
         failure = say("Job %s was changed elsewhere since it was opened.", ours.id());
     }
 
-    /** Goes on with what was entered here, and with what only the other bay changed. */
+    /** Keeps what was entered here, and what only the other bay changed. */
     JobDocument keepOurs() {
         Conflict now = conflict().orElseThrow();
         Kept theirs = Objects.requireNonNull(conflicting);
@@ -382,10 +384,7 @@ public final class Saver {
         return now.ours();
     }
 
-    /**
-     * Goes on with what the book has, and with what was changed only here; what was entered here is put aside, not thrown
-     * away.
-     */
+    /** Takes what the book has, and what was changed only here; what was entered here is put aside, not thrown away. */
     JobDocument takeTheirs() {
         Conflict now = conflict().orElseThrow();
         Kept theirs = Objects.requireNonNull(conflicting);

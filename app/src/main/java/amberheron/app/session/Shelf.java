@@ -78,7 +78,7 @@ final class Shelf {
         return listing;
     }
 
-    /** From now on nothing more is heard. */
+    /** Stops listening to the book. */
     void end() {
         ended = true;
     }

@@ -43,7 +43,7 @@ public final class Tasks {
         void at(double part);
     }
 
-    /** One piece of work. */
+    /** A piece of work. */
     public static final class Running {
         private final String what;
         private volatile double part = Double.NaN;

@@ -22,7 +22,10 @@ final class Undo {
      * @param there the job on the other side
      */
     record Change(String what, Job here, Job there) {
-        /** The other side, with what another bay has entered since; empty where that is the same value. */
+        /**
+         * Returns the other side of the change, with what another bay has entered since; empty where that changed the same
+         * value.
+         */
         private Optional<Job> over(Job now) {
             if (kept(now).equals(kept(here))) {
                 return Optional.of(there);

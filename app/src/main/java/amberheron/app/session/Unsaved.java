@@ -123,7 +123,7 @@ final class Unsaved implements AutoCloseable {
         return all;
     }
 
-    /** An entry of earlier versions was three files; it becomes one, always under the same name. */
+    /** Brings an entry of earlier versions, which was three files, into one, always under the same name. */
     private void takeOver(Path revision) {
         String stem = TextFiles.name(revision).substring(0, TextFiles.name(revision).length() - REVISION.length());
         Path document = folder.resolve(stem + ".json");

@@ -15,7 +15,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
-/** Two bays changed one job: both versions side by side, and a person chooses. */
+/** Bar that shows both versions of a job that two bays changed, for a person to choose. */
 final class ConflictBar extends VBox {
     private static final int SHOWN = 6;
 

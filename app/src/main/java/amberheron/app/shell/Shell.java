@@ -44,7 +44,7 @@ import org.jspecify.annotations.Nullable;
 public final class Shell {
     private static final double PATH = 242;
     private static final double REASONS = 268;
-    /** Below this the columns at the sides leave more of the window to the middle. */
+    /** Width of the window below which the columns at the sides leave more to the middle, pixels. */
     private static final double NARROW = 1150;
     private static final double PATH_NARROW = 200;
     private static final double REASONS_NARROW = 210;
@@ -58,7 +58,7 @@ public final class Shell {
     private final ScrollPane scroll = new ScrollPane(middle);
     private final Label title = Parts.line("", "title");
     private final Label subtitle = Parts.line("", "subtitle");
-    /** Room beside the title: the subtitle gives way to the leaves where there is no room for both. */
+    /** Room beside the title; the subtitle gives way to the leaves where there is no room for both. */
     private final StackPane beside = new StackPane(subtitle);
     private final HBox noticeBar = new HBox(8);
     private final Label notice = Parts.text("", "notice-text");

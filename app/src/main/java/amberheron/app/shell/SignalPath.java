@@ -97,7 +97,7 @@ final class SignalPath extends Pane {
         getChildren().add(foot);
     }
 
-    /** The number shown is λ ± u, and what is the most of it; pressed, it leads there. */
+    /** Shows λ ± u and the greatest part of it; pressed, it leads there. */
     private void refreshTrust() {
         Optional<Trust> trust = session.isOpen() ? session.review().trust() : Optional.empty();
         Optional<Contributor> by = trust.flatMap(Trust::largest).map(Trust.Share::by);

@@ -2,7 +2,7 @@ package amberheron.core.controller;
 
 import static amberheron.core.units.Phrase.word;
 
-/** The three ways controllers are calibrated; not a matter of taste: each belongs to its controller. */
+/** The three ways in which controllers are calibrated. Each belongs to its controller, so this is no matter of taste. */
 public enum CalibrationSchool {
     CLEAR_THEN_LEARN("Clear, then learn",
             "Power on with the sensor unplugged until the error shows, hold 30 s, power off, plug in, power on in free air."),
@@ -29,7 +29,7 @@ public enum CalibrationSchool {
         return word(procedure);
     }
 
-    /** Whether what it shows in air is its own idea of air, taken from whatever air it was taught in. */
+    /** Returns whether the number it shows in air is its own idea of air, taken from whatever air it was taught in. */
     public boolean learns() {
         return this != FACTORY_TRIMMED;
     }

@@ -26,7 +26,7 @@ public record ControllerSheet(String id, String name, CalibrationSchool school, 
         @Nullable Double placeholder,
         InAir inAir, List<Sign> signs, List<String> laws, Source source) {
     private static final double LONGEST_WARM_UP = 900;
-    /** Closer than this a number shown cannot be told from the placeholder, λ. */
+    /** Distance below which a number shown cannot be told from the placeholder, λ. */
     private static final double PLACEHOLDER_DIGIT = 0.0005;
 
     public ControllerSheet {

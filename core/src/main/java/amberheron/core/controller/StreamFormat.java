@@ -19,8 +19,8 @@ import java.util.zip.CRC32;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The form of what a controller sends, a line at a time. A line that is not whole, not in this form or not sane says
- * nothing at all: half of it could be taken for something else.
+ * The form of a controller's stream, a line at a time. A line that is incomplete, malformed or implausible is dropped
+ * whole, since half of it could be taken for something else.
  *
  * @param id catalogue id
  * @param name what the shop calls it
@@ -33,13 +33,13 @@ import org.jspecify.annotations.Nullable;
  */
 public record StreamFormat(String id, String name, String start, String separator, List<Column> columns,
         Map<String, State> states, boolean checked) {
-    /** Lines that begin so say nothing of the mixture. */
+    /** Beginning of lines that say nothing of the mixture. */
     public static final String COMMENT = "#";
     private static final int MOST_COLUMNS = 64;
     /** A plain decimal number, and only that: no hexadecimal, no NaN. */
     private static final Pattern NUMBER = Pattern.compile("[+-]?\\d{1,12}(\\.\\d{0,12})?([eE][+-]?\\d{1,2})?");
 
-    /** Our own, which the stand-in speaks: seconds, state, lambda, oxygen in per cent, volts, supply. */
+    /** Our own format, which the stand-in speaks: seconds, state, lambda, oxygen in per cent, volts, supply. */
     public static final StreamFormat OWN = new StreamFormat("own", "Own line protocol", "", ",",
             List.of(new Column(Field.SECONDS, 1), new Column(Field.STATE, 1), new Column(Field.LAMBDA, 1),
                     new Column(Field.OXYGEN, 0.01), new Column(Field.VOLTS, 1), new Column(Field.SUPPLY, 1)),
@@ -71,7 +71,7 @@ public record StreamFormat(String id, String name, String start, String separato
         }
     }
 
-    /** What the shop calls it; a name of ours is put into the language at hand. */
+    /** Returns the name the shop gives it; a name of ours is translated. */
     @Override
     public String name() {
         return word(name);
@@ -154,7 +154,7 @@ public record StreamFormat(String id, String name, String start, String separato
         return silent ? Optional.empty() : Optional.of(report);
     }
 
-    /** A line of {@link #OWN}. */
+    /** Writes a line of {@link #OWN}. */
     public static String write(Report report) {
         State state = report.state();
         Double oxygen = report.oxygen();

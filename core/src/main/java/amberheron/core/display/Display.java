@@ -22,7 +22,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Display(@Nullable PickUp pickUp, @Nullable Integer teeth, boolean twoStroke, @Nullable Boolean knowsLoad,
         @Nullable Dimmer dimmer, Map<DisplaySetting, Double> told) {
-    /** Nothing said yet. */
+    /** A display of which nothing is known. */
     public static final Display UNTOLD = new Display(null, null, false, null, null, Map.of());
 
     /** Where the dimmer wire goes. */
@@ -73,7 +73,7 @@ public record Display(@Nullable PickUp pickUp, @Nullable Integer teeth, boolean 
         return new Display(pickUp, teeth, twoStroke, knowsLoad, value, told);
     }
 
-    /** With a number noted that it was told; null takes the note away. */
+    /** Returns the display with a number noted as entered; null clears the note. */
     public Display withTold(DisplaySetting what, @Nullable Double value) {
         Map<DisplaySetting, Double> more = new EnumMap<>(DisplaySetting.class);
         more.putAll(told);

@@ -21,21 +21,21 @@ import org.jspecify.annotations.Nullable;
  * @param bands where the bands meet, λ rising: too rich, power, cruise, lean
  */
 public record DisplaySetUp(List<Line> lines, List<Double> bands) {
-    /** Petrol at full load without boost: about 12 with 14.7 at λ 1. */
+    /** Petrol at full load without boost, λ: about 12 with 14.7 at λ 1. */
     private static final double FULL_LOAD = 12 / 14.7;
-    /** The same on boost. */
+    /** Petrol at full load on boost, λ. */
     private static final double FULL_LOAD_BOOSTED = 0.78;
-    /** 15.7 with 14.7 at λ 1: stop. */
+    /** Mixture at which to stop, λ: 15.7 with 14.7 at λ 1. */
     public static final double STOP = 15.7 / 14.7;
-    /** Richer than this an engine that is warm gains nothing and washes its oil off. */
+    /** Mixture below which a warm engine gains no power and washes the oil off its cylinder walls, λ. */
     public static final double TOO_RICH = 0.70;
-    /** How far above what is wanted at full load the alarm stands. */
+    /** Distance of the alarm above the target at full load, λ. */
     private static final double MARGIN = 0.08;
-    /** Swing of closed loop about λ 1: 0.4 with 14.7 at λ 1. */
+    /** Swing of the closed loop about λ 1: 0.4 with 14.7 at λ 1. */
     public static final double SWING = 0.4 / 14.7;
-    /** A change of gear cuts the fuel for about so long, s. */
+    /** Usual time for which a gear change cuts the fuel, s. */
     public static final double GEAR_CHANGE = 0.5;
-    /** The reading and the alarm together are to be no later than this, s. */
+    /** Greatest delay of reading and alarm together, s. */
     private static final double LATEST = 1.0;
     private static final double LEAST_DELAY = 0.2;
     /** Response time of the sensor, s. */
@@ -64,7 +64,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
     }
 
     /**
-     * One number.
+     * One number to enter in the display.
      *
      * @param ought what it should be told, λ, s or a number; null while that is not known
      * @param told what it was told
@@ -79,12 +79,12 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
         return boosted ? FULL_LOAD_BOOSTED : FULL_LOAD;
     }
 
-    /** Leaner than this at full load is too lean, λ: where an alarm stands that knows the load. */
+    /** Returns the mixture above which full load is too lean, λ: the limit of an alarm that knows the load. */
     public static double leanUnderLoad(boolean boosted) {
         return fullLoad(boosted) + MARGIN;
     }
 
-    /** Richer than this at full load is too rich, λ. */
+    /** Returns the mixture below which full load is too rich, λ. */
     public static double richUnderLoad(boolean boosted) {
         return fullLoad(boosted) - MARGIN;
     }
@@ -126,7 +126,10 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
         return new DisplaySetUp(lines, List.of(TOO_RICH, leanUnderLoad(engine.boosted()), 1 + SWING));
     }
 
-    /** Delay left for the alarm once the reading has come, s, long enough for a change of gear where there is room. */
+    /**
+     * Returns the delay left for the alarm after the reading's own delay, s; long enough for a gear change where there is
+     * room.
+     */
     private static double delay(double late) {
         return Math.clamp(LATEST - late, LEAST_DELAY, GEAR_CHANGE);
     }
@@ -150,7 +153,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
                 why, source);
     }
 
-    /** As it should be, or where another side harms nobody, on that side. */
+    /** Returns whether a setting is right, or off on the harmless side. */
     private static boolean agrees(DisplaySetting what, double ought, double told) {
         return switch (what) {
             case LEAN -> told <= ought + 0.005 && told >= ought - MARGIN;
@@ -162,12 +165,12 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
         };
     }
 
-    /** The first number that was not told as it should be; empty where all were. */
+    /** Returns the first number that was not entered as it should be; empty where all were. */
     public Optional<Line> first() {
         return lines.stream().filter(l -> l.verdict() != Verdict.PASS).findFirst();
     }
 
-    /** A number as it is told: a mixture in the display's own quantity. */
+    /** Writes a number as the display takes it: a mixture in the display's own quantity. */
     public static String text(DisplaySetting what, double value, MixtureScale scale) {
         return switch (what.kind()) {
             case MIXTURE -> mixture(value, scale) + " " + scale.label();
@@ -176,7 +179,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
         };
     }
 
-    /** A mixture in the display's own quantity, with as many digits as displays have. */
+    /** Writes a mixture in the display's own quantity, with as many digits as displays have. */
     public static String mixture(double lambda, MixtureScale scale) {
         return UnitChoice.digits(scale.fromLambda(lambda), scale instanceof MixtureScale.Lambda ? 2 : 1);
     }

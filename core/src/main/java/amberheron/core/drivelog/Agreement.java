@@ -9,9 +9,9 @@ import org.hipparchus.stat.StatUtils;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Reader against controller over a drive: the straight line that the reader makes of what the controller shows, by robust
- * regression over moments that stand, once the reader's lag is taken out. Intervals are by bootstrap over blocks, since
- * neighbouring moments are alike.
+ * Agreement of the reader with the controller over a drive: a straight line fitted by robust regression to the moments in
+ * which the mixture stands, after the reader's lag is removed. Intervals come from a bootstrap over blocks, because
+ * neighbouring moments are not independent.
  *
  * @param offset shown − true at λ 1, λ
  * @param offsetLow lower end of its 95 % interval
@@ -45,11 +45,11 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         bins = List.copyOf(bins);
     }
 
-    /** The mixture has to move this much before it says anything of the gain, λ. */
+    /** Least range of mixtures from which a gain can be told, λ. */
     static final double RANGE = 0.1;
     private static final double MOST_LAG = 3;
     private static final double LEAST_LAG = -1;
-    /** Faster than this the mixture is on its way, λ/s. */
+    /** Slope above which the mixture counts as moving rather than standing, λ/s. */
     private static final double STANDS = 0.15;
     private static final int MOST_MOMENTS = 400_000;
     private static final int FITTED = 20_000;
@@ -57,12 +57,12 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
     private static final double BLOCK = 5;
     private static final double HUBER = 1.345;
     private static final double MAD = 1.4826;
-    /** A correlation less than this tells no lag. */
+    /** Correlation below which no lag can be told. */
     private static final double TELLING = 0.3;
     private static final int FEWEST = 20;
-    /** Averages that a reader may have, s. */
+    /** Time constants of averages that are tried, s. */
     private static final double[] AVERAGES = {0, 0.05, 0.1, 0.15, 0.2, 0.25, 0.3, 0.4, 0.5, 0.6, 0.8, 1, 1.5, 2};
-    /** The residual has to shrink to this part of itself before a blur is believed. */
+    /** Part of itself to which the residual has to shrink before an average is believed. */
     private static final double BLURRED = 0.7;
     private static final double LOOKED_AT = 240;
 
@@ -209,8 +209,9 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
     }
 
     /**
-     * By what average the reader blurs its changes: the one by which those of the controller become likest to them, where that
-     * makes them much liker than they are without. Looked at where most happens.
+     * Estimates the time constant of the reader's own average. Each constant tried blurs the controller's changes; the one
+     * after which they match the reader's best is returned, if that match is much better than without any. Only the stretch
+     * with the most change is looked at.
      */
     private static double averaging(float[] told, double[] changes, double[] follows, double step) {
         int most = (int) Math.min(told.length, LOOKED_AT / step);

@@ -4,16 +4,16 @@ import java.util.Arrays;
 import org.jspecify.annotations.Nullable;
 
 /**
- * By how much one channel is late against another, told from what both changed by: values themselves are alike for long, since
- * both hold what they last said. The time lag is where the cross-correlation is greatest, to a part of a moment by the
- * parabola through its top.
+ * The time lag of one channel against another, found by cross-correlation of their first differences. Values themselves
+ * correlate over long shifts, since both channels hold what they last said; differences do not. A parabola through the
+ * greatest correlations gives the lag to a part of a sample.
  */
 final class Changes {
     private Changes() {
     }
 
     /**
-     * Where two channels go together best.
+     * The shift at which two channels correlate best.
      *
      * @param shift by how many moments the second is late
      * @param correlation of their changes there, −1 to 1

@@ -12,8 +12,8 @@ import org.hipparchus.stat.StatUtils;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How the clocks of two logs of one drive go against each other, told from a channel that both have: where a part of the one
- * lies in the other, and then, part by part, how they run away from each other.
+ * Offset and drift between the clocks of two logs of one drive, found from a channel that both logs hold: first the shift
+ * at which a part of the one matches the other, then the change of that shift over the drive.
  *
  * @param by the channel; {@link LogChannel#CONTROLLER} where it is the mixture, told by the one and shown by the other: then
  *        how late the reader is cannot be told from the two
@@ -22,31 +22,31 @@ import org.jspecify.annotations.Nullable;
  * @param doubt of the moment that is brought together, s, 95 of 100
  */
 public record Clocks(LogChannel by, double shift, double drift, double doubt) {
-    /** Longer without a row nothing is known between, in steps of a slow log. */
+    /** Gap beyond which nothing is interpolated, in steps of the slower log. */
     private static final double STEPS = 2.5;
     private static final double FINE = 0.05;
     private static final double COARSE = 0.2;
     private static final int MOST_COARSE = 100_000;
     private static final int MOST_FINE = 400_000;
-    /** A part of the other log that is looked for in the first, s. */
+    /** Length of the part of the other log that is searched for in the first, s. */
     private static final double PIECE = 240;
     private static final int PIECES = 6;
     private static final int TRIED = 3;
-    /** Goes together less than this: not the same drive. */
+    /** Correlation below which two logs are not of the same drive. */
     private static final double ALIKE = 0.4;
-    /** Elsewhere goes together nearly as well: a swing that repeats, which tells no moment. */
+    /** Part of the best correlation that no other shift may reach: a swing that repeats tells no moment. */
     private static final double ELSEWHERE = 0.85;
     private static final double NEAR = 3;
     private static final double WINDOW = 30;
     private static final double REACH = 1;
     private static final double WINDOW_ALIKE = 0.5;
-    /** Of the parts in which something moves, so many have to go together: two drives agree here and there by chance. */
+    /** Part of the lively windows that have to match; two different drives match in some by chance. */
     private static final double MOST_ALIKE = 0.6;
     private static final int FEWEST_FOR_DRIFT = 6;
     private static final double LONG_FOR_DRIFT = 120;
     private static final double MAD = 1.4826;
 
-    /** Whether how late the reader is can still be told. */
+    /** Returns whether the reader's lag can still be told from the two logs. */
     public boolean tellsLag() {
         return by != LogChannel.CONTROLLER;
     }
@@ -126,7 +126,7 @@ public record Clocks(LogChannel by, double shift, double drift, double doubt) {
         }
     }
 
-    /** The shift to a coarse moment; null where it cannot be told. */
+    /** Finds the shift to within one coarse step; null where it cannot be told. */
     private static @Nullable Double about(Even one, Even other) {
         double step = one.step();
         int length = (int) Math.min(PIECE / step, other.changes().length);
@@ -152,7 +152,7 @@ public record Clocks(LogChannel by, double shift, double drift, double doubt) {
         return found;
     }
 
-    /** The line through the shifts of short parts, begun where the two surely go together. */
+    /** Fits offset and drift to the shifts of short windows, beginning with the window that matches best. */
     private static Optional<Clocks> fitted(Even one, Even other, double about, LogChannel by) {
         double step = one.step();
         int window = (int) Math.max(4, Math.min(WINDOW / step, other.changes().length));
@@ -197,7 +197,7 @@ public record Clocks(LogChannel by, double shift, double drift, double doubt) {
         return Changes.fit(other.changes(), one.changes(), from, from + window, at - reach, at + reach, window / 2);
     }
 
-    /** By the middle of all slopes (Theil and Sen), which a wild part does not move. */
+    /** Fits a line through the shifts by the median of all slopes (Theil and Sen), which single outliers do not move. */
     private static Clocks line(List<double[]> found, LogChannel by) {
         double span = found.stream().mapToDouble(f -> f[0]).max().orElse(0)
                 - found.stream().mapToDouble(f -> f[0]).min().orElse(0);

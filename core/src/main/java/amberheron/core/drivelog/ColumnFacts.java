@@ -4,7 +4,7 @@ import java.util.Arrays;
 import org.hipparchus.stat.StatUtils;
 
 /**
- * Facts of a column before it is read.
+ * What is known of a column of a log before its rows are read.
  *
  * @param index from 0
  * @param name its header
@@ -15,22 +15,22 @@ import org.hipparchus.stat.StatUtils;
  */
 @SuppressWarnings("ArrayRecordComponent") // never compared
 public record ColumnFacts(int index, String name, String unit, boolean clock, double[] values, int filled) {
-    /** The same where it stands among the columns of another log too. */
+    /** Returns the same facts at another place among the columns. */
     public ColumnFacts at(int place) {
         return new ColumnFacts(place, name, unit, clock, values, filled);
     }
 
-    /** One that is known already, and is not to be taken for anything. */
+    /** Returns a column that recognition leaves out, because its use is known already. */
     public ColumnFacts passedOver() {
         return new ColumnFacts(index, name, unit, false, new double[0], 0);
     }
 
-    /** Whether nearly all that stands in it are numbers. */
+    /** Returns whether at least nine of ten filled fields are numbers. */
     boolean numeric() {
         return values.length > 0 && values.length >= 0.9 * filled;
     }
 
-    /** The value that so much of the sample is below, 0 to 1; NaN without one. */
+    /** Returns a quantile of the sample, for a part of 0 to 1; NaN for an empty sample. */
     double quantile(double part) {
         if (values.length == 0) {
             return Double.NaN;
@@ -38,20 +38,20 @@ public record ColumnFacts(int index, String name, String unit, boolean clock, do
         return quantile(values, part);
     }
 
-    /** The value that so much of the values is below, 0 to 1: the nearest of them, none in between. */
+    /** Returns a quantile of some values, for a part of 0 to 1: the nearest of the values, without interpolation. */
     static double quantile(double[] values, double part) {
         double[] sorted = values.clone();
         Arrays.sort(sorted);
         return sorted[(int) Math.round(part * (sorted.length - 1))];
     }
 
-    /** Whether nine of ten lie between. */
+    /** Returns whether the values from the 5th to the 95th percentile lie in a range. */
     boolean within(double low, double high) {
         return quantile(0.05) >= low && quantile(0.95) <= high;
     }
 
     /**
-     * Whether it only rises, but for so many places: where the sample jumps, or a row is bad.
+     * Returns whether the numbers rise throughout, but for a few places where the sample jumps or a row is bad.
      *
      * @param but part of the sample that may fall
      */
@@ -65,7 +65,7 @@ public record ColumnFacts(int index, String name, String unit, boolean clock, do
         return rises > 1 && falls <= Math.max(2, but * values.length);
     }
 
-    /** The usual step from one number to the next. */
+    /** Returns the median of the rises from one number to the next; NaN without any. */
     double step() {
         double[] steps = new double[Math.max(0, values.length - 1)];
         int n = 0;
@@ -77,7 +77,7 @@ public record ColumnFacts(int index, String name, String unit, boolean clock, do
         return StatUtils.percentile(steps, 0, n, 50);
     }
 
-    /** Whether all of it are whole numbers. */
+    /** Returns whether every number is whole. */
     boolean whole() {
         return Arrays.stream(values).allMatch(v -> v == Math.rint(v));
     }

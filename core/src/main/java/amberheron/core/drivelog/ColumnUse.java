@@ -13,10 +13,10 @@ import java.util.function.DoubleUnaryOperator;
  */
 public record ColumnUse(LogChannel channel, int column, String name, String quantity, String because,
         DoubleUnaryOperator si) {
-    /** Numbers that are in the right unit as they stand. */
+    /** Conversion of numbers that are in the right unit already. */
     public static final DoubleUnaryOperator AS_IT_STANDS = v -> v;
 
-    /** The same, counted in another way. */
+    /** Returns the same use with the column at another place. */
     public ColumnUse at(int place) {
         return new ColumnUse(channel, place, name, quantity, because, si);
     }

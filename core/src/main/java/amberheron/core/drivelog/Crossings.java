@@ -14,17 +14,17 @@ import org.jspecify.annotations.Nullable;
  * @param doubt how far from λ 1 the step itself and its scatter leave that open, λ (95 %)
  */
 public record Crossings(int steps, double lambda, double doubt) {
-    /** Where it stands between rich and lean, V. */
+    /** Voltage of a narrowband sensor in the middle of its step, V. */
     private static final double STEP = 0.45;
     private static final double RICH = 0.65;
     private static final double LEAN = 0.25;
-    /** Slower from rich to lean than this it is not a step of a warm sensor, s. */
+    /** Longest time from rich to lean that counts as the step of a warm sensor, s. */
     private static final double QUICK = 1;
-    /** The step lies so near λ 1; the larger of what is told, from memory. */
+    /** Distance of the step itself from λ 1; from memory, the larger of the values that are told. */
     private static final double OWN_DOUBT = 0.005;
     private static final int FEWEST = 5;
 
-    /** Of a drive; null where it has no narrowband, or that stepped too seldom while it was warm. */
+    /** Finds the crossings of a drive; null where it has no narrowband, or where that stepped too seldom while warm. */
     static @Nullable Crossings of(Drive drive, List<Regime> regimes) {
         float[] volts = drive.narrowband();
         if (volts == null) {

@@ -23,15 +23,15 @@ import org.jspecify.annotations.Nullable;
 public record Drive(double[] time, float[] controller, float[] reader, float @Nullable [] engineSpeed,
         float @Nullable [] speed, float @Nullable [] pressure, float @Nullable [] throttle,
         float @Nullable [] temperature, float @Nullable [] airMass, float @Nullable [] narrowband) {
-    /** Longer without a row nothing is known of what was between, s. */
+    /** Gap between two rows beyond which nothing is interpolated, s. */
     public static final double GAP = 1;
 
-    /** A log with its mixtures only. */
+    /** Returns a drive that has mixtures and no other channel. */
     public static Drive of(double[] time, float[] controller, float[] reader) {
         return new Drive(time, controller, reader, null, null, null, null, null, null, null);
     }
 
-    /** A log with its mixtures only, from moments. */
+    /** Returns a drive that has mixtures and no other channel, from samples. */
     public static Drive of(List<Sample> log) {
         double[] time = log.stream().mapToDouble(Sample::time).toArray();
         float[] controller = new float[time.length];
@@ -43,17 +43,17 @@ public record Drive(double[] time, float[] controller, float[] reader, float @Nu
         return of(time, controller, reader);
     }
 
-    /** How many rows. */
+    /** Returns the number of rows. */
     public int size() {
         return time.length;
     }
 
-    /** Whether the log has what the engine is asked for: pressure in the manifold, or throttle. */
+    /** Returns whether the log tells the engine's load: by manifold pressure or throttle. */
     boolean knowsLoad() {
         return pressure != null || throttle != null;
     }
 
-    /** The usual step from one row to the next, s. */
+    /** Returns the median step from one row to the next, s. */
     public double step() {
         return step(time);
     }
@@ -76,7 +76,7 @@ public record Drive(double[] time, float[] controller, float[] reader, float @Nu
     }
 
     /**
-     * The part of it between two moments.
+     * Returns the rows between two moments.
      *
      * @param from s of the log
      * @param to s

@@ -5,7 +5,7 @@ import static amberheron.core.units.Phrase.word;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Something in the drive that has to be acted on.
+ * An event of the drive that calls for action.
  *
  * @param from s of the log
  * @param to s
@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param load part of full meanwhile; null where the log does not tell
  */
 public record DriveEvent(Kind kind, double from, double to, double lambda, @Nullable Double load) {
-    /** Kinds of it. */
+    /** Kinds of event. */
     public enum Kind {
         LEAN("lean under load"),
         LEAK("lean at idle and less with load: false air"),

@@ -30,7 +30,7 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
     private static final double MOVED = 0.03;
 
     /**
-     * Channel that a column was taken for.
+     * The channel that a column was taken for.
      *
      * @param name its header
      * @param quantity what its numbers are
@@ -49,7 +49,7 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
         events = List.copyOf(events);
     }
 
-    /** Of a drive, and of the columns it was read from. */
+    /** Judges a drive, given the columns it was read from. */
     public static DriveFound of(Drive drive, EngineAsked asked, List<ColumnUse> columns) {
         return in(drive, asked, columns, null).found();
     }
@@ -64,7 +64,7 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
     }
 
     /**
-     * The same, with the drive that it rests on.
+     * Judges a drive and returns the drive with what was found.
      *
      * @param joined the second log that is in the drive; null for one log
      */
@@ -93,7 +93,10 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
         return count;
     }
 
-    /** The drive without what says nothing: cold, fuel cut and the way into it and out of it, signal lost. */
+    /**
+     * Leaves out the rows in which the mixture says nothing of the agreement: a cold engine, fuel cut with its beginning
+     * and end, a lost signal.
+     */
     private static Drive compared(Drive drive, boolean[] lost, List<Regime> regimes) {
         float[] reader = drive.reader().clone();
         Silence silence = new Silence(regimes);
@@ -126,22 +129,22 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
         return frozen;
     }
 
-    /** A way of running, all stretches of it together; empty where the engine was not run so. */
+    /** Returns all stretches of one way of running taken together; empty where the engine was not run so. */
     public Optional<Driven> driven(Kind kind) {
         return Driven.of(regimes, kind);
     }
 
-    /** Seconds in a way of running. */
+    /** Returns the time in one way of running, s. */
     public double seconds(Kind kind) {
         return driven(kind).map(Driven::seconds).orElse(0.0);
     }
 
-    /** When what is shown says nothing. */
+    /** Returns the stretches in which the mixture says nothing. */
     public Silence silence() {
         return new Silence(regimes);
     }
 
-    /** Events of a kind. */
+    /** Returns the events of one kind. */
     public List<DriveEvent> events(DriveEvent.Kind kind) {
         return events.stream().filter(e -> e.kind() == kind).toList();
     }

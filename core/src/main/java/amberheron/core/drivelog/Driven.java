@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Driven(double seconds, double lambda, @Nullable Double low, @Nullable Double high, int stretches, int off,
         Verdict worst) {
-    /** Of the stretches of a kind; empty where there is none. */
+    /** Sums up the stretches of one kind; empty where there is none. */
     static Optional<Driven> of(List<Regime> regimes, Regime.Kind kind) {
         List<Regime> all = regimes.stream().filter(r -> r.kind() == kind).toList();
         if (all.isEmpty()) {

@@ -2,14 +2,14 @@ package amberheron.core.drivelog;
 
 /** A trait of an engine or of the sensor's place that changes how a drive is judged. */
 public enum EngineTrait {
-    /** It has a turbine. */
+    /** The engine has a turbine. */
     BOOSTED,
-    /** It has no closed loop to hold it at λ 1, and cruises rich. */
+    /** The engine has no closed loop to hold it at λ 1, and cruises rich. */
     CARBURETTOR,
     /** The sensor sees the gas of two banks. */
     AFTER_MERGE,
     /** The place is nearer to the open end than the rules want. */
     NEAR_OPEN_END,
-    /** Some reader is used to look at full load. */
+    /** A reader of this job is used to judge full load. */
     READ_UNDER_LOAD
 }

@@ -4,18 +4,18 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * The least and the greatest of any stretch of a channel, quickly: of every so many rows both are kept, and of every so many
- * of those again, so that a column of the screen looks at few of ten million. No one-row spike is lost. NaN where nothing
- * stood.
+ * Minimum and maximum of any stretch of a channel in little time, from a pyramid: each level keeps both for a fixed number
+ * of entries of the level below, so that one column of the screen reads few of ten million rows and no spike of a single
+ * row is lost. NaN marks rows without a value.
  */
 public final class Envelope {
     private static final int BLOCK = 16;
 
-    /** The rows themselves, then what is kept of ever more of them. */
+    /** The rows themselves, followed by the minima of ever more rows. */
     private final List<float[]> least = new ArrayList<>();
     private final List<float[]> most = new ArrayList<>();
 
-    /** Of a channel, which must not change afterwards. */
+    /** Builds the pyramid of a channel; the array must not change afterwards. */
     public Envelope(float[] values) {
         least.add(values);
         most.add(values);
@@ -34,7 +34,7 @@ public final class Envelope {
     }
 
     /**
-     * The least from one row to before another.
+     * Returns the minimum over some rows.
      *
      * @param from first row, 0 or more
      * @param to row after the last, at most as many as there are
@@ -43,14 +43,14 @@ public final class Envelope {
         return over(least, 0, from, to, false);
     }
 
-    /** The greatest, as {@link #least(int, int)}. */
+    /** Returns the maximum over some rows, as {@link #least(int, int)} does the minimum. */
     public float most(int from, int to) {
         return over(most, 0, from, to, true);
     }
 
     /**
-     * How many rows are best taken together where a stretch has so many: stretches that begin at multiples of it are found
-     * without a look at single rows, and what they begin too early is a sixteenth of them at most.
+     * Returns the number of rows to which the ends of a long stretch may be rounded, so that no single row has to be read;
+     * the stretch begins at most a sixteenth of its length too early.
      */
     public static int grain(int rows) {
         int grain = 1;

@@ -9,12 +9,12 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** Finds what has to be acted on, in the rows themselves: nothing is smoothed away. */
+/** Finds the events of a drive in the rows themselves, without smoothing. */
 final class Events {
-    /** Leaner for less long than a change of gear, or opening the throttle, takes is none, s. */
+    /** Shortest lean stretch that is an event, s: a gear change or an opening throttle explains a shorter one. */
     private static final double LASTS = DisplaySetUp.GEAR_CHANGE;
     private static final double LOST = 0.5;
-    /** So much leaner than right an idle is that lets air in, λ. */
+    /** Excess over the right idle mixture that an air leak shows, λ. */
     private static final double LEAKS = 0.04;
     private static final double STANDARD = 101_325;
 
@@ -24,7 +24,7 @@ final class Events {
     private final boolean[] lost;
 
     /**
-     * Of a drive.
+     * Prepares the search in one drive.
      *
      * @param lost of each row, as {@link #lost(Drive, EngineAsked)} says
      */
@@ -84,7 +84,10 @@ final class Events {
         return Double.isNaN(most) ? null : Double.valueOf(most);
     }
 
-    /** Air through a hole is much of an idle's gas and little of a pull's. */
+    /**
+     * Finds an air leak: idle too lean while full load is right, since a leak is a large part of an idle's gas and a small
+     * part of a pull's.
+     */
     private Optional<DriveEvent> leak() {
         List<Regime> idle = regimes.stream().filter(r -> r.kind() == Regime.Kind.IDLE).toList();
         double idles = Driven.of(regimes, Regime.Kind.IDLE).map(Driven::lambda).orElse(Double.NaN);
@@ -110,8 +113,8 @@ final class Events {
     }
 
     /**
-     * Of each row, whether the reader shows nothing, or an end of what it can show, while the controller shows a mixture far
-     * from that.
+     * Returns for each row whether the reader's signal is lost: it shows nothing, or an end of its range, while the
+     * controller shows a mixture far from that.
      */
     static boolean[] lost(Drive drive, EngineAsked asked) {
         boolean[] lost = new boolean[drive.size()];

@@ -12,8 +12,8 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Fuelling seen on a drive, by fine steps of engine speed and load: only warm, settled moments in which the
- * mixture follows from both. Every gate is common practice or our own choice.
+ * Mixture seen on a drive by fine steps of engine speed and load, from those moments alone that are warm and settled, so
+ * that the mixture follows from both. Every gate is common practice or our own choice.
  *
  * @param axis by what the load is told
  * @param spots where the engine was run, with what it showed
@@ -23,15 +23,15 @@ import org.jspecify.annotations.Nullable;
 public record Fuelling(LoadAxis axis, List<Spot> spots, Map<Gate, Double> leftOut, @Nullable Double distance) {
     /** Steps of engine speed, 1/min. */
     public static final double SPEED_STEP = 100;
-    /** Colder than this an engine is still enriched, K. */
+    /** Coolant temperature below which an engine is still enriched, K. */
     public static final double WARM = 358.15;
-    /** So long after the log begins nothing counts, s. */
+    /** Time after the beginning of the log that does not count, s. */
     public static final double AFTER_START = 60;
-    /** So long the load has to have stood, s. */
+    /** Time for which the load has to have stood, s. */
     public static final double DWELL = 0.6;
     private static final double MOVED = 0.06;
     private static final double STANDARD = 101_325;
-    /** Faster than this the engine speed runs away from the mixture that is seen, 1/min each second. */
+    /** Rate of engine speed above which the gas at the sensor belongs to another speed, 1/min each second. */
     private static final double FASTEST = 1200;
     private static final int MOST_MOMENTS = 500_000;
     private static final double STEP = 0.1;
@@ -50,7 +50,7 @@ public record Fuelling(LoadAxis axis, List<Spot> spots, Map<Gate, Double> leftOu
     public record Spot(double speed, double load, double seconds, int visits, double lambda, double spread) {
     }
 
-    /** Gate that keeps a moment out. */
+    /** Reason for which a moment does not count. */
     public enum Gate {
         COLD("not yet warm"),
         CUT("cold start, fuel cut or the way out of it"),
@@ -85,7 +85,7 @@ public record Fuelling(LoadAxis axis, List<Spot> spots, Map<Gate, Double> leftOu
     }
 
     /**
-     * Of a drive; null where the log has no engine speed or nothing that tells the load.
+     * Collects the fuelling of a drive; null where the log has no engine speed or nothing that tells the load.
      *
      * @param lost of each row, whether the reader's signal was lost
      */
@@ -145,7 +145,7 @@ public record Fuelling(LoadAxis axis, List<Spot> spots, Map<Gate, Double> leftOu
         return new Fuelling(axis, spots, leftOut, distance(drive));
     }
 
-    /** Six digits are more than a log holds. */
+    /** Rounds to six digits, which is more than a log holds. */
     private static double brief(double value) {
         return new BigDecimal(value).round(new MathContext(6)).doubleValue();
     }

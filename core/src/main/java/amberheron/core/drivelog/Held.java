@@ -3,7 +3,7 @@ package amberheron.core.drivelog;
 import amberheron.core.display.DisplaySetUp;
 
 /**
- * How long reader and controller could be compared at the mixtures that matter, and how long full load was driven.
+ * Time for which reader and controller were compared at the mixtures that matter.
  *
  * @param cruising s about the mixture of idle and cruise
  * @param underLoad s at that of full load
@@ -12,7 +12,7 @@ public record Held(double cruising, double underLoad) {
     private static final double ABOUT = 0.05;
     private static final double WEAKEST = 0.85;
 
-    /** Of a drive without what says nothing. */
+    /** Measures a drive from which silent stretches were removed. */
     static Held of(Drive compared, EngineAsked asked) {
         double low = asked.carburettor() ? WEAKEST : 1 - ABOUT;
         double full = DisplaySetUp.leanUnderLoad(asked.boosted());

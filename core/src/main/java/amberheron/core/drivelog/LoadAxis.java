@@ -2,7 +2,7 @@ package amberheron.core.drivelog;
 
 import static amberheron.core.units.Phrase.word;
 
-/** By what a log tells the load. */
+/** The quantity by which a log tells the load. */
 public enum LoadAxis {
     PRESSURE("manifold pressure", "kPa", 1000, 2500),
     THROTTLE("throttle", "%", 0.01, 0.025),
@@ -30,12 +30,12 @@ public enum LoadAxis {
         return unit;
     }
 
-    /** A load in that unit, from Pa, a part of full, or kg a turn. */
+    /** Converts a load to that unit, from Pa, a part of full, or kg a turn. */
     public double shown(double load) {
         return load / si;
     }
 
-    /** One of its unit, in SI. */
+    /** Returns one of that unit in SI. */
     public double si() {
         return si;
     }

@@ -36,11 +36,11 @@ public record LogComparison(int samples, double duration, double bias, double sp
     }
 
     private static final int STRETCHES = 200;
-    /** No mixture of the road is more, λ. */
+    /** Greatest mixture that is taken from a log, λ. */
     private static final double MOST = 20;
 
     /**
-     * Of a drive: the rows in which both channels show a mixture.
+     * Compares the rows in which both channels show a mixture.
      *
      * @throws Unusable when there are none
      */
@@ -49,7 +49,7 @@ public record LogComparison(int samples, double duration, double bias, double sp
     }
 
     /**
-     * The same, where only a part is compared; all of it is drawn.
+     * Compares a part of a drive and keeps all of it for drawing.
      *
      * @param compared the drive without the parts that say nothing; where nothing is left of it, all is compared
      * @throws Unusable when no row has both

@@ -18,31 +18,31 @@ import org.jspecify.annotations.Nullable;
 
 /** Judges a proving log. */
 public final class LogRules {
-    /** A single moment may be this many tolerances off before it needs looking at; readers lag in transients. */
+    /** Multiple of the tolerance that a single moment may be off; readers lag in transients. */
     private static final double TRANSIENT = 3;
 
-    /** A drive this long has been through warm idle, cruise and a pull, s. */
+    /** Length of a drive that has been through warm idle, cruise and a pull, s. */
     private static final double LONG = 60;
-    /** Fewer moments than this are an accident. */
+    /** Number of moments below which an agreement may be chance. */
     private static final int MANY = 100;
-    /** The mixture has to move this much before it says anything of the gain, λ. */
+    /** Least range of mixtures from which a gain is judged, λ. */
     private static final double RANGE = 0.1;
-    /** How far from λ 1 a tuned engine is run: there an error of the gain costs most, λ. */
+    /** Distance from λ 1 at which a tuned engine is run, where an error of the gain costs most, λ. */
     private static final double AWAY = 0.2;
     private static final Source OWN = Source.memory("length and range of a proving drive are our own choice");
 
-    /** Later than this a log shows the mixture of another engine speed, s. */
+    /** Lag above which a log shows the mixture of another engine speed, s. */
     private static final double LATE = 0.5;
-    /** Lag that a filter does not explain within this has another cause, s. */
+    /** Difference between a lag and that of the reader's filter within which the filter explains it, s. */
     private static final double NEARLY = 0.15;
     private static final Source PRACTICE = Source
             .practice(
                     "about 12 at full load on petrol, 15.7 under acceleration is too lean; the margin is our own choice");
 
-    /** Two clocks further apart than this tell of different moments of a transient, s. */
+    /** Uncertainty of the clocks above which a transient cannot be compared, s. */
     private static final double SHARP = 0.1;
 
-    /** Of steady running at least so long, and of a pull, s. */
+    /** Shortest steady running that proves agreement, and shortest pull, s. */
     private static final double CRUISED = 20;
     private static final double LOADED = 2;
 
@@ -59,19 +59,19 @@ public final class LogRules {
             traits = Set.copyOf(traits);
         }
 
-        /** With a reader of whose filter nothing is known. */
+        /** Returns traits with a reader whose filter is not known. */
         public static Engine with(EngineTrait... traits) {
             return new Engine(Set.of(traits), null);
         }
 
-        /** Whether it has a trait. */
+        /** Returns whether a trait applies. */
         public boolean is(EngineTrait trait) {
             return traits.contains(trait);
         }
     }
 
     /**
-     * Every check of the station.
+     * Judges every check of the station.
      *
      * @param found what the drive says besides; null where nobody looked
      * @param tolerance what the trade lets gauge and reader differ by, λ
@@ -107,7 +107,7 @@ public final class LogRules {
         return List.copyOf(findings);
     }
 
-    /** Agreement for a moment, or at one mixture only, proves nothing of the rest. */
+    /** Judges whether reader and controller were compared long enough, at cruise and under load. */
     private static void held(@Nullable Held held, Engine engine, List<Finding> findings) {
         findings.add(
                 lasting(LogCheck.HELD_CRUISING, "Compared at idle and cruise", held == null ? null : held.cruising(),
@@ -132,7 +132,7 @@ public final class LogRules {
                 .asking(LogField.FILE.address());
     }
 
-    /** The one point of the drive that is true whatever the fuel. */
+    /** Judges the controller at the narrowband's steps, the one point of a drive that is true for any fuel. */
     private static void crossings(@Nullable Crossings crossings, Engine engine, double tolerance,
             List<Finding> findings) {
         if (crossings == null) {
@@ -176,7 +176,7 @@ public final class LogRules {
                 source);
     }
 
-    /** Facts of the signal and of the engine. */
+    /** Judges what else the drive shows of signal and engine. */
     private static void besides(DriveFound found, @Nullable Agreement line, Engine engine, List<Finding> findings) {
         if (line != null && line.lag() != null) {
             findings.add(lag(line.lag(), line.averaging(), engine.filter()));
@@ -218,7 +218,7 @@ public final class LogRules {
                         null, "middle of the idle against that of cruise", OWN)));
     }
 
-    /** How late the reader is, and what of it: its filter, an average that shows, or a delay as such. */
+    /** Judges the reader's lag and names its cause: the known filter, an average that shows, or a pure delay. */
     private static Finding lag(double lag, @Nullable Double averaging, @Nullable Double filter) {
         boolean prompt = Math.abs(lag) <= LATE;
         double blur = averaging == null ? 0 : averaging;
@@ -244,7 +244,7 @@ public final class LogRules {
                 OWN);
     }
 
-    /** Two logs are as good as the moment at which they are brought together. */
+    /** Judges how well the clocks of two logs are known. */
     private static void clocks(@Nullable Joined joined, List<Finding> findings) {
         if (joined == null) {
             return;
@@ -278,7 +278,7 @@ public final class LogRules {
                 .asking(LogField.FILE.address());
     }
 
-    /** A reader that is right at λ 1 and wrong away from it has no bias to speak of, and is not noisy either. */
+    /** Judges the gain: a reader that is right at λ 1 and wrong away from it has no bias and little scatter. */
     private static Finding gain(LogComparison log, @Nullable Agreement line, double tolerance) {
         Double gain = line == null ? log.gain() : line.gain();
         Double richest = log.richest();

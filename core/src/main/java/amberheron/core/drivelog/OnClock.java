@@ -5,8 +5,8 @@ import java.util.function.IntToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A drive's channels on one even clock. Between rows a value is taken straight from the one to the next; where for longer
- * than {@link Drive#GAP} nothing stood, nothing stands here either.
+ * The channels of a drive resampled to one even clock by linear interpolation. Gaps longer than {@link Drive#GAP} stay
+ * empty.
  */
 final class OnClock {
     final double start;
@@ -19,7 +19,7 @@ final class OnClock {
         this.size = size;
     }
 
-    /** Of a drive, at most so many moments. */
+    /** Resamples a drive to a limited number of moments. */
     static OnClock of(Drive drive, double step, int most) {
         double[] t = drive.time();
         double span = t.length == 0 ? 0 : t[t.length - 1] - t[0];
@@ -31,17 +31,17 @@ final class OnClock {
         return start + i * step;
     }
 
-    /** A channel on this clock, shifted: what it will say so much later. */
+    /** Resamples a channel to this clock after shifting it earlier by a lag. */
     float[] put(double[] time, float @Nullable [] values, double later) {
         return put(time, values, later, size, this::at, Drive.GAP);
     }
 
-    /** A channel on its own rows, shifted: what it will say so much later. */
+    /** Shifts a channel earlier by a lag, on its own rows. */
     static float[] later(double[] time, float[] values, double later) {
         return put(time, values, later, time.length, i -> time[i], Drive.GAP);
     }
 
-    /** A channel on the rows of another log, both told by one clock. */
+    /** Interpolates a channel onto the rows of another log, both on one clock. */
     static float[] rows(double[] time, float[] values, double[] rows, double gap) {
         return put(time, values, 0, rows.length, i -> rows[i], gap);
     }

@@ -21,8 +21,8 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Finds out what the columns of a log are, from their names, their units and their values. A name says what a column is for,
- * its values what its numbers are: 14.7 is no λ. What cannot be told is asked, never guessed.
+ * Finds what the columns of a log hold from their names, units and values. The name says what a column is for, the values
+ * what its numbers are: 14.7 is no λ. What cannot be told is asked, never guessed.
  *
  * @param uses what was taken for what
  * @param asks what could not be told; while this is not empty the log is not judged
@@ -31,7 +31,7 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
     /** Range in which a healthy engine's mixture nearly always is, λ. */
     private static final double RICH = 0.45;
     private static final double LEAN = 4;
-    /** No AFR of any fuel is less, and no λ of the road is as much. */
+    /** Bound between λ and AFR: no fuel's AFR is less, and no λ of the road is as much. */
     private static final double LEAST_AFR = 4.5;
     private static final double MOST_AFR = 60;
     private static final double KELVIN = 273.15;
@@ -64,7 +64,7 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
     }
 
     /**
-     * Facts of the job that help.
+     * Facts of the job that help to recognise a mixture.
      *
      * @param stoich of the fuel in the tank
      */
@@ -83,7 +83,7 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
     }
 
     /**
-     * Takes columns for channels.
+     * Assigns columns to channels.
      *
      * @param said columns by channel that a person named, by index from 0; what is named is not doubted, but its numbers are
      *        still looked at
@@ -131,7 +131,10 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
         });
     }
 
-    /** Nobody logs more slowly than every few seconds, or faster than ten thousand times in one. */
+    /**
+     * Returns how many seconds one unit of a time column is, from the usual rates of logging: 10 kHz to one row in some
+     * seconds.
+     */
     private static double secondsIn(ColumnFacts c) {
         String words = small(c.name() + " " + c.unit());
         if (words.matches(".*(\\bms\\b|milli|_ms).*")) {
@@ -381,7 +384,10 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
         return all;
     }
 
-    /** Ratios that an AFR may be meant with, the likeliest first: its own, the usual one, that of the fuel. */
+    /**
+     * Returns the ratios that an AFR may be meant with, the likeliest first: the law's own, the usual one, that of the
+     * fuel.
+     */
     private static List<Double> ratios(Known known, boolean controller) {
         OutputLaw law = known.law();
         Reader reader = known.reader();

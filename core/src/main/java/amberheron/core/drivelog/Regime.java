@@ -44,18 +44,18 @@ public record Regime(Kind kind, double from, double to, double lambda, @Nullable
             return word(rule);
         }
 
-        /** Whether what a reader shows there is compared and judged at all. */
+        /** Returns whether reader and controller are compared in this way of running. */
         public boolean says() {
             return this != COLD_START && this != LIFT_OFF;
         }
     }
 
-    /** How long, s. */
+    /** Returns the length, s. */
     public double seconds() {
         return to - from;
     }
 
-    /** How what is shown there stands to what is right. */
+    /** Returns how the mixture shown stands to the right one. */
     public Verdict verdict() {
         return low == null || high == null
                 ? Verdict.UNKNOWN

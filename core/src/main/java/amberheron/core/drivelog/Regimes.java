@@ -9,7 +9,10 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
-/** Finds how the engine was run from the channels there are. Every threshold is common practice with no published source. */
+/**
+ * Classifies how the engine was run from the channels that a log has. Every threshold is common practice with no published
+ * source.
+ */
 final class Regimes {
     private static final int MOST_MOMENTS = 500_000;
     private static final double STEP = 0.1;
@@ -22,7 +25,7 @@ final class Regimes {
     private static final double RISES = 300;
     private static final double GATHERS = 0.8;
     private static final double CUT = 1.25;
-    /** Near its rail a controller shows no mixture. */
+    /** Distance from its rail within which a controller shows no mixture, λ. */
     private static final double NEAR = 0.005;
     private static final double LEAST_PRESSURE = 85_000;
     private static final double NEAR_HIGHEST = 0.92;
@@ -49,7 +52,7 @@ final class Regimes {
         temperature = clock.put(drive.time(), drive.temperature(), 0);
     }
 
-    /** Ways of running that this log cannot tell, for want of a channel. */
+    /** Returns the ways of running that this log cannot tell, for want of a channel. */
     static Set<Kind> notTold(Drive drive) {
         Set<Kind> not = EnumSet.noneOf(Kind.class);
         if (drive.engineSpeed() == null) {
@@ -65,7 +68,7 @@ final class Regimes {
         return not;
     }
 
-    /** The stretches, one after the other; between them are moments that no rule names. */
+    /** Returns the stretches in order; moments between them match no rule. */
     List<Regime> find() {
         @Nullable
         Kind[] kinds = new Kind[clock.size];
@@ -137,7 +140,7 @@ final class Regimes {
         return sorted;
     }
 
-    /** Slope of a channel in units a second, over so many seconds; NaN where it is not known. */
+    /** Returns the slope of a channel over a window, in units a second; NaN where it is not known. */
     private double[] slope(float[] values, double over) {
         int reach = Math.max(1, (int) Math.round(over / 2 / clock.step));
         double[] out = new double[values.length];
@@ -149,7 +152,7 @@ final class Regimes {
         return out;
     }
 
-    /** Where the mixture goes to and fro about λ 1 as a closed loop makes it. */
+    /** Returns where the mixture swings about λ 1 as a closed loop makes it swing. */
     private boolean[] swings() {
         int reach = Math.max(2, (int) Math.round(4 / clock.step));
         int n = clock.size;
@@ -167,7 +170,10 @@ final class Regimes {
         return swings;
     }
 
-    /** When a log without coolant temperature is warm: once a start that was rich first comes near λ 1. */
+    /**
+     * Estimates when the engine is warm in a log without coolant temperature: after a rich start the mixture first comes
+     * near λ 1.
+     */
     private double warm() {
         double sum = 0;
         int n = 0;
@@ -200,7 +206,10 @@ final class Regimes {
         };
     }
 
-    /** Runs of one kind; holes shorter than half a second are closed, runs too short to tell are left out. */
+    /**
+     * Returns the stretches of one kind; holes shorter than half a second are closed, and stretches too short to tell are
+     * left out.
+     */
     private List<Regime> stretches(@Nullable Kind[] kinds) {
         int hole = (int) Math.round(0.5 / clock.step);
         for (int i = 1; i < kinds.length; i++) {

@@ -3,7 +3,7 @@ package amberheron.core.drivelog;
 import java.util.Arrays;
 
 /**
- * A drive made ready for drawing at any width and any part of its time.
+ * A drive prepared for drawing at any width and over any part of its time.
  *
  * @param drive with the reader's lag out
  * @param controller its envelope
@@ -12,12 +12,12 @@ import java.util.Arrays;
  * @param gap longer than this between two rows nothing is drawn, s
  */
 public record Traces(Drive drive, Envelope controller, Envelope reader, Envelope difference, double gap) {
-    /** Of a drive of every row. */
+    /** Prepares a drive that has all its rows. */
     public static Traces of(Drive drive) {
         return of(drive, Drive.GAP);
     }
 
-    /** Of a log that was thinned: its rows are far apart although nothing is missing between. */
+    /** Prepares a thinned drive, whose rows are far apart although nothing is missing between. */
     public static Traces thinned(Drive drive) {
         return of(drive, Double.POSITIVE_INFINITY);
     }
@@ -31,17 +31,17 @@ public record Traces(Drive drive, Envelope controller, Envelope reader, Envelope
                 gap);
     }
 
-    /** First second of the log. */
+    /** Returns the first moment of the log, s. */
     public double start() {
         return drive.size() == 0 ? 0 : drive.time()[0];
     }
 
-    /** Last second of it. */
+    /** Returns the last moment of the log, s. */
     public double end() {
         return drive.size() == 0 ? 0 : drive.time()[drive.size() - 1];
     }
 
-    /** The first row that is not before a moment. */
+    /** Returns the first row that is not before a moment. */
     public int row(double time) {
         int at = Arrays.binarySearch(drive.time(), time);
         while (at > 0 && drive.time()[at - 1] == time) {
@@ -51,8 +51,8 @@ public record Traces(Drive drive, Envelope controller, Envelope reader, Envelope
     }
 
     /**
-     * Where each of so many columns of the screen begins, and one more where the last ends: as far as there are rows. Of many
-     * rows they begin at even places, which an {@link Envelope} finds without a look at single ones.
+     * Returns the row at which each column of the screen begins, and the row after the last. Long logs are divided at even
+     * rows, which an {@link Envelope} finds without reading single ones.
      */
     public int[] columns(double from, double to, int columns) {
         int first = row(from);
@@ -66,7 +66,10 @@ public record Traces(Drive drive, Envelope controller, Envelope reader, Envelope
         return begins;
     }
 
-    /** The row nearest to a moment in which both showed a mixture, else the controller did; −1 where there is none near. */
+    /**
+     * Returns the row nearest to a moment in which both showed a mixture, or else the controller did; −1 where there is
+     * none near.
+     */
     public int nearest(double time) {
         int at = Math.min(row(time), drive.size() - 1);
         int alone = -1;

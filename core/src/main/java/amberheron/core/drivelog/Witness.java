@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Witness(GasAnalysis gas, @Nullable Double shown, @Nullable Act act, @Nullable Double before,
         @Nullable Double after) {
-    /** Nobody else was asked. */
+    /** No other witness. */
     public static final Witness NONE = new Witness(GasAnalysis.NONE, null, null, null, null);
 
     /** Change made on purpose, and by how much the number is then expected to move; from memory. */

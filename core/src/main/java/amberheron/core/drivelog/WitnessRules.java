@@ -17,13 +17,13 @@ import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-/** Judges the controller by what else says what the mixture is. Nothing is judged that nobody began to note. */
+/** Judges the controller by other witnesses of the mixture. A witness that nobody began to note is left out. */
 public final class WitnessRules {
     private WitnessRules() {
     }
 
     /**
-     * Every check.
+     * Judges every check of the witnesses.
      *
      * @param fuel what is burnt
      * @param tolerance what the trade lets gauge and truth differ by, λ

@@ -1,17 +1,17 @@
 package amberheron.core.finding;
 
 /**
- * One check of one thing.
+ * A check of one part.
  *
  * @param of id of the part that is checked; empty where there is only one
  */
 public record Check(CheckId id, String of) {
-    /** A check of the only thing there is. */
+    /** Makes the check of a part of which there is only one. */
     public static Check of(CheckId id) {
         return new Check(id, "");
     }
 
-    /** Whether it is this check, of whatever part. */
+    /** Returns whether it is a given check, of whatever part. */
     public boolean is(CheckId other) {
         return id.equals(other);
     }

@@ -6,7 +6,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One check and its outcome.
+ * A check and its outcome.
  *
  * @param check which, and of what
  * @param subject what was checked, in the trade's words
@@ -27,7 +27,7 @@ public record Finding(Check check, Message subject, Verdict verdict, @Nullable M
         asks = List.copyOf(asks);
     }
 
-    /** A check of the only thing there is, none of whose values can be pointed at. */
+    /** Makes the finding of a part of which there is only one, without addresses of its values. */
     public Finding(CheckId id, String subject, Verdict verdict, @Nullable Measure figure, @Nullable Limit limit,
             Message consequence, @Nullable Double lambdaCost, Message working, Source source) {
         this(Check.of(id), Message.plain(subject), verdict, figure, limit, consequence, lambdaCost, working, source,
@@ -47,13 +47,13 @@ public record Finding(Check check, Message subject, Verdict verdict, @Nullable M
         this(id, subject, verdict, figure, limit, Message.plain(consequence), lambdaCost, working, source);
     }
 
-    /** The same check, of one part of several. */
+    /** Returns the finding as that of one part of several. */
     public Finding of(String part, Message name) {
         return new Finding(new Check(check.id(), part), name, verdict, figure, limit, consequence, lambdaCost, working,
                 source, asks);
     }
 
-    /** The same, with what was checked in words that have values. */
+    /** Returns the finding with another subject, in words that have values. */
     public Finding named(Message name) {
         return of(check.of(), name);
     }

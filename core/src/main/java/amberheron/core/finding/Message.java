@@ -11,7 +11,7 @@ import java.util.List;
  * @param values each a {@link Measure}, another message, a name as a person entered it ({@link String}), or a whole number
  */
 public record Message(String pattern, List<Object> values) {
-    /** Nothing to say. */
+    /** A message without words. */
     public static final Message NONE = new Message("", List.of());
 
     public Message {
@@ -28,17 +28,17 @@ public record Message(String pattern, List<Object> values) {
         }
     }
 
-    /** A sentence with its values. */
+    /** Makes a sentence with its values. */
     public static Message of(String pattern, Object... values) {
         return new Message(pattern, List.of(values));
     }
 
-    /** Words without values; braces in them are only braces. */
+    /** Makes a message of words without values; braces in it are plain characters. */
     public static Message plain(String words) {
         return words.isEmpty() ? NONE : new Message(words, List.of());
     }
 
-    /** Several sentences or names in a row. */
+    /** Joins several sentences or names. */
     public static Message joined(String between, List<Message> parts) {
         StringBuilder pattern = new StringBuilder();
         for (int i = 0; i < parts.size(); i++) {
@@ -47,12 +47,12 @@ public record Message(String pattern, List<Object> values) {
         return new Message(pattern.toString(), List.copyOf(parts));
     }
 
-    /** Whether it says nothing. */
+    /** Returns whether it has no words. */
     public boolean isEmpty() {
         return pattern.isEmpty();
     }
 
-    /** The sentence in metric units and English, for logs and scripts. */
+    /** Returns the sentence in metric units and English, for logs and scripts. */
     public String metric() {
         return Wording.METRIC.text(this);
     }

@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param job number of the job it was taken for; empty where that was not recorded
  */
 public record Origin(Kind kind, String instrument, @Nullable Instant taken, String job) {
-    /** A reading of a time when this was not written down. */
+    /** Origin of a reading from before origins were written down. */
     public static final Origin UNRECORDED = new Origin(Kind.UNRECORDED, "", null, "");
 
     /** How a reading came in. */
@@ -40,12 +40,12 @@ public record Origin(Kind kind, String instrument, @Nullable Instant taken, Stri
         }
     }
 
-    /** Whether it comes from a vehicle rather than from a stand-in. */
+    /** Returns whether it comes from a vehicle rather than from a stand-in. */
     public boolean real() {
         return kind != Kind.SIMULATED;
     }
 
-    /** In a few words, such as {@code simulated} or {@code instrument, bench meter 4}. */
+    /** Says it in a few words, such as {@code simulated} or {@code instrument, bench meter 4}. */
     public String words() {
         return kind.words() + (instrument.isEmpty() ? "" : ", " + instrument);
     }

@@ -4,7 +4,10 @@ import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Unusable;
 
-/** A vehicle cannot be so; what was found and what was expected, in the units of whoever reads it. */
+/**
+ * Refusal of an entry that no vehicle can have, with what was found and what was expected, in the units of whoever reads
+ * it.
+ */
 public final class Refused extends Unusable {
     private static final long serialVersionUID = 1L;
 
@@ -26,7 +29,7 @@ public final class Refused extends Unusable {
         return new Measure(metres, Dimension.LENGTH, 0);
     }
 
-    /** Why, to be put into words where it is shown. */
+    /** Returns the reason, to be put into words where it is shown. */
     public Message why() {
         return why;
     }

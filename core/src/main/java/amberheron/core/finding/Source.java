@@ -32,7 +32,7 @@ public record Source(Kind kind, String citation) {
             this.brief = brief;
         }
 
-        /** One word for it, where many are counted. */
+        /** Returns one word for it, where many are counted. */
         public String brief() {
             return word(brief);
         }
@@ -49,7 +49,7 @@ public record Source(Kind kind, String citation) {
         }
     }
 
-    /** In the language at hand. */
+    /** Returns the citation in the language at hand. */
     @Override
     public String citation() {
         return word(citation);

@@ -29,7 +29,7 @@ public record Standing(List<Finding> wrong, List<Finding> warned, List<Missing> 
             waiting = List.copyOf(waiting);
         }
 
-        /** The first of them. */
+        /** Returns the first value to be entered. */
         public Address value() {
             return values.getFirst();
         }
@@ -56,7 +56,7 @@ public record Standing(List<Finding> wrong, List<Finding> warned, List<Missing> 
                 of(findings, Verdict.PASS));
     }
 
-    /** The same value of several parts, for which the same checks wait, is one line. */
+    /** Groups the same value of several parts into one line, where the same checks wait for it. */
     private static List<Missing> grouped(Map<Address, List<Finding>> waiting) {
         Map<Object, List<Address>> alike = new LinkedHashMap<>();
         waiting.forEach((address, findings) -> alike

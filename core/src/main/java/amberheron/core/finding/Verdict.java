@@ -15,7 +15,7 @@ public enum Verdict {
     /** Not to be used as it stands. */
     FAIL;
 
-    /** One word for it, where a line has no room for more. */
+    /** Returns one word for it, where a line has no room for more. */
     public String word() {
         return Phrase.word(name());
     }

@@ -7,7 +7,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * How sentences are put to a person: in which units and with which ratio AFR is meant, in the language at hand.
+ * The way sentences are put to a person: in which units, and with which ratio AFR is meant.
  *
  * @param stoich the ratio that AFR is shown with
  */

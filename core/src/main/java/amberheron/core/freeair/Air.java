@@ -62,7 +62,8 @@ public record Air(double temperature, double humidity, double pressure) {
     }
 
     /**
-     * By how much the gain is off later, of a controller that took this air for dry air at this pressure.
+     * Returns the error that a calibration in this air leaves in the controller's gain later, where the car is driven: the
+     * controller took it for dry air at the pressure of the drive.
      *
      * @param driven pressure where the car is driven, Pa
      */

@@ -6,7 +6,7 @@ public final class AirDoubt {
     private static final double HUMIDITY = 0.05;
     /** Greatest error of its thermometer, K. */
     private static final double TEMPERATURE = 1;
-    /** Half the last digit of oxygen as controllers show it. */
+    /** Half the last digit of oxygen as controllers show it, as a fraction. */
     private static final double OXYGEN_DIGIT = 0.00005;
     /** Most that the weather changes the usual pressure at a height, Pa. */
     private static final double WEATHER = 2500;

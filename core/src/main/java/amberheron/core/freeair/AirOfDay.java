@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record AirOfDay(@Nullable Double temperature, @Nullable Double humidity, @Nullable Double height,
         @Nullable Double pressure, @Nullable Double drivenHeight) {
-    /** Nothing is known. */
+    /** Air of which nothing is known. */
     public static final AirOfDay UNMEASURED = new AirOfDay(null, null, null, null, null);
 
     public AirOfDay {
@@ -26,7 +26,7 @@ public record AirOfDay(@Nullable Double temperature, @Nullable Double humidity, 
         Sane.HEIGHT.check("drivenHeight", drivenHeight);
     }
 
-    /** At a height, with the pressure that is usual there. */
+    /** Returns air at a height, with the usual pressure there. */
     public static AirOfDay of(double temperature, double humidity, double height) {
         return new AirOfDay(temperature, humidity, height, null, null);
     }

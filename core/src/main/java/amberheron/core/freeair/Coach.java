@@ -27,9 +27,9 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A calibration or check in free air, step by step, for each school a machine of its own. It never reaches
- * {@link CoachStep#RECORDED} without all conditions, with the power unproved, on the placeholder, too cool, with a
- * state that does not count, or by a stand-in outside the demo. Whatever is lost in between leaves it where it truthfully is.
+ * A calibration or check in free air, step by step, as a state machine for each school. It never reaches {@link
+ * CoachStep#RECORDED} without all conditions, with the power unproved, on the placeholder, too cool, with a state that does
+ * not count, or by a stand-in outside the demo. Whatever is lost in between leaves it in the state that is true.
  *
  * @param sheet what the controller does
  * @param powered whether its supply was proved where it is wired
@@ -42,21 +42,24 @@ import org.jspecify.annotations.Nullable;
  */
 public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Condition> conditions, Coaching now,
         Instant last, @Nullable State state, List<Shown> series) {
-    /** How long a controller is held without its sensor, s; common practice. */
+    /** Time for which a controller is held without its sensor, s; common practice. */
     public static final double HOLD_TIME = 30;
-    /** How long a trimmed controller warms up before it is turned, s; common practice. */
+    /** Time for which a trimmed controller warms up before it is turned, s; common practice. */
     public static final double TRIM_WARM_UP = 120;
-    /** How much longer than a sensor in order takes is waited, s. */
+    /** Time that is waited beyond what a sensor in order takes, s. */
     private static final double PATIENCE = 60;
-    /** A sensor in order is steady from the start: who watches until it happens to be is deceived, s. */
+    /**
+     * Longest time for which a reading is watched, s: a sensor in order is steady from the start, and waiting until it
+     * happens to be steady deceives.
+     */
     private static final double MOST_WATCHED = 180;
-    /** So many readings come from a stream, and not from a person who types. */
+    /** Number of readings from which they come from a stream rather than from a person who types. */
     private static final int STREAM = 20;
-    /** Readings nearer to each other say nothing more. */
+    /** Time between two readings below which the second adds nothing. */
     private static final Duration NEAREST = Duration.ofMillis(200);
     /** Readings older than this are dropped. */
     private static final Duration WINDOW = Duration.ofSeconds(90);
-    /** Nobody waits longer between two readings and calls it steady. */
+    /** Longest time between two readings of one steady series. */
     private static final Duration LONGEST_GAP = Duration.ofSeconds(45);
 
     /** Reading shown at a moment. */
@@ -78,7 +81,7 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
     }
 
     /**
-     * At the beginning, or where it was left.
+     * Opens a coach at the beginning, or where it was left.
      *
      * @param before how far it was when the job was left or the program ended; what was under way then is lost
      */
@@ -92,7 +95,10 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
         return new Coach(sheet, powered, demo, conditions, now, at, null, List.of());
     }
 
-    /** The same with what is known elsewhere of supply and conditions; what is under way ends when one does not hold. */
+    /**
+     * Returns the coach with what is known elsewhere of supply and conditions; what is under way ends when one does not
+     * hold.
+     */
     public Coach knowing(boolean supply, Set<Condition> so, Instant at) {
         Coach knows = new Coach(sheet, supply, demo, so, now, last, state, series);
         return now.step().underWay() && !knows.prepared()
@@ -100,7 +106,7 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
                 : knows;
     }
 
-    /** Where it is after something happened at a moment. */
+    /** Returns the coach after an event at a moment. */
     public Coach on(CoachEvent event, Instant at) {
         if (at.isBefore(last)) {
             // A clock that is set back measures no time.
@@ -132,7 +138,7 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
         return sheet.school();
     }
 
-    /** A step begins; what was shown before it counts for nothing. */
+    /** Begins a step; readings taken before it do not count. */
     private Coach to(CoachStep step, Trouble trouble, Instant at) {
         boolean keeps = step == READY || step == RECORDED;
         return at(new Coaching(step, at, trouble, null), at, state, keeps ? series : List.of());
@@ -142,7 +148,7 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
         return at(new Coaching(STOPPED, at, why, now.step()), at, null, List.of());
     }
 
-    /** From where the school begins with the controller; the conditions still hold. */
+    /** Begins again where the school begins with the controller; the conditions still hold. */
     private Coach restart(Trouble why, Instant at) {
         return at(new Coaching(CoachStep.first(school()), at, why, now.step()), at, null, List.of());
     }
@@ -165,7 +171,7 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
         return knowing(powered, more, at);
     }
 
-    /** Whether all is so that has to be before the controller is touched. */
+    /** Returns whether everything holds that has to before the controller is touched. */
     public boolean prepared() {
         return powered && conditions.size() == Condition.values().length;
     }
@@ -209,7 +215,7 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
         return at(now, last, told, series);
     }
 
-    /** The controller is alive with its sensor: steps that wait for just that are over. */
+    /** Notes that the controller is alive with its sensor, which ends the steps that wait for just that. */
     private Coach heard(Instant at) {
         return switch (now.step()) {
             case HOLD -> to(CLEAR, Trouble.NOT_UNPLUGGED, at);
@@ -219,7 +225,7 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
         };
     }
 
-    /** The sensor is not at its temperature: nothing shown counts, and what was steady is not any more. */
+    /** Notes that the sensor is below its temperature: readings do not count, and the watch begins anew. */
     private Coach cooler(Trouble why, Instant at) {
         return switch (now.step()) {
             case STEADY, READY -> to(school() == CalibrationSchool.CLEAR_THEN_LEARN ? LEARN : WARM, why, at);
@@ -267,7 +273,7 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
         return now.step() == READY ? seen.at(new Coaching(STEADY, at, Trouble.UNSTEADY, null), at, state, more) : seen;
     }
 
-    /** How steady what is shown has been; empty while there is too little of it. */
+    /** Returns the steadiness of the readings so far; empty while there are too few. */
     public Optional<Steadiness> steadiness() {
         if (series.size() < Steadiness.FEWEST || watched() == 0) {
             return Optional.empty();
@@ -277,7 +283,7 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
                 Duration.between(from, s.at()).toNanos() / 1e9, s.what().value())).toList()));
     }
 
-    /** How long what counts has been watched, s. */
+    /** Returns for how long the readings that count have been watched, s. */
     private double watched() {
         return series.isEmpty()
                 ? 0
@@ -313,7 +319,7 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
         };
     }
 
-    /** How long it warms up before what it shows counts, s. */
+    /** Returns how long the sensor warms up before readings count, s. */
     public double warmUp() {
         return school() == CalibrationSchool.TRIM_BY_HAND ? Math.max(TRIM_WARM_UP, sheet.warmUp()) : sheet.warmUp();
     }

@@ -9,7 +9,10 @@ import org.jspecify.annotations.Nullable;
 
 /** Event while a sensor is calibrated: said by the person, or sent by the controller. */
 public sealed interface CoachEvent {
-    /** Content of a line of the controller's stream: its state, and its number in the quantity that it shows in air. */
+    /**
+     * Returns the events in one line of the controller's stream: its state, and its number in the quantity that it shows in
+     * air.
+     */
     static List<CoachEvent> of(ControllerSheet sheet, Report said, boolean simulated) {
         List<CoachEvent> events = new ArrayList<>();
         State state = said.state();
@@ -59,7 +62,7 @@ public sealed interface CoachEvent {
         }
     }
 
-    /** Nothing is heard from the controller any more. */
+    /** The stream from the controller ended. */
     record LinkLost() implements CoachEvent {
     }
 

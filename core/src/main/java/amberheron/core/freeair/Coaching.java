@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param from the step it was in when that happened; null when it came in order
  */
 public record Coaching(CoachStep step, Instant since, Trouble trouble, @Nullable CoachStep from) {
-    /** Nothing was begun. */
+    /** No calibration was begun. */
     public static final Coaching NONE = new Coaching(CoachStep.CONDITIONS, Instant.EPOCH, Trouble.NONE, null);
 
     /** Trouble that keeps a calibration from going on, or has sent it back. */

@@ -26,7 +26,7 @@ public record CostOfAir(double gain) {
     private static final int MOST_EVALUATIONS = 200;
 
     /**
-     * Of this air.
+     * Works out the cost of calibrating in this air.
      *
      * @param school one that learns takes this air for dry air; one trimmed at the factory was trimmed at the sea
      * @param driven pressure where the car is driven, Pa
@@ -35,12 +35,12 @@ public record CostOfAir(double gain) {
         return new CostOfAir(school.learns() ? air.gain(driven) : Air.gainBetween(Air.SEA_LEVEL, driven));
     }
 
-    /** Of the air of a check, where the car is driven; empty while the air is not known. */
+    /** Works out the cost of a check's air, where the car is driven; empty while the air is not known. */
     public static Optional<CostOfAir> of(FreeAirCheck check) {
         return check.today().air().map(a -> of(a, school(check), check.today().driven().orElseThrow()));
     }
 
-    /** The same on another day of usual air, at the pressure of this one; empty while the air is not known. */
+    /** Returns the cost on another day of usual air, at the pressure of this one; empty while the air is not known. */
     public static Optional<CostOfAir> onAnotherDay(FreeAirCheck check) {
         return check.today().air().map(a -> of(new Air(USUAL_TEMPERATURE, USUAL_HUMIDITY, a.pressure()), school(check),
                 check.today().driven().orElseThrow()));
@@ -73,8 +73,8 @@ public record CostOfAir(double gain) {
     }
 
     /**
-     * The wettest this air may be for that, relative humidity; empty where dry air would not be enough either, or where it
-     * is dry enough already.
+     * Returns the greatest relative humidity at which this air keeps the tolerance; empty where dry air would not be enough
+     * either, or where it is dry enough already.
      */
     public static Optional<Double> dryEnough(Air air, CalibrationSchool school, double driven, double tolerance) {
         if (of(air, school, driven).within(tolerance)

@@ -28,7 +28,7 @@ public record FreeAirCheck(@Nullable ControllerSheet controller, AirOfDay today,
         @Nullable Double shownOxygen, @Nullable Double shownLambda, @Nullable Double settled,
         @Nullable Steadiness steadiness, Coaching coaching, @Nullable LocalDate date, String sensor,
         @Nullable Double ageing) {
-    /** Nothing is known. */
+    /** A check of which nothing is known. */
     public static final FreeAirCheck NONE = new FreeAirCheck(null, AirOfDay.UNMEASURED, Set.of(), null, null, null,
             null,
             Coaching.NONE, null, "", null);

@@ -16,14 +16,14 @@ import java.util.stream.Stream;
  * @param notes in the order of their days
  */
 public record SensorLife(String number, List<SensorNote> notes) {
-    /** Hours that a car is driven in a day where nobody noted them, h; from memory. */
+    /** Usual hours that a car is driven in a day, h; from memory. */
     private static final double USUAL_HOURS = 0.8;
 
     public SensorLife {
         notes = notes.stream().sorted(Comparator.comparing(SensorNote::date)).toList();
     }
 
-    /** With one more note; one of the same day, kind and job is replaced. */
+    /** Returns the life with one more note, which replaces one of the same day, kind and job. */
     public SensorLife with(SensorNote note) {
         List<SensorNote> more = new ArrayList<>(notes);
         more.removeIf(n -> n.date().equals(note.date()) && n.kind() == note.kind() && n.job().equals(note.job()));

@@ -11,7 +11,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Outlook of a sensor from its life so far. All sizes that no reading gives are from memory and stand here.
+ * Outlook of a sensor from its life so far. Quantities that no reading gives are from memory and stand here.
  *
  * @param gain trend of its free-air gain, of new, by hours
  * @param response trend of its response time, s, by hours
@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param drift how much its gain is expected to have changed since it was calibrated last, and how sure that is
  */
 public record SensorOutlook(Trend gain, Trend response, double hours, double hoursADay, Drift drift, LocalDate today) {
-    /** Where a sensor is replaced: part of a new one's gain, and how slow, s. */
+    /** Limits at which a sensor is replaced: gain as part of a new one's, and response time, s. */
     public static final double LEAST_GAIN = 0.85;
     public static final double SLOWEST = 0.5;
     /** How far its gain may change before it is calibrated again, as a part of it. */
@@ -33,10 +33,13 @@ public record SensorOutlook(Trend gain, Trend response, double hours, double hou
     /** Loss of a sensor's gain in an hour, and how much sensors differ in it. */
     private static final double LOSS = 0.04 / 1000;
     private static final double LOSS_SPREAD = 0.02 / 1000;
-    /** By how much it gets slower in an hour, s. */
+    /** Growth of the response time in an hour, s. */
     private static final double SLOWER = 0.025 / 1000;
     private static final double SLOWER_SPREAD = 0.02 / 1000;
-    /** How much faster it ages: for a tank of leaded fuel, a day of oil, a key-on without start, a shock. */
+    /**
+     * Relative increase of the rate of ageing by one event of each kind: a tank of leaded fuel, a day of oil, a key-on
+     * without start, a shock.
+     */
     private static final double PER_LEADED = 0.15;
     private static final double PER_OILY = 0.03;
     private static final double PER_KEY_ON = 0.01;
@@ -49,7 +52,7 @@ public record SensorOutlook(Trend gain, Trend response, double hours, double hou
 
     /** A change of gain, as a part of it, and its standard deviation. */
     public record Drift(double mean, double doubt) {
-        /** Half the width within which it lies about 95 times of 100, its mean with it. */
+        /** Returns half the width of the interval that holds 95 of 100, with the mean. */
         public double most() {
             return Math.abs(mean) + 2 * doubt;
         }

@@ -12,7 +12,7 @@ import java.util.Optional;
  * @param learned whether it is its own idea of air
  */
 public record ShouldShow(double oxygen, double doubt, boolean learned) {
-    /** Of a check; empty while the controller or, where that counts, the air is not known. */
+    /** Works out what a check should show; empty while the controller or, where that counts, the air is not known. */
     public static Optional<ShouldShow> of(FreeAirCheck check) {
         ControllerSheet controller = check.controller();
         if (controller == null) {
@@ -25,7 +25,7 @@ public record ShouldShow(double oxygen, double doubt, boolean learned) {
                         AirDoubt.expanded(a, check.today().pressure() != null), false));
     }
 
-    /** By how much a number shown is off, as a part of it. */
+    /** Returns the error of a number shown, as a part of it. */
     public double off(double shown) {
         return shown / oxygen - 1;
     }

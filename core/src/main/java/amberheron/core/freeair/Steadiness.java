@@ -24,12 +24,12 @@ public record Steadiness(int count, double seconds, double drift, double driftDo
     public static final double MOST_DRIFT = 0.005;
     /** The most that it may scatter, as a part of it. */
     public static final double MOST_SCATTER = 0.005;
-    /** Fewer readings, as they are typed, are judged by their range alone. */
+    /** Number of readings below which they are judged by their range alone. */
     private static final int SERIES = 10;
     /** The fewest that say anything. */
     static final int FEWEST = 3;
     private static final double MINUTE = 60;
-    /** One less the probability that the interval of the drift holds it. */
+    /** Significance of the interval of the drift. */
     private static final double SIGNIFICANCE = 0.05;
     private static final double WILD = 6;
     /** Standard deviation of normal noise over its median absolute deviation. */

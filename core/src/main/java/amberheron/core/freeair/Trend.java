@@ -17,7 +17,7 @@ import org.hipparchus.special.Erf;
  * @param covariance of both
  */
 public record Trend(double start, double slope, double startVariance, double slopeVariance, double covariance) {
-    /** Longer than any sensor lives, h. */
+    /** Time beyond any sensor's life, h. */
     private static final double FOREVER = 1e6;
     private static final int MOST_EVALUATIONS = 200;
 
@@ -64,14 +64,20 @@ public record Trend(double start, double slope, double startVariance, double slo
         return Math.sqrt(Math.max(0, startVariance + 2 * hours * covariance + hours * hours * slopeVariance));
     }
 
-    /** The probability that it is past a limit at so many hours: below it for a trend that falls, above for one that rises. */
+    /**
+     * Returns the probability that it is past a limit at some hours: below the limit for a trend that falls, above it for
+     * one that rises.
+     */
     public double past(double limit, double hours) {
         double doubt = doubtAt(hours);
         double off = start > limit ? limit - at(hours) : at(hours) - limit;
         return doubt == 0 ? off >= 0 ? 1 : 0 : 0.5 * Erf.erfc(-off / doubt / Math.sqrt(2));
     }
 
-    /** When it is past a limit with a probability, h; empty where that is never so within any sensor's life. */
+    /**
+     * Returns the hours at which it is past a limit with a probability; empty where that is never so within any sensor's
+     * life.
+     */
     public Optional<Double> when(double limit, double probability) {
         if (past(limit, FOREVER) < probability) {
             return Optional.empty();

@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record AsWired(@Nullable Double atSource, @Nullable Double atController, @Nullable LocalDate date, String note,
         List<Photo> photos) {
-    /** Nothing recorded. */
+    /** Wiring of which nothing was recorded. */
     public static final AsWired NOTHING = new AsWired(null, null, null, "", List.of());
 
     public AsWired {

@@ -21,10 +21,10 @@ import java.util.stream.Stream;
  * @param wires its lines, in the installer's order; every tag once
  */
 public record Chart(List<Wire> wires) {
-    /** Nothing drawn up. */
+    /** A chart without wires. */
     public static final Chart EMPTY = new Chart(List.of());
 
-    /** Where two wires look alike. */
+    /** Places where wires can look alike. */
     public enum Where {
         AT_FIRST_END("where they start"),
         IN_EXTENSION("in the extension");
@@ -47,7 +47,10 @@ public record Chart(List<Wire> wires) {
      * @param wires two or more
      */
     public record Twins(Where where, WireColour colour, List<Wire> wires) {
-        /** Whether a meter has told every one of them apart; the last by elimination is not enough for a sensor lead. */
+        /**
+         * Returns whether a meter has told every one of them apart; telling the last by elimination is not enough for a
+         * sensor lead.
+         */
         public boolean toldApart() {
             return wires.stream().allMatch(Wire::toldApart);
         }
@@ -70,7 +73,7 @@ public record Chart(List<Wire> wires) {
         }
     }
 
-    /** Every group of wires that look alike. Wires of the sensor are only confused with each other, and so on. */
+    /** Returns every group of wires that look alike. Wires of one device are compared only with each other. */
     public List<Twins> twins() {
         List<Twins> all = new ArrayList<>();
         for (Device from : Device.values()) {
@@ -93,7 +96,7 @@ public record Chart(List<Wire> wires) {
         }
     }
 
-    /** Whether a wire is one of twins that are not told apart yet. */
+    /** Returns whether a wire is one of twins that were not told apart yet. */
     public boolean doubtful(Wire wire) {
         return !wire.toldApart() && twins().stream().anyMatch(t -> t.wires().contains(wire));
     }
@@ -103,7 +106,7 @@ public record Chart(List<Wire> wires) {
         return wires.stream().filter(w -> !w.used()).toList();
     }
 
-    /** Pins that more than one wire goes to, though they take only one. */
+    /** Returns the pins that more than one wire goes to though they take only one. */
     public List<List<Wire>> clashes() {
         List<List<Wire>> clashes = new ArrayList<>();
         for (Wire w : wires) {
@@ -157,7 +160,7 @@ public record Chart(List<Wire> wires) {
         return new Chart(all);
     }
 
-    /** The next number no tag has. */
+    /** Returns the next number that no tag has. */
     public String nextTag() {
         return PartIds.nextNumber(wires.stream().map(Wire::tag).toList());
     }
@@ -178,7 +181,10 @@ public record Chart(List<Wire> wires) {
         return needed.stream().filter(n -> !has(n)).toList();
     }
 
-    /** A return or a supply is there wherever it was taken; a signal only at the reader it is meant for. */
+    /**
+     * Returns whether the chart has a needed wire: a return or a supply counts wherever it is taken, a signal only at the
+     * reader it is meant for.
+     */
     private boolean has(Wire needed) {
         Set<Work> anywhere = EnumSet.of(Work.POWER, Work.CONSTANT, Work.HEATER_GROUND, Work.SIGNAL_GROUND);
         return wires.stream().anyMatch(w -> w.work() == needed.work()

@@ -23,9 +23,9 @@ import org.jspecify.annotations.Nullable;
 
 /** Judges the conductor chart. */
 public final class ChartRules {
-    /** More than this end to end and a joint or a wire that carries a signal is not sound, Ω; from memory. */
+    /** Greatest resistance end to end of a sound joint, or of a wire that carries a signal, Ω; from memory. */
     static final double CONTINUITY = 1.0;
-    /** So much more than its length and size explain, and a joint is bad. */
+    /** Multiple of the resistance by length and size above which a joint is bad. */
     private static final double EXPLAINED = 2;
     /** Resolution of a shop's meter and its clips, Ω. */
     private static final double METER = 0.05;
@@ -142,7 +142,7 @@ public final class ChartRules {
                         .map(w -> HarnessField.CHART_LEFT.of(w.id())).toList());
     }
 
-    /** The most a wire may have by what it carries, Ω. */
+    /** Returns the greatest resistance that a wire may have for its work, Ω. */
     static double mostOhms(@Nullable Work work, Heater heater) {
         return switch (work) {
             case POWER, HEATER_PLUS, HEATER_MINUS -> heater.mostOhms();

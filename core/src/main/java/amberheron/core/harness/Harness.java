@@ -9,7 +9,7 @@ package amberheron.core.harness;
  * @param asWired what was found when it was done
  */
 public record Harness(Chart chart, Route route, Joints joints, AsWired asWired) {
-    /** Nothing drawn up. */
+    /** A harness of which nothing was drawn up. */
     public static final Harness NONE = new Harness(Chart.EMPTY, Route.UNMEASURED, Joints.NONE, AsWired.NOTHING);
 
     public Harness withChart(Chart value) {

@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Judges chart, route, joints and what was found when they were done. */
 public final class HarnessRules {
-    /** Most lost between source and controller, both ways, the heater on, V; from memory. */
+    /** Greatest loss between source and controller, both ways, the heater on, V; from memory. */
     static final double DROP = 0.5;
     private static final Source DROPS = Source
             .memory("drop measured under load, both ways together: half a volt at most");
@@ -33,7 +33,7 @@ public final class HarnessRules {
      * @param ground resistance of its ground wire by length and size, Ω; null while they are not known
      */
     public record Heater(double mean, double peak, @Nullable Double ground) {
-        /** The most a wire that carries it may have, Ω: it loses no more than half a volt in it. */
+        /** Returns the greatest resistance that a wire carrying it may have, Ω: half a volt is lost in it. */
         double mostOhms() {
             return DROP / peak;
         }

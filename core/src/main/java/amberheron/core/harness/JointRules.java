@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Judges the joints. */
 public final class JointRules {
-    /** Most across a sound joint, Ω; from memory. */
+    /** Greatest resistance of a sound joint, Ω; from memory. */
     static final double OHMS = 0.005;
     /** Sections and the pull a crimp on them stands, m² and N: 22 to 12 AWG. */
     private static final double[][] PULLS = {{0.326e-6, 36}, {0.518e-6, 58}, {0.823e-6, 89}, {1.31e-6, 133},
@@ -54,7 +54,7 @@ public final class JointRules {
         return List.copyOf(findings);
     }
 
-    /** The pull a joint has to stand, N: the figures for wire sizes with straight lines between. */
+    /** Returns the pull that a joint has to stand, N, interpolated between the wire sizes of the table. */
     public static double leastPull(double section) {
         if (section <= PULLS[0][0]) {
             return PULLS[0][1] * section / PULLS[0][0];
@@ -117,7 +117,7 @@ public final class JointRules {
         return test.wire().isBlank() ? Message.plain("A joint") : Message.of("Wire {0}", Message.plain(test.wire()));
     }
 
-    /** The value of the first joint that lacks it; a joint to begin with where there is none. */
+    /** Returns the address of the value in the first joint that lacks it; of a joint to begin with where there is none. */
     private static Address lacking(Joints joints, HarnessField field, Function<Test, @Nullable Double> value) {
         // Only a pull is held to the wire's size.
         boolean sized = field == HarnessField.JOINT_PULL;

@@ -21,7 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param tested joints that were pulled and measured
  */
 public record Joints(@Nullable JointSchool school, Set<Integer> done, List<Test> tested) {
-    /** Nothing joined. */
+    /** No joint made. */
     public static final Joints NONE = new Joints(null, Set.of(), List.of());
     /** Where the steps come from. */
     public static final Source SOURCE = Source.practice("inline splice soldered, or crimped terminals with seals");
@@ -89,7 +89,7 @@ public record Joints(@Nullable JointSchool school, Set<Integer> done, List<Test>
             Sane.SUPPLY.check("drop", drop);
         }
 
-        /** A part that gets its id in its list. */
+        /** Makes a joint that gets its id in its list. */
         public Test(String wire, @Nullable Double section, @Nullable Double pull, @Nullable Double drop) {
             this(wire, section, pull, drop, "");
         }
@@ -120,7 +120,7 @@ public record Joints(@Nullable JointSchool school, Set<Integer> done, List<Test>
         tested = PartIds.given(tested, Test::id, Test::withId);
     }
 
-    /** Takes a way; its steps start anew. */
+    /** Chooses a way of joining; its steps start anew. */
     public Joints joinedBy(JointSchool value) {
         return value == school ? this : new Joints(value, Set.of(), tested);
     }

@@ -10,7 +10,7 @@ import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The way the cable takes, from the sensor's plug to the display.
+ * The route of the cable, from the sensor's plug to the display.
  *
  * @param points places it passes, in order
  * @param lengths of the cable
@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param spray how its plug is kept dry
  */
 public record Route(List<Waypoint> points, Lengths lengths, @Nullable Double cable, Firewall firewall, Spray spray) {
-    /** Nothing measured. */
+    /** A route of which nothing is measured. */
     public static final Route UNMEASURED = new Route(List.of(), new Lengths(null, null, null, null), null,
             new Firewall(null, null, null, false), new Spray(null, false));
 
@@ -168,7 +168,7 @@ public record Route(List<Waypoint> points, Lengths lengths, @Nullable Double cab
             Sane.LENGTH.check("bend", bend);
         }
 
-        /** A part that gets its id in its list. */
+        /** Makes a place that gets its id in its list. */
         public Waypoint(String name, @Nullable Double length, @Nullable Double hot, boolean sleeved,
                 @Nullable Double moving, @Nullable Double bend) {
             this(name, length, hot, sleeved, moving, bend, "");
@@ -228,7 +228,7 @@ public record Route(List<Waypoint> points, Lengths lengths, @Nullable Double cab
         return all.isEmpty() ? Optional.empty() : Optional.of(List.copyOf(all));
     }
 
-    /** Lead and extension together, m; null while the lead is not measured. */
+    /** Returns the length of lead and extension together, m; null while the lead is not measured. */
     public @Nullable Double cableInAll() {
         Double lead = lengths.lead();
         Double extension = lengths.extension();

@@ -12,8 +12,8 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A harness laid out flat: sensor at the left, controller and display after it, and at the right what the wires go to,
- * each wire in a lane of its own. Worked out from chart and route, in the drawing's own units.
+ * A harness laid out flat: sensor at the left, then controller and display, and at the right the devices that the wires go
+ * to, each wire in a lane of its own. Worked out from chart and route, in the drawing's own units.
  *
  * @param boxes the devices
  * @param lanes the wires
@@ -38,7 +38,7 @@ public record Strip(List<Box> boxes, List<Lane> lanes, List<Mark> marks, double 
     public record Lane(Wire wire, double x1, double x2, double y, @Nullable Double joint, @Nullable Double splice,
             boolean doubtful) {
         /**
-         * Words at its first end: colour, pin, and a warning while it may be another.
+         * Returns the words at its first end: colour, pin, and a warning while it may be another wire.
          *
          * @param brief whether there is no room for the pin
          */
@@ -51,7 +51,7 @@ public record Strip(List<Box> boxes, List<Lane> lanes, List<Mark> marks, double 
         }
 
         /**
-         * Words at its far end: work, pin and the colour it joins; for an unused wire how it is left.
+         * Returns the words at its far end: work, pin and the colour it joins; for an unused wire how it is left.
          *
          * @param brief whether there is room for the work alone
          */
@@ -79,9 +79,9 @@ public record Strip(List<Box> boxes, List<Lane> lanes, List<Mark> marks, double 
     public record Mark(String name, double x, @Nullable Double along) {
     }
 
-    /** Room a lane needs, in heights of its type. */
+    /** Height that a lane needs, in heights of its type. */
     private static final double GAP = 0.6;
-    /** How far along its lane a wire meets the one it joins. */
+    /** Part of its lane after which a wire meets the one it joins. */
     private static final double SPLICE = 0.82;
 
     public Strip {

@@ -6,7 +6,7 @@ import amberheron.core.units.Sane;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One line of the conductor chart: a wire from the end it is known by to where it goes.
+ * A line of the conductor chart: a wire from the end it is known by to where it goes.
  *
  * @param id by which it is found wherever it stands and whatever its tag
  * @param tag what is written on the tag at both ends, unique in the chart
@@ -29,7 +29,7 @@ public record Wire(String id, String tag, @Nullable Work work, Device from, Stri
         Sane.RESISTANCE.check("ohms", ohms);
     }
 
-    /** How a wire that goes nowhere is left. */
+    /** Ways in which an unused wire is left. */
     public enum Left {
         TAPED("taped and bundled"),
         GROUNDED("to ground"),
@@ -52,7 +52,7 @@ public record Wire(String id, String tag, @Nullable Work work, Device from, Stri
         }
     }
 
-    /** A wire of which only its tag is known, which serves as its id too. */
+    /** Makes a wire of which only the tag is known, which serves as its id too. */
     public static Wire tagged(String tag) {
         return new Wire(tag, tag, null, Device.CONTROLLER, "", null, null, null, "", null, false, null, null);
     }

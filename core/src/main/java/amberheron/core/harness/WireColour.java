@@ -92,17 +92,17 @@ public record WireColour(Hue base, @Nullable Hue stripe) {
         return Optional.of(new WireColour(hues.getFirst(), hues.size() == 2 ? hues.getLast() : null));
     }
 
-    /** As files write it, the same in every language: {@code white/black}. */
+    /** Returns the colour as files write it, the same in every language: {@code white/black}. */
     public String key() {
         return stripe == null ? base.key() : base.key() + "/" + stripe.key();
     }
 
-    /** In words: {@code white/black}. */
+    /** Returns the colour in words: {@code white/black}. */
     public String words() {
         return stripe == null ? base.words() : base.words() + "/" + stripe.words();
     }
 
-    /** In letters: {@code WH/BK}. */
+    /** Returns the colour in letters: {@code WH/BK}. */
     public String letters() {
         return stripe == null ? base.letters() : base.letters() + "/" + stripe.letters();
     }

@@ -9,12 +9,12 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * When what readings rest on last changed. Taking a change back brings this back with it.
+ * Times at which the inputs that readings rest on last changed. Undoing a change restores its earlier time too.
  *
  * @param at of each, when; those that never changed are not in it
  */
 public record Changes(Map<RestsOn, Instant> at) {
-    /** Nothing has changed since it was first said. */
+    /** No input has changed since it was first entered. */
     public static final Changes NONE = new Changes(Map.of());
 
     public Changes {
@@ -23,7 +23,7 @@ public record Changes(Map<RestsOn, Instant> at) {
         at = Collections.unmodifiableMap(copy);
     }
 
-    /** A changed job with what its readings rest on noted: what was changed of an output stands with that output. */
+    /** Returns the changed job with the times of its changes noted; changes of an output stand with that output. */
     public static Job noted(Job before, Job after, Instant when) {
         Output now = after.outputs().active();
         boolean same = before.outputs().active().id().equals(now.id());
@@ -45,7 +45,7 @@ public record Changes(Map<RestsOn, Instant> at) {
         return and(new Changes(Map.of(basis, when)));
     }
 
-    /** These and others; of one that is in both, the others'. */
+    /** Returns these and other times; of an input that is in both, the other time. */
     public Changes and(Changes others) {
         Map<RestsOn, Instant> more = new EnumMap<>(RestsOn.class);
         more.putAll(at);
@@ -53,7 +53,7 @@ public record Changes(Map<RestsOn, Instant> at) {
         return new Changes(more);
     }
 
-    /** Those of outputs, or those of the whole job. */
+    /** Returns the times of outputs' inputs, or of the whole job's. */
     public Changes of(boolean outputs) {
         Map<RestsOn, Instant> some = new EnumMap<>(RestsOn.class);
         some.putAll(at);
@@ -62,7 +62,7 @@ public record Changes(Map<RestsOn, Instant> at) {
     }
 
     /**
-     * The last of these to change after a moment.
+     * Returns the last input to change after a moment.
      *
      * @param taken when the reading was taken; null where that was not recorded: nothing can be said of it
      */

@@ -12,14 +12,15 @@ import org.jspecify.annotations.Nullable;
 
 /** Requirements of check points that prove a setting: enough of them, dated, over the range, engine off and running. */
 final class CheckPointProof {
-    /** The part of the law's volts that they have to span; our own choice, no published source. */
+    /** Least part of the law's volts that the points have to span; our own choice, no published source. */
     private static final double SPREAD = 1 / 3.0;
 
     private CheckPointProof() {
     }
 
     /**
-     * Requirements that are not met, in the order in which they are mended; empty where they prove the setting.
+     * Returns the requirements that are not met, in the order in which they are mended; empty where the points prove the
+     * setting.
      *
      * @param points those that count
      * @param diagnosis what they say; null while they say nothing
@@ -49,7 +50,7 @@ final class CheckPointProof {
         return List.copyOf(lacks);
     }
 
-    /** Agreement in one place says nothing of the slope. */
+    /** Returns whether the points span enough: agreement in one place says nothing of the slope. */
     private static boolean spread(OutputLaw law, List<CheckPoint> points, Predicate<CheckPoint> which) {
         DoubleSummaryStatistics volts = points.stream().filter(which).mapToDouble(p -> p.outputVolts(law))
                 .summaryStatistics();

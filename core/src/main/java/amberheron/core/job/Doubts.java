@@ -23,13 +23,13 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** Uncertainty of each link of a job. Sizes that no reading gives are from memory and stand here, in one place. */
+/** Uncertainty of each link of a job. Quantities that no reading gives are from memory and stand here. */
 final class Doubts {
-    /** A sensor in order, anywhere in its range, λ; its age and the pressure in the pipe come on top. */
+    /** Uncertainty of a sensor in order anywhere in its range, λ; its age and the pressure in the pipe add to it. */
     private static final double SENSOR = 0.005;
-    /** A sensor that was never checked in air, part of λ − 1. */
+    /** Uncertainty of a sensor that was never checked in air, part of λ − 1. */
     private static final double UNCHECKED = 0.05;
-    /** Loss of any sensor's gain in a month of use, part of λ − 1, until its own life tells. */
+    /** Loss of a sensor's gain in a month of use, part of λ − 1, until its own life tells. */
     private static final double MONTHLY = 0.002;
     /** Pressure that a pipe in order adds at full load after the turbine, bar. */
     private static final double BACK_PRESSURE = 0.1;
@@ -112,8 +112,8 @@ final class Doubts {
     }
 
     /**
-     * The gain as it was checked: what was still off, the last digit, what hygrometer and thermometer are off by, and, for
-     * a controller that took this air for dry air where the car is driven, that it is not.
+     * Returns the uncertainty of the gain after a check: what was still off, the last digit, the instruments of the air,
+     * and, for a controller that was taught in this air, the difference to the air where the car is driven.
      */
     private static double air(FreeAirCheck check) {
         ControllerSheet controller = check.controller();

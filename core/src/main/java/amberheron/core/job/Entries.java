@@ -14,7 +14,7 @@ import java.util.TreeMap;
  * @param origins where each value came from and when; readings that an instrument can give carry theirs themselves
  */
 public record Entries(Map<String, String> drafts, Map<String, Origin> origins) {
-    /** Nothing was entered. */
+    /** No entries. */
     public static final Entries NONE = new Entries(Map.of(), Map.of());
 
     public Entries {
@@ -32,14 +32,14 @@ public record Entries(Map<String, String> drafts, Map<String, Origin> origins) {
         return origins.getOrDefault(value.key(), Origin.UNRECORDED);
     }
 
-    /** An entry that cannot be used is kept as typed; what stood there before stands on. */
+    /** Keeps an entry that cannot be used as typed; the value before it stands on. */
     public Entries drafted(Address field, String typed) {
         Map<String, String> more = new TreeMap<>(drafts);
         more.put(field.key(), typed);
         return new Entries(more, origins);
     }
 
-    /** The field was cleared. */
+    /** Notes that a field was cleared. */
     public Entries cleared(Address field) {
         Map<String, String> less = new TreeMap<>(drafts);
         less.remove(field.key());
@@ -48,7 +48,7 @@ public record Entries(Map<String, String> drafts, Map<String, Origin> origins) {
         return new Entries(less, fewer);
     }
 
-    /** A value was entered. */
+    /** Notes that a value was entered. */
     public Entries entered(Address field, Origin origin) {
         Entries cleared = cleared(field);
         Map<String, Origin> more = new TreeMap<>(cleared.origins);
@@ -56,7 +56,7 @@ public record Entries(Map<String, String> drafts, Map<String, Origin> origins) {
         return new Entries(cleared.drafts, more);
     }
 
-    /** Without all of a part that is gone, given any address of it. */
+    /** Drops everything of a part that is gone, given any address of it. */
     public Entries withoutPart(Address part) {
         Map<String, String> less = new TreeMap<>(drafts);
         less.keySet().removeIf(field -> field.startsWith(part.partKey()));

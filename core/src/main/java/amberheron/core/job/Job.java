@@ -32,7 +32,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One job, complete in itself: fuel, law and reader travel with it rather than as catalogue ids.
+ * A job, complete in itself: fuel, law and reader travel with it rather than as catalogue ids.
  *
  * @param id the shop's job number
  * @param intake what was asked when the vehicle came in
@@ -59,7 +59,7 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
      * @param by initials of who hands over; may be empty
      */
     public record HandOver(String notDone, @Nullable LocalDate date, String by) {
-        /** Signed by nobody yet. */
+        /** Makes a hand-over that nobody signed yet. */
         public HandOver(String notDone, @Nullable LocalDate date) {
             this(notDone, date, "");
         }
@@ -77,7 +77,7 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
         }
     }
 
-    /** A job of which only the number is known. */
+    /** Makes a job of which only the number is known. */
     public static Job empty(String id) {
         return new Job(id, Intake.BLANK, Progress.NONE, Placing.NONE,
                 Wiring.UNMEASURED,

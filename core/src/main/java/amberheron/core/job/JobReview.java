@@ -53,8 +53,8 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Everything that follows from a job: its plan, what every station found, the diagnosis, and the state of each link.
- * Computed once from an unchanging job.
+ * Everything that follows from a job: its plan, the findings of every station, the diagnosis, and the state of each link.
+ * It is computed once, from an immutable job.
  */
 public final class JobReview {
     private final Job job;
@@ -79,7 +79,7 @@ public final class JobReview {
     private final Derived<Optional<ScaleReport>> scale;
     private final Derived<Optional<Diagnosis>> diagnosis;
     private final Derived<Optional<Trust>> trust;
-    /** Which link lies on the road. */
+    /** Diagnosis from the drive. */
     private final Derived<Optional<Diagnosis>> road;
     private final Derived<Optional<TrimPlan>> trims;
     private final List<JobCheck> lacks;
@@ -187,7 +187,9 @@ public final class JobReview {
         return others;
     }
 
-    /** Another output than the active one that keeps a link from being proven, while the active one does not; empty where none does. */
+    /**
+     * Returns another output that keeps a link from being proven while the active one does not; empty where there is none.
+     */
     public Optional<Output> waiting(Station station) {
         return !own(station).done()
                 ? Optional.empty()
@@ -196,7 +198,7 @@ public final class JobReview {
     }
 
     /**
-     * How scale or drive stands of the output at hand alone.
+     * Returns the state of scale or drive for the active output alone.
      *
      * @throws Unusable for a station that all outputs share
      */
@@ -228,7 +230,7 @@ public final class JobReview {
                 : scale.get().map(s -> new SignalChain(law, WireEffect.NONE, reader, s.setting()));
     }
 
-    /** The number shown is λ ± u; empty while that cannot be told. Takes some milliseconds, once. */
+    /** Returns the number shown as λ ± u; empty while that cannot be told. Takes some milliseconds, once. */
     public Optional<Trust> trust() {
         return trust.get();
     }
@@ -243,7 +245,7 @@ public final class JobReview {
         };
     }
 
-    /** Works out now what would be worked out when it is asked for. */
+    /** Computes everything that is otherwise computed when first asked for. */
     public void workOut() {
         schedule.get();
         List.of(wire, air, prove).forEach(Derived::get);
@@ -254,7 +256,7 @@ public final class JobReview {
         others.forEach(JobReview::workOut);
     }
 
-    /** Whether the points say that the chain is not what law and setting make of it. */
+    /** Returns whether the points contradict law and setting. */
     private static boolean contradicted(Diagnosis diagnosis) {
         return !diagnosis.withinTolerance() || !diagnosis.settingHeld();
     }
@@ -347,7 +349,7 @@ public final class JobReview {
                 : TrimPlan.of(fuelling, job.roadTest().trims(), new TrimPlan.Asked(job.engineTraits(), against));
     }
 
-    /** Whether a reading is dated, and not made up outside the demo. */
+    /** Returns whether a reading counts as proof: dated, and real, or simulated in the demo's own shop. */
     boolean proves(Origin origin) {
         return origin.taken() != null && (origin.real() || shop.demo());
     }
@@ -392,7 +394,7 @@ public final class JobReview {
         return schedule.get();
     }
 
-    /** How a link stands. */
+    /** Returns the state of a link. */
     public LinkState state(Station station) {
         return links.of(station);
     }
@@ -436,8 +438,8 @@ public final class JobReview {
     }
 
     /**
-     * Which link lies on the road: the same causes as the check points', from what the reader made of each part of the
-     * mixtures that were driven. Empty without such a drive. Takes some milliseconds, once.
+     * Returns the diagnosis from the drive: the same causes as the check points', from what the reader made of each part of
+     * the mixtures that were driven. Empty without such a drive. Takes some milliseconds, once.
      */
     public Optional<Diagnosis> onTheRoad() {
         return road.get();

@@ -2,7 +2,7 @@ package amberheron.core.job;
 
 import static amberheron.core.units.Phrase.word;
 
-/** How a link of the signal path stands. */
+/** State of a link of the signal path. */
 public enum LinkState {
     /** Nothing entered. */
     OPEN("open"),
@@ -23,7 +23,7 @@ public enum LinkState {
         this.words = words;
     }
 
-    /** Whether nothing is left to prove. */
+    /** Returns whether nothing is left to prove. */
     public boolean done() {
         return this == PROVEN || this == NOT_NEEDED;
     }

@@ -9,14 +9,14 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Stream;
 
-/** How the links of a job stand, from what its review found. */
+/** States of the links of a job, from what its review found. */
 final class LinkStates {
     private final JobReview review;
-    /** Those of the output at hand. */
+    /** States for the active output alone. */
     private final Map<Station, LinkState> own = new EnumMap<>(Station.class);
     private final Map<Station, LinkState> states = new EnumMap<>(Station.class);
 
-    /** Judges them for a review that has found all it finds. */
+    /** Judges the links of a completed review. */
     LinkStates(JobReview review) {
         this.review = review;
         states.put(Station.PLACE, placeState());
@@ -41,7 +41,7 @@ final class LinkStates {
     }
 
     /**
-     * Of the output at hand alone.
+     * Returns the state of a link for the active output alone.
      *
      * @throws IllegalArgumentException for a station that all outputs share
      */
@@ -57,7 +57,7 @@ final class LinkStates {
         return review.stale(station).isPresent();
     }
 
-    /** An output that fails makes the link fail, one that is left open leaves it open. */
+    /** Combines the states of all outputs: one that fails makes the link fail, one that is open leaves it open. */
     private LinkState together(Station station) {
         List<LinkState> all = Stream.concat(Stream.of(own(station)), review.others().stream().map(r -> r.own(station)))
                 .toList();
@@ -70,7 +70,7 @@ final class LinkStates {
                                 : all.stream().allMatch(LinkState::done) ? LinkState.PROVEN : LinkState.BEGUN;
     }
 
-    /** A plan is proven by having been carried out. */
+    /** Returns the state of the plan, which is proven by having been carried out. */
     private LinkState planState() {
         if (review.job().intake().condition().stops()) {
             return LinkState.OUT_OF_TOLERANCE;
@@ -81,7 +81,7 @@ final class LinkStates {
         return review.stepsLeft() || !contradicted(true).isEmpty() ? LinkState.BEGUN : LinkState.PROVEN;
     }
 
-    /** Steps that are ticked, or not, where the checks of their station say otherwise. */
+    /** Returns the steps whose tick contradicts the checks of their station. */
     List<Step> contradicted(boolean ticked) {
         return review.plan().steps().stream().filter(s -> review.job().done().contains(s.key()) == ticked)
                 .filter(s -> Station.shownAt(s.id()).filter(at -> of(at).done() != ticked).isPresent()).toList();
@@ -110,7 +110,10 @@ final class LinkStates {
                 : found;
     }
 
-    /** A missing figure never becomes a pass; a warning is recorded but does not break the link. */
+    /**
+     * Judges a station by its findings: a missing figure never becomes a pass, and a warning is recorded but does not break
+     * the link.
+     */
     private LinkState judged(Station station) {
         List<Finding> findings = review.findings(station);
         if (findings.stream().anyMatch(f -> f.verdict() == Verdict.FAIL)) {

@@ -13,7 +13,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One of the controller's analog outputs, with the one reader on it, its check points and its drive.
+ * An analog output of the controller, with the one reader on it, its check points and its drive.
  *
  * @param id of the output within its job
  * @param logged whether what its reader shows can be logged; what cannot is not proven on the road
@@ -41,7 +41,7 @@ public record Output(String id, boolean logged, @Nullable OutputLaw law, @Nullab
         points = PartIds.given(points, CheckPoint::id, CheckPoint::withId);
     }
 
-    /** An output of which nothing is known. */
+    /** Makes an output of which nothing is known. */
     public static Output blank(String id) {
         return new Output(id, true, null, null, List.of(), null, Changes.NONE);
     }

@@ -7,8 +7,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * The controller's analog outputs: each goes to a reader of its own. One of them is worked on; which one is the business of
- * whoever works, and is not kept with the job.
+ * The controller's analog outputs, each with a reader of its own. Which one is active belongs to whoever works on the job
+ * and is not kept with it.
  *
  * @param all in the order in which they were added; at least one
  * @param activeId id of the one that is worked on
@@ -31,23 +31,23 @@ public record Outputs(List<Output> all, String activeId) {
         }
     }
 
-    /** The one that is worked on. */
+    /** Returns the active output. */
     public Output active() {
         return all.stream().filter(o -> o.id().equals(activeId)).findFirst().orElseThrow();
     }
 
-    /** All but the one that is worked on. */
+    /** Returns all outputs but the active one. */
     public List<Output> others() {
         return all.stream().filter(o -> !o.id().equals(activeId)).toList();
     }
 
-    /** The same with the active one changed. */
+    /** Returns the outputs with the active one changed. */
     public Outputs with(Output value) {
         return new Outputs(all.stream().map(o -> o.id().equals(activeId) ? value : o).toList(), value.id());
     }
 
     /**
-     * Another one taken up.
+     * Returns the outputs with another one active.
      *
      * @throws IllegalArgumentException when there is none with this id
      */
@@ -55,12 +55,12 @@ public record Outputs(List<Output> all, String activeId) {
         return id.equals(activeId) ? this : new Outputs(all, id);
     }
 
-    /** The first one taken up: as they are kept. */
+    /** Returns the outputs with the first one active, as they are kept. */
     public Outputs facingFirst() {
         return facing(all.getFirst().id());
     }
 
-    /** One more, of the same law, taken up. */
+    /** Adds an output of the same law and makes it active. */
     public Outputs oneMore() {
         List<Output> more = new ArrayList<>(all);
         more.add(Output.blank("").withLaw(active().law()));
@@ -68,7 +68,7 @@ public record Outputs(List<Output> all, String activeId) {
         return new Outputs(given, given.getLast().id());
     }
 
-    /** Without the active one; the first of the others is taken up. The last one stays. */
+    /** Drops the active output and makes the first of the others active. The last output stays. */
     public Outputs oneLess() {
         List<Output> rest = others();
         return rest.isEmpty() ? this : new Outputs(rest, rest.getFirst().id());

@@ -36,7 +36,7 @@ public record Pair(OutputLaw law, @Nullable MixtureScale gauge, Reader reader, @
         return law.name() + " → " + reader.name();
     }
 
-    /** The pair of the output at hand; empty until law, reader and setting are known. */
+    /** Returns the pair of the active output; empty until law, reader and setting are known. */
     public static Optional<Pair> of(JobReview review) {
         Job job = review.job();
         OutputLaw law = job.law();
@@ -57,7 +57,7 @@ public record Pair(OutputLaw law, @Nullable MixtureScale gauge, Reader reader, @
         return taken.atZone(ZoneOffset.UTC).toLocalDate();
     }
 
-    /** The job with this pair at hand. */
+    /** Returns a job that uses this pair in its active output. */
     public Job in(Job job) {
         return job.withLaw(law).withGauge(gauge).withReader(reader);
     }

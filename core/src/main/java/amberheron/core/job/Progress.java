@@ -8,7 +8,7 @@ import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How far the work on a job is.
+ * Progress of the work on a job.
  *
  * @param done ids of the steps ticked
  * @param order ids of the steps in the order the shop prefers; empty for the usual one
@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Progress(Set<String> done, List<String> order, Set<String> inHand, String bay, @Nullable LocalDate day,
         @Nullable Waiting hold) {
-    /** Nothing done, nothing booked. */
+    /** No step done and no day booked. */
     public static final Progress NONE = new Progress(Set.of(), List.of(), Set.of(), "", null, null);
 
     public Progress {

@@ -5,7 +5,7 @@ import static amberheron.core.units.Phrase.word;
 import java.util.EnumSet;
 import java.util.Set;
 
-/** The readings that a link of the path is proven by, and what each rests on. */
+/** The readings that prove a link of the path, and what each rests on. */
 public enum Reading {
     FREE_AIR("free-air", "the free-air check", Station.AIR,
             EnumSet.of(RestsOn.SENSOR, RestsOn.CONTROLLER, RestsOn.PLACE),

@@ -46,7 +46,7 @@ public enum RestsOn {
         this.of = of;
     }
 
-    /** An answer that was not given yet stands as nothing. */
+    /** Lists answers for comparison; one that was not given yet counts as nothing. */
     private static List<Object> said(@Nullable Object... values) {
         List<Object> said = new ArrayList<>();
         for (Object value : values) {

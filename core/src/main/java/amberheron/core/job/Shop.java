@@ -17,14 +17,14 @@ import org.jspecify.annotations.Nullable;
  */
 public record Shop(List<OutputLaw> laws, PlaceSchools schools, int recalibrateMonths, boolean demo,
         @Nullable LocalDate today) {
-    /** How often a shop repeats the free-air check unless it says otherwise; its own habit, no published source. */
+    /** Months between free-air checks unless the shop says otherwise; its own habit, no published source. */
     public static final int USUAL_MONTHS = 6;
 
     public Shop {
         laws = List.copyOf(laws);
     }
 
-    /** A shop that knows these laws and holds with our schools. */
+    /** Makes a shop with these laws and our schools. */
     public static Shop of(List<OutputLaw> laws) {
         return new Shop(laws, PlaceSchools.OURS, USUAL_MONTHS, false, null);
     }

@@ -59,7 +59,7 @@ public record Stale(Reading reading, String changed) {
         return say("%s changed since", what.words());
     }
 
-    /** When the free-air reading was taken; where only the day is known, by its end. */
+    /** Returns when the free-air reading was taken; where only the day is known, the end of that day. */
     private static @Nullable Instant taken(Job job, Address shown) {
         Instant taken = job.entries().origin(shown).taken();
         LocalDate day = job.air().date();

@@ -10,7 +10,7 @@ import amberheron.core.units.Unusable;
  * @param oxygen atoms of oxygen, 0 to 2
  */
 public record Composition(double hydrogen, double oxygen) {
-    /** Petrol as Heywood takes it, CH1.87; what is taken where a fuel's own is not known. */
+    /** Petrol as Heywood takes it, CH1.87; used where a fuel's own composition is not known. */
     public static final Composition PETROL = new Composition(1.87, 0);
 
     public Composition {

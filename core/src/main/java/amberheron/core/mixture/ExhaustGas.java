@@ -8,7 +8,7 @@ public final class ExhaustGas {
 
     /** A sensor's constant of pressure, bar: the greater of those that are told, from memory. */
     public static final double PRESSURE_CONSTANT = 0.45;
-    /** The smaller of those. */
+    /** A sensor's constant of pressure, bar: the smaller of those that are told, from memory. */
     public static final double LEAST_PRESSURE_CONSTANT = 0.35;
 
     private ExhaustGas() {
@@ -31,7 +31,7 @@ public final class ExhaustGas {
     }
 
     /**
-     * The lambda of wet lean exhaust with so much oxygen: the other way round. Heywood, ch. 4.
+     * Returns the lambda of wet lean exhaust with a given oxygen; the inverse of {@link #oxygen}. Heywood, ch. 4.
      *
      * @param oxygen mole fraction, 0 or more
      * @param hydrogenPerCarbon y, 0 to 4

@@ -17,7 +17,7 @@ public record Fuel(String id, String name, double stoich, Source source, Composi
         Sane.STOICH.check("stoich", stoich);
     }
 
-    /** A fuel of which no more is known than its ratio: taken to be made of what petrol is. */
+    /** Makes a fuel of which only the ratio is known: its composition is taken to be petrol's. */
     public Fuel(String id, String name, double stoich, Source source) {
         this(id, name, stoich, source, Composition.PETROL);
     }

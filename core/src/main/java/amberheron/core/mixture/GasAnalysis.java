@@ -15,18 +15,18 @@ import org.jspecify.annotations.Nullable;
  */
 public record GasAnalysis(@Nullable Double carbonDioxide, @Nullable Double carbonMonoxide,
         @Nullable Double hydrocarbons, @Nullable Double oxygen, @Nullable Double nitricOxide) {
-    /** Nothing read. */
+    /** An analysis without readings. */
     public static final GasAnalysis NONE = new GasAnalysis(null, null, null, null, null);
-    /** How far off its λ may be with an analyser in order, λ. */
+    /** Uncertainty of λ with an analyser in order, λ. */
     public static final double DOUBT = 0.01;
     /** Where the formula comes from. */
     public static final Source SOURCE = Source.memory(
             "Brettschneider's balance of the dry gas; agrees with the complete-combustion gases of Heywood, ch. 4");
     /** Atoms of carbon in a molecule that is counted as hexane. */
     private static final double HEXANE = 6;
-    /** The water-gas balance. */
+    /** Constant of the water-gas balance. */
     private static final double BALANCE = 3.5;
-    /** Less of the carbon than this in the sample, and it is mostly air that was drawn in. */
+    /** Carbon in the sample below which the probe mostly draws air, as a fraction. */
     private static final double LEAST_CARBON = 0.03;
 
     public GasAnalysis {

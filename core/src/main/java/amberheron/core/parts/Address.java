@@ -1,8 +1,8 @@
 package amberheron.core.parts;
 
 /**
- * Where one value of a job is entered: the same for its field, for what is typed into that and cannot be used yet, for the
- * check that waits for it and for the change that can be taken back.
+ * Address of a value of a job: the same for its field, for an unusable entry in it, for the check that waits for it and for
+ * the change that can be undone.
  *
  * @param part id of the part; empty where there is only one of its kind
  */

@@ -58,7 +58,7 @@ record AlongRun(double distance, @Nullable Piece piece, @Nullable Double catalys
                 pumped);
     }
 
-    /** As the cable lies, once that is measured; before, as it is planned to lie. */
+    /** Returns what is left of the lead, by the cable as laid once that is measured, before by the plan. */
     private static @Nullable Double lead(Site site, double distance) {
         Double lead = site.wired().lead();
         Double exit = site.probe().leadExit();

@@ -8,7 +8,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Where the sensor ended up.
+ * The sensor's place as it was fitted.
  *
  * @param distance measured along the pipe, m; null when not measured
  * @param reading tilt of the body as a level or phone on it showed, radians; null when not read
@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record AsFitted(@Nullable Double distance, @Nullable Double reading, double along, double across,
         @Nullable LocalDate date, @Nullable Boolean airtight, List<Photo> photos) {
-    /** Nothing recorded. */
+    /** A fit of which nothing was recorded. */
     public static final AsFitted NOTHING = new AsFitted(null, null, 0, 0, null, null, List.of());
 
     public AsFitted {
@@ -40,8 +40,8 @@ public record AsFitted(@Nullable Double distance, @Nullable Double reading, doub
     }
 
     /**
-     * The place as fitted: measured distance, and the clock position behind the tilt that was read, the car standing as
-     * it did. What was not measured is as planned.
+     * Returns the place as fitted: the measured distance, and the clock position that the measured tilt implies with the
+     * car standing as it did. What was not measured is taken from the plan.
      *
      * @return empty when the tilt read is one that this pipe cannot show
      */

@@ -9,7 +9,7 @@ import org.hipparchus.geometry.euclidean.threed.RotationConvention;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
- * How a car stands: on its wheels, or on the jack. Car axes are x to its rear, y to its right, z up.
+ * Attitude of a car, on its wheels or on the jack. Car axes are x to its rear, y to its right, z up.
  *
  * @param pitch how far the nose is up, radians
  * @param roll how far the right side is up, radians
@@ -24,7 +24,7 @@ public record Attitude(double pitch, double roll) {
     public static final Attitude LEVEL = new Attitude(0, 0);
 
     /**
-     * From two readings of a level or phone laid on the car.
+     * Works out the attitude from two readings of a level or phone laid on the car.
      *
      * @param along laid along the car, nose up positive, radians
      * @param across laid across the car, right side up positive, radians

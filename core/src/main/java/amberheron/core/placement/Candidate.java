@@ -7,7 +7,7 @@ import amberheron.core.units.Sane;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One place where the bung could go.
+ * A place where the bung could go.
  *
  * @param id by which it is found wherever it stands
  * @param letter shown on the drawing; every place has one of its own
@@ -51,7 +51,7 @@ public record Candidate(String id, String letter, String note, Line line, @Nulla
         }
     }
 
-    /** A place of which nothing is known but its letter, which serves as its id too. */
+    /** Makes a place of which only the letter is known, which serves as its id too. */
     public static Candidate named(String letter) {
         return new Candidate(letter, letter, "", Line.ALL, null, null, null, 0, Hole.NONE, null);
     }

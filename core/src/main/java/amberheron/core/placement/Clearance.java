@@ -2,15 +2,15 @@ package amberheron.core.placement;
 
 import amberheron.core.finding.Source;
 
-/** How far sensor and cable keep off what is beside them, m: one limit for the place and for the cable's way. */
+/** Least distances of sensor and cable from what is beside them, m: one limit for the place and for the cable's route. */
 public final class Clearance {
-    /** Off a hot part, bare. */
+    /** From a bare hot part. */
     public static final double HOT = 0.1;
-    /** The same under a heat sleeve. */
+    /** From a hot part under a heat sleeve. */
     public static final double HOT_SLEEVED = 0.03;
-    /** Off a part that turns, swings or shakes. */
+    /** From a part that turns, swings or shakes. */
     public static final double MOVING = 0.05;
-    /** Off a fuel or brake line. */
+    /** From a fuel or brake line. */
     static final double LINE = 0.1;
     /** Room for the cable to leave without a tight bend. */
     static final double CABLE = 0.03;

@@ -23,7 +23,7 @@ public record Cope(double bung, double pipe, double angle) {
     }
 
     private static final int AROUND = 720;
-    /** Flatter than this and the bung no longer meets the pipe in one piece. */
+    /** Least angle at which the bung meets the pipe in one piece, radians. */
     private static final double FLATTEST = Math.toRadians(25);
 
     public Cope {

@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param attitude how the car stands on its wheels
  */
 public record Exhaust(List<Segment> segments, List<Neighbour> neighbours, Attitude attitude) {
-    /** Nothing measured yet, the car level. */
+    /** An exhaust of which nothing is measured, the car level. */
     public static final Exhaust UNMEASURED = new Exhaust(List.of(), List.of(), Attitude.LEVEL);
 
     public Exhaust {
@@ -51,7 +51,10 @@ public record Exhaust(List<Segment> segments, List<Neighbour> neighbours, Attitu
         return lines.isEmpty() ? List.of(Line.ALL) : List.copyOf(lines);
     }
 
-    /** The way of a line's gas from the ports to the end. A line this exhaust does not have is taken for its first. */
+    /**
+     * Returns the gas's way through a line, from the ports to the end. A line this exhaust does not have is taken for its
+     * first.
+     */
     public Run run(Line line) {
         List<Line> lines = lines();
         Line taken = lines.contains(line) ? line : lines.getFirst();

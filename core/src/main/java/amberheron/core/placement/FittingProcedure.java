@@ -7,7 +7,7 @@ import amberheron.core.units.Phrase;
 import java.util.List;
 
 /**
- * How a bung is fitted, in order.
+ * Procedure by which a bung is fitted, in order.
  *
  * @param title which way
  * @param steps what to do, one after the other

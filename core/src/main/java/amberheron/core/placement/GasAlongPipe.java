@@ -21,7 +21,7 @@ public final class GasAlongPipe {
     static final Estimate DEW_POINT = new Estimate(dewPoint(1.8, 0), dewPoint(4, 1));
     /** Air at a cold start, K. */
     static final Estimate COLD_START = new Estimate(273, 298);
-    /** Heat of the water that condenses on the wall, as the kelvins by which the gas would be hotter. */
+    /** Heat released by the water that condenses on the wall, as kelvins of gas temperature. */
     private static final double CONDENSING = 70;
     private static final double PORT_COLD = 600;
     private static final double AMBIENT = 283;

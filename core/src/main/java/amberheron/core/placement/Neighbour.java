@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param id of its own among the neighbours; empty until it is in a list
  */
 public record Neighbour(Kind kind, Side side, double from, double to, @Nullable Double gap, String id) {
-    /** A part that gets its id in its list. */
+    /** Makes a neighbour that gets its id in its list. */
     public Neighbour(Kind kind, Side side, double from, double to, @Nullable Double gap) {
         this(kind, side, from, to, gap, "");
     }
@@ -57,7 +57,7 @@ public record Neighbour(Kind kind, Side side, double from, double to, @Nullable 
             return word(words);
         }
 
-        /** Whether it turns or swings: a cable that bends near it is caught. */
+        /** Returns whether it turns or swings: a cable that bends near it is caught. */
         public boolean moving() {
             return moving;
         }

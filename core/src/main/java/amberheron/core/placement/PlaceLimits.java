@@ -12,7 +12,9 @@ import amberheron.core.placement.Segment.Kind;
 import amberheron.core.placement.Segment.Line;
 import org.jspecify.annotations.Nullable;
 
-/** Each rule's limit, and the verdict it gives a figure. One place is judged by them, and so is a whole run. */
+/**
+ * The limit of each rule, and the verdict it gives a figure. A single place and a whole run are judged by the same limits.
+ */
 final class PlaceLimits {
     /** Least tilt of the body above the horizon, radians. */
     static final double TILT = Math.toRadians(10);
@@ -22,15 +24,15 @@ final class PlaceLimits {
     static final double AFTER_MANIFOLD = 0.45;
     /** Hottest gas a sensor stands for long, K. */
     static final double GAS = 1203;
-    /** Slower than this at idle, and who turns a mixture screw no longer sees what the turn did, s. */
+    /** Delay at idle above which turning a mixture screw no longer shows its effect, s. */
     static final double IDLE_DELAY = 2;
-    /** About the sensor's own time to answer, s. */
+    /** Delay at full load that equals the sensor's own response time, s. */
     static final double FULL_LOAD_DELAY = 0.1;
-    /** Nearer than this to an open end air is drawn back at idle, m. */
+    /** Distance from an open end within which air is drawn back at idle, m. */
     static final double OPEN_END = 0.3;
-    /** More joints than this before the sensor, and one of them draws air sooner or later. */
+    /** Number of joints before the sensor above which one of them draws air sooner or later. */
     static final int JOINTS = 2;
-    /** Free length a slotted socket and its ratchet take, m. */
+    /** Free length that a slotted socket and its ratchet take, m. */
     static final double SOCKET = 0.13;
 
     private static final double SLACK = 1e-9;
@@ -43,7 +45,7 @@ final class PlaceLimits {
         return tilt >= TILT - SLACK ? PASS : FAIL;
     }
 
-    /** The same from the sine of the tilt, which a search of many places has at hand. */
+    /** Judges the tilt by its sine, which a search of many places has at hand. */
     static Verdict tiltOfSine(double sine) {
         return sine >= LEAST_SINE ? PASS : FAIL;
     }
@@ -88,7 +90,10 @@ final class PlaceLimits {
         return figure == null ? UNKNOWN : figure <= limit ? PASS : WARN;
     }
 
-    /** Dry before the heater has the ceramic hot: the wiring's heater timing is judged by the same figures. */
+    /**
+     * Judges whether the pipe is dry before the heater has the ceramic hot; the wiring's heater timing is judged by the
+     * same figures.
+     */
     static Verdict dry(@Nullable Estimate dry, double heaterHot) {
         return dry == null ? UNKNOWN : dry.high() <= heaterHot ? PASS : WARN;
     }
@@ -109,7 +114,7 @@ final class PlaceLimits {
         return spare == null ? UNKNOWN : spare >= 0 ? PASS : FAIL;
     }
 
-    /** The room a neighbour asks for, m. */
+    /** Returns the distance that a neighbour asks for, m. */
     static double room(Neighbour n) {
         return switch (n.kind()) {
             case GROUND -> Clearance.GROUND;

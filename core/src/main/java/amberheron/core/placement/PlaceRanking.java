@@ -19,8 +19,8 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How the places considered stand against each other, what each school would take, and what a search of every line of
- * pipes finds. Of an unchanging site; each is worked out when it is first asked for and then kept. Safe for several threads.
+ * Ranking of the places considered, the choice of each school, and the result of a search of every line of pipes. The site
+ * is immutable; each part is computed when first asked for and then kept. Safe for several threads.
  */
 public final class PlaceRanking {
     private final Site site;
@@ -56,7 +56,7 @@ public final class PlaceRanking {
                 : new PlaceRanking(site, places, new HashMap<>());
     }
 
-    /** Site by which the places are judged. */
+    /** Returns the site by which the places are judged. */
     public Site site() {
         return site;
     }
@@ -67,7 +67,7 @@ public final class PlaceRanking {
                 .map(c -> new Judged(c, Verdict.worst(findings(c).stream().map(Finding::verdict).toList()))).toList();
     }
 
-    /** How a place stands against the rules, also one that is not among those considered. */
+    /** Returns the findings of any place, also of one that is not among those considered. */
     public List<Finding> findings(Candidate place) {
         List<Finding> known = judged.get(place);
         return known == null ? PlaceRules.judge(site, place) : known;
@@ -94,7 +94,7 @@ public final class PlaceRanking {
         return site.exhaust().lines().stream().flatMap(l -> search(l).best().stream()).toList();
     }
 
-    /** Works out now what would be worked out when it is asked for. */
+    /** Computes everything that is otherwise computed when first asked for. */
     public void workOut() {
         schools();
         site.exhaust().lines().forEach(this::search);

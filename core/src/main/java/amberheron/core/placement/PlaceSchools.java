@@ -10,7 +10,7 @@ import static amberheron.core.units.Phrase.word;
  * @param bank which bank it prefers to see
  */
 public record PlaceSchools(TiltSchool tilt, CatalystSchool catalyst, BankSchool bank) {
-    /** How a straight-through catalyst is taken. */
+    /** Schools on a straight-through catalyst. */
     public enum CatalystSchool {
         /** The default: the error has no published size, so a place after it is recorded. */
         EVERY_ONE("Any catalyst counts"),

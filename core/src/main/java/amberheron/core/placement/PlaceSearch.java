@@ -13,15 +13,15 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Every place on a run, judged: each millimetre along it, each degree around it, by the same rules as a single place.
- * A sensor square to the pipe is taken.
+ * Judges every place on a run, each millimetre along it and each degree around it, by the same rules as a single place. The
+ * sensor is taken to be square to the pipe.
  */
 public final class PlaceSearch {
     private static final int AROUND = 360;
     private static final double STEP = 0.001;
-    /** No run is searched farther than this, m: nobody sets a sensor beyond. */
+    /** Greatest distance that is searched, m: nobody sets a sensor beyond. */
     private static final double FAR = 3;
-    /** More free length than this is no better, m. */
+    /** Free length above which more is no better, m. */
     private static final double ROOMY = 0.2;
     private static final double[] COSINE = new double[AROUND];
     private static final double[] SINE = new double[AROUND];
@@ -37,7 +37,7 @@ public final class PlaceSearch {
     public static final class Band {
         private final double start;
         private final List<Along> along;
-        /** Absent where the place fails whatever the clock position; made when it is asked for. */
+        /** Turns by place, absent where the place fails at every clock position; each is made when first asked for. */
         private final List<@Nullable Ring> around;
         private final IntFunction<Ring> make;
 
@@ -53,7 +53,7 @@ public final class PlaceSearch {
             return ring == null ? make.apply(index) : ring;
         }
 
-        /** How many places along it were judged. */
+        /** Returns the number of places judged along the run. */
         public int size() {
             return along.size();
         }
@@ -95,7 +95,10 @@ public final class PlaceSearch {
     private record Along(Verdict verdict, boolean usable) {
     }
 
-    /** One turn around the pipe: verdict and free length at each degree. There is one for every millimetre: it is kept small. */
+    /**
+     * One turn around the pipe: verdict and free length at each degree. There is one for every millimetre, so it is
+     * compact.
+     */
     private static final class Ring {
         private final Verdict[] verdicts = new Verdict[AROUND];
         private final boolean[] usable = new boolean[AROUND];
@@ -104,7 +107,7 @@ public final class PlaceSearch {
         private final double upSide;
         private Verdict best = Verdict.FAIL;
 
-        /** A turn whose pipe has so much of the earth's up along its own up and its side. */
+        /** Makes the turn of a pipe from the components of the earth's up along its own up and its side. */
         Ring(double upNormal, double upSide) {
             this.upNormal = upNormal;
             this.upSide = upSide;

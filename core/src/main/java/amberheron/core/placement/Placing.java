@@ -24,11 +24,11 @@ import org.jspecify.annotations.Nullable;
  * @param fitted where the sensor ended up
  */
 public record Placing(List<Candidate> candidates, @Nullable String chosen, Probe probe, Bung bung, AsFitted fitted) {
-    /** Nothing considered yet. */
+    /** No place considered yet. */
     public static final Placing NONE = new Placing(List.of(), null, Probe.UNMEASURED, Bung.USUAL, AsFitted.NOTHING);
-    /** Along the pipe, by which a bung may miss its mark before it is called another place, m; from memory. */
+    /** Distance along the pipe by which a bung may miss its mark before it counts as another place, m; from memory. */
     private static final double MISS = 0.02;
-    /** Degrees by which the tilt may miss it. */
+    /** Tilt by which it may miss, radians. */
     private static final double MISS_ANGLE = Math.toRadians(5);
     private static final Source WELDED = Source
             .memory("a small deviation is taken for nothing; beyond the limit shown, the place is judged anew");

@@ -14,11 +14,11 @@ import org.jspecify.annotations.Nullable;
  * @param leadOnward from there to the controller along the way the cable takes, m; null when not measured
  */
 public record Probe(@Nullable Double standOut, @Nullable Double leadExit, @Nullable Double leadOnward) {
-    /** Nothing measured. */
+    /** A sensor of which nothing is measured. */
     public static final Probe UNMEASURED = new Probe(null, null, null);
-    /** Taken for a sensor that was not measured, m; from memory, bung included. */
+    /** Stand-out of a sensor that was not measured, m; from memory, bung included. */
     public static final double USUAL_STAND_OUT = 0.085;
-    /** Half the hexagon's 22 mm over its corners, m. */
+    /** Radius of the sensor, m: half of its 22 mm hexagon over the corners. */
     public static final double RADIUS = 0.0127;
 
     public Probe {
@@ -32,7 +32,7 @@ public record Probe(@Nullable Double standOut, @Nullable Double leadExit, @Nulla
         Sane.LENGTH.check("leadOnward", leadOnward);
     }
 
-    /** How far it stands out, as measured or as usual, m. */
+    /** Returns how far it stands out, as measured or as usual, m. */
     public double standOutOrUsual() {
         return standOut == null ? USUAL_STAND_OUT : standOut;
     }

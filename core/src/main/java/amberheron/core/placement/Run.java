@@ -75,7 +75,7 @@ public final class Run {
         return new Run(pieces, List.of());
     }
 
-    /** How many pieces lie before the point that distances count from. */
+    /** Returns the number of pieces before the point that distances count from. */
     private static int headOf(List<Segment> segments) {
         int turbine = 0;
         int manifolds = 0;
@@ -95,7 +95,7 @@ public final class Run {
         return pieces;
     }
 
-    /** Pieces after one of unknown length: they lie nobody knows where. */
+    /** Returns the pieces after one of unknown length, whose place is therefore unknown. */
     public List<Segment> beyond() {
         return beyond;
     }

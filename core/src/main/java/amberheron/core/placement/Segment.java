@@ -8,7 +8,7 @@ import amberheron.core.units.Sane;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One piece of the exhaust.
+ * A piece of the exhaust.
  *
  * @param line which cylinders' gas it carries
  * @param kind what it is
@@ -22,7 +22,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Segment(Line line, Kind kind, @Nullable Double length, @Nullable Double diameter, @Nullable Double wall,
         @Nullable Double slope, @Nullable Double endSlope, double heading, String id) {
-    /** A part that gets its id in its list. */
+    /** Makes a piece that gets its id in its list. */
     public Segment(Line line, Kind kind, @Nullable Double length, @Nullable Double diameter, @Nullable Double wall,
             @Nullable Double slope, @Nullable Double endSlope, double heading) {
         this(line, kind, length, diameter, wall, slope, endSlope, heading, "");
@@ -89,7 +89,7 @@ public record Segment(Line line, Kind kind, @Nullable Double length, @Nullable D
         }
     }
 
-    /** Taken for a wall that was not measured, m; from memory, the usual sheet of exhaust pipe. */
+    /** Thickness of a wall that was not measured, m; from memory, the usual sheet of exhaust pipe. */
     public static final double USUAL_WALL = 0.0015;
 
     public Segment {

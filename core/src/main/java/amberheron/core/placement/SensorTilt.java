@@ -4,8 +4,8 @@ import java.util.Optional;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
- * How far the sensor's body leans above the horizon. The sensor's axis is built from the pipe's own axes and turned
- * with the car, so slope, lean, pitch and roll combine as rotations, never as sums of angles.
+ * Tilt of the sensor's body above the horizon. The sensor's axis is built from the pipe's own axes and turned with the car,
+ * so slope, lean, pitch and roll combine as rotations, never as sums of angles.
  */
 public final class SensorTilt {
     private SensorTilt() {
@@ -24,8 +24,8 @@ public final class SensorTilt {
     }
 
     /**
-     * The clock position behind a tilt that was measured on the body, the car standing as it did then. Of the two
-     * positions that show it, the one nearer to where the sensor was meant to be.
+     * Returns the clock position behind a tilt that was measured on the body, the car standing as it did then: of the two
+     * positions that show it, the one nearer to the planned one.
      *
      * @param measured tilt as the level or phone showed it, radians
      * @param meant clock position planned, radians

@@ -3,7 +3,7 @@ package amberheron.core.placement;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Everything a place is judged by, but the place.
+ * Everything by which a place is judged, except the place itself.
  *
  * @param exhaust the pipes and what lies around them
  * @param displacement of the whole engine, m³; null when not known

@@ -2,7 +2,7 @@ package amberheron.core.placement;
 
 import static amberheron.core.units.Phrase.word;
 
-/** Where good installers differ about the tilt. */
+/** Schools on the tilt, where good installers differ. */
 public enum TiltSchool {
     /** As near 12 o'clock as the floor allows. */
     STRAIGHT_UP("Straight up is best"),
@@ -22,7 +22,7 @@ public enum TiltSchool {
         return word(words);
     }
 
-    /** How little this school likes a tilt, radians away from what it would choose; smaller is better. */
+    /** Returns how far a tilt is from what this school would choose, radians; smaller is better. */
     public double distaste(double tilt) {
         double up = Math.PI / 2;
         return switch (this) {

@@ -1,6 +1,6 @@
 package amberheron.core.placement;
 
-/** How long a change in the cylinder takes to reach the sensor. Volume over flow, plus about one engine cycle. */
+/** Time that a change in the cylinder takes to reach the sensor: pipe volume over flow, plus about one engine cycle. */
 public final class TransportDelay {
     private TransportDelay() {
     }

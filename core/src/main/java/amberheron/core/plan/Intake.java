@@ -47,7 +47,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         @Nullable FuelSystem fuelSystem, @Nullable Fuel fuel, Exhaust exhaust, @Nullable Material material,
         Condition condition, @Nullable Double leak, Fit fit, Set<ReaderKind> readers, @Nullable Link link,
         boolean permanent, boolean fixedHarness) {
-    /** Nothing asked yet. */
+    /** An intake of which nothing was asked. */
     public static final Intake BLANK = new Intake("", null, null, 1, null, null, Exhaust.UNMEASURED, null,
             Condition.UNCHECKED, null, Fit.WELD_IN, Set.of(), null, true, true);
 

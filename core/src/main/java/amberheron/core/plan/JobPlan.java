@@ -25,11 +25,11 @@ public final class JobPlan {
 
     /** Result of moving a step. */
     public sealed interface Move {
-        /** It may go there: the new order of all steps. */
+        /** The move is allowed; the new order of all steps. */
         record Done(List<String> order) implements Move {
         }
 
-        /** It may not, and why. */
+        /** The move is refused, and why. */
         record Refused(String reason) implements Move {
         }
     }
@@ -62,7 +62,7 @@ public final class JobPlan {
         return plan;
     }
 
-    /** Where a step wants to stand; one the order does not know stands after the step it usually follows. */
+    /** Returns the rank of a step; one that the order does not know ranks after the step it usually follows. */
     private static double rank(String id, List<String> order, List<String> usual) {
         int at = order.indexOf(id);
         if (at >= 0 || order.isEmpty()) {
@@ -143,7 +143,9 @@ public final class JobPlan {
         return text.append(reason.isEmpty() ? "." : "; " + reason + ".").toString();
     }
 
-    /** The row of steps, each waiting on the one before, whose likely times add up to most; of those not done. */
+    /**
+     * Returns the critical path: the steps not done, each waiting on the one before, whose likely times add up to most.
+     */
     public List<Step> criticalPath(Set<String> done) {
         Map<String, Integer> reach = new LinkedHashMap<>();
         Map<String, String> before = new LinkedHashMap<>();

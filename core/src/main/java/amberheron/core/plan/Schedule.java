@@ -12,8 +12,8 @@ import java.util.function.ToDoubleFunction;
 import org.hipparchus.random.RandomDataGenerator;
 
 /**
- * When a plan is finished by so many people with one lift. Each person does one step at a time, the earliest in order
- * that waits on nothing; the lift takes one step at a time, and no engine runs while somebody is under the car.
+ * Forecast of when a plan is finished by some people with one lift. Each person does one step at a time, the earliest in
+ * order that waits on nothing; the lift takes one step at a time, and no engine runs while somebody is under the car.
  *
  * @param slots who does what when, at likely times
  * @param likely minutes that every other job keeps

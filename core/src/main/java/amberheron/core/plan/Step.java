@@ -11,7 +11,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One step of the job.
+ * A step of the job.
  *
  * @param id which step it is
  * @param title what to do
@@ -26,7 +26,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Step(StepId id, String title, List<StepId> after, Time time, Where where, List<Item> items,
         String reason, String caution, boolean engine, @Nullable Span span) {
-    /** From one measure to another of the same dimension. */
+    /** A range between two measures of one dimension. */
     public record Span(Measure from, Measure to) {
     }
 
@@ -68,12 +68,12 @@ public record Step(StepId id, String title, List<StepId> after, Time time, Where
         return id.key();
     }
 
-    /** The same with other things to have ready. */
+    /** Returns the step with other items to have ready. */
     Step withItems(List<Item> value) {
         return new Step(id, title, after, time, where, value, reason, caution, engine, span);
     }
 
-    /** Whether the car is taken: by somebody under it, or by its running engine. */
+    /** Returns whether the step occupies the car: somebody is under it, or its engine runs. */
     boolean takesCar() {
         return where == Where.UNDER || engine;
     }

@@ -4,7 +4,7 @@ import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.finding.CheckId;
 
-/** Why a reader may show something else than the truth, as a check can tell it. */
+/** Causes for which a reader may show something else than the truth, as a check can tell them apart. */
 public enum Cause implements CheckId {
     NONE("none", "Nothing wrong", "The reader shows the truth.", "Keep the check points with the job."),
     OTHER_LAW("other-law", "Another law's setting", "The reader was told another controller's law.",

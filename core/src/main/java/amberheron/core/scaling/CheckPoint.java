@@ -41,18 +41,18 @@ public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double 
         }
     }
 
-    /** A point that is in no list yet. */
+    /** Makes a point that is in no list yet. */
     public CheckPoint(@Nullable Double volts, @Nullable Double truth, double shown, String note, Origin origin,
             @Nullable Engine engine) {
         this(volts, truth, shown, note, origin, engine, "");
     }
 
-    /** A point of which nobody said whether the engine ran. */
+    /** Makes a point of which it is not known whether the engine ran. */
     public CheckPoint(@Nullable Double volts, @Nullable Double truth, double shown, String note, Origin origin) {
         this(volts, truth, shown, note, origin, null);
     }
 
-    /** A point whose origin was not written down. */
+    /** Makes a point whose origin was not written down. */
     public CheckPoint(@Nullable Double volts, @Nullable Double truth, double shown, String note) {
         this(volts, truth, shown, note, Origin.UNRECORDED, null);
     }
@@ -70,7 +70,7 @@ public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double 
         return new CheckPoint(volts, truth, shown, note, origin, engine, value);
     }
 
-    /** The true mixture, lambda: the gauge's where it was read, else what the volts mean. */
+    /** Returns the true mixture, λ: the gauge's where it was read, else what the volts mean. */
     public double trueLambda(OutputLaw law) {
         if (truth != null) {
             return law.scale().toLambda(truth);
@@ -83,7 +83,7 @@ public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double 
         return law == null || volts == null ? Optional.empty() : law.meansInstead(volts);
     }
 
-    /** Volts at the output: measured, else what the law gives. */
+    /** Returns the volts at the output: measured, else by the law. */
     public double outputVolts(OutputLaw law) {
         return volts != null ? volts : law.voltsAt(trueLambda(law));
     }
@@ -93,13 +93,14 @@ public record CheckPoint(@Nullable Double volts, @Nullable Double truth, double 
         return reader.scale().toLambda(shown) - trueLambda(law);
     }
 
-    /** A mean as a reading: with no more digits than tell anything, since how exactly it is known is read off the last. */
+    /** Rounds a mean to as many digits as are known, since the uncertainty of a reading is taken from its last digit. */
     public static double read(double mean) {
         return Math.round(1000 * mean) / 1000.0;
     }
 
     /**
-     * The last digit a display was read with: that of the reading written with the most digits; 0 without readings.
+     * Returns the last digit that a display was read with: that of the reading written with the most digits; 0 without
+     * readings.
      *
      * @param readings numbers as they were typed
      */

@@ -32,11 +32,11 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
     public static final String MISFIT = "Nothing known explains these points: read them again, and look for a fault that moves.";
     /** Advice for a setting that shows the same at any volts. */
     public static final String TYPE_FIRST = "Type the right setting into the reader, then take the points again.";
-    /** From this probability on the likeliest fault is named alone. */
+    /** Probability from which the likeliest fault is named alone. */
     public static final double SURE = 0.9;
 
     /**
-     * One fault.
+     * A fault with its probability.
      *
      * @param parameters the fault in figures
      * @param misfit root mean square of what the fault leaves unexplained, in units of the expected noise
@@ -46,12 +46,12 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
             ReadingModel reading) {
     }
 
-    /** Apply these volts at the output next. */
+    /** The voltage to apply at the output next. */
     public record NextPoint(double volts, Fault first, Fault second) {
     }
 
     /**
-     * A row that does not go with the others.
+     * A check point that does not go with the others.
      *
      * @param row its place among the points, from 0
      * @param expected what the others say it should show, in the reader's quantity
@@ -73,8 +73,8 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
     }
 
     /**
-     * How much more volts seem to arrive with the engine running than with it off: the difference of two sets of readings,
-     * whatever else is wrong.
+     * The change of the volts that arrive when the engine runs: the difference between two sets of readings, independent of
+     * any other fault.
      *
      * @param volts V
      * @param doubt what that is known to (k = 2), V
@@ -89,7 +89,7 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
         double shown(double volts, double lambda);
     }
 
-    /** The causes that the points tell of: none where the setting makes nothing of the volts. */
+    /** Returns the causes that the points tell of: none where the setting ignores the volts. */
     public List<Likelihood> told() {
         return settingFollows ? causes : List.of();
     }
@@ -99,7 +99,7 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
         return settingFollows ? best().fault().title() : say("The setting shows the same at any volts");
     }
 
-    /** The same with its probability, where that means anything. */
+    /** Returns the subject with its probability, where that means anything. */
     public String named() {
         return settingFollows ? say("%s (%.0f %%)", title(), 100 * best().probability()) : title();
     }
@@ -117,7 +117,7 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
         return settingFollows ? best().fault().remedy() : word(TYPE_FIRST);
     }
 
-    /** Why no setting is offered, where none is. */
+    /** Says why no setting is offered, where none is. */
     public String notByTyping() {
         return !settingFollows
                 ? word(TYPE_FIRST)

@@ -22,17 +22,17 @@ import org.hipparchus.stat.descriptive.StreamingStatistics;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Finds the link that lies. Every fault is a model of what the reader would show; each is weighed by how likely it makes
- * the check points, whatever the values of its parameters.
+ * Finds the link that lies. Every fault is a model of what the reader would show; each is weighed by its marginal
+ * likelihood for the check points.
  */
 public final class Diagnostician {
-    /** Below this one a fault is not named beside the likeliest. */
+    /** Probability below which a fault is not named beside the likeliest. */
     private static final double WORTH_NAMING = 0.05;
-    /** A hypothesis less likely than this is not asked whether a setting mends it. */
+    /** Probability below which a hypothesis does not restrict the corrected setting. */
     private static final double NOT_UNLIKELY = 0.005;
-    /** A root mean square misfit beyond which nothing explains the points: 0.4 % of right calls, from an audit. */
+    /** Root mean square misfit above which nothing explains the points: 0.4 % of right calls exceed it, from an audit. */
     private static final double MISFIT = 3;
-    /** Readings this many times their noise off are not what was noted. */
+    /** Multiple of their noise at which readings contradict the noted setting. */
     private static final double TELLING = 3;
 
     private final OutputLaw law;
@@ -105,7 +105,7 @@ public final class Diagnostician {
                 runningShift(seen));
     }
 
-    /** Whether the setting in force makes anything of the volts, where the law's own span is so much. */
+    /** Returns whether the setting in force makes anything of the volts, over a span of volts that the law uses. */
     private boolean follows(double span) {
         DoubleSummaryStatistics shows = DoubleStream.of(law.breakpoints()).map(v -> reader.shows(set, v))
                 .summaryStatistics();
@@ -145,7 +145,7 @@ public final class Diagnostician {
         return fit.hypothesis().prior() * Math.exp(fit.logEvidence() - top);
     }
 
-    /** Several forms of one fault add up; the likeliest form speaks for it. */
+    /** Sums the probabilities of several forms of one fault; the likeliest form gives its figures. */
     private static List<Likelihood> likelihoods(List<Weighed> fits) {
         Map<Fault, List<Weighed>> byFault = fits.stream()
                 .collect(Collectors.groupingBy(Weighed::fault, LinkedHashMap::new, Collectors.toList()));
@@ -159,14 +159,14 @@ public final class Diagnostician {
         return List.copyOf(causes);
     }
 
-    /** Those likely beside the likeliest, where that is not likely enough alone. */
+    /** Returns the faults that are likely beside the likeliest, where that one is not likely enough alone. */
     private static List<Fault> cannotTell(List<Likelihood> causes) {
         List<Fault> named = causes.stream().filter(c -> c.probability() >= WORTH_NAMING).map(Likelihood::fault)
                 .toList();
         return causes.getFirst().probability() >= Diagnosis.SURE || named.size() < 2 ? List.of() : named;
     }
 
-    /** Rows that the likeliest fault does not explain while it explains the others. */
+    /** Finds rows that the likeliest fault does not explain while it explains the others. */
     private List<Doubtful> doubtful(Evidence evidence, Evidence.Fit fit, Observations seen) {
         List<Integer> mistyped = evidence.mistyped(fit);
         List<Doubtful> doubtful = new ArrayList<>();
@@ -180,7 +180,9 @@ public final class Diagnostician {
         return List.copyOf(doubtful);
     }
 
-    /** Mean volts by which the two sets of readings are off, each as its own slope says. */
+    /**
+     * Compares the mean shift of the readings with the engine running and off, each turned into volts by its own slope.
+     */
     private @Nullable RunningShift runningShift(Observations seen) {
         StreamingStatistics on = new StreamingStatistics();
         StreamingStatistics off = new StreamingStatistics();
@@ -199,7 +201,7 @@ public final class Diagnostician {
         return new RunningShift(on.getMean() - off.getMean(), 2 * Math.sqrt(variance));
     }
 
-    /** Change of the number shown for each volt, by the setting in force. */
+    /** Returns the change of the number shown for each volt, by the setting in force. */
     private double perVolt(double volts) {
         double step = 1e-3 * (reader.input().maxVolts() - reader.input().minVolts());
         double at = Math.clamp(volts, reader.input().minVolts() + step, reader.input().maxVolts() - step);
@@ -207,8 +209,8 @@ public final class Diagnostician {
     }
 
     /**
-     * Setting to type while the fault on the way stays: only one that keeps the tolerance over all that the law tells, whatever
-     * of all that the points leave likely is true.
+     * Finds a setting to type while the fault on the way stays: one that keeps the tolerance over the law's range for every
+     * hypothesis that the points leave likely.
      */
     private @Nullable ReaderSetting corrected(Evidence.Fit best, List<Weighed> fits) {
         ReaderSetting typed = SettingFinder.find(law, best.hypothesis().left().apply(best.values()), reader)

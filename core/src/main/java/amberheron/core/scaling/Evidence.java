@@ -22,21 +22,22 @@ import org.hipparchus.optim.univariate.UnivariateObjectiveFunction;
 import org.hipparchus.util.Pair;
 
 /**
- * Weighs hypotheses by how likely they make the check points, whatever the values of their parameters: the marginal
- * likelihood. One parameter is integrated over numerically, several by Laplace's approximation about the best fit. How far
- * meter and pin are off is not taken for certain: points that repeat tell it. A row may have been mistyped, so no row alone
- * can rule a cause out.
+ * Weighs hypotheses by their marginal likelihood for the check points. One parameter is integrated numerically, several by
+ * Laplace's approximation about the best fit. The noise of meter and pin is itself unknown and inferred from points that
+ * repeat. Every row may be mistyped, so no single row can rule a cause out.
  */
 final class Evidence {
-    /** Standard deviations of meter and pin together, V, and the prior belief in each; a few mV is usual, from an audit. */
+    /**
+     * Standard deviations of meter and pin together, V, and the prior belief in each; some mV are usual, from an audit.
+     */
     private static final double[] NOISE = {0.002, 0.0035, 0.005, 0.008, 0.04, 0.15};
     private static final double[] BELIEF = {0.15, 0.36, 0.31, 0.155, 0.02, 0.005};
-    /** The one of them that is taken until the points tell. */
+    /** Index of the noise level that a fit begins with. */
     private static final int USUAL = 2;
     static final double USUAL_NOISE = NOISE[USUAL];
-    /** How many of a hundred rows are mistyped; from memory. */
+    /** Probability that a row is mistyped; from memory. */
     private static final double MISTYPED = 0.004;
-    /** Squared misfit of a row beyond which it counts as mistyped rather than as evidence. */
+    /** Squared misfit of a row above which it counts as mistyped rather than as evidence. */
     private static final double CAP = 20;
     private static final int NODES = 41;
     private static final int INNER = 21;
@@ -45,26 +46,26 @@ final class Evidence {
     /** Part of an interval to which the least misfit in it is found. */
     private static final double NARROW = 2e-5;
     private static final int MOST_EVALUATIONS = 60;
-    /** So many points tell which hypotheses are worth a look at all of them. */
+    /** Number of points by which hypotheses are chosen for a look at all points. */
     private static final int FEW = 24;
-    /** A hypothesis so much less likely than the best, as a logarithm, is left as it is. */
+    /** Difference of log-likelihood below the best from which a hypothesis is not refined. */
     private static final double HOPELESS = 40;
-    /** Of two parts of a sum, as logarithms, the lesser is left out when it is so much less. */
+    /** Difference of logarithms from which the lesser part of a sum is left out. */
     private static final double NEGLIGIBLE = 25;
     private static final double HALF_LOG_TAU = Math.log(2 * Math.PI) / 2;
     private static final double LOG_TYPED = Math.log(1 - MISTYPED);
 
     private final Observations all;
     private final Observations few;
-    /** Change of each reading for a volt at the pin, by the setting in force. */
+    /** Slope of each reading by the setting in force, per volt at the pin. */
     private final double[] ownAll;
     private final double[] ownFew;
     private final double step;
-    /** The density of a mistyped row, as a logarithm: it may be anywhere. */
+    /** Log-density of a mistyped row, which may be anywhere. */
     private final double outlierLogDensity;
     /** Variance of the display's last digit. */
     private final double display;
-    /** The least misfit that any hypothesis left so far: one that leaves much more needs no close look. */
+    /** The least misfit of any hypothesis so far; one with far more is not refined. */
     private double leastOfAll = Double.POSITIVE_INFINITY;
 
     /**
@@ -116,7 +117,7 @@ final class Evidence {
     record Sample(double[] values, double part) {
     }
 
-    /** All of them, each weighed; those that some of the points rule out are not fitted to the rest. */
+    /** Weighs every hypothesis; those that some of the points rule out are not fitted to the rest. */
     List<Fit> weigh(List<Hypothesis> hypotheses) {
         leastOfAll = Double.POSITIVE_INFINITY;
         List<Fit> rough = hypotheses.stream().map(h -> weigh(h, few)).toList();
@@ -137,7 +138,9 @@ final class Evidence {
         };
     }
 
-    /** The noise levels weighed at the best fit, where the volume about it is known for the usual one. */
+    /**
+     * Weighs the noise levels at the best fit, where the volume of the parameters about it is known for the usual level.
+     */
     private Fit whole(Hypothesis h, Observations seen, double[] at, Scales scales, double logVolume,
             List<Sample> samples) {
         double[] levels = new double[NOISE.length];
@@ -177,7 +180,7 @@ final class Evidence {
         return sum;
     }
 
-    /** Of a row: as the model says, or mistyped and anywhere. */
+    /** Returns the log-density of a row: as the model predicts, or mistyped and anywhere. */
     private double logDensity(double residual, double sigma) {
         double log = LOG_TYPED + logNormal(residual, sigma);
         double apart = log - outlierLogDensity;
@@ -212,7 +215,10 @@ final class Evidence {
         return Math.sqrt(variance(own, perModelVolt, e, e * e / 2));
     }
 
-    /** Of a reading: display, converter and pin through the setting's slope, the volts applied through the model's. */
+    /**
+     * Returns the variance of a reading: display, converter and pin through the setting's slope, the applied volts through
+     * the model's.
+     */
     private double variance(double own, double model, double noise, double applied) {
         return display + own * own * (step * step / 12 + noise * noise / 2) + model * model * applied;
     }
@@ -252,7 +258,7 @@ final class Evidence {
             return sigma;
         }
 
-        /** Of the noise that is usual: what a search asks for again and again. */
+        /** Returns the scales at the usual noise, which a search asks for again and again. */
         double[] usual() {
             return usual;
         }
@@ -270,7 +276,7 @@ final class Evidence {
         return mean;
     }
 
-    /** Squared misfit, each row's held so that one alone does not decide, yet never flat. */
+    /** Returns the squared misfit, each row's bounded so that none decides alone, but never flat. */
     private static double loss(Hypothesis h, Observations seen, Scales scales, double... at) {
         double[] sigma = scales.usual();
         double sum = 0;
@@ -337,7 +343,7 @@ final class Evidence {
         return sum;
     }
 
-    /** Nodes over the whole range, and as many where the common ones lie. */
+    /** Returns nodes over the whole range, and as many about the usual values. */
     private static double[] nodes(Hypothesis.Parameter p) {
         double[] wide = IntStream.range(0, NODES).mapToDouble(i -> p.low() + (i + 0.5) / NODES * p.range()).toArray();
         if (p.near() == 0) {
@@ -349,7 +355,7 @@ final class Evidence {
         return DoubleStream.concat(Arrays.stream(wide), close).sorted().toArray();
     }
 
-    /** The deepest of the nodes that lie lower than their neighbours. */
+    /** Returns the lowest local minima among the nodes. */
     private static int[] minima(double[] losses) {
         return IntStream.range(0, losses.length)
                 .filter(i -> (i == 0 || losses[i] <= losses[i - 1])
@@ -357,7 +363,7 @@ final class Evidence {
                 .boxed().sorted(Comparator.comparingDouble(i -> losses[i])).limit(MINIMA).mapToInt(i -> i).toArray();
     }
 
-    /** Where a function is least between two bounds, to a small part of what lies between them. */
+    /** Finds the minimum of a function between two bounds. */
     private static double descend(double from, double to, DoubleUnaryOperator f) {
         return new BrentOptimizer(1e-10, NARROW * (to - from)).optimize(new MaxEval(MOST_EVALUATIONS),
                 new UnivariateObjectiveFunction(f::applyAsDouble), GoalType.MINIMIZE, new SearchInterval(from, to))

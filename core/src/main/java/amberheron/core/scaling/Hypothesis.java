@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.function.Function;
 
 /**
- * One way the chain may lie, as a model with few parameters and physical bounds.
+ * A way in which the chain may lie, as a model with few parameters and physical bounds.
  *
  * @param fault what it is called
  * @param prior weight before anything is measured
@@ -27,7 +27,7 @@ record Hypothesis(Fault fault, double prior, List<Parameter> parameters, FaultPa
             double gross) {
         private static final double ROOT = Math.sqrt(2 * Math.PI);
 
-        /** Equally likely anywhere between its bounds. */
+        /** Makes a parameter that is equally likely anywhere between its bounds. */
         static Parameter even(FaultParameters.Name name, double low, double high) {
             return new Parameter(name, low, high, low, 0, 0, 1);
         }

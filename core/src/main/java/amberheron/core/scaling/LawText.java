@@ -25,10 +25,10 @@ import java.util.regex.Pattern;
  * ({@code 0.4 V = 0.62, 4.6 V = 1.38}), two for a line and more for a table.
  */
 public final class LawText {
-    /** No mixture as λ is more; what is more is an AFR. */
+    /** Greatest mixture that is taken as λ; what is more is an AFR. */
     private static final double MOST_LAMBDA = 5;
     private static final double PETROL = 14.7;
-    /** An equation that is no straight line is taken at so many volts. */
+    /** Number of voltages at which a curved equation is sampled. */
     private static final int BENDS = 40;
     private static final double STRAIGHT = 1e-9;
     private static final int MOST_CHARACTERS = 2000;
@@ -43,10 +43,10 @@ public final class LawText {
             + ")\\s*v?\\s*(?:it\\s+)?(?:means|is|:|=)?\\s*([a-z][a-z -]{2,40})");
     /** Exhaust of pump petrol: hydrogen per carbon. */
     private static final double HYDROGEN_PER_CARBON = 1.85;
-    /** Leaner than this so little of the oxygen is used that a law by oxygen tells nothing. */
+    /** Mixture above which a law by oxygen tells nothing, since so little of the oxygen is used, λ. */
     private static final double LEANEST = 3;
     private static final int OXYGEN_ROWS = 24;
-    /** No wideband law is as narrow and as low as a narrowband's. */
+    /** Span of volts below which a law is a narrowband's. */
     private static final double NARROW = 0.12;
     private static final double NARROW_VOLTS = 1.1;
 

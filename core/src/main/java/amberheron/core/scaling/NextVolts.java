@@ -8,14 +8,14 @@ import java.util.function.DoubleUnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Finds the voltage whose reading is expected to tell most of which fault it is: the mutual information between fault and
- * reading, over all values of the parameters that the points leave likely.
+ * Finds the voltage whose reading is expected to tell most about the fault: the greatest mutual information between fault
+ * and reading over the posterior of the parameters.
  */
 final class NextVolts {
     private static final double STEP = 0.05;
-    /** A reading that tells less than this, in nats, is not worth taking. */
+    /** Mutual information below which a reading is not worth taking, nats. */
     private static final double WORTH = 0.02;
-    /** Representative of a cause: its likeliest values only. */
+    /** Number of samples that represent a cause. */
     private static final int MOST = 24;
     private static final int STEPS = 40;
 
@@ -23,7 +23,7 @@ final class NextVolts {
     private final Evidence evidence;
     private final DoubleUnaryOperator perVolt;
     private final List<Voice> voices = new ArrayList<>();
-    /** Which fault each voice speaks for, as a number, and how likely it is. */
+    /** The fault of each voice, as a number, and how likely the voice is. */
     private final int[] kind;
     private final double[] part;
 
@@ -36,7 +36,7 @@ final class NextVolts {
     }
 
     /**
-     * Of fits and how likely each is.
+     * Takes fits and their probabilities.
      *
      * @param perVolt what a volt changes of what is shown, by the setting in force, for volts
      */

@@ -31,7 +31,7 @@ final class Observations {
         this.digit = digit;
     }
 
-    /** Of check points, one or more. */
+    /** Takes one or more check points. */
     static Observations of(OutputLaw law, List<CheckPoint> points) {
         int n = points.size();
         double step = CheckPoint
@@ -93,7 +93,7 @@ final class Observations {
         return Double.isNaN(gauged[i]) ? meter * meter : gauged[i] * gauged[i];
     }
 
-    /** At most so many of them, spread over their volts. */
+    /** Returns a limited number of the points, spread over their volts. */
     Observations thinned(int most) {
         if (size() <= most) {
             return this;

@@ -12,7 +12,7 @@ final class Polyline {
     private final boolean held;
 
     /**
-     * Two or more points; x strictly rising.
+     * Joins two or more points; x rises strictly.
      *
      * @param held whether the end values are held outside
      */

@@ -55,7 +55,7 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
     }
 
     /**
-     * Numbers without a point: so many of the last digit.
+     * Numbers that are written as whole multiples of the last digit.
      *
      * @param bits of the word that a negative number is written into as its two's complement, 8 to 32; null where it has a
      *        sign
@@ -137,7 +137,7 @@ public record Reader(String id, String name, Form form, MixtureScale scale, int 
         return new Reader(id, name, form, scale, decimals, input, maxRows, whole, value, source);
     }
 
-    /** With another input; on one without steps rows by counts stand by their volts. */
+    /** Returns the reader with another input; on one without steps, rows by counts become rows by volts. */
     public Reader withInput(ReaderInput value) {
         return new Reader(id, name, form == Form.COUNTS && value.bits() == null ? Form.TABLE : form, scale, decimals,
                 value, maxRows, whole, setting, source);

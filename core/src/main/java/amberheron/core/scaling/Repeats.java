@@ -12,10 +12,10 @@ import java.util.Optional;
  * @param spread standard deviation of shown − true about each place's mean, λ
  */
 public record Repeats(int readings, int places, double spread) {
-    /** Volts so near are the same; what a hand meter is off by. */
+    /** Distance within which two voltages are the same, V: a hand meter's error. */
     private static final double SAME = 0.02;
 
-    /** Of check points; empty where none repeats another. */
+    /** Finds repeated readings; empty where no point repeats another. */
     public static Optional<Repeats> of(List<CheckPoint> points, OutputLaw law, Reader reader) {
         List<CheckPoint> left = new ArrayList<>(points);
         int readings = 0;

@@ -20,7 +20,7 @@ public final class Scaling {
     private static final int ROWS = 11;
     /** Points between corners where an equation may bend as it likes. */
     private static final int SCAN = 4096;
-    /** Above this many bits the steps are finer than any scan needs to see one by one. */
+    /** Resolution above which single steps of a converter are finer than any scan needs, bits. */
     private static final int BITS_SEEN_ONE_BY_ONE = 16;
 
     private Scaling() {
@@ -80,7 +80,7 @@ public final class Scaling {
         return worst;
     }
 
-    /** Output volts at which the error can be greatest. */
+    /** Returns the output volts at which the error can be greatest. */
     private static NavigableSet<Double> telling(SignalChain chain) {
         OutputLaw law = chain.law();
         double low = law.lowestVolts();

@@ -23,16 +23,16 @@ import java.util.stream.IntStream;
  * the law tells, what is cut off by the input included.
  */
 public final class SettingFinder {
-    /** A choice that people recognise is kept where the best is not better by more than this part. */
+    /** Factor within which the error of a setting that people recognise counts as good as the least. */
     private static final double AS_GOOD = 1.02;
     private static final double SAME = 1e-9;
-    /** Law and input that share fewer volts than this share nothing, V. */
+    /** Least volts that law and input have to share, V. */
     private static final double LEAST = 1e-6;
-    /** A digit that is more than this part of what is to be shown is coarse. */
+    /** Part of the range above which one digit is coarse. */
     private static final double COARSE = 0.02;
-    /** Slopes that are tried to each side of the best one. */
+    /** Number of slopes tried to each side of the best one. */
     private static final int SLOPES = 40;
-    /** Typeable volts that are tried at each end for two points. */
+    /** Number of typeable voltages tried at each end for two points. */
     private static final int ENDS = 40;
 
     private SettingFinder() {
@@ -117,7 +117,7 @@ public final class SettingFinder {
         return pin > top - SAME ? top : pin < bottom + SAME ? bottom : pin;
     }
 
-    /** Of the typeable slopes about the best one, that which with its own best offset errs least. */
+    /** Returns the typeable slope near the best one that, with its own best offset, errs least. */
     private static SlopeOffset line(List<Point> targets, int decimals) {
         double digit = Math.pow(10, -decimals);
         double ideal = bestSlope(targets);
@@ -292,7 +292,7 @@ public final class SettingFinder {
         return rounded < volts - 1e-12 ? rounded + Math.pow(10, -decimals) : rounded;
     }
 
-    /** Two typeable points about a line, each number rounded either way. */
+    /** Tries two typeable points near a line, each number rounded either way. */
     private static List<TwoPoint> through(SlopeOffset line, double from, double to, int decimals) {
         double v1 = round(from, decimals);
         double v2 = round(to, decimals);

@@ -9,8 +9,8 @@ import org.hipparchus.stat.StatUtils;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The last moments of what a controller says, as one reading: its mean, and what it moved about that. A reader and an eye
- * lag behind a mixture that moves, so a check point is only taken while it stands.
+ * The last moments of a controller's stream as one reading: their mean and how far they moved about it. A check point is
+ * taken only while the mixture stands, because reader and eye lag behind one that moves.
  *
  * @param lambda mean mixture; null where none was said
  * @param volts mean of the output; null where none was said
@@ -19,9 +19,9 @@ import org.jspecify.annotations.Nullable;
  * @param stands whether it neither scattered more than a reader may be off by, nor moved on by a third of that
  */
 public record Settled(@Nullable Double lambda, @Nullable Double volts, double least, double most, boolean stands) {
-    /** How long it has to stand, s; our own choice: several times what readers and eyes lag. */
+    /** Time for which it has to stand, s; our own choice: several times the lag of readers and eyes. */
     public static final double LONG_ENOUGH = 2;
-    /** Fewer moments say nothing of whether it stands. */
+    /** Least number of moments from which it can be told whether it stands. */
     private static final int FEWEST = 5;
 
     /** One moment; what was not said is null. */
@@ -29,7 +29,7 @@ public record Settled(@Nullable Double lambda, @Nullable Double volts, double le
     }
 
     /**
-     * Of the last moments, times rising.
+     * Judges the last moments, times rising.
      *
      * @return empty while there are too few, or they do not last long enough, or say neither mixture nor volts
      */

@@ -21,25 +21,25 @@ import org.jspecify.annotations.Nullable;
  * choice, since nobody counted them. Two at once are rare.
  */
 final class Suspects {
-    /** Of what the law tells: how far a reading that stands may at least be off what the setting shows. */
+    /** Least part of the law's range by which a reading that stands still may differ from what the setting shows. */
     static final double LEAST_ROOM = 0.01;
-    /** How likely it is that two links lie at once rather than one, all kinds together; from an audit of cases. */
+    /** Prior probability of two faults at once, all kinds together; from an audit of cases. */
     private static final double BOTH = 0.03;
     /** A long thin wire shifts and loads, so these two are found together more often than others; from an audit of cases. */
     private static final double BOTH_BY_THE_WIRE = 1.5;
-    /** How unlikely an untouched chain is when the setting it was given is known to be wrong. */
+    /** Prior of an untouched chain when its setting is known to be wrong. */
     private static final double UNLIKELY = 1e-3;
-    /** Another law that no catalogue holds. */
+    /** Prior of a law that no catalogue holds. */
     private static final double UNLISTED = 0.4;
-    /** Of such laws, in a reader that can follow one: those with a bend; our own choice, no published source. */
+    /** Part of unlisted laws that have a bend, in a reader that can follow one; our own choice, no published source. */
     private static final double BENT = 0.3;
-    /** Nearer an end than this part of the law's volts a bend is none. */
+    /** Distance from an end, as part of the law's volts, within which a bend does not count. */
     private static final double AT_AN_END = 0.01;
     /** How far a bend lies off the straight line, λ; common practice, no published source. */
     private static final double BEND = 0.25;
-    /** Volts at which another law's setting is compared, over what both are used for. */
+    /** Number of voltages at which the setting of another law is compared. */
     private static final int LOOKED_AT = 20;
-    /** Ratios that no fuel has. */
+    /** Prior of ratios that no fuel has. */
     private static final double NO_FUEL = 0.1;
     /**
      * Ratios of fuels: petrol, light diesel, methane, propane, methanol, ethanol (Heywood, Internal Combustion Engine
@@ -52,7 +52,7 @@ final class Suspects {
     private static final double[] SWITCH = {0.004, 0.01, 0.02};
     /** Shift, V: most are small, gross ones happen; below 10 mV it is what good grounds leave, from memory. */
     private static final Parameter SHIFT = new Parameter(Name.VOLTS, -1.5, 1.5, 0, 0.01, 0.15, 0.35);
-    /** Part of the volts that arrives: the same. */
+    /** Part of the volts that arrives: most losses are small, gross ones happen; from memory. */
     private static final Parameter GAIN = new Parameter(Name.FACTOR, 0.4, 1.3, 1, 0.004, 0.08, 0.35);
 
     private final OutputLaw law;
@@ -86,7 +86,7 @@ final class Suspects {
             new Way(Cause.GROUND_SHIFT, SHIFT, Double::sum, p -> WireEffect.linear(1, p)),
             new Way(Cause.GAIN, GAIN, (v, p) -> v * p, p -> WireEffect.linear(p, 0)));
 
-    /** All of them. */
+    /** Returns every hypothesis. */
     List<Hypothesis> all() {
         List<Hypothesis> all = new ArrayList<>();
         all.add(Hypothesis.fixed(Fault.of(Cause.NONE), settingIsRight ? 1 : UNLIKELY, FaultParameters.NONE,
@@ -149,7 +149,7 @@ final class Suspects {
                 (v, l, p) -> shown.applyAsDouble(way.pin().applyAsDouble(v, p[0])), p -> way.effect().apply(p[0]));
     }
 
-    /** Two links at once: a wrong setting, or none, with what happens on the way. */
+    /** Combines two faults: a wrong setting, or none, with an effect on the way. */
     private List<Hypothesis> pairs(List<Mistake> mistakes, double singles) {
         List<Cause> causes = mistakes.stream().map(Mistake::cause).distinct().toList();
         double each = BOTH * singles / (WAYS.size() * causes.size() + 1);
@@ -174,7 +174,7 @@ final class Suspects {
         return reader.scale().toLambda(reader.shows(right, pin));
     }
 
-    /** Readings that stop following the mixture: everywhere, or above some volts. */
+    /** Makes the hypotheses of a reading that stops following the mixture: everywhere, or above some volts. */
     private List<Hypothesis> flat() {
         List<Hypothesis> flat = new ArrayList<>();
         double a = reader.shows(set, law.lowestVolts());
@@ -313,14 +313,14 @@ final class Suspects {
         return all;
     }
 
-    /** A straight law of which nobody has a list, by slope and offset. */
+    /** Makes a straight law that is in no list, by slope and offset. */
     private Hypothesis straight(double prior) {
         return new Hypothesis(Fault.of(Cause.OTHER_LAW), prior, line(), FaultParameters.NONE,
                 (v, l, p) -> reader.scale().fromLambda(p[1] + p[0] * reader.input().clipped(v)),
                 p -> WireEffect.NONE);
     }
 
-    /** Such a law with one bend, where and how far off the line from end to end. */
+    /** Makes an unlisted law with one bend: where it is, and how far off the straight line. */
     private Hypothesis bent(double prior, double least, double most) {
         double low = law.lowestVolts();
         double high = law.highestVolts();

@@ -9,18 +9,18 @@ import java.util.function.DoubleUnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Rows of a table with the least worst error. With rows for every corner they are the corners; with fewer, rows are put
- * where they serve best: for an error that is allowed it is found, row by row over a fine grid of volts, which values can
- * be reached from the rows before without leaving the tube of that error about the law; the least error for which the end
- * can be reached with the rows there are is found by halving.
+ * Fits the rows of a table for the least worst error. With a row for every corner of the law they are the corners. With
+ * fewer, an error is allowed, and it is found row by row over a fine grid of volts which values can be reached without
+ * leaving the tube of that error about the law; the least allowed error for which the end can be reached is found by
+ * halving.
  */
 final class TableFitter {
     private static final int GRID = 32;
-    /** Halvings of the error on the even grid, and about the rows found; those gain no more than this part. */
+    /** Number of halvings of the error on the even grid; about the rows found they stop at this gain. */
     private static final int COARSE = 12;
     private static final int CLOSE = 8;
     private static final double BETTER = 0.6;
-    /** How often the grid is made finer about the rows found, and into how many parts. */
+    /** Number of refinements of the grid about the rows found, and parts of each. */
     private static final int FINER = 3;
     private static final int FINE = 12;
 
@@ -56,7 +56,7 @@ final class TableFitter {
         return fitter.polished(fitter.table(best.rows()));
     }
 
-    /** Typeable volts where a row may stand: the corners, and a fine grid between. */
+    /** Returns the typeable volts where a row may stand: the corners and a fine grid between them. */
     private static double[] grid(List<Point> targets, DoubleUnaryOperator typeable) {
         double low = targets.getFirst().volts();
         double high = targets.getLast().volts();
@@ -74,7 +74,7 @@ final class TableFitter {
         return grid.stream().mapToDouble(v -> v).toArray();
     }
 
-    /** A grid that is fine where the rows are, and a step and a half of the even grid wide there. */
+    /** Returns a grid that is fine about the rows found, one and a half steps of the even grid wide. */
     private void finer(List<Point> rows, double part) {
         double low = targets.getFirst().volts();
         double high = targets.getLast().volts();
@@ -93,7 +93,10 @@ final class TableFitter {
         grid = fine.stream().mapToDouble(v -> v).toArray();
     }
 
-    /** Number to be shown at volts: the law, straight between targets; the middle where one voltage stands for two. */
+    /**
+     * Returns the number wanted at a voltage: the law, straight between targets, or the middle where one voltage stands for
+     * two.
+     */
     private double wanted(double volts) {
         double[] same = targets.stream().filter(t -> t.volts() == volts).mapToDouble(Point::value).toArray();
         if (same.length > 0) {
@@ -115,7 +118,7 @@ final class TableFitter {
                 rows.stream().map(r -> new Point(r.volts(), SettingFinder.round(r.value(), decimals))).toList());
     }
 
-    /** A row for each corner of the law. */
+    /** Makes a row for each corner of the law. */
     private Table corners() {
         TreeSet<Double> volts = new TreeSet<>();
         targets.forEach(t -> volts.add(typeable.applyAsDouble(t.volts())));
@@ -127,7 +130,7 @@ final class TableFitter {
         return table(volts.stream().map(v -> new Point(v, wanted(v))).toList());
     }
 
-    /** Without the rows that change nothing: those on the line between their neighbours, to half a digit. */
+    /** Drops rows on the line between their neighbours, to half a digit. */
     private Table fewest(Table corners) {
         double enough = Math.max(SettingFinder.furthest(corners, targets), 0.5 * Math.pow(10, -decimals));
         List<Point> rows = new ArrayList<>(corners.rows());
@@ -141,7 +144,7 @@ final class TableFitter {
         return polished(new Table(rows));
     }
 
-    /** Values moved by single digits while that makes the worst error less. */
+    /** Moves values by single digits while that reduces the worst error. */
     private Table polished(Table table) {
         double digit = Math.pow(10, -decimals);
         Table best = table;
@@ -167,15 +170,15 @@ final class TableFitter {
         return best;
     }
 
-    /** Values that can be reached at a row, from which row before it and which of that one's. */
+    /** The values that can be reached at a row, and from which values of which row before. */
     private record Reached(double low, double high, int row, int part) {
     }
 
-    /** Rows and the least error that they keep. */
+    /** Rows with the error that they keep. */
     private record Free(List<Point> rows, double error) {
     }
 
-    /** The least error by halving, where one is known that is kept, and one below which nothing is looked for. */
+    /** Finds the least error by halving, between an error that is known to be kept and a floor. */
     private Free free(int most, double floor, Free known, int halvings) {
         double low = floor;
         Free best = known;
@@ -191,7 +194,7 @@ final class TableFitter {
         return best;
     }
 
-    /** Rows that keep an error, at most so many; null when there are none. */
+    /** Finds at most so many rows that keep an error; null when there are none. */
     private @Nullable List<Point> reach(double error, int most) {
         int n = grid.length;
         double[][] tube = new double[n][];
@@ -228,7 +231,7 @@ final class TableFitter {
         return null;
     }
 
-    /** Parts that lie within another are left out. */
+    /** Adds a part and drops parts that lie within another. */
     private static void keep(List<Reached> parts, Reached line) {
         for (Reached known : parts) {
             if (known.low() <= line.low() && known.high() >= line.high()) {
@@ -239,7 +242,7 @@ final class TableFitter {
         parts.add(line);
     }
 
-    /** Lowest and highest number that may be shown at volts. */
+    /** Returns the lowest and highest number that may be shown at a voltage. */
     private double[] tube(double volts, double error) {
         double low = Double.NEGATIVE_INFINITY;
         double high = Double.POSITIVE_INFINITY;
@@ -254,7 +257,10 @@ final class TableFitter {
                 : new double[]{low, high};
     }
 
-    /** The values at row j that straight lines from row i reach inside the tube: a polygon, cut by each corner between. */
+    /**
+     * Finds the values at row j that straight lines from row i reach inside the tube: a polygon, clipped at each corner
+     * between them.
+     */
     private @Nullable Reached through(Reached before, int i, int part, int j, double[] tube, double error) {
         if (tube[0] > tube[1]) {
             return null;
@@ -277,7 +283,7 @@ final class TableFitter {
         return low <= high ? new Reached(low, high, i, part) : null;
     }
 
-    /** The part of a polygon of values at both rows where the line between them stays below (side 1) or above a limit. */
+    /** Clips a polygon of values at both rows to where the line between them stays below (side 1) or above a limit. */
     private static List<double[]> cut(List<double[]> polygon, double along, double limit, int side) {
         List<double[]> left = new ArrayList<>(polygon.size() + 1);
         for (int i = 0; i < polygon.size(); i++) {
@@ -296,7 +302,7 @@ final class TableFitter {
         return left;
     }
 
-    /** Back from the end: at each row a value from which the next one can be met. */
+    /** Walks back from the end and picks at each row a value from which the next one can be met. */
     private List<Point> rows(List<List<List<Reached>>> reached, int last, double error) {
         List<Point> rows = new ArrayList<>();
         int j = grid.length - 1;

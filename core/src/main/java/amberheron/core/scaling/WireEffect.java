@@ -1,7 +1,7 @@
 package amberheron.core.scaling;
 
 /**
- * Effect of the way from output to pin on the volts: v at the output becomes gain·v + shift, never above a ceiling.
+ * Effect of the wire on the volts: v at the output arrives as gain·v + shift, but never above a ceiling.
  *
  * @param gain more than 0
  * @param shift V

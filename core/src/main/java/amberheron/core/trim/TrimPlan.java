@@ -24,9 +24,9 @@ import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Advice to the tuner: how much fuel each bin of speed and load wants, only as far as the drive makes it sure. What is
- * little sure is drawn towards no change, neighbours speak for one another, nothing is advised beyond its limit, and a bin
- * that asks for the limit twice is a fault to find.
+ * Advice to the tuner: the fuel that each bin of speed and load needs, weighted by the evidence. An uncertain need shrinks
+ * towards no change, neighbours are averaged in, nothing is advised beyond the limit, and a bin that asks for the limit
+ * twice is reported as a fault to find.
  *
  * @param axis by what the load is told
  * @param speeds middles of the bins, 1/min
@@ -36,27 +36,27 @@ import org.jspecify.annotations.Nullable;
  */
 public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, List<Cell> cells,
         List<Finding> findings) {
-    /** Nothing is advised beyond this, as a part of the fuel. */
+    /** Greatest advice, as a part of the fuel. */
     public static final double LIMIT = 0.20;
-    /** Nearer than this it is done, as a part of the fuel. */
+    /** Need below which a bin is done, as a part of the fuel. */
     public static final double DONE = 0.02;
-    /** So far has to be driven, mixed, before any advice, m. */
+    /** Distance of mixed driving before any advice, m. */
     public static final double FAR_ENOUGH = 16_000;
     private static final double FEWEST_SECONDS = 2;
     private static final int FEWEST_VISITS = 2;
     private static final double LONG_SECONDS = 5;
-    /** How far off a bin is expected to be before it was driven, as a part of the fuel. */
+    /** Standard deviation expected of a bin's need before it was driven, as a part of the fuel. */
     private static final double EXPECTED = 0.05;
-    /** Uncertainty that one settled stay leaves, λ. */
+    /** Standard uncertainty of one settled stay, λ. */
     private static final double STAY = 0.01;
-    /** Mixture at which a carburettor is left to cruise, λ: 13 with 14.7 at λ 1. */
+    /** Cruise mixture of a carburettor, λ: 13 with 14.7 at λ 1. */
     private static final double RICH_CRUISE = 13 / 14.7;
     private static final double NEIGHBOUR = 0.25;
     private static final Source PRACTICE = Source.practice(
             "after about 16 km of mixed riding; at most ±20 %; a cell at its limit twice is a fault; done within 1 to 2 %");
     private static final Source OWN = Source.memory("how much evidence is enough is our own choice");
 
-    /** How a bin stands. */
+    /** State of a bin. */
     public enum State {
         NOT_DRIVEN("not driven"),
         TOO_LITTLE("too little to tell"),
@@ -108,7 +108,7 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
     }
 
     /**
-     * The engine and its reader, as far as they are asked.
+     * What is asked about the engine and its reader.
      *
      * @param traits traits of the engine
      * @param against what on the road speaks against any trimming: a reader that lies, an engine that is to be stopped
@@ -125,7 +125,7 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
         return findings.stream().noneMatch(f -> f.verdict() == Verdict.FAIL && f.check().is(TrimCheck.HELD));
     }
 
-    /** The sheet once this is handed out: its bins, and what it gave each; what was given before stays where it gives none. */
+    /** Returns the sheet after this advice was handed out; a bin without advice keeps what it was given before. */
     public TrimSheet given(TrimSheet before) {
         List<TrimSheet.BinTarget> told = new ArrayList<>();
         for (Cell cell : cells) {
@@ -146,7 +146,7 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
         return cells.get(load * speeds.size() + speed);
     }
 
-    /** Plans; empty where the drive passed no gate. */
+    /** Makes the plan; empty where nothing of the drive passed the gates. */
     public static Optional<TrimPlan> of(Fuelling fuelling, TrimSheet sheet, Asked asked) {
         if (fuelling.spots().isEmpty()) {
             return Optional.empty();
@@ -211,7 +211,7 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
         return spots.stream().mapToDouble(s -> s.seconds() * of.applyAsDouble(s)).sum() / seconds;
     }
 
-    /** Cruise at part load, full load at the top, straight between. */
+    /** Returns the usual target: cruise at part load, full load at the top, straight between. */
     private static double target(LoadAxis axis, double load, double highest, Asked asked) {
         double full = DisplaySetUp.fullLoad(asked.traits().contains(EngineTrait.BOOSTED));
         double cruise = asked.traits().contains(EngineTrait.CARBURETTOR) ? RICH_CRUISE : 1;
@@ -245,7 +245,10 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
         return Math.round(Math.clamp(part, -LIMIT, LIMIT) * 1000) / 1000.0;
     }
 
-    /** Its own need and those of its neighbours, each by how sure it is; then drawn towards nothing by how sure it is itself. */
+    /**
+     * Averages a bin's need with its neighbours', each weighted by its certainty, and shrinks the result by the bin's own
+     * certainty.
+     */
     private static double smoothed(List<Cell> all, int i, int wide) {
         double weight = 0;
         double sum = 0;

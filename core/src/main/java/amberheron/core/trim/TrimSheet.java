@@ -17,15 +17,15 @@ import org.jspecify.annotations.Nullable;
  * @param targets what is wanted there and what was given there before
  */
 public record TrimSheet(List<Double> speeds, List<Double> loads, List<BinTarget> targets) {
-    /** Nothing said. */
+    /** No bins of the shop's own. */
     public static final TrimSheet NONE = new TrimSheet(List.of(), List.of(), List.of());
-    /** More bins than this along one side is no sheet that anybody reads. */
+    /** Greatest number of bins along one side. */
     public static final int MOST = 32;
     private static final List<Double> USUAL_SPEEDS = List.of(800.0, 1200.0, 1600.0, 2000.0, 2500.0, 3000.0, 3500.0,
             4000.0, 4500.0, 5000.0, 5500.0, 6000.0);
 
     /**
-     * Of one bin.
+     * Target and earlier advice of one bin.
      *
      * @param target mixture wanted there, λ; null for the usual one
      * @param given fuel given there before, as a part; null for none

@@ -27,7 +27,7 @@ public final class Phrase {
         language = translation;
     }
 
-    /** A sentence with its values, in the language at hand and the notation of {@link java.util.Formatter}. */
+    /** Formats a sentence with its values, in the language at hand and the notation of {@link java.util.Formatter}. */
     @FormatMethod
     public static String say(@FormatString String pattern, @Nullable Object... values) {
         try {
@@ -37,13 +37,13 @@ public final class Phrase {
         }
     }
 
-    /** Words without values in the language at hand, for those that are kept as data: names of choices, of checks. */
+    /** Translates words without values, for those that are kept as data: names of choices, of checks. */
     public static String word(String english) {
         return english.isEmpty() ? english : language.apply(english);
     }
 
     /**
-     * So many of a thing.
+     * Says a count with its noun.
      *
      * @param one what is said of one of them, such as {@code 1 job}
      * @param many the pattern for any other number, such as {@code %d jobs}
@@ -53,18 +53,18 @@ public final class Phrase {
         return number == 1 ? word(one) : say(many, number);
     }
 
-    /** A text for machines, the same in every language: files, drawings, what is sent to an instrument. */
+    /** Formats a text for machines, the same in every language: files, drawings, what is sent to an instrument. */
     @FormatMethod
     public static String fixed(@FormatString String pattern, @Nullable Object... values) {
         return String.format(Locale.ROOT, pattern, values);
     }
 
-    /** Words as they begin a sentence or name a field; not empty. */
+    /** Returns the words with a capital, as they begin a sentence or name a field; not empty. */
     public static String capital(String words) {
         return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 
-    /** Words as they stand within a sentence; not empty. */
+    /** Returns the words without a capital, as they stand within a sentence; not empty. */
     public static String small(String words) {
         return Character.toLowerCase(words.charAt(0)) + words.substring(1);
     }

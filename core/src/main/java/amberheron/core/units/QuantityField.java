@@ -24,10 +24,10 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
     private static final Pattern NUMBER = Pattern
             .compile(
                     "([-+−–])?\\s*(?:(?:(\\d+)\\s+)?(\\d+)\\s*/\\s*(\\d+)|(\\d*[.,]?\\d+(?:[eE][-+]?\\d+)?|\\d+[.,]))\\s*(.*)");
-    /** 1,500 is one and a half to some and fifteen hundred to others. */
+    /** Entries with a comma that could separate thousands or decimals, such as 1,500. */
     private static final Pattern AMBIGUOUS = Pattern.compile("[-+−–]?\\s*[1-9]\\d{0,2},\\d{3}(?!\\d).*");
     private static final Pattern CLOCK = Pattern.compile("(\\d{1,2}):(\\d{2})");
-    /** Longer than any honest entry; keeps a pasted file from being parsed. */
+    /** Greatest length of an entry, in characters; keeps a pasted file from being parsed. */
     private static final int MOST_CHARACTERS = 60;
 
     public QuantityField {
@@ -36,7 +36,7 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
         }
     }
 
-    /** A field whose limits are given in its own unit. */
+    /** Makes a field whose limits are given in its own unit. */
     public static QuantityField of(String name, Unit unit, double min, double max) {
         return new QuantityField(name, unit.dimension(), unit, unit.toSi(min), unit.toSi(max));
     }
@@ -46,7 +46,7 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
         return word(name);
     }
 
-    /** The same field, read in another unit when none is typed. */
+    /** Returns the field with another unit for entries without one. */
     public QuantityField in(Unit other) {
         return new QuantityField(name, dimension, other, min, max);
     }

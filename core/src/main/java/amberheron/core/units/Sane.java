@@ -10,19 +10,19 @@ import org.jspecify.annotations.Nullable;
  * The same limits stand in the document's schema. Our own choice, no published source.
  */
 public enum Sane {
-    /** Along the pipe or cable, before or behind where it counts from, m. */
+    /** A place along pipe or cable, before or behind where it counts from, m. */
     PLACE(-10, 100, "m"),
     /** A length, m. */
     LENGTH(0, 100, "m"),
     /** A pipe, a hole, a wall, m. */
     BORE(0, 1, "m"),
-    /** A gap, which may be wanting, m. */
+    /** A gap, m; negative where parts overlap. */
     GAP(-1, 10, "m"),
     /** An angle, rad. */
     ANGLE(-6.4, 6.4, "rad"),
     /** A signal, V. */
     SIGNAL(-60, 60, "V"),
-    /** From the bottom to the top of what a signal can be, or from one point of a law to the next, V. */
+    /** A span of a signal, from its least to its greatest value or between two points of a law, V. */
     SPAN(0.001, 120, "V"),
     /** A vehicle's supply, V. */
     SUPPLY(-100, 100, "V"),
@@ -52,7 +52,7 @@ public enum Sane {
     GAS_TEMPERATURE(200, 2000, "K"),
     /** A part of a whole. */
     PART(0, 1, ""),
-    /** Above the sea, m. */
+    /** A height above the sea, m. */
     HEIGHT(-1000, 12_000, "m"),
     /** A mixture, λ; free air is shown as a number of this size. */
     MIXTURE(0, 200, "λ"),
@@ -88,7 +88,7 @@ public enum Sane {
     }
 
     /**
-     * Refuses what cannot be meant; NaN and infinity never are.
+     * Refuses a value outside the range, NaN and infinity included.
      *
      * @param field what the value is called
      * @param value SI; null for what is not known

@@ -16,8 +16,8 @@ import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
 
 /**
- * The job book as the desktop sees it, whatever database is behind it: everything is asked for and answered later, in
- * the order it was asked. An answer fails with {@link BookProblem} when the book cannot do it.
+ * The job book as the desktop sees it, whatever database is behind it. Every question is answered later, in the order
+ * asked. An answer fails with {@link BookProblem} when the book cannot do it.
  */
 public interface Book extends AutoCloseable {
     /** Every job, by number, without its document. */
@@ -29,7 +29,7 @@ public interface Book extends AutoCloseable {
     /** Some of the jobs, by number, without their documents. */
     CompletableFuture<List<JobSummary>> jobs(Collection<String> ids);
 
-    /** Tells, on a thread of its own, what is changed here or elsewhere from now on. To be called once. */
+    /** Calls back, on a thread of its own, with every change made here or elsewhere from now on. To be called once. */
     CompletableFuture<Void> watch(Consumer<BookEvent> listener);
 
     /** A job; empty when the book has none of this number. */
@@ -59,7 +59,7 @@ public interface Book extends AutoCloseable {
     /** Notes something in the lives of sensors; what was noted of the same day, kind and job is replaced. */
     CompletableFuture<Void> note(List<SensorLife> lives);
 
-    /** Takes a note back. */
+    /** Removes a note. */
     CompletableFuture<Void> forget(String number, SensorNote note);
 
     /** Keeps preferences. */
@@ -68,7 +68,7 @@ public interface Book extends AutoCloseable {
     /** Puts a copy of the book beside it, unless the day has one. */
     CompletableFuture<Void> copy(LocalDate day);
 
-    /** Waits until all that was asked is done, then lets the book go. */
+    /** Waits until everything asked is done, then releases the book. */
     @Override
     void close();
 }

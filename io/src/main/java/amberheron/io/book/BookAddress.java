@@ -23,11 +23,11 @@ import org.jspecify.annotations.Nullable;
 
 /** Where the shop's book is. */
 public sealed interface BookAddress {
-    /** The name under which the surroundings say where it is. */
+    /** Environment variable that says where the book is. */
     String VARIABLE = "HERON_BOOK";
-    /** The name under which the surroundings say its password, where the address does not. */
+    /** Environment variable that says its password, where the address does not. */
     String PASSWORD = "HERON_BOOK_PASSWORD";
-    /** The file of the home folder that says it where the surroundings do not. */
+    /** File of the home folder that says where the book is, unless the environment does. */
     String FILE = "book-at";
 
     /** The address as it is shown; never with a password. */
@@ -150,7 +150,8 @@ public sealed interface BookAddress {
     }
 
     /**
-     * Where the book of a home folder is: as the surroundings say, as was chosen in the window, else a file in it.
+     * Returns the address of a home folder's book: as the environment says, as was chosen in the window, else a file in the
+     * folder.
      *
      * @param said the surroundings' own; empty for none
      * @throws UnusableInput when that is not an address, or others can read a password in it
@@ -170,14 +171,16 @@ public sealed interface BookAddress {
         return read;
     }
 
-    /** The same with a password that was asked for, or stands in the surroundings; one that it has already stays. */
+    /**
+     * Returns the address with a password that was asked for or stands in the environment; one that it has already stays.
+     */
     default BookAddress with(Optional<String> password) {
         return this instanceof OfServer s && s.password() == null && password.filter(p -> !p.isEmpty()).isPresent()
                 ? new OfServer(s.host(), s.port(), s.database(), s.user(), password.get(), s.tls())
                 : this;
     }
 
-    /** A book that is there, or a new one where it is meant: a word that is neither makes no empty book. */
+    /** Returns the address if its book exists or a new one is meant, so that a mistyped address makes no empty book. */
     private static BookAddress present(BookAddress address) {
         if (address instanceof OfFile file && !Files.exists(file.file())) {
             Path folder = file.file().toAbsolutePath().getParent();
@@ -191,7 +194,7 @@ public sealed interface BookAddress {
     }
 
     /**
-     * Keeps what was chosen for the next start, in a file that nobody else can read.
+     * Keeps the chosen address for the next start, in a file that nobody else can read.
      *
      * @throws UnusableInput when it is not an address, or cannot be kept
      */

@@ -29,8 +29,8 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
- * Copies of a book in a file, one for a day. Each is read through before an older one goes; one in which jobs are damaged
- * that the copy before has whole is kept beside the others and makes none of them go.
+ * Copies of a book in a file, one for each day. Each is read through before an older one is deleted. A copy with damaged
+ * jobs that the copy before has whole is kept beside the others, and none is deleted for it.
  */
 final class BookCopies {
     private static final Pattern NAME = Pattern.compile("book-(\\d{4}-\\d{2}-\\d{2})\\.db");
@@ -132,7 +132,10 @@ final class BookCopies {
         }
     }
 
-    /** Of these days, the last fourteen, the last of each of the last eight weeks and of the last twenty-four months. */
+    /**
+     * Returns the days to keep: the last fourteen, the last of each of the last eight weeks and of the last twenty-four
+     * months.
+     */
     static Set<LocalDate> kept(List<LocalDate> days) {
         List<LocalDate> newest = days.stream().sorted(Comparator.reverseOrder()).toList();
         Set<LocalDate> kept = new HashSet<>(newest.stream().limit(DAYS).toList());

@@ -23,7 +23,7 @@ import java.util.function.Supplier;
 public final class BookThread implements Book {
     private final OpenBook book;
     private final Executor thread;
-    /** For what takes long and need not wait its turn. */
+    /** Executor for long work that need not wait its turn. */
     private final Executor aside;
     private final Runnable end;
 
@@ -34,7 +34,7 @@ public final class BookThread implements Book {
         this.end = end;
     }
 
-    /** A book with a thread for it. */
+    /** Opens a book on a thread of its own. */
     public static BookThread of(OpenBook book) {
         ExecutorService one = daemon("book");
         ExecutorService aside = daemon("book's copy");
@@ -45,7 +45,7 @@ public final class BookThread implements Book {
         });
     }
 
-    /** A book that does everything at once, for callers that wait anyway. */
+    /** Opens a book that does everything at once, for callers that wait anyway. */
     public static BookThread direct(OpenBook book) {
         return new BookThread(book, Runnable::run, Runnable::run, () -> {
         });

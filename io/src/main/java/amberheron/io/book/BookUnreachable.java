@@ -13,7 +13,7 @@ public final class BookUnreachable extends BookProblem {
         asked = true;
     }
 
-    /** Of a book that is known to be out of reach. */
+    /** Reports a book that is known to be out of reach. */
     public BookUnreachable(String book) {
         super(words(book));
         asked = false;

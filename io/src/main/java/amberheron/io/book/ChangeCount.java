@@ -20,8 +20,8 @@ import java.util.logging.Logger;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How many changes a book in a file has taken, kept in a small file beside it. The database drops a write-ahead log that is
- * damaged, or was deleted, without a word; a book that then has fewer changes than were counted has lost some.
+ * Number of changes that a book in a file has taken, kept in a small file beside it. The database silently drops a
+ * write-ahead log that is damaged or was deleted; a book that then has fewer changes than were counted has lost some.
  */
 final class ChangeCount implements AutoCloseable {
     private static final Logger LOG = Logger.getLogger(ChangeCount.class.getName());
@@ -46,7 +46,7 @@ final class ChangeCount implements AutoCloseable {
         return book.resolveSibling(TextFiles.name(book) + ending);
     }
 
-    /** Looks at a book before the database does: a log that was not brought in is remembered as it lies there. */
+    /** Looks at a book before the database does, and remembers a log that was not brought in as it lies there. */
     static ChangeCount before(Path book) {
         ChangeCount count = new ChangeCount(book);
         try {

@@ -42,14 +42,14 @@ public final class JobBook implements OpenBook {
     }
 
     /**
-     * Line of a job in the list of jobs, and the habits of the shop by which it was worked out.
+     * A job's line in the list of jobs, and the habits of the shop by which it was judged.
      *
      * @param by {@link ShopHabits#mark}
      */
     public record Judged(JobSummary summary, String by) {
     }
 
-    /** A job as kept, with the revision that a change must be based on. */
+    /** A job as kept, with the revision that a change has to be based on. */
     public record Kept(JobDocument document, long revision) {
     }
 
@@ -187,7 +187,7 @@ public final class JobBook implements OpenBook {
         });
     }
 
-    /** Whether it is in already: an answer may get lost on the line after the entry was taken. */
+    /** Returns whether an entry is in already: its answer may have been lost on the line after it was taken. */
     private static boolean has(Handle in, JobDocument document, long revision) {
         return in.createQuery("select 1 from job where id = :id and revision = :revision and digest = :digest")
                 .bind("id", document.job().id()).bind("revision", revision)
@@ -311,7 +311,7 @@ public final class JobBook implements OpenBook {
         sensors.forget(number, note);
     }
 
-    /** Of a copy: what it knows of sensors, and has still to say to the book that it follows. */
+    /** Returns what a copy knows of sensors, and has still to tell the book that it follows. */
     SensorNotes sensors() {
         return sensors;
     }
@@ -400,7 +400,7 @@ public final class JobBook implements OpenBook {
         return store.said();
     }
 
-    /** Runs with the one connection, once more where the line was down; so nothing may do harm when it is done twice. */
+    /** Runs work with the one connection, and once more where the line was down; the work must be idempotent. */
     synchronized <T> T with(Function<Handle, T> work) {
         try {
             return store.jdbi().withHandle(work::apply);

@@ -24,9 +24,9 @@ import java.util.NoSuchElementException;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
-/** How a job lies in the book's columns. */
+/** A job in the book's columns. */
 final class JobRow {
-    /** One line of the list of jobs. */
+    /** Columns of a line in the list of jobs. */
     static final String LISTED = "id, vehicle, judged, states, waits, detail, checked, booked, bay, spread, fault";
     /** The columns that follow from a job, as they are set. */
     static final String JUDGED = "judged = :judged, states = :states, waits = :waits, detail = :detail, "
@@ -103,7 +103,10 @@ final class JobRow {
         return digest == null || digest.equals(digest(text));
     }
 
-    /** Whatever a row says that is not understood is taken for not seen yet: the job itself is in its document. */
+    /**
+     * Reads a line of the list; a row that is not understood counts as not seen yet, since the job itself is in its
+     * document.
+     */
     static JobSummary summary(ResultSet row) throws SQLException {
         // By position, as LISTED has them: finding a column by its name takes longer than reading it.
         String id = row.getString(1);

@@ -14,7 +14,7 @@ import org.flywaydb.core.api.configuration.FluentConfiguration;
 final class Migration {
     /** The newest migration; a book that has it is not migrated again, which saves a good part of the start. */
     private static final int SCHEMA = 7;
-    /** Held, since a logger that nobody holds forgets its level. */
+    /** Held because a logger that nobody references forgets its level. */
     private static final Logger FLYWAY = Logger.getLogger("org.flywaydb");
     private static final String HISTORY = "flyway_schema_history";
 

@@ -20,8 +20,8 @@ import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 
 /**
- * An open book that answers at once, wherever it is kept. Whatever fails with {@link BookProblem} left the book as it
- * was, but {@link BookUnreachable}: of that nothing is known, and the same may be asked again without harm.
+ * An open book that answers at once, wherever it is kept. A call that fails with {@link BookProblem} left the book as it
+ * was. After {@link BookUnreachable} the outcome is unknown, and the same call may be made again without harm.
  */
 public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBook {
     /**
@@ -136,7 +136,7 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
         return save(document, judged, basedOn, List.of());
     }
 
-    /** Which of these entries into a job the book has taken, in their order. */
+    /** Returns which of these entries into a job the book has taken, in their order. */
     List<EntryKey> taken(String job, List<EntryKey> keys);
 
     /** Identity of this book, wherever it is moved; empty where that is not known out of reach. */
@@ -163,8 +163,8 @@ public sealed interface OpenBook extends AutoCloseable permits JobBook, SharedBo
     Optional<byte[]> photo(String digest);
 
     /**
-     * Whether a photo has to be put in for others to see it. A book in a file leaves photos where they lie, beside it; each
-     * day's copy of it would hold them again.
+     * Returns whether a photo has to be put in for others to see it. A book in a file leaves photos where they lie beside
+     * it, since each day's copy of it would hold them again.
      */
     boolean lacks(String digest);
 

@@ -14,14 +14,16 @@ import java.util.Optional;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 
-/** Photos kept with a job: copied beside the book, known by their digest; where bays share a book, by way of it. */
+/**
+ * Photos kept with a job: copied beside the book and known by their digest; where bays share a book, carried through it.
+ */
 public final class Photos {
     private static final long MOST_BYTES = 40L << 20;
 
     private Photos() {
     }
 
-    /** Where those of a job lie. */
+    /** Returns the folder of a job's photos. */
     public static Path folder(Path home, Job job) {
         return home.resolve("photos").resolve(JobNumber.stem(job.id()));
     }

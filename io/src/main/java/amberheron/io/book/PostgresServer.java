@@ -27,8 +27,8 @@ final class PostgresServer implements Store {
     private static final int OLDEST = 15;
     private static final String CHANNEL = "amber_heron_book";
     /**
-     * How long a bay waits: for the line, for an answer, for another bay's lock. Long enough for a slow network, short
-     * enough that a person who stands at the car goes on with the copy.
+     * Time limits for the connection, an answer, and another bay's lock: long enough for a slow network, short enough that
+     * a person at the car goes on with the copy.
      */
     private static final Map<String, String> PATIENCE = Map.of("connectTimeout", "3", "socketTimeout", "10",
             "tcpKeepAlive", "true", "logServerErrorDetail", "false", "options",

@@ -90,7 +90,7 @@ final class SensorNotes {
         return "delete from " + table + " where number = :number and noted = :noted and kind = :kind and job = :job";
     }
 
-    /** Of a copy: notes what the book that it follows has still to be told. */
+    /** Notes in a copy what the book that it follows has still to be told. */
     void noteForLater(List<SensorLife> lives) {
         book.change(t -> {
             insert(t, "sensor_note_left", lives);
@@ -98,12 +98,12 @@ final class SensorNotes {
         });
     }
 
-    /** Of a copy: what the book that it follows has still to be told. */
+    /** Returns what a copy has still to tell the book that it follows. */
     List<SensorLife> left() {
         return all("sensor_note_left");
     }
 
-    /** Of a copy: these were told. */
+    /** Notes in a copy that the book it follows was told of these. */
     void told(List<SensorLife> lives) {
         book.change(t -> {
             lives.forEach(l -> l.notes().forEach(
@@ -113,7 +113,7 @@ final class SensorNotes {
         });
     }
 
-    /** Of a copy: these are all that the book that it follows knows. */
+    /** Replaces all that a copy knows by what the book that it follows knows. */
     void follow(List<SensorLife> lives) {
         book.change(t -> {
             t.execute("delete from sensor_note");

@@ -24,9 +24,9 @@ import java.util.logging.Logger;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A book on a server, with a copy on this machine that follows it. While the server does not answer, the copy does;
- * a job that is changed then is refused with {@link BookUnreachable}, since another bay may be changing it too: who
- * entered it keeps it and asks again. What the shop agreed on is the server's; what this bay likes is the copy's.
+ * A book on a server, with a copy on this machine that follows it. While the server does not answer, the copy does. A
+ * change of a job is then refused with {@link BookUnreachable}, since another bay may be changing it too; whoever entered
+ * it keeps it and asks again. Habits of the shop are kept on the server, preferences of this bay in the copy.
  */
 public final class SharedBook implements OpenBook {
     private static final int BATCH = 50;
@@ -34,7 +34,7 @@ public final class SharedBook implements OpenBook {
     private final JobBook server;
     private final JobBook copy;
     private volatile boolean inReach = true;
-    /** Whether who listens was last told that it is in reach. */
+    /** Whether the listener was last told that the book is in reach. */
     private volatile boolean told = true;
     private boolean followed;
 
@@ -84,7 +84,7 @@ public final class SharedBook implements OpenBook {
         };
     }
 
-    /** An entry that the server has taken is taken, even where the copy's disk is full. */
+    /** Repeats a change in the copy; one that fails there, as on a full disk, is still taken by the server. */
     private void alsoHere(Runnable what) {
         try {
             what.run();
@@ -237,7 +237,10 @@ public final class SharedBook implements OpenBook {
         return read(JobBook::lives);
     }
 
-    /** Out of reach it is noted here, and there as soon as the server answers: notes of two bays do not meet. */
+    /**
+     * Keeps a note in the copy while the server is out of reach, and sends it as soon as it answers: notes of two bays
+     * cannot conflict.
+     */
     @Override
     public void note(List<SensorLife> lives) {
         try {

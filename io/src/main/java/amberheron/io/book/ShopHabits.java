@@ -15,7 +15,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
-/** The shop's habits as they are kept in its book; anything there that is not understood is ours. */
+/** The shop's habits as kept in its book; a value that is not understood counts as ours. */
 public final class ShopHabits {
     private static final String TILT = "school.tilt";
     private static final String CATALYST = "school.catalyst";
@@ -33,7 +33,7 @@ public final class ShopHabits {
     private ShopHabits() {
     }
 
-    /** Whether all bays of the shop share what is kept under this name; else it is this bay's own. */
+    /** Returns whether all bays share what is kept under a name; else it belongs to this bay. */
     static boolean isOfShop(String name) {
         return name.startsWith("school.") || Set.of(MONTHS, DEMO, BOOK, NAME, PAPER).contains(name);
     }
@@ -56,14 +56,14 @@ public final class ShopHabits {
                 shop.schools().bank().name(), MONTHS, String.valueOf(shop.recalibrateMonths()));
     }
 
-    /** All that a job is judged by, but the laws. */
+    /** Lists everything that a job is judged by, except the laws. */
     public static Map<String, String> all(Shop shop) {
         Map<String, String> all = new TreeMap<>(written(shop));
         all.put(DEMO, shop.demo() ? "yes" : "no");
         return all;
     }
 
-    /** A short mark of all that a job is judged by: jobs judged by other habits or laws have another. */
+    /** Returns a short mark of everything that a job is judged by; other habits or laws give another mark. */
     public static String mark(Shop shop) {
         return TextFiles.digest(
                 (written(shop).entrySet().stream().sorted(Map.Entry.comparingByKey()).toList() + " " + shop.demo() + " "

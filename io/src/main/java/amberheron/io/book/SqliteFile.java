@@ -33,7 +33,7 @@ import org.sqlite.SQLiteException;
 final class SqliteFile implements Store {
     private static final byte[] SQLITE_HEADER = "SQLite format 3\0"
             .getBytes(StandardCharsets.US_ASCII);
-    /** A book up to this size is looked through while it is opened; a larger one before the first entry, bytes. */
+    /** Size up to which a book is checked while it is opened, bytes; a larger one is checked before the first entry. */
     private static final long QUICK = 8L << 20;
     /** How long to wait for another program that writes, ms. */
     private static final int PATIENCE = 3000;
@@ -210,7 +210,7 @@ final class SqliteFile implements Store {
         return new FileSubscription(connect(file));
     }
 
-    /** Hears by asking, since a file does not speak: twice a second is well within what a person notices. */
+    /** Polls for changes, since a file cannot notify; twice a second is well within what a person notices. */
     private static final class FileSubscription implements Subscription {
         private static final Duration EVERY = Duration.ofMillis(500);
         private final Connection connection;

@@ -16,16 +16,16 @@ sealed interface Store extends AutoCloseable permits SqliteFile, PostgresServer 
     /** How messages call it. */
     String name();
 
-    /** Works with its one connection, made anew where it was lost. */
+    /** Returns its one connection, made anew where it was lost. */
     Jdbi jdbi() throws SQLException;
 
-    /** Another connection, for who waits until others have changed something. */
+    /** Opens another connection that waits for changes made by others. */
     Subscription listen() throws SQLException;
 
-    /** Tells who listens that something was changed; heard once the transaction is through. */
+    /** Announces a change to listeners, who hear it once the transaction is committed. */
     void announce(Handle in, String what);
 
-    /** Whether the connection went away under work that may well succeed on a new one. */
+    /** Returns whether the connection was lost under work that may well succeed on a new one. */
     boolean lost(Exception why);
 
     /** Whether there is a table of this name. */
@@ -34,7 +34,7 @@ sealed interface Store extends AutoCloseable permits SqliteFile, PostgresServer 
     /** Any table; empty in an empty database. */
     Optional<String> any(Connection in) throws SQLException;
 
-    /** Looks through the whole of it, once, before the first entry: into a damaged book nothing is written. */
+    /** Checks the whole of it, once, before the first entry: nothing is written into a damaged book. */
     void requireSound();
 
     /** Where its copies are. */
@@ -50,7 +50,7 @@ sealed interface Store extends AutoCloseable permits SqliteFile, PostgresServer 
     /** Counts a change, within its transaction. */
     void count(Handle in);
 
-    /** The change that was counted is in. */
+    /** Notes that the counted change is committed. */
     void counted();
 
     /** Notice on the state in which it was found when it was opened. */
@@ -82,7 +82,7 @@ sealed interface Store extends AutoCloseable permits SqliteFile, PostgresServer 
 
     /** A connection that waits. */
     interface Subscription extends AutoCloseable {
-        /** Asks on it. */
+        /** Returns the connection to ask on. */
         Jdbi jdbi();
 
         /** Waits a moment for a change; whether there was one. Fails when the database is out of reach. */

@@ -56,7 +56,7 @@ public record Transfer(List<String> carried, List<String> same, List<Differing> 
                     newer > 0 ? say("; this one is newer") : newer < 0 ? say("; that one is newer") : "");
         }
 
-        /** To the second: what comes after it tells nobody anything. */
+        /** Writes a moment to the second, since smaller parts tell nobody anything. */
         private static String day(String instant) {
             return instant.length() < 19
                     ? say("at an unknown time")
@@ -293,7 +293,7 @@ public record Transfer(List<String> carried, List<String> same, List<Differing> 
             return JobRow.digest(text("document"));
         }
 
-        /** Whether it is as it was kept, as far as is known. */
+        /** Returns whether a row is as it was kept, as far as that is known. */
         boolean sound() {
             return JobRow.isWhole(columns.get("digest") == null ? null : text("digest"), text("document"));
         }
@@ -356,7 +356,7 @@ public record Transfer(List<String> carried, List<String> same, List<Differing> 
         return all;
     }
 
-    /** Jobs go from where they are kept to where they are kept, not by way of a copy. */
+    /** Returns the book that really keeps the jobs, so that they are not carried by way of a copy. */
     private static JobBook kept(OpenBook book) {
         return switch (book) {
             case JobBook own -> own;

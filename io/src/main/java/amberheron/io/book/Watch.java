@@ -10,7 +10,9 @@ import java.util.logging.Level;
 import java.util.logging.Logger;
 import org.jdbi.v3.core.Jdbi;
 
-/** Waits for what others change in a book, whether it speaks or must be asked, and goes on after the line was down. */
+/**
+ * Watches a book for changes made by others, whether it notifies or has to be polled, and goes on after the line was down.
+ */
 final class Watch implements AutoCloseable {
     private static final Duration FIRST_PAUSE = Duration.ofMillis(250);
     private static final Duration LONGEST_PAUSE = Duration.ofSeconds(2);
@@ -90,7 +92,7 @@ final class Watch implements AutoCloseable {
         tell(new BookEvent(true, changed));
     }
 
-    /** Whoever cannot take what is told does not end the watch. */
+    /** Tells the listener; one that fails does not end the watch. */
     private void tell(BookEvent heard) {
         try {
             listener.accept(heard);

@@ -90,7 +90,10 @@ public record CatalogueUpdate(List<String> added, List<String> replaced, List<St
         return new CatalogueUpdate(added, replaced, same, leftOut);
     }
 
-    /** Both together, since a blend may name a fuel of the shop's; without the new entries that cannot be used. */
+    /**
+     * Reads both files together, since a blend may name a fuel of the shop's, and leaves out new entries that cannot be
+     * used.
+     */
     private static Updated usable(String kind, Reading<Object> read, String ownName, String own, String moreName,
             String more,
             List<String> leftOut) {

@@ -10,13 +10,13 @@ import java.util.regex.Pattern;
 
 /** Cells of a table that people open in a spreadsheet. */
 public final class Cells {
-    /** A spreadsheet runs a cell that begins so. */
+    /** Beginning of a cell that a spreadsheet would run as a formula. */
     private static final Pattern RUN = Pattern.compile("^[=+@\\t\\r]|^-(?![\\d.,]*$)");
 
     private Cells() {
     }
 
-    /** A cell that no spreadsheet takes for a formula: an apostrophe stands before one that it would run. */
+    /** Makes cells that no spreadsheet takes for a formula: an apostrophe stands before one that it would run. */
     public static String[] safe(String... cells) {
         String[] out = new String[cells.length];
         for (int i = 0; i < cells.length; i++) {

@@ -15,9 +15,9 @@ import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Log of what a controller sends: {@code time} in seconds since it was begun, {@code controller_lambda},
- * {@code oxygen} (mole fraction), {@code volts}, {@code supply} (V), {@code state} and {@code source}. Each line is with the
- * system before the next one is heard, so that a program that is killed loses none but the one it was writing.
+ * Log of a controller's stream: {@code time} in seconds since it was begun, {@code controller_lambda}, {@code oxygen} (mole
+ * fraction), {@code volts}, {@code supply} (V), {@code state} and {@code source}. Each line is handed to the system before
+ * the next one is read, so that a killed program loses none but the one it was writing.
  */
 public final class StreamRecorder implements AutoCloseable {
     private final Path file;
@@ -27,7 +27,7 @@ public final class StreamRecorder implements AutoCloseable {
     private String fault = "";
 
     /**
-     * How far it is.
+     * State of the recording.
      *
      * @param fault why it stopped by itself; empty while it did not
      */
@@ -78,7 +78,7 @@ public final class StreamRecorder implements AutoCloseable {
         out.flush();
     }
 
-    /** How far it is. */
+    /** Returns the state of the recording. */
     public synchronized Written written() {
         return new Written(file, rows, fault);
     }

@@ -21,7 +21,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
-/** A place in a document that knows its own path, so that every fault can say where it is. */
+/** A place in a document that knows its own path, so that every fault can say where it stands. */
 record Cursor(String file, String path, JsonNode node) {
     private static final int MOST_SHOWN = 60;
     private static final String MOMENT = "a moment such as 2026-05-31T09:30:00Z";

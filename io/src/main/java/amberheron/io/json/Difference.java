@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
 /**
- * One value in which two versions of a job differ.
+ * A value in which two versions of a job differ.
  *
  * @param field where it stands in the document, such as {@code wiring.ground.toChassis}
  * @param ours what the one has; {@code nothing} where it has none
@@ -26,7 +26,7 @@ public record Difference(String field, String ours, String theirs) {
         return List.copyOf(all);
     }
 
-    /** The same of a part of them. */
+    /** Lists the differences within a part of two versions. */
     static List<Difference> between(String path, @Nullable JsonNode ours, @Nullable JsonNode theirs) {
         List<Difference> all = new ArrayList<>();
         compare(path, ours, theirs, all);

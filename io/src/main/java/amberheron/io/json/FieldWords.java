@@ -35,12 +35,15 @@ public record FieldWords(String words, @Nullable Dimension dimension) {
             Map.entry("handOver", Station.HAND_OVER));
     private static final FieldNames NAMES = JobForm.names();
 
-    /** Where the values stand that have a name of their own. */
+    /** Returns the paths of the values that have a name of their own. */
     static Set<String> named() {
         return NAMES.paths();
     }
 
-    /** Of a field as {@link Difference#field()} has it; one that nobody named is said in the words it is made of. */
+    /**
+     * Returns the name of a field as {@link Difference#field()} has it; one without a name of its own is called by the
+     * words in its path.
+     */
     public static FieldWords of(String field) {
         Matcher output = OF_OUTPUT.matcher(field);
         if (output.matches()) {
@@ -75,7 +78,7 @@ public record FieldWords(String words, @Nullable Dimension dimension) {
         }
     }
 
-    /** Finely enough that two values that differ are not shown alike. */
+    /** Returns enough decimals that two different values are not shown alike. */
     private static int decimals(Dimension dimension) {
         return switch (dimension) {
             case VOLTAGE, RESISTANCE, MIXTURE -> 4;

@@ -18,7 +18,7 @@ import tools.jackson.databind.node.ObjectNode;
 public final class JobDocument {
     private final Job job;
     private final ObjectNode read;
-    /** Written only when it is needed, on the thread that needs it. */
+    /** The written form, made on first use by the thread that needs it. */
     private volatile @Nullable ObjectNode written;
 
     private JobDocument(Job job, ObjectNode read, @Nullable ObjectNode written) {
@@ -106,7 +106,9 @@ public final class JobDocument {
         return text().getBytes(StandardCharsets.UTF_8);
     }
 
-    /** The writer names every field it knows, so what only the old tree has is unknown. */
+    /**
+     * Carries over unknown fields: the writer names every field it knows, so that what only the old tree has is unknown.
+     */
     private static void keepUnknown(ObjectNode old, ObjectNode fresh) {
         for (var field : old.properties()) {
             JsonNode now = fresh.get(field.getKey());
@@ -134,7 +136,7 @@ public final class JobDocument {
         }
     }
 
-    /** Another law's unknown fields say nothing about this one. */
+    /** Returns whether both objects describe the same thing; another law's unknown fields say nothing about this one. */
     private static boolean sameThing(ObjectNode from, ObjectNode to) {
         return !to.has("id") || to.get("id").equals(from.get("id"));
     }

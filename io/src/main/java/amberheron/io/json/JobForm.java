@@ -45,7 +45,7 @@ final class JobForm {
     /** The version of the document format written now. */
     static final int VERSION = 4;
     private static final String FORMAT = "amber-heron-job";
-    /** The first output stands in the document itself, as the only one does; the others beside it. */
+    /** Name of the list of outputs; the first output stands in the document itself, as an only one does. */
     private static final String OUTPUTS = "outputs";
     private static final String OTHERS = "putBy";
     private static final String FIRST = "atHand";
@@ -54,7 +54,7 @@ final class JobForm {
     /** Fields that hold a map with free keys, or one of several kinds, rather than an object with known fields. */
     private static final Set<String> MAPS = Set.of("drafts", "origins", CHANGES, "gauge", "told");
 
-    /** When what readings rest on last changed. */
+    /** Times at which the inputs that readings rest on last changed. */
     private static final class ChangesPart<T> implements Part<T, Changes> {
         private final Function<T, Changes> of;
         private final boolean ofAnOutput;

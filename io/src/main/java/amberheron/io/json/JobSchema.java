@@ -33,7 +33,7 @@ public final class JobSchema {
         private static final String TEXT = Json.text(JobForm.schema());
     }
 
-    /** The schema's checker counts in long integers and breaks off at a number beyond them. */
+    /** Refuses numbers beyond the long integers in which the schema's checker counts. */
     private static void requireCountable(String name, String place, JsonNode node) {
         node.propertyStream()
                 .forEach(e -> requireCountable(name, place.isEmpty() ? e.getKey() : place + "." + e.getKey(),
@@ -69,7 +69,7 @@ public final class JobSchema {
         }
     }
 
-    /** The reason in our own words, since those of the library are in its own languages. */
+    /** Returns the reason in our own words, since the library's are in its own languages. */
     private static String why(Error fault) {
         Object[] said = fault.getArguments();
         JsonNode node = fault.getInstanceNode();

@@ -22,7 +22,7 @@ final class JobUpgrade {
         return leadToRoute(toFour(toThree(toTwo(tree))));
     }
 
-    /** The lead was asked at the place and at the wiring; it stands with the wiring's route. */
+    /** Moves the lead to the wiring's route; it was asked at the place as well. */
     private static ObjectNode leadToRoute(ObjectNode tree) {
         JsonNode lead = tree.path("placing").path("probe").path("lead");
         JsonNode harness = tree.path("wiring").path("harness");

@@ -19,7 +19,7 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * List of what a pack holds, so that anybody can tell whether it is whole.
+ * List of the files of a pack, by which anybody can tell whether it is whole.
  *
  * @param job the job's number
  * @param made the day it was made; null where that is not known
@@ -32,7 +32,7 @@ public record Manifest(String job, @Nullable LocalDate made, String code, Map<St
         Map<String, String> habits, List<Entry> files) {
     /** Ending of the name of a file that holds one. */
     public static final String NAME = "-manifest.json";
-    /** Letters and figures that are not taken for one another, after Crockford. */
+    /** Letters and figures that are not mistaken for one another, after Crockford. */
     private static final String LETTERS = "0123456789ABCDEFGHJKMNPQRSTVWXYZ";
     private static final int LONG = 8;
     private static final int LONGEST_NAME = 255;
@@ -80,7 +80,7 @@ public record Manifest(String job, @Nullable LocalDate made, String code, Map<St
     }
 
     /**
-     * Of files that are about to be written.
+     * Lists files that are about to be written.
      *
      * @param habits what the shop holds with
      * @param files name and bytes

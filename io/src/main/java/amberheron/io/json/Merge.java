@@ -22,8 +22,8 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Two versions of a job that grew from one, brought together value by value: what only one of them changed is taken from
- * it, and every part that either added is there. What both changed, and differently, is left to a person.
+ * Merge of two versions of a job that grew from one, value by value. A value that only one of them changed is taken from
+ * it, and every part that either added is kept. Values that both changed, and differently, are left to a person.
  *
  * @param ours all of both; where both changed the same, as the one has it
  * @param theirs all of both; where both changed the same, as the other has it
@@ -31,7 +31,7 @@ import tools.jackson.databind.node.ObjectNode;
  * @param renamed parts of ours whose tag or letter the other version gave to a part of its own
  */
 public record Merge(JobDocument ours, JobDocument theirs, List<Difference> clashes, List<Renamed> renamed) {
-    /** By what the parts of a list are told apart, the first that all of them have. */
+    /** Fields by which the parts of a list are told apart, the first that all of them have. */
     private static final List<List<String>> NAMES = List.of(List.of("id"), List.of("reader"), List.of("digest"),
             List.of("speed", "load"));
     private static final String CHANGES = "changes";
@@ -112,7 +112,7 @@ public record Merge(JobDocument ours, JobDocument theirs, List<Difference> clash
         return new Merge(mine, yours, walk.clashes, renamed);
     }
 
-    /** As it would be read again: a number is one kind of number then. */
+    /** Returns the tree as it would be read again, so that every number is one kind of node. */
     private static ObjectNode tree(JobDocument document) {
         return Json.parse(document.job().id(), document.text());
     }
@@ -147,7 +147,10 @@ public record Merge(JobDocument ours, JobDocument theirs, List<Difference> clash
         return part.path(what.field).asString("");
     }
 
-    /** Of parts with one name the one keeps it that the other version calls so; where it has none of them, the first. */
+    /**
+     * Returns whether a part keeps its name among parts with the same name: the one that the other version calls so keeps
+     * it, else the first.
+     */
     private static boolean keepsName(Named what, JsonNode part, ObjectNode merged, Versions all) {
         String name = name(what, part);
         List<JsonNode> same = Stream.of(what.of(merged)).flatMap(a -> a.valueStream())
@@ -175,7 +178,7 @@ public record Merge(JobDocument ours, JobDocument theirs, List<Difference> clash
         return Objects.equals(a.get("id"), b.get("id"));
     }
 
-    /** Nothing is nothing, written down or not. */
+    /** Compares two values; an absent value equals null. */
     private static boolean same(@Nullable JsonNode a, @Nullable JsonNode b) {
         if (a == null || a.isNull()) {
             return b == null || b.isNull();
@@ -198,7 +201,7 @@ public record Merge(JobDocument ours, JobDocument theirs, List<Difference> clash
                 .max(Instant::compareTo).orElse(Instant.MIN);
     }
 
-    /** One walk through the three of them. */
+    /** A walk through the three versions. */
     private static final class Walk {
         private final boolean ourWay;
         private final boolean sections;
@@ -264,7 +267,10 @@ public record Merge(JobDocument ours, JobDocument theirs, List<Difference> clash
             return mine ? ours.get(STEPS) : theirs.get(STEPS);
         }
 
-        /** Where values came from goes with the values: of a field that both typed, with the side that is taken. */
+        /**
+         * Merges the origins of values along with the values: of a field that both typed, the origin of the side that is
+         * taken.
+         */
         private @Nullable JsonNode origins(@Nullable JsonNode base, @Nullable JsonNode ours,
                 @Nullable JsonNode theirs) {
             if (!(ours instanceof ObjectNode o) || !(theirs instanceof ObjectNode t)) {
@@ -285,8 +291,8 @@ public record Merge(JobDocument ours, JobDocument theirs, List<Difference> clash
         }
 
         /**
-         * Since when what a reading rests on is as it is: of both, the later moment. What the one changed while the other
-         * took readings, without knowing of it, was changed after those readings, whatever the two clocks say.
+         * Merges the times of change: of both, the later. What one side changed while the other took readings without
+         * knowing of it counts as changed after those readings, whatever the two clocks say.
          */
         private static @Nullable JsonNode latest(ObjectNode base, ObjectNode ours, ObjectNode theirs) {
             if (!(ours.get(CHANGES) instanceof ObjectNode o) || !(theirs.get(CHANGES) instanceof ObjectNode t)) {
@@ -341,7 +347,7 @@ public record Merge(JobDocument ours, JobDocument theirs, List<Difference> clash
             return version.keySet().stream().filter(other::containsKey).filter(base::containsKey).toList();
         }
 
-        /** Which of the two orders is taken: of the one that changed it; where both did, a person is asked. */
+        /** Returns whether our order is taken: that of the side that changed it; where both did, a person is asked. */
         private boolean ourOrder(String path, Map<String, JsonNode> base, Map<String, JsonNode> ours,
                 Map<String, JsonNode> theirs) {
             List<String> was = base.keySet().stream().filter(ours::containsKey).filter(theirs::containsKey).toList();
@@ -362,7 +368,7 @@ public record Merge(JobDocument ours, JobDocument theirs, List<Difference> clash
                     String.join(", ", order.stream().map(p -> String.valueOf(1 + was.indexOf(p))).toList()));
         }
 
-        /** In their order, each part that only one of them added after the part it stands behind there. */
+        /** Lists the parts in their order, each part that only they added after the part it stands behind there. */
         private JsonNode parts(String path, Map<String, JsonNode> base, Map<String, JsonNode> ours,
                 Map<String, JsonNode> theirs) {
             boolean ourOrder = ourOrder(path, base, ours, theirs);
@@ -402,7 +408,7 @@ public record Merge(JobDocument ours, JobDocument theirs, List<Difference> clash
                     parts.values().stream().map(p -> p.path("reader").path("name").asString("—")).toList());
         }
 
-        /** The parts by name; null for a list whose parts have none, or the same. */
+        /** Returns the parts by name; null for a list whose parts have no names, or equal ones. */
         private static @Nullable Map<String, JsonNode> named(ArrayNode list) {
             for (List<String> by : NAMES) {
                 Map<String, JsonNode> parts = new LinkedHashMap<>();

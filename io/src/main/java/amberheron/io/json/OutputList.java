@@ -7,8 +7,8 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * The outputs of a job document as one list, and back: in the document the first of them stands in the job itself, as the
- * only one does, and a list can be compared part by part.
+ * Turns the outputs of a job document into one list and back. In the document the first of them stands in the job itself,
+ * as an only one does; a list can be compared part by part.
  */
 final class OutputList {
     private static final String OUTPUTS = "outputs";

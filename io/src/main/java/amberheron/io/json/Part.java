@@ -4,7 +4,7 @@ import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * One component of a record as it stands in the record's JSON object. It may take several fields of that object, as an
+ * A component of a record as it stands in the record's JSON object. It may take several fields of that object, as an
  * {@linkplain RecordForm#inlined inlined} record does.
  *
  * @param <T> the record

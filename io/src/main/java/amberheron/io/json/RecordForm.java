@@ -33,12 +33,12 @@ final class RecordForm<T> {
         this.order = order;
     }
 
-    /** The same with these fields written first, in this order; the others follow as they are described. */
+    /** Returns the form with these fields written first, in this order; the others follow as described. */
     RecordForm<T> first(String... fields) {
         return new RecordForm<>(parts, make, extra, List.of(fields));
     }
 
-    /** The same with a field that only older documents have: written as null, so that it does not stay. */
+    /** Returns the form with a field that only older documents have: it is written as null, so that it does not stay. */
     RecordForm<T> formerly(String field, ObjectNode schema) {
         Map<String, ObjectNode> more = new LinkedHashMap<>(extra);
         more.put(field, schema);

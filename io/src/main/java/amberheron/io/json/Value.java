@@ -22,15 +22,8 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * One value of a record under its name in the record's JSON object, described once: from the description it is read and
- * written, its schema is made, and it is called in the words that people know it by.
- *
- * <pre>
- * numberOrNull("length", Feed::length).positive().within(Sane.LENGTH).about("m, one way")
- *         .called(WireField.FEED_LENGTH, Dimension.LENGTH)
- * </pre>
- *
- * A value that ends in {@code OrNull} may be absent and is written as {@code null} then.
+ * A value of a record under its name in the record's JSON object, described once. The description drives reading and
+ * writing, the schema, and the words that people know the value by.
  */
 final class Value<T, V extends @Nullable Object> implements Part<T, V> {
     /** Longest name, mark or file name. */
@@ -87,7 +80,7 @@ final class Value<T, V extends @Nullable Object> implements Part<T, V> {
         return new Value<>(name, of, kind, schema -> more.apply(described.apply(schema)), called);
     }
 
-    /** The same within what can be meant at all; the record's constructor holds it to that too. */
+    /** Returns the value within a plausible range; the record's constructor holds it to that too. */
     Value<T, V> within(Sane limits) {
         return within(limits.min(), limits.max());
     }
@@ -111,7 +104,7 @@ final class Value<T, V extends @Nullable Object> implements Part<T, V> {
                 : schema.put("minimum", min).put("maximum", max);
     }
 
-    /** The same for texts, or a list of them, of at most so many characters. */
+    /** Returns the text, or list of texts, limited to a number of characters. */
     Value<T, V> most(int characters) {
         return with(s -> {
             each(s).put("maxLength", characters);
@@ -119,27 +112,27 @@ final class Value<T, V extends @Nullable Object> implements Part<T, V> {
         });
     }
 
-    /** The same for a text that must not be empty. */
+    /** Returns the text required not to be empty. */
     Value<T, V> notEmpty() {
         return with(s -> s.put("minLength", 1));
     }
 
-    /** The same for a list of at least so many entries. */
+    /** Returns the list with a least number of entries. */
     Value<T, V> fewestEntries(int entries) {
         return with(s -> s.put("minItems", entries));
     }
 
-    /** The same for a list of at most so many entries. */
+    /** Returns the list with a greatest number of entries. */
     Value<T, V> mostEntries(int entries) {
         return with(s -> s.put("maxItems", entries));
     }
 
-    /** The same with a word on what it is and in which unit, for whoever reads the schema. */
+    /** Returns the value with a note on what it is and in which unit, for whoever reads the schema. */
     Value<T, V> about(String words) {
         return with(s -> s.put("description", words));
     }
 
-    /** The same refused where it is absent. */
+    /** Returns the value required to be present. */
     Value<T, V> needed() {
         return new Value<>(name, of, new Kind<>(kind.reader(), kind.writer(), kind.schema(), true, kind.inside()),
                 described, called);
