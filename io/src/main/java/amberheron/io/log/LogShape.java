@@ -32,7 +32,12 @@ public record LogShape(Charset charset, char separator, boolean decimalComma, Li
     private static final Pattern COMMA_NUMBER = Pattern.compile("[+-]?\\d+,\\d+");
     private static final Pattern POINT_NUMBER = Pattern.compile("[+-]?\\d*\\.\\d+");
     private static final Pattern IN_BRACKETS = Pattern.compile("^(.*?)\\s*[\\[(]([^\\])]*)[\\])]\\s*$");
-    private static final Pattern UNIT = Pattern.compile("(?i)[a-zλ°µ%/^·*0-9 .-]{0,10}");
+    private static final Pattern SHORT = Pattern.compile("(?i)[a-zλ°µ%/^·*:0-9 .-]{0,10}");
+    /** Units as people write them above a log's columns. */
+    private static final Pattern UNIT = Pattern
+            .compile("(?iu)s|secs?|seconds?|[mµu]s|msec|min|h|hh:mm.*|rpm|1/min|r/min"
+                    + "|λ|lambda|afr|phi|ratio|:1|m?v|volts?|[%‰°]|[kh]?pa|m?bar|psi[ag]?|in ?hg|deg.*|°?[cfk]|kmh|km/h|kph|mph"
+                    + "|m/s|g/s|mg.*|kg/?h|lb/min|m?a|hz|counts?|raw|bits?|-");
     /** A row of numbers may have holes and a few words. */
     private static final double MOSTLY = 0.6;
 
@@ -112,8 +117,7 @@ public record LogShape(Charset charset, char separator, boolean decimalComma, Li
                 break;
             }
         }
-        boolean unitsRow = heads.size() > 1 && heads.getFirst().stream().allMatch(u -> UNIT.matcher(bare(u)).matches())
-                && !numbers(heads.get(1));
+        boolean unitsRow = heads.size() > 1 && units(heads.getFirst()) && !numbers(heads.get(1));
         List<String> header = heads.isEmpty() ? List.of() : unitsRow ? heads.get(1) : heads.getFirst();
         List<String> names = new ArrayList<>();
         List<String> units = new ArrayList<>();
@@ -127,6 +131,13 @@ public record LogShape(Charset charset, char separator, boolean decimalComma, Li
                     : unit ? bracketed.group(2).strip() : "");
         }
         return Optional.of(new LogShape(charset, separator, comma(lines, first, separator), names, units, first + 1));
+    }
+
+    /** Returns whether a line may hold units: words as short as units, at least half of them units that are known. */
+    private static boolean units(List<String> row) {
+        List<String> filled = row.stream().map(LogShape::bare).filter(u -> !u.isEmpty()).toList();
+        long known = filled.stream().filter(u -> UNIT.matcher(u).matches()).count();
+        return filled.stream().allMatch(u -> SHORT.matcher(u).matches()) && 2 * known >= filled.size();
     }
 
     private static String bare(String unit) {
