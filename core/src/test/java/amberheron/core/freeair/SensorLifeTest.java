@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.freeair.SensorNote.Kind;
+import amberheron.core.units.Unusable;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -66,6 +67,46 @@ class SensorLifeTest {
         assertThat(SensorOutlook.shortened(leaded)).singleElement().asString()
                 .contains("Leaded fuel: ages 90 % faster");
         assertThat(SensorOutlook.shortened(life(sound))).isEmpty();
+    }
+
+    /** Each thing that it had to stand makes it age faster by so much, all together, up to ten times. */
+    @Test
+    void eachHardshipAddsItsOwn() {
+        assertThat(SensorOutlook.haste(life())).isEqualTo(1);
+        assertThat(SensorOutlook.haste(life(note(1, Kind.LEADED, 2)))).isCloseTo(1.3, within(1e-12));
+        assertThat(SensorOutlook.haste(life(note(1, Kind.OILY, 10)))).isCloseTo(1.3, within(1e-12));
+        assertThat(SensorOutlook.haste(life(note(1, Kind.KEY_ON, 30)))).isCloseTo(1.3, within(1e-12));
+        assertThat(SensorOutlook.haste(life(note(1, Kind.SHOCK, 1), note(2, Kind.SHOCK, 2)))).as("what it has come to")
+                .isCloseTo(1.6, within(1e-12));
+        SensorLife all = life(note(1, Kind.LEADED, 2), note(1, Kind.OILY, 10), note(1, Kind.KEY_ON, 30),
+                note(1, Kind.SHOCK, 1));
+        assertThat(SensorOutlook.haste(all)).isCloseTo(2.2, within(1e-12));
+        assertThat(SensorOutlook.shortened(all)).extracting(m -> m.metric()).containsExactly(
+                "Leaded fuel: ages 30 % faster.", "Oil in the exhaust: ages 30 % faster.",
+                "Key on, cold, without a start: ages 30 % faster.", "Water or blows: ages 30 % faster.");
+        assertThat(SensorOutlook.shortened(life(note(1, Kind.OILY, 0)))).isEmpty();
+        assertThat(SensorOutlook.haste(life(note(1, Kind.LEADED, 500)))).isEqualTo(10);
+    }
+
+    @Test
+    void aLifeAnswersForItsNotes() {
+        SensorLife life = life(note(0, Kind.GAIN, 1), note(10, Kind.SHOCK, 1), note(20, Kind.CALIBRATED, 1),
+                note(30, Kind.SHOCK, 3));
+        assertThat(life.last(Kind.SHOCK)).hasValue(3.0);
+        assertThat(life.last(Kind.OILY)).isEmpty();
+        assertThat(life.calibrated()).hasValue(DAY.plusDays(20));
+        assertThat(life.hoursADay()).as("as usual").isEqualTo(0.8);
+        assertThat(life(note(0, Kind.HOURS, 10), note(0, Kind.HOURS, 20)).hoursADay()).isEqualTo(0.8);
+        assertThat(life(note(0, Kind.HOURS, 20), note(10, Kind.HOURS, 20)).hoursADay()).isEqualTo(0.8);
+        assertThat(life().hoursAt(DAY)).isZero();
+        assertThat(life(note(0, Kind.HOURS, 100), note(10, Kind.HOURS, 120), note(20, Kind.HOURS, 180))
+                .hoursAt(DAY.plusDays(15))).isCloseTo(150, within(1e-9));
+        for (Kind kind : Kind.values()) {
+            assertThat(Kind.of(kind.key())).hasValue(kind);
+            assertThatThrownBy(() -> note(0, kind, kind.min() - 1)).isInstanceOf(Unusable.class);
+            assertThatThrownBy(() -> note(0, kind, kind.max() + 1)).isInstanceOf(Unusable.class);
+        }
+        assertThat(Kind.of("age")).isEmpty();
     }
 
     @Test
