@@ -1,6 +1,5 @@
 package amberheron.core.drivelog;
 
-import amberheron.core.display.DisplaySetUp;
 import amberheron.core.drivelog.DriveEvent.Kind;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -11,8 +10,10 @@ import org.jspecify.annotations.Nullable;
 
 /** Finds the events of a drive in the rows themselves, without smoothing. */
 final class Events {
-    /** Shortest lean stretch that is an event, s: a gear change or an opening throttle explains a shorter one. */
-    private static final double LASTS = DisplaySetUp.GEAR_CHANGE;
+    /** Shortest lean stretch that is an event, s. */
+    private static final double LASTS = 0.25;
+    /** Break in a lean stretch that is noise, s. */
+    private static final double GAP = 0.1;
     private static final double LOST = 0.5;
     /** Excess over the right idle mixture that an air leak shows, λ. */
     private static final double LEAKS = 0.04;
@@ -37,9 +38,10 @@ final class Events {
 
     List<DriveEvent> find() {
         List<DriveEvent> found = new ArrayList<>();
+        boolean[] lean = new BurntMixture(drive, asked, regimes).tooLean();
         for (Regime regime : regimes) {
             if (regime.kind() == Regime.Kind.FULL_LOAD || regime.kind() == Regime.Kind.ACCELERATION) {
-                lean(regime, found);
+                lean(regime, lean, found);
             }
         }
         leak().ifPresent(found::add);
@@ -48,21 +50,20 @@ final class Events {
         return List.copyOf(found);
     }
 
-    private void lean(Regime regime, List<DriveEvent> found) {
-        double limit = regime.kind() == Regime.Kind.FULL_LOAD
-                ? DisplaySetUp.leanUnderLoad(asked.boosted())
-                : DisplaySetUp.STOP;
+    private void lean(Regime regime, boolean[] lean, List<DriveEvent> found) {
         double[] t = drive.time();
         int i = first(regime.from());
         while (i < t.length && t[i] <= regime.to()) {
             int from = i;
             double worst = 0;
-            while (i < t.length && t[i] <= regime.to() && drive.controller()[i] > limit) {
+            int last = i;
+            while (i < t.length && t[i] <= regime.to() && (lean[i] || t[i] - t[last] < GAP) && lean[from]) {
                 worst = Math.max(worst, drive.controller()[i]);
+                last = lean[i] ? i : last;
                 i++;
             }
-            if (i > from && t[i - 1] - t[from] >= LASTS) {
-                found.add(new DriveEvent(Kind.LEAN, t[from], t[i - 1], worst, load(from, i)));
+            if (lean[from] && t[last] - t[from] >= LASTS) {
+                found.add(new DriveEvent(Kind.LEAN, t[from], t[last], worst, load(from, last + 1)));
             }
             i = Math.max(i, from + 1);
         }

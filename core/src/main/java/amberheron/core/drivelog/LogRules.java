@@ -202,9 +202,11 @@ public final class LogRules {
                     lean.isEmpty() ? null : new Measure(worst, Dimension.MIXTURE, 3),
                     new Limit(AT_MOST, new Measure(limit, Dimension.MIXTURE, 3)),
                     lean.isEmpty()
-                            ? "Never lean under load for as long as a change of gear takes."
+                            ? "Never lean under load; what is left of a fuel cut does not count."
                             : "Stop: lean under load destroys engines. Mend the fuelling before it is driven again.",
-                    null, "as the controller showed it, for longer than a change of gear takes", PRACTICE)
+                    null,
+                    "the gas that the sensor must have seen to show that, worked back by its own lag, for a quarter of a second or longer; not what is left of a fuel cut",
+                    PRACTICE)
                     .named(lean.isEmpty()
                             ? Message.plain("Lean under load")
                             : Message.of("Lean under load, {0} times, first at {1}", lean.size(),

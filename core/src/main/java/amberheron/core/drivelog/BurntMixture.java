@@ -1,0 +1,224 @@
+package amberheron.core.drivelog;
+
+import amberheron.core.display.DisplaySetUp;
+import amberheron.core.mixture.ExhaustGas;
+import java.util.Arrays;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The mixture that was burnt, worked back from what the sensor showed. A sensor of first order shows the oxygen x as
+ * τ·dx/dt + x = u of the gas u at its tip, and the gas comes late by the pipe; τ is estimated from the log itself, where fuel
+ * comes back after a cut. What is left of a cut is bounded by the decay of such a sensor, so that it is not taken for a lean
+ * mixture.
+ *
+ * <p>The first-order model of the sensor is textbook signal theory; every threshold is our own choice, no published source.
+ */
+final class BurntMixture {
+    /** Throttle below which it is shut, part of full. */
+    static final double SHUT = 0.08;
+    /** Throttle above which the load is full. */
+    static final double FULL = 0.85;
+    /** Time constants of sensors that are tried, s. */
+    private static final double LEAST = 0.03;
+    private static final double MOST = 0.45;
+    /** Time constant where the log does not tell it, s, and the one that then bounds what is left of a cut. */
+    private static final double USUAL = 0.12;
+    private static final double SLOW = 0.3;
+    /** Number of decays from which a time constant is told. */
+    private static final int FEWEST = 3;
+    private static final double DECAY = 0.8;
+    /** Span over which the gas is worked back, s. */
+    private static final double WINDOW = 0.1;
+    /** Time for which gas may still come from before the throttle was moved, s. */
+    private static final double LATE = 0.3;
+    private static final double NOISE = 0.012;
+    /** Oxygen beyond which no petrol burns: λ 1.7. */
+    private static final double NO_FIRE = 0.4;
+    /** Longest cut with the throttle open, as in a gear change under full load, s. */
+    private static final double CUT = 0.5;
+    private static final double NEAR = 0.004;
+    private static final double HYDROGEN = 1.87;
+
+    private final Drive drive;
+    private final EngineAsked asked;
+    private final boolean[] fullLoad;
+    private final double[] oxygen;
+    private final double top;
+    private final double sensor;
+    private final boolean told;
+
+    BurntMixture(Drive drive, EngineAsked asked, List<Regime> regimes) {
+        this.drive = drive;
+        this.asked = asked;
+        fullLoad = fullLoad(drive, regimes);
+        oxygen = new double[drive.size()];
+        for (int i = 0; i < oxygen.length; i++) {
+            oxygen[i] = oxygen(drive.controller()[i]);
+        }
+        top = oxygen(asked.railHigh() - NEAR);
+        Double fitted = fitted();
+        told = fitted != null;
+        sensor = fitted == null ? USUAL : fitted;
+    }
+
+    private static boolean[] fullLoad(Drive drive, List<Regime> regimes) {
+        boolean[] full = new boolean[drive.size()];
+        float[] throttle = drive.throttle();
+        int i = 0;
+        for (Regime regime : regimes) {
+            while (i < full.length && drive.time()[i] < regime.from()) {
+                i++;
+            }
+            for (; i < full.length && drive.time()[i] <= regime.to(); i++) {
+                full[i] = regime.kind() == Regime.Kind.FULL_LOAD && throttle == null;
+            }
+        }
+        for (i = 0; i < full.length && throttle != null; i++) {
+            full[i] = throttle[i] > FULL;
+        }
+        return full;
+    }
+
+    /** Returns the time constant of the sensor with the gas that mixes before it, s. */
+    double sensor() {
+        return sensor;
+    }
+
+    /** Oxygen of the gas, of that of air; less than nothing is what a rich gas lacks. */
+    private static double oxygen(double lambda) {
+        return lambda >= 1 ? ExhaustGas.oxygen(lambda, HYDROGEN) / 0.2095 : 1.3 * (1 - 1 / lambda);
+    }
+
+    /** Returns where the throttle is shut; where the log has none, where the manifold's pressure is low. */
+    private boolean shut(int i) {
+        float[] throttle = drive.throttle();
+        float[] pressure = drive.pressure();
+        return throttle != null ? throttle[i] < SHUT : pressure != null && pressure[i] < 40_000;
+    }
+
+    private boolean cut(int i) {
+        return oxygen[i] >= top;
+    }
+
+    /** Fits one time constant to all returns of fuel after a cut; null where there are too few. */
+    private @Nullable Double fitted() {
+        double[] t = drive.time();
+        int n = t.length;
+        double best = Double.NaN;
+        double least = Double.POSITIVE_INFINITY;
+        for (double tau = LEAST; tau <= MOST; tau *= 1.12) {
+            double sum = 0;
+            int decays = 0;
+            for (int i = 1; i < n; i++) {
+                if (cut(i - 1) && oxygen[i] < top && !shut(i)) {
+                    int to = i;
+                    while (to < n && t[to] - t[i] < DECAY && !shut(to) && oxygen[to] < top) {
+                        to++;
+                    }
+                    if (to - i >= 4 && t[to - 1] - t[i] >= DECAY / 2) {
+                        sum += residual(i, to, tau);
+                        decays++;
+                    }
+                    i = to;
+                }
+            }
+            if (decays < FEWEST) {
+                return null;
+            }
+            if (sum < least) {
+                least = sum;
+                best = tau;
+            }
+        }
+        return best;
+    }
+
+    /** Sum of squares that an exponential of this time constant, with any two levels, leaves of some rows. */
+    private double residual(int from, int to, double tau) {
+        double s1 = 0;
+        double se = 0;
+        double see = 0;
+        double sx = 0;
+        double sxe = 0;
+        double sxx = 0;
+        for (int i = from; i < to; i++) {
+            double e = Math.exp(-(drive.time()[i] - drive.time()[from]) / tau);
+            double x = oxygen[i];
+            if (Double.isNaN(x)) {
+                continue;
+            }
+            s1++;
+            se += e;
+            see += e * e;
+            sx += x;
+            sxe += x * e;
+            sxx += x * x;
+        }
+        double d = s1 * see - se * se;
+        if (d <= 1e-12) {
+            return sxx;
+        }
+        double b = (s1 * sxe - se * sx) / d;
+        double a = (sx - b * se) / s1;
+        return Math.max(0, sxx - a * sx - b * sxe);
+    }
+
+    /**
+     * Returns the rows in which the engine burnt a mixture leaner than its load allows, by the gas at the sensor's tip and
+     * not by what is left of an earlier cut.
+     */
+    boolean[] tooLean() {
+        double[] t = drive.time();
+        int n = t.length;
+        boolean[] lean = new boolean[n];
+        double full = oxygen(DisplaySetUp.leanUnderLoad(asked.boosted()));
+        double stop = oxygen(DisplaySetUp.STOP);
+        double slow = told ? 1.3 * sensor + 0.02 : SLOW;
+        double cutUntil = Double.NEGATIVE_INFINITY;
+        double partUntil = Double.NEGATIVE_INFINITY;
+        double bound = Double.NEGATIVE_INFINITY;
+        int back = 0;
+        int railed = 0;
+        boolean behind = false;
+        for (int i = 0; i < n; i++) {
+            double x = oxygen[i];
+            if (Double.isNaN(x)) {
+                continue;
+            }
+            double late = LATE + asked.delay();
+            cutUntil = shut(i) ? t[i] + late : cutUntil;
+            partUntil = fullLoad[i] ? partUntil : t[i] + late;
+            railed = cut(i) ? railed : i + 1;
+            if (railed <= i && t[railed] > cutUntil && t[i] - t[railed] > CUT + 1.3 * sensor) {
+                Arrays.fill(lean, railed, i + 1, true);
+            }
+            while (back < i - 1 && t[i] - t[back + 1] >= WINDOW) {
+                back++;
+            }
+            double gas = gas(back, i);
+            boolean air = t[i] <= cutUntil || cut(i) || gas > NO_FIRE;
+            if (air || behind) {
+                // Air, or what comes right behind it: how far beyond its rail the controller was is not known.
+                bound = x;
+                behind = air;
+                continue;
+            }
+            double limit = t[i] <= partUntil ? stop : full;
+            double dt = i == 0 ? 0 : t[i] - t[i - 1];
+            bound = Math.max(limit, limit + (Math.min(bound, 2) - limit) * Math.exp(-dt / slow));
+            lean[i] = gas > limit + NOISE && x > bound + NOISE;
+            bound = Math.min(bound, Math.max(limit, x));
+        }
+        return lean;
+    }
+
+    /** The oxygen of the gas at the tip between two rows, which made the sensor go from the one to the other. */
+    private double gas(int from, int to) {
+        if (from == to || Double.isNaN(oxygen[from]) || cut(from)) {
+            return oxygen[to];
+        }
+        double a = Math.exp(-(drive.time()[to] - drive.time()[from]) / sensor);
+        return (oxygen[to] - a * oxygen[from]) / (1 - a);
+    }
+}
