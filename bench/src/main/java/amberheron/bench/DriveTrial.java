@@ -21,7 +21,7 @@ import org.jspecify.annotations.Nullable;
 @SuppressWarnings("ArrayRecordComponent") // made to be looked into
 public record DriveTrial(Drive drive, @Nullable Kind[] kinds, List<double[]> lean, int lost, Fault fault) {
     /** Stream of the controller of the trials. */
-    public static final EngineAsked ASKED = new EngineAsked(Set.of(), 0.62, 1.38, 0.5, 1.6, 0);
+    public static final EngineAsked ASKED = new EngineAsked(Set.of(), 0.62, 1.38, 0.5, 1.6, 0, null);
     private static final double RATE = 20;
     private static final double LIFT = 1.38;
 

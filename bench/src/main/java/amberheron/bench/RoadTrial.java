@@ -28,12 +28,23 @@ public record RoadTrial(EngineAsked asked, Drive drive, RoadDrive road, Reader r
      * @param delay s
      * @param filter time constant, s
      * @param noise λ
+     * @param low least that it can show, λ
+     * @param high most that it can show, λ
+     * @param digit its last digit, λ
      */
-    public record Reader(double offset, double gain, double delay, double filter, double noise) {
+    public record Reader(double offset, double gain, double delay, double filter, double noise, double low, double high,
+            double digit) {
         /** A reader that is right. */
         public static Reader right(Random random) {
-            return new Reader(0, 1, 0.4 * random.nextDouble(), random.nextInt(3) == 0 ? 0 : 0.3 * random.nextDouble(),
-                    0.001 + 0.002 * random.nextDouble());
+            return drawn(0, 1, random);
+        }
+
+        /** A reader with an error, as late and as fine as it happens to be; its ends are those of the law, or beyond. */
+        public static Reader drawn(double offset, double gain, Random random) {
+            boolean ends = random.nextBoolean();
+            return new Reader(offset, gain, 0.4 * random.nextDouble(),
+                    random.nextInt(3) == 0 ? 0 : 0.5 * random.nextDouble(), 0.001 + 0.002 * random.nextDouble(),
+                    ends ? BOTTOM : 0.5, ends ? TOP : 1.5, random.nextInt(3) == 0 ? 0.01 : 0.001);
         }
     }
 
@@ -62,7 +73,7 @@ public record RoadTrial(EngineAsked asked, Drive drive, RoadDrive road, Reader r
             Random random) {
         RoadDrive road = RoadDrive.of(traits, mistake, seconds, random.nextInt(4) == 0, random);
         double rate = 10 + 40 * random.nextDouble();
-        return new RoadTrial(new EngineAsked(Set.of(), BOTTOM, TOP, 0.5, 1.5, 0),
+        return new RoadTrial(new EngineAsked(Set.of(), BOTTOM, TOP, reader.low, reader.high, 0, null),
                 log(road, reader, rate, random), road, reader);
     }
 
@@ -80,7 +91,9 @@ public record RoadTrial(EngineAsked asked, Drive drive, RoadDrive road, Reader r
             time[i] = Math.round(1000 * at) / 1000.0;
             columns[0][i] = (float) (Math.round(1000 * Math.clamp(m.seen(), BOTTOM, TOP)) / 1000.0);
             columns[1][i] = (float) Math.clamp(
-                    Math.round(1000 * (shown[k] + reader.noise * random.nextGaussian())) / 1000.0, 0.5, 1.5);
+                    Math.round((shown[k] + reader.noise * random.nextGaussian()) / reader.digit) * reader.digit,
+                    reader.low,
+                    reader.high);
             columns[2][i] = (float) (m.rpm() + 8 * random.nextGaussian());
             columns[3][i] = (float) m.speed();
             columns[4][i] = (float) (m.pressure() + 300 * random.nextGaussian());

@@ -1,7 +1,16 @@
 package amberheron.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import amberheron.core.drivelog.Agreement;
+import amberheron.core.drivelog.Drive;
+import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.LogComparison;
+import amberheron.core.scaling.Tolerance;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -11,28 +20,28 @@ class RoadTrialTest {
     private static final RoadTrial.Events NOTHING = new RoadTrial.Events(0, 0, 0, 0);
 
     private static RoadTrial.Events pulls(long seed, int drives, RoadDrive.Mistake mistake) {
-        return IntStream.range(0, drives).mapToObj(i -> RoadTrial.of(seed + i, mistake, 300))
+        return IntStream.range(0, drives).mapToObj(i -> RoadTrial.of(seed + i, mistake, 240))
                 .map(t -> t.leanPulls(t.judged())).reduce(NOTHING, RoadTrial.Events::plus);
     }
 
     /** Full throttle after fuel cut, gear changes with and without it, sensors of 0.06 to 0.3 s. */
     @Test
     void aSoundDriveIsNotCalledLean() {
-        RoadTrial.Events sound = pulls(40_000, 12, RoadDrive.Mistake.NONE);
-        assertThat(sound.minutes()).isGreaterThan(60);
+        RoadTrial.Events sound = pulls(40_000, 8, RoadDrive.Mistake.NONE);
+        assertThat(sound.minutes()).isGreaterThan(30);
         assertThat(sound.wrong()).isZero();
     }
 
     @Test
     void aPullThatIsBurntLeanIsFound() {
-        RoadTrial.Events second = pulls(41_000, 6, new RoadDrive.Mistake(3, 1, 1.03, 1));
-        assertThat(second.asked()).isGreaterThan(10);
+        RoadTrial.Events second = pulls(41_000, 4, new RoadDrive.Mistake(3, 1, 1.03, 1));
+        assertThat(second.asked()).isGreaterThan(5);
         assertThat(second.found()).isEqualTo(second.asked());
         assertThat(second.wrong()).isZero();
-        RoadTrial.Events half = pulls(42_000, 8, new RoadDrive.Mistake(3, 0.5, 1.03, 1));
+        RoadTrial.Events half = pulls(42_000, 6, new RoadDrive.Mistake(3, 0.5, 1.03, 1));
         assertThat(half.found()).isGreaterThanOrEqualTo((int) Math.ceil(0.9 * half.asked()));
         // So lean that the controller's output ends.
-        RoadTrial.Events far = pulls(43_000, 4, new RoadDrive.Mistake(3, 1.5, 1.45, 1));
+        RoadTrial.Events far = pulls(43_000, 3, new RoadDrive.Mistake(3, 1.5, 1.45, 1));
         assertThat(far.found()).isEqualTo(far.asked());
     }
 
@@ -54,5 +63,61 @@ class RoadTrialTest {
         }
         assertThat(seen[0]).isBetween(1.07, 1.1001);
         assertThat(seen[1]).isLessThan(seen[0] - 0.02);
+    }
+
+    /** Readers with a filter of up to 0.5 s, a delay of up to 0.4 s, of two digits and of three. */
+    @Test
+    void aFilterIsNoGain() {
+        int inside = 0;
+        int all = 0;
+        for (int i = 0; i < 8; i++) {
+            Random random = new Random(50_000 + i);
+            RoadTrial.Reader reader = RoadTrial.Reader.drawn(0.03 * (random.nextDouble() - 0.5),
+                    0.94 + 0.12 * random.nextDouble(), random);
+            RoadTrial trial = RoadTrial.of(RoadDrive.Traits.drawn(random), RoadDrive.Mistake.NONE, reader, 300, random);
+            Agreement found = Objects.requireNonNull(trial.judged().agreement());
+            double gain = Objects.requireNonNull(found.gain());
+            if (reader.digit() < 0.005) {
+                assertThat(gain).as("trial %d, %s", i, reader).isCloseTo(reader.gain(), within(0.005));
+            }
+            inside += reader.offset() >= found.offsetLow() && reader.offset() <= found.offsetHigh() ? 1 : 0;
+            inside += reader.gain() >= Objects.requireNonNull(found.gainLow())
+                    && reader.gain() <= Objects.requireNonNull(found.gainHigh()) ? 1 : 0;
+            all += 2;
+        }
+        assertThat(inside).as("intervals of 95 %% hold the truth in %d", all).isGreaterThanOrEqualTo(all - 3);
+    }
+
+    /** A reader that is right gives no cause for a second look: not by its ends in fuel cut, nor by one moment. */
+    @Test
+    void aRightReaderIsLeftInPeace() {
+        int standsOut = 0;
+        for (int i = 0; i < 8; i++) {
+            RoadTrial trial = RoadTrial.of(60_000 + i, RoadDrive.Mistake.NONE, 300);
+            DriveFound.In in = DriveFound.in(trial.drive(), trial.asked(), List.of(), null);
+            assertThat(in.found().lost()).as("trial %d", i).isZero();
+            assertThat(in.found().frozen()).as("trial %d", i).isZero();
+            standsOut += Math.abs(LogComparison.of(in.drive(), in.compared()).worst()) > 3 * Tolerance.LAMBDA ? 1 : 0;
+        }
+        assertThat(standsOut).isLessThanOrEqualTo(1);
+    }
+
+    /** Stuck for 15 s at idle, where the closed loop goes to and fro by little. */
+    @Test
+    void aReaderThatStandsStillAtIdleIsSeen() {
+        Random random = new Random(61_000);
+        RoadTrial trial = RoadTrial.of(RoadDrive.Traits.drawn(random), RoadDrive.Mistake.NONE,
+                new RoadTrial.Reader(0, 1, 0.1, 0, 0.001, 0.5, 1.5, 0.001), 120, random);
+        Drive drive = trial.drive();
+        float[] reader = drive.reader().clone();
+        int last = reader.length - 1;
+        int from = last;
+        while (drive.time()[last] - drive.time()[from] < 9) {
+            from--;
+        }
+        Arrays.fill(reader, from, last, reader[from]);
+        Drive stuck = new Drive(drive.time(), drive.controller(), reader, drive.engineSpeed(), drive.speed(),
+                drive.pressure(), drive.throttle(), drive.temperature(), null, null);
+        assertThat(DriveFound.of(stuck, trial.asked(), List.of()).frozen()).isGreaterThan((last - from) / 2);
     }
 }

@@ -5,6 +5,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.TreeMap;
+import java.util.function.DoubleUnaryOperator;
+import org.hipparchus.distribution.continuous.TDistribution;
 import org.hipparchus.stat.StatUtils;
 import org.jspecify.annotations.Nullable;
 
@@ -41,20 +43,22 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
     private static final double BIN = 0.04;
     private static final int ENOUGH = 10;
 
+    /** An agreement, and how the reader answers a change. */
+    record Found(Agreement agreement, ReaderResponse response) {
+    }
+
     public Agreement {
         bins = List.copyOf(bins);
     }
 
     /** Least range of mixtures from which a gain can be told, λ. */
     static final double RANGE = 0.1;
-    private static final double MOST_LAG = 3;
-    private static final double LEAST_LAG = -1;
     /** Slope above which the mixture counts as moving rather than standing, λ/s. */
-    private static final double STANDS = 0.15;
+    static final double STANDS = 0.15;
     private static final int MOST_MOMENTS = 400_000;
-    private static final int FITTED = 20_000;
+    private static final int FITTED = 8_000;
     private static final int DRAWS = 200;
-    private static final double BLOCK = 5;
+    private static final double BLOCK = 15;
     private static final double HUBER = 1.345;
     private static final double MAD = 1.4826;
     /** Correlation below which no lag can be told. */
@@ -62,9 +66,6 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
     private static final int FEWEST = 20;
     /** Time constants of averages that are tried, s. */
     private static final double[] AVERAGES = {0, 0.05, 0.1, 0.15, 0.2, 0.25, 0.3, 0.4, 0.5, 0.6, 0.8, 1, 1.5, 2};
-    /** Part of itself to which the residual has to shrink before an average is believed. */
-    private static final double BLURRED = 0.7;
-    private static final double LOOKED_AT = 240;
 
     /**
      * Compares.
@@ -72,9 +73,10 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
      * @param low mixtures at or below are the controller's rail, λ
      * @param high mixtures at or above are its other rail
      * @param late whether the lag can be told; false where the two were put together by what they show
+     * @param filter time constant of the reader's own filter, s; null where it is not known
      * @return null where fewer moments than say anything can be compared
      */
-    static @Nullable Agreement of(Drive drive, double low, double high, boolean late) {
+    static @Nullable Found of(Drive drive, double low, double high, boolean late, @Nullable Double filter) {
         double step = drive.step();
         if (step <= 0) {
             return null;
@@ -85,42 +87,122 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         double[] changes = Changes.of(told, clock.step);
         double[] follows = Changes.of(shown, clock.step);
         Double lag = late ? lag(changes, follows, clock.step) : null;
-        float[] prompt = lag == null ? shown : clock.put(drive.time(), drive.reader(), lag);
-        double[] x = new double[clock.size];
-        double[] y = new double[clock.size];
-        int[] block = new int[clock.size];
-        int n = 0;
-        int reach = Math.max(1, (int) Math.round(0.2 / clock.step));
-        for (int i = reach; i + reach < clock.size; i++) {
-            double moved = Math.abs(told[i + reach] - told[i - reach]) / (2 * reach * clock.step);
-            if (moved <= STANDS && told[i] > low && told[i] < high && prompt[i] > 0) {
-                x[n] = told[i] - 1;
-                y[n] = prompt[i] - told[i];
-                block[n++] = (int) (i * clock.step / BLOCK);
-            }
-        }
-        if (n < FEWEST) {
+        List<ReaderResponse> likely = lag == null
+                ? List.of(ReaderResponse.NONE)
+                : ReaderResponse.of(ReaderResponse.Channels.of(told, shown, changes, follows, clock.step, lag), filter);
+        Pairs pairs = Pairs.of(drive, clock, likely.getFirst(), low, high);
+        if (pairs.x.length < FEWEST) {
             return null;
         }
-        int by = Math.max(1, n / FITTED);
-        int few = n / by;
-        for (int i = 0; i < few; i++) {
-            x[i] = x[i * by];
-            y[i] = y[i * by];
-            block[i] = block[i * by];
+        boolean moved = pairs.moved();
+        double[] line = huber(pairs.x, pairs.y, null, moved);
+        double[] doubt = doubt(pairs, moved, DriveFound.digit(drive.reader()));
+        for (ReaderResponse other : likely.subList(1, likely.size())) {
+            Pairs besides = Pairs.of(drive, clock, other, low, high);
+            double[] off = besides.x.length < FEWEST ? line : huber(besides.x, besides.y, null, moved);
+            for (int k = 0; k < doubt.length; k++) {
+                doubt[k] = Math.hypot(doubt[k], 2 * (off[k] - line[k]) / Math.sqrt(likely.size() - 1));
+            }
         }
-        x = Arrays.copyOf(x, few);
-        y = Arrays.copyOf(y, few);
-        double[] sorted = x.clone();
-        Arrays.sort(sorted);
-        boolean moved = sorted[(int) (0.98 * (few - 1))] - sorted[(int) (0.02 * (few - 1))] >= RANGE;
-        double[] line = huber(x, y, null, moved);
-        double[][] drawn = bootstrap(x, y, block, few, moved);
-        return new Agreement(line[0], ColumnFacts.quantile(drawn[0], 0.025), ColumnFacts.quantile(drawn[0], 0.975),
-                moved ? Double.valueOf(1 + line[1]) : null,
-                moved ? Double.valueOf(1 + ColumnFacts.quantile(drawn[1], 0.025)) : null,
-                moved ? Double.valueOf(1 + ColumnFacts.quantile(drawn[1], 0.975)) : null, lag,
-                lag == null ? null : averaging(told, changes, follows, clock.step), few, bins(x, y));
+        return new Found(new Agreement(line[0], line[0] - doubt[0], line[0] + doubt[0],
+                moved ? Double.valueOf(1 + line[1]) : null, moved ? Double.valueOf(1 + line[1] - doubt[1]) : null,
+                moved ? Double.valueOf(1 + line[1] + doubt[1]) : null, lag,
+                lag == null ? null : Double.valueOf(likely.getFirst().filter()), pairs.x.length,
+                bins(pairs.x, pairs.y)), likely.getFirst());
+    }
+
+    /**
+     * Moments in which the mixture stands.
+     *
+     * @param x what the controller showed, averaged as the reader does, from λ 1
+     * @param y what the reader showed more
+     * @param block number of the block of the log that each is in, rising
+     */
+    @SuppressWarnings("ArrayRecordComponent") // never compared
+    private record Pairs(double[] x, double[] y, int[] block) {
+        static Pairs of(Drive drive, OnClock clock, ReaderResponse response, double low, double high) {
+            // Both are taken as far from their rows, so that what is straight between them blurs both alike.
+            double rows = response.delay() / clock.step;
+            double half = (rows - Math.floor(rows)) * clock.step / 2;
+            float[] prompt = clock.put(drive.time(), drive.reader(), response.delay() - half);
+            float[] alike = response.filtered(clock.put(drive.time(), drive.controller(), -half), i -> clock.step);
+            int[] taken = new int[clock.size];
+            int n = 0;
+            int reach = Math.max(1, (int) Math.round(0.2 / clock.step));
+            for (int i = reach; i + reach < clock.size; i++) {
+                double slope = Math.abs(alike[i + reach] - alike[i - reach]) / (2 * reach * clock.step);
+                if (slope <= STANDS && alike[i] > low && alike[i] < high && prompt[i] > 0) {
+                    taken[n++] = i;
+                }
+            }
+            int by = Math.max(1, n / FITTED);
+            double[] x = new double[n / by];
+            double[] y = new double[x.length];
+            int[] block = new int[x.length];
+            for (int k = 0; k < x.length; k++) {
+                int i = taken[k * by];
+                x[k] = alike[i] - 1;
+                y[k] = prompt[i] - alike[i];
+                block[k] = (int) (i * clock.step / BLOCK);
+            }
+            return new Pairs(x, y, block);
+        }
+
+        /** Returns whether the mixture moved enough to tell a gain. */
+        boolean moved() {
+            return ColumnFacts.quantile(x, 0.98) - ColumnFacts.quantile(x, 0.02) >= RANGE;
+        }
+
+        /** Returns the number of blocks that say something, each weighted by a part of what it has to say. */
+        double worth(DoubleUnaryOperator part) {
+            double all = 0;
+            double squares = 0;
+            double here = 0;
+            for (int i = 0; i < x.length; i++) {
+                here += part.applyAsDouble(x[i]);
+                if (i == x.length - 1 || block[i + 1] != block[i]) {
+                    all += here;
+                    squares += here * here;
+                    here = 0;
+                }
+            }
+            return squares == 0 ? 1 : all * all / squares;
+        }
+    }
+
+    /**
+     * Returns half the widths of the 95 % intervals of offset and slope: the spread over drawn blocks, with Student's
+     * factor for as many blocks as there are, those with more to say counting more.
+     */
+    private static double[] doubt(Pairs pairs, boolean moved, double digit) {
+        double[][] drawn = bootstrap(pairs.x, pairs.y, pairs.block, pairs.x.length, moved);
+        double middle = Arrays.stream(pairs.x).average().orElseThrow();
+        double[] worth = {pairs.worth(x -> 1), pairs.worth(x -> (x - middle) * (x - middle))};
+        double[] doubt = new double[2];
+        for (int k = 0; k < 2; k++) {
+            double free = Math.max(1.5, worth[k] - 1);
+            doubt[k] = new TDistribution(free).inverseCumulativeProbability(0.975) * Math.sqrt((free + 1) / free)
+                    * Math.sqrt(StatUtils.variance(drawn[k]));
+        }
+        double spread = Arrays.stream(pairs.x).map(x -> (x - middle) * (x - middle)).sum();
+        double n = pairs.x.length;
+        return new double[]{Math.hypot(doubt[0], rounded(pairs, digit, x -> 1 / n)),
+                Math.hypot(doubt[1], rounded(pairs, digit, x -> (x - middle) / Math.max(1e-12, spread)))};
+    }
+
+    /**
+     * Returns how far rounding to a last digit may move a weighted sum of the reader's numbers, 95 %: the first harmonic of
+     * the rounding's sawtooth over all that was shown, its phase unknown.
+     */
+    private static double rounded(Pairs pairs, double digit, DoubleUnaryOperator weight) {
+        double cosine = 0;
+        double sine = 0;
+        for (int i = 0; i < pairs.x.length && digit > 0; i++) {
+            double turns = 2 * Math.PI * pairs.x[i] / digit;
+            cosine += weight.applyAsDouble(pairs.x[i]) * Math.cos(turns);
+            sine += weight.applyAsDouble(pairs.x[i]) * Math.sin(turns);
+        }
+        return 1.4 * digit / Math.PI * Math.hypot(cosine, sine);
     }
 
     private static List<Bin> bins(double[] x, double[] y) {
@@ -208,64 +290,10 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         return off.length == 0 ? 0 : MAD * StatUtils.percentile(off, 50);
     }
 
-    /**
-     * Estimates the time constant of the reader's own average. Each constant tried blurs the controller's changes; the one
-     * after which they match the reader's best is returned, if that match is much better than without any. Only the stretch
-     * with the most change is looked at.
-     */
-    private static double averaging(float[] told, double[] changes, double[] follows, double step) {
-        int most = (int) Math.min(told.length, LOOKED_AT / step);
-        int from = liveliest(changes, most);
-        double found = 0;
-        double unlike = Double.NaN;
-        for (double constant : AVERAGES) {
-            double[] blurred = constant == 0 ? changes : Changes.of(averaged(told, constant / step), step);
-            Changes.Fit fit = fit(blurred, follows, from, from + most, step);
-            double apart = fit == null ? 1 : 1 - fit.correlation();
-            if (constant == 0 || apart < unlike * (found == 0 ? BLURRED : 1)) {
-                unlike = apart;
-                found = constant;
-            }
-        }
-        return found;
-    }
-
-    private static int liveliest(double[] changes, int length) {
-        double here = 0;
-        double best = -1;
-        int at = 0;
-        for (int i = 0; i < changes.length; i++) {
-            here += Double.isNaN(changes[i]) ? 0 : Math.abs(changes[i]);
-            here -= i < length || Double.isNaN(changes[i - length]) ? 0 : Math.abs(changes[i - length]);
-            if (i >= length - 1 && here > best) {
-                best = here;
-                at = i - length + 1;
-            }
-        }
-        return at;
-    }
-
-    /** An average of first order over so many moments. */
-    private static float[] averaged(float[] values, double moments) {
-        float[] out = new float[values.length];
-        double part = 1 - Math.exp(-1 / moments);
-        double now = Double.NaN;
-        for (int i = 0; i < values.length; i++) {
-            double value = values[i];
-            now = Double.isNaN(now) || Double.isNaN(value) ? value : now + part * (value - now);
-            out[i] = (float) now;
-        }
-        return out;
-    }
-
     /** How late the reader is; null where nothing moved that could tell. */
     private static @Nullable Double lag(double[] changes, double[] follows, double step) {
-        Changes.Fit fit = fit(changes, follows, 0, changes.length, step);
+        Changes.Fit fit = ReaderResponse.fit(changes, follows, 0, changes.length, step);
         return fit == null || fit.correlation() < TELLING ? null : Double.valueOf(fit.shift() * step);
     }
 
-    private static Changes.@Nullable Fit fit(double[] changes, double[] follows, int first, int last, double step) {
-        return Changes.fit(changes, follows, first, last, (int) Math.floor(LEAST_LAG / step),
-                (int) Math.ceil(MOST_LAG / step), 1);
-    }
 }

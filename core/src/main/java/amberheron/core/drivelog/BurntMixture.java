@@ -30,9 +30,12 @@ final class BurntMixture {
     private static final double DECAY = 0.8;
     /** Span over which the gas is worked back, s. */
     private static final double WINDOW = 0.1;
-    /** Time for which gas may still come from before the throttle was moved, s. */
+    /** Time for which gas may still come from before the throttle was moved, under full load and less, s. */
     private static final double LATE = 0.3;
+    private static final double LATER = 0.6;
     private static final double NOISE = 0.012;
+    /** Time that the gas of a light load takes longer, since it mixes on its slow way, s. */
+    private static final double MIXES = 0.1;
     /** Oxygen beyond which no petrol burns: λ 1.7. */
     private static final double NO_FIRE = 0.4;
     /** Longest cut with the throttle open, as in a gear change under full load, s. */
@@ -175,7 +178,7 @@ final class BurntMixture {
         double full = oxygen(DisplaySetUp.leanUnderLoad(asked.boosted()));
         double stop = oxygen(DisplaySetUp.STOP);
         double slow = told ? 1.3 * sensor + 0.02 : SLOW;
-        double cutUntil = Double.NEGATIVE_INFINITY;
+        double lastShut = Double.NEGATIVE_INFINITY;
         double partUntil = Double.NEGATIVE_INFINITY;
         double bound = Double.NEGATIVE_INFINITY;
         int back = 0;
@@ -186,9 +189,10 @@ final class BurntMixture {
             if (Double.isNaN(x)) {
                 continue;
             }
-            double late = LATE + asked.delay();
-            cutUntil = shut(i) ? t[i] + late : cutUntil;
-            partUntil = fullLoad[i] ? partUntil : t[i] + late;
+            double late = (fullLoad[i] ? LATE : LATER) + asked.delay();
+            lastShut = shut(i) ? t[i] : lastShut;
+            double cutUntil = lastShut + late;
+            partUntil = fullLoad[i] ? partUntil : t[i] + LATE + asked.delay();
             railed = cut(i) ? railed : i + 1;
             if (railed <= i && t[railed] > cutUntil && t[i] - t[railed] > CUT + 1.3 * sensor) {
                 Arrays.fill(lean, railed, i + 1, true);
@@ -206,7 +210,8 @@ final class BurntMixture {
             }
             double limit = t[i] <= partUntil ? stop : full;
             double dt = i == 0 ? 0 : t[i] - t[i - 1];
-            bound = Math.max(limit, limit + (Math.min(bound, 2) - limit) * Math.exp(-dt / slow));
+            double decay = fullLoad[i] ? slow : slow + MIXES;
+            bound = Math.max(limit, limit + (Math.min(bound, 2) - limit) * Math.exp(-dt / decay));
             lean[i] = gas > limit + NOISE && x > bound + NOISE;
             bound = Math.min(bound, Math.max(limit, x));
         }

@@ -27,7 +27,9 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
         List<DriveEvent> events, List<Column> columns, @Nullable Held held, @Nullable Crossings crossings,
         @Nullable Fuelling fuelling, @Nullable Joined joined) {
     private static final double STUCK = 2;
-    private static final double MOVED = 0.03;
+    /** Time at the ends of a stretch in which it may yet have moved, s. */
+    private static final double EDGE = 0.3;
+    private static final double MOVED = 0.006;
 
     /**
      * The channel that a column was taken for.
@@ -58,7 +60,7 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
      * Findings with the drive that they rest on.
      *
      * @param drive with the reader's lag taken out
-     * @param compared the same without what says nothing
+     * @param compared the controller averaged as the reader does, the reader's delay taken out, without what says nothing
      */
     public record In(DriveFound found, Drive drive, Drive compared) {
     }
@@ -70,17 +72,23 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
      */
     public static In in(Drive drive, EngineAsked asked, List<ColumnUse> columns, @Nullable Joined joined) {
         List<Regime> regimes = new Regimes(drive, asked).find();
-        boolean[] lost = Events.lost(drive, asked);
-        Agreement agreement = Agreement.of(compared(drive, lost, regimes), asked.railLow(), asked.railHigh(),
-                joined == null || joined.clocks().tellsLag());
+        boolean[] lost = Events.lost(drive, drive.controller(), asked);
+        Agreement.Found told = Agreement.of(compared(drive, lost, regimes, asked), asked.railLow(), asked.railHigh(),
+                joined == null || joined.clocks().tellsLag(), asked.filter());
+        Agreement agreement = told == null ? null : told.agreement();
         Double lag = agreement == null ? null : agreement.lag();
         Drive prompt = lag == null
                 ? drive
                 : Drive.of(drive.time(), drive.controller(), OnClock.later(drive.time(), drive.reader(), lag));
-        Drive compared = compared(prompt, lag == null ? lost : Events.lost(prompt, asked), regimes);
-        return new In(new DriveFound(agreement, count(lost), frozen(drive), regimes, Regimes.notTold(drive),
-                new Events(drive, asked, regimes, lost).find(), columns.stream().map(Column::of).toList(),
-                Held.of(compared, asked), Crossings.of(drive, regimes), Fuelling.of(drive, asked, regimes, lost),
+        Drive alike = told == null || lag == null ? drive : told.response().alike(drive);
+        Drive compared = compared(alike, Events.lost(alike, alike.controller(), asked), regimes, asked);
+        float[] expected = lag == null ? drive.controller() : told.response().expected(drive);
+        boolean[] missing = Events.lost(drive, expected, asked);
+        return new In(new DriveFound(agreement, count(missing),
+                frozen(drive, expected, asked), regimes,
+                Regimes.notTold(drive),
+                new Events(drive, asked, regimes, missing).find(), columns.stream().map(Column::of).toList(),
+                Held.of(compared, asked), Crossings.of(drive, regimes), Fuelling.of(drive, asked, regimes, missing),
                 joined),
                 prompt, compared);
     }
@@ -95,38 +103,57 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
 
     /**
      * Leaves out the rows in which the mixture says nothing of the agreement: a cold engine, fuel cut with its beginning
-     * and end, a lost signal.
+     * and end, a lost signal, a reader at an end of what it can show.
      */
-    private static Drive compared(Drive drive, boolean[] lost, List<Regime> regimes) {
+    private static Drive compared(Drive drive, boolean[] lost, List<Regime> regimes, EngineAsked asked) {
         float[] reader = drive.reader().clone();
         Silence silence = new Silence(regimes);
         for (int i = 0; i < reader.length; i++) {
-            if (lost[i] || silence.at(drive.time()[i])) {
+            if (lost[i] || silence.at(drive.time()[i]) || asked.atAnEnd(reader[i])) {
                 reader[i] = Float.NaN;
             }
         }
         return Drive.of(drive.time(), drive.controller(), reader);
     }
 
-    private static int frozen(Drive drive) {
+    /**
+     * Counts the rows in which the reader stood still while what it should have shown moved by more than its last digit; at
+     * an end of what it can show it may stand.
+     */
+    private static int frozen(Drive drive, float[] expected, EngineAsked asked) {
         int frozen = 0;
         int from = 0;
         double[] t = drive.time();
+        float[] shown = drive.reader();
+        double moved = MOVED + 2 * digit(shown);
         for (int i = 1; i <= t.length; i++) {
-            if (i == t.length || drive.reader()[i] != drive.reader()[from]) {
-                if (t[i - 1] - t[from] >= STUCK) {
+            if (i == t.length || shown[i] != shown[from]) {
+                if (!asked.atAnEnd(shown[from]) && t[i - 1] - t[from] >= STUCK) {
                     float low = Float.POSITIVE_INFINITY;
                     float high = Float.NEGATIVE_INFINITY;
                     for (int k = from; k < i; k++) {
-                        low = Math.min(low, Float.isNaN(drive.controller()[k]) ? low : drive.controller()[k]);
-                        high = Math.max(high, Float.isNaN(drive.controller()[k]) ? high : drive.controller()[k]);
+                        if (t[k] < t[from] + EDGE || t[k] > t[i - 1] - EDGE) {
+                            continue;
+                        }
+                        low = Math.min(low, Float.isNaN(expected[k]) ? low : expected[k]);
+                        high = Math.max(high, Float.isNaN(expected[k]) ? high : expected[k]);
                     }
-                    frozen += high - low > MOVED ? i - from : 0;
+                    frozen += high - low > moved ? i - from : 0;
                 }
                 from = i;
             }
         }
         return frozen;
+    }
+
+    /** Returns the least change of a channel from one row to the next, λ: the last digit of what is shown. */
+    static double digit(float[] shown) {
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 1; i < shown.length; i++) {
+            double change = Math.abs(shown[i] - shown[i - 1]);
+            least = change > 1e-5 && change < least ? change : least;
+        }
+        return Double.isInfinite(least) ? 0 : least;
     }
 
     /** Returns all stretches of one way of running taken together; empty where the engine was not run so. */

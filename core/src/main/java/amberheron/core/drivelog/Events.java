@@ -15,6 +15,8 @@ final class Events {
     /** Break in a lean stretch that is noise, s. */
     private static final double GAP = 0.1;
     private static final double LOST = 0.5;
+    /** Distance from what is expected at which an end of the reader is no reading, λ. */
+    private static final double FAR = 0.1;
     /** Excess over the right idle mixture that an air leak shows, λ. */
     private static final double LEAKS = 0.04;
     private static final double STANDARD = 101_325;
@@ -27,7 +29,7 @@ final class Events {
     /**
      * Prepares the search in one drive.
      *
-     * @param lost of each row, as {@link #lost(Drive, EngineAsked)} says
+     * @param lost of each row, as {@link #lost(Drive, float[], EngineAsked)} says
      */
     Events(Drive drive, EngineAsked asked, List<Regime> regimes, boolean[] lost) {
         this.drive = drive;
@@ -116,17 +118,19 @@ final class Events {
     /**
      * Returns for each row whether the reader's signal is lost: it shows nothing, or an end of its range, while the
      * controller shows a mixture far from that.
+     *
+     * @param expected what the controller showed, as late and as averaged as the reader shows it
      */
-    static boolean[] lost(Drive drive, EngineAsked asked) {
+    static boolean[] lost(Drive drive, float[] expected, EngineAsked asked) {
         boolean[] lost = new boolean[drive.size()];
         for (int i = 0; i < lost.length; i++) {
-            lost[i] = isLost(drive, asked, i);
+            lost[i] = isLost(drive, expected, asked, i);
         }
         return lost;
     }
 
-    private static boolean isLost(Drive drive, EngineAsked asked, int i) {
-        float told = drive.controller()[i];
+    private static boolean isLost(Drive drive, float[] expected, EngineAsked asked, int i) {
+        float told = expected[i];
         float shown = drive.reader()[i];
         if (Float.isNaN(told) || told <= asked.railLow() || told >= asked.railHigh()) {
             return false;
@@ -135,8 +139,13 @@ final class Events {
             // Channels of different rates leave holes; only what stays away is lost.
             return missing(drive, i);
         }
-        double end = 0.004;
-        return (shown <= asked.shownLow() + end || shown >= asked.shownHigh() - end) && Math.abs(shown - told) > 0.1;
+        return asked.atAnEnd(shown) && far(expected, shown, i - 1) && far(expected, shown, i)
+                && far(expected, shown, i + 1);
+    }
+
+    /** Returns whether what was expected at a moment is far from what is shown; true outside the log. */
+    private static boolean far(float[] expected, float shown, int i) {
+        return i < 0 || i >= expected.length || !(Math.abs(shown - expected[i]) <= FAR);
     }
 
     private static boolean missing(Drive drive, int i) {

@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param duration from first to last, s
  * @param bias mean of shown − true, λ
  * @param spread standard deviation of shown − true, λ; 0 for a single sample
- * @param worst the difference greatest in magnitude, λ
+ * @param worst the difference greatest in magnitude, less what a mixture on its way changes there from row to row, λ
  * @param worstAt when it happened, s
  * @param richest least mixture the controller showed, λ; null in a document that does not say
  * @param leanest greatest, λ
@@ -73,7 +73,7 @@ public record LogComparison(int samples, double duration, double bias, double sp
             if (!both(drive, i)) {
                 continue;
             }
-            running.add(drive, i, both(compared, i));
+            running.add(drive.time()[i], compared, i);
             least = least < 0 || difference(drive, i) < difference(drive, least) ? i : least;
             most = most < 0 || difference(drive, i) > difference(drive, most) ? i : most;
             if (++seen % stretch == 0 || seen == rows) {
@@ -111,20 +111,33 @@ public record LogComparison(int samples, double duration, double bias, double sp
         private double worst;
         private double worstAt;
 
-        void add(Drive drive, int i, boolean compared) {
-            double off = difference(drive, i);
-            first = Double.isNaN(first) ? drive.time()[i] : first;
-            last = drive.time()[i];
-            if (!compared) {
+        void add(double time, Drive compared, int i) {
+            first = Double.isNaN(first) ? time : first;
+            last = time;
+            if (!both(compared, i)) {
                 return;
             }
+            double off = difference(compared, i);
             difference.addValue(off);
-            mixture.addValue(drive.controller()[i]);
-            line.addData(drive.controller()[i], drive.reader()[i]);
-            if (difference.getN() == 1 || Math.abs(off) > Math.abs(worst) + 1e-6) {
-                worst = off;
+            mixture.addValue(compared.controller()[i]);
+            line.addData(compared.controller()[i], compared.reader()[i]);
+            double beyond = Math.signum(off) * Math.max(0, Math.abs(off) - change(compared, i));
+            if (difference.getN() == 1 || Math.abs(beyond) > Math.abs(worst) + 1e-6) {
+                worst = beyond;
                 worstAt = last;
             }
+        }
+
+        /** By how much a mixture on its way changes from one row to the next here: so much is a matter of the clock. */
+        private static double change(Drive drive, int i) {
+            double[] t = drive.time();
+            float[] told = drive.controller();
+            double most = 0;
+            for (int k = Math.max(1, i); k <= Math.min(i + 1, told.length - 1); k++) {
+                double change = Math.abs(told[k] - told[k - 1]);
+                most = change > Agreement.STANDS * (t[k] - t[k - 1]) && change > most ? change : most;
+            }
+            return most;
         }
 
         LogComparison comparison(List<Sample> trace) {

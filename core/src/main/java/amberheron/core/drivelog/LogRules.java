@@ -95,7 +95,8 @@ public final class LogRules {
                 tame
                         ? "No moment stands out."
                         : "One moment stands out: look at it in the plot before trusting the rest.",
-                log.worst(), "largest magnitude of shown − true",
+                log.worst(),
+                "largest magnitude of shown − true, less what a mixture on its way changes there from one row to the next",
                 Source.derived("three times the tolerance is our own choice: readers lag in transients"))
                 .named(Message.of("Worst, at {0}", new Measure(log.worstAt(), Dimension.DURATION, 1))));
         findings.add(length(log));

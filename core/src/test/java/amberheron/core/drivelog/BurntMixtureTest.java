@@ -12,7 +12,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** What was burnt, worked back from a sensor that lags, on gas whose every step is known. */
 class BurntMixtureTest {
-    private static final EngineAsked ASKED = new EngineAsked(Set.of(), 0.62, 1.36, 0.5, 1.5, 0);
+    private static final EngineAsked ASKED = new EngineAsked(Set.of(), 0.62, 1.36, 0.5, 1.5, 0, null);
     private static final double RATE = 25;
 
     /** A sensor of first order on oxygen, on gas that changes in steps. */

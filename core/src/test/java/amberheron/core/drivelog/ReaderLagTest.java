@@ -54,7 +54,7 @@ class ReaderLagTest {
     @ParameterizedTest
     @CsvSource({"0, 0.3, 0", "0, 0.05, 0", "0.2, 0, 0.05", "0.4, 0.2, 0.1", "1, 0.1, 0.25"})
     void anAverageIsToldFromADelay(double average, double delay, double within) {
-        Agreement found = Objects.requireNonNull(Agreement.of(drive(average, delay), 0.5, 1.5, true));
+        Agreement found = Objects.requireNonNull(Agreement.of(drive(average, delay), 0.5, 1.5, true, null)).agreement();
         assertThat(Objects.requireNonNull(found.averaging())).isCloseTo(average, within(within + 1e-9));
         assertThat(Objects.requireNonNull(found.lag())).isBetween(delay - 0.01, delay + average + 0.05);
     }
@@ -94,7 +94,8 @@ class ReaderLagTest {
             reader[i] = told[i] + (moves ? 0.06f : 0);
             standing += moves ? 0 : 1;
         }
-        Agreement found = Objects.requireNonNull(Agreement.of(Drive.of(time, told, reader), 0.5, 1.5, false));
+        Agreement found = Objects.requireNonNull(Agreement.of(Drive.of(time, told, reader), 0.5, 1.5, false, null))
+                .agreement();
         assertThat(found.offset()).isCloseTo(0, within(1e-4));
         assertThat(found.pairs()).isBetween((int) (0.8 * standing), standing);
     }

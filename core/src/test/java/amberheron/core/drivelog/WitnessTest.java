@@ -19,7 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class WitnessTest {
     private static final LogRules.Engine ONE_BANK = LogRules.Engine.with(EngineTrait.READ_UNDER_LOAD);
-    private static final EngineAsked ASKED = new EngineAsked(Set.of(), 0.62, 1.38, 0.5, 1.6, 0);
+    private static final EngineAsked ASKED = new EngineAsked(Set.of(), 0.62, 1.38, 0.5, 1.6, 0, null);
 
     /** A closed loop about λ 1, its narrowband prompt, the controller off and late. */
     private static Drive swinging(double off, double late, boolean narrowband) {

@@ -30,7 +30,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class TrimPlanTest {
-    private static final EngineAsked ASKED = new EngineAsked(Set.of(), 0.62, 1.38, 0.5, 1.6, 0);
+    private static final EngineAsked ASKED = new EngineAsked(Set.of(), 0.62, 1.38, 0.5, 1.6, 0, null);
     private static final TrimPlan.Asked NOTHING_AGAINST = new TrimPlan.Asked(Set.of(), List.of());
     private static final TrimSheet BINS = new TrimSheet(List.of(1000.0, 2000.0, 3000.0, 4000.0),
             List.of(30_000.0, 45_000.0, 60_000.0), List.of());

@@ -348,6 +348,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
             shownHigh = Math.max(ends[0], ends[1]);
         }
         return new EngineAsked(job.engineTraits(), low, high, shownLow, shownHigh,
-                job.transport(PlaceSchools.OURS).orElse(0.0) + DisplaySetUp.SENSOR);
+                job.transport(PlaceSchools.OURS).orElse(0.0) + DisplaySetUp.SENSOR,
+                reader == null ? null : reader.input().filter());
     }
 }
