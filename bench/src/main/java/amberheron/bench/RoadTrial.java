@@ -128,6 +128,11 @@ public record RoadTrial(EngineAsked asked, Drive drive, RoadDrive road, Reader r
         return events(found.events(DriveEvent.Kind.LEAN), road.lean(), 0.9 * road.mistake().lasts());
     }
 
+    /** How the lean openings of the throttle were found. */
+    public Events tipIns(DriveFound found) {
+        return events(found.events(DriveEvent.Kind.TIP_IN), road.tipIns(), 0.3);
+    }
+
     /** Counts events; of what is true, spans that were cut short are neither asked for nor wrong. */
     private Events events(List<DriveEvent> said, List<RoadDrive.Span> truth, double whole) {
         int wrong = 0;

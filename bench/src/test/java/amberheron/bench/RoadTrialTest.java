@@ -45,6 +45,23 @@ class RoadTrialTest {
         assertThat(far.found()).isEqualTo(far.asked());
     }
 
+    /** λ 1.12 for 0.4 s at each opening of the throttle out of cruise, and none where the fuelling is right. */
+    @Test
+    void aMixtureThatLeansOutAsTheThrottleOpensIsFound() {
+        RoadTrial.Events wrong = NOTHING;
+        RoadTrial.Events sound = NOTHING;
+        for (int i = 0; i < 4; i++) {
+            RoadTrial lean = RoadTrial.of(44_000 + i, new RoadDrive.Mistake(0, 0, 1, 1.12), 240);
+            wrong = wrong.plus(lean.tipIns(lean.judged()));
+            assertThat(Objects.requireNonNull(lean.judged().openings())).isGreaterThanOrEqualTo(2);
+            RoadTrial right = RoadTrial.of(45_000 + i, RoadDrive.Mistake.NONE, 240);
+            sound = sound.plus(right.tipIns(right.judged()));
+        }
+        assertThat(sound.wrong()).isZero();
+        assertThat(wrong.wrong()).isZero();
+        assertThat(wrong.found()).as("found of %d", wrong.asked()).isGreaterThan((int) (0.75 * wrong.asked()));
+    }
+
     /** What the trials rest on: gas comes late, a slow sensor shows less of a short change, and nothing is found of itself. */
     @Test
     void thePipeIsLateAndTheSensorSlow() {

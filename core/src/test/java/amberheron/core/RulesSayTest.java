@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import amberheron.core.drivelog.Clocks;
 import amberheron.core.drivelog.Crossings;
 import amberheron.core.drivelog.Drive;
+import amberheron.core.drivelog.DriveEvent;
 import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.Drives;
 import amberheron.core.drivelog.EngineTrait;
@@ -425,11 +426,20 @@ class RulesSayTest {
         driven("noisy", log(600, 120, 1, 0, 0.03, 0.2));
         driven("wrong slope", log(600, 120, 1.3, 0, 0.002, 0.2));
         changed("hardly any full load", LogRules.judge(log(600, 120, 1, 0.001, 0.002, 0.2),
-                new DriveFound(null, 0, 0, List.of(), Set.of(), List.of(), List.of(), new Held(60, 1.9),
+                new DriveFound(null, 0, 0, null, List.of(), Set.of(), List.of(), List.of(), new Held(60, 1.9),
                         new Crossings(40, 1.03, 0.006), null,
                         new Joined("other.csv", "", new Clocks(LogChannel.CONTROLLER, 12.5, 0.0001, 0.02))),
                 Tolerance.LAMBDA, Tolerance.SOURCE, LogRules.Engine.with(EngineTrait.BOOSTED,
                         EngineTrait.AFTER_MERGE, EngineTrait.READ_UNDER_LOAD)));
+        for (List<DriveEvent> lean : List.of(List.<DriveEvent>of(),
+                List.of(new DriveEvent(DriveEvent.Kind.TIP_IN, 61.2, 61.6, 1.11, 0.5),
+                        new DriveEvent(DriveEvent.Kind.TIP_IN, 90, 90.3, 1.13, 0.4)))) {
+            changed("throttle opened, " + lean.size() + " times lean",
+                    LogRules.judge(log(600, 120, 1, 0.001, 0.002, 0.2),
+                            new DriveFound(null, 0, 0, 7, List.of(), Set.of(), lean, List.of(), new Held(60, 1.9), null,
+                                    null, null),
+                            Tolerance.LAMBDA, Tolerance.SOURCE, PLAIN));
+        }
         driven("short", log(600, 59, 1, 0, 0.002, 0.2));
         driven("few", log(99, 120, 1, 0, 0.002, 0.2));
         driven("never moved", log(600, 120, 1, 0, 0.002, 0.04));

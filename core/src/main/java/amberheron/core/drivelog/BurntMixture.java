@@ -42,6 +42,9 @@ final class BurntMixture {
     private static final double CUT = 0.5;
     private static final double NEAR = 0.004;
     private static final double HYDROGEN = 1.87;
+    private static final double AIR = 0.2095;
+    /** Oxygen that a rich gas lacks for 1 less of the inverse of λ, of that of air; from memory. */
+    private static final double RICH = 1.3;
 
     private final Drive drive;
     private final EngineAsked asked;
@@ -83,6 +86,16 @@ final class BurntMixture {
         return full;
     }
 
+    /** Returns the mixture of the gas that the sensor must have seen at a row, λ; NaN where that is not known. */
+    double lambda(int row) {
+        int from = row;
+        while (from > 0 && drive.time()[row] - drive.time()[from - 1] < WINDOW) {
+            from--;
+        }
+        double gas = gas(Math.max(0, from - 1), row);
+        return gas <= 0 ? 1 / (1 - gas / RICH) : ExhaustGas.lambdaOf(gas * AIR, HYDROGEN);
+    }
+
     /** Returns the time constant of the sensor with the gas that mixes before it, s. */
     double sensor() {
         return sensor;
@@ -90,7 +103,7 @@ final class BurntMixture {
 
     /** Oxygen of the gas, of that of air; less than nothing is what a rich gas lacks. */
     private static double oxygen(double lambda) {
-        return lambda >= 1 ? ExhaustGas.oxygen(lambda, HYDROGEN) / 0.2095 : 1.3 * (1 - 1 / lambda);
+        return lambda >= 1 ? ExhaustGas.oxygen(lambda, HYDROGEN) / AIR : RICH * (1 - 1 / lambda);
     }
 
     /** Returns where the throttle is shut; where the log has none, where the manifold's pressure is low. */
@@ -100,7 +113,8 @@ final class BurntMixture {
         return throttle != null ? throttle[i] < SHUT : pressure != null && pressure[i] < 40_000;
     }
 
-    private boolean cut(int i) {
+    /** Returns whether a row shows the controller's lean rail, as in a fuel cut. */
+    boolean cut(int i) {
         return oxygen[i] >= top;
     }
 

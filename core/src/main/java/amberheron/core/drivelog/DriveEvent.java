@@ -16,6 +16,7 @@ public record DriveEvent(Kind kind, double from, double to, double lambda, @Null
     /** Kinds of event. */
     public enum Kind {
         LEAN("lean under load"),
+        TIP_IN("lean as the throttle opens"),
         LEAK("lean at idle and less with load: false air"),
         LOST_SIGNAL("the reader's signal lost");
 

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param agreement null where too little could be compared
  * @param lost rows in which the reader showed nothing while the controller did
  * @param frozen rows in which it stood still while the controller moved
+ * @param openings how often the throttle was opened out of steady cruise; null where the log or a document does not say
  * @param regimes in the order driven
  * @param notTold ways of running that the log cannot tell
  * @param events in the order they came
@@ -23,7 +24,8 @@ import org.jspecify.annotations.Nullable;
  * @param fuelling what it says of the fuelling; null where speed or load was not logged
  * @param joined the second log it was put together with; null for one log
  */
-public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, List<Regime> regimes, Set<Kind> notTold,
+public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, @Nullable Integer openings,
+        List<Regime> regimes, Set<Kind> notTold,
         List<DriveEvent> events, List<Column> columns, @Nullable Held held, @Nullable Crossings crossings,
         @Nullable Fuelling fuelling, @Nullable Joined joined) {
     private static final double STUCK = 2;
@@ -84,10 +86,12 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, Li
         Drive compared = compared(alike, Events.lost(alike, alike.controller(), asked), regimes, asked);
         float[] expected = lag == null ? drive.controller() : told.response().expected(drive);
         boolean[] missing = Events.lost(drive, expected, asked);
+        BurntMixture burnt = new BurntMixture(drive, asked, regimes);
+        Openings openings = Openings.of(drive, burnt);
         return new In(new DriveFound(agreement, count(missing),
-                frozen(drive, expected, asked), regimes,
-                Regimes.notTold(drive),
-                new Events(drive, asked, regimes, missing).find(), columns.stream().map(Column::of).toList(),
+                frozen(drive, expected, asked), openings.count(), regimes, Regimes.notTold(drive),
+                new Events(drive, asked, regimes, missing).find(burnt, openings),
+                columns.stream().map(Column::of).toList(),
                 Held.of(compared, asked), Crossings.of(drive, regimes), Fuelling.of(drive, asked, regimes, missing),
                 joined),
                 prompt, compared);

@@ -38,9 +38,9 @@ final class Events {
         this.lost = lost;
     }
 
-    List<DriveEvent> find() {
-        List<DriveEvent> found = new ArrayList<>();
-        boolean[] lean = new BurntMixture(drive, asked, regimes).tooLean();
+    List<DriveEvent> find(BurntMixture burnt, Openings openings) {
+        List<DriveEvent> found = new ArrayList<>(openings.lean());
+        boolean[] lean = burnt.tooLean();
         for (Regime regime : regimes) {
             if (regime.kind() == Regime.Kind.FULL_LOAD || regime.kind() == Regime.Kind.ACCELERATION) {
                 lean(regime, lean, found);

@@ -14,6 +14,7 @@ public enum LogCheck implements CheckId {
     LOST("lost"),
     FROZEN("frozen"),
     LEAN("lean-under-load"),
+    TIP_IN("lean-at-tip-in"),
     LEAK("false-air"),
     HELD_CRUISING("time-at-cruise"),
     HELD_UNDER_LOAD("time-under-load"),

@@ -39,6 +39,10 @@ public final class LogRules {
             .practice(
                     "about 12 at full load on petrol, 15.7 under acceleration is too lean; the margin is our own choice");
 
+    private static final Source TIPS_IN = Source
+            .practice(
+                    "a mixture that leans out as the throttle opens makes an engine stumble; the limits are our own choice");
+
     /** Uncertainty of the clocks above which a transient cannot be compared, s. */
     private static final double SHARP = 0.1;
 
@@ -213,12 +217,42 @@ public final class LogRules {
                             : Message.of("Lean under load, {0} times, first at {1}", lean.size(),
                                     new Measure(lean.getFirst().from(), Dimension.DURATION, 0))));
         }
+        tipIn(found, findings);
         found.events(DriveEvent.Kind.LEAK).stream().findFirst().ifPresent(leak -> findings.add(
                 new Finding(LogCheck.LEAK, "Idle", Verdict.WARN, new Measure(leak.lambda(), Dimension.MIXTURE, 3), null,
                         engine.is(EngineTrait.NEAR_OPEN_END)
                                 ? "Lean at idle and less with load: the open end is near, so air is drawn back to the sensor between the pulses, or a joint before it leaks. Raise the idle: what is drawn back goes away."
                                 : "Lean at idle and less with load, as false air makes it: test the joints before the sensor.",
                         null, "middle of the idle against that of cruise", OWN)));
+    }
+
+    /** A drop in fuelling as the throttle opens, with no cut before it. */
+    private static void tipIn(DriveFound found, List<Finding> findings) {
+        Integer openings = found.openings();
+        List<DriveEvent> lean = found.events(DriveEvent.Kind.TIP_IN);
+        if (openings == null || openings == 0) {
+            return;
+        }
+        double worst = lean.stream().mapToDouble(DriveEvent::lambda).max().orElse(0);
+        double longest = lean.stream().mapToDouble(e -> e.to() - e.from()).max().orElse(0);
+        findings.add(new Finding(LogCheck.TIP_IN, "", lean.isEmpty() ? Verdict.PASS : Verdict.WARN,
+                lean.isEmpty() ? null : new Measure(worst, Dimension.MIXTURE, 3),
+                new Limit(AT_MOST, new Measure(DisplaySetUp.STOP, Dimension.MIXTURE, 3)),
+                lean.isEmpty()
+                        ? Message.plain("Never lean as the throttle opened out of cruise.")
+                        : Message.of(
+                                "Lean for up to {0} as the throttle opens: it stumbles, and may fire back. More fuel "
+                                        + "for the opening. A slow sensor shows less than was there.",
+                                new Measure(longest, Dimension.DURATION, 1)),
+                null,
+                Message.plain(
+                        "the gas that the sensor must have seen, for 0.2 s or longer within 1.5 s of an opening out of steady cruise"),
+                TIPS_IN)
+                .named(lean.isEmpty()
+                        ? Message.of("Throttle opened out of cruise, {0} times", openings)
+                        : Message.of("Lean as the throttle opens, {0} of {1} times, first at {2}", lean.size(),
+                                openings,
+                                new Measure(lean.getFirst().from(), Dimension.DURATION, 0))));
     }
 
     /** Judges the reader's lag and names its cause: the known filter, an average that shows, or a pure delay. */

@@ -69,7 +69,7 @@ class ReaderLagTest {
 
     private static String said(double lag, double averaging, @org.jspecify.annotations.Nullable Double filter) {
         DriveFound found = new DriveFound(
-                new Agreement(0, 0, 0, 1.0, 0.99, 1.01, lag, averaging, 100, List.of()), 0, 0, List.of(),
+                new Agreement(0, 0, 0, 1.0, 0.99, 1.01, lag, averaging, 100, List.of()), 0, 0, null, List.of(),
                 Set.of(), List.of(), List.of(), new Held(60, 5), null, null, null);
         Finding late = LogRules.judge(LogComparison.of(drive(0, 0)), found, Tolerance.LAMBDA, Tolerance.SOURCE,
                 new LogRules.Engine(Set.of(EngineTrait.READ_UNDER_LOAD), filter)).stream()

@@ -123,7 +123,9 @@ final class ProveForms {
 
     private static final RecordForm<DriveFound> FOUND = RecordForm.of(DriveFound::new,
             objectOrNull("agreement", DriveFound::agreement, AGREEMENT), integer("lost", DriveFound::lost),
-            integer("frozen", DriveFound::frozen), list("regimes", DriveFound::regimes, REGIME), NOT_TOLD, EVENTS,
+            integer("frozen", DriveFound::frozen),
+            Value.integerOrNull("openings", DriveFound::openings), list("regimes", DriveFound::regimes, REGIME),
+            NOT_TOLD, EVENTS,
             list("columns", DriveFound::columns, COLUMN), objectOrNull("held", DriveFound::held, HELD),
             objectOrNull("crossings", DriveFound::crossings, CROSSINGS),
             objectOrNull("fuelling", DriveFound::fuelling, FUELLING), JOINED);

@@ -290,6 +290,7 @@ class JobDocumentProperties {
                 perhapsOne(random), 100,
                 List.of(new Agreement.Bin(0.9, 0.901, 20)));
         return new DriveFound(random.nextBoolean() ? null : agreement, random.nextInt(9), random.nextInt(9),
+                random.nextBoolean() ? null : random.nextInt(9),
                 List.of(new Regime(any(random, Regime.Kind.values()), 1, 2.5, 0.9, perhapsOne(random), 1.02)),
                 Set.of(any(random, Regime.Kind.values())),
                 List.of(new DriveEvent(any(random, DriveEvent.Kind.values()), 3, 4, 1.1, perhapsOne(random))),
