@@ -249,7 +249,7 @@ final class JobCommands {
 
         @Parameters(index = "1", paramLabel = "LOG.csv", description = "a log of any make; its columns are recognised")
         private String log = "";
-        @Option(names = "--map", paramLabel = "CHANNEL=COL,…", description = "what columns are, by name or number, such as time=1,controller=AFR")
+        @Option(names = "--map", paramLabel = "CHANNEL=COL,…", description = "what columns are, by name or number, such as time=1,controller=AFR; an AFR with the ratio it is meant with: controller=AFR@9.81")
         private String map = "";
         @Option(names = "--with", paramLabel = "OTHER.csv", description = "a second log of the same drive that has what the first lacks; their clocks are brought together")
         private String other = "";

@@ -65,6 +65,27 @@ public record ColumnFacts(int index, String name, String unit, boolean clock, do
         return rises > 1 && falls <= Math.max(2, but * values.length);
     }
 
+    /**
+     * Returns the number about which most of the sample lies between its ends: the middle of the shortest stretch that holds
+     * a quarter of it; NaN for an empty sample.
+     */
+    double mode() {
+        if (values.length == 0) {
+            return Double.NaN;
+        }
+        // A controller that sits at an end of what it can tell, as in fuel cut, tells nothing of where it runs.
+        double low = 1.002 * Arrays.stream(values).min().orElseThrow();
+        double high = 0.998 * Arrays.stream(values).max().orElseThrow();
+        double[] between = Arrays.stream(values).filter(v -> v > low && v < high).sorted().toArray();
+        double[] sorted = between.length == 0 ? Arrays.stream(values).sorted().toArray() : between;
+        int quarter = Math.max(1, sorted.length / 4);
+        int best = 0;
+        for (int i = 0; i + quarter < sorted.length; i++) {
+            best = sorted[i + quarter] - sorted[i] < sorted[best + quarter] - sorted[best] ? i : best;
+        }
+        return sorted[Math.min(sorted.length - 1, best + quarter / 2)];
+    }
+
     /** Returns the median of the rises from one number to the next; NaN without any. */
     double step() {
         double[] steps = new double[Math.max(0, values.length - 1)];

@@ -4,6 +4,7 @@ import amberheron.core.finding.CheckId;
 
 /** The checks of a proving drive. */
 public enum LogCheck implements CheckId {
+    RUNS("runs-near-one"),
     BIAS("bias"),
     SPREAD("spread"),
     WORST("worst"),

@@ -14,6 +14,7 @@ import amberheron.core.units.Measure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Judges a proving log. */
@@ -39,6 +40,10 @@ public final class LogRules {
             .practice(
                     "about 12 at full load on petrol, 15.7 under acceleration is too lean; the margin is our own choice");
 
+    /** Distance from λ 1 at which warm idle and cruise are doubted, λ. */
+    private static final double FAR_OFF = 0.1;
+    private static final Source RUNS_NEAR_ONE = Source
+            .practice("closed loop holds warm idle and cruise at λ 1; the limit is our own choice");
     private static final Source TIPS_IN = Source
             .practice(
                     "a mixture that leans out as the throttle opens makes an engine stumble; the limits are our own choice");
@@ -86,6 +91,7 @@ public final class LogRules {
             Source toleranceSource, Engine engine) {
         Agreement line = found == null ? null : found.agreement();
         List<Finding> findings = new ArrayList<>();
+        runs(found, engine, findings);
         findings.add(bias(log, line, tolerance, toleranceSource));
         findings.add(gain(log, line, tolerance));
         boolean calm = log.spread() <= tolerance;
@@ -224,6 +230,22 @@ public final class LogRules {
                                 ? "Lean at idle and less with load: the open end is near, so air is drawn back to the sensor between the pulses, or a joint before it leaks. Raise the idle: what is drawn back goes away."
                                 : "Lean at idle and less with load, as false air makes it: test the joints before the sensor.",
                         null, "middle of the idle against that of cruise", OWN)));
+    }
+
+    /** An engine in order idles and cruises near λ 1: where the log has it far from there, its numbers may be of another scale. */
+    private static void runs(@Nullable DriveFound found, Engine engine, List<Finding> findings) {
+        if (found == null || engine.is(EngineTrait.CARBURETTOR)) {
+            return;
+        }
+        Stream.of(Regime.Kind.CRUISE, Regime.Kind.IDLE).flatMap(k -> found.driven(k).stream())
+                .filter(d -> Math.abs(d.lambda() - 1) > FAR_OFF).findFirst()
+                .ifPresent(d -> findings.add(new Finding(LogCheck.RUNS, "Warm idle and cruise", Verdict.WARN,
+                        new Measure(d.lambda(), Dimension.MIXTURE, 2),
+                        new Limit(d.lambda() > 1 ? AT_MOST : AT_LEAST,
+                                new Measure(1 + Math.signum(d.lambda() - 1) * FAR_OFF,
+                                        Dimension.MIXTURE, 1)),
+                        "An engine in order runs near λ 1 there. Is the AFR of the log meant with another ratio? Then say so at Channels; else mend the fuelling before anything of this drive is trusted.",
+                        null, "mean of what the controller showed", RUNS_NEAR_ONE)));
     }
 
     /** A drop in fuelling as the throttle opens, with no cut before it. */

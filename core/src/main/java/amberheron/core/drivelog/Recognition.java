@@ -1,8 +1,10 @@
 package amberheron.core.drivelog;
 
+import static amberheron.core.units.Phrase.fixed;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.mixture.MixtureScale;
+import amberheron.core.mixture.Stoichiometry;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
 import amberheron.core.units.UnitChoice;
@@ -15,6 +17,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.function.DoubleUnaryOperator;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
@@ -34,6 +37,11 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
     /** Bound between λ and AFR: no fuel's AFR is less, and no λ of the road is as much. */
     private static final double LEAST_AFR = 4.5;
     private static final double MOST_AFR = 60;
+    /** Ratio of a fuel in the head of a column, such as AFR 9.82. */
+    private static final Pattern RATIO = Pattern.compile("(?<![\\d.,])((?:[6-9]|1[0-7])[.,]\\d{1,3})(?![\\d.,])");
+    /** How far from λ 1 an engine in order is run most of the time, and from where on that is doubted; our own choice. */
+    private static final double USUAL = 0.05;
+    private static final double UNUSUAL = 0.06;
     private static final double KELVIN = 273.15;
     private static final double MPH = 0.44704;
 
@@ -67,9 +75,13 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
      * Facts of the job that help to recognise a mixture.
      *
      * @param stoich of the fuel in the tank
+     * @param ratios ratios that a person said an AFR is meant with, by channel
      */
     public record Known(@Nullable OutputLaw law, @Nullable MixtureScale gauge, @Nullable Reader reader,
-            double stoich) {
+            double stoich, Map<LogChannel, Double> ratios) {
+        public Known {
+            ratios = Map.copyOf(ratios);
+        }
     }
 
     public Recognition {
@@ -242,10 +254,46 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
         return words.toLowerCase(Locale.ROOT).replace('_', ' ').strip();
     }
 
-    /** Candidate quantity of a column of mixtures, and how well it goes with all else. */
-    private record Reading(ColumnFacts column, String quantity, String because, DoubleUnaryOperator si) {
+    /**
+     * Candidate quantity of a column of mixtures, and how well it goes with all else.
+     *
+     * @param guessed whether its ratio was neither said nor written
+     */
+    private record Reading(ColumnFacts column, String quantity, String because, boolean guessed,
+            DoubleUnaryOperator si) {
+        Reading(ColumnFacts column, String quantity, String because, DoubleUnaryOperator si) {
+            this(column, quantity, because, false, si);
+        }
+
         double middle() {
             return si.applyAsDouble(column.quantile(0.5));
+        }
+
+        /** Returns half of what the mixture that is seen most, of warm idle and cruise, is off λ 1. */
+        double strange() {
+            return guessed ? Math.abs(si.applyAsDouble(column.mode()) - 1) / 2 : 0;
+        }
+
+        /** Returns the question after the ratio where another fuel's has the engine run at λ 1, and this one does not. */
+        Optional<String> asks(LogChannel channel) {
+            double mode = column.mode();
+            if (!guessed || Math.abs(si.applyAsDouble(mode) - 1) <= UNUSUAL) {
+                return Optional.empty();
+            }
+            double tenths = mode > 60 ? 10 : 1;
+            List<Double> fuels = Stoichiometry.FUELS.stream().filter(f -> Math.abs(mode / tenths / f - 1) <= USUAL)
+                    .sorted()
+                    .toList();
+            String choices = Stream.concat(fuels.stream(), Stream.of(mode / tenths / si.applyAsDouble(mode)))
+                    .map(f -> fixed("%s=%s@%.2f", channel.key(), column.name(), f))
+                    .reduce((a, b) -> a + say(" or ") + b).orElseThrow();
+            return fuels.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(say(
+                            "“%s” is at %.2f most of the time, which is λ %.2f if it is %s: say with which ratio it "
+                                    + "is meant, such as %s.",
+                            column.name(), mode,
+                            si.applyAsDouble(mode), quantity, choices));
         }
     }
 
@@ -284,21 +332,27 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
         if (told.isEmpty() || shown.isEmpty()) {
             return;
         }
-        // Of what both may be, what brings them together; the first of each is what is likeliest alone.
+        // Of what both may be, what brings them together and has the engine run at λ 1; the first of each is what is
+        // likeliest alone.
         Reading one = told.getFirst();
         Reading other = shown.getFirst();
-        if (told.size() > 1 || shown.size() > 1) {
-            double least = Double.POSITIVE_INFINITY;
-            for (Reading a : told) {
-                for (Reading b : shown) {
-                    double apart = Math.abs(a.middle() - b.middle()) + 0.002 * (told.indexOf(a) + shown.indexOf(b));
-                    if (apart < least) {
-                        least = apart;
-                        one = a;
-                        other = b;
-                    }
+        double least = Double.POSITIVE_INFINITY;
+        for (Reading a : told) {
+            for (Reading b : shown) {
+                double apart = Math.abs(a.middle() - b.middle()) + a.strange() + b.strange()
+                        + 0.002 * (told.indexOf(a) + shown.indexOf(b));
+                if (apart < least) {
+                    least = apart;
+                    one = a;
+                    other = b;
                 }
             }
+        }
+        // What agrees with a column of which there is no doubt is not doubted either.
+        boolean sure = (!one.guessed() || !other.guessed()) && Math.abs(one.middle() - other.middle()) <= USUAL;
+        if (!sure) {
+            one.asks(LogChannel.CONTROLLER).ifPresent(asks::add);
+            other.asks(LogChannel.READER).ifPresent(asks::add);
         }
         uses.add(use(LogChannel.CONTROLLER, one.column(), one.quantity(), one.because(), one.si()));
         uses.add(use(LogChannel.READER, other.column(), other.quantity(), other.because(), other.si()));
@@ -367,21 +421,36 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
             all.add(new Reading(c, "λ", saysLambda ? say("by its name and its values") : say("by its values, about 1"),
                     ColumnUse.AS_IT_STANDS));
         } else if (middle >= LEAST_AFR && middle <= MOST_AFR) {
-            for (double ratio : ratios(known, controller)) {
+            Optional<Double> told = told(known, words, controller);
+            for (double ratio : told.map(List::of).orElseGet(() -> ratios(known, controller))) {
                 all.add(new Reading(c, say("AFR, %.2f at λ 1", ratio),
-                        saysLambda ? say("by its values, though its name says λ") : say("by its values"),
-                        v -> v / ratio));
+                        told.isPresent()
+                                ? say("by its ratio, as it is said")
+                                : saysLambda ? say("by its values, though its name says λ") : say("by its values"),
+                        told.isEmpty(), v -> v / ratio));
             }
         } else if (middle > 300 && middle < 3000 && saysLambda) {
             all.add(new Reading(c, say("λ in thousandths"), say("by its name and its values"), v -> v / 1000));
         } else if (middle > 60 && middle < 300 && (saysAfr || saysLambda)) {
             boolean tenths = saysAfr;
-            for (double ratio : tenths ? ratios(known, controller) : List.of(1.0)) {
+            Optional<Double> told = told(known, words, controller);
+            for (double ratio : tenths ? told.map(List::of).orElseGet(() -> ratios(known, controller)) : List.of(1.0)) {
                 all.add(new Reading(c, tenths ? say("AFR in tenths, %.2f at λ 1", ratio) : say("λ in hundredths"),
-                        say("by its name and its values"), v -> tenths ? v / 10 / ratio : v / 100));
+                        say("by its name and its values"), tenths && told.isEmpty(),
+                        v -> tenths ? v / 10 / ratio : v / 100));
             }
         }
         return all;
+    }
+
+    /** Returns the ratio that a person said, or that stands in the column's head. */
+    private static Optional<Double> told(Known known, String words, boolean controller) {
+        Double said = known.ratios().get(controller ? LogChannel.CONTROLLER : LogChannel.READER);
+        if (said != null) {
+            return Optional.of(said);
+        }
+        Matcher written = RATIO.matcher(words);
+        return written.find() ? Optional.of(Double.valueOf(written.group(1).replace(',', '.'))) : Optional.empty();
     }
 
     /**

@@ -3,9 +3,16 @@ package amberheron.core.mixture;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.units.Unusable;
+import java.util.List;
 
 /** Stoichiometric ratios from composition. Heywood, Internal Combustion Engine Fundamentals, ch. 3. */
 public final class Stoichiometry {
+    /**
+     * Ratios of fuels: petrol, light diesel, methane, propane, methanol, ethanol (Heywood, Internal Combustion Engine
+     * Fundamentals, table D.4), and petrol with 10, 25 and 85 % of ethanol by volume, blended by mass.
+     */
+    public static final List<Double> FUELS = List.of(14.6, 14.5, 17.2, 15.67, 6.47, 9.0, 14.1, 13.21, 9.81);
+
     private static final double CARBON = 12.011;
     private static final double HYDROGEN = 1.008;
     private static final double OXYGEN = 15.999;

@@ -1,6 +1,7 @@
 package amberheron.core.scaling;
 
 import amberheron.core.mixture.MixtureScale;
+import amberheron.core.mixture.Stoichiometry;
 import amberheron.core.scaling.FaultParameters.Name;
 import amberheron.core.scaling.Hypothesis.Model;
 import amberheron.core.scaling.Hypothesis.Parameter;
@@ -41,11 +42,6 @@ final class Suspects {
     private static final int LOOKED_AT = 20;
     /** Prior of ratios that no fuel has. */
     private static final double NO_FUEL = 0.1;
-    /**
-     * Ratios of fuels: petrol, light diesel, methane, propane, methanol, ethanol (Heywood, Internal Combustion Engine
-     * Fundamentals, table D.4), and petrol with 10, 25 and 85 % of ethanol by volume, blended by mass.
-     */
-    private static final List<Double> FUELS = List.of(14.6, 14.5, 17.2, 15.67, 6.47, 9.0, 14.1, 13.21, 9.81);
     /** Supplies that inputs are pulled up to, V; common practice, no published source. */
     private static final double[] RAILS = {3.3, 5, 12};
     /** How sharp a switching output switches about λ 1, in λ; from memory. */
@@ -287,7 +283,7 @@ final class Suspects {
         if (fuel != null) {
             ratios.add(fuel);
         }
-        ratios.addAll(FUELS);
+        ratios.addAll(Stoichiometry.FUELS);
         return List.copyOf(ratios);
     }
 

@@ -31,6 +31,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.DoubleConsumer;
 import java.util.function.DoubleUnaryOperator;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -48,15 +50,18 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
     private static final List<LogChannel> SHARED = List.of(LogChannel.ENGINE_SPEED, LogChannel.THROTTLE,
             LogChannel.PRESSURE, LogChannel.SPEED, LogChannel.AIR_MASS);
 
+    /** A column with the ratio that its AFR is meant with. */
+    private static final Pattern WITH_RATIO = Pattern.compile("(.*)@\\s*(\\d{1,2}(?:[.,]\\d{1,3})?)\\s*");
+
     /**
      * Reads a log. Good rows are kept, each bad one is counted. Interrupting the thread stops it.
      *
-     * @param said columns by channel, by name or by number from 1
+     * @param said columns by channel, by name or by number from 1, with the ratio of an AFR where it is said
      * @param progress is told how far it is, 0 to 1; may throw to stop
      * @throws UnusableInput when it cannot be read, or its columns cannot be told
      */
     public static DriveLog read(Job job, LogFile file, Map<LogChannel, String> said, DoubleConsumer progress) {
-        Recognition recognition = Recognition.of(file.columns(), known(job),
+        Recognition recognition = Recognition.of(file.columns(), known(job, said),
                 named(file.name(), file.shape().names(), said));
         answered(file.name(), recognition);
         Taken taken = take(file, recognition.uses(), progress);
@@ -87,7 +92,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
                 Stream.concat(facts.stream(), otherFacts.stream()
                         .map(c -> c.index() == otherTime.column() ? c.passedOver() : c).map(c -> c.at(own + c.index())))
                         .toList(),
-                known(job), named);
+                known(job, said), named);
         answered(first.name() + " + " + second.name(), both);
         Optional<LogChannel> shared = SHARED.stream().filter(c -> has(firsts, c) && has(seconds, c)).findFirst();
         List<ColumnUse> uses = both.uses().stream().filter(u -> u.channel() != LogChannel.TIME).toList();
@@ -138,7 +143,8 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
 
     /** Uses of the columns of one of two logs, whatever it lacks. */
     private static List<ColumnUse> alone(List<ColumnFacts> facts, Job job, @Nullable Integer time) {
-        return Recognition.of(facts, known(job), time == null ? Map.of() : Map.of(LogChannel.TIME, time)).uses();
+        return Recognition.of(facts, known(job, Map.of()), time == null ? Map.of() : Map.of(LogChannel.TIME, time))
+                .uses();
     }
 
     private static ColumnUse time(LogFile file, List<ColumnUse> uses) {
@@ -225,7 +231,9 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
 
     private static Map<LogChannel, Integer> named(String file, List<String> names, Map<LogChannel, String> said) {
         Map<LogChannel, Integer> named = new EnumMap<>(LogChannel.class);
-        said.forEach((channel, name) -> {
+        said.forEach((channel, typed) -> {
+            Matcher ratio = WITH_RATIO.matcher(typed);
+            String name = ratio.matches() ? ratio.group(1) : typed;
             int at = -1;
             for (int i = 0; i < names.size() && at < 0; i++) {
                 at = names.get(i).strip().equalsIgnoreCase(name.strip()) ? i : -1;
@@ -244,7 +252,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
         return named;
     }
 
-    /** Reads {@code time=COL,controller=COL}. */
+    /** Reads {@code time=COL,controller=COL}; an AFR may have the ratio that it is meant with, {@code controller=AFR@9.81}. */
     public static Map<LogChannel, String> map(String typed) {
         Map<LogChannel, String> said = new EnumMap<>(LogChannel.class);
         for (String one : typed.split(",", -1)) {
@@ -262,8 +270,15 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
         return said;
     }
 
-    private static Recognition.Known known(Job job) {
-        return new Recognition.Known(job.law(), job.gauge(), job.reader(), job.stoich());
+    private static Recognition.Known known(Job job, Map<LogChannel, String> said) {
+        Map<LogChannel, Double> ratios = new EnumMap<>(LogChannel.class);
+        said.forEach((channel, name) -> {
+            Matcher ratio = WITH_RATIO.matcher(name);
+            if (ratio.matches()) {
+                ratios.put(channel, Double.valueOf(ratio.group(2).replace(',', '.')));
+            }
+        });
+        return new Recognition.Known(job.law(), job.gauge(), job.reader(), job.stoich(), ratios);
     }
 
     private static Optional<ReaderSetting> setting(Job job) {

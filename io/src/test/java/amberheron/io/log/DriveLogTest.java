@@ -7,7 +7,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.drivelog.ColumnUse;
 import amberheron.core.drivelog.LogChannel;
+import amberheron.core.finding.Source;
 import amberheron.core.job.Job;
+import amberheron.core.mixture.Fuel;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.io.UnusableInput;
 import amberheron.io.catalogue.Catalogue;
@@ -41,7 +43,8 @@ class DriveLogTest {
     private Path folder = Path.of("");
 
     private static double lambda(int i) {
-        return 1 + 0.12 * Math.sin(i / 20.0);
+        // Most of the time about 1, as an engine runs.
+        return 1 + 0.12 * Math.pow(Math.sin(i / 20.0), 3);
     }
 
     private static double rpm(int i) {
@@ -297,6 +300,41 @@ class DriveLogTest {
         });
         assertThat(log.drive().controller()[10]).isCloseTo((float) lambda(10), within(0.003f));
         assertThat(log.recognition().use(LogChannel.CONTROLLER).orElseThrow().quantity()).contains("9.00");
+    }
+
+    private static Habit afr(String what, String head, double told, double shown) {
+        return Habit.of(what, head, i -> say("%.2f,%.2f,%.2f", i * 0.05, told * lambda(i), shown * lambda(i)));
+    }
+
+    /** Both in AFR of the fuel in the tank, of another, of two; a ratio in the head or said; one that cannot be told is asked. */
+    @Test
+    void anAfrIsReadWithTheRatioThatItWasMeantWith() throws IOException {
+        Job e85 = JOB.withIntake(JOB.intake().withFuel(new Fuel("e85", "E85", 9.82, Source.practice("made up"))));
+        String head = "time,controller AFR,reader AFR\n";
+        for (Habit habit : List.of(afr("both 9.82", head, 9.82, 9.82), afr("both 14.7", head, 14.7, 14.7),
+                afr("two ratios", head, 14.7, 9.82), afr("the other way round", head, 9.82, 14.7))) {
+            DriveLog log = DriveLog.read(e85, LogFile.of(file(habit)), Map.of(), part -> {
+            });
+            for (int i = 0; i < ROWS; i += 7) {
+                assertThat(log.drive().controller()[i]).as(habit.name()).isCloseTo((float) lambda(i), within(0.002f));
+                assertThat(log.drive().reader()[i]).as(habit.name()).isCloseTo((float) lambda(i), within(0.002f));
+            }
+        }
+        for (double ratio : new double[]{6.47, 9.0, 9.82, 13.21, 15.67}) {
+            Habit unknown = afr("nothing said", head, ratio, ratio);
+            Path path = file(unknown);
+            assertThatThrownBy(() -> read(path)).as("%.2f", ratio).isInstanceOf(UnusableInput.class)
+                    .hasMessageContaining("say with which ratio it is meant").hasMessageContaining("controller AFR@");
+            String said = say("controller=controller AFR@%.2f,reader=3@%.2f", ratio, ratio);
+            DriveLog log = DriveLog.read(JOB, LogFile.of(path), DriveLog.map(said), part -> {
+            });
+            assertThat(log.drive().controller()[20]).isCloseTo((float) lambda(20), within(0.002f));
+            assertThat(log.recognition().use(LogChannel.READER).orElseThrow().quantity()).contains(say("%.2f", ratio));
+            DriveLog written = read(
+                    file(afr("in the head", say("time,controller AFR %.2f,reader (AFR %.2f)\n", ratio, ratio),
+                            ratio, ratio)));
+            assertThat(written.drive().reader()[20]).isCloseTo((float) lambda(20), within(0.002f));
+        }
     }
 
     @ParameterizedTest
