@@ -57,15 +57,13 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
     static final double STANDS = 0.15;
     private static final int MOST_MOMENTS = 400_000;
     private static final int FITTED = 8_000;
-    private static final int DRAWS = 200;
+    private static final int DRAWS = 100;
     private static final double BLOCK = 15;
     private static final double HUBER = 1.345;
     private static final double MAD = 1.4826;
     /** Correlation below which no lag can be told. */
     private static final double TELLING = 0.3;
     private static final int FEWEST = 20;
-    /** Time constants of averages that are tried, s. */
-    private static final double[] AVERAGES = {0, 0.05, 0.1, 0.15, 0.2, 0.25, 0.3, 0.4, 0.5, 0.6, 0.8, 1, 1.5, 2};
 
     /**
      * Compares.

@@ -84,13 +84,13 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, @N
                 : Drive.of(drive.time(), drive.controller(), OnClock.later(drive.time(), drive.reader(), lag));
         Drive alike = told == null || lag == null ? drive : told.response().alike(drive);
         Drive compared = compared(alike, Events.lost(alike, alike.controller(), asked), regimes, asked);
-        float[] expected = lag == null ? drive.controller() : told.response().expected(drive);
+        float[] expected = told == null || lag == null ? drive.controller() : told.response().expected(drive);
         boolean[] missing = Events.lost(drive, expected, asked);
         BurntMixture burnt = new BurntMixture(drive, asked, regimes);
         Openings openings = Openings.of(drive, burnt);
         return new In(new DriveFound(agreement, count(missing),
                 frozen(drive, expected, asked), openings.count(), regimes, Regimes.notTold(drive),
-                new Events(drive, asked, regimes, missing).find(burnt, openings),
+                new Events(drive, regimes, missing).find(burnt, openings),
                 columns.stream().map(Column::of).toList(),
                 Held.of(compared, asked), Crossings.of(drive, regimes), Fuelling.of(drive, asked, regimes, missing),
                 joined),

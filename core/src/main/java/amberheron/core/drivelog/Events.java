@@ -22,7 +22,6 @@ final class Events {
     private static final double STANDARD = 101_325;
 
     private final Drive drive;
-    private final EngineAsked asked;
     private final List<Regime> regimes;
     private final boolean[] lost;
 
@@ -31,9 +30,8 @@ final class Events {
      *
      * @param lost of each row, as {@link #lost(Drive, float[], EngineAsked)} says
      */
-    Events(Drive drive, EngineAsked asked, List<Regime> regimes, boolean[] lost) {
+    Events(Drive drive, List<Regime> regimes, boolean[] lost) {
         this.drive = drive;
-        this.asked = asked;
         this.regimes = regimes;
         this.lost = lost;
     }

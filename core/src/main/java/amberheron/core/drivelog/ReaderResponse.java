@@ -132,7 +132,7 @@ record ReaderResponse(double delay, double filter) {
     static List<ReaderResponse> of(Channels log, @Nullable Double known) {
         double found = averaging(log);
         boolean holds = known != null && (known == found || sum(log.left(known)) <= HOLDS * sum(log.left(found)));
-        double filter = holds ? known : found;
+        double filter = known != null && holds ? known : found;
         ReaderResponse best = filter == 0 ? null : log.with(filter);
         if (best == null) {
             return List.of(new ReaderResponse(log.lag, 0));

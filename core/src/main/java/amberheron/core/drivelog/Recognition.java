@@ -269,15 +269,20 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
             return si.applyAsDouble(column.quantile(0.5));
         }
 
-        /** Returns half of what the mixture that is seen most, of warm idle and cruise, is off λ 1. */
+        /** Returns by how much the engine is run off λ 1, by the mixture seen most or the middle one, whichever is nearer. */
+        private double off() {
+            return Math.min(Math.abs(si.applyAsDouble(column.mode()) - 1), Math.abs(middle() - 1));
+        }
+
+        /** Returns how strange a reading it is: half of that. */
         double strange() {
-            return guessed ? Math.abs(si.applyAsDouble(column.mode()) - 1) / 2 : 0;
+            return guessed ? off() / 2 : 0;
         }
 
         /** Returns the question after the ratio where another fuel's has the engine run at λ 1, and this one does not. */
         Optional<String> asks(LogChannel channel) {
             double mode = column.mode();
-            if (!guessed || Math.abs(si.applyAsDouble(mode) - 1) <= UNUSUAL) {
+            if (!guessed || off() <= UNUSUAL) {
                 return Optional.empty();
             }
             double tenths = mode > 60 ? 10 : 1;
