@@ -57,7 +57,8 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
     static final double STANDS = 0.15;
     private static final int MOST_MOMENTS = 400_000;
     private static final int FITTED = 8_000;
-    private static final int DRAWS = 100;
+    private static final int DRAWS = 400;
+    private static final int ROUNDS = 12;
     private static final double BLOCK = 15;
     private static final double HUBER = 1.345;
     private static final double MAD = 1.4826;
@@ -93,11 +94,11 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
             return null;
         }
         boolean moved = pairs.moved();
-        double[] line = huber(pairs.x, pairs.y, null, moved);
-        double[] doubt = doubt(pairs, moved, DriveFound.digit(drive.reader()));
+        double[] line = huber(pairs.x, pairs.y, moved);
+        double[] doubt = doubt(pairs, line, moved, DriveFound.digit(drive.reader()));
         for (ReaderResponse other : likely.subList(1, likely.size())) {
             Pairs besides = Pairs.of(drive, clock, other, low, high);
-            double[] off = besides.x.length < FEWEST ? line : huber(besides.x, besides.y, null, moved);
+            double[] off = besides.x.length < FEWEST ? line : huber(besides.x, besides.y, moved);
             for (int k = 0; k < doubt.length; k++) {
                 doubt[k] = Math.hypot(doubt[k], 2 * (off[k] - line[k]) / Math.sqrt(likely.size() - 1));
             }
@@ -172,8 +173,8 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
      * Returns half the widths of the 95 % intervals of offset and slope: the spread over drawn blocks, with Student's
      * factor for as many blocks as there are, those with more to say counting more.
      */
-    private static double[] doubt(Pairs pairs, boolean moved, double digit) {
-        double[][] drawn = bootstrap(pairs.x, pairs.y, pairs.block, pairs.x.length, moved);
+    private static double[] doubt(Pairs pairs, double[] line, boolean moved, double digit) {
+        double[][] drawn = bootstrap(pairs, line, moved);
         double middle = Arrays.stream(pairs.x).average().orElseThrow();
         double[] worth = {pairs.worth(x -> 1), pairs.worth(x -> (x - middle) * (x - middle))};
         double[] doubt = new double[2];
@@ -215,68 +216,85 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         }).toList();
     }
 
-    private static double[][] bootstrap(double[] x, double[] y, int[] block, int n, boolean moved) {
-        int blocks = block[n - 1] + 1;
-        int[] from = new int[blocks + 1];
-        Arrays.fill(from, n);
-        for (int i = n - 1; i >= 0; i--) {
-            from[block[i]] = i;
+    /** Sums of a weighted straight line, over some moments. */
+    private static final class Sums {
+        private double s;
+        private double sx;
+        private double sy;
+        private double sxx;
+        private double sxy;
+
+        void add(double x, double y, double weight) {
+            s += weight;
+            sx += weight * x;
+            sy += weight * y;
+            sxx += weight * x * x;
+            sxy += weight * x * y;
         }
-        for (int b = blocks - 1; b >= 0; b--) {
-            from[b] = Math.min(from[b], from[b + 1]);
+
+        void add(Sums other) {
+            s += other.s;
+            sx += other.sx;
+            sy += other.sy;
+            sxx += other.sxx;
+            sxy += other.sxy;
+        }
+
+        /** Offset and slope; no slope where none is wanted. */
+        double[] line(boolean sloped) {
+            double spread = s * sxx - sx * sx;
+            double slope = sloped && spread > 1e-12 ? (s * sxy - sx * sy) / spread : 0;
+            return s <= 0 ? new double[]{0, 0} : new double[]{(sy - slope * sx) / s, slope};
+        }
+    }
+
+    /** Lines through drawn blocks, the weights of the moments as the line through all of them leaves them. */
+    private static double[][] bootstrap(Pairs pairs, double[] line, boolean moved) {
+        double[] weight = weights(pairs.x, pairs.y, line);
+        Sums[] blocks = new Sums[pairs.block[pairs.block.length - 1] + 1];
+        Arrays.setAll(blocks, k -> new Sums());
+        for (int i = 0; i < pairs.x.length; i++) {
+            blocks[pairs.block[i]].add(pairs.x[i], pairs.y[i], weight[i]);
         }
         // The same log has to say the same each time it is read.
         Random random = new Random(1);
         double[][] drawn = new double[2][DRAWS];
         for (int d = 0; d < DRAWS; d++) {
-            double[] weight = new double[n];
-            for (int b = 0; b < blocks; b++) {
-                int drawnBlock = random.nextInt(blocks);
-                for (int i = from[drawnBlock]; i < from[drawnBlock + 1]; i++) {
-                    weight[i]++;
-                }
+            Sums all = new Sums();
+            for (int b = 0; b < blocks.length; b++) {
+                all.add(blocks[random.nextInt(blocks.length)]);
             }
-            double[] line = huber(x, y, weight, moved);
-            drawn[0][d] = line[0];
-            drawn[1][d] = line[1];
+            double[] found = all.line(moved);
+            drawn[0][d] = found[0];
+            drawn[1][d] = found[1];
         }
         return drawn;
     }
 
     /** Offset and slope of y over x that a few wild moments do not move; the slope only where x moved. */
-    private static double[] huber(double[] x, double[] y, double @Nullable [] weight, boolean sloped) {
-        int n = x.length;
-        double[] w = new double[n];
-        for (int i = 0; i < n; i++) {
-            w[i] = weight == null ? 1 : weight[i];
-        }
+    private static double[] huber(double[] x, double[] y, boolean sloped) {
+        double[] weight = new double[x.length];
+        Arrays.fill(weight, 1);
         double[] line = {0, 0};
-        for (int round = 0; round < (weight == null ? 12 : 4); round++) {
-            double s = 0;
-            double sx = 0;
-            double sy = 0;
-            double sxx = 0;
-            double sxy = 0;
-            for (int i = 0; i < n; i++) {
-                s += w[i];
-                sx += w[i] * x[i];
-                sy += w[i] * y[i];
-                sxx += w[i] * x[i] * x[i];
-                sxy += w[i] * x[i] * y[i];
+        for (int round = 0; round < ROUNDS; round++) {
+            Sums all = new Sums();
+            for (int i = 0; i < x.length; i++) {
+                all.add(x[i], y[i], weight[i]);
             }
-            double spread = s * sxx - sx * sx;
-            if (s <= 0) {
-                return line;
-            }
-            line[1] = sloped && spread > 1e-12 ? (s * sxy - sx * sy) / spread : 0;
-            line[0] = (sy - line[1] * sx) / s;
-            double scale = HUBER * Math.max(1e-5, deviation(x, y, line));
-            for (int i = 0; i < n; i++) {
-                double off = Math.abs(y[i] - line[0] - line[1] * x[i]);
-                w[i] = (weight == null ? 1 : weight[i]) * (off <= scale ? 1 : scale / off);
-            }
+            line = all.line(sloped);
+            weight = weights(x, y, line);
         }
         return line;
+    }
+
+    private static double[] weights(double[] x, double[] y, double[] line) {
+        double scale = HUBER * Math.max(1e-5, deviation(x, y, line));
+        double[] weight = new double[x.length];
+        for (int i = 0; i < x.length; i++) {
+            double off = Math.abs(y[i] - line[0] - line[1] * x[i]);
+            weight[i] = off <= scale ? 1 : scale / off;
+        }
+        return weight;
     }
 
     private static double deviation(double[] x, double[] y, double[] line) {
@@ -293,5 +311,4 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         Changes.Fit fit = ReaderResponse.fit(changes, follows, 0, changes.length, step);
         return fit == null || fit.correlation() < TELLING ? null : Double.valueOf(fit.shift() * step);
     }
-
 }
