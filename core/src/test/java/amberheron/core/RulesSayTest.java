@@ -15,6 +15,7 @@ import amberheron.core.drivelog.Joined;
 import amberheron.core.drivelog.LogChannel;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.LogRules;
+import amberheron.core.drivelog.Regime;
 import amberheron.core.drivelog.Sample;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Source;
@@ -440,6 +441,15 @@ class RulesSayTest {
                                     null, null),
                             Tolerance.LAMBDA, Tolerance.SOURCE, PLAIN));
         }
+        changed("narrowband simulated", LogRules.judge(log(600, 120, 1, 0.001, 0.002, 0.2),
+                new DriveFound(null, 0, 0, null, List.of(), Set.of(), List.of(), List.of(), new Held(60, 5),
+                        new Crossings(40, 1.03, 0.006), null, null),
+                Tolerance.LAMBDA, Tolerance.SOURCE, LogRules.Engine.with(EngineTrait.NARROWBAND_SIMULATED)));
+        changed("runs at λ 0.67", LogRules.judge(log(600, 120, 1, 0.001, 0.002, 0.2),
+                new DriveFound(null, 0, 0, null, List.of(new Regime(Regime.Kind.CRUISE, 10, 60, 0.67, 0.97, 1.03)),
+                        Set.of(),
+                        List.of(), List.of(), new Held(60, 5), null, null, null),
+                Tolerance.LAMBDA, Tolerance.SOURCE, PLAIN));
         driven("short", log(600, 59, 1, 0, 0.002, 0.2));
         driven("few", log(99, 120, 1, 0, 0.002, 0.2));
         driven("never moved", log(600, 120, 1, 0, 0.002, 0.04));

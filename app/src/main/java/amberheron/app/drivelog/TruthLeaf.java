@@ -13,6 +13,7 @@ import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.drivelog.Crossings;
 import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.EngineTrait;
 import amberheron.core.drivelog.LogCheck;
 import amberheron.core.drivelog.LogField;
 import amberheron.core.drivelog.Witness;
@@ -129,9 +130,12 @@ final class TruthLeaf implements Leaf {
         steps.setText(crossings == null
                 ? say("A log with the narrowband's volts, warm and in closed loop, gives a point that "
                         + "is λ 1 whatever the fuel.")
-                : say("It stepped %s; the controller then showed %s ± %s. It stands on the rule as N.",
-                        count("once", "%d times", crossings.steps()),
-                        Figures.text(session, new Measure(crossings.lambda(), Dimension.MIXTURE, 3)),
-                        Figures.text(session, new Measure(crossings.doubt(), Dimension.MIXTURE, 3))));
+                : session.job().engineTraits().contains(EngineTrait.NARROWBAND_SIMULATED)
+                        ? say("It stepped %s, but this controller simulates it and steps it where it believes λ 1 to be: no witness.",
+                                count("once", "%d times", crossings.steps()))
+                        : say("It stepped %s; the controller then showed %s ± %s. It stands on the rule as N.",
+                                count("once", "%d times", crossings.steps()),
+                                Figures.text(session, new Measure(crossings.lambda(), Dimension.MIXTURE, 3)),
+                                Figures.text(session, new Measure(crossings.doubt(), Dimension.MIXTURE, 3))));
     }
 }

@@ -4,6 +4,7 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Figures;
 import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.EngineTrait;
 import amberheron.core.finding.Message;
 import amberheron.core.job.ChainNow;
 import amberheron.core.job.Job;
@@ -139,7 +140,8 @@ public final class RuleModel {
             said.add(new Witness("G", gas, shown == null ? gas : shown));
         }
         DriveFound found = job.proving() == null ? null : job.proving().found();
-        if (found != null && found.crossings() != null) {
+        if (found != null && found.crossings() != null
+                && !review.job().engineTraits().contains(EngineTrait.NARROWBAND_SIMULATED)) {
             said.add(new Witness("N", 1, found.crossings().lambda()));
         }
         this.witnesses = List.copyOf(said);

@@ -10,6 +10,8 @@ public enum EngineTrait {
     AFTER_MERGE,
     /** The place is nearer to the open end than the rules want. */
     NEAR_OPEN_END,
+    /** The stock narrowband is simulated by the controller, which steps it where it believes λ 1 to be. */
+    NARROWBAND_SIMULATED,
     /** A reader of this job is used to judge full load. */
     READ_UNDER_LOAD
 }

@@ -40,6 +40,9 @@ public final class LogRules {
             .practice(
                     "about 12 at full load on petrol, 15.7 under acceleration is too lean; the margin is our own choice");
 
+    private static final Source STEPS = Source
+            .memory("a warm narrowband steps at λ 1 within about 0.002 to 0.005, whatever the fuel");
+    private static final Source WITNESS = Source.derived("what is made from a reading says nothing against it");
     /** Distance from λ 1 at which warm idle and cruise are doubted, λ. */
     private static final double FAR_OFF = 0.1;
     private static final Source RUNS_NEAR_ONE = Source
@@ -149,6 +152,13 @@ public final class LogRules {
         if (crossings == null) {
             return;
         }
+        if (engine.is(EngineTrait.NARROWBAND_SIMULATED)) {
+            findings.add(new Finding(LogCheck.CROSSINGS, "Controller at the narrowband's steps", Verdict.WARN, null,
+                    null,
+                    "No witness: this controller simulates the narrowband and steps it where it believes λ 1 to be, so it agrees with any error. Ask a stock sensor that is still in the pipe, or a gas analyser.",
+                    null, "a simulated narrowband is wired in this job", WITNESS));
+            return;
+        }
         double off = crossings.lambda() - 1;
         double bound = tolerance + crossings.doubt();
         boolean holds = Math.abs(off) <= bound;
@@ -166,7 +176,7 @@ public final class LogRules {
                 off,
                 Message.of("{0} steps, both ways alike; the step itself is λ 1 within {1}", crossings.steps(),
                         difference(crossings.doubt())),
-                Source.memory("a warm narrowband steps at λ 1 within about 0.002 to 0.005, whatever the fuel")));
+                STEPS));
     }
 
     private static Finding bias(LogComparison log, @Nullable Agreement line, double tolerance, Source source) {

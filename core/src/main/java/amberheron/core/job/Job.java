@@ -19,6 +19,7 @@ import amberheron.core.plan.Intake;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
+import amberheron.core.wiring.Hookup;
 import amberheron.core.wiring.Wiring;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -172,7 +173,7 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
                 display);
     }
 
-    /** Traits of the engine alone by which a drive is judged. */
+    /** Traits of engine and wiring by which a drive is judged. */
     public Set<EngineTrait> engineTraits() {
         Set<EngineTrait> traits = EnumSet.noneOf(EngineTrait.class);
         if (intake.exhaust().turbine()) {
@@ -180,6 +181,10 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
         }
         if (intake.fuelSystem() == Intake.FuelSystem.CARBURETTOR) {
             traits.add(EngineTrait.CARBURETTOR);
+        }
+        if (intake.readers().contains(Intake.ReaderKind.STOCK_ECU)
+                || wiring.signals().hookups().stream().anyMatch(h -> h.form() == Hookup.Form.NARROWBAND)) {
+            traits.add(EngineTrait.NARROWBAND_SIMULATED);
         }
         return traits;
     }
