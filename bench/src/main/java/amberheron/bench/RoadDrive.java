@@ -18,7 +18,6 @@ public final class RoadDrive {
     private static final double TORQUE = 190;
     private static final double IDLE = 850;
     private static final double LIMIT = 6200;
-    private static final double AIR = 1.18;
 
     /**
      * Traits of a car and of its sensor.
@@ -101,7 +100,6 @@ public final class RoadDrive {
     private boolean cutting;
     private boolean forcedCut;
     private double forcedLean = Double.NaN;
-    private double loop;
     private double mixed;
     private double cell;
     private double volume;
@@ -335,7 +333,7 @@ public final class RoadDrive {
             return forcedLean;
         }
         double cold = Math.clamp((335 - temperature) / 45, 0, 1);
-        loop = Math.sin(2 * Math.PI * time / traits.period);
+        double loop = Math.sin(2 * Math.PI * time / traits.period);
         double part = Math.clamp((throttle - 0.55) / 0.25, 0, 1);
         double wanted = ((1 + (cold > 0 ? 0 : traits.swing) * loop) * (1 - part) + traits.fullLoad * part)
                 * (1 - 0.22 * cold);
@@ -368,10 +366,5 @@ public final class RoadDrive {
     static double lambda(double oxygen) {
         double wet = Math.min(0.985, oxygen >= 0 ? oxygen : oxygen / 1.35);
         return (1 + 0.0665 * wet) / (1 - wet);
-    }
-
-    /** Density of the air that is breathed, kg/m³. */
-    static double air() {
-        return AIR;
     }
 }

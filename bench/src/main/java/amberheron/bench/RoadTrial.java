@@ -137,13 +137,18 @@ public record RoadTrial(EngineAsked asked, Drive drive, RoadDrive road, Reader r
     private Events events(List<DriveEvent> said, List<RoadDrive.Span> truth, double whole) {
         int wrong = 0;
         for (DriveEvent e : said) {
-            wrong += truth.stream().anyMatch(s -> e.to() >= s.from() - 0.3 && e.from() <= s.to() + 1.2) ? 0 : 1;
+            wrong += truth.stream().anyMatch(s -> meet(e, s)) ? 0 : 1;
         }
         int right = 0;
         List<RoadDrive.Span> all = truth.stream().filter(s -> s.to() - s.from() >= whole).toList();
         for (RoadDrive.Span s : all) {
-            right += said.stream().anyMatch(e -> e.to() >= s.from() - 0.3 && e.from() <= s.to() + 1.2) ? 1 : 0;
+            right += said.stream().anyMatch(e -> meet(e, s)) ? 1 : 0;
         }
         return new Events(drive.time()[drive.size() - 1] / 60, wrong, all.size(), right);
+    }
+
+    /** Returns whether an event is of a span: the mixture shows it later, and its end is not sharp. */
+    private static boolean meet(DriveEvent event, RoadDrive.Span span) {
+        return event.to() >= span.from() - 0.3 && event.from() <= span.to() + 1.2;
     }
 }

@@ -216,43 +216,11 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         }).toList();
     }
 
-    /** Sums of a weighted straight line, over some moments. */
-    private static final class Sums {
-        private double s;
-        private double sx;
-        private double sy;
-        private double sxx;
-        private double sxy;
-
-        void add(double x, double y, double weight) {
-            s += weight;
-            sx += weight * x;
-            sy += weight * y;
-            sxx += weight * x * x;
-            sxy += weight * x * y;
-        }
-
-        void add(Sums other) {
-            s += other.s;
-            sx += other.sx;
-            sy += other.sy;
-            sxx += other.sxx;
-            sxy += other.sxy;
-        }
-
-        /** Offset and slope; no slope where none is wanted. */
-        double[] line(boolean sloped) {
-            double spread = s * sxx - sx * sx;
-            double slope = sloped && spread > 1e-12 ? (s * sxy - sx * sy) / spread : 0;
-            return s <= 0 ? new double[]{0, 0} : new double[]{(sy - slope * sx) / s, slope};
-        }
-    }
-
     /** Lines through drawn blocks, the weights of the moments as the line through all of them leaves them. */
     private static double[][] bootstrap(Pairs pairs, double[] line, boolean moved) {
         double[] weight = weights(pairs.x, pairs.y, line);
-        Sums[] blocks = new Sums[pairs.block[pairs.block.length - 1] + 1];
-        Arrays.setAll(blocks, k -> new Sums());
+        LineSums[] blocks = new LineSums[pairs.block[pairs.block.length - 1] + 1];
+        Arrays.setAll(blocks, k -> new LineSums());
         for (int i = 0; i < pairs.x.length; i++) {
             blocks[pairs.block[i]].add(pairs.x[i], pairs.y[i], weight[i]);
         }
@@ -260,11 +228,11 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         Random random = new Random(1);
         double[][] drawn = new double[2][DRAWS];
         for (int d = 0; d < DRAWS; d++) {
-            Sums all = new Sums();
+            LineSums all = new LineSums();
             for (int b = 0; b < blocks.length; b++) {
                 all.add(blocks[random.nextInt(blocks.length)]);
             }
-            double[] found = all.line(moved);
+            double[] found = all.line(moved ? 1e-12 : Double.POSITIVE_INFINITY, 0);
             drawn[0][d] = found[0];
             drawn[1][d] = found[1];
         }
@@ -277,11 +245,11 @@ public record Agreement(double offset, double offsetLow, double offsetHigh, @Nul
         Arrays.fill(weight, 1);
         double[] line = {0, 0};
         for (int round = 0; round < ROUNDS; round++) {
-            Sums all = new Sums();
+            LineSums all = new LineSums();
             for (int i = 0; i < x.length; i++) {
                 all.add(x[i], y[i], weight[i]);
             }
-            line = all.line(sloped);
+            line = all.line(sloped ? 1e-12 : Double.POSITIVE_INFINITY, 0);
             weight = weights(x, y, line);
         }
         return line;

@@ -1,9 +1,12 @@
 package amberheron.core.drivelog;
 
 import amberheron.core.display.DisplaySetUp;
+import amberheron.core.mixture.Composition;
 import amberheron.core.mixture.ExhaustGas;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.hipparchus.stat.regression.SimpleRegression;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,10 +18,6 @@ import org.jspecify.annotations.Nullable;
  * <p>The first-order model of the sensor is textbook signal theory; every threshold is our own choice, no published source.
  */
 final class BurntMixture {
-    /** Throttle below which it is shut, part of full. */
-    static final double SHUT = 0.08;
-    /** Throttle above which the load is full. */
-    static final double FULL = 0.85;
     /** Time constants of sensors that are tried, s. */
     private static final double LEAST = 0.03;
     private static final double MOST = 0.45;
@@ -41,7 +40,7 @@ final class BurntMixture {
     /** Longest cut with the throttle open, as in a gear change under full load, s. */
     private static final double CUT = 0.5;
     private static final double NEAR = 0.004;
-    private static final double HYDROGEN = 1.87;
+    private static final double HYDROGEN = Composition.PETROL.hydrogen();
     private static final double AIR = 0.2095;
     /** Oxygen that a rich gas lacks for 1 less of the inverse of λ, of that of air; from memory. */
     private static final double RICH = 1.3;
@@ -68,20 +67,24 @@ final class BurntMixture {
         sensor = fitted == null ? USUAL : fitted;
     }
 
+    /** Returns the rows under full load: by the throttle, and where the log has none by the way the engine was run. */
     private static boolean[] fullLoad(Drive drive, List<Regime> regimes) {
         boolean[] full = new boolean[drive.size()];
         float[] throttle = drive.throttle();
+        if (throttle != null) {
+            for (int i = 0; i < full.length; i++) {
+                full[i] = throttle[i] > Regimes.OPEN;
+            }
+            return full;
+        }
         int i = 0;
         for (Regime regime : regimes) {
             while (i < full.length && drive.time()[i] < regime.from()) {
                 i++;
             }
             for (; i < full.length && drive.time()[i] <= regime.to(); i++) {
-                full[i] = regime.kind() == Regime.Kind.FULL_LOAD && throttle == null;
+                full[i] = regime.kind() == Regime.Kind.FULL_LOAD;
             }
-        }
-        for (i = 0; i < full.length && throttle != null; i++) {
-            full[i] = throttle[i] > FULL;
         }
         return full;
     }
@@ -110,7 +113,7 @@ final class BurntMixture {
     private boolean shut(int i) {
         float[] throttle = drive.throttle();
         float[] pressure = drive.pressure();
-        return throttle != null ? throttle[i] < SHUT : pressure != null && pressure[i] < 40_000;
+        return throttle != null ? throttle[i] < Regimes.SHUT : pressure != null && pressure[i] < 40_000;
     }
 
     /** Returns whether a row shows the controller's lean rail, as in a fuel cut. */
@@ -118,30 +121,40 @@ final class BurntMixture {
         return oxygen[i] >= top;
     }
 
+    /** Rows from one to before another in which the sensor comes back from a cut. */
+    private record Decay(int from, int to) {
+    }
+
+    private List<Decay> decays() {
+        double[] t = drive.time();
+        List<Decay> decays = new ArrayList<>();
+        for (int i = 1; i < t.length; i++) {
+            if (cut(i - 1) && oxygen[i] < top && !shut(i)) {
+                int to = i;
+                while (to < t.length && t[to] - t[i] < DECAY && !shut(to) && oxygen[to] < top) {
+                    to++;
+                }
+                if (to - i >= 4 && t[to - 1] - t[i] >= DECAY / 2) {
+                    decays.add(new Decay(i, to));
+                }
+                i = to;
+            }
+        }
+        return decays;
+    }
+
     /** Fits one time constant to all returns of fuel after a cut; null where there are too few. */
     private @Nullable Double fitted() {
-        double[] t = drive.time();
-        int n = t.length;
+        List<Decay> decays = decays();
+        if (decays.size() < FEWEST) {
+            return null;
+        }
         double best = Double.NaN;
         double least = Double.POSITIVE_INFINITY;
         for (double tau = LEAST; tau <= MOST; tau *= 1.12) {
             double sum = 0;
-            int decays = 0;
-            for (int i = 1; i < n; i++) {
-                if (cut(i - 1) && oxygen[i] < top && !shut(i)) {
-                    int to = i;
-                    while (to < n && t[to] - t[i] < DECAY && !shut(to) && oxygen[to] < top) {
-                        to++;
-                    }
-                    if (to - i >= 4 && t[to - 1] - t[i] >= DECAY / 2) {
-                        sum += residual(i, to, tau);
-                        decays++;
-                    }
-                    i = to;
-                }
-            }
-            if (decays < FEWEST) {
-                return null;
+            for (Decay decay : decays) {
+                sum += residual(decay, tau);
             }
             if (sum < least) {
                 least = sum;
@@ -151,34 +164,14 @@ final class BurntMixture {
         return best;
     }
 
-    /** Sum of squares that an exponential of this time constant, with any two levels, leaves of some rows. */
-    private double residual(int from, int to, double tau) {
-        double s1 = 0;
-        double se = 0;
-        double see = 0;
-        double sx = 0;
-        double sxe = 0;
-        double sxx = 0;
-        for (int i = from; i < to; i++) {
-            double e = Math.exp(-(drive.time()[i] - drive.time()[from]) / tau);
-            double x = oxygen[i];
-            if (Double.isNaN(x)) {
-                continue;
-            }
-            s1++;
-            se += e;
-            see += e * e;
-            sx += x;
-            sxe += x * e;
-            sxx += x * x;
+    /** Sum of squares that an exponential of this time constant, with any two levels, leaves of a decay. */
+    private double residual(Decay decay, double tau) {
+        double[] t = drive.time();
+        SimpleRegression line = new SimpleRegression();
+        for (int i = decay.from; i < decay.to; i++) {
+            line.addData(Math.exp(-(t[i] - t[decay.from]) / tau), oxygen[i]);
         }
-        double d = s1 * see - se * se;
-        if (d <= 1e-12) {
-            return sxx;
-        }
-        double b = (s1 * sxe - se * sx) / d;
-        double a = (sx - b * se) / s1;
-        return Math.max(0, sxx - a * sx - b * sxe);
+        return line.getSumSquaredErrors();
     }
 
     /**

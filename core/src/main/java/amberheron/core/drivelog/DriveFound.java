@@ -82,10 +82,18 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, @N
         Drive prompt = lag == null
                 ? drive
                 : Drive.of(drive.time(), drive.controller(), OnClock.later(drive.time(), drive.reader(), lag));
-        Drive alike = told == null || lag == null ? drive : told.response().alike(drive);
-        Drive compared = compared(alike, Events.lost(alike, alike.controller(), asked), regimes, asked);
-        float[] expected = told == null || lag == null ? drive.controller() : told.response().expected(drive);
-        boolean[] missing = Events.lost(drive, expected, asked);
+        Drive alike = drive;
+        float[] expected = drive.controller();
+        boolean[] missing = lost;
+        boolean[] silent = lost;
+        if (told != null && lag != null) {
+            float[] averaged = told.response().averaged(drive);
+            alike = told.response().alike(drive, averaged);
+            expected = told.response().expected(drive.time(), averaged);
+            missing = Events.lost(drive, expected, asked);
+            silent = Events.lost(alike, alike.controller(), asked);
+        }
+        Drive compared = compared(alike, silent, regimes, asked);
         BurntMixture burnt = new BurntMixture(drive, asked, regimes);
         Openings openings = Openings.of(drive, burnt);
         return new In(new DriveFound(agreement, count(missing),

@@ -13,7 +13,7 @@ final class Events {
     /** Shortest lean stretch that is an event, s. */
     private static final double LASTS = 0.25;
     /** Break in a lean stretch that is noise, s. */
-    private static final double GAP = 0.1;
+    static final double GAP = 0.1;
     private static final double LOST = 0.5;
     /** Distance from what is expected at which an end of the reader is no reading, λ. */
     private static final double FAR = 0.1;

@@ -26,7 +26,6 @@ record Openings(@Nullable Integer count, List<DriveEvent> lean) {
     /** Time after it in which a lean mixture is of the opening, s, and the shortest that is. */
     private static final double AFTER = 1.5;
     private static final double LASTS = 0.2;
-    private static final double GAP = 0.1;
     /** Excess over the mixture before it that is lean, λ. */
     private static final double EXCESS = 0.05;
 
@@ -101,7 +100,7 @@ record Openings(@Nullable Integer count, List<DriveEvent> lean) {
         // From a cut on nothing is of the opening any more.
         for (int i = from; i < to && !burnt.cut(i); i++) {
             if (burnt.lambda(i) > limit && drive.controller()[i] > before) {
-                first = first < 0 || t[i] - t[last] > GAP ? i : first;
+                first = first < 0 || t[i] - t[last] > Events.GAP ? i : first;
                 last = i;
             }
             if (first >= 0 && last == i && t[last] - t[first] >= LASTS) {
@@ -115,7 +114,7 @@ record Openings(@Nullable Integer count, List<DriveEvent> lean) {
 
     private static double end(Drive drive, BurntMixture burnt, int from, int to, double limit) {
         int last = from;
-        for (int i = from; i < to && drive.time()[i] - drive.time()[last] <= GAP; i++) {
+        for (int i = from; i < to && drive.time()[i] - drive.time()[last] <= Events.GAP; i++) {
             last = burnt.lambda(i) > limit ? i : last;
         }
         return drive.time()[last];

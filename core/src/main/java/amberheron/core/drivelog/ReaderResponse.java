@@ -55,20 +55,23 @@ record ReaderResponse(double delay, double filter) {
         }
 
         /** Finds the delay behind an average: that is part of the lag, so no other is tried. */
-        private Changes.@Nullable Fit fit(double filter) {
-            float[] alike = new ReaderResponse(0, filter).filtered(told, i -> step);
+        private Changes.@Nullable Fit fit(float[] alike, double filter) {
             return Changes.fit(Changes.of(alike, step), follows, first, last,
                     (int) Math.floor((lag - filter - NEAR) / step) - 1, (int) Math.ceil((lag + NEAR) / step) + 1, 1);
         }
 
+        private float[] filtered(double filter) {
+            return new ReaderResponse(0, filter).filtered(told, i -> step);
+        }
+
         private double unlike(double filter) {
-            Changes.Fit fit = fit(filter);
+            Changes.Fit fit = fit(filtered(filter), filter);
             return fit == null ? 1 : 1 - fit.correlation();
         }
 
         /** Returns the response with this average and the delay that then fits best; null where none does. */
         private @Nullable ReaderResponse with(double filter) {
-            Changes.Fit fit = fit(filter);
+            Changes.Fit fit = fit(filtered(filter), filter);
             return fit == null ? null : new ReaderResponse(fit.shift() * step, filter);
         }
 
@@ -78,14 +81,14 @@ record ReaderResponse(double delay, double filter) {
          */
         private double[] left(double filter) {
             double[] sums = new double[(int) (told.length * step / BLOCK) + 1];
-            ReaderResponse response = with(filter);
-            if (response == null) {
+            float[] alike = filtered(filter);
+            Changes.Fit fit = fit(alike, filter);
+            if (fit == null) {
                 sums[0] = Double.MAX_VALUE;
                 return sums;
             }
-            float[] alike = response.filtered(told, i -> step);
-            int whole = (int) Math.floor(response.delay / step);
-            double part = response.delay / step - whole;
+            int whole = (int) Math.floor(fit.shift());
+            double part = fit.shift() - whole;
             int from = Math.max(0, -whole);
             double[] late = new double[told.length];
             for (int i = 0; i < late.length; i++) {
@@ -93,30 +96,18 @@ record ReaderResponse(double delay, double filter) {
                         ? Double.NaN
                         : shown[i + whole] + part * (shown[i + whole + 1] - shown[i + whole]);
             }
-            double offset = 0;
-            double slope = 1;
+            double[] line = {0, 1};
             for (int round = 0; round < ROUNDS; round++) {
-                double n = 0;
-                double sx = 0;
-                double sy = 0;
-                double sxx = 0;
-                double sxy = 0;
+                LineSums near = new LineSums();
                 for (int i = 0; i < late.length; i++) {
-                    double off = late[i] - offset - slope * alike[i];
-                    if (Math.abs(off) < WILD) {
-                        n++;
-                        sx += alike[i];
-                        sy += late[i];
-                        sxx += alike[i] * alike[i];
-                        sxy += alike[i] * late[i];
+                    if (Math.abs(late[i] - line[0] - line[1] * alike[i]) < WILD) {
+                        near.add(alike[i], late[i], 1);
                     }
                 }
-                double spread = n * sxx - sx * sx;
-                slope = spread > 1e-9 ? (n * sxy - sx * sy) / spread : 1;
-                offset = n == 0 ? 0 : (sy - slope * sx) / n;
+                line = near.line(1e-9, 1);
             }
             for (int i = 0; i < late.length; i++) {
-                double off = late[i] - offset - slope * alike[i];
+                double off = late[i] - line[0] - line[1] * alike[i];
                 sums[(int) (i * step / BLOCK)] += Double.isNaN(off) ? 0 : Math.min(off * off, WILD * WILD);
             }
             return sums;
@@ -213,10 +204,20 @@ record ReaderResponse(double delay, double filter) {
         return at;
     }
 
-    /** Returns a drive as a reader that is right would show it: the controller averaged alike, the delay taken out. */
-    Drive alike(Drive drive) {
+    /** Returns what the controller showed, averaged as the reader does. */
+    float[] averaged(Drive drive) {
         double[] t = drive.time();
-        float[] told = filtered(drive.controller(), i -> t[i] - t[i - 1]);
+        return filtered(drive.controller(), i -> t[i] - t[i - 1]);
+    }
+
+    /**
+     * Returns a drive as a reader that is right would show it: the controller averaged alike, the delay taken out.
+     *
+     * @param averaged as {@link #averaged} has it
+     */
+    Drive alike(Drive drive, float[] averaged) {
+        double[] t = drive.time();
+        float[] told = averaged.clone();
         for (int i = 0; i < told.length && t[i] < t[0] + 4 * filter; i++) {
             // What it averaged before the log began is not known.
             told[i] = Float.NaN;
@@ -224,10 +225,9 @@ record ReaderResponse(double delay, double filter) {
         return Drive.of(t, told, OnClock.later(t, drive.reader(), delay));
     }
 
-    /** Returns the controller's numbers as late and as averaged as the reader shows them. */
-    float[] expected(Drive drive) {
-        double[] t = drive.time();
-        return OnClock.later(t, filtered(drive.controller(), i -> t[i] - t[i - 1]), -delay);
+    /** Returns the controller's numbers, once averaged, as late as the reader shows them. */
+    float[] expected(double[] time, float[] averaged) {
+        return OnClock.later(time, averaged, -delay);
     }
 
     /**

@@ -254,24 +254,24 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
         return words.toLowerCase(Locale.ROOT).replace('_', ' ').strip();
     }
 
+    /** Where the numbers of a column lie: looked up for every reading of it, and worked out once. */
+    private record Level(double middle, double mode) {
+    }
+
     /**
      * Candidate quantity of a column of mixtures, and how well it goes with all else.
      *
      * @param guessed whether its ratio was neither said nor written
      */
-    private record Reading(ColumnFacts column, String quantity, String because, boolean guessed,
+    private record Reading(ColumnFacts column, Level level, String quantity, String because, boolean guessed,
             DoubleUnaryOperator si) {
-        Reading(ColumnFacts column, String quantity, String because, DoubleUnaryOperator si) {
-            this(column, quantity, because, false, si);
-        }
-
         double middle() {
-            return si.applyAsDouble(column.quantile(0.5));
+            return si.applyAsDouble(level.middle);
         }
 
         /** Returns by how much the engine is run off λ 1, by the mixture seen most or the middle one, whichever is nearer. */
         private double off() {
-            return Math.min(Math.abs(si.applyAsDouble(column.mode()) - 1), Math.abs(middle() - 1));
+            return Math.min(Math.abs(si.applyAsDouble(level.mode) - 1), Math.abs(middle() - 1));
         }
 
         /** Returns how strange a reading it is: half of that. */
@@ -281,7 +281,7 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
 
         /** Returns the question after the ratio where another fuel's has the engine run at λ 1, and this one does not. */
         Optional<String> asks(LogChannel channel) {
-            double mode = column.mode();
+            double mode = level.mode;
             if (!guessed || off() <= UNUSUAL) {
                 return Optional.empty();
             }
@@ -395,6 +395,7 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
     private static List<Reading> readings(ColumnFacts c, Known known, boolean controller) {
         String words = small(c.name() + " " + c.unit());
         double middle = c.quantile(0.5);
+        Level level = new Level(middle, c.mode());
         List<Reading> all = new ArrayList<>();
         boolean saysVolts = words.matches(".*(\\bv\\b|volts?|\\bmv\\b|\\badc\\b).*");
         boolean saysLambda = words.matches(".*(lambda|λ).*");
@@ -403,44 +404,48 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
         Reader reader = known.reader();
         if (words.matches(".*(counts?|\\braw\\b).*") && c.whole() && reader != null && reader.input().bits() != null
                 && law != null) {
-            all.add(new Reading(c, say("counts of the input, %d bits, through the law", reader.input().bits()),
-                    say("by its name, and whole numbers"), v -> law.lambdaAt(reader.input().volts(Math.round(v)))));
+            all.add(new Reading(c, level, say("counts of the input, %d bits, through the law", reader.input().bits()),
+                    say("by its name, and whole numbers"), false,
+                    v -> law.lambdaAt(reader.input().volts(Math.round(v)))));
             return all;
         }
         if (saysVolts && !saysAfr) {
             double factor = words.matches(".*\\bmv\\b.*") || middle > 60 ? 1e-3 : 1;
             if (law != null && middle * factor >= -0.2 && middle * factor <= 16) {
-                all.add(new Reading(c, factor == 1 ? say("V through the law") : say("mV through the law"),
-                        say("by its unit"),
-                        v -> law.lambdaAt(v * factor)));
+                all.add(new Reading(c, level, factor == 1 ? say("V through the law") : say("mV through the law"),
+                        say("by its unit"), false, v -> law.lambdaAt(v * factor)));
             }
             return all;
         }
         if (words.matches(".*(\\bphi\\b|equivalence).*") && middle > 1 / LEAN && middle < 1 / RICH) {
             // Fuel per air rather than air per fuel: about 1 as λ is, and the other way round.
-            all.add(new Reading(c, say("equivalence ratio, turned into λ"), say("by its name and its values"),
+            all.add(new Reading(c, level, say("equivalence ratio, turned into λ"), say("by its name and its values"),
+                    false,
                     v -> 1 / v));
             return all;
         }
         if (middle >= RICH && middle <= LEAN && !(saysAfr && middle > 2)) {
-            all.add(new Reading(c, "λ", saysLambda ? say("by its name and its values") : say("by its values, about 1"),
-                    ColumnUse.AS_IT_STANDS));
+            all.add(new Reading(c, level, "λ",
+                    saysLambda ? say("by its name and its values") : say("by its values, about 1"),
+                    false, ColumnUse.AS_IT_STANDS));
         } else if (middle >= LEAST_AFR && middle <= MOST_AFR) {
             Optional<Double> told = told(known, words, controller);
             for (double ratio : told.map(List::of).orElseGet(() -> ratios(known, controller))) {
-                all.add(new Reading(c, say("AFR, %.2f at λ 1", ratio),
+                all.add(new Reading(c, level, say("AFR, %.2f at λ 1", ratio),
                         told.isPresent()
                                 ? say("by its ratio, as it is said")
                                 : saysLambda ? say("by its values, though its name says λ") : say("by its values"),
                         told.isEmpty(), v -> v / ratio));
             }
         } else if (middle > 300 && middle < 3000 && saysLambda) {
-            all.add(new Reading(c, say("λ in thousandths"), say("by its name and its values"), v -> v / 1000));
+            all.add(new Reading(c, level, say("λ in thousandths"), say("by its name and its values"), false,
+                    v -> v / 1000));
         } else if (middle > 60 && middle < 300 && (saysAfr || saysLambda)) {
             boolean tenths = saysAfr;
             Optional<Double> told = told(known, words, controller);
             for (double ratio : tenths ? told.map(List::of).orElseGet(() -> ratios(known, controller)) : List.of(1.0)) {
-                all.add(new Reading(c, tenths ? say("AFR in tenths, %.2f at λ 1", ratio) : say("λ in hundredths"),
+                all.add(new Reading(c, level,
+                        tenths ? say("AFR in tenths, %.2f at λ 1", ratio) : say("λ in hundredths"),
                         say("by its name and its values"), tenths && told.isEmpty(),
                         v -> tenths ? v / 10 / ratio : v / 100));
             }

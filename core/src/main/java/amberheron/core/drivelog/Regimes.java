@@ -19,8 +19,10 @@ final class Regimes {
     private static final double COLD = 333.15;
     private static final double IDLE_SPEED = 1200;
     private static final double IDLE_STAYS = 1350;
-    private static final double SHUT = 0.08;
-    private static final double OPEN = 0.85;
+    /** Throttle up to which it is shut, part of full. */
+    static final double SHUT = 0.08;
+    /** Throttle above which the load is full, part of full. */
+    static final double OPEN = 0.85;
     private static final double STANDS = 1.5;
     private static final double RISES = 300;
     private static final double GATHERS = 0.8;
