@@ -1,6 +1,7 @@
 package amberheron.core.drivelog;
 
 import amberheron.core.display.DisplaySetUp;
+import amberheron.core.freeair.Air;
 import amberheron.core.mixture.Composition;
 import amberheron.core.mixture.ExhaustGas;
 import java.util.ArrayList;
@@ -39,9 +40,8 @@ final class BurntMixture {
     private static final double NO_FIRE = 0.4;
     /** Longest cut with the throttle open, as in a gear change under full load, s. */
     private static final double CUT = 0.5;
-    private static final double NEAR = 0.004;
     private static final double HYDROGEN = Composition.PETROL.hydrogen();
-    private static final double AIR = 0.2095;
+    private static final double AIR = Air.DRY_OXYGEN;
     /** Oxygen that a rich gas lacks for 1 less of the inverse of λ, of that of air; from memory. */
     private static final double RICH = 1.3;
 
@@ -61,7 +61,7 @@ final class BurntMixture {
         for (int i = 0; i < oxygen.length; i++) {
             oxygen[i] = oxygen(drive.controller()[i]);
         }
-        top = oxygen(asked.railHigh() - NEAR);
+        top = oxygen(asked.railHigh() - Regimes.NEAR);
         Double fitted = fitted();
         told = fitted != null;
         sensor = fitted == null ? USUAL : fitted;

@@ -53,6 +53,19 @@ public record Drive(double[] time, float[] controller, float[] reader, float @Nu
         return pressure != null || throttle != null;
     }
 
+    /**
+     * Returns the drive with throttle and manifold pressure on each row, straight between the rows that have them. Loggers
+     * that ask one channel more often than another leave holes, and a hole is neither a shut throttle nor an open one.
+     */
+    Drive withLoadOnEachRow() {
+        return new Drive(time, controller, reader, engineSpeed, speed, onEachRow(pressure), onEachRow(throttle),
+                temperature, airMass, narrowband);
+    }
+
+    private float @Nullable [] onEachRow(float @Nullable [] channel) {
+        return channel == null ? null : OnClock.later(time, channel, 0);
+    }
+
     /** Returns the median step from one row to the next, s. */
     public double step() {
         return step(time);

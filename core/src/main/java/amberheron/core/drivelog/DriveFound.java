@@ -94,11 +94,12 @@ public record DriveFound(@Nullable Agreement agreement, int lost, int frozen, @N
             silent = Events.lost(alike, alike.controller(), asked);
         }
         Drive compared = compared(alike, silent, regimes, asked);
-        BurntMixture burnt = new BurntMixture(drive, asked, regimes);
-        Openings openings = Openings.of(drive, burnt);
+        Drive rows = drive.withLoadOnEachRow();
+        BurntMixture burnt = new BurntMixture(rows, asked, regimes);
+        Openings openings = Openings.of(rows, burnt);
         return new In(new DriveFound(agreement, count(missing),
                 frozen(drive, expected, asked), openings.count(), regimes, Regimes.notTold(drive),
-                new Events(drive, regimes, missing).find(burnt, openings),
+                new Events(rows, regimes, missing).find(burnt, openings),
                 columns.stream().map(Column::of).toList(),
                 Held.of(compared, asked), Crossings.of(drive, regimes), Fuelling.of(drive, asked, regimes, missing),
                 joined),

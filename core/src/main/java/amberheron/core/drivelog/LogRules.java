@@ -26,8 +26,6 @@ public final class LogRules {
     private static final double LONG = 60;
     /** Number of moments below which an agreement may be chance. */
     private static final int MANY = 100;
-    /** Least range of mixtures from which a gain is judged, λ. */
-    private static final double RANGE = 0.1;
     /** Distance from λ 1 at which a tuned engine is run, where an error of the gain costs most, λ. */
     private static final double AWAY = 0.2;
     private static final Source OWN = Source.memory("length and range of a proving drive are our own choice");
@@ -353,7 +351,7 @@ public final class LogRules {
         Double richest = log.richest();
         Double leanest = log.leanest();
         Limit limit = new Limit(AT_MOST, new Measure(tolerance / AWAY, Dimension.FRACTION, 1));
-        if (gain == null || richest == null || leanest == null || leanest - richest < RANGE) {
+        if (gain == null || richest == null || leanest == null || leanest - richest < Agreement.RANGE) {
             return new Finding(LogCheck.GAIN, "Gain, shown per true", Verdict.UNKNOWN, null, limit,
                     "The mixture hardly moved: log a pull and a lift-off too.", null, "", OWN)
                     .asking(LogField.FILE.address());

@@ -29,7 +29,7 @@ record Openings(@Nullable Integer count, List<DriveEvent> lean) {
     /** Excess over the mixture before it that is lean, λ. */
     private static final double EXCESS = 0.05;
 
-    /** Finds the openings of a drive. */
+    /** Finds the openings of a drive that has a throttle on each row. */
     static Openings of(Drive drive, BurntMixture burnt) {
         float[] throttle = drive.throttle();
         if (throttle == null) {
@@ -43,11 +43,11 @@ record Openings(@Nullable Integer count, List<DriveEvent> lean) {
             while (t[i] - t[from] > WITHIN) {
                 from++;
             }
-            int shut = from;
+            int shut = i;
             for (int k = from; k < i; k++) {
                 shut = throttle[k] <= throttle[shut] ? k : shut;
             }
-            if (throttle[i] - throttle[shut] < RISE) {
+            if (!(throttle[i] - throttle[shut] >= RISE)) {
                 continue;
             }
             Double before = steady(drive, throttle, shut);

@@ -42,6 +42,9 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
     /** How far from λ 1 an engine in order is run most of the time, and from where on that is doubted; our own choice. */
     private static final double USUAL = 0.05;
     private static final double UNUSUAL = 0.06;
+    /** Distance from λ 1 that is doubted where another fuel's ratio brings it this near; our own choice. */
+    private static final double SUSPICIOUS = 0.035;
+    private static final double HELD = 0.015;
     private static final double KELVIN = 273.15;
     private static final double MPH = 0.44704;
 
@@ -282,11 +285,12 @@ public record Recognition(List<ColumnUse> uses, List<String> asks) {
         /** Returns the question after the ratio where another fuel's has the engine run at λ 1, and this one does not. */
         Optional<String> asks(LogChannel channel) {
             double mode = level.mode;
-            if (!guessed || off() <= UNUSUAL) {
+            if (!guessed || Math.abs(si.applyAsDouble(mode) - 1) <= SUSPICIOUS) {
                 return Optional.empty();
             }
             double tenths = mode > 60 ? 10 : 1;
-            List<Double> fuels = Stoichiometry.FUELS.stream().filter(f -> Math.abs(mode / tenths / f - 1) <= USUAL)
+            double near = off() > UNUSUAL ? USUAL : HELD;
+            List<Double> fuels = Stoichiometry.FUELS.stream().filter(f -> Math.abs(mode / tenths / f - 1) <= near)
                     .sorted()
                     .toList();
             String choices = Stream.concat(fuels.stream(), Stream.of(mode / tenths / si.applyAsDouble(mode)))

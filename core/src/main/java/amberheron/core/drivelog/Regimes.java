@@ -28,7 +28,7 @@ final class Regimes {
     private static final double GATHERS = 0.8;
     private static final double CUT = 1.25;
     /** Distance from its rail within which a controller shows no mixture, λ. */
-    private static final double NEAR = 0.005;
+    static final double NEAR = 0.005;
     private static final double LEAST_PRESSURE = 85_000;
     private static final double NEAR_HIGHEST = 0.92;
 
