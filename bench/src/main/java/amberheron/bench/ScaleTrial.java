@@ -236,14 +236,13 @@ public record ScaleTrial(OutputLaw law, Reader reader, List<OutputLaw> catalogue
         return Diagnostician.diagnose(law, reader, points, new Diagnostician.KnownLaws(catalogue, 14.7));
     }
 
-    /** The most that is shown wrong, λ, over all that the law tells, when a setting is typed; only a wrong setting goes away. */
-    public double worstWith(ReaderSetting typed) {
+    /** The most that is shown wrong with an offer, over the range that it names, λ; only a wrong setting goes away. */
+    public double worstWith(Diagnosis.Offer offer) {
         double worst = 0;
         for (int i = 0; i <= 1000; i++) {
-            double volts = law.lowestVolts() + (law.highestVolts() - law.lowestVolts()) * i / 1000;
-            double lambda = law.lambdaAt(volts);
-            double sensed = reader.input().sensed(chain.pin().at(volts, lambda));
-            worst = Math.max(worst, Math.abs(reader.scale().toLambda(typed.at(sensed)) - lambda));
+            double lambda = offer.validFrom() + (offer.validTo() - offer.validFrom()) * i / 1000;
+            double sensed = reader.input().sensed(chain.pin().at(law.voltsAt(lambda), lambda));
+            worst = Math.max(worst, Math.abs(reader.scale().toLambda(offer.setting().at(sensed)) - lambda));
         }
         return worst;
     }

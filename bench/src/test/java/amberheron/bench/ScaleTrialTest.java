@@ -24,7 +24,7 @@ class ScaleTrialTest {
                 boolean named = diagnosis.best().fault().key().equals(kind);
                 right += named ? 1 : 0;
                 sureAndWrong += !named && diagnosis.best().probability() > 0.9 ? 1 : 0;
-                var typed = diagnosis.correctedSetting();
+                Diagnosis.Offer typed = diagnosis.offer();
                 if (named && typed != null && trial.worstWith(typed) > 1.1 * Tolerance.LAMBDA) {
                     offered.add(kind + " " + i);
                 }

@@ -147,18 +147,25 @@ final class ScaleCommands {
                     out.print(say("%d of %d points mean no mixture and were left out.%n",
                             read.size() - taken.size(), read.size()));
                 }
-                text(out, reader, fuel, diagnosis);
-            }, diagnosis.withinTolerance());
+                text(out, law, reader, fuel, diagnosis);
+            }, diagnosis.proves());
         }
 
-        private static void text(PrintWriter out, Reader reader, @Nullable Fuel fuel, Diagnosis diagnosis) {
+        private static void text(PrintWriter out, OutputLaw law, Reader reader, @Nullable Fuel fuel,
+                Diagnosis diagnosis) {
             out.print(say("%s: worst %+.4f λ at %s.%n%n",
                     diagnosis.withinTolerance() ? say("Within tolerance") : say("OUT OF TOLERANCE"),
                     diagnosis.worst().lambda(), mixture(diagnosis.worst().atLambda(), fuel)));
             diagnosis.told().stream().filter(c -> c.probability() >= 0.001).forEach(
                     c -> out.print(say("  %5.1f %%  %s%s%n", 100 * c.probability(), c.fault().title(),
                             c.parameters().words())));
-            out.print(say("%n%s %s%n", diagnosis.meaning(), diagnosis.remedy()));
+            if (diagnosis.onePlace()) {
+                out.print(say("%n%s%n", word(Diagnosis.ONE_PLACE)));
+            } else {
+                out.print(say("%n%s%n", diagnosis.withinTolerance()
+                        ? diagnosis.meaning()
+                        : diagnosis.meaning() + " " + diagnosis.remedy()));
+            }
             if (diagnosis.misfit()) {
                 out.println(word(Diagnosis.MISFIT));
             }
@@ -166,20 +173,14 @@ final class ScaleCommands {
                 out.println(say("The points do not part: %s.",
                         String.join(", ", diagnosis.cannotTell().stream().map(Fault::key).toList())));
             }
-            diagnosis.doubtful().forEach(d -> out.println(d.asks(i -> i + 1, say("%.3f", d.expected()))));
+            diagnosis.asks(i -> i + 1, shown -> say("%.3f", shown)).forEach(out::println);
             Diagnosis.RunningShift running = diagnosis.runningShift();
             if (running != null) {
                 out.print(say("With the engine running %+.0f mV ± %.0f mV arrive.%n", 1000 * running.volts(),
                         1000 * running.doubt()));
             }
-            ReaderSetting corrected = diagnosis.correctedSetting();
-            if (corrected == null) {
-                if (diagnosis.settingFollows()) {
-                    out.println(diagnosis.notByTyping());
-                }
-            } else if (!diagnosis.withinTolerance()) {
-                out.println(say("While it stays, type:"));
-                SettingText.of(corrected, reader).forEach(l -> out.println("  " + l.ask() + "  →  " + l.type()));
+            if (!diagnosis.withinTolerance()) {
+                typed(out, law, reader, fuel, diagnosis);
             }
             Diagnosis.NextPoint next = diagnosis.nextPoint();
             if (next != null) {
@@ -187,6 +188,28 @@ final class ScaleCommands {
                         next.first().key(),
                         next.second().key()));
             }
+        }
+
+        private static void typed(PrintWriter out, OutputLaw law, Reader reader, @Nullable Fuel fuel,
+                Diagnosis diagnosis) {
+            Diagnosis.Offer offer = diagnosis.offer();
+            ReaderSetting first = diagnosis.typeFirst();
+            if (offer != null) {
+                String range = offer.range(law, lambda -> mixture(lambda, fuel));
+                out.println(range.isEmpty()
+                        ? say("While it stays, type:")
+                        : say("While it stays, type (%s):", range));
+                print(out, reader, offer.setting());
+            } else if (diagnosis.settingFollows() && !diagnosis.onePlace()) {
+                out.println(diagnosis.notByTyping());
+                if (first != null) {
+                    print(out, reader, first);
+                }
+            }
+        }
+
+        private static void print(PrintWriter out, Reader reader, ReaderSetting setting) {
+            SettingText.of(setting, reader).forEach(l -> out.println("  " + l.ask() + "  →  " + l.type()));
         }
     }
 }

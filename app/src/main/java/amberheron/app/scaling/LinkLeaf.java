@@ -10,7 +10,6 @@ import amberheron.app.session.Session;
 import amberheron.core.finding.Message;
 import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.Reader;
-import amberheron.core.scaling.SettingText;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import java.util.ArrayList;
@@ -109,19 +108,8 @@ final class LinkLeaf implements Leaf {
                                 Message.plain(Math.abs(shift.volts()) > shift.doubt()
                                         ? "the grounds move."
                                         : "no more than the readings scatter."))));
-        var typed = diagnosis.correctedSetting();
-        boolean off = !diagnosis.withinTolerance();
-        // What to do about a setting that follows nothing is said above.
-        Parts.show(correction, !off || !diagnosis.settingFollows()
-                ? ""
-                : typed == null
-                        ? diagnosis.notByTyping()
-                        : (diagnosis.best().parameters().whileRunning()
-                                ? say("Corrected, for the engine running: ")
-                                : say("Corrected: ")) + String.join(", ",
-                                        SettingText.of(typed, read).stream()
-                                                .map(l -> l.ask() + " → " + l.type()).toList()));
-        Parts.show(corrected, off && typed != null);
+        Parts.show(correction, ScaleWords.correction(session, diagnosis));
+        Parts.show(corrected, !diagnosis.withinTolerance() && ScaleModel.corrects(diagnosis, read));
     }
 
     /** A fault and how likely it is, with the stroke that it is drawn in. */

@@ -167,9 +167,9 @@ final class ScaleAdvice {
 
     private Optional<Case> linkLies() {
         return Case.when(!found().withinTolerance(), () -> new Case(plain(found().remedy()),
-                found().correctedSetting() != null
+                ScaleModel.corrects(found(), job.reader())
                         ? new Action(say("Use the corrected setting"), () -> model.useCorrected(session))
-                        : found().settingFollows()
+                        : found().settingFollows() && found().typeFirst() == null
                                 ? new Action(say("Take another reading"), reading().run())
                                 : new Action(say("See what to type"), () -> session.focus(LeafId.SCALE_TYPE)),
                 Message.of("{0} {1}", plain(found().meaning()), consequence())));

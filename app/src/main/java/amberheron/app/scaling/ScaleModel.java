@@ -288,6 +288,12 @@ public final class ScaleModel implements StationModel {
                 });
     }
 
+    /** Returns whether a setting is offered that the reader does not hold already. */
+    static boolean corrects(Diagnosis diagnosis, @Nullable Reader reader) {
+        Diagnosis.Offer offer = diagnosis.offer();
+        return offer != null && reader != null && !offer.setting().equals(reader.setting());
+    }
+
     /** Types the setting that makes shown agree with true while the cause stays, and starts the check anew. */
     void useCorrected(Session session) {
         ReaderSetting corrected = session.review().diagnosis().map(Diagnosis::correctedSetting).orElse(null);

@@ -13,7 +13,9 @@ import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
+import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.Repeats;
+import amberheron.core.scaling.SettingText;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Phrase;
@@ -39,6 +41,9 @@ final class ScaleWords {
     /** Says what the points do not tell, and what would; empty where they tell enough. */
     static String doubt(Session session, Diagnosis d) {
         List<String> says = new ArrayList<>();
+        if (d.onePlace()) {
+            says.add(word(Diagnosis.ONE_PLACE));
+        }
         if (!d.cannotTell().isEmpty()) {
             says.add(say("The points do not part: %s.",
                     String.join("; ", d.cannotTell().stream().map(f -> Phrase.small(f.title())).toList())));
@@ -50,6 +55,32 @@ final class ScaleWords {
                     plain(Phrase.small(next.second().title())))));
         }
         return String.join(" ", says);
+    }
+
+    /** What to type, or why nothing helps that is typed; empty where nothing has to be mended. */
+    static String correction(Session session, Diagnosis d) {
+        Reader reader = session.job().reader();
+        OutputLaw law = session.job().law();
+        // What to do about a setting that follows nothing is said above.
+        if (d.withinTolerance() || !d.settingFollows() || reader == null || law == null) {
+            return "";
+        }
+        Diagnosis.Offer offer = d.offer();
+        ReaderSetting first = d.typeFirst();
+        if (offer == null) {
+            return first == null ? d.notByTyping() : d.notByTyping() + " " + typed(first, reader);
+        }
+        String range = offer.range(law, lambda -> Figures.mixture(session, lambda));
+        return ScaleModel.corrects(d, reader)
+                ? (d.best().parameters().whileRunning()
+                        ? say("Corrected, for the engine running: ")
+                        : say("Corrected: ")) + typed(offer.setting(), reader) + (range.isEmpty() ? "" : "; " + range)
+                : range.isEmpty() ? "" : say("The setting that it has stays: %s.", range);
+    }
+
+    private static String typed(ReaderSetting setting, Reader reader) {
+        return String.join(", ",
+                SettingText.of(setting, reader).stream().map(l -> l.ask() + " → " + l.type()).toList());
     }
 
     /** Scatter of readings at the same volts; empty where none was repeated. */
@@ -71,10 +102,8 @@ final class ScaleWords {
             return d.misfit() ? word(Diagnosis.MISFIT) : "";
         }
         List<CheckPoint> counted = session.review().points();
-        return String.join(" ", d.doubtful().stream()
-                .map(row -> row.asks(i -> session.job().points().indexOf(counted.get(i)) + 1,
-                        inReader(reader, row.expected())))
-                .toList());
+        return String.join(" ", d.asks(i -> session.job().points().indexOf(counted.get(i)) + 1,
+                shown -> inReader(reader, shown)));
     }
 
     /** Where a point came from, where that has to be said. */

@@ -59,6 +59,12 @@ public enum Cause implements CheckId {
         return word(meaning);
     }
 
+    /** Whether the reader was told something wrong, so that typing mends it. */
+    public boolean isOfTheSetting() {
+        return this == OTHER_LAW || this == POINTS_SWAPPED || this == WRONG_STOICH || this == LAMBDA_AS_AFR
+                || this == UNSCALED;
+    }
+
     /** The cure, in a sentence. */
     public String remedy() {
         return word(remedy);

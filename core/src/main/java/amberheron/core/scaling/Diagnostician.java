@@ -28,8 +28,8 @@ import org.jspecify.annotations.Nullable;
 public final class Diagnostician {
     /** Probability below which a fault is not named beside the likeliest. */
     private static final double WORTH_NAMING = 0.05;
-    /** Probability below which a hypothesis does not restrict the corrected setting. */
-    private static final double NOT_UNLIKELY = 0.005;
+    /** Part of the law's volts within which all points are at one place; our own choice, no published source. */
+    private static final double ONE_PLACE = 0.05;
     /** Root mean square misfit above which nothing explains the points: 0.4 % of right calls exceed it, from an audit. */
     private static final double MISFIT = 3;
     /** Multiple of their noise at which readings contradict the noted setting. */
@@ -94,15 +94,30 @@ public final class Diagnostician {
                         * evidence.sigma(speaks, perVolt(seen.volts(i)), perVolt(seen.volts(i))));
         List<Doubtful> doubtful = doubtful(evidence, speaks, seen);
         boolean follows = follows(span);
-        return new Diagnosis(causes, agrees, worst, corrected(speaks, fits), noted || !agrees || settingIsRight,
-                follows,
-                follows
-                        ? new NextVolts(law, evidence, this::perVolt, fits)
-                                .find(causes.stream().map(Likelihood::fault).toList())
-                        : null,
-                speaks.misfit() > MISFIT && doubtful.size() * 3 > seen.size(), follows ? cannotTell(causes) : List.of(),
-                doubtful,
-                runningShift(seen));
+        long mistyped = doubtful.stream().filter(d -> d.exchangedWith() == null).count();
+        boolean misfit = speaks.misfit() > MISFIT && mistyped * 3 > seen.size()
+                || mistyped > 0 && doubtful.size() > mistyped && doubtful.size() * 2 > seen.size();
+        boolean onePlace = onePlace(seen);
+        Offers offers = new Offers(law, reader, evidence, fits);
+        boolean writtenWrong = !agrees && speaks.hypothesis().fault().equals(Fault.of(Cause.NONE));
+        Diagnosis.Offer offer = misfit || onePlace || writtenWrong ? null : offers.find(speaks);
+        return new Diagnosis(causes, agrees, worst, offer, offer != null || misfit || onePlace ? null : offers.first(),
+                noted || !agrees || settingIsRight, follows, follows ? next(evidence, fits, causes, onePlace) : null,
+                misfit, follows ? cannotTell(causes) : List.of(), onePlace, doubtful, runningShift(seen));
+    }
+
+    /** Returns whether all points lie at one place: two settings of any slope agree there. */
+    private boolean onePlace(Observations seen) {
+        DoubleSummaryStatistics volts = IntStream.range(0, seen.size()).mapToDouble(seen::volts).summaryStatistics();
+        return volts.getMax() - volts.getMin() < ONE_PLACE * (law.highestVolts() - law.lowestVolts());
+    }
+
+    /** Finds the voltage to apply next; with all points at one place there always is one. */
+    private Diagnosis.@Nullable NextPoint next(Evidence evidence, List<Weighed> fits, List<Likelihood> causes,
+            boolean onePlace) {
+        NextVolts volts = new NextVolts(law, evidence, this::perVolt, fits);
+        List<Fault> likeliest = causes.stream().map(Likelihood::fault).toList();
+        return onePlace ? volts.elsewhere(likeliest) : volts.find(likeliest);
     }
 
     /** Returns whether the setting in force makes anything of the volts, over a span of volts that the law uses. */
@@ -167,17 +182,15 @@ public final class Diagnostician {
     }
 
     /** Finds rows that the likeliest fault does not explain while it explains the others. */
-    private List<Doubtful> doubtful(Evidence evidence, Evidence.Fit fit, Observations seen) {
-        List<Integer> mistyped = evidence.mistyped(fit);
-        List<Doubtful> doubtful = new ArrayList<>();
-        for (int i : mistyped) {
-            double expected = fit.shown(seen, i);
-            double slope = perVolt(seen.volts(i));
-            double near = TELLING * evidence.sigma(fit, slope, slope);
-            doubtful.add(new Doubtful(i, expected, mistyped.stream()
-                    .filter(j -> j != i && Math.abs(seen.shown(j) - expected) <= near).findFirst().orElse(null)));
-        }
-        return List.copyOf(doubtful);
+    private static List<Doubtful> doubtful(Evidence evidence, Evidence.Fit fit, Observations seen) {
+        Stream<Doubtful> mistyped = evidence.mistyped(fit).stream()
+                .map(i -> new Doubtful(i, fit.shown(seen, i), null));
+        Evidence.Exchange exchanged = fit.exchanged();
+        Stream<Doubtful> both = exchanged == null
+                ? Stream.of()
+                : Stream.of(exchanged.first(), exchanged.second())
+                        .map(i -> new Doubtful(i, fit.shown(seen, i), exchanged.other(i)));
+        return Stream.concat(mistyped, both).sorted(Comparator.comparingInt(Doubtful::row)).toList();
     }
 
     /**
@@ -206,47 +219,5 @@ public final class Diagnostician {
         double step = 1e-3 * (reader.input().maxVolts() - reader.input().minVolts());
         double at = Math.clamp(volts, reader.input().minVolts() + step, reader.input().maxVolts() - step);
         return (set.at(at + step) - set.at(at - step)) / (2 * step);
-    }
-
-    /**
-     * Finds a setting to type while the fault on the way stays: one that keeps the tolerance over the law's range for every
-     * hypothesis that the points leave likely.
-     */
-    private @Nullable ReaderSetting corrected(Evidence.Fit best, List<Weighed> fits) {
-        ReaderSetting typed = SettingFinder.find(law, best.hypothesis().left().apply(best.values()), reader)
-                .orElse(null);
-        if (typed == null) {
-            return null;
-        }
-        ReaderSetting plain = SettingFinder.plainest(typed, reader.input());
-        double kept = 0;
-        double all = 0;
-        for (Weighed w : fits) {
-            if (w.probability() >= NOT_UNLIKELY) {
-                all += w.probability();
-                kept += keeps(plain, w.fit().hypothesis().left().apply(w.fit().values())) ? w.probability() : 0;
-            }
-        }
-        boolean sound = best.hypothesis().fault().equals(Fault.of(Cause.NONE));
-        return kept > (sound ? 0.5 : Diagnosis.SURE) * all ? typed : null;
-    }
-
-    private boolean keeps(ReaderSetting typed, WireEffect left) {
-        return SettingFinder.targets(law, left, reader)
-                .map(t -> reader.scale().toLambda(SettingFinder.furthest(typed, t)
-                        + reader.input().step() / 2 * steepest(typed, t)) <= Tolerance.LAMBDA)
-                .orElse(false);
-    }
-
-    private static double steepest(ReaderSetting typed, List<OutputLaw.Point> targets) {
-        double steepest = 0;
-        for (int i = 1; i < targets.size(); i++) {
-            double wide = targets.get(i).volts() - targets.get(i - 1).volts();
-            if (wide > 0) {
-                steepest = Math.max(steepest,
-                        Math.abs(typed.at(targets.get(i).volts()) - typed.at(targets.get(i - 1).volts())) / wide);
-            }
-        }
-        return steepest;
     }
 }

@@ -83,6 +83,15 @@ public record FaultParameters(Map<Name, Double> values, @Nullable String law, bo
         return new FaultParameters(more, law, whileRunning);
     }
 
+    /** The same with the figures of another fault beside it. */
+    FaultParameters and(FaultParameters other) {
+        FaultParameters both = this;
+        for (Map.Entry<Name, Double> figure : other.values.entrySet()) {
+            both = both.with(figure.getKey(), figure.getValue());
+        }
+        return both;
+    }
+
     /** A figure; empty where this fault has none of that name. */
     public OptionalDouble value(Name name) {
         Double value = values.get(name);

@@ -76,6 +76,15 @@ record Hypothesis(Fault fault, double prior, List<Parameter> parameters, FaultPa
         return new Hypothesis(fault, prior, List.of(), fixed, (v, l, p) -> model.shown(v, l), p -> left);
     }
 
+    /**
+     * Returns whether what stays on the way is known once the right setting is typed. It is not where the setting in the
+     * reader is told by a line through the points: a shift of the ground would only have been another line.
+     */
+    boolean tellsTheWire() {
+        return !fault.causes().contains(Cause.OTHER_LAW) || parameters.stream()
+                .noneMatch(p -> p.name() == FaultParameters.Name.SLOPE);
+    }
+
     FaultParameters named(double[] values) {
         FaultParameters named = fixed;
         for (int i = 0; i < values.length; i++) {

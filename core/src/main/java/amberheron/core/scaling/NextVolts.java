@@ -78,6 +78,19 @@ final class NextVolts {
         return second == null ? null : new NextPoint(Math.round(best * 100) / 100.0, first, second);
     }
 
+    /** The voltage that tells most where all points so far lie at one place, worth it or not. */
+    @Nullable
+    NextPoint elsewhere(List<Fault> likeliestFirst) {
+        NextPoint found = find(likeliestFirst);
+        if (found != null || likeliestFirst.size() < 2) {
+            return found;
+        }
+        double low = tells(law.lowestVolts());
+        double high = tells(law.highestVolts());
+        return new NextPoint(low > high ? law.lowestVolts() : law.highestVolts(), likeliestFirst.get(0),
+                likeliestFirst.get(1));
+    }
+
     /** Whether the likeliest values of two faults are shown three standard deviations apart there. */
     private boolean apart(Fault a, Fault b, double volts) {
         return voices.stream().filter(x -> x.fault().equals(a)).findFirst()

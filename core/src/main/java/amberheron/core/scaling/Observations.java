@@ -2,6 +2,7 @@ package amberheron.core.scaling;
 
 import java.util.List;
 import java.util.Objects;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 
 /**
@@ -19,9 +20,14 @@ final class Observations {
     /** Whether the engine ran. */
     private final boolean[] running;
     private final double digit;
+    /** How far an error that bends or drifts by the whole of the volts would be felt, V for 1. */
+    private final double[] bow;
+    private final double[] drift;
+    /** Numbers that may have been meant where one was mistyped by a slip. */
+    private final double[][] meant;
 
     private Observations(double[] volts, double[] lambda, double[] shown, double[] gauged, boolean[] told,
-            boolean[] running, double digit) {
+            boolean[] running, double digit, double[] bow, double[] drift) {
         this.volts = volts;
         this.lambda = lambda;
         this.shown = shown;
@@ -29,6 +35,12 @@ final class Observations {
         this.told = told;
         this.running = running;
         this.digit = digit;
+        this.bow = bow;
+        this.drift = drift;
+        meant = new double[shown.length][];
+        for (int i = 0; i < meant.length; i++) {
+            meant[i] = Slips.of(shown[i], digit);
+        }
     }
 
     /** Takes one or more check points. */
@@ -46,9 +58,13 @@ final class Observations {
             told[i] = points.get(i).truth() != null;
             running[i] = points.get(i).engine() == CheckPoint.Engine.RUNNING;
         }
+        double span = law.highestVolts() - law.lowestVolts();
+        double[] bow = DoubleStream.of(volts).map(v -> Math.clamp((v - law.lowestVolts()) / span, 0, 1))
+                .map(x -> 4 * span * x * (1 - x)).toArray();
+        double[] drift = IntStream.range(0, n).mapToDouble(i -> n == 1 ? 0 : span * i / (n - 1)).toArray();
         return new Observations(volts, points.stream().mapToDouble(p -> p.trueLambda(law)).toArray(),
                 points.stream().mapToDouble(CheckPoint::shown).toArray(), gauged, told, running,
-                CheckPoint.lastDigit(points.stream().mapToDouble(CheckPoint::shown)));
+                CheckPoint.lastDigit(points.stream().mapToDouble(CheckPoint::shown)), bow, drift);
     }
 
     int size() {
@@ -70,6 +86,21 @@ final class Observations {
     /** Whether the engine ran. */
     boolean running(int i) {
         return running[i];
+    }
+
+    /** Returns how far the volts of a row would be off with a meter that bends by as much as the volts that are tried, V. */
+    double bow(int i) {
+        return bow[i];
+    }
+
+    /** The same with one that moves on by that from the first row to the last, V. */
+    double drift(int i) {
+        return drift[i];
+    }
+
+    /** Returns the numbers that may have been meant where what was shown was mistyped by one slip. */
+    double[] meant(int i) {
+        return meant[i];
     }
 
     /** Whether some were read with the engine running and some not. */
@@ -108,7 +139,7 @@ final class Observations {
             ran[k] = running[kept[k]];
         }
         return new Observations(picked(volts, kept), picked(lambda, kept), picked(shown, kept), picked(gauged, kept),
-                tells, ran, digit);
+                tells, ran, digit, picked(bow, kept), picked(drift, kept));
     }
 
     private static double[] picked(double[] values, int[] kept) {

@@ -15,6 +15,9 @@ import org.jspecify.annotations.Nullable;
  * @param filter time constant of what it averages by before it shows, s, 0 to 60; null where that is not known
  */
 public record ReaderInput(double minVolts, double maxVolts, @Nullable Integer bits, @Nullable Double filter) {
+    /** Part of a step within which volts are half-way between two counts: more than arithmetic loses. */
+    private static final double TIE = 1e-7;
+
     /** An input of whose filter nothing is known. */
     public ReaderInput(double minVolts, double maxVolts, @Nullable Integer bits) {
         this(minVolts, maxVolts, bits, null);
@@ -49,9 +52,12 @@ public record ReaderInput(double minVolts, double maxVolts, @Nullable Integer bi
         return bits == null ? 0 : (1L << bits) - 1;
     }
 
-    /** The count for volts at the pin, or null when it does not quantise. */
+    /**
+     * The count for volts at the pin, or null when it does not quantise. Volts half-way between two counts are the upper one,
+     * whichever way a law led to them.
+     */
     public @Nullable Long counts(double volts) {
-        return bits == null ? null : Math.round((clipped(volts) - minVolts) / step());
+        return bits == null ? null : Math.round((clipped(volts) - minVolts) / step() + TIE);
     }
 
     /** The volts a count stands for. */

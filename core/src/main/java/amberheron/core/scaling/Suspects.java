@@ -7,6 +7,7 @@ import amberheron.core.scaling.Hypothesis.Model;
 import amberheron.core.scaling.Hypothesis.Parameter;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,7 +15,9 @@ import java.util.TreeSet;
 import java.util.function.DoubleBinaryOperator;
 import java.util.function.DoubleFunction;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -24,7 +27,7 @@ import org.jspecify.annotations.Nullable;
 final class Suspects {
     /** Least part of the law's range by which a reading that stands still may differ from what the setting shows. */
     static final double LEAST_ROOM = 0.01;
-    /** Prior probability of two faults at once, all kinds together; from an audit of cases. */
+    /** Prior weight of two faults at once, where that of a single one is 1; from an audit of cases. */
     private static final double BOTH = 0.03;
     /** A long thin wire shifts and loads, so these two are found together more often than others; from an audit of cases. */
     private static final double BOTH_BY_THE_WIRE = 1.5;
@@ -74,13 +77,30 @@ final class Suspects {
     private record Mistake(Cause cause, double prior, FaultParameters fixed, DoubleUnaryOperator shown) {
     }
 
-    /** Effect on the volts on their way, with one parameter. */
-    private record Way(Cause cause, Parameter parameter, DoubleBinaryOperator pin, DoubleFunction<WireEffect> effect) {
+    /**
+     * Effect on the volts on their way, with one parameter.
+     *
+     * @param share part of all that this cause does
+     */
+    private record Way(Cause cause, double share, Parameter parameter, FaultParameters fixed, DoubleBinaryOperator pin,
+            DoubleFunction<WireEffect> effect) {
+        static Way pulledUp(double rail) {
+            return new Way(Cause.PULL_UP, 1.0 / RAILS.length, Parameter.even(Name.FRACTION, 0.005, 0.6),
+                    FaultParameters.of(Name.TOWARDS_VOLTS, rail), (v, p) -> v + p * (rail - v),
+                    p -> WireEffect.linear(1 - p, p * rail));
+        }
+
+        static Way clipped(double low, double high) {
+            return new Way(Cause.CLIPPED, 1, Parameter.even(Name.MAX_VOLTS, low, high), FaultParameters.NONE,
+                    Math::min, WireEffect.NONE::under);
+        }
     }
 
-    private static final List<Way> WAYS = List.of(
-            new Way(Cause.GROUND_SHIFT, SHIFT, Double::sum, p -> WireEffect.linear(1, p)),
-            new Way(Cause.GAIN, GAIN, (v, p) -> v * p, p -> WireEffect.linear(p, 0)));
+    private static final Way SHIFTED = new Way(Cause.GROUND_SHIFT, 1, SHIFT, FaultParameters.NONE, Double::sum,
+            p -> WireEffect.linear(1, p));
+    private static final Way LOADED = new Way(Cause.GAIN, 1, GAIN, FaultParameters.NONE, (v, p) -> v * p,
+            p -> WireEffect.linear(p, 0));
+    private static final List<Way> PULLED_UP = DoubleStream.of(RAILS).mapToObj(Way::pulledUp).toList();
 
     /** Returns every hypothesis. */
     List<Hypothesis> all() {
@@ -93,7 +113,8 @@ final class Suspects {
             all.add(Hypothesis.fixed(Fault.of(Cause.NONE), 1, FaultParameters.NONE, WireEffect.NONE,
                     (v, l) -> reader.shows(right, v)));
         }
-        for (Way way : WAYS) {
+        List<Way> ways = Stream.concat(Stream.of(SHIFTED, LOADED), PULLED_UP.stream()).toList();
+        for (Way way : ways) {
             all.add(on(way, Fault.of(way.cause()), 1, FaultParameters.NONE, v -> reader.shows(set, v)));
         }
         if (seen.bothWays()) {
@@ -103,12 +124,6 @@ final class Suspects {
                     new Hypothesis.WhileRunning((v, l, p) -> reader.shows(set, v + p[0]),
                             (v, l, p) -> reader.shows(set, v)),
                     p -> WireEffect.linear(1, p[0])));
-        }
-        for (double rail : RAILS) {
-            all.add(new Hypothesis(Fault.of(Cause.PULL_UP), 1.0 / RAILS.length,
-                    List.of(Parameter.even(Name.FRACTION, 0.005, 0.6)), FaultParameters.of(Name.TOWARDS_VOLTS, rail),
-                    (v, l, p) -> reader.shows(set, v + p[0] * (rail - v)),
-                    p -> WireEffect.linear(1 - p[0], p[0] * rail)));
         }
         all.addAll(flat());
         for (double width : SWITCH) {
@@ -135,30 +150,62 @@ final class Suspects {
             all.add(new Hypothesis(Fault.of(Cause.WRONG_STOICH), NO_FUEL, List.of(Parameter.even(Name.STOICH, 5, 18)),
                     FaultParameters.NONE, free, p -> WireEffect.NONE));
         }
-        all.addAll(pairs(mistakes, all.stream().mapToDouble(Hypothesis::prior).sum()));
+        all.addAll(pairs(mistakes, unlisted));
         return all;
     }
 
     private static Hypothesis on(Way way, Fault fault, double prior, FaultParameters fixed,
             DoubleUnaryOperator shown) {
-        return new Hypothesis(fault, prior, List.of(way.parameter()), fixed,
+        return new Hypothesis(fault, prior * way.share(), List.of(way.parameter()), fixed.and(way.fixed()),
                 (v, l, p) -> shown.applyAsDouble(way.pin().applyAsDouble(v, p[0])), p -> way.effect().apply(p[0]));
     }
 
-    /** Combines two faults: a wrong setting, or none, with an effect on the way. */
-    private List<Hypothesis> pairs(List<Mistake> mistakes, double singles) {
-        List<Cause> causes = mistakes.stream().map(Mistake::cause).distinct().toList();
-        double each = BOTH * singles / (WAYS.size() * causes.size() + 1);
+    /** Combines two faults: a wrong setting with an effect on the way, or two effects on the way. */
+    private List<Hypothesis> pairs(List<Mistake> mistakes, double unlisted) {
+        Way ends = Way.clipped(law.lowestVolts(), law.highestVolts());
+        List<Way> ways = Stream.concat(Stream.of(SHIFTED, LOADED, ends), PULLED_UP.stream()).toList();
         List<Hypothesis> pairs = new ArrayList<>();
         for (Mistake m : mistakes) {
+            if (!reaches(m)) {
+                continue;
+            }
             double share = m.prior()
                     / mistakes.stream().filter(o -> o.cause() == m.cause()).mapToDouble(Mistake::prior).sum();
-            WAYS.forEach(w -> pairs.add(on(w, new Fault(m.cause(), w.cause()), each * share, m.fixed(), m.shown())));
+            ways.forEach(w -> pairs.add(on(w, new Fault(m.cause(), w.cause()), BOTH * share, m.fixed(), m.shown())));
         }
-        pairs.add(new Hypothesis(new Fault(Cause.GROUND_SHIFT, Cause.GAIN), BOTH_BY_THE_WIRE * each,
-                List.of(SHIFT, GAIN), FaultParameters.NONE,
-                (v, l, p) -> reader.shows(set, p[1] * v + p[0]), p -> WireEffect.linear(p[1], p[0])));
+        pairs.add(both(SHIFTED, LOADED, BOTH_BY_THE_WIRE * BOTH));
+        for (Way first : List.of(SHIFTED, LOADED)) {
+            PULLED_UP.forEach(w -> pairs.add(both(first, w, BOTH)));
+            pairs.add(both(first, ends, BOTH));
+        }
+        PULLED_UP.forEach(w -> pairs.add(both(w, ends, BOTH)));
+        Hypothesis line = straight(unlisted);
+        List<Parameter> parameters = new ArrayList<>(line.parameters());
+        parameters.add(ends.parameter());
+        pairs.add(new Hypothesis(new Fault(Cause.OTHER_LAW, Cause.CLIPPED), BOTH * unlisted, List.copyOf(parameters),
+                FaultParameters.NONE, (v, l, p) -> line.model().shown(Math.min(v, p[2]), l, p),
+                p -> WireEffect.NONE.under(p[2])));
         return pairs;
+    }
+
+    /** Returns whether a mistake shows such numbers as were shown at any volts that the input can see. */
+    private boolean reaches(Mistake mistake) {
+        DoubleSummaryStatistics shows = IntStream.rangeClosed(0, LOOKED_AT).mapToDouble(i -> reader.input().minVolts()
+                + (reader.input().maxVolts() - reader.input().minVolts()) * i / LOOKED_AT)
+                .map(mistake.shown()).summaryStatistics();
+        double room = LEAST_ROOM * (shows.getMax() - shows.getMin());
+        return 2 * IntStream.range(0, seen.size())
+                .filter(i -> seen.shown(i) > shows.getMin() - room && seen.shown(i) < shows.getMax() + room)
+                .count() >= seen.size();
+    }
+
+    /** Makes two effects on the way, one after the other. */
+    private Hypothesis both(Way first, Way then, double prior) {
+        return new Hypothesis(new Fault(first.cause(), then.cause()), prior * first.share() * then.share(),
+                List.of(first.parameter(), then.parameter()), first.fixed().and(then.fixed()),
+                (v, l, p) -> reader.shows(set,
+                        then.pin().applyAsDouble(first.pin().applyAsDouble(v, p[0]), p[1])),
+                p -> first.effect().apply(p[0]).then(then.effect().apply(p[1])));
     }
 
     /** A way on which the mixture does not arrive. */
@@ -248,7 +295,19 @@ final class Suspects {
             all.addAll(otherRatios(free));
         }
         all.addAll(otherLaws());
+        if (!settingIsRight && all.stream().noneMatch(this::asNoted)) {
+            // A wrong setting that is none of these, and is known.
+            all.add(listed(set, 1, null));
+        }
         return all;
+    }
+
+    /** Whether a mistake shows what the noted setting shows, over all that the law puts out. */
+    private boolean asNoted(Mistake mistake) {
+        return IntStream.rangeClosed(0, LOOKED_AT)
+                .mapToDouble(i -> law.lowestVolts() + (law.highestVolts() - law.lowestVolts()) * i / LOOKED_AT)
+                .allMatch(v -> Math.abs(reader.scale()
+                        .toLambda(mistake.shown().applyAsDouble(v) - reader.shows(set, v))) <= Tolerance.LAMBDA);
     }
 
     /** The ratios of other fuels in place of the one that belongs there. */
@@ -298,15 +357,20 @@ final class Suspects {
                     .ifPresent(s -> others.put(other.id(), SettingFinder.plainest(s, reader.input())));
         }
         List<Mistake> all = new ArrayList<>();
-        others.forEach((id, s) -> {
-            double slope = reader.scale().toLambda(s.at(high) - s.at(low)) / (high - low);
-            all.add(new Mistake(Cause.OTHER_LAW, (1 - UNLISTED) / others.size(),
-                    new FaultParameters(
-                            Map.of(Name.SLOPE, slope, Name.OFFSET, reader.scale().toLambda(s.at(low)) - slope * low),
-                            id, false),
-                    v -> reader.shows(s, v)));
-        });
+        others.forEach((id, s) -> all.add(listed(s, (1 - UNLISTED) / others.size(), id)));
         return all;
+    }
+
+    /** Makes the mistake of a setting that is known, by its line from end to end. */
+    private Mistake listed(ReaderSetting setting, double prior, @Nullable String id) {
+        double low = Math.max(law.lowestVolts(), reader.input().minVolts());
+        double high = Math.min(law.highestVolts(), reader.input().maxVolts());
+        double slope = reader.scale().toLambda(setting.at(high) - setting.at(low)) / (high - low);
+        return new Mistake(Cause.OTHER_LAW, prior,
+                new FaultParameters(
+                        Map.of(Name.SLOPE, slope, Name.OFFSET, reader.scale().toLambda(setting.at(low)) - slope * low),
+                        id, false),
+                v -> reader.shows(setting, v));
     }
 
     /** Makes a straight law that is in no list, by slope and offset. */

@@ -21,6 +21,12 @@ public record WireEffect(double gain, double shift, double ceiling) {
         return new WireEffect(gain, shift, Math.min(ceiling, top));
     }
 
+    /** This effect, followed by another. */
+    WireEffect then(WireEffect next) {
+        return new WireEffect(gain * next.gain, next.gain * shift + next.shift,
+                Math.min(next.gain * ceiling + next.shift, next.ceiling));
+    }
+
     /** Volts at the reader's pin. */
     public double atPin(double output) {
         return Math.min(ceiling, gain * output + shift);

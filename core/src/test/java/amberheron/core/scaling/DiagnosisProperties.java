@@ -1,13 +1,16 @@
 package amberheron.core.scaling;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.Reader.Form;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.DoubleStream;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Combinators;
@@ -76,14 +79,14 @@ class DiagnosisProperties {
     }
 
     /**
-     * With the corrected setting typed in, the faulty chain keeps the tolerance over all that the law tells; where none is
-     * offered, what the input cuts off or its steps are too much for any setting.
+     * With the corrected setting typed in, the faulty chain keeps the tolerance over the range that is said with it; where none
+     * is offered, what the input cuts off or its steps are too much for any setting.
      */
     private static void mends(Bay bay, Diagnosis diagnosis, WireEffect effect) {
-        ReaderSetting typed = diagnosis.correctedSetting();
-        if (typed != null) {
-            assertThat(Math.abs(Scaling.worst(new SignalChain(bay.law(), effect, bay.reader(), typed)).lambda()))
-                    .isLessThan(1.2 * Tolerance.LAMBDA);
+        Diagnosis.Offer offer = diagnosis.offer();
+        if (offer != null) {
+            assertThat(worst(bay, offer, effect)).isLessThan(1.2 * Tolerance.LAMBDA);
+            assertThat(diagnosis.correctedSetting()).isSameAs(offer.setting());
         } else {
             double cut = Math.max(0, effect.atPin(bay.law().highestVolts()) - bay.reader().input().maxVolts())
                     + Math.max(0, bay.reader().input().minVolts() - effect.atPin(bay.law().lowestVolts()));
@@ -91,6 +94,15 @@ class DiagnosisProperties {
             assertThat((cut + bay.reader().input().step()) / effect.gain() * bay.law().lambdaPerVolt() / 2
                     + bay.reader().scale().toLambda(rounding)).isGreaterThan(0.9 * Tolerance.LAMBDA);
         }
+    }
+
+    /** The most that is shown wrong with a setting, over the range that is said with it, λ. */
+    private static double worst(Bay bay, Diagnosis.Offer offer, WireEffect effect) {
+        return DoubleStream.iterate(0, part -> part <= 1, part -> part + 1 / 256.0)
+                .map(part -> offer.validFrom() + part * (offer.validTo() - offer.validFrom()))
+                .map(l -> bay.reader().scale().toLambda(offer.setting()
+                        .at(bay.reader().input().sensed(effect.atPin(bay.law().voltsAt(l))))) - l)
+                .map(Math::abs).max().orElseThrow();
     }
 
     @Property(tries = 50)
@@ -160,6 +172,9 @@ class DiagnosisProperties {
         double top = 2.5 + 1.2 * part;
         Diagnosis clipped = bay.diagnose(v -> bay.atPin(Math.min(v, top)));
         assertThat(clipped.best().fault().cause()).isEqualTo(Cause.CLIPPED);
-        assertThat(clipped.correctedSetting()).isNull();
+        Diagnosis.Offer offer = Objects.requireNonNull(clipped.offer());
+        assertThat(worst(bay, offer, WireEffect.NONE.under(top))).isLessThan(1.2 * Tolerance.LAMBDA);
+        assertThat(offer.validTo()).isCloseTo(bay.law().lambdaAt(top), within(0.02));
+        assertThat(offer.validFrom()).isEqualTo(bay.law().richest());
     }
 }

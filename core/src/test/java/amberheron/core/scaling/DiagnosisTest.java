@@ -21,6 +21,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -92,8 +93,10 @@ class DiagnosisTest {
                     .as("typed in, it keeps the tolerance at %s V, though the input ends at 5 V", v)
                     .isCloseTo(2.375 * v + 7.3125, within(0.1));
         }
-        assertThat(diagnose(v -> right(v + 0.15)).correctedSetting())
-                .as("of 0.36 AFR cut off at the top no setting brings back enough").isNull();
+        Diagnosis.Offer cut = requireNonNull(diagnose(v -> right(v + 0.15)).offer());
+        assertThat(cut.validTo()).as("of 0.36 AFR cut off at the top no setting brings back enough")
+                .isBetween(LAW.lambdaAt(4.8), LAW.lambdaAt(4.9));
+        assertThat(cut.validFrom()).isEqualTo(LAW.richest());
     }
 
     @Test
@@ -156,6 +159,85 @@ class DiagnosisTest {
         assertThat(Diagnostician.diagnose(LAW, LOGGER, points, KNOWN).doubtful())
                 .extracting(Diagnosis.Doubtful::row, Diagnosis.Doubtful::exchangedWith)
                 .containsExactly(tuple(1, 5), tuple(5, 1));
+    }
+
+    @Test
+    void twoExchangedRowsAreNoInputThatEndsAndAreReadAgain() {
+        List<CheckPoint> points = new ArrayList<>(points(DiagnosisTest::right, 6, 0.5, 1.5, 2.5, 3.5, 4.5));
+        CheckPoint fourth = points.get(3);
+        points.set(3, new CheckPoint(3.5, null, points.get(4).shown(), ""));
+        points.set(4, new CheckPoint(4.5, null, fourth.shown(), ""));
+        Diagnosis diagnosis = Diagnostician.diagnose(LAW, LOGGER, points, KNOWN);
+        assertThat(diagnosis.best().fault()).isEqualTo(Fault.of(Cause.NONE));
+        assertThat(diagnosis.proves()).isFalse();
+        assertThat(diagnosis.asks(row -> row + 1, shown -> "%.2f".formatted(shown)))
+                .containsExactly("Rows 4 and 5 look exchanged: read them again.");
+        assertThat(diagnosis.title()).isEqualTo("Readings written down wrong");
+        assertThat(diagnosis.remedy()).isEqualTo("Read these rows again.");
+        assertThat(diagnosis.offer()).isNull();
+    }
+
+    /** 17.42 written as 14.72: two digits exchanged lead back to what the row should say, an input that ends leads there too. */
+    @Test
+    void aSlipOfTwoDigitsIsNoCertainFault() {
+        List<CheckPoint> points = new ArrayList<>(points(DiagnosisTest::right, 6, 0.5, 1.2, 1.9, 2.6, 3.3, 4.26));
+        assertThat(points.getLast().shown()).isBetween(17.4, 17.46);
+        points.set(5, new CheckPoint(4.26, null, points.getLast().shown() - 2.7, ""));
+        Diagnosis diagnosis = Diagnostician.diagnose(LAW, LOGGER, points, KNOWN);
+        assertThat(diagnosis.best().probability()).isLessThan(Diagnosis.SURE);
+        assertThat(diagnosis.withinTolerance()).isFalse();
+    }
+
+    /** 0.5 % of the span more with each point than with the one before: a meter that warms up, not a wire that loads. */
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void aMeterThatBendsOrWarmsUpAccusesNobody(boolean bends) {
+        double[] volts = {0.4, 1.2, 2, 2.8, 3.6, 4.4};
+        List<CheckPoint> points = IntStream.range(0, volts.length).mapToObj(i -> {
+            double off = 0.025 * (bends ? 4 * volts[i] / 5 * (1 - volts[i] / 5) : i / 5.0);
+            return new CheckPoint(volts[i] + off, null, Math.round(100 * right(volts[i])) / 100.0, "");
+        }).toList();
+        Diagnosis diagnosis = Diagnostician.diagnose(LAW, LOGGER, points, KNOWN);
+        assertThat(diagnosis.withinTolerance()).isTrue();
+        assertThat(diagnosis.causes().stream().filter(c -> !c.fault().equals(Fault.of(Cause.NONE))))
+                .allSatisfy(c -> assertThat(c.probability()).as(c.fault().key()).isLessThan(Diagnosis.SURE));
+    }
+
+    /** Everything that differs from the truth is another line; a ground that shifts as well would be another line again. */
+    @Test
+    void theSettingOfAnUnknownLawIsNotOfferedAsTheCureButAsTheFirstStep() {
+        Diagnosis diagnosis = diagnose(v -> 14.7 * (0.7 + (v + 0.2) * 0.8 / 4.7));
+        assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.OTHER_LAW);
+        assertThat(diagnosis.offer()).isNull();
+        assertThat(diagnosis.typeFirst()).isEqualTo(SettingFinder.find(LAW, LOGGER).orElseThrow());
+        assertThat(diagnosis.notByTyping()).isEqualTo(Diagnosis.TYPE_FIRST);
+        Reader noted = LOGGER.withSetting(new SlopeOffset(2.1, 11));
+        Diagnosis known = Diagnostician.diagnose(LAW, noted, points(v -> 2.1 * v + 11, 2, FIVE), KNOWN);
+        assertThat(known.best().fault().cause()).isEqualTo(Cause.OTHER_LAW);
+        assertThat(known.correctedSetting()).as("it holds what was noted, so nothing else is wrong")
+                .isEqualTo(SettingFinder.find(LAW, LOGGER).orElseThrow());
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 5})
+    void pointsAtOnePlaceProveNothingHoweverMany(int many) {
+        double[] same = DoubleStream.generate(() -> LAW.voltsAt(1)).limit(many).toArray();
+        Diagnosis diagnosis = Diagnostician.diagnose(LAW, LOGGER, points(DiagnosisTest::right, 3, same), KNOWN);
+        assertThat(diagnosis.withinTolerance()).isTrue();
+        assertThat(diagnosis.proves()).isFalse();
+        assertThat(Math.abs(requireNonNull(diagnosis.nextPoint()).volts() - LAW.voltsAt(1))).isGreaterThan(1);
+        assertThat(diagnosis.offer()).isNull();
+    }
+
+    /** An input that ends early and another ratio: both are named, and what is offered is right where it says so. */
+    @Test
+    void anInputThatEndsBesideAnotherFaultIsFound() {
+        Diagnosis diagnosis = Diagnostician.diagnose(LAW, LOGGER,
+                points(v -> right(Math.min(v + 0.3, 3.5)), 5, 0.5, 1.1, 1.7, 2.3, 2.9, 3.5, 4.1, 4.7), KNOWN);
+        assertThat(diagnosis.best().fault().key()).isEqualTo("clipped+ground-shift");
+        assertThat(parameter(diagnosis, Name.VOLTS)).isCloseTo(0.3, within(0.01));
+        assertThat(parameter(diagnosis, Name.MAX_VOLTS)).isCloseTo(3.5, within(0.02));
+        assertThat(requireNonNull(diagnosis.offer()).validTo()).isBetween(LAW.lambdaAt(3.1), LAW.lambdaAt(3.25));
     }
 
     @Test
@@ -293,7 +375,12 @@ class DiagnosisTest {
         Diagnosis diagnosis = diagnose(v -> right(Math.min(v, 3.3)));
         assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.CLIPPED);
         assertThat(parameter(diagnosis, Name.MAX_VOLTS)).isCloseTo(3.3, within(0.05));
-        assertThat(diagnosis.correctedSetting()).as("nothing typed brings back what was cut off").isNull();
+        Diagnosis.Offer offer = requireNonNull(diagnosis.offer());
+        assertThat(offer.setting()).isEqualTo(SettingFinder.find(LAW, LOGGER).orElseThrow());
+        assertThat(offer.validTo()).as("nothing typed brings back what was cut off").isCloseTo(LAW.lambdaAt(3.3),
+                within(0.012)).isLessThan(LAW.lambdaAt(3.3) + Tolerance.LAMBDA);
+        assertThat(offer.range(LAW, l -> l == LAW.richest() ? "the richest" : "where it ends"))
+                .isEqualTo("right from the richest to where it ends; beyond that the input ends");
     }
 
     @Test

@@ -111,6 +111,7 @@ class FaultTest {
         return new Diagnosis(
                 List.of(new Diagnosis.Likelihood(Fault.of(Cause.GAIN), probability, FaultParameters.NONE, 1,
                         (v, l) -> l)),
-                false, new ScaleReport.Worst(0.05, 1), null, true, follows, null, misfit, List.of(), List.of(), null);
+                false, new ScaleReport.Worst(0.05, 1), null, null, true, follows, null, misfit, List.of(), false,
+                List.of(), null);
     }
 }

@@ -52,6 +52,10 @@ class ScalingTest {
         assertThat(new ReaderInput(0, 5, 10).step() * 1000).isCloseTo(4.89, within(0.005));
         assertThat(new ReaderInput(0, 5, 10).counts(1.567)).isEqualTo(321);
         assertThat(new ReaderInput(0, 5, 10).counts(7)).isEqualTo(1023);
+        assertThat(List.of(2.5, Math.nextDown(2.5), 2.5 - 1e-12, 0.1 + 2.4))
+                .as("half-way is half-way, however a law led there")
+                .allSatisfy(v -> assertThat(new ReaderInput(0, 5, 12).counts(v)).isEqualTo(2048));
+        assertThat(new ReaderInput(0, 5, 12).counts(2.4999)).isEqualTo(2047);
     }
 
     @Test

@@ -26,6 +26,7 @@ import amberheron.io.log.DriveLog;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -66,8 +67,12 @@ public final class ResultJson {
         }
         out.put("withinTolerance", diagnosis.withinTolerance());
         out.set("worstError", worst(diagnosis.worst()));
-        ReaderSetting corrected = diagnosis.correctedSetting();
-        out.set("correctedSetting", corrected == null ? out.nullNode() : ScaleForms.write(corrected, reader));
+        Diagnosis.Offer offer = diagnosis.offer();
+        out.set("correctedSetting", written(diagnosis.correctedSetting(), reader));
+        out.put("validFrom", offer == null ? null : offer.validFrom());
+        out.put("validTo", offer == null ? null : offer.validTo());
+        out.set("typeFirst", written(diagnosis.typeFirst(), reader));
+        out.put("onePlace", diagnosis.onePlace());
         Diagnosis.NextPoint next = diagnosis.nextPoint();
         if (next == null) {
             out.putNull("nextPoint");
@@ -76,6 +81,10 @@ public final class ResultJson {
                     .add(next.second().key());
         }
         return Json.text(out);
+    }
+
+    private static JsonNode written(@Nullable ReaderSetting setting, Reader reader) {
+        return setting == null ? Json.object().nullNode() : ScaleForms.write(setting, reader);
     }
 
     private static ArrayNode causes(Diagnosis diagnosis) {
