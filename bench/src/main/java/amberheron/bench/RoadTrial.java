@@ -50,6 +50,9 @@ public record RoadTrial(EngineAsked asked, Drive drive, RoadDrive road, Reader r
 
     /** Result of one trial of the events: events that were none, and those of the drive that were found. */
     public record Events(double minutes, int wrong, int asked, int found) {
+        /** None yet. */
+        public static final Events NONE = new Events(0, 0, 0, 0);
+
         /** Adds another. */
         public Events plus(Events other) {
             return new Events(minutes + other.minutes, wrong + other.wrong, asked + other.asked, found + other.found);

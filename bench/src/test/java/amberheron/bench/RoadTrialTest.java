@@ -17,11 +17,10 @@ import org.junit.jupiter.api.Test;
 
 /** Drives worked out from engine, pipe and sensor, judged by what their logs show. */
 class RoadTrialTest {
-    private static final RoadTrial.Events NOTHING = new RoadTrial.Events(0, 0, 0, 0);
 
     private static RoadTrial.Events pulls(long seed, int drives, RoadDrive.Mistake mistake) {
         return IntStream.range(0, drives).mapToObj(i -> RoadTrial.of(seed + i, mistake, 240))
-                .map(t -> t.leanPulls(t.judged())).reduce(NOTHING, RoadTrial.Events::plus);
+                .map(t -> t.leanPulls(t.judged())).reduce(RoadTrial.Events.NONE, RoadTrial.Events::plus);
     }
 
     /** Full throttle after fuel cut, gear changes with and without it, sensors of 0.06 to 0.3 s. */
@@ -48,8 +47,8 @@ class RoadTrialTest {
     /** λ 1.12 for 0.4 s at each opening of the throttle out of cruise, and none where the fuelling is right. */
     @Test
     void aMixtureThatLeansOutAsTheThrottleOpensIsFound() {
-        RoadTrial.Events wrong = NOTHING;
-        RoadTrial.Events sound = NOTHING;
+        RoadTrial.Events wrong = RoadTrial.Events.NONE;
+        RoadTrial.Events sound = RoadTrial.Events.NONE;
         for (int i = 0; i < 2; i++) {
             RoadTrial lean = RoadTrial.of(44_000 + i, new RoadDrive.Mistake(0, 0, 1, 1.12), 240);
             DriveFound found = lean.judged();

@@ -1,25 +1,16 @@
 package amberheron.app.cli;
 
 import amberheron.app.desktop.Desktop;
-import amberheron.bench.AirTrial;
 import amberheron.bench.DayOfStream;
-import amberheron.bench.ScaleOracle;
-import amberheron.bench.ScaleTrial;
-import amberheron.bench.SimulatedLife;
-import amberheron.core.controller.ControllerSheet;
 import amberheron.core.job.Job;
 import amberheron.core.placement.PlaceSchools;
 import amberheron.core.placement.PlaceSearch;
 import amberheron.core.placement.Segment;
 import amberheron.core.placement.Site;
 import amberheron.core.scaling.CheckPoint;
-import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.Diagnostician;
 import amberheron.core.scaling.OutputLaw;
-import amberheron.core.scaling.ReaderSetting;
-import amberheron.core.scaling.Tolerance;
 import amberheron.io.UnusableInput;
-import amberheron.io.catalogue.Catalogue;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -48,11 +39,6 @@ final class Benchmark implements Callable<Integer> {
     private static final int DIAGNOSES = 1000;
     private static final int SEARCHES = 60;
     private static final int STARTS = 7;
-    private static final int TRIALS = 1000;
-    /** Chains of each kind of fault. */
-    private static final int CHAINS = 300;
-    private static final int BINS = 10;
-    private static final int LIVES = 2000;
     private static final int DAY_LINES = 8_640_000;
 
     @Spec
@@ -62,6 +48,9 @@ final class Benchmark implements Callable<Integer> {
     @Option(names = "--part", hidden = true, defaultValue = ALL)
     private String part = "";
 
+    @Option(names = "--only", paramLabel = "PART", split = ",", description = "only what is judged, against trials that nobody told it of: judgement for all of it, or ${COMPLETION-CANDIDATES}", completionCandidates = JudgementBenchmark.Parts.class)
+    private List<String> only = List.of();
+
     @Option(names = "--shared", paramLabel = "ADDRESS", description = "measure a shared book on this server instead: a job of its own is put in and taken out again")
     private String shared = "";
 
@@ -70,6 +59,11 @@ final class Benchmark implements Callable<Integer> {
         PrintWriter out = spec.commandLine().getOut();
         if (!shared.isEmpty()) {
             SharedBenchmark.run(shared, out);
+            out.flush();
+            return 0;
+        }
+        if (!only.isEmpty()) {
+            JudgementBenchmark.run(only, out);
             out.flush();
             return 0;
         }
@@ -95,10 +89,8 @@ final class Benchmark implements Callable<Integer> {
         report(out, "diagnosis of 8 points, warm", diagnosis, "aim: under 5 ms");
         report(out, "diagnosis of 500 points, warm", many, "aim: under 50 ms");
         report(out, "search of a whole run, 1 mm by 1°, warm", search, "aim: under 50 ms");
-        trials(out);
-        chains(out);
+        JudgementBenchmark.run(List.of(), out);
         DriveBenchmark.run(out);
-        lives(out);
         stream(out);
         List<String> flags = new ArrayList<>(ManagementFactory.getRuntimeMXBean().getInputArguments());
         flags.removeIf(f -> f.startsWith("-XX:AOT"));
@@ -142,90 +134,6 @@ final class Benchmark implements Callable<Integer> {
                 big / own);
         out.flush();
         return median(diagnosis) < 5 && median(search) < 50 && own / bare <= 1.3 ? 0 : HeronCommand.OUT;
-    }
-
-    /** Blind trials of the coach: sensors and faults that nobody told it of. */
-    private static void trials(PrintWriter out) {
-        List<ControllerSheet> sheets = Catalogue.shipped().controllers();
-        int right = 0;
-        int deceived = 0;
-        int hidden = 0;
-        for (int i = 0; i < TRIALS; i++) {
-            AirTrial trial = AirTrial.of(sheets, i);
-            right += trial.right() ? 1 : 0;
-            deceived += trial.deceived() ? 1 : 0;
-            hidden += trial.hidden() ? 1 : 0;
-        }
-        out.printf(Locale.ROOT, "%-46s %7.1f %%          aim: at least 97 %%%n",
-                "sensors in air judged rightly, of " + TRIALS,
-                100.0 * right / TRIALS);
-        out.printf(Locale.ROOT, "%-46s %8d          aim: 0%n", "bad ones passed as good", deceived);
-        out.printf(Locale.ROOT, "%-46s %8d          cannot be seen there%n",
-                "the same on displays that end at their top",
-                hidden);
-    }
-
-    /** Blind trials of chains: one fault of each kind as often, then two at once. */
-    private static void chains(PrintWriter out) {
-        int cases = CHAINS * ScaleTrial.SINGLE.size();
-        int right = 0;
-        int sure = 0;
-        int sureAndWrong = 0;
-        int accused = 0;
-        int offered = 0;
-        int wronglyOffered = 0;
-        int single = 0;
-        int best = 0;
-        double[] said = new double[BINS];
-        int[] was = new int[BINS];
-        for (String kind : ScaleTrial.SINGLE) {
-            for (int i = 0; i < CHAINS; i++) {
-                ScaleTrial trial = ScaleTrial.of(kind, i);
-                Diagnosis diagnosis = trial.diagnosed();
-                boolean named = diagnosis.best().fault().key().equals(kind);
-                double probability = diagnosis.best().probability();
-                right += named ? 1 : 0;
-                sure += probability > Diagnosis.SURE ? 1 : 0;
-                sureAndWrong += !named && probability > Diagnosis.SURE ? 1 : 0;
-                accused += !named && probability > Diagnosis.SURE && kind.equals("none") ? 1 : 0;
-                int bin = Math.min(BINS - 1, (int) (probability * BINS));
-                said[bin] += probability;
-                was[bin] += named ? 1 : 0;
-                ReaderSetting typed = diagnosis.correctedSetting();
-                offered += typed != null ? 1 : 0;
-                wronglyOffered += typed != null && trial.worstWith(typed) > Tolerance.LAMBDA ? 1 : 0;
-                single += diagnosis.causes().stream().map(Diagnosis.Likelihood::fault)
-                        .filter(f -> f.second() == null).findFirst().filter(f -> f.key().equals(kind)).isPresent()
-                                ? 1
-                                : 0;
-                best += ScaleOracle.best(trial).equals(kind) ? 1 : 0;
-            }
-        }
-        double apart = IntStream.range(0, BINS).mapToDouble(b -> Math.abs(said[b] - was[b])).sum() / cases;
-        out.printf(Locale.ROOT, "%-46s %7.2f %%          of %d, %d sure%n", "chains: first cause right",
-                100.0 * right / cases, cases, sure);
-        out.printf(Locale.ROOT, "%-46s %7.2f %%          %.2f %% by one that knows how they are made%n",
-                "the same among single causes", 100.0 * single / cases, 100.0 * best / cases);
-        out.printf(Locale.ROOT, "%-46s %7.2f %%          aim: at most 1 %%%n", "wrong where more than 90 % sure",
-                100.0 * sureAndWrong / cases);
-        out.printf(Locale.ROOT, "%-46s %9.4f        aim: at most 0.02%n", "expected calibration error", apart);
-        out.printf(Locale.ROOT, "%-46s %8d          of %d, aim: 1 of 1,000%n", "sound chains accused", accused, CHAINS);
-        out.printf(Locale.ROOT, "%-46s %8d          of %d offered%n", "settings that do not keep the tolerance",
-                wronglyOffered, offered);
-        int pairs = CHAINS / 2 * ScaleTrial.PAIRS.size();
-        long deceived = ScaleTrial.PAIRS.stream().mapToLong(kind -> IntStream.range(0, CHAINS / 2).filter(i -> {
-            Diagnosis d = ScaleTrial.of(kind, i).diagnosed();
-            return !d.best().fault().key().equals(kind) && d.best().probability() > Diagnosis.SURE;
-        }).count()).sum();
-        out.printf(Locale.ROOT, "%-46s %7.2f %%          of %d, aim: at most 3 %%%n",
-                "two at once: wrong where more than 90 % sure", 100.0 * deceived / pairs, pairs);
-    }
-
-    /** Simulated lives of sensors, their ageing drawn otherwise than the outlook believes: skewed, a few much faster. */
-    private static void lives(PrintWriter out) {
-        long held = IntStream.range(0, LIVES).filter(i -> SimulatedLife.of(i).held()).count();
-        out.printf(Locale.ROOT, "%-46s %7.1f %%          aim: 88 to 92 %%%n",
-                "day of replacement within its 90 % band, of " + LIVES, 100.0 * held / LIVES);
     }
 
     /** A day of a controller that sends a hundred lines a second, as fast as it is read. */

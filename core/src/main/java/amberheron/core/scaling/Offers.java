@@ -1,10 +1,8 @@
 package amberheron.core.scaling;
 
 import amberheron.core.scaling.Diagnosis.Offer;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -93,21 +91,13 @@ final class Offers {
         return wrong > Diagnosis.SURE ? SettingFinder.find(law, reader).orElse(null) : null;
     }
 
-    /** Returns the wires that are likely, the likeliest first; those of which nothing can be told are none that holds. */
+    /** Returns the wires that are likely, the likeliest first; where nothing can be told of one, no setting holds for it. */
     private List<Way> ways() {
-        List<Way> ways = new ArrayList<>();
-        for (Diagnostician.Weighed w : fits) {
-            if (w.probability() >= NOT_UNLIKELY) {
-                Hypothesis h = w.fit().hypothesis();
-                Stream<Way> likely = h.tellsTheWire()
-                        ? w.fit().samples().stream()
-                                .map(s -> new Way(h.left().apply(s.values()), w.probability() * s.part()))
-                        : Stream.of(new Way(WireEffect.NONE.under(Double.NEGATIVE_INFINITY), w.probability()));
-                likely.forEach(ways::add);
-            }
-        }
-        ways.sort(Comparator.comparingDouble(Way::probability).reversed());
-        return ways;
+        return fits.stream().filter(w -> w.probability() >= NOT_UNLIKELY)
+                .map(w -> new Way(w.fit().hypothesis().tellsTheWire()
+                        ? w.fit().hypothesis().left().apply(w.fit().values())
+                        : WireEffect.NONE.under(Double.NEGATIVE_INFINITY), w.probability()))
+                .sorted(Comparator.comparingDouble(Way::probability).reversed()).toList();
     }
 
     /** Returns the widest range of mixtures within another over which a setting keeps the tolerance. */
