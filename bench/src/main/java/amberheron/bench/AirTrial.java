@@ -67,7 +67,7 @@ public record AirTrial(ControllerSheet sheet, AirFault fault, boolean good, bool
                 random.nextLong());
         Coach coach = coached(made, sheet);
         FreeAirCheck before = FreeAirCheck.NONE.withController(sheet)
-                .withToday(new AirOfDay(air.temperature(), air.humidity(), null, air.pressure(), null))
+                .withToday(new AirOfDay(air.temperature(), air.humidity(), null, air.pressure(), null, null))
                 .withConditions(coach.conditions()).withCoaching(coach.now());
         FreeAirCheck check = coach.result().map(r -> before.recorded(r, LocalDate.EPOCH)).orElse(before);
         Verdict verdict = Verdict.worst(AirRules.judge(check, null, 1).stream()

@@ -386,7 +386,8 @@ class RulesSayTest {
         changed("trimmed at the factory, driven high", AirRules.judge(check.withController(Controllers.FACTORY)
                 .withToday(AirOfDay.of(293.15, 0.5, 0).withDrivenHeight(3000.0)), 1.36, Tolerance.LAMBDA));
         changed("drifted", AirRules.judge(new FreeAirCheck(check.controller(), check.today(), check.conditions(), 0.207,
-                null, 90.0, new Steadiness(300, 90, 0.008, 0.001, 0.001, 0), check.coaching(), check.date(), "V-1",
+                null, null, 90.0, new Steadiness(300, 90, 0.008, 0.001, 0.001, 0), check.coaching(), check.date(),
+                "V-1",
                 null),
                 1.36, Tolerance.LAMBDA));
         changed("off", AirRules.judge(check.withShownOxygen(0.19, check.date()), 1.36, Tolerance.LAMBDA));

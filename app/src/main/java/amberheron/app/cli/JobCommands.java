@@ -10,6 +10,7 @@ import amberheron.core.finding.Check;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Origin;
 import amberheron.core.finding.Verdict;
+import amberheron.core.freeair.CostOfAir;
 import amberheron.core.harness.Chart;
 import amberheron.core.harness.Device;
 import amberheron.core.harness.WireColour;
@@ -22,6 +23,7 @@ import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
 import amberheron.core.placement.PlaceRanking;
 import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.Tolerance;
 import amberheron.core.units.UnitChoice;
 import amberheron.core.units.Unusable;
 import amberheron.io.TextFiles;
@@ -235,9 +237,17 @@ final class JobCommands {
             if (json()) {
                 out().print(ResultJson.air(job, findings));
                 out().flush();
-                return exit(findings);
+                return exit(findings, job);
             }
-            return report(job, findings, "");
+            int exit = report(job, findings, "");
+            return exit == 0 ? exit(findings, job) : exit;
+        }
+
+        /** A calibration in air that costs more than the tolerance is out of it, though the controller is in order. */
+        private static int exit(List<Finding> findings, Job job) {
+            return CostOfAir.of(job.air()).filter(c -> !c.within(Tolerance.LAMBDA)).isPresent()
+                    ? HeronCommand.OUT
+                    : exit(findings);
         }
     }
 

@@ -245,7 +245,9 @@ public final class AirModel implements StationModel {
 
     /** The leaf that a check stands on. */
     private static LeafId leaf(CheckId check) {
-        return check == AirCheck.AIR || check == AirCheck.CONTROLLER ? LeafId.AIR_TODAY : LeafId.AIR_VERDICT;
+        return check == AirCheck.AIR || check == AirCheck.PRESSURE || check == AirCheck.CONTROLLER
+                ? LeafId.AIR_TODAY
+                : LeafId.AIR_VERDICT;
     }
 
     /** Content of a leaf. */

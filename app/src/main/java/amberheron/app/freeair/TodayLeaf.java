@@ -23,6 +23,7 @@ import amberheron.core.freeair.AirField;
 import amberheron.core.freeair.AirOfDay;
 import amberheron.core.freeair.CostOfAir;
 import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.freeair.PressureReading;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import java.util.ArrayList;
@@ -43,6 +44,7 @@ final class TodayLeaf implements Leaf {
     private final Label where = new Label();
     private final Label procedure = Parts.text("", "soft");
     private final Label does = Parts.text("", "soft");
+    private final Choice<PressureReading> reading;
     private final Node node;
 
     TodayLeaf(Session session) {
@@ -53,6 +55,11 @@ final class TodayLeaf implements Leaf {
                 choices(session), ControllerSheet::name, () -> session.job().air().controller(),
                 c -> session.edit(c.name(), j -> j.withAir(j.air().withController(c))));
         fields.with(controller::refresh);
+        reading = new Choice<>(say("That pressure was"), AirField.READING.path(), List.of(PressureReading.values()),
+                PressureReading::words, () -> session.job().air().today().reading(),
+                r -> session.edit(say("which pressure was read"),
+                        j -> j.withAir(j.air().withToday(j.air().today().withReading(r)))));
+        fields.with(reading::refresh);
         node = new Columns(300,
                 Parts.card(say("The air today"),
                         Parts.evenly(
@@ -63,10 +70,11 @@ final class TodayLeaf implements Leaf {
                                 fields.air(say("Height"), METRE, -430, 5500, 0, AirField.HEIGHT, AirOfDay::height,
                                         AirOfDay::withHeight)),
                         Parts.evenly(
-                                fields.air(say("Pressure here, if read"), HECTOPASCAL, 450, 1100, 0, AirField.PRESSURE,
+                                fields.air(say("Pressure, if read"), HECTOPASCAL, 450, 1100, 0, AirField.PRESSURE,
                                         AirOfDay::pressure, AirOfDay::withPressure),
                                 fields.air(say("Driven at height, if not here"), METRE, -430, 5500, 0, AirField.DRIVEN,
-                                        AirOfDay::drivenHeight, AirOfDay::withDrivenHeight))),
+                                        AirOfDay::drivenHeight, AirOfDay::withDrivenHeight)),
+                        reading),
                 Parts.card(say("What this controller does"), controller, procedure, does),
                 Parts.card(say("Wait or go"), go, findings),
                 Parts.noted(say("Oxygen in this air"), where, oxygen, costs, usual));
@@ -97,6 +105,7 @@ final class TodayLeaf implements Leaf {
         does.setText(controller == null ? "" : does(controller));
         Parts.show(does, controller != null);
         AirOfDay today = check.today();
+        Parts.show(reading, today.contradicts() || (today.pressure() != null && today.reading() != null));
         oxygen.setText(today.air().map(a -> AirModel.oxygen(session, a)).orElse("—"));
         where.setText(
                 today.drivenHeight() == null ? say("what it costs here") : say("what it costs where it is driven"));

@@ -48,12 +48,16 @@ final class VerdictLeaf implements Leaf {
                 (c, v) -> fields.read(c.withShownOxygen(v, fields.day(c, v))));
         EntryField mixture = fields.quantity(say("or as a mixture"), LAMBDA, 0.3, 20, 3, AirField.MIXTURE,
                 FreeAirCheck::shownLambda, (c, v) -> fields.read(c.withShownLambda(v, fields.day(c, v))));
+        EntryField end = fields.quantity(say("Its display ends at"), LAMBDA, 0.3, 20, 3, AirField.DISPLAY_END,
+                FreeAirCheck::displayEnd, FreeAirCheck::withDisplayEnd);
         EntryField settled = fields.quantity(say("Steady for"), SECOND, 0, 3600, 0, AirField.SETTLED,
                 FreeAirCheck::settled, FreeAirCheck::withSettled);
         node = new Columns(300,
                 Parts.stacked(Parts.noted(say("Against the rules"), stale, findings),
                         Parts.card(say("Shown, and what it should be"), compared)),
-                Parts.noted(say("What the controller shows"), date, Parts.evenly(shown, mixture, settled), origin));
+                Parts.noted(say("What the controller shows"), date, Parts.evenly(shown, mixture),
+                        Parts.evenly(end, settled),
+                        origin));
     }
 
     @Override

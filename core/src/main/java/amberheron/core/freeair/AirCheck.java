@@ -5,6 +5,7 @@ import amberheron.core.finding.CheckId;
 /** The checks in free air. */
 public enum AirCheck implements CheckId {
     AIR("air"),
+    PRESSURE("pressure"),
     CONTROLLER("controller"),
     CONDITIONS("conditions"),
     SHOWN("shown"),

@@ -17,6 +17,7 @@ import amberheron.core.units.Measure;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -26,6 +27,8 @@ public final class AirRules {
     private static final double OXYGEN_TOLERANCE = 0.01;
     /** Least mixture that a display must reach in air where neither its paper nor the law says: 19 on the petrol scale of 14.7. */
     private static final double TOP = 19.0 / 14.7;
+    /** Mixture below which no display ends, λ; from memory. */
+    private static final double LEAST_END = 1.1;
     /** How far below its top a display may sit and still be at the top, λ. */
     private static final double TOP_SLACK = 0.01;
 
@@ -45,6 +48,9 @@ public final class AirRules {
         List<Finding> findings = new ArrayList<>();
         ControllerSheet controller = check.controller();
         findings.add(costOfAir(check, tolerance));
+        if (check.today().contradicts()) {
+            findings.add(pressure(check));
+        }
         if (controller == null) {
             findings.add(new Finding(AirCheck.CONTROLLER, "What this controller does", Verdict.UNKNOWN, null, null,
                     "Choose the controller: what is right in air is not the same for all.", null, "",
@@ -53,7 +59,7 @@ public final class AirRules {
         }
         findings.add(conditions(check));
         if (check.shownLambda() != null || (controller != null && !controller.inAir().oxygen())) {
-            findings.add(top(check.shownLambda(), controller, topOfLaw));
+            findings.add(top(check, topOfLaw));
         }
         if (check.shownOxygen() != null || (check.shownLambda() == null
                 && (controller == null || controller.inAir().oxygen()))) {
@@ -78,16 +84,58 @@ public final class AirRules {
             asks.add(AirField.HUMIDITY.address());
         }
         if (today.here().isEmpty()) {
-            asks.add(AirField.HEIGHT.address());
+            asks.add(today.contradicts() ? AirField.READING.address() : AirField.HEIGHT.address());
         }
         return asks;
+    }
+
+    /** Asks which pressure was read, with what either would mean. */
+    private static Finding pressure(FreeAirCheck check) {
+        AirOfDay today = check.today();
+        double read = Objects.requireNonNull(today.pressure());
+        double usual = Air.pressureAt(Objects.requireNonNull(today.height()));
+        return new Finding(AirCheck.PRESSURE, "Pressure beside that of the height", Verdict.UNKNOWN,
+                new Measure(read / usual - 1, Dimension.FRACTION, 1),
+                new Limit(AT_MOST, new Measure(AirOfDay.BESIDE, Dimension.FRACTION, 0)),
+                Message.of("Read here, or of a weather report? {0} {1}", meaning(check, PressureReading.STATION),
+                        meaning(check, PressureReading.SEA_LEVEL)),
+                null,
+                Message.of(
+                        "{0} hPa read / {1} hPa usual at this height − 1; reduced to the sea it would be {2} hPa here",
+                        new Measure(read / 100, Dimension.NUMBER, 0), new Measure(usual / 100, Dimension.NUMBER, 0),
+                        new Measure(read * usual / Air.SEA_LEVEL / 100, Dimension.NUMBER, 0)),
+                Source.practice("weather moves the pressure by 2.5 %; reports reduce it to the sea"))
+                .asking(AirField.READING.address());
+    }
+
+    /** What the check would be with one of the two pressures. */
+    private static Message meaning(FreeAirCheck check, PressureReading reading) {
+        FreeAirCheck told = check.withToday(check.today().withReading(reading));
+        Message which = Message.plain(reading == PressureReading.STATION ? "Read here" : "Of a report");
+        Double shown = check.shownOxygen();
+        Optional<ShouldShow> should = ShouldShow.of(told).filter(s -> !s.learned());
+        if (should.isPresent()) {
+            Measure right = new Measure(should.get().oxygen(), Dimension.FRACTION, 2);
+            return shown == null
+                    ? Message.of("{0}: it should show {1}.", which, right)
+                    : Message.of("{0}: it should show {1}, and is off by {2}.", which, right,
+                            new Measure(should.get().off(shown), Dimension.FRACTION, 1));
+        }
+        return CostOfAir.of(told).map(c -> Message.of("{0}: this air costs {1} at {2}.", which,
+                new Measure(c.at(CostOfAir.LEAN), Dimension.MIXTURE, 3),
+                new Measure(CostOfAir.LEAN, Dimension.MIXTURE, 1)))
+                .orElse(Message.of("{0}: {1} hPa.", which,
+                        new Measure(told.today().here().orElse(0.0) / 100, Dimension.NUMBER, 0)));
     }
 
     private static Finding costOfAir(FreeAirCheck check, double tolerance) {
         Optional<CostOfAir> known = CostOfAir.of(check);
         if (known.isEmpty()) {
             return new Finding(AirCheck.AIR, "Oxygen in this air", Verdict.UNKNOWN, null, null,
-                    "Enter temperature, humidity and height.", null, "20.948 % · (1 − RH·es/p)", AIR)
+                    check.today().contradicts()
+                            ? "Say which pressure was read: this one does not go with the height."
+                            : "Enter temperature, humidity and height.",
+                    null, "20.948 % · (1 − RH·es/p)", AIR)
                     .asking(unmeasured(check.today()));
         }
         CostOfAir cost = known.get();
@@ -194,31 +242,40 @@ public final class AirRules {
                 source).asking(AirField.SHOWN.address());
     }
 
-    private static Finding top(@Nullable Double shown, @Nullable ControllerSheet controller,
-            @Nullable Double topOfLaw) {
+    private static Finding top(FreeAirCheck check, @Nullable Double topOfLaw) {
+        Double shown = check.shownLambda();
+        ControllerSheet controller = check.controller();
         Double said = controller == null || controller.inAir().oxygen() ? null : controller.inAir().value();
-        Double end = said == null ? topOfLaw : said;
+        Double told = said == null ? check.displayEnd() : null;
+        Double end = said != null ? said : told == null || (topOfLaw != null && topOfLaw < told) ? topOfLaw : told;
         Limit limit = new Limit(AT_LEAST,
                 new Measure(end == null ? TOP : end - TOP_SLACK, Dimension.MIXTURE, 2));
         boolean kept = shown != null && limit.keptBy(shown);
         boolean holder = shown != null && controller != null && controller.placeholds(shown);
+        // Many displays end before the law does: that has to be known before a sensor is called spent.
+        boolean mayEnd = shown != null && !kept && !holder && said == null && told == null && shown >= LEAST_END;
+        Address asks = mayEnd ? AirField.DISPLAY_END.address() : AirField.MIXTURE.address();
         return new Finding(AirCheck.TOP, "Reading in free air",
-                shown == null ? Verdict.UNKNOWN : kept && !holder ? Verdict.PASS : Verdict.FAIL,
+                shown == null || mayEnd ? Verdict.UNKNOWN : kept && !holder ? Verdict.PASS : Verdict.FAIL,
                 shown == null ? null : new Measure(shown, Dimension.MIXTURE, 2), limit,
                 shown == null
                         ? "Hang the sensor in free air and enter what the controller shows."
-                        : holder
-                                ? "That is its placeholder: it measures nothing yet."
-                                : kept
-                                        ? "Sits at the top of its range: not low. How far above, such a display cannot show."
-                                        : "Not at the top of its range: not calibrated, not warm, or the sensor is spent.",
+                        : mayEnd
+                                ? "Below the top: look in its paper whether its display ends there, and enter the leanest it can show."
+                                : holder
+                                        ? "That is its placeholder: it measures nothing yet."
+                                        : kept
+                                                ? "Sits at the top of its range: not low. How far above, such a display cannot show."
+                                                : "Not at the top of its range: not calibrated, not warm, or the sensor is spent.",
                 null, "free air must show the leanest the controller can",
                 said != null && controller != null
                         ? controller.source()
-                        : Source.practice(topOfLaw == null
-                                ? "19 to 20 on the petrol scale, or the top of the range"
-                                : "the top of its output law"))
-                .asking(AirField.MIXTURE.address());
+                        : Source.practice(told != null
+                                ? "the leanest that its display can show, as it was entered"
+                                : topOfLaw == null
+                                        ? "19 to 20 on the petrol scale, or the top of the range"
+                                        : "the top of its output law"))
+                .asking(asks);
     }
 
     private static Finding settled(FreeAirCheck check) {
@@ -226,14 +283,18 @@ public final class AirRules {
         Steadiness steadiness = check.steadiness();
         Limit limit = new Limit(AT_LEAST, new Measure(Steadiness.LONG_ENOUGH, Dimension.DURATION, 0));
         boolean unsteady = steadiness != null && !steadiness.steady();
-        Verdict verdict = seconds == null
+        boolean held = seconds != null && limit.keptBy(seconds);
+        // Nobody watched it: a short time that was typed says that it was not waited for.
+        Verdict verdict = seconds == null || (!held && steadiness == null)
                 ? Verdict.UNKNOWN
-                : unsteady ? Verdict.FAIL : limit.keptBy(seconds) ? Verdict.PASS : Verdict.WARN;
+                : unsteady ? Verdict.FAIL : held ? Verdict.PASS : Verdict.WARN;
         return new Finding(AirCheck.SETTLED, "Held steady for", verdict,
                 seconds == null ? null : new Measure(seconds, Dimension.DURATION, 0), limit,
                 switch (verdict) {
                     case PASS -> "Past the warm-up placeholder.";
-                    case UNKNOWN -> "Enter how long the reading has been steady.";
+                    case UNKNOWN -> seconds == null
+                            ? "Enter how long the reading has been steady."
+                            : "Not held for long enough: wait, read again, and enter how long it was steady then.";
                     case FAIL -> "It drifted, scattered or jumped: fumes, draught or a loose lead.";
                     case WARN -> "Until it is warm the number shown is a placeholder.";
                 }, null,

@@ -108,16 +108,74 @@ class AirTest {
         assertThat(verdict(judge(null, null, 90.0), "shown")).isEqualTo(Verdict.UNKNOWN);
     }
 
+    /** 1013 hPa at 2,500 m is that of the weather report, where 747 hPa are usual. */
+    @Test
+    void aPressureThatDoesNotGoWithTheHeightIsAsked() {
+        AirOfDay report = AirOfDay.of(293.15, 0.5, 2500).withPressure(101_300.0);
+        // Trimmed at the factory and in order: it shows the air of the mountain.
+        double shown = Air.atHeight(293.15, 0.5, 2500).shownByFactoryTrim();
+        FreeAirCheck check = Controllers.check(Controllers.FACTORY, shown, null, 90.0, LocalDate.of(2026, 5, 1), "")
+                .withToday(report);
+        List<Finding> asked = AirRules.judge(check, null, Tolerance.LAMBDA);
+        assertThat(verdict(asked, "pressure")).isEqualTo(Verdict.UNKNOWN);
+        assertThat(verdict(asked, "shown")).as("nothing is proven until it is told").isEqualTo(Verdict.UNKNOWN);
+        assertThat(report.here()).isEmpty();
+        AirOfDay reduced = report.withReading(PressureReading.SEA_LEVEL);
+        assertThat(reduced.here().orElseThrow()).isCloseTo(Air.pressureAt(2500), withinPercentage(0.1));
+        assertThat(verdict(AirRules.judge(check.withToday(reduced), null, Tolerance.LAMBDA), "shown"))
+                .isEqualTo(Verdict.PASS);
+        AirOfDay station = report.withReading(PressureReading.STATION);
+        List<Finding> wrong = AirRules.judge(check.withToday(station), null, Tolerance.LAMBDA);
+        assertThat(verdict(wrong, "shown")).as("a tenth too low, were it so").isEqualTo(Verdict.FAIL);
+        assertThat(wrong).noneMatch(f -> f.check().is(AirCheck.PRESSURE));
+        // One that learns there: as of the report it would cost nothing, in truth its gain is off by an eighth at the sea.
+        AirOfDay atSea = reduced.withDrivenHeight(0.0);
+        FreeAirCheck learner = Controllers.check(Controllers.LEARNS, 0.207, null, 90.0, LocalDate.of(2026, 5, 1), "");
+        assertThat(CostOfAir.of(learner.withToday(report.withDrivenHeight(0.0)))).isEmpty();
+        assertThat(CostOfAir.of(learner.withToday(atSea)).orElseThrow().gain()).isCloseTo(1.12, within(0.02));
+    }
+
+    /** Weather moves it by less than 3 %, and a pressure alone goes with any height. */
+    @Test
+    void aPressureOfTheDayIsNotAsked() {
+        for (double weather : new double[]{0.972, 1, 1.028}) {
+            assertThat(AirOfDay.of(293.15, 0.5, 700).withPressure(weather * Air.pressureAt(700)).here()).isPresent();
+        }
+        assertThat(AirOfDay.of(293.15, 0.5, 700).withPressure(1.04 * Air.pressureAt(700)).contradicts()).isTrue();
+        assertThat(AirOfDay.UNMEASURED.withPressure(80_000.0).here()).contains(80_000.0);
+        assertThat(AirOfDay.UNMEASURED.withPressure(101_300.0).withReading(PressureReading.SEA_LEVEL).here())
+                .as("of which height?").isEmpty();
+    }
+
+    /** Its law goes to λ 1.5, its display to λ 1.36: that is asked before the sensor is called spent. */
+    @Test
+    void aDisplayThatEndsBeforeItsLawIsAskedFirst() {
+        FreeAirCheck check = Controllers.check(Controllers.UNSAID, null, 1.36, 90.0, LocalDate.of(2026, 5, 1), "");
+        assertThat(verdict(AirRules.judge(check, 1.5, Tolerance.LAMBDA), "top")).isEqualTo(Verdict.UNKNOWN);
+        assertThat(verdict(AirRules.judge(check.withDisplayEnd(1.36), 1.5, Tolerance.LAMBDA), "top"))
+                .isEqualTo(Verdict.PASS);
+        assertThat(verdict(AirRules.judge(check.withDisplayEnd(1.5), 1.5, Tolerance.LAMBDA), "top"))
+                .isEqualTo(Verdict.FAIL);
+        assertThat(verdict(AirRules.judge(check.withDisplayEnd(1.9), 1.37, Tolerance.LAMBDA), "top"))
+                .as("the law's own end counts where it comes first").isEqualTo(Verdict.PASS);
+        assertThat(verdict(AirRules.judge(Controllers.check(Controllers.UNSAID, null, 1.02, 90.0,
+                LocalDate.of(2026, 5, 1), ""), 1.5, Tolerance.LAMBDA), "top")).as("no display ends there")
+                .isEqualTo(Verdict.FAIL);
+    }
+
     /** 19 to 20 on the petrol scale, or the top of the range: common practice, no published source. */
     @Test
     void theDisplaySitsAtTheTopOfItsRange() {
         assertThat(verdict(judge(null, 19.5 / 14.7, 90.0), "top")).isEqualTo(Verdict.PASS);
-        assertThat(verdict(judge(null, 18.0 / 14.7, 90.0), "top")).isEqualTo(Verdict.FAIL);
+        assertThat(verdict(judge(null, 18.0 / 14.7, 90.0), "top")).as("its display may end there")
+                .isEqualTo(Verdict.UNKNOWN);
+        assertThat(verdict(judge(null, 16.0 / 14.7, 90.0), "top")).isEqualTo(Verdict.FAIL);
     }
 
     @Test
     void aReadingTakenWhileItWarmsIsAPlaceholder() {
-        assertThat(verdict(judge(0.2071, null, 20.0), "settled")).isEqualTo(Verdict.WARN);
+        assertThat(verdict(judge(0.2071, null, 4.0), "settled")).as("typed, and watched by nobody")
+                .isEqualTo(Verdict.UNKNOWN);
         assertThat(verdict(judge(0.2071, null, null), "settled")).isEqualTo(Verdict.UNKNOWN);
     }
 

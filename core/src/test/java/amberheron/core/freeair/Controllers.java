@@ -37,6 +37,6 @@ public final class Controllers {
     public static FreeAirCheck check(ControllerSheet controller, @Nullable Double oxygen, @Nullable Double lambda,
             @Nullable Double settled, @Nullable LocalDate date, String sensor) {
         return new FreeAirCheck(controller, AirOfDay.of(293.15, 0.5, 0), Set.of(Condition.values()), oxygen, lambda,
-                settled, null, Coaching.NONE, date, sensor, null);
+                null, settled, null, Coaching.NONE, date, sensor, null);
     }
 }

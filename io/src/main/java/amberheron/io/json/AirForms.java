@@ -29,6 +29,7 @@ import amberheron.core.freeair.CoachStep;
 import amberheron.core.freeair.Coaching;
 import amberheron.core.freeair.Condition;
 import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.freeair.PressureReading;
 import amberheron.core.freeair.Steadiness;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Sane;
@@ -73,8 +74,9 @@ final class AirForms {
                     .called(AirField.HUMIDITY, Dimension.FRACTION),
             numberOrNull("height", AirOfDay::height).within(Sane.HEIGHT).about("m")
                     .called(AirField.HEIGHT, Dimension.LENGTH),
-            numberOrNull("pressure", AirOfDay::pressure).within(Sane.AIR_PRESSURE).about("of the station, Pa")
+            numberOrNull("pressure", AirOfDay::pressure).within(Sane.AIR_PRESSURE).about("as it was read, Pa")
                     .called(AirField.PRESSURE, Dimension.PRESSURE),
+            choiceOrNull("pressureReading", AirOfDay::reading, PressureReading.values()).called(AirField.READING),
             numberOrNull("drivenHeight", AirOfDay::drivenHeight).within(Sane.HEIGHT)
                     .about("where the car is driven, m; null for here").called(AirField.DRIVEN, Dimension.LENGTH));
 
@@ -97,6 +99,9 @@ final class AirForms {
                     .called(AirField.SHOWN, Dimension.FRACTION),
             numberOrNull("shownLambda", FreeAirCheck::shownLambda).within(Sane.MIXTURE).about("lambda")
                     .called(AirField.MIXTURE, Dimension.MIXTURE),
+            numberOrNull("displayEnd", FreeAirCheck::displayEnd).within(Sane.MIXTURE)
+                    .about("leanest mixture that the display can show, lambda")
+                    .called(AirField.DISPLAY_END, Dimension.MIXTURE),
             numberOrNull("settled", FreeAirCheck::settled).within(Sane.TIME).about("s")
                     .called(AirField.SETTLED, Dimension.DURATION),
             objectOrNull("steadiness", FreeAirCheck::steadiness, STEADINESS),

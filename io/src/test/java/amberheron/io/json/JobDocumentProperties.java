@@ -33,6 +33,7 @@ import amberheron.core.freeair.CoachStep;
 import amberheron.core.freeair.Coaching;
 import amberheron.core.freeair.Condition;
 import amberheron.core.freeair.FreeAirCheck;
+import amberheron.core.freeair.PressureReading;
 import amberheron.core.freeair.Steadiness;
 import amberheron.core.harness.AsWired;
 import amberheron.core.harness.Chart;
@@ -117,9 +118,9 @@ class JobDocumentProperties {
         return new FreeAirCheck(random.nextBoolean() ? null : sheet,
                 new AirOfDay(random.nextInt(4) == 0 ? null : 250 + 70 * random.nextDouble(), maybe(random, 1),
                         maybe(random, 2000), random.nextBoolean() ? null : 80_000 + 30_000 * random.nextDouble(),
-                        maybe(random, 2000)),
+                        perhaps(random, PressureReading.values()), maybe(random, 2000)),
                 random.nextBoolean() ? Set.of() : EnumSet.of(any(random, Condition.values())), maybe(random, 0.21),
-                maybe(random, 1.4), maybe(random, 120),
+                maybe(random, 1.4), maybe(random, 1.4), maybe(random, 120),
                 random.nextBoolean()
                         ? null
                         : new Steadiness(3 + random.nextInt(900), 75.5, random.nextGaussian(), random.nextDouble(),
