@@ -8,6 +8,7 @@ import amberheron.bench.RoadTrial;
 import amberheron.bench.ScaleOracle;
 import amberheron.bench.ScaleTrial;
 import amberheron.bench.SimulatedLife;
+import amberheron.bench.TrustTrial;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.drivelog.Agreement;
 import amberheron.core.scaling.Diagnosis;
@@ -38,6 +39,8 @@ final class JudgementBenchmark {
     private static final double SECONDS = 300;
     private static final int READERS = 70;
     private static final int COLUMNS = 32;
+    private static final int TRUSTED = 60;
+    private static final int DAYS = 2000;
     private static final String ALL = "judgement";
     private static final Map<String, Consumer<PrintWriter>> PARTS = parts();
 
@@ -52,6 +55,7 @@ final class JudgementBenchmark {
         parts.put("road", JudgementBenchmark::road);
         parts.put("readers", JudgementBenchmark::readers);
         parts.put("columns", JudgementBenchmark::columns);
+        parts.put("trust", JudgementBenchmark::trust);
         parts.put("lives", JudgementBenchmark::lives);
         return parts;
     }
@@ -145,6 +149,16 @@ final class JudgementBenchmark {
                 worst);
         out.printf(Locale.ROOT, "%-46s %8d, %d      of %d; aim: 95 of 100%n", "intervals that hold offset, gain",
                 offsets, gains, READERS);
+    }
+
+    /** Days on which all that is in doubt happens to be something. */
+    private static void trust(PrintWriter out) {
+        for (double lambda : new double[]{0.8, 1, 1.2, 1.3}) {
+            double held = IntStream.range(0, TRUSTED).parallel()
+                    .mapToDouble(i -> TrustTrial.of(i).held(lambda, DAYS, 9000 + i)).average().orElseThrow();
+            out.printf(Locale.ROOT, "%-46s %7.1f %%          aim: 94 to 96 %%%n",
+                    String.format(Locale.ROOT, "truth within the trust figure at %.1f", lambda), 100 * held);
+        }
     }
 
     private static boolean within(@Nullable Double low, double value, @Nullable Double high) {

@@ -154,14 +154,7 @@ public final class RuleModel {
 
     /** How far from what is shown the truth may be at a mixture, λ; empty while that cannot be told. */
     public OptionalDouble trust(double lambda) {
-        return trust.map(t -> {
-            List<Trust.At> at = t.at();
-            int i = lambda <= at.get(1).lambda() ? 0 : 1;
-            Trust.At a = at.get(i);
-            Trust.At b = at.get(i + 1);
-            double part = a.lambda() == b.lambda() ? 0 : (lambda - a.lambda()) / (b.lambda() - a.lambda());
-            return OptionalDouble.of(Math.max(0, a.u() + part * (b.u() - a.u())));
-        }).orElse(OptionalDouble.empty());
+        return trust.map(t -> OptionalDouble.of(t.u(lambda))).orElse(OptionalDouble.empty());
     }
 
     /** Who else said what the mixture is: gas analyser and narrowband. */

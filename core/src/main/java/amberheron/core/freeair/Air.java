@@ -15,8 +15,6 @@ public record Air(double temperature, double humidity, double pressure) {
     public static final double DRY_OXYGEN = 0.209476;
     /** Pressure at the sea, Pa. ICAO Doc 7488. */
     public static final double SEA_LEVEL = 101_325;
-    /** Hydrogen per carbon of petrol, which the cost of the air is quoted for. Heywood, table D.4. */
-    private static final double PETROL = 1.87;
     private static final double LAPSE = 2.25577e-5;
     private static final double EXPONENT = 5.25588;
     /** The part of the pressure that vapour can take at most before this is no air any more. */
@@ -93,15 +91,5 @@ public record Air(double temperature, double humidity, double pressure) {
         return Math
                 .abs(gainBetween(SEA_LEVEL, pressure, ExhaustGas.LEAST_PRESSURE_CONSTANT)
                         / gainBetween(SEA_LEVEL, pressure) - 1);
-    }
-
-    /**
-     * The lambda shown for a true lambda with a gain that is off. Lean, that much more oxygen is read as the mixture that
-     * would leave it; rich, the pump runs the other way with the same gain, which acts on λ − 1; at lambda 1 nothing changes.
-     */
-    public static double shown(double lambda, double gain) {
-        return lambda <= 1
-                ? 1 + (lambda - 1) * gain
-                : ExhaustGas.lambdaOf(gain * ExhaustGas.oxygen(lambda, PETROL), PETROL);
     }
 }

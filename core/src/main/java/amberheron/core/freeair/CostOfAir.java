@@ -2,6 +2,7 @@ package amberheron.core.freeair;
 
 import amberheron.core.controller.CalibrationSchool;
 import amberheron.core.controller.ControllerSheet;
+import amberheron.core.mixture.ExhaustGas;
 import java.util.List;
 import java.util.Optional;
 import org.hipparchus.analysis.solvers.AllowedSolution;
@@ -54,7 +55,7 @@ public record CostOfAir(double gain) {
 
     /** The lambda shown for a true one. */
     public double shown(double lambda) {
-        return Air.shown(lambda, gain);
+        return ExhaustGas.shown(lambda, gain);
     }
 
     /** How much more is shown than is true, λ. */

@@ -6,7 +6,8 @@ import amberheron.core.freeair.AirDoubt;
 import amberheron.core.freeair.CostOfAir;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.freeair.ShouldShow;
-import amberheron.core.mixture.ExhaustGas;
+import amberheron.core.placement.PlaceErrors;
+import amberheron.core.placement.Site;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
@@ -27,12 +28,17 @@ import org.jspecify.annotations.Nullable;
 final class Doubts {
     /** Uncertainty of a sensor in order anywhere in its range, λ; its age and the pressure in the pipe add to it. */
     private static final double SENSOR = 0.005;
-    /** Uncertainty of a sensor that was never checked in air, part of λ − 1. */
+    /** Uncertainty of a sensor that was never checked in air, part of it. */
     private static final double UNCHECKED = 0.05;
-    /** Loss of a sensor's gain in a month of use, part of λ − 1, until its own life tells. */
+    /** Loss of a sensor's gain in a month of use, part of it, until its own life tells. */
     private static final double MONTHLY = 0.002;
-    /** Pressure that a pipe in order adds at full load after the turbine, bar. */
-    private static final double BACK_PRESSURE = 0.1;
+    /** Pressure that a pipe adds at full load after the turbine, and before it on boost, bar. */
+    private static final double BACK_PRESSURE = 0.3;
+    private static final double BEFORE_TURBINE = 1;
+    /** How much leaner than it is the gas after a catalyst is read, λ. */
+    private static final double CATALYST = 0.01;
+    /** Air that is drawn back at light load to a sensor right at the open end, mass per mass of exhaust. */
+    private static final double DRAWN_BACK = 0.2;
     /** Air that a joint nobody has tested may let in, mass per mass of exhaust. */
     private static final double UNTESTED = 0.005;
     /** Error of a shop's meter and its clips, V. */
@@ -49,12 +55,13 @@ final class Doubts {
     /**
      * Uncertainties; empty while they cannot be told: nobody said where the grounds are taken, and no check points tell.
      *
+     * @param site what the place is judged by
      * @param today null where no day is known: the sensor's age is not counted then
      * @param points the check points that count
      * @param rounding the most that the setting's own rounding costs, λ
      * @param agree whether they agree with the setting, so that they cover shift and load
      */
-    static Optional<List<Uncertainty>> of(Job job, @Nullable LocalDate today, OutputLaw law, Reader reader,
+    static Optional<List<Uncertainty>> of(Job job, Site site, @Nullable LocalDate today, OutputLaw law, Reader reader,
             List<CheckPoint> points, boolean agree, boolean airCounts, double rounding) {
         Optional<GroundPlan.Cost> ground = job.wiring().ground().cost();
         boolean covered = agree && points.size() > 1;
@@ -72,12 +79,7 @@ final class Doubts {
             double months = Math.max(0, ChronoUnit.DAYS.between(checked, today) / DAYS);
             doubts.add(new Uncertainty(Contributor.AGE, Entry.SENSOR_GAIN, Shape.EVEN, Math.min(1, monthly * months)));
         }
-        doubts.add(new Uncertainty(Contributor.PRESSURE, Entry.SENSOR_GAIN, Shape.EVEN,
-                ExhaustGas.pumpCurrentRatio(1 + BACK_PRESSURE, 1, ExhaustGas.PRESSURE_CONSTANT) - 1));
-        if (!Boolean.TRUE.equals(job.placing().fitted().airtight())) {
-            doubts.add(new Uncertainty(Contributor.LEAK, Entry.SHOWN, Shape.EVEN,
-                    UNTESTED * (1 + job.stoich()) / job.stoich()));
-        }
+        addPipe(job, site, doubts);
         boolean felt = job.wiring().signals().feelGround(job.intake().readers());
         ground.filter(c -> felt).ifPresent(c -> {
             if (!covered) {
@@ -109,6 +111,24 @@ final class Doubts {
                     Math.abs(reader.scale().toLambda(digit / 2))));
         }
         return Optional.of(doubts);
+    }
+
+    /** Adds what pipe and place do to the gas: pressure, leaks and a place near air only ever raise the reading. */
+    private static void addPipe(Job job, Site site, List<Uncertainty> doubts) {
+        PlaceErrors place = PlaceErrors.of(site, job.placing());
+        doubts.add(new Uncertainty(Contributor.PRESSURE, Entry.BACK_PRESSURE, Shape.ONE_SIDED,
+                BACK_PRESSURE + (place.beforeTurbine() ? BEFORE_TURBINE : 0)));
+        double air = (1 + job.stoich()) / job.stoich();
+        if (!Boolean.TRUE.equals(job.placing().fitted().airtight())) {
+            doubts.add(new Uncertainty(Contributor.LEAK, Entry.SHOWN, Shape.ONE_SIDED, UNTESTED * air));
+        }
+        if (place.afterCatalyst()) {
+            doubts.add(new Uncertainty(Contributor.CATALYST, Entry.SHOWN, Shape.ONE_SIDED, CATALYST));
+        }
+        if (place.nearEnd() > 0) {
+            doubts.add(new Uncertainty(Contributor.OPEN_END, Entry.LIGHT_LOAD, Shape.ONE_SIDED,
+                    DRAWN_BACK * place.nearEnd() * air));
+        }
     }
 
     /**

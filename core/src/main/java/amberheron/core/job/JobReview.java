@@ -217,7 +217,7 @@ public final class JobReview {
         }
         boolean airCounts = airCheck.reading().isPresent() && stale(Station.AIR).isEmpty()
                 && air.get().stream().noneMatch(f -> f.verdict() == Verdict.FAIL);
-        return Doubts.of(job, shop.today(), law, reader, points, diagnosis.get().isPresent(), airCounts,
+        return Doubts.of(job, site, shop.today(), law, reader, points, diagnosis.get().isPresent(), airCounts,
                 Math.abs(report.budget().getFirst().lambda()));
     }
 
@@ -239,7 +239,7 @@ public final class JobReview {
     public static Station stationOf(Contributor by) {
         return switch (by) {
             case SENSOR, AGE, AIR -> Station.AIR;
-            case PRESSURE, LEAK -> Station.PLACE;
+            case PRESSURE, LEAK, CATALYST, OPEN_END -> Station.PLACE;
             case GROUND_SHIFT, GROUND_RIPPLE, LOADING -> Station.WIRE;
             case UNCHECKED, CONVERTER, SETTING, DISPLAY, METER, CHECK_POINTS -> Station.SCALE;
         };

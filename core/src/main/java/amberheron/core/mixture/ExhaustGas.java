@@ -67,4 +67,16 @@ public final class ExhaustGas {
     public static double pumpCurrentRatio(double pressure, double reference, double k) {
         return pressure / (k + pressure) * ((k + reference) / reference);
     }
+
+    /**
+     * The lambda shown for a true one by a sensor whose gain is off, in petrol's exhaust. Lean, that much more oxygen is read
+     * as the mixture that would leave it; rich, the pump runs the other way with the same gain, which acts on λ − 1; at lambda
+     * 1 nothing changes. Heywood, ch. 4.
+     *
+     * @param gain 1 for a sensor in order
+     */
+    public static double shown(double lambda, double gain) {
+        double hydrogen = Composition.PETROL.hydrogen();
+        return lambda <= 1 ? 1 + (lambda - 1) * gain : lambdaOf(gain * oxygen(lambda, hydrogen), hydrogen);
+    }
 }

@@ -68,10 +68,15 @@ final class PlaceLimits {
     }
 
     static Verdict catalyst(Site site, Run run, AlongRun at) {
+        return afterCatalyst(site, run, at) ? WARN : PASS;
+    }
+
+    /** Whether a place is after a catalyst that counts, by the shop's school. */
+    static boolean afterCatalyst(Site site, Run run, AlongRun at) {
         Double margin = at.catalyst();
         boolean open = run.catalyst().filter(c -> c.segment().kind() == Kind.STRAIGHT_THROUGH).isPresent();
         boolean negligible = open && site.schools().catalyst() == CatalystSchool.OPEN_IS_NEGLIGIBLE;
-        return margin == null || margin > 0 || negligible ? PASS : WARN;
+        return margin != null && margin <= 0 && !negligible;
     }
 
     static Verdict bank(Site site, AlongRun at) {

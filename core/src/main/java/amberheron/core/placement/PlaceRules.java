@@ -194,7 +194,7 @@ public final class PlaceRules {
         }
         if (distance < 0 && turbine) {
             double ratio = ExhaustGas.pumpCurrentRatio(PRESSURE_BEFORE_TURBINE, 1, ExhaustGas.PRESSURE_CONSTANT);
-            double cost = (ratio - 1) * (LEAN_CRUISE - 1);
+            double cost = ExhaustGas.shown(LEAN_CRUISE, ratio) - LEAN_CRUISE;
             return new Finding(PlaceCheck.DISTANCE, subject, Verdict.FAIL, length(distance), limit,
                     "Before the turbine the exhaust pressure skews the pump current: never here.", cost,
                     Message.of(

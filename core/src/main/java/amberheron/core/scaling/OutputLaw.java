@@ -18,6 +18,10 @@ import java.util.Optional;
  * beyond them comes out as the rail.
  */
 public final class OutputLaw {
+    /** Mixtures between which engines are driven and check points are taken, λ; common practice, no published source. */
+    private static final double USED_FROM = 0.7;
+    private static final double USED_TO = 1.3;
+
     /** How the points are joined. */
     public enum Kind {
         /** Two points on a line that goes on to the rails. */
@@ -206,9 +210,23 @@ public final class OutputLaw {
         return kind == Kind.TABLE ? Math.min(maxVolts, points.getLast().volts()) : maxVolts;
     }
 
-    /** Mean slope between its ends, λ/V: turns a shift in volts into a shift of the reading. */
+    /**
+     * The steepest slope where engines are driven and points are taken, λ/V: turns a shift in volts into the most that it
+     * shifts the reading. A law that lies wholly outside has that of all of it.
+     */
     public double lambdaPerVolt() {
-        return (lambdaAt(highestVolts()) - lambdaAt(lowestVolts())) / (highestVolts() - lowestVolts());
+        double steepest = 0;
+        double anywhere = 0;
+        double[] volts = breakpoints();
+        for (int i = 1; i < volts.length; i++) {
+            double from = lambdaAt(volts[i - 1]);
+            double to = lambdaAt(volts[i]);
+            double slope = (to - from) / (volts[i] - volts[i - 1]);
+            anywhere = Math.abs(slope) > Math.abs(anywhere) ? slope : anywhere;
+            boolean used = Math.max(from, to) > USED_FROM && Math.min(from, to) < USED_TO;
+            steepest = used && Math.abs(slope) > Math.abs(steepest) ? slope : steepest;
+        }
+        return steepest == 0 ? anywhere : steepest;
     }
 
     /** The richest mixture the law reaches, lambda. */

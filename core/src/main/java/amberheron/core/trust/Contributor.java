@@ -9,6 +9,8 @@ public enum Contributor {
     AIR("air", "the free-air check"),
     PRESSURE("pressure", "the pressure in the pipe"),
     LEAK("leak", "a leak nobody has looked for"),
+    CATALYST("catalyst", "the catalyst before the sensor"),
+    OPEN_END("open-end", "air drawn back from the open end"),
     GROUND_SHIFT("ground-shift", "the ground's shift"),
     GROUND_RIPPLE("ground-ripple", "the heater's ripple"),
     LOADING("loading", "the load of the input"),

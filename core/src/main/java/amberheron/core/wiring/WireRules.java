@@ -39,7 +39,7 @@ public final class WireRules {
      */
     public record Installation(Set<ReaderKind> readers, @Nullable OutputLaw law, @Nullable Estimate dry,
             double tolerance) {
-        /** Mean slope of the law, λ/V: turns a shift in volts into a shift of the reading; null without a law. */
+        /** Steepest slope of the law that is used, λ/V; null without a law. */
         public @Nullable Double lambdaPerVolt() {
             return law == null ? null : law.lambdaPerVolt();
         }

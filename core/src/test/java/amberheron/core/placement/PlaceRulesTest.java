@@ -14,6 +14,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
+import amberheron.core.mixture.ExhaustGas;
 import amberheron.core.placement.Candidate.Hole;
 import amberheron.core.placement.PlaceSchools.BankSchool;
 import amberheron.core.placement.PlaceSchools.CatalystSchool;
@@ -40,7 +41,9 @@ class PlaceRulesTest {
     void beforeTheTurbineFailsAndSaysWhatItCosts() {
         Finding before = finding(site(TURBO), at(-0.05, 45), "distance");
         assertThat(before.verdict()).isEqualTo(FAIL);
-        assertThat(before.lambdaCost()).isCloseTo(0.2 * 0.1837, within(1e-4));
+        // At 2 bar 1.1837 times the current: λ 1.2 is read as the mixture that leaves so much more oxygen.
+        assertThat(ExhaustGas.oxygen(1.2 + Objects.requireNonNull(before.lambdaCost()), 1.87))
+                .isCloseTo(1.1837 * ExhaustGas.oxygen(1.2, 1.87), within(1e-5));
         assertThat(before.consequence().metric()).contains("pressure");
     }
 

@@ -136,4 +136,17 @@ class ScalingTest {
         assertThatThrownBy(() -> Expression.parse("2*x")).hasMessageContaining("character 3: found “x”");
         assertThatThrownBy(() -> Expression.parse("(".repeat(10_000))).hasMessageContaining("10000 characters");
     }
+
+    /** Steep above λ 1: 35 mV cost 0.0085 there, and not the 0.0064 of the mean slope; a steep end that nobody drives at counts not. */
+    @Test
+    void millivoltsAreCostedWithTheSteepestSlopeThatIsUsed() {
+        OutputLaw bent = new OutputLaw("b", "b", OutputLaw.Kind.TABLE, MixtureScale.lambda(),
+                List.of(new OutputLaw.Point(0, 0.6), new OutputLaw.Point(2.5, 0.9), new OutputLaw.Point(4, 1.2643),
+                        new OutputLaw.Point(4.2, 1.31), new OutputLaw.Point(4.3, 1.9)),
+                0, 5, Laws.WIDE.source());
+        assertThat(0.035 * bent.lambdaPerVolt()).isCloseTo(0.0085, within(1e-4));
+        OutputLaw falls = new OutputLaw("f", "f", OutputLaw.Kind.LINEAR, MixtureScale.lambda(),
+                List.of(new OutputLaw.Point(0, 1.5), new OutputLaw.Point(5, 0.5)), 0, 5, Laws.WIDE.source());
+        assertThat(falls.lambdaPerVolt()).isCloseTo(-0.2, within(1e-12));
+    }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.finding.Source;
+import amberheron.core.mixture.ExhaustGas;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
@@ -14,7 +15,10 @@ import amberheron.core.scaling.SignalChain;
 import amberheron.core.scaling.WireEffect;
 import amberheron.core.trust.Uncertainty.Entry;
 import amberheron.core.trust.Uncertainty.Shape;
+import java.util.Arrays;
 import java.util.List;
+import java.util.SplittableRandom;
+import java.util.stream.DoubleStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -43,12 +47,15 @@ class TrustTest {
     void oneEvenShiftOfTheGround() {
         Trust trust = Trust.of(CHAIN,
                 List.of(doubt(Contributor.GROUND_SHIFT, Entry.PIN_VOLTS, Shape.EVEN, 0.075)));
-        assertThat(trust.at()).extracting(Trust.At::lambda).containsExactly(0.8, 1.0, 1.2);
+        assertThat(trust.at()).extracting(Trust.At::lambda).containsExactly(0.8, 1.0, 1.2, 1.5);
         assertThat(trust.worst().analytic()).isCloseTo(2 * 0.075 * 0.2 / Math.sqrt(3), within(1e-9));
         assertThat(trust.largest().orElseThrow()).isEqualTo(new Trust.Share(Contributor.GROUND_SHIFT, 1));
     }
 
-    /** Where all is linear the two ways agree within 5 %, and drawing again gives the same figure. */
+    /**
+     * Where all is linear the two ways agree but for the shape: of one even spread 95 of 100 lie within 0.82 of twice its
+     * standard deviation, of several about all of it. Drawing again gives the same figure.
+     */
     @Property(tries = 60)
     void bothWaysAgreeWhereAllIsLinear(@ForAll @DoubleRange(min = 0, max = 0.05) double gain,
             @ForAll @DoubleRange(min = 0.01, max = 0.1) double shift,
@@ -59,8 +66,9 @@ class TrustTest {
                 doubt(Contributor.LOADING, Entry.PIN_GAIN, Shape.EVEN, load),
                 doubt(Contributor.CHECK_POINTS, Entry.SHOWN, Shape.NORMAL, scatter));
         Trust trust = Trust.of(CHAIN, doubts);
-        for (Trust.At at : trust.at()) {
-            assertThat(at.u()).isCloseTo(at.analytic(), Percentage.withPercentage(5));
+        // At the law's lean end the volts cannot go on.
+        for (Trust.At at : trust.at().subList(0, 3)) {
+            assertThat(at.u()).isBetween(0.8 * at.analytic(), 1.04 * at.analytic());
         }
         assertThat(Trust.of(CHAIN, doubts)).isEqualTo(trust);
     }
@@ -70,17 +78,50 @@ class TrustTest {
     void aGainCostsNothingAtStoichiometric() {
         Trust trust = Trust.of(CHAIN, List.of(doubt(Contributor.AIR, Entry.SENSOR_GAIN, Shape.EVEN, 0.05)));
         assertThat(trust.at().get(1).u()).isCloseTo(0, within(1e-9));
-        assertThat(trust.at().get(0).u()).isCloseTo(2 * 0.05 * 0.2 / Math.sqrt(3), Percentage.withPercentage(5));
+        assertThat(trust.at().get(0).u()).isCloseTo(0.95 * 0.05 * 0.2, Percentage.withPercentage(2));
     }
 
-    /** At a rail the volts cannot go on: only what is drawn through the chain sees it. */
+    /** At a rail the volts cannot go on: what would only raise them is not seen there. */
     @Test
-    void atARailTheDrawnFigureIsSmallerThanTheSum() {
-        Trust trust = Trust.of(chain(0, 3.5),
-                List.of(doubt(Contributor.AIR, Entry.SENSOR_GAIN, Shape.EVEN, 0.3)));
-        Trust.At lean = trust.at().get(2);
+    void atARailNothingGoesOn() {
+        List<Uncertainty> doubts = List.of(doubt(Contributor.AIR, Entry.SENSOR_GAIN, Shape.ONE_SIDED, 0.3));
+        Trust.At lean = Trust.of(chain(0, 3.5), doubts).at().get(2);
         assertThat(lean.lambda()).isCloseTo(1.2, within(1e-12));
-        assertThat(lean.u()).isLessThan(0.8 * 2 * 0.3 * 0.2 / Math.sqrt(3));
+        assertThat(lean.u()).isCloseTo(0, within(1e-9));
+        assertThat(Trust.of(CHAIN, doubts).at().get(2).u()).isGreaterThan(0.05);
+    }
+
+    /** Lean of 1 a gain acts through the oxygen: 5.3 % at λ 1.2 are 0.0126, and at 1.4 more than twice that. */
+    @Test
+    void leanAGainActsThroughTheOxygenAndTheLawsEndHasTheGreatest() {
+        Uncertainty gain = doubt(Contributor.AIR, Entry.SENSOR_GAIN, Shape.ONE_SIDED, 0.053);
+        Trust trust = Trust.of(CHAIN, List.of(gain));
+        assertThat(ExhaustGas.shown(1.2, 1.053) - 1.2).isCloseTo(0.0126, within(0.0002));
+        assertThat(trust.at().get(2).u()).isCloseTo(0.95 * 0.0126, within(0.0003));
+        assertThat(trust.u(1.3)).isCloseTo(0.95 * (ExhaustGas.shown(1.3, 1.053) - 1.3), within(0.0004));
+        assertThat(trust.at().get(3).u()).as("at the law's end the greatest of all that is leaner")
+                .isGreaterThanOrEqualTo(trust.u(1.4));
+        assertThat(trust.u(1.2)).isEqualTo(trust.at().get(2).u());
+        assertThat(trust.u(1)).isCloseTo(0, within(1e-9));
+        assertThat(trust.u(0.9)).isCloseTo(trust.at().get(0).u() / 2, within(1e-9));
+        assertThat(trust.u(0.7)).as("on from the richest").isCloseTo(1.5 * trust.at().get(0).u(), within(1e-9));
+        assertThat(Trust.of(chain(0, 3.2), List.of(gain)).at()).as("the law ends at 1.14").hasSize(3);
+    }
+
+    /** 0.3 bar give 7.7 % more current: 0.2 rich of 1 at full load reads up to 0.0154 richer, and never leaner. */
+    @Test
+    void pressureInThePipeOnlyEverAddsCurrent() {
+        List<Uncertainty> doubts = List.of(doubt(Contributor.PRESSURE, Entry.BACK_PRESSURE, Shape.ONE_SIDED, 0.3));
+        SplittableRandom random = new SplittableRandom(1);
+        double[] rich = DoubleStream.generate(() -> Trust.shown(CHAIN, doubts, 0.8, random)).limit(500).toArray();
+        assertThat(Arrays.stream(rich).max().orElseThrow()).isLessThanOrEqualTo(0.8 + 1e-12);
+        assertThat(Arrays.stream(rich).min().orElseThrow()).isBetween(0.8 - 0.01545, 0.8 - 0.015);
+        double lean = DoubleStream.generate(() -> Trust.shown(CHAIN, doubts, 1.2, random)).limit(500).max()
+                .orElseThrow();
+        assertThat(lean).as("a third of it at light load").isBetween(1.2055, 1.2075);
+        List<Uncertainty> air = List.of(doubt(Contributor.OPEN_END, Entry.LIGHT_LOAD, Shape.ONE_SIDED, 0.1));
+        assertThat(Trust.of(CHAIN, air).at()).extracting(Trust.At::u).element(0).isEqualTo(0.0);
+        assertThat(Trust.of(CHAIN, air).at().get(1).u()).isCloseTo(0.095, within(0.002));
     }
 
     @Test
