@@ -75,6 +75,11 @@ class ProveLeavesTest extends WindowTest {
         TrimSheet read = TrimCsv.read(home.resolve("lists").resolve("SB-014-trims.csv"));
         assertThat(read.speeds()).isEqualTo(session.job().roadTest().trims().speeds());
         assertThat(session.job().roadTest().trims().targets()).anyMatch(t -> t.given() != null);
+        assertThat(session.job().roadTest().trims().leaner()).as("never but when asked for").isFalse();
+        hands.interact(() -> byId("trims.leaner").requestFocus());
+        hands.push(KeyCode.SPACE);
+        assertThat(session.job().roadTest().trims().leaner()).isTrue();
+        assertThat(shows("Lean under load destroys engines")).isTrue();
     }
 
     /** The controller's log and the tuner's, each without what the other has. */

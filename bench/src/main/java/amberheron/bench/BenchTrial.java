@@ -74,7 +74,7 @@ public record BenchTrial(Kind kind, String fault, OutputLaw law, Reader reader, 
      * @param seed the same seed is the same trial
      */
     public static BenchTrial of(Kind kind, long seed) {
-        Random random = new Random(seed * 6151 + kind.ordinal());
+        Random random = new Random(seed * 6151 + kind.name().hashCode());
         while (true) {
             BenchTrial made = made(kind, random);
             if (made != null) {

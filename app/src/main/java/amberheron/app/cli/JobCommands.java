@@ -4,10 +4,12 @@ import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.core.drivelog.DriveFound;
+import amberheron.core.drivelog.Fuelling;
 import amberheron.core.drivelog.Joined;
 import amberheron.core.drivelog.Regime;
 import amberheron.core.finding.Check;
 import amberheron.core.finding.Finding;
+import amberheron.core.finding.Message;
 import amberheron.core.finding.Origin;
 import amberheron.core.finding.Verdict;
 import amberheron.core.freeair.CostOfAir;
@@ -265,6 +267,15 @@ final class JobCommands {
         private String other = "";
         @Option(names = "--part", paramLabel = "FROM-TO", description = "only a part of it, in seconds, such as 60-300")
         private String part = "";
+
+        /** Says why a drive tells nothing of the fuelling. */
+        private String nothing(@Nullable DriveFound found) {
+            Fuelling fuelling = found == null ? null : found.fuelling();
+            return fuelling == null
+                    ? say("tells nothing of the fuelling, expected a warm, settled drive with engine speed and load")
+                    : fuelling.missing().map(Message::metric).orElse("");
+        }
+
         @Option(names = "--trims", paramLabel = "CSV", description = "also write there what the drive advises of the fuelling")
         private @Nullable Path trims;
 
@@ -283,8 +294,7 @@ final class JobCommands {
             List<Finding> findings = review.findings(Station.PROVE);
             if (trims != null) {
                 TextFiles.write(trims, TrimCsv.write(review.trims().orElseThrow(() -> new UnusableInput(read.file(), "",
-                        say("tells nothing of the fuelling, expected a warm, settled drive with engine speed "
-                                + "and load")))));
+                        nothing(Objects.requireNonNull(proven.proving()).found())))));
                 err().println(say("heron: written: %s", trims));
             }
             if (json) {

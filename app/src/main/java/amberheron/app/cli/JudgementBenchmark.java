@@ -8,11 +8,13 @@ import amberheron.bench.RoadTrial;
 import amberheron.bench.ScaleOracle;
 import amberheron.bench.ScaleTrial;
 import amberheron.bench.SimulatedLife;
+import amberheron.bench.TrimTrial;
 import amberheron.bench.TrustTrial;
 import amberheron.core.controller.ControllerSheet;
 import amberheron.core.drivelog.Agreement;
 import amberheron.core.scaling.Diagnosis;
 import amberheron.core.scaling.Tolerance;
+import amberheron.core.trim.TrimSheet;
 import amberheron.io.UnusableInput;
 import amberheron.io.catalogue.Catalogue;
 import java.io.PrintWriter;
@@ -41,6 +43,7 @@ final class JudgementBenchmark {
     private static final int COLUMNS = 32;
     private static final int TRUSTED = 60;
     private static final int DAYS = 2000;
+    private static final int TRIMMED = 30;
     private static final String ALL = "judgement";
     private static final Map<String, Consumer<PrintWriter>> PARTS = parts();
 
@@ -56,6 +59,7 @@ final class JudgementBenchmark {
         parts.put("readers", JudgementBenchmark::readers);
         parts.put("columns", JudgementBenchmark::columns);
         parts.put("trust", JudgementBenchmark::trust);
+        parts.put("trims", JudgementBenchmark::trims);
         parts.put("lives", JudgementBenchmark::lives);
         return parts;
     }
@@ -159,6 +163,21 @@ final class JudgementBenchmark {
             out.printf(Locale.ROOT, "%-46s %7.1f %%          aim: 94 to 96 %%%n",
                     String.format(Locale.ROOT, "truth within the trust figure at %.1f", lambda), 100 * held);
         }
+    }
+
+    /** Drives of engines that follow their targets, and of some that are off by a known part of the fuel. */
+    private static void trims(PrintWriter out) {
+        double advised = IntStream.range(0, TRIMMED).parallel()
+                .mapToDouble(i -> TrimTrial.worst(TrimTrial.of(i, 0, 0).plan(TrimSheet.NONE), 0)).max().orElseThrow();
+        out.printf(Locale.ROOT, "%-46s %7.1f %%          aim: at most 1 %%%n",
+                "most advised to one that needs nothing, of " + TRIMMED, 100 * advised);
+        double mistold = IntStream.range(0, TRIMMED).parallel().mapToDouble(i -> {
+            double off = i % 2 == 0 ? 0.06 : -0.06;
+            TrimTrial trial = TrimTrial.of(100 + i, off, off);
+            return trial.mistold(trial.plan(TrimSheet.NONE));
+        }).max().orElseThrow();
+        out.printf(Locale.ROOT, "%-46s %7.1f %%          aim: within 1 %%%n", "6 % more or less: worst bin",
+                100 * mistold);
     }
 
     private static boolean within(@Nullable Double low, double value, @Nullable Double high) {

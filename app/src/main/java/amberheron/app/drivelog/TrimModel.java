@@ -2,6 +2,7 @@ package amberheron.app.drivelog;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.Fuelling;
@@ -40,6 +41,13 @@ final class TrimModel {
     static LoadAxis axis(Job job) {
         Fuelling fuelling = fuelling(job);
         return fuelling == null ? LoadAxis.PRESSURE : fuelling.axis();
+    }
+
+    /** Says why nothing is advised: what the drive lacks, or that there is none. */
+    static String nothing(Session session) {
+        return Optional.ofNullable(fuelling(session.job())).flatMap(Fuelling::missing)
+                .map(m -> Figures.text(session, m))
+                .orElse(say("Advice needs a warm, settled drive with engine speed and load in its log."));
     }
 
     /** Seconds that each gate kept out, in the order of the gates. */
@@ -103,7 +111,7 @@ final class TrimModel {
     static void write(Session session) {
         Optional<TrimPlan> plan = session.review().trims();
         if (plan.isEmpty()) {
-            session.tell(say("There is nothing to advise yet: read a warm drive with speed and load in its log."));
+            session.tell(nothing(session));
             return;
         }
         Path file = session.home().resolve("lists").resolve(HandOverPack.stem(session.job()) + "-trims.csv");
@@ -125,7 +133,8 @@ final class TrimModel {
         session.background().intoJob(say("Reading %s", typed), progress -> TrimCsv.read(TextFiles.path(typed)),
                 (job, sheet) -> say("It was read for %s, which is no longer open: read it again there.", job),
                 sheet -> {
-                    session.edit(say("trim sheet"), j -> j.withRoadTest(j.roadTest().withTrims(sheet)));
+                    session.edit(say("trim sheet"), j -> j.withRoadTest(
+                            j.roadTest().withTrims(sheet.withLeaner(j.roadTest().trims().leaner()))));
                     return say("%d × %d bins are taken.", sheet.speeds().size(), sheet.loads().size());
                 });
     }

@@ -20,6 +20,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -38,6 +39,8 @@ final class TrimsLeaf implements Leaf {
     private final Label scope = new Label();
     private final TextEntry speeds;
     private final TextEntry loads;
+    private final CheckBox leaner = new CheckBox(
+            say("Also less fuel at full load, 3 %% at a time. Lean under load destroys engines: on a dynamometer only, with exhaust temperature and knock watched."));
     private final Node pinned;
     private final Node node;
     private int at = -1;
@@ -60,13 +63,17 @@ final class TrimsLeaf implements Leaf {
                                 t -> TrimModel.read(session, t)),
                         "quiet"));
         ways.setAlignment(Pos.CENTER_LEFT);
+        leaner.setId("trims.leaner");
+        leaner.setWrapText(true);
+        leaner.setOnAction(e -> session.edit(say("less fuel at full load"), j -> j.withRoadTest(
+                j.roadTest().withTrims(j.roadTest().trims().withLeaner(leaner.isSelected())))));
         HBox.setHgrow(drawing, Priority.ALWAYS);
         VBox beside = Parts.stacked(looked, leftOut);
         beside.setMinWidth(BIN);
         beside.setMaxWidth(BIN);
         pinned = Parts.noted(say("How sure, and then how much"), scope, new HBox(16, drawing, beside));
         node = new Columns(300, Parts.card(say("Before it is applied"), findings),
-                Parts.card(say("The shop's own bins"), Parts.evenly(speeds, loads), ways));
+                Parts.card(say("The shop's own bins"), Parts.evenly(speeds, loads), ways, leaner));
     }
 
     private void look(int cell) {
@@ -95,12 +102,13 @@ final class TrimsLeaf implements Leaf {
         scope.setText(plan.isPresent() ? say("disc: time there · ring: how sure · number: %% of fuel") : "");
         looked.write(this::bin);
         findings.refresh(plan.map(TrimPlan::findings).orElse(List.of()),
-                say("Advice needs a warm, settled drive with engine speed and load in its log."));
+                TrimModel.nothing(session));
         Parts.show(leftOut, TrimModel.leftOut(session.job()).entrySet().stream()
                 .map(e -> e.getKey().words() + " "
                         + Figures.text(session, new Measure(e.getValue(), Dimension.DURATION, 0)))
                 .collect(Collectors.collectingAndThen(Collectors.joining(", "),
                         t -> t.isEmpty() ? "" : say("Left out: %s.", t))));
+        leaner.setSelected(session.job().roadTest().trims().leaner());
         speeds.refresh();
         loads.refresh();
     }

@@ -2,13 +2,19 @@ package amberheron.core.drivelog;
 
 import static amberheron.core.units.Phrase.word;
 
+import amberheron.core.finding.Message;
+import amberheron.core.units.Dimension;
+import amberheron.core.units.Measure;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
+import org.hipparchus.stat.StatUtils;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -19,14 +25,20 @@ import org.jspecify.annotations.Nullable;
  * @param spots where the engine was run, with what it showed
  * @param leftOut seconds that each gate kept out
  * @param distance driven, m; null where road speed was not logged
+ * @param settled temperature at which the coolant settled, K; null where it was not logged
  */
-public record Fuelling(LoadAxis axis, List<Spot> spots, Map<Gate, Double> leftOut, @Nullable Double distance) {
+public record Fuelling(LoadAxis axis, List<Spot> spots, Map<Gate, Double> leftOut, @Nullable Double distance,
+        @Nullable Double settled) {
     /** Steps of engine speed, 1/min. */
     public static final double SPEED_STEP = 100;
-    /** Coolant temperature below which an engine is still enriched, K. */
+    /** Coolant temperature from which an engine is warm at the latest, K: thermostats open there. */
     public static final double WARM = 358.15;
-    /** Time after the beginning of the log that does not count, s. */
+    /** Temperature below which none has settled that is warm, K, and how far below where it settles it is warm. */
+    public static final double LEAST_WARM = 343.15;
+    private static final double BELOW_SETTLED = 5;
+    /** Time after the beginning of the log that does not count, s, and the same where no temperature was logged. */
     public static final double AFTER_START = 60;
+    private static final double WITHOUT_TEMPERATURE = 300;
     /** Time for which the load has to have stood, s. */
     public static final double DWELL = 0.6;
     private static final double MOVED = 0.06;
@@ -100,6 +112,9 @@ public record Fuelling(LoadAxis axis, List<Spot> spots, Map<Gate, Double> leftOu
         float[] rpm = clock.put(drive.time(), drive.engineSpeed(), 0);
         float[] load = load(clock, drive, axis, rpm);
         float[] temperature = clock.put(drive.time(), drive.temperature(), 0);
+        Double settled = settled(temperature);
+        double warm = settled == null || settled < LEAST_WARM ? WARM : Math.min(WARM, settled - BELOW_SETTLED);
+        double begins = clock.start + (settled == null ? WITHOUT_TEMPERATURE : AFTER_START);
         // The gas that the sensor sees now was burnt a moment ago.
         float[] lambda = clock.put(drive.time(), drive.controller(), asked.delay());
         float[] away = clock.put(drive.time(), marks(lost), 0);
@@ -111,7 +126,7 @@ public record Fuelling(LoadAxis axis, List<Spot> spots, Map<Gate, Double> leftOu
             if (Float.isNaN(rpm[i]) || Float.isNaN(load[i]) || Float.isNaN(lambda[i]) || rpm[i] < 300) {
                 continue;
             }
-            Gate gate = temperature[i] < WARM || now - clock.start < AFTER_START
+            Gate gate = temperature[i] < warm || now < begins
                     ? Gate.COLD
                     : silence.at(now)
                             ? Gate.CUT
@@ -142,7 +157,32 @@ public record Fuelling(LoadAxis axis, List<Spot> spots, Map<Gate, Double> leftOu
                             brief(mean), brief(Math.sqrt(Math.max(0, s.squares / s.n - mean * mean)))));
         });
         leftOut.replaceAll((gate, seconds) -> brief(seconds));
-        return new Fuelling(axis, spots, leftOut, distance(drive));
+        return new Fuelling(axis, spots, leftOut, distance(drive), settled);
+    }
+
+    /** Returns where the coolant settles: its upper quartile over the last half of the log, K; null without any. */
+    private static @Nullable Double settled(float[] temperature) {
+        double[] last = IntStream.range(temperature.length / 2, temperature.length).mapToDouble(i -> temperature[i])
+                .filter(t -> !Double.isNaN(t)).toArray();
+        return last.length == 0 ? null : Double.valueOf(brief(StatUtils.percentile(last, 75)));
+    }
+
+    /** Says what kept the drive from telling of the fuelling; empty where something was told. */
+    public Optional<Message> missing() {
+        if (!spots.isEmpty()) {
+            return Optional.empty();
+        }
+        Gate most = leftOut.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey).orElse(null);
+        if (most == null) {
+            return Optional.of(Message.plain("The engine was not run at any speed and load that the log tells."));
+        }
+        return Optional.of(most == Gate.COLD && settled != null && settled < LEAST_WARM
+                ? Message.of(
+                        "The coolant settled at {0}: an engine below {1} is still enriched. Drive on until it is warm.",
+                        new Measure(settled, Dimension.TEMPERATURE, 0),
+                        new Measure(LEAST_WARM, Dimension.TEMPERATURE, 0))
+                : Message.of("Of all that was driven nothing counts, most of it since: {0}.",
+                        Message.plain(most.words())));
     }
 
     /** Rounds to six digits, which is more than a log holds. */

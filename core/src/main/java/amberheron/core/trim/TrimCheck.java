@@ -7,6 +7,7 @@ public enum TrimCheck implements CheckId {
     HELD("trim-held"),
     DISTANCE("trim-distance"),
     FAULT("trim-fault"),
+    LEANER("trim-leaner"),
     LIMIT("trim-limit"),
     SETTLED("trim-settled");
 

@@ -14,10 +14,12 @@ import amberheron.core.finding.Finding.Limit;
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
+import amberheron.core.trim.TrimSheet.BinTarget;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
@@ -52,6 +54,15 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
     /** Cruise mixture of a carburettor, λ: 13 with 14.7 at λ 1. */
     private static final double RICH_CRUISE = 13 / 14.7;
     private static final double NEIGHBOUR = 0.25;
+    /** How much the need may change from a bin's middle to its edge, as a part of the fuel: it is said of the middle. */
+    private static final double OFF_CENTRE = 0.01;
+    /** Part of the way to full load, by the target, from which on less fuel is dangerous. */
+    private static final double UNDER_LOAD = 0.5;
+    /** Evidence that less fuel at full load needs, and the step that it is taken in. */
+    private static final double LEANER_SECONDS = 10;
+    private static final int LEANER_VISITS = 3;
+    private static final double LEANER_SURE = 0.8;
+    public static final double LEANER_STEP = 0.03;
     private static final Source PRACTICE = Source.practice(
             "after about 16 km of mixed riding; at most ±20 %; a cell at its limit twice is a fault; done within 1 to 2 %");
     private static final Source OWN = Source.memory("how much evidence is enough is our own choice");
@@ -62,6 +73,7 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
         TOO_LITTLE("too little to tell"),
         ADVISED("advised"),
         DONE("done"),
+        LEANER("less fuel at full load: held back"),
         LIMIT("at the limit"),
         FAULT("at the limit twice: find the fault");
 
@@ -138,7 +150,7 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
                 told.add(new TrimSheet.BinTarget(cell.speed(), cell.load(), target, given));
             }
         }
-        return new TrimSheet(speeds, loads, told);
+        return new TrimSheet(speeds, loads, told, before.leaner());
     }
 
     /** A bin by its place in the lists. */
@@ -165,9 +177,11 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
         boolean released = findings.isEmpty();
         List<Cell> cells = new ArrayList<>();
         for (int i = 0; i < own.size(); i++) {
-            cells.add(advised(own, i, speeds.size(), sheet, released));
+            boolean loaded = underLoad(fuelling.axis(), own.get(i).load(), highest) >= UNDER_LOAD;
+            cells.add(advised(own, i, speeds.size(), sheet, released, loaded));
         }
         distance(fuelling, findings);
+        leaner(cells, sheet, findings);
         far(cells, findings);
         return Optional.of(new TrimPlan(fuelling.axis(), speeds, loads, cells, findings));
     }
@@ -187,8 +201,8 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
         double load = loads.get(y);
         List<Spot> in = fuelling.spots().stream()
                 .filter(s -> within(speeds, x, s.speed()) && within(loads, y, s.load())).toList();
-        double target = sheet.of(speed, load).map(TrimSheet.BinTarget::target)
-                .orElseGet(() -> target(fuelling.axis(), load, highest, asked));
+        Targets targets = new Targets(sheet, fuelling.axis(), highest, asked, speeds, loads);
+        double target = targets.at(speed, load);
         double seconds = in.stream().mapToDouble(Spot::seconds).sum();
         if (seconds <= 0) {
             return new Cell(speed, load, 0, 0, null, target, null, null, 0, null, State.NOT_DRIVEN);
@@ -196,35 +210,92 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
         // Fine steps that were passed in one go are one visit.
         int visits = in.stream().mapToInt(Spot::visits).max().orElse(0);
         double mean = weighed(in, seconds, Spot::lambda);
+        // Each fine step against the target that holds there: in a bin that may fall by a fifth.
+        ToDoubleFunction<Spot> lacks = s -> s.lambda() / targets.at(s.speed(), s.load()) - 1;
+        double need = weighed(in, seconds, lacks);
         double scatter = Math.sqrt(weighed(in, seconds,
-                s -> s.spread() * s.spread() + (s.lambda() - mean) * (s.lambda() - mean)));
+                s -> Math.pow(s.spread() / target, 2) + Math.pow(lacks.applyAsDouble(s) - need, 2)));
         double stays = Math.max(1, visits + seconds / LONG_SECONDS);
-        double doubt = Math.hypot(scatter, STAY) / Math.sqrt(stays) / target;
-        double need = mean / target - 1;
+        double off = Math.max(offCentre(speeds, x, weighed(in, seconds, Spot::speed)),
+                offCentre(loads, y, weighed(in, seconds, Spot::load)));
+        double doubt = Math.hypot(Math.hypot(scatter, STAY / target) / Math.sqrt(stays), OFF_CENTRE * off);
         double sure = EXPECTED * EXPECTED / (EXPECTED * EXPECTED + doubt * doubt);
         boolean enough = seconds >= FEWEST_SECONDS && (visits >= FEWEST_VISITS || seconds >= LONG_SECONDS);
         return new Cell(speed, load, seconds, visits, mean, target, need, doubt, sure, null,
                 enough ? State.ADVISED : State.TOO_LITTLE);
     }
 
-    private static double weighed(List<Spot> spots, double seconds, ToDoubleFunction<Spot> of) {
-        return spots.stream().mapToDouble(s -> s.seconds() * of.applyAsDouble(s)).sum() / seconds;
+    /** Returns how far from a bin's middle one drove, as a part of half of its width. */
+    private static double offCentre(List<Double> middles, int i, double value) {
+        if (middles.size() == 1) {
+            return 0;
+        }
+        double below = i > 0 ? middles.get(i) - middles.get(i - 1) : middles.get(1) - middles.get(0);
+        double above = i + 1 < middles.size() ? middles.get(i + 1) - middles.get(i) : below;
+        double off = value - middles.get(i);
+        return Math.min(1, Math.abs(off) / (off < 0 ? below : above) * 2);
     }
 
-    /** Returns the usual target: cruise at part load, full load at the top, straight between. */
-    private static double target(LoadAxis axis, double load, double highest, Asked asked) {
-        double full = DisplaySetUp.fullLoad(asked.traits().contains(EngineTrait.BOOSTED));
-        double cruise = asked.traits().contains(EngineTrait.CARBURETTOR) ? RICH_CRUISE : 1;
+    /** The mixture that is wanted at any speed and load. */
+    private record Targets(TrimSheet sheet, LoadAxis axis, double highest, Asked asked, List<Double> speeds,
+            List<Double> loads) {
+        /** Returns the usual target, moved by what the shop's own differ from it, straight between the middles of the bins. */
+        double at(double speed, double load) {
+            double usual = usual(load);
+            if (sheet.targets().isEmpty()) {
+                return usual;
+            }
+            double sx = place(speeds, speed);
+            double sy = place(loads, load);
+            int x = Math.min((int) sx, speeds.size() - 1);
+            int y = Math.min((int) sy, loads.size() - 1);
+            int right = Math.min(x + 1, speeds.size() - 1);
+            int up = Math.min(y + 1, loads.size() - 1);
+            double px = sx - x;
+            double py = sy - y;
+            return usual + (1 - px) * (1 - py) * differs(x, y) + px * (1 - py) * differs(right, y)
+                    + (1 - px) * py * differs(x, up) + px * py * differs(right, up);
+        }
+
+        private double differs(int x, int y) {
+            double load = loads.get(y);
+            return sheet.of(speeds.get(x), load).map(BinTarget::target).map(t -> t - usual(load)).orElse(0.0);
+        }
+
+        /** Returns where a value lies among rising middles: 1.5 is half-way between the second and the third. */
+        private static double place(List<Double> middles, double value) {
+            int i = 0;
+            while (i < middles.size() - 1 && value >= middles.get(i + 1)) {
+                i++;
+            }
+            return i == middles.size() - 1
+                    ? i
+                    : i + Math.max(0, (value - middles.get(i)) / (middles.get(i + 1) - middles.get(i)));
+        }
+
+        /** Returns the usual target: cruise at part load, full load at the top, straight between. */
+        private double usual(double load) {
+            double full = DisplaySetUp.fullLoad(asked.traits().contains(EngineTrait.BOOSTED));
+            double cruise = asked.traits().contains(EngineTrait.CARBURETTOR) ? RICH_CRUISE : 1;
+            return cruise + underLoad(axis, load, highest) * (full - cruise);
+        }
+    }
+
+    /** Returns how far a load is on the way from cruise to full load, 0 to 1. */
+    private static double underLoad(LoadAxis axis, double load, double highest) {
         double top = switch (axis) {
             case PRESSURE -> 101_325;
             case THROTTLE -> 1;
             case AIR -> highest;
         };
-        double part = Math.clamp((load / top - 0.6) / 0.3, 0, 1);
-        return cruise + part * (full - cruise);
+        return Math.clamp((load / top - 0.6) / 0.3, 0, 1);
     }
 
-    private static Cell advised(List<Cell> all, int i, int wide, TrimSheet sheet, boolean released) {
+    private static double weighed(List<Spot> spots, double seconds, ToDoubleFunction<Spot> of) {
+        return spots.stream().mapToDouble(s -> s.seconds() * of.applyAsDouble(s)).sum() / seconds;
+    }
+
+    private static Cell advised(List<Cell> all, int i, int wide, TrimSheet sheet, boolean released, boolean loaded) {
         Cell cell = all.get(i);
         Double need = cell.need();
         if (need == null || cell.state() == State.TOO_LITTLE) {
@@ -233,12 +304,19 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
         boolean atLimit = Math.abs(need) >= LIMIT;
         Double given = sheet.of(cell.speed(), cell.load()).map(TrimSheet.BinTarget::given).orElse(null);
         boolean again = atLimit && given != null && Math.abs(given) >= LIMIT - 1e-9 && given * need > 0;
+        boolean leaner = loaded && need < -DONE;
+        boolean taken = leaner && sheet.leaner() && cell.seconds() >= LEANER_SECONDS && cell.visits() >= LEANER_VISITS
+                && cell.sure() >= LEANER_SURE;
         State state = again
                 ? State.FAULT
-                : atLimit ? State.LIMIT : Math.abs(need) <= DONE ? State.DONE : State.ADVISED;
+                : leaner && !taken
+                        ? State.LEANER
+                        : atLimit ? State.LIMIT : Math.abs(need) <= DONE ? State.DONE : State.ADVISED;
+        double advice = atLimit ? Math.copySign(LIMIT, need) : smoothed(all, i, wide);
         boolean gives = released && (state == State.ADVISED || state == State.LIMIT);
         return new Cell(cell.speed(), cell.load(), cell.seconds(), cell.visits(), cell.lambda(), cell.target(), need,
-                cell.doubt(), cell.sure(), gives ? rounded(smoothed(all, i, wide)) : null, state);
+                cell.doubt(), cell.sure(), gives ? rounded(leaner ? Math.max(-LEANER_STEP, advice) : advice) : null,
+                state);
     }
 
     private static double rounded(double part) {
@@ -247,7 +325,7 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
 
     /**
      * Averages a bin's need with its neighbours', each weighted by its certainty, and shrinks the result by the bin's own
-     * certainty.
+     * certainty. Neighbours draw it nearer to nothing, never beyond what it needs itself.
      */
     private static double smoothed(List<Cell> all, int i, int wide) {
         double weight = 0;
@@ -265,7 +343,8 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
                 sum += w * need;
             }
         }
-        return all.get(i).sure() * sum / weight;
+        double own = Objects.requireNonNull(all.get(i).need());
+        return all.get(i).sure() * Math.clamp(sum / weight, Math.min(0, own), Math.max(0, own));
     }
 
     private static void held(Asked asked, List<Finding> findings) {
@@ -285,6 +364,19 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
                         ? "Road speed was not logged: see to it that it was about 16 km, mixed."
                         : far ? "Far enough to have been everywhere." : "Ride on, mixed, before you apply anything.",
                 null, "road speed over time", PRACTICE));
+    }
+
+    private static void leaner(List<Cell> cells, TrimSheet sheet, List<Finding> findings) {
+        int held = count(cells, State.LEANER);
+        if (held > 0 || sheet.leaner()) {
+            findings.add(new Finding(TrimCheck.LEANER, "Less fuel at full load", Verdict.WARN,
+                    new Measure(held, Dimension.NUMBER, 0), null,
+                    sheet.leaner()
+                            ? "Lean under load destroys engines: 3 % at a time, on a dynamometer, with exhaust temperature and knock watched."
+                            : "Held back: lean under load destroys engines. It is given only once you ask for it.",
+                    null,
+                    "bins above three quarters of full load that ask for less; given after 10 s in 3 visits", OWN));
+        }
     }
 
     private static void far(List<Cell> cells, List<Finding> findings) {

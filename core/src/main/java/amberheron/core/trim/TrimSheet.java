@@ -15,10 +15,11 @@ import org.jspecify.annotations.Nullable;
  * @param speeds middles of the bins of engine speed, 1/min, rising; empty for the usual ones
  * @param loads middles of the bins of load, in the log's axis and SI, rising; empty for the usual ones
  * @param targets what is wanted there and what was given there before
+ * @param leaner whether less fuel at full load was asked for; otherwise it is held back
  */
-public record TrimSheet(List<Double> speeds, List<Double> loads, List<BinTarget> targets) {
+public record TrimSheet(List<Double> speeds, List<Double> loads, List<BinTarget> targets, boolean leaner) {
     /** No bins of the shop's own. */
-    public static final TrimSheet NONE = new TrimSheet(List.of(), List.of(), List.of());
+    public static final TrimSheet NONE = new TrimSheet(List.of(), List.of(), List.of(), false);
     /** Greatest number of bins along one side. */
     public static final int MOST = 32;
     private static final List<Double> USUAL_SPEEDS = List.of(800.0, 1200.0, 1600.0, 2000.0, 2500.0, 3000.0, 3500.0,
@@ -31,6 +32,11 @@ public record TrimSheet(List<Double> speeds, List<Double> loads, List<BinTarget>
      * @param given fuel given there before, as a part; null for none
      */
     public record BinTarget(double speed, double load, @Nullable Double target, @Nullable Double given) {
+    }
+
+    /** Makes a sheet with which less fuel at full load is held back. */
+    public TrimSheet(List<Double> speeds, List<Double> loads, List<BinTarget> targets) {
+        this(speeds, loads, targets, false);
     }
 
     public TrimSheet {
@@ -84,10 +90,14 @@ public record TrimSheet(List<Double> speeds, List<Double> loads, List<BinTarget>
     }
 
     public TrimSheet withSpeeds(List<Double> value) {
-        return new TrimSheet(value, loads, targets);
+        return new TrimSheet(value, loads, targets, leaner);
     }
 
     public TrimSheet withLoads(List<Double> value) {
-        return new TrimSheet(speeds, value, targets);
+        return new TrimSheet(speeds, value, targets, leaner);
+    }
+
+    public TrimSheet withLeaner(boolean value) {
+        return new TrimSheet(speeds, loads, targets, value);
     }
 }

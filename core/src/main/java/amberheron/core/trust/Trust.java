@@ -80,7 +80,7 @@ public record Trust(List<At> at, List<At> curve, Optional<Share> largest) {
                     .orElseThrow();
             figures.add(new At(leanest, most.u(), most.analytic()));
         }
-        At worst = figures.stream().max(Comparator.comparingDouble(At::u)).orElseThrow();
+        At worst = curve.stream().max(Comparator.comparingDouble(At::u)).orElseThrow();
         Map<Contributor, Double> variances = variances(chain, doubts, worst.lambda());
         double sum = variances.values().stream().mapToDouble(v -> v).sum();
         return new Trust(figures, curve, sum == 0

@@ -116,10 +116,42 @@ class TrimPlanTest {
 
     @Test
     void aColdEngineGivesNoEvidence() {
-        Fuelling cold = driven(0.06, 350, 0.004);
+        Fuelling cold = driven(0.06, 335, 0.004);
         assertThat(cold.spots()).isEmpty();
         assertThat(cold.leftOut()).containsKey(Gate.COLD);
         assertThat(TrimPlan.of(cold, BINS, NOTHING_AGAINST)).isEmpty();
+        assertThat(cold.missing().orElseThrow().metric()).contains("The coolant settled at 62 °C").contains("70 °C");
+    }
+
+    /** A thermostat that opens at 80 °C: the engine is as warm as it gets. */
+    @Test
+    void warmIsWhereTheEngineSettles() {
+        Fuelling warm = driven(0.06, 353, 0.004);
+        assertThat(warm.settled()).isCloseTo(353, within(0.01));
+        assertThat(warm.missing()).isEmpty();
+        assertThat(plan(warm, BINS, NOTHING_AGAINST).cell(2, 1).state()).isEqualTo(State.ADVISED);
+        Fuelling untold = driven(0.06, Double.NaN, 0.004);
+        assertThat(untold.settled()).isNull();
+        assertThat(untold.leftOut().get(Gate.COLD)).as("without a temperature five minutes count").isCloseTo(300,
+                within(1.0));
+    }
+
+    /** −3.8 % beside −9 %: the neighbour may not make it −4.5. And −27 % beside sound ones is still at its limit. */
+    @Test
+    void neighboursNeitherPushABinBeyondItsNeedNorHideItsLimit() {
+        Fuelling seen = new Fuelling(LoadAxis.PRESSURE,
+                List.of(new Fuelling.Spot(2000, 45_000, 9, 4, 0.91, 0.003),
+                        new Fuelling.Spot(3000, 45_000, 9, 4, 0.962, 0.003),
+                        new Fuelling.Spot(3000, 30_000, 9, 4, 0.73, 0.003),
+                        new Fuelling.Spot(2000, 30_000, 9, 4, 1, 0.003)),
+                Map.of(), 20_000.0, null);
+        TrimPlan plan = plan(seen, BINS, NOTHING_AGAINST);
+        assertThat(plan.cell(2, 1).need()).isCloseTo(-0.038, within(1e-9));
+        assertThat(plan.cell(2, 1).advice()).isBetween(-0.038, -0.03);
+        assertThat(plan.cell(2, 0).state()).isEqualTo(State.LIMIT);
+        assertThat(plan.cell(2, 0).advice()).isEqualTo(-TrimPlan.LIMIT);
+        TrimSheet given = plan.given(BINS);
+        assertThat(plan(seen, given, NOTHING_AGAINST).cell(2, 0).state()).isEqualTo(State.FAULT);
     }
 
     @Test
@@ -171,7 +203,7 @@ class TrimPlanTest {
     @CsvSource({"3, 1, TOO_LITTLE", "3, 2, ADVISED", "1.9, 4, TOO_LITTLE", "5, 1, ADVISED"})
     void howOftenAndHowLongABinHasToBeVisited(double seconds, int visits, State state) {
         Fuelling seen = new Fuelling(LoadAxis.PRESSURE,
-                List.of(new Fuelling.Spot(3000, 45_000, seconds, visits, 1.06, 0.004)), Map.of(), 20_000.0);
+                List.of(new Fuelling.Spot(3000, 45_000, seconds, visits, 1.06, 0.004)), Map.of(), 20_000.0, null);
         assertThat(plan(seen, BINS, NOTHING_AGAINST).cell(2, 1).state()).isEqualTo(state);
     }
 }

@@ -89,7 +89,7 @@ public final class TrimCsv {
             told.add(new BinTarget(speed, si, target, advice == null ? null : advice / 100));
         });
         try {
-            return new TrimSheet(List.copyOf(speeds), List.copyOf(loads), told);
+            return new TrimSheet(List.copyOf(speeds), List.copyOf(loads), told, false);
         } catch (Unusable e) {
             throw new UnusableInput(name, "", String.valueOf(e.getMessage()));
         }

@@ -4,6 +4,7 @@ import static amberheron.io.json.CommonForms.DIGEST;
 import static amberheron.io.json.Value.choice;
 import static amberheron.io.json.Value.choiceOrNull;
 import static amberheron.io.json.Value.choices;
+import static amberheron.io.json.Value.flagOrNot;
 import static amberheron.io.json.Value.integer;
 import static amberheron.io.json.Value.list;
 import static amberheron.io.json.Value.number;
@@ -101,7 +102,9 @@ final class ProveForms {
             // Each gate is named, so that an earlier drive's do not stay.
             objectOr("leftOut", Fuelling::leftOut, RecordForm.numbersBy(Fuelling.Gate.class, Cursor::id, true,
                     Sane.TIME, gate -> null), Map.of()).about("s"),
-            numberOrNull("distance", Fuelling::distance).about("m")).first("axis", "distance", "leftOut");
+            numberOrNull("distance", Fuelling::distance).about("m"),
+            numberOrNull("settled", Fuelling::settled).within(Sane.GAS_TEMPERATURE).about("K"))
+            .first("axis", "distance", "leftOut");
 
     private static final RecordForm<Clocks> CLOCKS = RecordForm.of(Clocks::new,
             choice("by", Clocks::by, LogChannel.values(), LogChannel::key),
@@ -167,7 +170,8 @@ final class ProveForms {
     private static final RecordForm<TrimSheet> TRIMS = RecordForm.of(TrimSheet::new,
             numbers("speeds", TrimSheet::speeds).within(0, 1e9).mostEntries(TrimSheet.MOST),
             numbers("loads", TrimSheet::loads).within(0, 1e9).mostEntries(TrimSheet.MOST),
-            list("told", TrimSheet::targets, TOLD));
+            list("told", TrimSheet::targets, TOLD),
+            flagOrNot("leaner", TrimSheet::leaner).about("whether less fuel at full load was asked for"));
 
     static final RecordForm<RoadTest> ROAD_TEST = RecordForm.of(RoadTest::new,
             objectOr("witness", RoadTest::witness, WITNESS, Witness.NONE)

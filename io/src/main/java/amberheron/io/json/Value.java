@@ -201,6 +201,12 @@ final class Value<T, V extends @Nullable Object> implements Part<T, V> {
                 new Kind<@Nullable Boolean>(Cursor::flagOrNull, ObjectNode::put, () -> either("boolean"), false));
     }
 
+    /** True or false; false where it is absent, as in documents from before it was asked. */
+    static <T> Value<T, Boolean> flagOrNot(String name, Function<T, Boolean> of) {
+        return of(name, of, new Kind<>((at, field) -> Boolean.TRUE.equals(at.flagOrNull(field)), ObjectNode::put,
+                () -> either("boolean"), false));
+    }
+
     /** A line that has to be there. */
     static <T> Value<T, String> text(String name, Function<T, String> of) {
         return of(name, of, new Kind<>(Cursor::text, ObjectNode::put, () -> type("string").put("maxLength", LINE),

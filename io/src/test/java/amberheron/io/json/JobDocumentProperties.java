@@ -302,7 +302,8 @@ class JobDocumentProperties {
                         ? null
                         : new Fuelling(any(random, LoadAxis.values()),
                                 List.of(new Fuelling.Spot(2500, 52500, 4.5, 2, 0.987, 0.012)),
-                                Map.of(any(random, Fuelling.Gate.values()), 12.5), perhapsOne(random)),
+                                Map.of(any(random, Fuelling.Gate.values()), 12.5), perhapsOne(random),
+                                random.nextBoolean() ? null : 358.5),
                 random.nextBoolean()
                         ? null
                         : new Joined(words(random), "ab", new Clocks(any(random, LogChannel.values()),
@@ -316,7 +317,8 @@ class JobDocumentProperties {
                 random.nextBoolean()
                         ? TrimSheet.NONE
                         : new TrimSheet(List.of(800.0, 1234.5), List.of(0.1, 0.25),
-                                List.of(new TrimSheet.BinTarget(800, 0.1, perhapsOne(random), perhapsOne(random)))));
+                                List.of(new TrimSheet.BinTarget(800, 0.1, perhapsOne(random), perhapsOne(random))),
+                                random.nextBoolean()));
     }
 
     private static @Nullable Double perhapsOne(Random random) {
