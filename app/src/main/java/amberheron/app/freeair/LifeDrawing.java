@@ -31,7 +31,7 @@ final class LifeDrawing extends Drawing {
 
     @Override
     protected void draw(double width, double height) {
-        SensorLife life = session.sensors().of(session.job().air().sensor());
+        SensorLife life = session.sensors().of(session.job().air().sensor()).current();
         if (life.of(Kind.GAIN).findAny().isEmpty()) {
             text(say("No gain was noted yet."), 4, 30, 0, "drawing-text", "soft-text");
             return;
@@ -39,7 +39,7 @@ final class LifeDrawing extends Drawing {
         SensorOutlook ahead = SensorOutlook.of(life, session.today());
         Trend gain = ahead.gain();
         double end = Math.max(1.3 * ahead.hours(),
-                1.15 * gain.when(SensorOutlook.LEAST_GAIN, 0.5).orElse(2 * ahead.hours() + 1000));
+                1.15 * gain.when(SensorOutlook.LEAST_GAIN, true, 0.5).orElse(2 * ahead.hours() + 1000));
         double room = width - LEFT - 10;
         double foot = height - FOOT;
         double[] band = new double[4 * (STEPS + 1)];

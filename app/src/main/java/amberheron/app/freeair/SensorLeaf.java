@@ -23,6 +23,7 @@ import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import amberheron.io.csv.SensorCsv;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
@@ -50,6 +51,8 @@ final class SensorLeaf implements Leaf {
     private final LifeDrawing drawing;
     private final Button add;
     private final Button forget;
+    private final Label renewed = Parts.text("", "strong");
+    private final Button renew;
     private final Node node;
 
     SensorLeaf(Session session) {
@@ -77,12 +80,13 @@ final class SensorLeaf implements Leaf {
                 () -> session.sensors().of(number()).notes().reversed().stream().findFirst()
                         .ifPresent(n -> session.sensors().forget(number(), n)),
                 "quiet");
+        renew = Parts.button(say("It is a new one"), "air.note.renew", this::renew, "quiet");
         FlowPane files = new FlowPane(8, 6, forget,
                 Parts.button(say("All to CSV"), "air.sensors.write", this::write, "quiet"),
                 Parts.button(say("From CSV…"), "air.sensors.read", this::read, "quiet"));
         node = new Columns(300,
                 Parts.stacked(Parts.noted(say("Gain over hours"), new Label(say("band: 90 in 100")), drawing),
-                        Parts.card(say("Outlook"), outlook, shortened, Parts.text(
+                        Parts.card(say("Outlook"), renewed, renew, outlook, shortened, Parts.text(
                                 say("How fast sensors age is from memory, until readings tell."), "soft"))),
                 Parts.stacked(
                         Parts.card(say("The sensor"), sensor, new HBox(8, kind), new HBox(8, value, add), refused),
@@ -110,6 +114,12 @@ final class SensorLeaf implements Leaf {
             case Parsed.Bad bad -> refused.setText(bad.message());
         }
         Parts.show(refused, !refused.getText().isEmpty());
+    }
+
+    /** Notes that the sensor is a new one from the day on which it seems to be. */
+    private void renew() {
+        session.sensors().of(number()).renewed().ifPresent(day -> session.sensors().note(number(),
+                new SensorNote(day, Kind.RENEWED, 1, session.job().id())));
     }
 
     private void write() {
@@ -142,7 +152,11 @@ final class SensorLeaf implements Leaf {
         value.setDisable(!named);
         forget.setDisable(life.notes().isEmpty());
         notes.write(() -> notes(life, named));
-        outlook.write(() -> outlook(life));
+        Optional<LocalDate> day = life.renewed();
+        Parts.show(renewed, day.map(d -> say("On %s its hours fell, or its gain rose again: is it a new sensor? "
+                + "The outlook takes it for one. If not, take that note back.", d)).orElse(""));
+        Parts.show(renew, day.isPresent());
+        outlook.write(() -> outlook(life.current()));
         List<String> says = SensorOutlook.shortened(life).stream().map(m -> Figures.text(session, m)).toList();
         Parts.show(shortened, String.join("\n", says));
         Parts.show(refused, !refused.getText().isEmpty());
@@ -187,6 +201,10 @@ final class SensorLeaf implements Leaf {
                     var late = d.late();
                     return say("90 in 100: %s to %s", d.early(), late == null ? say("never") : late);
                 }).orElse(""));
+        if (!ahead.fits()) {
+            outlook.line(0, row, say("Its readings lie on no course that sensors follow: the nearer day is said."),
+                    "soft");
+        }
     }
 
     private String part(double value) {

@@ -7,6 +7,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiPredicate;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -18,6 +20,10 @@ import java.util.stream.Stream;
 public record SensorLife(String number, List<SensorNote> notes) {
     /** Usual hours that a car is driven in a day, h; from memory. */
     private static final double USUAL_HOURS = 0.8;
+
+    /** Hours by which a count may fall by a slip, h, and rise of the gain that no reading's noise explains; our own choice. */
+    private static final double HOURS_BACK = 5;
+    private static final double RISES = 0.03;
 
     public SensorLife {
         notes = notes.stream().sorted(Comparator.comparing(SensorNote::date)).toList();
@@ -36,6 +42,35 @@ public record SensorLife(String number, List<SensorNote> notes) {
         List<SensorNote> less = new ArrayList<>(notes);
         less.remove(note);
         return new SensorLife(number, less);
+    }
+
+    /**
+     * Returns the life of the sensor that is in use now: from the last day on which it was noted to be new, or must be, since
+     * hours do not fall and a gain does not rise again.
+     */
+    public SensorLife current() {
+        LocalDate since = Stream.concat(of(Kind.RENEWED).map(SensorNote::date), renewed().stream())
+                .max(Comparator.naturalOrder()).orElse(null);
+        return since == null
+                ? this
+                : new SensorLife(number, notes.stream().filter(n -> !n.date().isBefore(since)).toList());
+    }
+
+    /**
+     * Returns the last day from which on it seems to be a new sensor, though nobody noted that: then it has to be asked. Empty
+     * where there is none.
+     */
+    public Optional<LocalDate> renewed() {
+        LocalDate noted = of(Kind.RENEWED).map(SensorNote::date).max(Comparator.naturalOrder()).orElse(LocalDate.MIN);
+        return Stream.concat(jumps(Kind.HOURS, (before, after) -> after < before - HOURS_BACK),
+                jumps(Kind.GAIN, (before, after) -> after > before + RISES)).filter(day -> day.isAfter(noted))
+                .max(Comparator.naturalOrder());
+    }
+
+    private Stream<LocalDate> jumps(Kind kind, BiPredicate<Double, Double> jump) {
+        List<SensorNote> all = of(kind).toList();
+        return IntStream.range(1, all.size())
+                .filter(i -> jump.test(all.get(i - 1).value(), all.get(i).value())).mapToObj(i -> all.get(i).date());
     }
 
     /** The notes of a kind. */

@@ -33,6 +33,8 @@ public record SensorNote(LocalDate date, Kind kind, double value, String job) {
         KEY_ON("key-on", "times key on without a start so far", 0, 1_000_000),
         /** Times water hit it hot, or it fell, so far. */
         SHOCK("shock", "times water or a blow hit it so far", 0, 10_000),
+        /** A new sensor under the same number, from that day on; counts begin again. */
+        RENEWED("renewed", "a new sensor from this day on", 1, 1),
         /** Times it was calibrated in free air so far, as the coach recorded it. */
         CALIBRATED("calibrated", "times calibrated so far", 1, 10_000);
 
