@@ -7,6 +7,7 @@ import amberheron.bench.RoadDrive;
 import amberheron.bench.RoadTrial;
 import amberheron.bench.ScaleOracle;
 import amberheron.bench.ScaleTrial;
+import amberheron.bench.SettingTrial;
 import amberheron.bench.SimulatedLife;
 import amberheron.bench.TrimTrial;
 import amberheron.bench.TrustTrial;
@@ -44,6 +45,7 @@ final class JudgementBenchmark {
     private static final int TRUSTED = 60;
     private static final int DAYS = 2000;
     private static final int TRIMMED = 30;
+    private static final int LAWS = 200;
     private static final String ALL = "judgement";
     private static final Map<String, Consumer<PrintWriter>> PARTS = parts();
 
@@ -60,6 +62,7 @@ final class JudgementBenchmark {
         parts.put("columns", JudgementBenchmark::columns);
         parts.put("trust", JudgementBenchmark::trust);
         parts.put("trims", JudgementBenchmark::trims);
+        parts.put("settings", JudgementBenchmark::settings);
         parts.put("lives", JudgementBenchmark::lives);
         return parts;
     }
@@ -178,6 +181,19 @@ final class JudgementBenchmark {
         }).max().orElseThrow();
         out.printf(Locale.ROOT, "%-46s %7.1f %%          aim: within 1 %%%n", "6 % more or less: worst bin",
                 100 * mistold);
+    }
+
+    /** Tables that are typed with few digits, against an exchange of their rows. */
+    private static void settings(PrintWriter out) {
+        for (SettingTrial.Typed typed : SettingTrial.Typed.values()) {
+            List<SettingTrial> all = IntStream.range(0, LAWS).parallel().mapToObj(i -> SettingTrial.of(typed, i))
+                    .toList();
+            long worse = IntStream.range(0, LAWS).parallel()
+                    .filter(i -> all.get(i).error() > 1.05 * all.get(i).exchanged(3, i) + 5e-5).count();
+            out.printf(Locale.ROOT, "%-46s %9.5f λ      mean; %d of %d more than 5 %% worse than by exchange; aim: 0%n",
+                    "tables in " + typed.name().toLowerCase(Locale.ROOT),
+                    all.stream().mapToDouble(SettingTrial::error).average().orElseThrow(), worse, LAWS);
+        }
     }
 
     private static boolean within(@Nullable Double low, double value, @Nullable Double high) {

@@ -95,8 +95,8 @@ public final class Diagnostician {
         List<Doubtful> doubtful = doubtful(evidence, speaks, seen);
         boolean follows = follows(span);
         long mistyped = doubtful.stream().filter(d -> d.exchangedWith() == null).count();
-        boolean misfit = speaks.misfit() > MISFIT && mistyped * 3 > seen.size()
-                || mistyped > 0 && doubtful.size() > mistyped && doubtful.size() * 2 > seen.size();
+        boolean misfit = (speaks.misfit() > MISFIT && mistyped * 3 > seen.size())
+                || (mistyped > 0 && doubtful.size() > mistyped && doubtful.size() * 2 > seen.size());
         boolean onePlace = onePlace(seen);
         Offers offers = new Offers(law, reader, evidence, fits);
         boolean writtenWrong = !agrees && speaks.hypothesis().fault().equals(Fault.of(Cause.NONE));

@@ -45,6 +45,10 @@ final class Suspects {
     private static final int LOOKED_AT = 20;
     /** Prior of ratios that no fuel has. */
     private static final double NO_FUEL = 0.1;
+    /** How far a wire is pulled, as a part, at least and at most, and how much of what still leaves some of the law; from memory. */
+    private static final double LEAST_PULL = 0.005;
+    private static final double MOST_PULL = 0.6;
+    private static final double STILL_SEEN = 0.85;
     /** Supplies that inputs are pulled up to, V; common practice, no published source. */
     private static final double[] RAILS = {3.3, 5, 12};
     /** How sharp a switching output switches about λ 1, in λ; from memory. */
@@ -84,8 +88,8 @@ final class Suspects {
      */
     private record Way(Cause cause, double share, Parameter parameter, FaultParameters fixed, DoubleBinaryOperator pin,
             DoubleFunction<WireEffect> effect) {
-        static Way pulledUp(double rail) {
-            return new Way(Cause.PULL_UP, 1.0 / RAILS.length, Parameter.even(Name.FRACTION, 0.005, 0.6),
+        static Way pulledUp(double rail, double most) {
+            return new Way(Cause.PULL_UP, 1.0 / RAILS.length, Parameter.even(Name.FRACTION, LEAST_PULL, most),
                     FaultParameters.of(Name.TOWARDS_VOLTS, rail), (v, p) -> v + p * (rail - v),
                     p -> WireEffect.linear(1 - p, p * rail));
         }
@@ -100,7 +104,17 @@ final class Suspects {
             p -> WireEffect.linear(1, p));
     private static final Way LOADED = new Way(Cause.GAIN, 1, GAIN, FaultParameters.NONE, (v, p) -> v * p,
             p -> WireEffect.linear(p, 0));
-    private static final List<Way> PULLED_UP = DoubleStream.of(RAILS).mapToObj(Way::pulledUp).toList();
+
+    /**
+     * Pull-ups to each supply, as far as the input still sees some of the law: one that holds it at its end all the time is a
+     * wire that shows nothing.
+     */
+    private List<Way> pulledUp() {
+        double low = law.lowestVolts();
+        return DoubleStream.of(RAILS).mapToObj(rail -> Way.pulledUp(rail, rail > reader.input().maxVolts()
+                ? Math.clamp(STILL_SEEN * (reader.input().maxVolts() - low) / (rail - low), 2 * LEAST_PULL, MOST_PULL)
+                : MOST_PULL)).toList();
+    }
 
     /** Returns every hypothesis. */
     List<Hypothesis> all() {
@@ -113,7 +127,7 @@ final class Suspects {
             all.add(Hypothesis.fixed(Fault.of(Cause.NONE), 1, FaultParameters.NONE, WireEffect.NONE,
                     (v, l) -> reader.shows(right, v)));
         }
-        List<Way> ways = Stream.concat(Stream.of(SHIFTED, LOADED), PULLED_UP.stream()).toList();
+        List<Way> ways = Stream.concat(Stream.of(SHIFTED, LOADED), pulledUp().stream()).toList();
         for (Way way : ways) {
             all.add(on(way, Fault.of(way.cause()), 1, FaultParameters.NONE, v -> reader.shows(set, v)));
         }
@@ -163,7 +177,8 @@ final class Suspects {
     /** Combines two faults: a wrong setting with an effect on the way, or two effects on the way. */
     private List<Hypothesis> pairs(List<Mistake> mistakes, double unlisted) {
         Way ends = Way.clipped(law.lowestVolts(), law.highestVolts());
-        List<Way> ways = Stream.concat(Stream.of(SHIFTED, LOADED, ends), PULLED_UP.stream()).toList();
+        List<Way> pulledUp = pulledUp();
+        List<Way> ways = Stream.concat(Stream.of(SHIFTED, LOADED, ends), pulledUp.stream()).toList();
         List<Hypothesis> pairs = new ArrayList<>();
         for (Mistake m : mistakes) {
             if (!reaches(m)) {
@@ -175,10 +190,10 @@ final class Suspects {
         }
         pairs.add(both(SHIFTED, LOADED, BOTH_BY_THE_WIRE * BOTH));
         for (Way first : List.of(SHIFTED, LOADED)) {
-            PULLED_UP.forEach(w -> pairs.add(both(first, w, BOTH)));
+            pulledUp.forEach(w -> pairs.add(both(first, w, BOTH)));
             pairs.add(both(first, ends, BOTH));
         }
-        PULLED_UP.forEach(w -> pairs.add(both(w, ends, BOTH)));
+        pulledUp.forEach(w -> pairs.add(both(w, ends, BOTH)));
         Hypothesis line = straight(unlisted);
         List<Parameter> parameters = new ArrayList<>(line.parameters());
         parameters.add(ends.parameter());

@@ -4,6 +4,7 @@ import amberheron.core.scaling.OutputLaw.Point;
 import amberheron.core.scaling.ReaderSetting.Table;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.TreeSet;
 import java.util.function.DoubleUnaryOperator;
 import org.jspecify.annotations.Nullable;
@@ -15,6 +16,10 @@ import org.jspecify.annotations.Nullable;
  * halving.
  */
 final class TableFitter {
+    /** Factor within which the error of the law's own corners counts as good as the least. */
+    private static final double AS_GOOD = 1.02;
+    /** Rows of a table that takes as many as anybody types. */
+    private static final int MANY = 64;
     private static final int GRID = 32;
     /** Number of halvings of the error on the even grid; about the rows found they stop at this gain. */
     private static final int COARSE = 12;
@@ -41,19 +46,27 @@ final class TableFitter {
         TableFitter fitter = new TableFitter(targets, reader);
         Integer most = reader.maxRows();
         Table corners = fitter.corners();
-        if (most == null || corners.rows().size() <= most) {
-            return fitter.fewest(corners);
-        }
+        boolean fits = most == null || corners.rows().size() <= most;
+        Table known = fits ? fitter.polished(corners) : fitter.fewer(Objects.requireNonNull(most), corners);
+        Table typed = TypedRows.better(targets, reader, known, most == null ? MANY : most);
+        // Rows that people know from the law's sheet stay where others are hardly better.
+        return fits && TypedRows.error(corners.rows(), targets) <= AS_GOOD * TypedRows.error(typed.rows(), targets)
+                ? fitter.fewest(corners)
+                : typed;
+    }
+
+    /** Finds fewer rows than the law has corners, anywhere on the volts. */
+    private Table fewer(int most, Table corners) {
         double all = targets.stream().mapToDouble(Point::value).max().orElseThrow()
                 - targets.stream().mapToDouble(Point::value).min().orElseThrow();
         // The ends alone keep an error of the whole span.
         List<Point> ends = List.of(corners.rows().getFirst(), corners.rows().getLast());
-        Free best = fitter.free(most, 0, new Free(ends, all), COARSE);
+        Free best = free(most, 0, new Free(ends, all), COARSE);
         for (int i = 0; i < FINER; i++) {
-            fitter.finer(best.rows(), Math.pow(FINE / 4.0, -i));
-            best = fitter.free(most, BETTER * best.error(), best, CLOSE);
+            finer(best.rows(), Math.pow(FINE / 4.0, -i));
+            best = free(most, BETTER * best.error(), best, CLOSE);
         }
-        return fitter.polished(fitter.table(best.rows()));
+        return polished(table(best.rows()));
     }
 
     /** Returns the typeable volts where a row may stand: the corners and a fine grid between them. */
@@ -130,25 +143,25 @@ final class TableFitter {
         return table(volts.stream().map(v -> new Point(v, wanted(v))).toList());
     }
 
-    /** Drops rows on the line between their neighbours, to half a digit. */
+    /** Drops rows on the line between their neighbours, as far as that costs nothing. */
     private Table fewest(Table corners) {
-        double enough = Math.max(SettingFinder.furthest(corners, targets), 0.5 * Math.pow(10, -decimals));
+        double enough = TypedRows.error(corners.rows(), targets);
         List<Point> rows = new ArrayList<>(corners.rows());
         for (int i = rows.size() - 2; i > 0; i--) {
             List<Point> less = new ArrayList<>(rows);
             less.remove(i);
-            if (SettingFinder.furthest(new Table(less), targets) <= enough + 1e-12) {
+            if (TypedRows.error(less, targets) <= enough + 1e-12) {
                 rows = less;
             }
         }
-        return polished(new Table(rows));
+        return new Table(rows);
     }
 
     /** Moves values by single digits while that reduces the worst error. */
     private Table polished(Table table) {
         double digit = Math.pow(10, -decimals);
         Table best = table;
-        double least = SettingFinder.furthest(best, targets);
+        double least = TypedRows.error(best.rows(), targets);
         boolean better = true;
         for (int round = 0; better && round < 20; round++) {
             better = false;
@@ -157,11 +170,10 @@ final class TableFitter {
                     List<Point> rows = new ArrayList<>(best.rows());
                     Point row = rows.get(i);
                     rows.set(i, new Point(row.volts(), SettingFinder.round(row.value() + side * digit, decimals)));
-                    Table other = new Table(rows);
-                    double error = SettingFinder.furthest(other, targets);
+                    double error = TypedRows.error(rows, targets);
                     if (error < least - 1e-12) {
                         least = error;
-                        best = other;
+                        best = new Table(rows);
                         better = true;
                     }
                 }
