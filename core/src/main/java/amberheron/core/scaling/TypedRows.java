@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -166,7 +167,7 @@ final class TypedRows {
                 .limit(LUCKY).mapToDouble(v -> v).toArray();
     }
 
-    private void add(TreeSet<Double> volts, double v, double low, double high) {
+    private void add(Set<Double> volts, double v, double low, double high) {
         double typed = reader.typeable(v);
         if (typed >= low - SLACK && typed <= high + SLACK) {
             volts.add(typed);
