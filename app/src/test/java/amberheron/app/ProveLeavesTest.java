@@ -79,7 +79,7 @@ class ProveLeavesTest extends WindowTest {
         hands.interact(() -> byId("trims.leaner").requestFocus());
         hands.push(KeyCode.SPACE);
         assertThat(session.job().roadTest().trims().leaner()).isTrue();
-        assertThat(shows("Lean under load destroys engines")).isTrue();
+        assertThat(shows("exhaust temperature and knock watched")).isTrue();
     }
 
     /** The controller's log and the tuner's, each without what the other has. */

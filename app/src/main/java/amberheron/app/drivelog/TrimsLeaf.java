@@ -40,7 +40,7 @@ final class TrimsLeaf implements Leaf {
     private final TextEntry speeds;
     private final TextEntry loads;
     private final CheckBox leaner = new CheckBox(
-            say("Also less fuel at full load, 3 %% at a time. Lean under load destroys engines: on a dynamometer only, with exhaust temperature and knock watched."));
+            say("Also less fuel at full load, 3 %% at a time: on a dynamometer, exhaust temperature and knock watched."));
     private final Node pinned;
     private final Node node;
     private int at = -1;

@@ -19,8 +19,8 @@ final class LifeDrawing extends Drawing {
     private static final double TOP = 1.06;
     private static final double BOTTOM = 0.78;
     private static final int STEPS = 48;
-    /** Standard deviations that hold 90 of 100. */
-    private static final double NINETY = 1.645;
+    /** What lies to either side of the band, which holds 90 of 100. */
+    private static final double TAIL = 0.05;
 
     private final Session session;
 
@@ -47,13 +47,12 @@ final class LifeDrawing extends Drawing {
         double[] ys = new double[STEPS + 1];
         for (int i = 0; i <= STEPS; i++) {
             double hours = end * i / STEPS;
-            double wide = NINETY * gain.doubtAt(hours);
             xs[i] = LEFT + room * i / STEPS;
             ys[i] = y(gain.at(hours), foot);
             band[2 * i] = xs[i];
-            band[2 * i + 1] = y(gain.at(hours) + wide, foot);
+            band[2 * i + 1] = y(gain.quantile(hours, 1 - TAIL), foot);
             band[band.length - 2 - 2 * i] = xs[i];
-            band[band.length - 1 - 2 * i] = y(gain.at(hours) - wide, foot);
+            band[band.length - 1 - 2 * i] = y(gain.quantile(hours, TAIL), foot);
         }
         add(new Polygon(band), "plot-spread");
         line(LEFT, y(SensorOutlook.LEAST_GAIN, foot), width - 10, y(SensorOutlook.LEAST_GAIN, foot), "plot-limit");

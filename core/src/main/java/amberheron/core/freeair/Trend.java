@@ -24,6 +24,10 @@ public record Trend(List<Course> courses) {
     private static final double STEP = 10;
     private static final double GROWS = 1.02;
     private static final int MOST_EVALUATIONS = 200;
+    /** Standard deviations beyond which nothing of a mixture lies that counts, and the exactness of a quantile. */
+    private static final double WIDE = 30;
+    private static final double TINY = 1e-9;
+    private static final int ORDER = 5;
     /** Weight of courses that bend, and of those with a step, all places of it together; from memory. */
     private static final double BENT = 0.6;
     private static final double BROKEN = 0.3;
@@ -200,6 +204,14 @@ public record Trend(List<Course> courses) {
             double off = falls ? limit - c.at(hours) : c.at(hours) - limit;
             return doubt == 0 ? off >= 0 ? 1 : 0 : 0.5 * Erf.erfc(-off / doubt / Math.sqrt(2));
         });
+    }
+
+    /** Returns the value below which it is with a probability, at so many hours. */
+    public double quantile(double hours, double probability) {
+        double middle = at(hours);
+        double reach = WIDE * doubtAt(hours) + TINY;
+        return new BracketingNthOrderBrentSolver(TINY, TINY, ORDER).solve(MOST_EVALUATIONS,
+                value -> past(value, true, hours) - probability, middle - reach, middle + reach);
     }
 
     /**

@@ -165,6 +165,9 @@ class SensorLifeTest {
         assertThat(bent.slopeAt(2400)).as("eight times as steep as at first").isLessThan(-6e-5);
         assertThat(bent.when(0.85, true, 0.5).orElseThrow()).isBetween(2550.0, 2950.0);
         assertThat(straight.when(0.85, true, 0.5).orElseThrow()).isBetween(3400.0, 4000.0);
+        assertThat(straight.past(straight.quantile(4000, 0.05), true, 4000)).as("one is the other's inverse")
+                .isCloseTo(0.05, within(1e-6));
+        assertThat(straight.quantile(4000, 0.5)).isCloseTo(0.84, within(0.01));
         assertThat(straight.past(0.85, true, 1000)).isLessThan(1e-3);
         assertThat(straight.past(0.85, false, 1000)).isGreaterThan(1 - 1e-3);
     }
