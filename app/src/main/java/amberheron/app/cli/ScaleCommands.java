@@ -157,7 +157,7 @@ final class ScaleCommands {
                     diagnosis.withinTolerance() ? say("Within tolerance") : say("OUT OF TOLERANCE"),
                     diagnosis.worst().lambda(), mixture(diagnosis.worst().atLambda(), fuel)));
             diagnosis.told().stream().filter(c -> c.probability() >= 0.001).forEach(
-                    c -> out.print(say("  %5.1f %%  %s%s%n", 100 * c.probability(), c.fault().title(),
+                    c -> out.print(say("  %5.1f %%  %s%s%n", 100 * c.probability(), diagnosis.title(c),
                             c.parameters().words())));
             if (diagnosis.onePlace()) {
                 out.print(say("%n%s%n", word(Diagnosis.ONE_PLACE)));

@@ -22,6 +22,7 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -39,8 +40,7 @@ final class TrimsLeaf implements Leaf {
     private final Label scope = new Label();
     private final TextEntry speeds;
     private final TextEntry loads;
-    private final CheckBox leaner = new CheckBox(
-            say("Also less fuel at full load, 3 %% at a time: on a dynamometer, exhaust temperature and knock watched."));
+    private final CheckBox leaner = new CheckBox(say("Less fuel at full load too, by 3 %%"));
     private final Node pinned;
     private final Node node;
     private int at = -1;
@@ -64,7 +64,8 @@ final class TrimsLeaf implements Leaf {
                         "quiet"));
         ways.setAlignment(Pos.CENTER_LEFT);
         leaner.setId("trims.leaner");
-        leaner.setWrapText(true);
+        leaner.setTooltip(new Tooltip(say("Lean under load destroys engines: on a dynamometer, 3 %% at a time, with "
+                + "exhaust temperature and knock watched.")));
         leaner.setOnAction(e -> session.edit(say("less fuel at full load"), j -> j.withRoadTest(
                 j.roadTest().withTrims(j.roadTest().trims().withLeaner(leaner.isSelected())))));
         HBox.setHgrow(drawing, Priority.ALWAYS);

@@ -276,7 +276,10 @@ public final class AirModel implements StationModel {
             return coached(session, now.get());
         }
         if (check.today().air().isEmpty()) {
-            return new Case(plain("Enter temperature, humidity and height."),
+            return new Case(
+                    check.today().contradicts()
+                            ? plain("Say which pressure was read.")
+                            : plain("Enter temperature, humidity and height."),
                     Action.enter(session, findings.getFirst().asks().getFirst()),
                     plain("Water vapour and height change the oxygen in “air”; the controller takes it for dry air."));
         }

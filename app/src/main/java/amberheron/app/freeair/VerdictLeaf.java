@@ -14,6 +14,7 @@ import amberheron.app.parts.Parts;
 import amberheron.app.session.Figures;
 import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
+import amberheron.core.controller.ControllerSheet;
 import amberheron.core.finding.Origin;
 import amberheron.core.freeair.AirField;
 import amberheron.core.freeair.FreeAirCheck;
@@ -37,6 +38,7 @@ final class VerdictLeaf implements Leaf {
     private final Label stale = new Label();
     private final Label date = new Label();
     private final Label origin = Parts.text("", "soft");
+    private final EntryField end;
     private final Node node;
 
     VerdictLeaf(Session session) {
@@ -48,7 +50,7 @@ final class VerdictLeaf implements Leaf {
                 (c, v) -> fields.read(c.withShownOxygen(v, fields.day(c, v))));
         EntryField mixture = fields.quantity(say("or as a mixture"), LAMBDA, 0.3, 20, 3, AirField.MIXTURE,
                 FreeAirCheck::shownLambda, (c, v) -> fields.read(c.withShownLambda(v, fields.day(c, v))));
-        EntryField end = fields.quantity(say("Its display ends at"), LAMBDA, 0.3, 20, 3, AirField.DISPLAY_END,
+        end = fields.quantity(say("Its display ends at"), LAMBDA, 0.3, 20, 3, AirField.DISPLAY_END,
                 FreeAirCheck::displayEnd, FreeAirCheck::withDisplayEnd);
         EntryField settled = fields.quantity(say("Steady for"), SECOND, 0, 3600, 0, AirField.SETTLED,
                 FreeAirCheck::settled, FreeAirCheck::withSettled);
@@ -74,6 +76,10 @@ final class VerdictLeaf implements Leaf {
         stale.setText(Figures.stale(session, Station.AIR));
         origin.setText(origin(check.reading()));
         compared.write(() -> compare(check));
+        ControllerSheet controller = check.controller();
+        // Where its paper says what it shows in air, or it shows oxygen, nothing has to be asked.
+        Parts.show(end, check.displayEnd() != null || (check.shownLambda() != null
+                && (controller == null || controller.inAir().oxygen() || controller.inAir().value() == null)));
         fields.refresh();
     }
 

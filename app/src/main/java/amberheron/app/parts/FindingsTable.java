@@ -16,6 +16,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -165,17 +166,20 @@ public final class FindingsTable extends Stack {
             });
         }
 
-        /** Shows a missing value; the first check that waits for it says what for, the others are told by their names. */
+        /**
+         * Shows a missing value; the first check that waits for it says what for, the others are told by their names. One that
+         * found something already says why that is not enough.
+         */
         void show(Standing.Missing m, boolean first) {
             title.setText(say("Missing: %s%s", m.value().property().words(),
                     m.values().size() > 1 ? " (" + m.values().size() + ")" : ""));
-            boolean one = m.waiting().size() == 1;
-            Finding check = m.waiting().getFirst();
-            waiting.setText(one
+            Optional<Finding> found = m.waiting().stream().filter(f -> f.figure() != null).findFirst();
+            Finding check = found.orElse(m.waiting().getFirst());
+            waiting.setText(found.isPresent() || m.waiting().size() == 1
                     ? Figures.text(session, check.subject()) + ": " + Figures.text(session, check.consequence())
                     : m.waiting().stream().map(f -> Figures.text(session, f.subject())).collect(
                             Collectors.joining(", ", "", say(" wait for it."))));
-            Parts.show(Objects.requireNonNull(waiting.getParent()), first);
+            Parts.show(Objects.requireNonNull(waiting.getParent()), first || found.isPresent());
             node.setAccessibleText(say("%s. %s Press to enter it.", title.getText(), waiting.getText()));
         }
     }

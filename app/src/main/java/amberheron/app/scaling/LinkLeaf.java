@@ -92,7 +92,8 @@ final class LinkLeaf implements Leaf {
         Parts.fill(causes, likely.size(), () -> rows.stream().limit(likely.size()).map(r -> r.node).toList());
         int drawn = CauseDrawing.drawn(diagnosis).size();
         for (int i = 0; i < likely.size(); i++) {
-            rows.get(i).show(likely.get(i), i < drawn ? CauseDrawing.STROKES.get(i) : "");
+            rows.get(i).show(diagnosis.title(likely.get(i)), likely.get(i),
+                    i < drawn ? CauseDrawing.STROKES.get(i) : "");
         }
         Parts.show(meaning, diagnosis.meaning());
         Parts.show(remedy, diagnosis.withinTolerance() ? "" : diagnosis.remedy());
@@ -109,7 +110,7 @@ final class LinkLeaf implements Leaf {
                                         ? "the grounds move."
                                         : "no more than the readings scatter."))));
         Parts.show(correction, ScaleWords.correction(session, diagnosis));
-        Parts.show(corrected, !diagnosis.withinTolerance() && ScaleModel.corrects(diagnosis, read));
+        Parts.show(corrected, !diagnosis.withinTolerance() && ScaleModel.corrects(diagnosis, session.job()));
     }
 
     /** A fault and how likely it is, with the stroke that it is drawn in. */
@@ -128,11 +129,11 @@ final class LinkLeaf implements Leaf {
             node = new VBox(2, head, bar);
         }
 
-        void show(Diagnosis.Likelihood l, String style) {
+        void show(String words, Diagnosis.Likelihood l, String style) {
             bar.setProgress(l.probability());
-            bar.setAccessibleText(l.fault().title());
+            bar.setAccessibleText(words);
             percent.setText(say("%.0f %%", 100 * l.probability()));
-            title.setText(l.fault().title() + l.parameters().words());
+            title.setText(words + l.parameters().words());
             stroke.getStyleClass().setAll(style);
             Parts.show(stroke, !style.isEmpty());
         }

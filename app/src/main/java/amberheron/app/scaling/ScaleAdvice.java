@@ -167,12 +167,14 @@ final class ScaleAdvice {
 
     private Optional<Case> linkLies() {
         return Case.when(!found().withinTolerance(), () -> new Case(plain(found().remedy()),
-                ScaleModel.corrects(found(), job.reader())
+                ScaleModel.corrects(found(), job)
                         ? new Action(say("Use the corrected setting"), () -> model.useCorrected(session))
                         : found().settingFollows() && found().typeFirst() == null
                                 ? new Action(say("Take another reading"), reading().run())
                                 : new Action(say("See what to type"), () -> session.focus(LeafId.SCALE_TYPE)),
-                Message.of("{0} {1}", plain(found().meaning()), consequence())));
+                found().writtenWrong()
+                        ? plain(found().meaning())
+                        : Message.of("{0} {1}", plain(found().meaning()), consequence())));
     }
 
     private Optional<Case> settingNotedWrong() {

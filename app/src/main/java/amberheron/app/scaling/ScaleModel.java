@@ -65,8 +65,10 @@ public final class ScaleModel implements StationModel {
             return diagnosis.get().withinTolerance()
                     ? say("agrees within %s", Figures.text(session,
                             new Measure(Math.max(1e-4, Math.abs(worst.lambda())), Dimension.MIXTURE, 4)))
-                    : say("shows %s at %s", Figures.text(session, Figures.leanOrRich(worst.lambda())),
-                            Figures.mixture(session, worst.atLambda()));
+                    : diagnosis.get().writtenWrong()
+                            ? say("readings to take again")
+                            : say("shows %s at %s", Figures.text(session, Figures.leanOrRich(worst.lambda())),
+                                    Figures.mixture(session, worst.atLambda()));
         }
         return session.review().scale().isPresent()
                 ? say("set, nothing checked yet")
@@ -288,10 +290,12 @@ public final class ScaleModel implements StationModel {
                 });
     }
 
-    /** Returns whether a setting is offered that the reader does not hold already. */
-    static boolean corrects(Diagnosis diagnosis, @Nullable Reader reader) {
+    /** Returns whether a setting is offered that shows anything else than the one that the reader holds. */
+    static boolean corrects(Diagnosis diagnosis, Job job) {
         Diagnosis.Offer offer = diagnosis.offer();
-        return offer != null && reader != null && !offer.setting().equals(reader.setting());
+        OutputLaw law = job.law();
+        Reader reader = job.reader();
+        return offer != null && law != null && reader != null && offer.changes(law, reader);
     }
 
     /** Types the setting that makes shown agree with true while the cause stays, and starts the check anew. */

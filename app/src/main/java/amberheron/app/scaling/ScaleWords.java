@@ -71,7 +71,7 @@ final class ScaleWords {
             return first == null ? d.notByTyping() : d.notByTyping() + " " + typed(first, reader);
         }
         String range = offer.range(law, lambda -> Figures.mixture(session, lambda));
-        return ScaleModel.corrects(d, reader)
+        return ScaleModel.corrects(d, session.job())
                 ? (d.best().parameters().whileRunning()
                         ? say("Corrected, for the engine running: ")
                         : say("Corrected: ")) + typed(offer.setting(), reader) + (range.isEmpty() ? "" : "; " + range)

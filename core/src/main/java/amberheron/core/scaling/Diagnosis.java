@@ -6,6 +6,7 @@ import static amberheron.core.units.Phrase.word;
 import java.util.List;
 import java.util.function.DoubleFunction;
 import java.util.function.IntUnaryOperator;
+import java.util.stream.DoubleStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -59,6 +60,14 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
      * @param validTo the leanest one, λ
      */
     public record Offer(ReaderSetting setting, double validFrom, double validTo) {
+        /** Returns whether it shows anything else than what the reader has been told, where that is known. */
+        public boolean changes(OutputLaw law, Reader reader) {
+            ReaderSetting told = reader.setting();
+            return told == null
+                    || reader.parts(told, setting, DoubleStream.iterate(0, part -> part <= 1, part -> part + 1 / 64.0)
+                            .map(part -> law.lowestVolts() + part * (law.highestVolts() - law.lowestVolts())));
+        }
+
         /**
          * Says where it is right; empty where it is for all that the law tells.
          *
@@ -135,7 +144,7 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
     }
 
     /** Returns whether nothing is wrong but what was written down. */
-    private boolean writtenWrong() {
+    public boolean writtenWrong() {
         return !withinTolerance && !doubtful.isEmpty() && best().fault().equals(Fault.of(Cause.NONE));
     }
 
@@ -144,6 +153,11 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
         return !settingFollows
                 ? say("The setting shows the same at any volts")
                 : writtenWrong() ? say("Readings written down wrong") : best().fault().title();
+    }
+
+    /** A cause in a few words: nothing wrong but what was written down, where that is so. */
+    public String title(Likelihood cause) {
+        return cause.fault().equals(best().fault()) ? title() : cause.fault().title();
     }
 
     /** Returns the subject with its probability, where that means anything. */

@@ -103,7 +103,7 @@ public final class Diagnostician {
         Diagnosis.Offer offer = misfit || onePlace || writtenWrong ? null : offers.find(speaks);
         return new Diagnosis(causes, agrees, worst, offer, offer != null || misfit || onePlace ? null : offers.first(),
                 noted || !agrees || settingIsRight, follows, follows ? next(evidence, fits, causes, onePlace) : null,
-                misfit, follows ? cannotTell(causes) : List.of(), onePlace, doubtful, runningShift(seen));
+                misfit, follows ? cannotTell(causes) : List.of(), onePlace, doubtful, runningShift(seen, doubtful));
     }
 
     /** Returns whether all points lie at one place: two settings of any slope agree there. */
@@ -196,12 +196,13 @@ public final class Diagnostician {
     /**
      * Compares the mean shift of the readings with the engine running and off, each turned into volts by its own slope.
      */
-    private @Nullable RunningShift runningShift(Observations seen) {
+    private @Nullable RunningShift runningShift(Observations seen, List<Doubtful> doubtful) {
         StreamingStatistics on = new StreamingStatistics();
         StreamingStatistics off = new StreamingStatistics();
         for (int i = 0; i < seen.size(); i++) {
             double volts = (seen.shown(i) - reader.shows(set, seen.volts(i))) / perVolt(seen.volts(i));
-            if (Double.isFinite(volts)) {
+            int row = i;
+            if (Double.isFinite(volts) && doubtful.stream().noneMatch(d -> d.row() == row)) {
                 (seen.running(i) ? on : off).addValue(volts);
             }
         }
