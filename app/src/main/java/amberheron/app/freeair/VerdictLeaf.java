@@ -14,7 +14,6 @@ import amberheron.app.parts.Parts;
 import amberheron.app.session.Figures;
 import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
-import amberheron.core.controller.ControllerSheet;
 import amberheron.core.finding.Origin;
 import amberheron.core.freeair.AirField;
 import amberheron.core.freeair.FreeAirCheck;
@@ -76,10 +75,9 @@ final class VerdictLeaf implements Leaf {
         stale.setText(Figures.stale(session, Station.AIR));
         origin.setText(origin(check.reading()));
         compared.write(() -> compare(check));
-        ControllerSheet controller = check.controller();
-        // Where its paper says what it shows in air, or it shows oxygen, nothing has to be asked.
-        Parts.show(end, check.displayEnd() != null || (check.shownLambda() != null
-                && (controller == null || controller.inAir().oxygen() || controller.inAir().value() == null)));
+        // Where the reading is at the top, or its paper says where that is, nothing has to be asked.
+        Parts.show(end, check.displayEnd() != null || AirModel.findings(session, LeafId.AIR_VERDICT).stream()
+                .anyMatch(f -> f.asks().contains(AirField.DISPLAY_END.address())));
         fields.refresh();
     }
 
