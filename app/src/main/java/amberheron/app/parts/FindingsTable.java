@@ -173,7 +173,8 @@ public final class FindingsTable extends Stack {
         void show(Standing.Missing m, boolean first) {
             title.setText(say("Missing: %s%s", m.value().property().words(),
                     m.values().size() > 1 ? " (" + m.values().size() + ")" : ""));
-            Optional<Finding> found = m.waiting().stream().filter(f -> f.figure() != null).findFirst();
+            Optional<Finding> found = m.waiting().stream()
+                    .filter(f -> f.figure() != null && f.asks().size() == 1).findFirst();
             Finding check = found.orElse(m.waiting().getFirst());
             waiting.setText(found.isPresent() || m.waiting().size() == 1
                     ? Figures.text(session, check.subject()) + ": " + Figures.text(session, check.consequence())
