@@ -57,6 +57,9 @@ final class Evidence {
     private static final double[] ENDS = {0.4, 0.6, 0.75};
     /** Part of the greatest misfit from which no node of a search lies near anything. */
     private static final double FAR = 0.99;
+    /** Misfit up to which a fault explains all points. */
+    private static final double EXPLAINED = 1.0;
+    private static final int FAR_TOO_MANY = 99;
     private static final int NODES = 41;
     private static final int INNER = 21;
     private static final double WIDTH = 5;
@@ -151,7 +154,14 @@ final class Evidence {
     /** Weighs every hypothesis; those that some of the points rule out are not fitted to the rest. */
     List<Fit> weigh(List<Hypothesis> hypotheses) {
         leastOfAll = Double.POSITIVE_INFINITY;
-        List<Fit> rough = hypotheses.stream().map(h -> weigh(h, few)).toList();
+        List<Fit> rough = new ArrayList<>(
+                hypotheses.stream().filter(h -> h.fault().second() == null).map(h -> weigh(h, few)).toList());
+        int needed = rough.stream().max(Comparator.comparingDouble(Fit::logEvidence))
+                .filter(f -> f.misfit() < EXPLAINED)
+                .map(f -> f.hypothesis().parameters().size()).orElse(FAR_TOO_MANY);
+        // Two faults with more to fit than one that explains all are no answer: being rare, they have no weight.
+        hypotheses.stream().filter(h -> h.fault().second() != null && h.parameters().size() <= needed)
+                .forEach(h -> rough.add(weigh(h, few)));
         if (few.size() == all.size()) {
             return rough;
         }

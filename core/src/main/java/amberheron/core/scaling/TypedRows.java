@@ -30,8 +30,8 @@ final class TypedRows {
     private static final int END_DIGITS = 6;
     private static final int HALVINGS = 14;
     private static final double CLOSE = 0.02;
-    /** Error that nobody can tell from nothing, λ. */
-    private static final double NOTHING = 3e-5;
+    /** Error that nobody can tell from nothing, λ: a hundredth of the tolerance. */
+    private static final double NOTHING = 6e-5;
     private static final double SLACK = 1e-12;
     /** Parts of the allowed error by which values are moved off the law. */
     private static final double[] SPREAD = {-0.9, -0.5, 0.5, 0.9};
@@ -58,15 +58,21 @@ final class TypedRows {
      * @param most rows that the table takes
      */
     static Table better(List<Point> targets, Reader reader, Table known, int most) {
+        if (error(known.rows(), targets) <= Math.abs(reader.scale().fromLambda(NOTHING))) {
+            return known;
+        }
         return new TypedRows(targets, reader, known.rows()).search(known, most);
+    }
+
+    private double floor() {
+        return Math.abs(reader.scale().fromLambda(NOTHING));
     }
 
     private Table search(Table known, int most) {
         double least = error(known.rows(), targets);
         List<Point> best = known.rows();
-        double floor = Math.abs(reader.scale().fromLambda(NOTHING));
         double low = 0;
-        for (int i = 0; i < HALVINGS && least > floor && least - low > CLOSE * least; i++) {
+        for (int i = 0; i < HALVINGS && least > floor() && least - low > CLOSE * least; i++) {
             double middle = (low + least) / 2;
             List<Point> found = path(middle, most, best);
             if (found == null) {
