@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 
 /** What people and benches do beside the faults that are looked for. Thousands are run by the benchmark. */
 class BenchTrialTest {
-    private static final int MANY = 30;
+    private static final int MANY = 15;
 
     @Test
     void rowsWrittenDownWrongAreAskedForAndNobodyIsAccused() {
@@ -37,8 +37,8 @@ class BenchTrialTest {
     void pairsOfFaultsAreSeldomTakenForOneWithCertainty() {
         Count pulled = Count.of(Kind.PULL_UP_AND_MORE, 7000, MANY);
         Count clipped = Count.of(Kind.CLIPPED_AND_MORE, 7000, MANY);
-        assertThat(pulled.deceived() + clipped.deceived()).isLessThanOrEqualTo(3);
-        assertThat(pulled.broken() + clipped.broken()).isLessThanOrEqualTo(2);
+        assertThat(pulled.deceived() + clipped.deceived()).isLessThanOrEqualTo(2);
+        assertThat(pulled.broken() + clipped.broken()).isLessThanOrEqualTo(1);
         assertThat(clipped.right()).isGreaterThanOrEqualTo(MANY - 3);
         assertThat(Count.of(Kind.UNLISTED_AND_SHIFT, 7000, MANY).offered()).isLessThanOrEqualTo(3);
     }

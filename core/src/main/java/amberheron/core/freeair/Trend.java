@@ -21,8 +21,8 @@ public record Trend(List<Course> courses) {
     /** Time beyond any sensor's life, h. */
     private static final double FOREVER = 1e6;
     /** Step in which a limit is looked for, h, and the factor by which it grows. */
-    private static final double STEP = 10;
-    private static final double GROWS = 1.02;
+    private static final double STEP = 25;
+    private static final double GROWS = 1.06;
     private static final int MOST_EVALUATIONS = 200;
     /** Standard deviations beyond which nothing of a mixture lies that counts, and the exactness of a quantile. */
     private static final double WIDE = 30;
@@ -31,7 +31,7 @@ public record Trend(List<Course> courses) {
     /** Weight of courses that bend, and of those with a step, all places of it together; from memory. */
     private static final double BENT = 0.6;
     private static final double BROKEN = 0.3;
-    private static final double NEGLIGIBLE = 1e-4;
+    private static final double NEGLIGIBLE = 1e-3;
 
     /** A reading at so many hours. */
     public record Point(double hours, double value) {

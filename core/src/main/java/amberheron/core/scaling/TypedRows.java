@@ -27,6 +27,7 @@ final class TypedRows {
     private static final int OF = 12;
     /** How far beyond the law's ends a row may stand, as a part of its volts. */
     private static final double BEYOND = 1;
+    private static final double NEAR_BEYOND = 0.05;
     private static final int END_DIGITS = 6;
     private static final int HALVINGS = 14;
     private static final double CLOSE = 0.02;
@@ -132,7 +133,8 @@ final class TypedRows {
     private double[] volts(List<Point> known) {
         double span = targets.getLast().volts() - targets.getFirst().volts();
         double step = step();
-        double beyond = Math.max(2 * step, BEYOND * span);
+        // Counts are fine against the values, so that a row on the law is never far.
+        double beyond = Math.max(2 * step, (reader.form() == Reader.Form.COUNTS ? NEAR_BEYOND : BEYOND) * span);
         double first = targets.getFirst().volts();
         double last = targets.getLast().volts();
         double low = Math.max(reader.input().minVolts(), first - Math.max(beyond, digits(first, first - beyond)));

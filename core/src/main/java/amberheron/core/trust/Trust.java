@@ -30,13 +30,13 @@ public record Trust(List<At> at, List<At> curve, Optional<Share> largest) {
     /** About 95 of 100 lie within so many standard uncertainties of a sum of squares. */
     public static final double COVERAGE = 2;
     private static final double WITHIN = 0.95;
-    private static final int DRAWS = 10_000;
+    private static final int DRAWS = 4_000;
     /** The same job gives the same figure every time. */
     private static final long SEED = 20_260_501;
     private static final double[] ASKED = {0.8, 1, 1.2};
     private static final double STEP = 1e-4;
     /** Greatest distance of two mixtures beyond the last that is asked for, λ. */
-    private static final double LEAN_STEP = 0.1;
+    private static final double LEAN_STEP = 0.05;
     /** Part of the pressure at full load that an engine has which runs at 1 or leaner; from memory. */
     private static final double LIGHT = 1 / 3.0;
 

@@ -168,8 +168,8 @@ class SensorLifeTest {
         assertThat(straight.past(straight.quantile(4000, 0.05), true, 4000)).as("one is the other's inverse")
                 .isCloseTo(0.05, within(1e-6));
         assertThat(straight.quantile(4000, 0.5)).isCloseTo(0.84, within(0.01));
-        assertThat(straight.past(0.85, true, 1000)).isLessThan(1e-3);
-        assertThat(straight.past(0.85, false, 1000)).isGreaterThan(1 - 1e-3);
+        assertThat(straight.past(0.85, true, 1000)).isLessThan(0.01);
+        assertThat(straight.past(0.85, false, 1000)).isGreaterThan(0.99);
     }
 
     private static Trend trend(double[] hours, DoubleUnaryOperator gain) {

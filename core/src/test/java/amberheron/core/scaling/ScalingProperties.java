@@ -54,7 +54,7 @@ class ScalingProperties {
     }
 
     /** Typing the setting that was found makes shown equal true within the error that was reported. */
-    @Property(tries = 400)
+    @Property(tries = 200)
     void shownIsTrueWithinTheReportedError(@ForAll("laws") OutputLaw law, @ForAll("readers") Reader reader,
             @ForAll @DoubleRange(min = 0, max = 1) double part) {
         Scaling.report(law, reader).ifPresent(report -> {
