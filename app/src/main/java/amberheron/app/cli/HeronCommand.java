@@ -96,6 +96,8 @@ public final class HeronCommand implements Runnable {
             return line.execute(args);
         } catch (Error e) {
             return ours(environment, line, e);
+        } finally {
+            HomeLog.end();
         }
     }
 

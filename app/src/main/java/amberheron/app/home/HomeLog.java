@@ -65,6 +65,11 @@ public final class HomeLog {
         }
     }
 
+    /** Ends the log: nothing is written into its folder from here on. */
+    public static synchronized void end() {
+        clear();
+    }
+
     private static void clear() {
         for (Handler handler : ROOT.getHandlers()) {
             ROOT.removeHandler(handler);

@@ -27,6 +27,8 @@ class HomeLogTest {
 
         assertThat(HomeLog.file(home)).content().contains("the server is away", "uncaught", "no such row");
         HomeLog.startWhenNeeded(next);
+        HomeLog.end();
+        Logger.getLogger("book").warning("said after the command was done");
         assertThat(next.resolve("logs")).doesNotExist();
         try (Stream<Path> files = Files.list(home.resolve("logs"))) {
             assertThat(files).as("closed, and nothing written beside it").containsExactly(HomeLog.file(home));
