@@ -71,6 +71,13 @@ public record RoadTrial(EngineAsked asked, Drive drive, RoadDrive road, Reader r
         return of(traits, mistake, Reader.right(random), seconds, random);
     }
 
+    /** A sound drive of any car, with a reader that is off and slow by any amount; the same seed is the same trial. */
+    public static RoadTrial ofReader(long seed, double seconds) {
+        Random random = new Random(50_000 + seed);
+        Reader reader = Reader.drawn(0.03 * (random.nextDouble() - 0.5), 0.94 + 0.12 * random.nextDouble(), random);
+        return of(RoadDrive.Traits.drawn(random), RoadDrive.Mistake.NONE, reader, seconds, random);
+    }
+
     /** A drive of a car with a reader. */
     public static RoadTrial of(RoadDrive.Traits traits, RoadDrive.Mistake mistake, Reader reader, double seconds,
             Random random) {

@@ -88,10 +88,8 @@ class RoadTrialTest {
         int inside = 0;
         int all = 0;
         for (int i = 0; i < 5; i++) {
-            Random random = new Random(50_000 + i);
-            RoadTrial.Reader reader = RoadTrial.Reader.drawn(0.03 * (random.nextDouble() - 0.5),
-                    0.94 + 0.12 * random.nextDouble(), random);
-            RoadTrial trial = RoadTrial.of(RoadDrive.Traits.drawn(random), RoadDrive.Mistake.NONE, reader, 300, random);
+            RoadTrial trial = RoadTrial.ofReader(i, 300);
+            RoadTrial.Reader reader = trial.reader();
             Agreement found = Objects.requireNonNull(trial.judged().agreement());
             double gain = Objects.requireNonNull(found.gain());
             if (reader.digit() < 0.005) {

@@ -7,7 +7,6 @@ import amberheron.bench.BenchTrial.Kind;
 import amberheron.core.trim.TrimSheet;
 import java.util.Arrays;
 import java.util.Objects;
-import java.util.Random;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -56,10 +55,8 @@ class WorstCasesTest {
     @Test
     void readersThatFilter() {
         for (long seed : seeds("14 42 29 38")) {
-            Random random = new Random(50_000 + seed);
-            RoadTrial.Reader reader = RoadTrial.Reader.drawn(0.03 * (random.nextDouble() - 0.5),
-                    0.94 + 0.12 * random.nextDouble(), random);
-            RoadTrial trial = RoadTrial.of(RoadDrive.Traits.drawn(random), RoadDrive.Mistake.NONE, reader, 300, random);
+            RoadTrial trial = RoadTrial.ofReader(seed, 300);
+            RoadTrial.Reader reader = trial.reader();
             assertThat(Objects.requireNonNull(trial.judged().agreement()).gain()).as("reader %d", seed)
                     .isCloseTo(reader.gain(), within(0.0105));
         }

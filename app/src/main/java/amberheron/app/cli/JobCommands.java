@@ -241,8 +241,8 @@ final class JobCommands {
                 out().flush();
                 return exit(findings, job);
             }
-            int exit = report(job, findings, "");
-            return exit == 0 ? exit(findings, job) : exit;
+            report(job, findings, "");
+            return exit(findings, job);
         }
 
         /** A calibration in air that costs more than the tolerance is out of it, though the controller is in order. */
@@ -267,15 +267,6 @@ final class JobCommands {
         private String other = "";
         @Option(names = "--part", paramLabel = "FROM-TO", description = "only a part of it, in seconds, such as 60-300")
         private String part = "";
-
-        /** Says why a drive tells nothing of the fuelling. */
-        private String nothing(@Nullable DriveFound found) {
-            Fuelling fuelling = found == null ? null : found.fuelling();
-            return fuelling == null
-                    ? say("tells nothing of the fuelling, expected a warm, settled drive with engine speed and load")
-                    : fuelling.missing().map(Message::metric).orElse("");
-        }
-
         @Option(names = "--trims", paramLabel = "CSV", description = "also write there what the drive advises of the fuelling")
         private @Nullable Path trims;
 
@@ -318,6 +309,14 @@ final class JobCommands {
             review.onTheRoad().filter(d -> !d.withinTolerance())
                     .ifPresent(d -> out().print(say("Which link: %s. %s%n", d.named(), d.remedy())));
             return report(proven, findings, "");
+        }
+
+        /** Says why a drive tells nothing of the fuelling. */
+        private static String nothing(@Nullable DriveFound found) {
+            Fuelling fuelling = found == null ? null : found.fuelling();
+            return fuelling == null
+                    ? say("tells nothing of the fuelling, expected a warm, settled drive with engine speed and load")
+                    : fuelling.missing().map(Message::metric).orElse("");
         }
     }
 

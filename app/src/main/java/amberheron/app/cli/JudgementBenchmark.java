@@ -20,13 +20,11 @@ import amberheron.io.UnusableInput;
 import amberheron.io.catalogue.Catalogue;
 import java.io.PrintWriter;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Random;
-import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -47,32 +45,39 @@ final class JudgementBenchmark {
     private static final int TRIMMED = 30;
     private static final int LAWS = 200;
     private static final String ALL = "judgement";
-    private static final Map<String, Consumer<PrintWriter>> PARTS = parts();
 
     private JudgementBenchmark() {
     }
 
-    private static Map<String, Consumer<PrintWriter>> parts() {
-        Map<String, Consumer<PrintWriter>> parts = new LinkedHashMap<>();
-        parts.put("air", JudgementBenchmark::air);
-        parts.put("chains", JudgementBenchmark::chains);
-        parts.put("bench", JudgementBenchmark::bench);
-        parts.put("road", JudgementBenchmark::road);
-        parts.put("readers", JudgementBenchmark::readers);
-        parts.put("columns", JudgementBenchmark::columns);
-        parts.put("trust", JudgementBenchmark::trust);
-        parts.put("trims", JudgementBenchmark::trims);
-        parts.put("settings", JudgementBenchmark::settings);
-        parts.put("lives", JudgementBenchmark::lives);
-        return parts;
+    /** What is judged, in the order it is reported. */
+    private enum Part {
+        AIR,
+        CHAINS,
+        BENCH,
+        ROAD,
+        READERS,
+        COLUMNS,
+        TRUST,
+        TRIMS,
+        SETTINGS,
+        LIVES;
+
+        /** The name it is asked for by. */
+        String key() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+
+        static List<String> keys() {
+            return Arrays.stream(values()).map(Part::key).toList();
+        }
     }
 
-    /** Names of the parts, for help. */
+    /** Names of the parts, for help: made at every start of the program, so that it loads nothing of the trials. */
     static final class Parts extends ArrayList<String> {
         private static final long serialVersionUID = 1;
 
         Parts() {
-            super(PARTS.keySet());
+            super(Part.keys());
         }
     }
 
@@ -83,17 +88,32 @@ final class JudgementBenchmark {
      */
     static void run(List<String> only, PrintWriter out) {
         for (String name : only) {
-            if (!name.equals(ALL) && !PARTS.containsKey(name)) {
+            if (!name.equals(ALL) && !Part.keys().contains(name)) {
                 throw new UnusableInput("--only", "", "found " + name + ", expected " + ALL + " or one of "
-                        + String.join(", ", PARTS.keySet()));
+                        + String.join(", ", Part.keys()));
             }
         }
-        PARTS.forEach((name, part) -> {
-            if (only.isEmpty() || only.contains(ALL) || only.contains(name)) {
-                part.accept(out);
+        for (Part part : Part.values()) {
+            if (only.isEmpty() || only.contains(ALL) || only.contains(part.key())) {
+                report(part, out);
                 out.flush();
             }
-        });
+        }
+    }
+
+    private static void report(Part part, PrintWriter out) {
+        switch (part) {
+            case AIR -> air(out);
+            case CHAINS -> chains(out);
+            case BENCH -> bench(out);
+            case ROAD -> road(out);
+            case READERS -> readers(out);
+            case COLUMNS -> columns(out);
+            case TRUST -> trust(out);
+            case TRIMS -> trims(out);
+            case SETTINGS -> settings(out);
+            case LIVES -> lives(out);
+        }
     }
 
     /** What people and benches do beside the faults that are looked for. */
@@ -141,11 +161,8 @@ final class JudgementBenchmark {
         int gains = 0;
         double worst = 0;
         for (int i = 0; i < READERS; i++) {
-            Random random = new Random(50_000 + i);
-            RoadTrial.Reader reader = RoadTrial.Reader.drawn(0.03 * (random.nextDouble() - 0.5),
-                    0.94 + 0.12 * random.nextDouble(), random);
-            RoadTrial trial = RoadTrial.of(RoadDrive.Traits.drawn(random), RoadDrive.Mistake.NONE, reader, SECONDS,
-                    random);
+            RoadTrial trial = RoadTrial.ofReader(i, SECONDS);
+            RoadTrial.Reader reader = trial.reader();
             Agreement found = Objects.requireNonNull(trial.judged().agreement());
             offsets += reader.offset() >= found.offsetLow() && reader.offset() <= found.offsetHigh() ? 1 : 0;
             Double gain = found.gain();

@@ -63,7 +63,7 @@ public record Drive(double[] time, float[] controller, float[] reader, float @Nu
     }
 
     private float @Nullable [] onEachRow(float @Nullable [] channel) {
-        return channel == null ? null : OnClock.later(time, channel, 0);
+        return channel == null ? null : OnClock.whole(time, channel);
     }
 
     /** Returns the median step from one row to the next, s. */

@@ -41,6 +41,16 @@ final class OnClock {
         return put(time, values, later, time.length, i -> time[i], Drive.GAP);
     }
 
+    /** Fills the holes of a channel on its own rows; one without holes is returned as it is. */
+    static float[] whole(double[] time, float[] values) {
+        for (float value : values) {
+            if (Float.isNaN(value)) {
+                return later(time, values, 0);
+            }
+        }
+        return values;
+    }
+
     /** Interpolates a channel onto the rows of another log, both on one clock. */
     static float[] rows(double[] time, float[] values, double[] rows, double gap) {
         return put(time, values, 0, rows.length, i -> rows[i], gap);

@@ -207,7 +207,7 @@ record ReaderResponse(double delay, double filter) {
     /** Returns what the controller showed, averaged as the reader does. */
     float[] averaged(Drive drive) {
         double[] t = drive.time();
-        return filtered(OnClock.later(t, drive.controller(), 0), i -> t[i] - t[i - 1]);
+        return filtered(OnClock.whole(t, drive.controller()), i -> t[i] - t[i - 1]);
     }
 
     /**

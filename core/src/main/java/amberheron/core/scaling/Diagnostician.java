@@ -37,6 +37,8 @@ public final class Diagnostician {
 
     private final OutputLaw law;
     private final Reader reader;
+    /** The right setting as it is typed, and in its plainest form. */
+    private final ReaderSetting typed;
     private final ReaderSetting right;
     private final ReaderSetting set;
     private final boolean settingIsRight;
@@ -57,6 +59,7 @@ public final class Diagnostician {
     private Diagnostician(OutputLaw law, Reader reader, ReaderSetting right, KnownLaws known) {
         this.law = law;
         this.reader = reader;
+        this.typed = right;
         // An equation is looked up thousands of times.
         this.right = SettingFinder.plainest(right, reader.input());
         this.set = SettingFinder.plainest(Objects.requireNonNullElse(reader.setting(), right), reader.input());
@@ -98,7 +101,7 @@ public final class Diagnostician {
         boolean misfit = (speaks.misfit() > MISFIT && mistyped * 3 > seen.size())
                 || (mistyped > 0 && doubtful.size() > mistyped && doubtful.size() * 2 > seen.size());
         boolean onePlace = onePlace(seen);
-        Offers offers = new Offers(law, reader, evidence, fits);
+        Offers offers = new Offers(law, reader, typed, evidence, fits);
         boolean writtenWrong = !agrees && speaks.hypothesis().fault().equals(Fault.of(Cause.NONE));
         Diagnosis.Offer offer = misfit || onePlace || writtenWrong ? null : offers.find(speaks);
         return new Diagnosis(causes, agrees, worst, offer, offer != null || misfit || onePlace ? null : offers.first(),
@@ -185,7 +188,7 @@ public final class Diagnostician {
     private static List<Doubtful> doubtful(Evidence evidence, Evidence.Fit fit, Observations seen) {
         Stream<Doubtful> mistyped = evidence.mistyped(fit).stream()
                 .map(i -> new Doubtful(i, fit.shown(seen, i), null));
-        Evidence.Exchange exchanged = fit.exchanged();
+        WrittenRows.Exchange exchanged = fit.exchanged();
         Stream<Doubtful> both = exchanged == null
                 ? Stream.of()
                 : Stream.of(exchanged.first(), exchanged.second())

@@ -36,30 +36,14 @@ final class Evidence {
     /** Index of the noise level that a fit begins with. */
     private static final int USUAL = 2;
     static final double USUAL_NOISE = NOISE[USUAL];
-    /** Probability that a row is mistyped; from memory. */
-    private static final double MISTYPED = 0.004;
-    /** Probability that one digit of a row, or two neighbours, were hit wrongly; from memory. */
-    private static final double SLIP = 0.004;
-    /** Probability that two rows were written into each other's place, from an audit of cases. */
-    private static final double EXCHANGED = 0.02;
-    /** Misfit of a row, in standard deviations, from which it is looked at whether it was written down wrong. */
-    private static final double ODD = 3;
-    /** Number of such rows from which two that were exchanged explain nothing. */
-    private static final int MOST_ODD = 6;
     /** Squared misfit of a row above which it counts as mistyped rather than as evidence. */
     private static final double CAP = 20;
-    /**
-     * Standard deviation of how far a meter or gauge bends, or moves while it warms, as part of the volts that were tried: up
-     * to 0.5 % is met, from an audit.
-     */
-    private static final double BEND = 0.0025;
     /** Parts of the volts at which the end of an input is looked for beside another fault. */
     private static final double[] ENDS = {0.4, 0.6, 0.75};
     /** Part of the greatest misfit from which no node of a search lies near anything. */
     private static final double FAR = 0.99;
     /** Misfit up to which a fault explains all points. */
     private static final double EXPLAINED = 1.0;
-    private static final int FAR_TOO_MANY = 99;
     private static final int NODES = 41;
     private static final int INNER = 21;
     private static final double WIDTH = 5;
@@ -71,11 +55,6 @@ final class Evidence {
     private static final int FEW = 24;
     /** Difference of log-likelihood below the best from which a hypothesis is not refined. */
     private static final double HOPELESS = 40;
-    /** Difference of logarithms from which the lesser part of a sum is left out. */
-    private static final double NEGLIGIBLE = 25;
-    private static final double HALF_LOG_TAU = Math.log(2 * Math.PI) / 2;
-    private static final double HALF = Math.log(2);
-    private static final double LOG_TYPED = Math.log(1 - MISTYPED - SLIP);
 
     private final Observations all;
     private final Observations few;
@@ -83,8 +62,7 @@ final class Evidence {
     private final double[] ownAll;
     private final double[] ownFew;
     private final double step;
-    /** Log-density of a mistyped row, which may be anywhere. */
-    private final double outlierLogDensity;
+    private final WrittenRows written;
     /** Variance of the display's last digit. */
     private final double display;
     /** The least misfit of any hypothesis so far; one with far more is not refined. */
@@ -103,7 +81,7 @@ final class Evidence {
         this.ownAll = slopes(all, perVolt);
         this.ownFew = slopes(few, perVolt);
         this.step = step;
-        this.outlierLogDensity = Math.log(MISTYPED / span);
+        this.written = new WrittenRows(span);
         // A display without a last digit still has one.
         double digit = Math.max(all.digit(), 1e-5 * span);
         this.display = digit * digit / 12;
@@ -124,7 +102,7 @@ final class Evidence {
      */
     @SuppressWarnings("ArrayRecordComponent")
     record Fit(Hypothesis hypothesis, double[] values, double misfit, double noise, double logEvidence,
-            List<Sample> samples, @Nullable Exchange exchanged) {
+            List<Sample> samples, WrittenRows.@Nullable Exchange exchanged) {
         double shown(double volts, double lambda) {
             return hypothesis.model().shown(volts, lambda, values);
         }
@@ -132,17 +110,6 @@ final class Evidence {
         /** Returns the number that it predicts for a row: with the engine running where it ran. */
         double shown(Observations seen, int row) {
             return hypothesis.model().shown(seen.volts(row), seen.lambda(row), seen.running(row), values);
-        }
-    }
-
-    /** Two rows whose readings are in each other's place. */
-    record Exchange(int first, int second) {
-        boolean has(int row) {
-            return row == first || row == second;
-        }
-
-        int other(int row) {
-            return row == first ? second : first;
         }
     }
 
@@ -158,7 +125,7 @@ final class Evidence {
                 hypotheses.stream().filter(h -> h.fault().second() == null).map(h -> weigh(h, few)).toList());
         int needed = rough.stream().max(Comparator.comparingDouble(Fit::logEvidence))
                 .filter(f -> f.misfit() < EXPLAINED)
-                .map(f -> f.hypothesis().parameters().size()).orElse(FAR_TOO_MANY);
+                .map(f -> f.hypothesis().parameters().size()).orElse(Integer.MAX_VALUE);
         // Two faults with more to fit than one that explains all are no answer: being rare, they have no weight.
         hypotheses.stream().filter(h -> h.fault().second() != null && h.parameters().size() <= needed)
                 .forEach(h -> rough.add(weigh(h, few)));
@@ -190,16 +157,17 @@ final class Evidence {
         double[] usual = scales.usual();
         double[] predicted = IntStream.range(0, seen.size())
                 .mapToDouble(i -> h.model().shown(seen.volts(i), seen.lambda(i), seen.running(i), at)).toArray();
-        Exchange exchanged = null;
+        WrittenRows.@Nullable Exchange exchanged = null;
         for (int k = 0; k < NOISE.length; k++) {
-            Rows rows = new Rows(seen, predicted, scales.at(k));
-            double wider = at.length == 0 ? 0 : at.length * Math.log(mean(rows.sigma) / mean(usual));
-            levels[k] = Math.log(BELIEF[k]) + rows.logLikelihood() + rows.bend(scales) + rows.exchange()
+            double[] sigma = scales.at(k);
+            WrittenRows.Under rows = written.under(seen, predicted, sigma);
+            double wider = at.length == 0 ? 0 : at.length * Math.log(mean(sigma) / mean(usual));
+            levels[k] = Math.log(BELIEF[k]) + rows.logLikelihood() + rows.bend(scales.model) + rows.exchange()
                     + Math.min(0, logVolume + wider);
             if (levels[k] > most) {
                 most = levels[k];
                 likeliest = k;
-                exchanged = rows.likeliest;
+                exchanged = rows.likeliest();
             }
         }
         double top = most;
@@ -214,92 +182,6 @@ final class Evidence {
                 samples.isEmpty() ? List.of(new Sample(at, 1)) : samples, exchanged);
     }
 
-    /** The rows under a hypothesis whose parameters are fixed, at one level of noise. */
-    private final class Rows {
-        private final Observations seen;
-        private final double[] predicted;
-        private final double[] sigma;
-        private final double[] log;
-        /** Two rows that are likelier exchanged than not; null for none. */
-        private @Nullable Exchange likeliest;
-
-        Rows(Observations seen, double[] predicted, double[] sigma) {
-            this.seen = seen;
-            this.predicted = predicted;
-            this.sigma = sigma;
-            log = new double[predicted.length];
-            for (int i = 0; i < log.length; i++) {
-                log[i] = logDensity(seen, i, predicted[i], sigma[i]);
-            }
-        }
-
-        double logLikelihood() {
-            return Arrays.stream(log).sum();
-        }
-
-        private boolean odd(int i) {
-            return Math.abs(seen.shown(i) - predicted[i]) > ODD * sigma[i];
-        }
-
-        /** Returns what is added to the log-likelihood since any two rows may have been exchanged. */
-        double exchange() {
-            int n = log.length;
-            int[] odd = IntStream.range(0, n).filter(this::odd).toArray();
-            if (odd.length > MOST_ODD) {
-                return 0;
-            }
-            double each = EXCHANGED / (n * (n - 1) / 2.0);
-            double sum = 1 - EXCHANGED;
-            double most = sum;
-            for (int a = 0; a < odd.length; a++) {
-                for (int b = a + 1; b < odd.length; b++) {
-                    int i = odd[a];
-                    int j = odd[b];
-                    double more = logNormal(seen.shown(j) - predicted[i], sigma[i])
-                            + logNormal(seen.shown(i) - predicted[j], sigma[j]) - log[i] - log[j];
-                    double part = each * Math.exp(Math.min(600, more));
-                    sum += part;
-                    if (part > most) {
-                        most = part;
-                        likeliest = new Exchange(i, j);
-                    }
-                }
-            }
-            return Math.log(sum);
-        }
-
-        /**
-         * Returns what is added to the log-likelihood since the meter may bend between the ends of the volts, and move on
-         * from the first row to the last, each by some of a normal distribution, integrated in closed form.
-         */
-        double bend(Scales scales) {
-            int n = log.length;
-            double a = 1 / (BEND * BEND);
-            double c = a;
-            double m = 0;
-            double p = 0;
-            double q = 0;
-            for (int i = 0; i < n; i++) {
-                double r = seen.shown(i) - predicted[i];
-                if (LOG_TYPED + logNormal(r, sigma[i]) < log[i] - HALF) {
-                    // Written down wrong: it says nothing of the meter.
-                    continue;
-                }
-                double w = 1 / (sigma[i] * sigma[i]);
-                double bow = scales.model[i] * seen.bow(i);
-                double drift = scales.model[i] * seen.drift(i);
-                a += w * bow * bow;
-                c += w * drift * drift;
-                m += w * bow * drift;
-                p += w * bow * r;
-                q += w * drift * r;
-            }
-            double determinant = a * c - m * m;
-            return (c * p * p - 2 * m * p * q + a * q * q) / determinant / 2
-                    - Math.log(determinant * BEND * BEND * BEND * BEND) / 2;
-        }
-    }
-
     private static double residual(Hypothesis h, Observations seen, int i, double[] at) {
         return seen.shown(i) - h.model().shown(seen.volts(i), seen.lambda(i), seen.running(i), at);
     }
@@ -308,33 +190,9 @@ final class Evidence {
         double sum = 0;
         for (int i = 0; i < seen.size(); i++) {
             double predicted = h.model().shown(seen.volts(i), seen.lambda(i), seen.running(i), at);
-            sum += logDensity(seen, i, predicted, sigma[i]);
+            sum += written.logDensity(seen, i, predicted, sigma[i]);
         }
         return sum;
-    }
-
-    /** Returns the log-density of a row: as the model predicts, or mistyped by a slip, or anywhere. */
-    private double logDensity(Observations seen, int row, double predicted, double sigma) {
-        double residual = seen.shown(row) - predicted;
-        double log = LOG_TYPED + logNormal(residual, sigma);
-        double wrong = outlierLogDensity;
-        if (Math.abs(residual) > ODD * sigma) {
-            double[] meant = seen.meant(row);
-            double slip = 0;
-            for (double other : meant) {
-                slip += Math.exp(logNormal(other - predicted, sigma));
-            }
-            wrong = Math.log(Math.exp(wrong) + SLIP / meant.length * slip);
-        }
-        double apart = log - wrong;
-        return Math.abs(apart) > NEGLIGIBLE
-                ? Math.max(log, wrong)
-                : Math.max(log, wrong) + Math.log1p(Math.exp(-Math.abs(apart)));
-    }
-
-    private static double logNormal(double residual, double sigma) {
-        double t = residual / sigma;
-        return -t * t / 2 - Math.log(sigma) - HALF_LOG_TAU;
     }
 
     /** The rows that are likelier mistyped than what a fit says. */
@@ -343,9 +201,8 @@ final class Evidence {
                 .at(Arrays.binarySearch(NOISE, fit.noise()));
         return IntStream.range(0, all.size())
                 .filter(i -> fit.exchanged() == null || !fit.exchanged().has(i))
-                .filter(i -> logNormal(residual(fit.hypothesis(), all, i, fit.values()), sigma[i]) < outlierLogDensity)
-                .boxed()
-                .toList();
+                .filter(i -> written.likelierMistyped(residual(fit.hypothesis(), all, i, fit.values()), sigma[i]))
+                .boxed().toList();
     }
 
     /**
@@ -569,7 +426,7 @@ final class Evidence {
         }
         double determinant = new LUDecomposition(new Array2DRowRealMatrix(information, false)).getDeterminant();
         return whole(h, seen, best, scales,
-                count * HALF_LOG_TAU - Math.log(Math.max(determinant, 1e-300)) / 2 + density, List.of());
+                count * WrittenRows.HALF_LOG_TAU - Math.log(Math.max(determinant, 1e-300)) / 2 + density, List.of());
     }
 
     private static List<double[]> starts(Hypothesis h) {

@@ -18,12 +18,19 @@ final class Offers {
 
     private final OutputLaw law;
     private final Reader reader;
+    private final ReaderSetting right;
     private final Evidence evidence;
     private final List<Diagnostician.Weighed> fits;
 
-    Offers(OutputLaw law, Reader reader, Evidence evidence, List<Diagnostician.Weighed> fits) {
+    /**
+     * Prepares offers.
+     *
+     * @param right setting for the law with nothing wrong on the way
+     */
+    Offers(OutputLaw law, Reader reader, ReaderSetting right, Evidence evidence, List<Diagnostician.Weighed> fits) {
         this.law = law;
         this.reader = reader;
+        this.right = right;
         this.evidence = evidence;
         this.fits = fits;
     }
@@ -43,12 +50,17 @@ final class Offers {
     @Nullable
     Offer find(Evidence.Fit best) {
         Hypothesis h = best.hypothesis();
-        ReaderSetting typed = SettingFinder.find(law, h.left().apply(best.values()), reader).orElse(null);
-        if (typed == null || !h.tellsTheWire()) {
+        if (!h.tellsTheWire()) {
+            return null;
+        }
+        WireEffect left = h.left().apply(best.values());
+        // A search of rows takes longer than all else here, and with nothing on the way it was made already.
+        ReaderSetting typed = left.equals(WireEffect.NONE) ? right : SettingFinder.find(law, left, reader).orElse(null);
+        if (typed == null) {
             return null;
         }
         ReaderSetting plain = SettingFinder.plainest(typed, reader.input());
-        Range range = holds(plain, h.left().apply(best.values()), new Range(law.richest(), law.leanest()));
+        Range range = holds(plain, left, new Range(law.richest(), law.leanest()));
         if (!range.isWide()) {
             return null;
         }
@@ -88,7 +100,7 @@ final class Offers {
     ReaderSetting first() {
         double wrong = fits.stream().filter(w -> w.fault().causes().stream().anyMatch(Cause::isOfTheSetting))
                 .mapToDouble(Diagnostician.Weighed::probability).sum();
-        return wrong > Diagnosis.SURE ? SettingFinder.find(law, reader).orElse(null) : null;
+        return wrong > Diagnosis.SURE ? right : null;
     }
 
     /** Returns the wires that are likely, the likeliest first; where nothing can be told of one, no setting holds for it. */

@@ -127,10 +127,9 @@ final class Suspects {
             all.add(Hypothesis.fixed(Fault.of(Cause.NONE), 1, FaultParameters.NONE, WireEffect.NONE,
                     (v, l) -> reader.shows(right, v)));
         }
-        List<Way> ways = Stream.concat(Stream.of(SHIFTED, LOADED), pulledUp().stream()).toList();
-        for (Way way : ways) {
-            all.add(on(way, Fault.of(way.cause()), 1, FaultParameters.NONE, v -> reader.shows(set, v)));
-        }
+        List<Way> pulledUp = pulledUp();
+        Stream.concat(Stream.of(SHIFTED, LOADED), pulledUp.stream()).forEach(
+                way -> all.add(on(way, Fault.of(way.cause()), 1, FaultParameters.NONE, v -> reader.shows(set, v))));
         if (seen.bothWays()) {
             // Heater and alternator move the grounds only while it runs.
             all.add(new Hypothesis(Fault.of(Cause.GROUND_SHIFT), 1, List.of(SHIFT),
@@ -164,7 +163,7 @@ final class Suspects {
             all.add(new Hypothesis(Fault.of(Cause.WRONG_STOICH), NO_FUEL, List.of(Parameter.even(Name.STOICH, 5, 18)),
                     FaultParameters.NONE, free, p -> WireEffect.NONE));
         }
-        all.addAll(pairs(mistakes, unlisted));
+        all.addAll(pairs(mistakes, pulledUp, unlisted));
         return all;
     }
 
@@ -175,9 +174,8 @@ final class Suspects {
     }
 
     /** Combines two faults: a wrong setting with an effect on the way, or two effects on the way. */
-    private List<Hypothesis> pairs(List<Mistake> mistakes, double unlisted) {
+    private List<Hypothesis> pairs(List<Mistake> mistakes, List<Way> pulledUp, double unlisted) {
         Way ends = Way.clipped(law.lowestVolts(), law.highestVolts());
-        List<Way> pulledUp = pulledUp();
         List<Way> ways = Stream.concat(Stream.of(SHIFTED, LOADED, ends), pulledUp.stream()).toList();
         List<Hypothesis> pairs = new ArrayList<>();
         for (Mistake m : mistakes) {
@@ -203,10 +201,14 @@ final class Suspects {
         return pairs;
     }
 
+    /** Returns the voltages at which settings are compared. */
+    private static DoubleStream over(double low, double high) {
+        return IntStream.rangeClosed(0, LOOKED_AT).mapToDouble(i -> low + (high - low) * i / LOOKED_AT);
+    }
+
     /** Returns whether a mistake shows such numbers as were shown at any volts that the input can see. */
     private boolean reaches(Mistake mistake) {
-        DoubleSummaryStatistics shows = IntStream.rangeClosed(0, LOOKED_AT).mapToDouble(i -> reader.input().minVolts()
-                + (reader.input().maxVolts() - reader.input().minVolts()) * i / LOOKED_AT)
+        DoubleSummaryStatistics shows = over(reader.input().minVolts(), reader.input().maxVolts())
                 .map(mistake.shown()).summaryStatistics();
         double room = LEAST_ROOM * (shows.getMax() - shows.getMin());
         return 2 * IntStream.range(0, seen.size())
@@ -319,8 +321,7 @@ final class Suspects {
 
     /** Whether a mistake shows what the noted setting shows, over all that the law puts out. */
     private boolean asNoted(Mistake mistake) {
-        return IntStream.rangeClosed(0, LOOKED_AT)
-                .mapToDouble(i -> law.lowestVolts() + (law.highestVolts() - law.lowestVolts()) * i / LOOKED_AT)
+        return over(law.lowestVolts(), law.highestVolts())
                 .allMatch(v -> Math.abs(reader.scale()
                         .toLambda(mistake.shown().applyAsDouble(v) - reader.shows(set, v))) <= Tolerance.LAMBDA);
     }
@@ -367,8 +368,7 @@ final class Suspects {
         Map<String, ReaderSetting> others = new LinkedHashMap<>();
         for (OutputLaw other : known.otherLaws()) {
             SettingFinder.find(other, reader)
-                    .filter(s -> reader.parts(s, right,
-                            IntStream.rangeClosed(0, LOOKED_AT).mapToDouble(i -> low + (high - low) * i / LOOKED_AT)))
+                    .filter(s -> reader.parts(s, right, over(low, high)))
                     .ifPresent(s -> others.put(other.id(), SettingFinder.plainest(s, reader.input())));
         }
         List<Mistake> all = new ArrayList<>();

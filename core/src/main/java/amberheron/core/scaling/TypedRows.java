@@ -59,13 +59,13 @@ final class TypedRows {
      * @param most rows that the table takes
      */
     static Table better(List<Point> targets, Reader reader, Table known, int most) {
-        if (error(known.rows(), targets) <= Math.abs(reader.scale().fromLambda(NOTHING))) {
+        if (error(known.rows(), targets) <= floor(reader)) {
             return known;
         }
         return new TypedRows(targets, reader, known.rows()).search(known, most);
     }
 
-    private double floor() {
+    private static double floor(Reader reader) {
         return Math.abs(reader.scale().fromLambda(NOTHING));
     }
 
@@ -73,7 +73,7 @@ final class TypedRows {
         double least = error(known.rows(), targets);
         List<Point> best = known.rows();
         double low = 0;
-        for (int i = 0; i < HALVINGS && least > floor() && least - low > CLOSE * least; i++) {
+        for (int i = 0; i < HALVINGS && least > floor(reader) && least - low > CLOSE * least; i++) {
             double middle = (low + least) / 2;
             List<Point> found = path(middle, most, best);
             if (found == null) {

@@ -166,10 +166,11 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
         double highest = fuelling.spots().stream().mapToDouble(Spot::load).max().orElseThrow();
         List<Double> speeds = sheet.speedBins();
         List<Double> loads = sheet.loadBins(fuelling.axis(), highest);
+        Targets targets = new Targets(sheet, fuelling.axis(), highest, asked, speeds, loads);
         List<Cell> own = new ArrayList<>();
         for (int y = 0; y < loads.size(); y++) {
             for (int x = 0; x < speeds.size(); x++) {
-                own.add(evidence(fuelling, sheet, asked, speeds, loads, x, y, highest));
+                own.add(evidence(fuelling.spots(), targets, x, y));
             }
         }
         List<Finding> findings = new ArrayList<>();
@@ -190,18 +191,26 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
         if (middles.size() == 1) {
             return true;
         }
-        double below = i > 0 ? middles.get(i) - middles.get(i - 1) : middles.get(1) - middles.get(0);
-        double above = i + 1 < middles.size() ? middles.get(i + 1) - middles.get(i) : below;
-        return value >= middles.get(i) - below / 2 && value < middles.get(i) + above / 2;
+        return value >= middles.get(i) - below(middles, i) / 2 && value < middles.get(i) + above(middles, i) / 2;
     }
 
-    private static Cell evidence(Fuelling fuelling, TrimSheet sheet, Asked asked, List<Double> speeds,
-            List<Double> loads, int x, int y, double highest) {
+    /** Returns the way from a bin's middle to the one below it; the lowest reaches as far down as up. */
+    private static double below(List<Double> middles, int i) {
+        return i > 0 ? middles.get(i) - middles.get(i - 1) : middles.get(1) - middles.get(0);
+    }
+
+    /** Returns the way from a bin's middle to the one above it; the highest reaches as far up as down. */
+    private static double above(List<Double> middles, int i) {
+        return i + 1 < middles.size() ? middles.get(i + 1) - middles.get(i) : below(middles, i);
+    }
+
+    private static Cell evidence(List<Spot> spots, Targets targets, int x, int y) {
+        List<Double> speeds = targets.speeds();
+        List<Double> loads = targets.loads();
         double speed = speeds.get(x);
         double load = loads.get(y);
-        List<Spot> in = fuelling.spots().stream()
+        List<Spot> in = spots.stream()
                 .filter(s -> within(speeds, x, s.speed()) && within(loads, y, s.load())).toList();
-        Targets targets = new Targets(sheet, fuelling.axis(), highest, asked, speeds, loads);
         double target = targets.at(speed, load);
         double seconds = in.stream().mapToDouble(Spot::seconds).sum();
         if (seconds <= 0) {
@@ -230,10 +239,8 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
         if (middles.size() == 1) {
             return 0;
         }
-        double below = i > 0 ? middles.get(i) - middles.get(i - 1) : middles.get(1) - middles.get(0);
-        double above = i + 1 < middles.size() ? middles.get(i + 1) - middles.get(i) : below;
         double off = value - middles.get(i);
-        return Math.min(1, Math.abs(off) / (off < 0 ? below : above) * 2);
+        return Math.min(1, Math.abs(off) / (off < 0 ? below(middles, i) : above(middles, i)) * 2);
     }
 
     /** The mixture that is wanted at any speed and load. */
