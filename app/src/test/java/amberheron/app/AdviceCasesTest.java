@@ -14,6 +14,7 @@ import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
 import amberheron.core.finding.Origin;
 import amberheron.core.harness.Chart;
+import amberheron.core.harness.Joints;
 import amberheron.core.job.Job;
 import amberheron.core.job.Output;
 import amberheron.core.job.Station;
@@ -90,6 +91,14 @@ class AdviceCasesTest {
                 at(scale, Station.SCALE, "Type the setting; engine off, apply 0.65 V and note what",
                         "The check points: the reader or its setting changed",
                         j -> reader(j, r -> r.withSetting(null))),
+                at(scale, Station.SCALE, "Nobody has read the controller's own number: at one check point",
+                        "Volts are turned into a mixture by the law",
+                        j -> points(j, p -> new CheckPoint(p.volts(), null, p.shown(), p.note(), p.origin(),
+                                p.engine(), p.id()))),
+                at(scale, Station.SCALE, "Mend the wiring first.",
+                        "Source, engine running: More than a controller stands",
+                        j -> j.withWiring(j.wiring().withSources(j.wiring().sources().stream()
+                                .map(s -> s.withVolts(KeyState.RUNNING, 17.2)).toList()))),
                 at(scale, Station.SCALE, "Write the sheet.", "Shown agrees with true at 5 points over the range.",
                         j -> j),
                 at(prove, Station.PROVE, "Write the sheet.", "What this reader shows cannot be logged.",
@@ -129,12 +138,13 @@ class AdviceCasesTest {
                 at(wire, Station.WIRE, "Take source A.", "A proper source: take it.",
                         j -> j.withWiring(j.wiring().withTaken(null))),
                 at(wire, Station.WIRE, "Fuse: Not above the draw while heating: it will blow on a",
-                        "draw 2.8 A < fuse ≤ 10.0 A", j -> j.withWiring(j.wiring().withFuse(0.5))),
+                        "draw 2.8 A < fuse ≤ 7.5 A", j -> j.withWiring(j.wiring().withFuse(0.5))),
                 at(wire, Station.WIRE, "Enter the fuse.", "A reading that is missing never counts as a pass.",
                         j -> j.withWiring(j.wiring().withFuse(null))),
                 at(wire, Station.WIRE, "No line yet for: power, switched to power source; heater",
                         "Drawn up before anything is cut; colours are",
-                        j -> j.withWiring(j.wiring().withHarness(j.wiring().harness().withChart(Chart.EMPTY)))),
+                        j -> j.withWiring(j.wiring().withHarness(j.wiring().harness().withChart(Chart.EMPTY)
+                                .withJoints(Joints.NONE)))),
                 at(wire, Station.WIRE, "Measure: engine running.", "A reading that is missing never counts as a pass.",
                         j -> j.withWiring(j.wiring().withSources(
                                 j.wiring().sources().stream().map(s -> s.withVolts(KeyState.RUNNING, null)).toList()))),

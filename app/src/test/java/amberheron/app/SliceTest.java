@@ -7,7 +7,11 @@ import amberheron.core.freeair.AirField;
 import amberheron.core.freeair.Condition;
 import amberheron.io.book.JobBook;
 import amberheron.io.pack.PackCheck;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.time.Duration;
+import java.time.Instant;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -26,7 +30,8 @@ class SliceTest extends WindowTest {
         type("660 cc");
         type("3");
         find("fuel e85");
-        for (String question : new String[]{"aspiration", "what reads the signal", "state of the exhaust"}) {
+        for (String question : new String[]{"aspiration", "volts of the electrical system", "what reads the signal",
+                "state of the exhaust"}) {
             assertThat(text("reasons.next")).isEqualTo("Enter: " + question + ".");
             next();
             hands.push(KeyCode.SPACE);
@@ -76,7 +81,8 @@ class SliceTest extends WindowTest {
         hands.push(KeyCode.ALT, KeyCode.DIGIT3);
         next();
         type("fuse 7");
-        for (String entry : new String[]{"0", "12.4", "9.7", "14.1", "13.9", "14", "15", "4", "5", "1.5 m", "1 mm²"}) {
+        for (String entry : new String[]{"0", "12.4", "9.7", "14.1", "13.9", "14", "15", "4", "5", "0.75 mm²", "1 mm²",
+                "1.5 m"}) {
             next();
             type(entry);
         }
@@ -144,6 +150,9 @@ class SliceTest extends WindowTest {
         type(home.resolve("nowhere.csv").toString());
         waitUntil(() -> shows("no such file"));
         hands.push(KeyCode.CONTROL, KeyCode.A);
+        // Driven after the setting was typed.
+        Files.setLastModifiedTime(home.resolve("logs/SB-014-drive.csv"),
+                FileTime.from(Instant.now().plus(Duration.ofDays(1))));
         type(home.resolve("logs/SB-014-drive.csv").toString());
         waitUntil(() -> session.job().proving() != null);
         assertThat(shows("λ over 18 min")).isTrue();

@@ -8,15 +8,18 @@ import amberheron.app.parts.Pressable;
 import amberheron.app.session.Session;
 import amberheron.app.session.Threads;
 import amberheron.app.shell.Shell;
+import amberheron.core.harness.HarnessCheck;
 import amberheron.core.job.Job;
-import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
+import amberheron.core.placement.PlaceCheck;
 import amberheron.core.units.Phrase;
+import amberheron.core.wiring.WireCheck;
 import amberheron.io.book.JobBook;
 import amberheron.io.catalogue.Catalogue;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayDeque;
@@ -56,6 +59,7 @@ class WholeJobTest {
     /** What is measured on any car here; a star stands for the part's id. Several answers are given one after the other. */
     private static final String MEASURED = """
             plan.condition = sound
+            plan.supply = 12
             place.piece.*.diameter = 45
             place.piece.*.slope = 5
             place.neighbour.*.gap = 150
@@ -81,6 +85,7 @@ class WholeJobTest {
             wire.fuse = 5
             wire.feed.length = 2
             wire.feed.section = 1.5
+            wire.feed.leads = 0.75
             wire.toBattery = 1.2
             wire.toReader = 0.4
             wire.section = 1.5
@@ -238,8 +243,14 @@ class WholeJobTest {
         }
         Matcher volts = VOLTS.matcher(next);
         boolean point = id.equals("scale.volts") && volts.find();
-        write(point ? volts.group(1) : asked(id, next));
+        boolean own = id.equals("scale.true");
+        write(point ? volts.group(1) : own ? "14.2" : asked(id, next));
         push(KeyCode.ENTER);
+        if (own) {
+            // The reader shows what the controller shows.
+            write("14.2");
+            push(KeyCode.ENTER);
+        }
         if (point) {
             // As the law has it, at whatever volts are asked for.
             write(Phrase.say("%.1f", 2 * Double.parseDouble(volts.group(1)) + 9));
@@ -295,7 +306,7 @@ class WholeJobTest {
                 scale.reader = Logger
                 """);
         given("prove.file = " + log());
-        assertThat(walk()).isLessThanOrEqualTo(387);
+        assertThat(walk()).isLessThanOrEqualTo(415);
         proven();
     }
 
@@ -305,12 +316,17 @@ class WholeJobTest {
             double afr = 14.7 + 2.5 * Math.sin(i / 15.0);
             rows.append(Phrase.say("%.2f,%.2f,%.1f%n", i * 0.25, afr, afr));
         }
-        return Files.writeString(home.resolve("drive.csv"), rows);
+        Path log = Files.writeString(home.resolve("drive.csv"), rows);
+        // Driven after all that comes before it.
+        return Files.setLastModifiedTime(log, FileTime.from(Instant.now().plus(Duration.ofDays(1))));
     }
 
+    /** All is proven; what was taken in haste stays a reservation: the heater on while the pipe is wet, off the mark, in the spray. */
     private void proven() {
-        assertThat(Arrays.stream(Station.values()).filter(s -> session.review().state(s) != LinkState.PROVEN).toList())
+        assertThat(Arrays.stream(Station.values()).filter(s -> !session.review().state(s).done()).toList())
                 .isEqualTo(List.of());
+        assertThat(session.review().reservations()).extracting(r -> r.finding().check().id())
+                .containsOnly(PlaceCheck.DRY, WireCheck.HEATER, PlaceCheck.MOVED, HarnessCheck.ROUTE_SPRAY);
     }
 
     @Test
@@ -330,7 +346,7 @@ class WholeJobTest {
                 scale.reader = Second
                 """);
         given("prove.file = " + log());
-        assertThat(walk()).isLessThanOrEqualTo(366);
+        assertThat(walk()).isLessThanOrEqualTo(384);
         proven();
     }
 }

@@ -67,7 +67,7 @@ class WireLeavesTest extends WindowTest {
     void theChartIsClearedOfDoubts() {
         wire("SB-016");
         find("harness strip");
-        assertThat(drawn("WH · TWIN, tell apart")).isTrue();
+        assertThat(drawn("GN · TWIN, tell apart")).isTrue();
         find("conductor chart");
         for (String tag : List.of("3", "4")) {
             press("wire.chart.row." + tag);
@@ -275,7 +275,7 @@ class WireLeavesTest extends WindowTest {
         wire("SB-016");
         find("harness strip");
         Node strip = byId("wire.strip");
-        Node words = hands.find(n -> n instanceof Text t && t.getText().startsWith("BK")).orElseThrow();
+        Node words = hands.find(n -> n instanceof Text t && t.getText().startsWith("OG/GN")).orElseThrow();
         Bounds at = words.localToScreen(words.getBoundsInLocal());
         hands.moveTo(at.getMinX() + 60, at.getMaxY() + 2).press(MouseButton.PRIMARY).release(MouseButton.PRIMARY);
         assertThat(strip.isVisible()).isTrue();

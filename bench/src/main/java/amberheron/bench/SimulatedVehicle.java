@@ -52,6 +52,7 @@ public final class SimulatedVehicle {
         }
         double lost = switch (behaviour) {
             case WEAK -> 2.4;
+            case TOO_MUCH -> battery > 13 ? -3.1 : 0.1;
             case SAGS_WHILE_CRANKING -> key == KeyState.CRANKING ? 4.6 : 0.1;
             case DISTURBED -> key == KeyState.LAMPS || key == KeyState.INDICATORS ? 1.6 : 0.1;
             default -> 0.1;

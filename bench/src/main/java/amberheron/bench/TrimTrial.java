@@ -1,9 +1,9 @@
 package amberheron.bench;
 
-import amberheron.core.display.DisplaySetUp;
 import amberheron.core.drivelog.Drive;
 import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.EngineAsked;
+import amberheron.core.mixture.FuelKind;
 import amberheron.core.trim.TrimPlan;
 import amberheron.core.trim.TrimPlan.Cell;
 import amberheron.core.trim.TrimPlan.State;
@@ -54,7 +54,7 @@ public record TrimTrial(double off, double offUnderLoad, double thermostat, Driv
             rpm += (toRpm - rpm) * Math.min(1, 1 / RATE / 0.6) + 4 * random.nextGaussian();
             load += (toLoad - load) * Math.min(1, 1 / RATE / 0.25) + 150 * random.nextGaussian();
             double under = Math.clamp((load / 101_325 - 0.6) / 0.3, 0, 1);
-            double target = 1 + under * (DisplaySetUp.fullLoad(false) - 1);
+            double target = 1 + under * (FuelKind.PETROL.bands(false).fullLoad() - 1);
             double closedLoop = under > 0 ? 0 : swing * Math.sin(2 * Math.PI * time[i] / 1.3);
             double burnt = target * (1 + off + under * (offUnderLoad - off)) + closedLoop;
             seen += (burnt - seen) * (1 - Math.exp(-1 / RATE / sensor));

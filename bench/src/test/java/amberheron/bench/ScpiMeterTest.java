@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import amberheron.bench.Meter.Reading;
+import amberheron.core.wiring.Electrics;
 import amberheron.core.wiring.KeyState;
 import amberheron.core.wiring.PowerSource;
 import amberheron.core.wiring.PowerSource.Behaviour;
@@ -180,10 +181,11 @@ class ScpiMeterTest {
             }
             assertThat(meter.name()).isEqualTo("Simulated bench meter");
         }
-        assertThat(source.behaviour()).isEqualTo(fault);
+        assertThat(source.behaviour(Electrics.USUAL)).isEqualTo(fault);
         assertThat(source.at(KeyState.RUNNING).orElseThrow()).isCloseTo(switch (fault) {
             case WEAK -> 11.7;
             case DEAD -> 0.01;
+            case TOO_MUCH -> 17.2;
             default -> 14.0;
         }, within(0.1));
     }

@@ -25,6 +25,7 @@ import amberheron.core.placement.AsFitted;
 import amberheron.core.placement.Candidate;
 import amberheron.core.placement.Placing;
 import amberheron.core.placement.Probe;
+import amberheron.core.plan.Engine;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.plan.JobPlan;
@@ -64,7 +65,9 @@ class ReviewSaysTest {
 
     private static Job proven() {
         Intake intake = Intake.BLANK.withVehicle("van").withDisplacement(2e-3).withCylinders(4)
-                .withFuelSystem(Intake.FuelSystem.INJECTION).withFuel(new Fuel("e5", "E5", 14.7, MADE_UP))
+                .withEngine(e -> e.withFuelSystem(Engine.FuelSystem.INJECTION)
+                        .withAspiration(Engine.Aspiration.NATURAL).withSupply(Engine.Supply.TWELVE))
+                .withFuel(new Fuel("e5", "E5", 14.7, MADE_UP))
                 .withCondition(Intake.Condition.SOUND).withExhaust(RulesSayTest.RUN)
                 .withReaders(Set.of(ReaderKind.LOGGER)).withMaterial(Intake.Material.MILD_STEEL);
         Job job = Job.empty("X").withIntake(intake).withWiring(RulesSayTest.wiring())
@@ -87,7 +90,7 @@ class ReviewSaysTest {
     }
 
     private static CheckPoint running(double volts) {
-        return new CheckPoint(volts, null, 2 * volts + 10, "", TYPED, CheckPoint.Engine.RUNNING);
+        return new CheckPoint(volts, 2 * volts + 10, 2 * volts + 10, "", TYPED, CheckPoint.Engine.RUNNING);
     }
 
     private void reviewed(String title, Job job) {
@@ -175,6 +178,18 @@ class ReviewSaysTest {
                 new CheckPoint(2.5, null, 15.4, "", TYPED), new CheckPoint(4.0, null, 18.4, "", TYPED))));
         changed("another setting noted", j -> j.withReader(
                 READER.withSetting(new ReaderSetting.SlopeOffset(2.375, 7.3125))));
+        changed("law that nobody read", j -> j.withPoints(j.points().stream().map(p -> new CheckPoint(p.volts(), null,
+                p.shown(), "", p.origin(), p.engine())).toList()));
+        changed("24 V", j -> j.withIntake(j.intake().withEngine(e -> e.withSupply(Engine.Supply.TWENTY_FOUR))));
+        changed("28 V with the engine running",
+                j -> j.withWiring(j.wiring().withSource("A", s -> s.withVolts(KeyState.RUNNING, 28.1))));
+        changed("kick start, no lamps", j -> j.withWiring(j.wiring().withLacks(KeyState.CRANKING, true)
+                .withLacks(KeyState.LAMPS, true).withSource("A", s -> s.withVolts(KeyState.CRANKING, null)
+                        .withVolts(KeyState.LAMPS, null))));
+        changed("accessory live too, a longer way for the gas", j -> j.withWiring(j.wiring().withSource("A",
+                s -> s.withVolts(KeyState.ACCESSORY, 12.2))));
+        changed("a fuse of 30 A", j -> j.withWiring(j.wiring().withFuse(30.0)
+                .withFeed(j.wiring().feed().withCrossSection(4e-6))));
         changed("engine never ran", j -> j.withPoints(List.of(point(1), point(4))));
         changed("a second reader, never checked", j -> j.withOutputs(
                 j.outputs().oneMore().with(j.outputs().oneMore().active().withReader(READER)).facing("1")));

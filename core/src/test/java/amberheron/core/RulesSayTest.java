@@ -50,6 +50,7 @@ import amberheron.core.placement.Segment;
 import amberheron.core.placement.Segment.Kind;
 import amberheron.core.placement.Segment.Line;
 import amberheron.core.placement.Site;
+import amberheron.core.plan.Engine;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Tolerance;
@@ -141,7 +142,8 @@ class RulesSayTest {
         Signals signals = Signals.NONE.withOutputOhms(100.0).with(ReaderKind.LOGGER,
                 h -> h.withForm(Form.SINGLE_ENDED).withInputOhms(1e6).withMostVolts(5.0));
         Wiring bare = Wiring.UNMEASURED.withSources(List.of(source())).withTaken("A")
-                .withFeed(new Feed(1.5, 1e-6, false, 45.0, null, null)).withFuse(5.0).withDraw(3.0).withGround(ground)
+                .withFeed(new Feed(1.5, 1e-6, false, 45.0, null, null, null, 0.75e-6)).withFuse(5.0).withDraw(3.0)
+                .withGround(ground)
                 .withSignals(signals).withHeater(new HeaterTiming(HeaterTiming.HeaterSchool.TIMER_RELAY, 30.0));
         List<Wire> wires = new ArrayList<>();
         WireColour.Hue[] hues = WireColour.Hue.values();
@@ -167,7 +169,7 @@ class RulesSayTest {
 
     private static List<Finding> judge(Wiring wiring) {
         return WireRules.judge(wiring,
-                new WireRules.Installation(LOGGER, LAW, new Estimate(15, 40), Tolerance.LAMBDA));
+                new WireRules.Installation(LOGGER, LAW, new Estimate(15, 40), Engine.Supply.TWELVE, Tolerance.LAMBDA));
     }
 
     private void wired(String title, UnaryOperator<Wiring> change) {
@@ -237,9 +239,10 @@ class RulesSayTest {
         wired("heater much too late", w -> w.withHeater(w.heater().withDelay(200.0)));
         wired("heater open", w -> w.withHeater(HeaterTiming.OPEN));
         changed("heater, place not known", WireRules.judge(wiring(),
-                new WireRules.Installation(LOGGER, LAW, null, Tolerance.LAMBDA)));
+                new WireRules.Installation(LOGGER, LAW, null, Engine.Supply.TWELVE, Tolerance.LAMBDA)));
         changed("no law yet", WireRules.judge(wiring(),
-                new WireRules.Installation(LOGGER, null, new Estimate(15, 40), Tolerance.LAMBDA)));
+                new WireRules.Installation(LOGGER, null, new Estimate(15, 40), Engine.Supply.TWELVE,
+                        Tolerance.LAMBDA)));
         for (Form form : Form.values()) {
             wired("hook-up: " + form,
                     w -> w.withSignals(w.signals().with(ReaderKind.LOGGER, h -> h.withForm(form))));

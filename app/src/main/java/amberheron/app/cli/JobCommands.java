@@ -202,7 +202,7 @@ final class JobCommands {
             }
             int exit = report(job, findings, "");
             job.wiring().sources().forEach(s -> out().print(say("source %s (%s): %s%n", s.letter(), s.place(),
-                    s.behaviour().words())));
+                    s.behaviour(job.electrics()).words())));
             OutputLaw law = job.law();
             job.wiring().ground().costs()
                     .forEach(c -> out().print(say("ground “%s”: shift %.1f mV%s%s%n",

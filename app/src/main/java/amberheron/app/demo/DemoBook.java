@@ -41,10 +41,11 @@ import amberheron.core.placement.Probe;
 import amberheron.core.placement.Segment;
 import amberheron.core.placement.Segment.Kind;
 import amberheron.core.placement.Segment.Line;
+import amberheron.core.plan.Engine;
+import amberheron.core.plan.Engine.FuelSystem;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.Intake.Condition;
 import amberheron.core.plan.Intake.Fit;
-import amberheron.core.plan.Intake.FuelSystem;
 import amberheron.core.plan.Intake.Material;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.plan.JobPlan;
@@ -70,7 +71,9 @@ import amberheron.io.log.DriveLog;
 import amberheron.io.log.LogFile;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -189,7 +192,10 @@ public final class DemoBook {
     /** Proven end to end. */
     private static Job harbourVan(Catalogue catalogue, Path home, LocalDate today) {
         Intake intake = Intake.BLANK.withVehicle("Harbour van, turbo three").withDisplacement(0.66e-3).withCylinders(3)
-                .withFuelSystem(FuelSystem.INJECTION).withFuel(catalogue.fuel("e85")).withMaterial(Material.MILD_STEEL)
+                .withEngine(e -> e.withFuelSystem(FuelSystem.INJECTION).withAspiration(Engine.Aspiration.TURBO)
+                        .withCycle(Engine.Cycle.FOUR_STROKE).withSupply(Engine.Supply.TWELVE))
+                .withFuel(catalogue.fuel("e85"))
+                .withMaterial(Material.MILD_STEEL)
                 .withCondition(Condition.SOUND).withReaders(Set.of(ReaderKind.ECU, ReaderKind.GAUGE))
                 .withExhaust(new Exhaust(List.of(
                         new Segment(Line.ALL, Kind.MANIFOLD, 0.14, 0.034, 0.003, rad(-8), null, 0),
@@ -230,6 +236,7 @@ public final class DemoBook {
         job = withPoints(job, today.minusDays(8), setting, new double[]{0.25, 2.75, 4.75}, 1.5, 4.25);
         Path log = home.resolve("logs").resolve("SB-014-drive.csv");
         write(log, driveLog(new SignalChain(law, WireEffect.NONE, reader, setting)));
+        driven(log, today.minusDays(7));
         job = job.withProving(DriveLog.read(job, LogFile.of(log), Map.of(), part -> {
         }).proved(job, simulated(today.minusDays(7))).proving())
                 .withDisplay(Display.UNTOLD.withPickUp(PickUp.ONE_COIL).withKnowsLoad(true)
@@ -246,7 +253,10 @@ public final class DemoBook {
     /** Half done: placed and partly wired, the rest open. */
     private static Job utility(Catalogue catalogue, LocalDate today) {
         Intake intake = Intake.BLANK.withVehicle("Straight-six utility, 1970s").withDisplacement(4.1e-3)
-                .withCylinders(6).withFuelSystem(FuelSystem.CARBURETTOR).withFuel(catalogue.fuel("propane"))
+                .withCylinders(6)
+                .withEngine(e -> e.withFuelSystem(FuelSystem.CARBURETTOR).withAspiration(Engine.Aspiration.NATURAL)
+                        .withCycle(Engine.Cycle.FOUR_STROKE).withSupply(Engine.Supply.TWELVE))
+                .withFuel(catalogue.fuel("propane"))
                 .withCondition(Condition.SOUND).withFit(Fit.CLAMP).withReaders(Set.of(ReaderKind.GAUGE))
                 .withFixedHarness(false)
                 .withExhaust(new Exhaust(List.of(
@@ -288,7 +298,10 @@ public final class DemoBook {
     /** The ground wire is shared with the heater, so the logger reads lean. */
     private static Job sidecar(Catalogue catalogue, LocalDate today) {
         Intake intake = Intake.BLANK.withVehicle("Flat-twin sidecar outfit").withDisplacement(0.75e-3).withCylinders(2)
-                .withBanks(2).withFuelSystem(FuelSystem.CARBURETTOR).withFuel(catalogue.fuel("e5"))
+                .withBanks(2)
+                .withEngine(e -> e.withFuelSystem(FuelSystem.CARBURETTOR).withAspiration(Engine.Aspiration.NATURAL)
+                        .withCycle(Engine.Cycle.FOUR_STROKE).withSupply(Engine.Supply.TWELVE))
+                .withFuel(catalogue.fuel("e5"))
                 .withCondition(Condition.SOUND).withFit(Fit.EXISTING_HOLE)
                 .withReaders(Set.of(ReaderKind.LOGGER, ReaderKind.GAUGE)).withPermanent(false)
                 .withExhaust(new Exhaust(List.of(
@@ -317,7 +330,7 @@ public final class DemoBook {
                         .withFitted(new AsFitted(0.62, rad(61), 0, 0, today.minusDays(1), true, List.of())))
                 .withWiring(DemoWiring
                         .sidecar(List
-                                .of(source(today, "A", "tail lamp relay, brown", 0.01, 12.6, 8.9, 13.9, 13.8, 13.7)
+                                .of(source(today, "A", "horn feed under the tank", 0.01, 12.6, 8.9, 13.9, 13.8, 13.7)
                                         .withHostFuse(7.5).withHostLoad(1.0))))
                 .withAir(coached(catalogue, "factory", AirOfDay.of(294.15, 0.55, 4), today.minusDays(1), ""))
                 .withLaw(law).withReader(reader)
@@ -333,8 +346,9 @@ public final class DemoBook {
     }
 
     private static Job withPoints(Job job, LocalDate day, ReaderSetting setting, double[] off, double... running) {
+        OutputLaw law = java.util.Objects.requireNonNull(job.law());
         SimulatedBench bench = new SimulatedBench(
-                new SignalChain(java.util.Objects.requireNonNull(job.law()),
+                new SignalChain(law,
                         WireRules.effect(job.wiring(), job.intake().readers()),
                         java.util.Objects.requireNonNull(job.reader()), setting),
                 job.id().hashCode());
@@ -342,7 +356,11 @@ public final class DemoBook {
         for (int i = 0; i < off.length + running.length; i++) {
             boolean ran = i >= off.length;
             var reading = bench.take(ran ? running[i - off.length] : off[i]);
-            with = with.withPoint(new CheckPoint(reading.volts(), null, reading.shown(), "", simulated(day),
+            // With the engine running the controller's own display is read as well.
+            Double truth = ran
+                    ? Double.valueOf(CheckPoint.read(law.scale().fromLambda(law.lambdaAt(reading.volts()))))
+                    : null;
+            with = with.withPoint(new CheckPoint(reading.volts(), truth, reading.shown(), "", simulated(day),
                     ran ? CheckPoint.Engine.RUNNING : CheckPoint.Engine.OFF));
         }
         return with;
@@ -382,6 +400,15 @@ public final class DemoBook {
 
     private static double at(float @Nullable [] channel, int i) {
         return channel == null ? 0 : channel[i];
+    }
+
+    /** Gives the log the time at which its logger would have closed it. */
+    private static void driven(Path log, LocalDate day) {
+        try {
+            Files.setLastModifiedTime(log, FileTime.from(day.atTime(9, 15).toInstant(ZoneOffset.UTC)));
+        } catch (IOException e) {
+            // Then it was driven before it was read.
+        }
     }
 
     private static void write(Path file, String text) {

@@ -47,17 +47,18 @@ final class DemoWiring {
 
     static Wiring harbourVan(List<PowerSource> sources, LocalDate wiredOn) {
         Chart chart = new Chart(List.of(lead("1", Work.PUMP, "k", "turquoise", "turquoise"),
-                lead("2", Work.COMMON, "m", "pink", "pink/black"),
-                lead("3", Work.REFERENCE, "p", "brown", "brown"),
-                lead("4", Work.HEATER_PLUS, "r", "orange", "orange/white"),
+                lead("2", Work.COMMON, "m", "pink", "pink/green"),
+                lead("3", Work.REFERENCE, "p", "blue", "blue"),
+                lead("4", Work.HEATER_PLUS, "r", "orange", "orange/grey"),
                 lead("5", Work.HEATER_MINUS, "t", "violet", "violet"),
                 lead("6", Work.TRIM, "v", "grey/red", "grey/red"),
-                wire("7", Work.POWER, "red", Device.POWER, "").withToColour(colour("black/green")).withOhms(0.09),
-                wire("8", Work.HEATER_GROUND, "black", Device.CHASSIS, "").withOhms(0.06),
-                wire("9", Work.SIGNAL_GROUND, "brown", Device.ECU, "B12").withToColour(colour("brown/white"))
+                wire("7", Work.POWER, "orange/violet", Device.POWER, "").withToColour(colour("green/pink"))
+                        .withOhms(0.09),
+                wire("8", Work.HEATER_GROUND, "grey/pink", Device.CHASSIS, "").withOhms(0.06),
+                wire("9", Work.SIGNAL_GROUND, "turquoise/grey", Device.ECU, "B12").withToColour(colour("violet/grey"))
                         .withOhms(0.08),
-                wire("10", Work.ANALOG, "white/blue", Device.ECU, "B7").withToColour(colour("grey")).withOhms(0.11),
-                wire("11", Work.ANALOG, "yellow", Device.GAUGE, "2"),
+                wire("10", Work.ANALOG, "pink/blue", Device.ECU, "B7").withToColour(colour("grey")).withOhms(0.11),
+                wire("11", Work.ANALOG, "violet/orange", Device.GAUGE, "2"),
                 Wire.of("12", Work.DIMMER, Device.CONTROLLER, Device.LAMPS).withColour(colour("orange")),
                 Wire.of("13", Work.SERIAL, Device.CONTROLLER, null).withColour(colour("green"))
                         .withLeft(Left.TAPED)));
@@ -76,7 +77,7 @@ final class DemoWiring {
         AsWired wired = new AsWired(13.92, 13.71, wiredOn, "Fuse holder behind the glove box.",
                 List.of());
         return Wiring.UNMEASURED.withSources(sources).withTaken("A")
-                .withFeed(new Feed(1.6, 1e-6, false, 45.0, null, null))
+                .withFeed(new Feed(1.6, 1e-6, false, 45.0, null, null, null, 0.75e-6))
                 .withFuse(5.0).withDraw(2.8)
                 .withGround(GroundPlan.UNMEASURED.withSchool(GroundSchool.READER).withTwoWires(true)
                         .withWires(w -> w.withToReader(0.5))
@@ -92,15 +93,15 @@ final class DemoWiring {
                 .withHarness(new Harness(chart, route, joints, wired));
     }
 
-    /** The ground wire is shared with the heater; two white wires were not told apart, and the narrowband wire hangs. */
+    /** The ground wire is shared with the heater; two green wires were not told apart, and the narrowband wire hangs. */
     static Wiring sidecar(List<PowerSource> sources) {
         Chart chart = new Chart(List.of(
-                wire("1", Work.POWER, "red", Device.POWER, "").withToColour(colour("brown")).withOhms(0.12),
-                wire("2", Work.HEATER_GROUND, "black", Device.CHASSIS, "").withOhms(0.07),
-                wire("3", Work.ANALOG, "white", Device.LOGGER, "A1").withToColour(colour("blue")),
-                wire("4", Work.ANALOG, "white", Device.GAUGE, "1").withToColour(colour("green")),
+                wire("1", Work.POWER, "turquoise", Device.POWER, "").withToColour(colour("grey/blue")).withOhms(0.12),
+                wire("2", Work.HEATER_GROUND, "orange/green", Device.CHASSIS, "").withOhms(0.07),
+                wire("3", Work.ANALOG, "green", Device.LOGGER, "A1").withToColour(colour("blue")),
+                wire("4", Work.ANALOG, "green", Device.GAUGE, "1").withToColour(colour("pink")),
                 Wire.of("5", Work.NARROWBAND, Device.CONTROLLER, null).withColour(colour("violet")),
-                Wire.of("6", Work.DIMMER, Device.CONTROLLER, null).withColour(colour("orange/black"))
+                Wire.of("6", Work.DIMMER, Device.CONTROLLER, null).withColour(colour("violet/green"))
                         .withLeft(Left.GROUNDED)));
         Route route = Route.UNMEASURED
                 .withPoints(List.of(new Waypoint("frame tube, first clip", 0.4, 0.16, false, 0.2, null),
@@ -111,14 +112,14 @@ final class DemoWiring {
                 .withFirewall(p -> p.withPassage(Route.Passage.NONE)).withSpray(p -> p.withFacing(Route.Facing.DOWN))
                 .withSpray(p -> p.withDripLoop(true));
         return Wiring.UNMEASURED.withSources(sources).withTaken("A")
-                .withFeed(new Feed(1.1, 0.75e-6, false, 14.0, null, null))
+                .withFeed(new Feed(1.1, 0.75e-6, false, 14.0, null, null, null, 0.75e-6))
                 .withFuse(5.0).withDraw(2.6)
                 .withGround(
                         GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withWires(w -> w.withToChassis(3.0))
                                 .withWires(w -> w.withToReader(0.4))
                                 .withWires(w -> w.withToBattery(1.6)).withWires(w -> w.withSection(AWG18))
                                 .withLoads(l -> l.withMean(1.2)).withLoads(l -> l.withPeak(2.6)))
-                .withGroundPoint("one black wire under the seat, gauge and logger together")
+                .withGroundPoint("one wire under the seat, gauge and logger together")
                 .withSignals(Signals.NONE.withOutputOhms(220.0)
                         .with(ReaderKind.LOGGER,
                                 h -> h.withForm(Form.SINGLE_ENDED).withInputOhms(1e6).withMostVolts(5.0))

@@ -24,9 +24,6 @@ import org.jspecify.annotations.Nullable;
 
 /** What is next at Prove: a table of cases, of which the first that holds is said. */
 final class ProveAdvice {
-    private static final Message CAUTION = plain(
-            "Never watch a gauge while driving: log on a closed road or a dynamometer. Lean under load destroys engines: 15.7 on petrol under acceleration means stop.");
-
     private final Session session;
     private final List<Finding> findings;
     private final Output.@Nullable Proving proving;
@@ -40,7 +37,9 @@ final class ProveAdvice {
     Advice advice() {
         return Advice.first(this::anotherReader, this::cannotBeLogged, this::notDriven, this::stale, this::engineLean,
                 this::offOnTheRoad, this::tooLittleDriven, this::agrees)
-                .with(Message.NONE, Advice.sources(findings), CAUTION);
+                .with(Message.NONE, Advice.sources(findings), Message.of(
+                        "Never watch a gauge while driving: log on a closed road or a dynamometer. {0}",
+                        session.job().bands().danger()));
     }
 
     private boolean logged() {

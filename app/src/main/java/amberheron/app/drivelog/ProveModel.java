@@ -93,6 +93,14 @@ public final class ProveModel implements StationModel {
                 });
     }
 
+    /** Takes the installer's word that the file's time is wrong; what was read before stays what it is. */
+    static void drivenSince(Session session) {
+        Output.Proving proving = session.job().proving();
+        if (proving != null) {
+            session.edit(say("driven since"), j -> j.withCorrected(proving.withoutFileTime()));
+        }
+    }
+
     /** Reads another log off the screen's thread, only to be laid over the drive that is looked at. */
     static void lay(Session session, TraceView view, String typed, String named) {
         Job job = session.job();

@@ -9,6 +9,7 @@ import amberheron.app.parts.Parts;
 import amberheron.app.session.Figures;
 import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
+import amberheron.core.job.Output;
 import amberheron.core.job.Station;
 import amberheron.core.scaling.Diagnosis;
 import java.util.List;
@@ -27,6 +28,7 @@ final class VerdictLeaf implements Leaf {
     private final Label link = Parts.text("", "plain");
     private final Label remedy = Parts.text("", "soft");
     private final Button go;
+    private final Button since;
     private final Node pinned;
     private final Node node;
 
@@ -38,8 +40,10 @@ final class VerdictLeaf implements Leaf {
             session.at().go(Station.SCALE);
             session.focus(LeafId.SCALE_LINK);
         }, "quiet");
+        since = Parts.button(say("The file's time is wrong: it was driven since"), "prove.since",
+                () -> ProveModel.drivenSince(session), "quiet");
         pinned = Parts.card(say("Over the drive"), plot);
-        node = Columns.wideLeft(230, Parts.noted(say("Against the rules"), stale, findings),
+        node = Columns.wideLeft(230, Parts.noted(say("Against the rules"), stale, since, findings),
                 Parts.card(say("Which link, on the road"), link, remedy, go));
     }
 
@@ -57,6 +61,8 @@ final class VerdictLeaf implements Leaf {
     public void refresh() {
         findings.refresh(session.review().findings(Station.PROVE), say("Read a log to judge it: Channels."));
         stale.setText(Figures.stale(session, Station.PROVE));
+        Output.Proving proving = session.job().proving();
+        Parts.show(since, !stale.getText().isEmpty() && proving != null && proving.datedByFile());
         plot.refresh();
         Optional<Diagnosis> road = session.review().onTheRoad();
         link.setText(road.map(d -> d.withinTolerance()

@@ -105,20 +105,26 @@ public final class HandOverModel implements StationModel {
                     plain("The sheet can be written all the same; it says plainly what is not proven."), Message.NONE,
                     checked, caution);
         }
+        boolean reserved = !session.review().reservations().isEmpty();
         Set<String> done = session.job().done();
         List<String> steps = session.review().plan().steps().stream()
                 .filter(s -> !done.contains(s.key()) && !AFTER.contains(s.id())).map(Step::title).toList();
         if (!steps.isEmpty()) {
             return new Advice(plain("Tick what is done, or leave it on the sheet as not done."),
                     Action.go(session, Station.PLAN),
-                    Message.of("Every link is proven, but not ticked: {0}.",
+                    Message.of(reserved
+                            ? "Every link is proven, with reservations, but not ticked: {0}."
+                            : "Every link is proven, but not ticked: {0}.",
                             Message.joined("; ", steps.stream().map(Message::plain).toList())),
                     Message.NONE, checked, caution);
         }
         return new Advice(
                 plain(session.job().handOver().date() == null ? JobCheck.HANDED_OVER.words() : "Handed over."),
                 write,
-                plain("Every link is proven; what is left undone belongs on the sheet too."), Message.NONE, checked,
+                plain(reserved
+                        ? "Every link is proven, with reservations that stand first on every sheet; what is left undone belongs there too."
+                        : "Every link is proven; what is left undone belongs on the sheet too."),
+                Message.NONE, checked,
                 caution);
     }
 }

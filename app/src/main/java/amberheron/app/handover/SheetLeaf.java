@@ -116,7 +116,7 @@ final class SheetLeaf implements Leaf {
     @Override
     public void refresh() {
         HandOverSheet.Standing now = HandOverSheet.standing(session.review(), session.preferences().units());
-        standing.setText((now.proven() ? "✓ " : "▲ ") + now.words());
+        standing.setText(now.mark() + " " + now.words());
         Parts.styles(standing, now.proven() ? "agreed" : "wrong", "strong");
         said.setText(say("What was not done and what is stale stands at the top of every sheet."));
         whom.refresh();

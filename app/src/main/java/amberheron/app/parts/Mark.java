@@ -11,9 +11,14 @@ import javafx.scene.shape.Polygon;
 import javafx.scene.shape.SVGPath;
 import javafx.scene.shape.Shape;
 
-/** State as a shape: ring, half ring, disc with tick, triangle. The colour only repeats what the shape says. */
+/**
+ * State as a shape: ring, half ring, disc with tick, disc with tick and a notch, triangle. The colour only repeats what
+ * the shape says.
+ */
 public final class Mark {
     private static final double R = 9;
+    /** Where the notch is, right of and above the middle. */
+    private static final double NOTCH = 6.5;
     private static final String TICK = "M-4.5,0.3 L-1.4,3.6 L4.6,-3.6";
     private static final String BANG = "M0,-3.4 L0,1.2 M0,3.6 L0,3.8";
 
@@ -29,6 +34,9 @@ public final class Mark {
                 yield new Group(styled(new Circle(R), "mark-ring"), styled(half, "mark-half"));
             }
             case PROVEN -> new Group(styled(new Circle(R), "mark-disc"), styled(path(TICK), "mark-on-disc"));
+            case RESERVED -> new Group(styled(notched(), "mark-disc"), styled(path(TICK), "mark-on-disc"),
+                    styled(new Polygon(NOTCH, -NOTCH - 4, NOTCH + 4, -NOTCH, NOTCH, -NOTCH + 4, NOTCH - 4, -NOTCH),
+                            "mark-warn"));
             case OUT_OF_TOLERANCE -> triangle(R);
             case STALE -> new Group(styled(new Circle(R), "mark-stale"), styled(path(TICK), "mark-on-stale"));
             case NOT_NEEDED -> new Group(styled(new Circle(R), "mark-ring"), styled(path("M-4,0 L4,0"), "mark-tick"));
@@ -43,6 +51,11 @@ public final class Mark {
                     styled(path(BANG), "mark-on-warn"));
             case FAIL -> triangle(7.5);
         };
+    }
+
+    /** A disc out of which the corner is cut where the sign of a warning sits. */
+    private static Shape notched() {
+        return Shape.subtract(new Circle(R), new Circle(NOTCH, -NOTCH, 6.5));
     }
 
     private static Group triangle(double r) {

@@ -15,7 +15,6 @@ import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.job.Job;
-import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
 import amberheron.core.placement.Candidate;
 import amberheron.core.placement.PlaceField;
@@ -145,7 +144,7 @@ final class PlaceAdvice {
     }
 
     private Optional<Case> toBeMeasured() {
-        boolean wired = session.review().state(Station.WIRE) == LinkState.PROVEN;
+        boolean wired = session.review().state(Station.WIRE).done();
         return Case.when(!fitted && (wired || job.done().contains(StepId.TIGHT.key())), () -> new Case(
                 Message.of("Measure {0} as it was fitted.", chosen().letter()),
                 new Action(say("Enter the tilt read"), () -> session.seek(PlaceField.FITTED_READING.address())),

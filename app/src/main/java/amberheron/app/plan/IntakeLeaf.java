@@ -14,6 +14,7 @@ import amberheron.app.parts.Refreshed;
 import amberheron.app.parts.TextEntry;
 import amberheron.app.session.Session;
 import amberheron.core.placement.Exhaust;
+import amberheron.core.plan.Engine;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.Intake.Question;
 import amberheron.core.plan.Intake.ReaderKind;
@@ -97,16 +98,16 @@ final class IntakeLeaf implements Leaf {
         asked.put(Question.DISPLACEMENT, engine);
         choice(Question.BANKS, say("Exhaust banks"), List.of(1, 2), String::valueOf, Intake::banks,
                 IntakeLeaf::withBanks);
-        choice(Question.ASPIRATION, say("Aspiration"), List.of(false, true),
-                t -> t ? say("turbo") : say("natural"),
-                i -> i.exhaust().segments().isEmpty() ? null : i.exhaust().turbine(),
-                (i, t) -> i.withExhaust(i.exhaust().segments().isEmpty()
-                        ? i.exhaust().withSegments(Exhaust.usual(t, i.banks()))
-                        : i.exhaust().withTurbine(t)));
+        engine(Question.ASPIRATION, say("Aspiration"), Engine.Aspiration.values(), Engine.Aspiration::words,
+                Engine::aspiration, IntakeLeaf::withAspiration);
+        engine(Question.CYCLE, say("Works as"), Engine.Cycle.values(), Engine.Cycle::words, Engine::cycle,
+                (i, c) -> i.withEngine(e -> e.withCycle(c)));
+        engine(Question.SUPPLY, say("Electrics"), Engine.Supply.values(), Engine.Supply::words, Engine::supply,
+                (i, s) -> i.withEngine(e -> e.withSupply(s)));
         choice(Question.FUEL, say("Fuel"), session.catalogue().fuels(),
                 f -> say("%s, λ 1 = %.2f AFR", f.name(), f.stoich()), Intake::fuel, Intake::withFuel);
-        choice(Question.FUEL_SYSTEM, say("Fuel system"), List.of(Intake.FuelSystem.values()),
-                Intake.FuelSystem::words, Intake::fuelSystem, Intake::withFuelSystem);
+        engine(Question.FUEL_SYSTEM, say("Fuel system"), Engine.FuelSystem.values(), Engine.FuelSystem::words,
+                Engine::fuelSystem, (i, f) -> i.withEngine(e -> e.withFuelSystem(f)));
         ask(Question.READERS, readers());
         choice(Question.LINK, say("Its data comes by"), List.of(Intake.Link.values()), Intake.Link::words,
                 Intake::link, Intake::withLink);
@@ -130,6 +131,20 @@ final class IntakeLeaf implements Leaf {
         return intake.exhaust().segments().isEmpty() || !unmeasured
                 ? with
                 : with.withExhaust(intake.exhaust().withSegments(Exhaust.usual(intake.exhaust().turbine(), banks)));
+    }
+
+    /** The pieces of the exhaust follow: those nobody has measured yet are laid out, a turbine comes and goes. */
+    private static Intake withAspiration(Intake intake, Engine.Aspiration aspiration) {
+        boolean turbine = aspiration == Engine.Aspiration.TURBO;
+        Intake with = intake.withEngine(e -> e.withAspiration(aspiration));
+        return with.withExhaust(with.exhaust().segments().isEmpty()
+                ? with.exhaust().withSegments(Exhaust.usual(turbine, with.banks()))
+                : with.exhaust().withTurbine(turbine));
+    }
+
+    private <E extends Enum<E>> void engine(Question question, String name, E[] values, Function<E, String> words,
+            Function<Engine, @Nullable E> read, Setter<E> set) {
+        choice(question, name, List.of(values), words, i -> read.apply(i.engine()), set);
     }
 
     private void ask(Question question, Node node) {

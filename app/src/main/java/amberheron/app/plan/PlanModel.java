@@ -15,6 +15,7 @@ import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.job.Station;
 import amberheron.core.mixture.Fuel;
+import amberheron.core.plan.Engine;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.Intake.Condition;
 import amberheron.core.plan.Intake.Fit;
@@ -237,17 +238,23 @@ public final class PlanModel implements StationModel {
         all.add(new Answer(say("Vehicle"), intake.vehicle()));
         Double displacement = intake.displacement();
         Integer cylinders = intake.cylinders();
+        Engine.Aspiration aspiration = intake.engine().aspiration();
+        Engine.Cycle cycle = intake.engine().cycle();
         all.add(new Answer(say("Engine"), Stream.of(
                 displacement == null ? "" : say("%.2f L", 1000 * displacement),
                 cylinders == null ? "" : count("1 cylinder", "%d cylinders", cylinders),
                 intake.banks() == 1 ? say("one exhaust bank") : say("%s exhaust banks", intake.banks()),
-                intake.exhaust().turbine() ? say("turbo") : say("natural")).filter(w -> !w.isEmpty())
+                aspiration == null ? "" : aspiration.words(), cycle == null ? "" : cycle.words())
+                .filter(w -> !w.isEmpty())
                 .collect(Collectors.joining(", "))));
         Fuel fuel = intake.fuel();
         all.add(new Answer(say("Fuel"), fuel == null ? "" : say("%s, λ 1 = %.2f AFR", fuel.name(), fuel.stoich())));
-        if (intake.asks(Question.FUEL_SYSTEM) && intake.fuelSystem() != null) {
-            all.add(new Answer(say("Fuel system"), intake.fuelSystem().words()));
+        Engine.FuelSystem system = intake.engine().fuelSystem();
+        if (intake.asks(Question.FUEL_SYSTEM) && system != null) {
+            all.add(new Answer(say("Fuel system"), system.words()));
         }
+        Engine.Supply supply = intake.engine().supply();
+        all.add(new Answer(say("Electrics"), supply == null ? "" : supply.words()));
         all.add(new Answer(say("Read by"), intake.readers().stream().map(Intake.ReaderKind::words)
                 .collect(Collectors.joining(", "))
                 + (intake.asks(Question.LINK) && intake.link() != null ? say(", by %s", intake.link().words()) : "")));

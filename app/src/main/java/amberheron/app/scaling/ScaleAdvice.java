@@ -57,9 +57,9 @@ final class ScaleAdvice {
     }
 
     Advice advice() {
-        return Advice.first(this::noLaw, this::noReader, this::noVoltsShared, this::wiringUnfinished,
+        return Advice.first(this::wiringWrong, this::noLaw, this::noReader, this::noVoltsShared, this::wiringUnfinished,
                 this::nothingApplied, this::undecided, this::groundsShift, this::linkLies, this::settingNotedWrong,
-                this::tooFewPoints, this::anotherReader, this::stillOpen, this::agrees)
+                this::tooFewPoints, this::anotherReader, this::lawUnread, this::stillOpen, this::agrees)
                 .with(Message.NONE, checked(), caution());
     }
 
@@ -101,6 +101,16 @@ final class ScaleAdvice {
 
     private Action chooseReader() {
         return new Action(say("Choose the reader"), () -> session.seek(ScaleField.READER.address()));
+    }
+
+    /** Whatever is read over wires that are wrong has to be read again. */
+    private Optional<Case> wiringWrong() {
+        boolean grounds = session.review().groundCure().isPresent();
+        return Case.when(session.review().state(Station.WIRE) == LinkState.OUT_OF_TOLERANCE && !grounds,
+                () -> new Case(plain("Mend the wiring first."), Action.go(session, Station.WIRE),
+                        session.review().findings(Station.WIRE).stream().filter(f -> f.verdict() == Verdict.FAIL)
+                                .findFirst().map(f -> Message.of("{0}: {1}", f.subject(), f.consequence()))
+                                .orElse(Message.NONE)));
     }
 
     private Optional<Case> noLaw() {
@@ -197,6 +207,12 @@ final class ScaleAdvice {
     private Optional<Case> anotherReader() {
         return OutputSwitch.other(session, Station.SCALE).map(other -> new Case(plain(other.label() + "."), other,
                 plain("This one agrees; every reader of the controller is checked by itself.")));
+    }
+
+    private Optional<Case> lawUnread() {
+        return Case.when(session.review().lacks().equals(List.of(JobCheck.LAW_READ)),
+                () -> new Case(plain(JobCheck.LAW_READ.words()), Action.enter(session, ScaleField.TRUE.address()),
+                        plain("Volts are turned into a mixture by the law that was chosen, and agree with it whatever the controller does.")));
     }
 
     private Optional<Case> stillOpen() {

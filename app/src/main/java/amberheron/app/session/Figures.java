@@ -126,6 +126,12 @@ public final class Figures {
         return days <= 0 ? say("today") : count("1 day old", "%d days old", days);
     }
 
+    /** The worst reservation under which a station is proven; empty for one without. */
+    public static String reserved(Session session, Station station) {
+        return session.review().reservation(station).map(r -> say("but: %s", text(session, r.finding().subject())))
+                .orElse("");
+    }
+
     /** Why the reading of a station no longer proves anything; empty where it does. */
     public static String stale(Session session, Station station) {
         return session.review().stale(station).map(s -> say("stale: %s", s.changed())).orElse("");

@@ -10,6 +10,7 @@ import amberheron.app.session.Session;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
+import amberheron.core.job.Reservation;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -76,7 +77,7 @@ final class Reasons extends BorderPane {
         // These two follow every figure; what stands around them is made anew only when it is another.
         List<Object> shows = List.of(now == null ? "" : now.label(), advice.why().isEmpty(),
                 said(advice.disagreement()),
-                advice.checked(), asked(), schools, sources);
+                reserved(), advice.checked(), asked(), schools, sources);
         if (!shows.equals(shown)) {
             shown = shows;
             column.getChildren().setAll(nodes(advice));
@@ -101,6 +102,10 @@ final class Reasons extends BorderPane {
             button.setMinHeight(Region.USE_PREF_SIZE);
             nodes.add(button);
         }
+        reserved().ifPresent(r -> {
+            nodes.add(Parts.line(say("With a reservation"), "reason-head"));
+            nodes.add(Parts.text(said(r), "reason-reserved"));
+        });
         asked().ifPresentOrElse(f -> asked(f, nodes), () -> {
             if (!advice.why().isEmpty()) {
                 nodes.add(Parts.line(say("Why"), "reason-head"));
@@ -148,6 +153,13 @@ final class Reasons extends BorderPane {
                 : new Pressable(id, say("%s: %s. Press to open it.", head, line), run, first, Parts.text(line, "soft"));
         press.getStyleClass().add("reason-fold");
         nodes.add(press);
+    }
+
+    /** The worst reservation under which the link shown is proven. */
+    private Optional<Message> reserved() {
+        return session.isOpen()
+                ? session.review().reservation(session.at().station()).map(Reservation::text)
+                : Optional.empty();
     }
 
     private String said(Message message) {

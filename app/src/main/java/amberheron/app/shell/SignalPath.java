@@ -121,9 +121,11 @@ final class SignalPath extends Pane {
         refreshTrust();
         for (Station station : Station.values()) {
             LinkState state = session.review().state(station);
-            String figure = state == LinkState.STALE
-                    ? Figures.stale(session, station)
-                    : models.apply(station).figure(session);
+            String figure = switch (state) {
+                case STALE -> Figures.stale(session, station);
+                case RESERVED -> Figures.reserved(session, station);
+                default -> models.apply(station).figure(session);
+            };
             Parts.fill(get(marks, station), state, () -> List.of(Mark.of(state)));
             Label label = get(figures, station);
             label.setText(figure.isEmpty() ? state.words() : figure);

@@ -14,6 +14,7 @@ import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
 import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
+import amberheron.core.plan.Engine;
 import amberheron.core.units.Unit;
 import amberheron.core.wiring.Feed;
 import amberheron.core.wiring.WireField;
@@ -30,6 +31,7 @@ final class FeedLeaf implements Leaf {
     private final WireFields fields;
     private final FindingsTable findings;
     private final EntryField atBattery;
+    private final EntryField converted;
     private final Node node;
 
     FeedLeaf(Session session) {
@@ -38,6 +40,8 @@ final class FeedLeaf implements Leaf {
         findings = new FindingsTable(session);
         atBattery = feed(say("At the battery, key on"), VOLT, 0, 60, 2, WireField.AT_BATTERY, Feed::atBattery,
                 Feed::withAtBattery);
+        converted = feed(say("Behind the converter, or its own battery; heater working"), VOLT, 0, 60, 2,
+                WireField.CONVERTED, Feed::converted, Feed::withConverted);
         node = new Columns(300, Parts.card(say("Fuse and feed"),
                 fields.flag(say("Fed"), "wire.feed.relay", say("straight from the source"),
                         say("by a relay at the battery"),
@@ -51,7 +55,9 @@ final class FeedLeaf implements Leaf {
                         Feed::withLength),
                         feed(say("Its size"), SQUARE_MILLIMETRE, 0.1, 50, 3, WireField.FEED_SECTION, Feed::crossSection,
                                 Feed::withCrossSection)),
-                atBattery,
+                feed(say("Controller's own leads, size"), SQUARE_MILLIMETRE, 0.1, 50, 3, WireField.LEADS, Feed::leads,
+                        Feed::withLeads),
+                atBattery, converted,
                 Parts.evenly(feed(say("Second, constant feed draws"), AMPERE, 0, 5, 3, WireField.MEMORY, Feed::memory,
                         Feed::withMemory),
                         feed(say("Battery, A·h"), ONE, 1, 400, 0, WireField.BATTERY, Feed::battery,
@@ -74,6 +80,8 @@ final class FeedLeaf implements Leaf {
     public void refresh() {
         findings.refresh(WireModel.findings(session, LeafId.WIRE_FEED), "");
         Parts.show(atBattery, session.job().wiring().feed().relay());
+        Engine.Supply supply = session.job().intake().engine().supply();
+        Parts.show(converted, supply != null && supply.needsConverter());
         fields.refresh();
     }
 }

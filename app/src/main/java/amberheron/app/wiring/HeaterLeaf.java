@@ -41,6 +41,7 @@ final class HeaterLeaf implements Leaf {
     private final EntryField delay;
     private final VBox steps = new VBox(6);
     private final Label title = new Label();
+    private final Label caution = Parts.text("", "caution-text");
     private final Node node;
 
     HeaterLeaf(Session session) {
@@ -55,9 +56,7 @@ final class HeaterLeaf implements Leaf {
                 Parts.noted(say("Hot while the pipe is wet"), new Label(say("press one to take it")), compared, dry,
                         findings),
                 Parts.noted(say("Wiring and parts"), title, delay, steps,
-                        Parts.text(say("Never key-on, engine off, on a cold day: water on the hot ceramic cracks it. "
-                                + "Never run the engine with the sensor fitted and unpowered for longer than the delay."),
-                                "caution-text")));
+                        caution));
     }
 
     private Node row(HeaterSchool school, Optional<Estimate> wet) {
@@ -99,6 +98,8 @@ final class HeaterLeaf implements Leaf {
         Optional<Estimate> wet = session.job().dry(session.preferences().shop().schools());
         Parts.fill(compared, List.of(session.job().wiring().heater(), wet),
                 () -> Arrays.stream(HeaterSchool.values()).map(s -> row(s, wet)).toList());
+        caution.setText(say("Never key-on, engine off, on a cold day: water on the hot ceramic cracks it. %s",
+                Figures.text(session, session.job().wiring().heater().unpowered())));
         dry.setText(wet
                 .map(d -> say(
                         "At the place taken the wall is past the exhaust's dew point %.0f to %.0f s after a cold start: an estimate, its constants from memory.",

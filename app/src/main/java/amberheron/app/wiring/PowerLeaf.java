@@ -21,13 +21,16 @@ import amberheron.core.wiring.WireField;
 import amberheron.core.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -48,6 +51,8 @@ final class PowerLeaf implements Leaf {
     private final Label origins = Parts.text("", "strong");
     private final Label display = Parts.text("", "strong");
     private final TextField address = new TextField();
+    private final Map<KeyState, CheckBox> lacking = new EnumMap<>(KeyState.class);
+    private final Map<KeyState, EntryField> readings = new EnumMap<>(KeyState.class);
     private final VBox one;
     private final FindingsTable findings;
     private final Node node;
@@ -57,17 +62,19 @@ final class PowerLeaf implements Leaf {
         this.model = model;
         fields = new WireFields(session);
         findings = new FindingsTable(session);
-        List<Node> readings = new ArrayList<>();
+        List<Node> all = new ArrayList<>();
         for (KeyState state : KeyState.values()) {
-            readings.add(reading(state));
+            EntryField field = reading(state);
+            readings.put(state, field);
+            all.add(field);
         }
         one = new VBox(8,
                 fields.text(say("Where it is"), () -> model.of(session, WireField.SOURCE_PLACE).key(),
                         say("such as: fuse 12, wiper; behind the radio"),
                         w -> model.looked(session).map(PowerSource::place).orElse(""),
                         (w, v) -> change(w, s -> s.withPlace(v))),
-                Parts.evenly(readings.get(0), readings.get(1), readings.get(2), readings.get(3)),
-                Parts.evenly(readings.get(4), readings.get(5), readings.get(6)), origins, verdict,
+                Parts.evenly(all.get(0), all.get(1), all.get(2), all.get(3)),
+                Parts.evenly(all.get(4), all.get(5), all.get(6)), lacks(), origins, verdict,
                 Parts.evenly(source(say("Tapped circuit's fuse"), AMPERE, 1, 60, 1, WireField.HOST_FUSE,
                         PowerSource::hostFuse, PowerSource::withHostFuse),
                         source(say("What it feeds already"), AMPERE, 0, 60, 1, WireField.HOST_LOAD,
@@ -77,6 +84,22 @@ final class PowerLeaf implements Leaf {
                 Parts.stacked(Parts.card(say("Against the rules"), findings),
                         Parts.noted(say("Meter"), new Label(say("bring the car into a state, then press it")),
                                 meter())));
+    }
+
+    /** What this vehicle does not have is said once, and not asked for at any source. */
+    private Node lacks() {
+        FlowPane row = new FlowPane(12, 4, Parts.line(say("It has no"), "field-name"));
+        for (KeyState state : KeyState.values()) {
+            if (state.canLack()) {
+                CheckBox box = new CheckBox(state.lackWords());
+                box.setId("wire.lacks." + state.key());
+                box.setOnAction(e -> session.edit(say("has no %s", state.lackWords()),
+                        j -> j.withWiring(j.wiring().withLacks(state, box.isSelected()))));
+                lacking.put(state, box);
+                row.getChildren().add(box);
+            }
+        }
+        return row;
     }
 
     private Node[] meter() {
@@ -141,6 +164,8 @@ final class PowerLeaf implements Leaf {
                         Optional.ofNullable(wiring.taken())),
                 () -> letters(wiring, looked));
         Parts.show(one, looked.isPresent());
+        lacking.forEach((state, box) -> box.setSelected(wiring.lacks().contains(state)));
+        readings.forEach((state, field) -> field.setDisable(wiring.lacks().contains(state)));
         verdict.setText(model.verdict(session));
         origins.setText(model.origins(session));
         Parts.show(origins, !origins.getText().isEmpty());

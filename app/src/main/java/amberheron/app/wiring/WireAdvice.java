@@ -36,9 +36,6 @@ final class WireAdvice {
                     + "Ours follows the figure: whichever keeps heater current out of the signal's ground, or inside tolerance here. "
                     + "Heater: with the ignition, or about 30 s after the start; we show the seconds each risks at this place. "
                     + "Joints: soldered, or crimped with seals; both are held to the same pull and resistance.");
-    private static final Message CAUTION = plain(
-            "Battery negative off before wiring. Look behind before drilling a firewall or dash: brake, fuel, airbag. "
-                    + "Never power the sensor on a cold day with the engine off, nor run the engine with it unpowered.");
 
     private final WireModel model;
     private final Session session;
@@ -64,10 +61,16 @@ final class WireAdvice {
         return session.at().leaf().filter(l -> LeafChecks.hold(l, f.check().id())).isPresent();
     }
 
+    private Message caution() {
+        return Message.of(
+                "Battery negative off before wiring. Look behind before drilling a firewall or dash: brake, fuel, airbag. Never power the sensor on a cold day with the engine off. {0}",
+                session.job().wiring().heater().unpowered());
+    }
+
     Advice advice() {
         return Advice.first(this::groundsShift, this::wrong, this::noSource, this::sourceToTake, this::chartIncomplete,
                 this::open, this::proven)
-                .with(DISAGREEMENT, Advice.sources(ofLeaf.isEmpty() ? findings : ofLeaf), CAUTION);
+                .with(DISAGREEMENT, Advice.sources(ofLeaf.isEmpty() ? findings : ofLeaf), caution());
     }
 
     private Optional<Case> groundsShift() {
@@ -96,7 +99,8 @@ final class WireAdvice {
     }
 
     private Optional<PowerSource> best() {
-        return PowerRules.best(session.review().wiring().sources(), session.job().wiring().feed().relay());
+        return PowerRules.best(session.review().wiring().sources(), session.job().wiring().feed().relay(),
+                session.job().electrics());
     }
 
     private boolean sourceAsked() {
@@ -115,7 +119,7 @@ final class WireAdvice {
     private Optional<Case> sourceToTake() {
         return best().filter(s -> sourceAsked()).map(s -> new Case(Message.of("Take source {0}.", s.letter()),
                 new Action(say("Take %s", s.letter()), () -> model.take(session, s)),
-                plain(PowerRules.remedy(s.behaviour()))));
+                plain(PowerRules.remedy(s.behaviour(session.job().electrics())))));
     }
 
     private Optional<Case> chartIncomplete() {

@@ -245,12 +245,13 @@ public final class WireModel implements StationModel {
     /** How the source looked at behaves and what to do about it. */
     String verdict(Session session) {
         return looked(session).map(s -> counted(session, s)).map(s -> {
-            String missing = s.missing().isEmpty()
+            String missing = s.missing(session.job().electrics()).isEmpty()
                     ? ""
                     : say(" Still to measure: %s.",
-                            s.missing().stream().map(KeyState::words).collect(Collectors.joining("; ")));
-            return say("%s is %s. %s%s", s.letter(), s.behaviour().words(),
-                    word(PowerRules.remedy(s.behaviour())), missing);
+                            s.missing(session.job().electrics()).stream().map(KeyState::words)
+                                    .collect(Collectors.joining("; ")));
+            return say("%s is %s. %s%s", s.letter(), s.behaviour(session.job().electrics()).words(),
+                    word(PowerRules.remedy(s.behaviour(session.job().electrics()))), missing);
         }).orElse(say("No source named yet."));
     }
 
@@ -352,7 +353,8 @@ public final class WireModel implements StationModel {
     @Override
     public String figure(Session session) {
         Optional<Double> shift = WireRules.shift(session.job().wiring(), session.job().intake().readers());
-        boolean source = session.review().wiring().source().filter(p -> p.missing().isEmpty()).isPresent();
+        boolean source = session.review().wiring().source().filter(p -> p.missing(session.job().electrics()).isEmpty())
+                .isPresent();
         return shift.map(s -> say("%s ground shift", Figures.text(session, new Measure(s, Dimension.VOLTAGE, 3))))
                 .orElse(source ? say("ground not looked at") : session.isOpen() ? say("source not proved") : "");
     }

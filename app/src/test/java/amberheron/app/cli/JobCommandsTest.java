@@ -127,7 +127,7 @@ class JobCommandsTest extends CommandTest {
                 "4");
         assertThat(wire.json().get("grounds")).hasSize(4);
         assertThat(run("wire", proven, "--out", at("harness")).out()).contains("source B (cigar lighter): live all",
-                "wire 10  analog +, white/blue, to standalone ECU");
+                "wire 10  analog +, pink/blue, to standalone ECU");
         assertThat(folder.resolve("harness/SB-014-strip.svg")).isNotEmptyFile();
         Ran prove = run("prove", proven, at("logs/SB-014-drive.csv"), "--json");
         assertThat(prove.exit()).isZero();

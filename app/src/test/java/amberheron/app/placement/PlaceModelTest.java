@@ -75,7 +75,7 @@ class PlaceModelTest {
     void whyTheOthersAreNotTakenIsSaidForEach() {
         String why = model.advice(session()).why().metric();
         assertThat(why).contains("B keeps every rule").contains("A: Too near the turbine")
-                .contains("C: After the catalyst");
+                .contains("C: After a working catalyst");
     }
 
     @Test

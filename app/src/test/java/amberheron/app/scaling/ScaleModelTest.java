@@ -84,6 +84,14 @@ class ScaleModelTest {
         assertThat(volts.stream().map(v -> Math.round(2 * v)).distinct().count()).isGreaterThan(2);
         assertThat(session().job().points())
                 .allMatch(p -> p.origin().instrument().equals("simulated bench") && !p.origin().real());
+        assertThat(model.advice(session()).next().metric()).startsWith("Nobody has read the controller's own number");
+        assertThat(model.add(session(), new ScaleModel.Typed("", "14.2", "14.2", RUNNING))).isEmpty();
+        session().edit("by the demo's own instruments", j -> j.withPoints(j.points().stream()
+                .map(p -> p.truth() == null
+                        ? p
+                        : new CheckPoint(p.volts(), p.truth(), p.shown(), "",
+                                j.points().getFirst().origin(), p.engine()))
+                .toList()));
         assertThat(model.advice(session()).next().metric()).isEqualTo("Wire it next.");
     }
 

@@ -12,7 +12,6 @@ import amberheron.core.harness.Harness;
 import amberheron.core.harness.WireColour;
 import amberheron.core.job.Station;
 import amberheron.core.plan.Intake.ReaderKind;
-import amberheron.core.wiring.Feed;
 import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.GroundPlan.GroundSchool;
 import amberheron.core.wiring.HeaterTiming;
@@ -75,10 +74,14 @@ class WireModelTest {
             reading(state, state == KeyState.CRANKING ? 9.5 : 14);
         }
         act(wire.advice(session()));
+        session().edit("leads", j -> j.withWiring(j.wiring().withFeed(j.wiring().feed().withLeads(0.75e-6))));
+        act(wire.advice(session()));
+        session().edit("section", j -> j.withWiring(j.wiring().withFeed(j.wiring().feed().withCrossSection(1e-6))));
+        act(wire.advice(session()));
         session().edit("host", j -> j.withWiring(
                 j.wiring().withSource("A", s -> s.withHostFuse(10.0).withHostLoad(2.0))));
         act(wire.advice(session()));
-        session().edit("feed", j -> j.withWiring(j.wiring().withFeed(new Feed(1.0, 1e-6, false, null, null, null))));
+        session().edit("feed", j -> j.withWiring(j.wiring().withFeed(j.wiring().feed().withLength(1.0))));
         act(wire.advice(session()));
         GroundPlan chassis = GroundPlan.UNMEASURED.withSchool(GroundSchool.CHASSIS);
         ground(chassis);
@@ -88,7 +91,8 @@ class WireModelTest {
         ground(chassis.withWires(w -> w.withToChassis(2.0)).withWires(w -> w.withSection(0.8e-6)));
         act(wire.advice(session()));
         assertThat(focused).containsExactly("wire.A.cranking", "wire.A.running", "wire.A.lamps", "wire.A.indicators",
-                "wire.A.hostFuse", "wire.feed.length", "wire.school", "wire.toChassis", "wire.section", "wire.mean");
+                "wire.feed.leads", "wire.feed.section", "wire.A.hostFuse", "wire.feed.length", "wire.school",
+                "wire.toChassis", "wire.section", "wire.mean");
         assertThat(wire.figure(session())).isEqualTo("ground not looked at");
     }
 

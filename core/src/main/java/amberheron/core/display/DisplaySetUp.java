@@ -3,6 +3,7 @@ package amberheron.core.display;
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
+import amberheron.core.mixture.Bands;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
@@ -21,18 +22,8 @@ import org.jspecify.annotations.Nullable;
  * @param bands where the bands meet, λ rising: too rich, power, cruise, lean
  */
 public record DisplaySetUp(List<Line> lines, List<Double> bands) {
-    /** Petrol at full load without boost, λ: about 12 with 14.7 at λ 1. */
-    private static final double FULL_LOAD = 12 / 14.7;
-    /** Petrol at full load on boost, λ. */
-    private static final double FULL_LOAD_BOOSTED = 0.78;
-    /** Mixture at which to stop, λ: 15.7 with 14.7 at λ 1. */
-    public static final double STOP = 15.7 / 14.7;
-    /** Mixture below which a warm engine gains no power and washes the oil off its cylinder walls, λ. */
-    public static final double TOO_RICH = 0.70;
-    /** Distance of the alarm above the target at full load, λ. */
-    private static final double MARGIN = 0.08;
-    /** Swing of the closed loop about λ 1: 0.4 with 14.7 at λ 1. */
-    public static final double SWING = 0.4 / 14.7;
+    /** A diesel at idle is leaner than this, λ; from memory. */
+    private static final double IDLING = 3;
     /** Usual time for which a gear change cuts the fuel, s. */
     public static final double GEAR_CHANGE = 0.5;
     /** Greatest delay of reading and alarm together, s. */
@@ -43,9 +34,6 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
     private static final double RICH_DELAY = 5;
     private static final double MOST_FILTER = 0.3;
 
-    private static final Source PRACTICE = Source
-            .practice("about 12 at full load and 15.7 is too lean on petrol; the margin of λ 0.08 is our own choice");
-    private static final Source MEMORY = Source.memory("boosted engines run richer, about λ 0.78; limits of richness");
     private static final Source OWN = Source.memory("times are our own choice; the delay of the reading is worked out");
     private static final Source FIRING = Source.derived("how often the place fires in one turn of the crankshaft");
 
@@ -57,10 +45,11 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
     /**
      * The engine, as far as the job knows it.
      *
+     * @param bands mixtures that are right for it
      * @param cylinders null when not said
      * @param transport from exhaust valve to sensor at full load, s; null while the place is not known
      */
-    public record Engine(boolean boosted, @Nullable Integer cylinders, @Nullable Double transport) {
+    public record Engine(Bands bands, @Nullable Integer cylinders, @Nullable Double transport) {
     }
 
     /**
@@ -74,40 +63,29 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
             Source source) {
     }
 
-    /** Target λ at full load. Common practice, no published source. */
-    public static double fullLoad(boolean boosted) {
-        return boosted ? FULL_LOAD_BOOSTED : FULL_LOAD;
-    }
-
-    /** Returns the mixture above which full load is too lean, λ: the limit of an alarm that knows the load. */
-    public static double leanUnderLoad(boolean boosted) {
-        return fullLoad(boosted) + MARGIN;
-    }
-
-    /** Returns the mixture below which full load is too rich, λ. */
-    public static double richUnderLoad(boolean boosted) {
-        return fullLoad(boosted) - MARGIN;
-    }
-
     /** Returns what to tell the display. */
     public static DisplaySetUp of(Engine engine, Display display) {
         boolean load = Boolean.TRUE.equals(display.knowsLoad());
-        double lean = load ? leanUnderLoad(engine.boosted()) : STOP;
+        Bands bands = engine.bands();
+        double lean = load ? bands.lean() : bands.stop();
         Double filter = display.told().get(DisplaySetting.FILTER);
         Double transport = engine.transport();
         Double late = transport == null ? null : transport + SENSOR + (filter == null ? 0 : filter);
         List<Line> lines = new ArrayList<>();
-        lines.add(line(display, DisplaySetting.LEAN, lean, load
-                ? Message.of("Armed under load only: {0} above what full load wants.", mixture(MARGIN))
-                : Message.plain(display.knowsLoad() == null
-                        ? "Say whether it knows the load: without, only the limit at which to stop can be told."
-                        : "Without the load it can only be the limit at which to stop, and each lift-off sounds it."),
-                engine.boosted() && load ? MEMORY : PRACTICE));
-        lines.add(line(display, DisplaySetting.LEAN_DELAY,
-                late == null ? null : delay(late), leanDelay(late), OWN));
-        lines.add(line(display, DisplaySetting.RICH, TOO_RICH,
-                Message.plain("Armed once it is warm: a cold start and the choke are richer than that, and right."),
-                MEMORY));
+        if (bands.leanHarms()) {
+            lines.add(line(display, DisplaySetting.LEAN, lean, load
+                    ? Message.of("Armed under load only: {0} above what full load wants.", mixture(Bands.MARGIN))
+                    : Message.plain(display.knowsLoad() == null
+                            ? "Say whether it knows the load: without, only the limit at which to stop can be told."
+                            : "Without the load it can only be the limit at which to stop, and each lift-off sounds it."),
+                    bands.source()));
+            lines.add(line(display, DisplaySetting.LEAN_DELAY,
+                    late == null ? null : delay(late), leanDelay(late), OWN));
+        }
+        lines.add(line(display, DisplaySetting.RICH, bands.tooRich(), Message.plain(bands.leanHarms()
+                ? "Armed once it is warm: a cold start and the choke are richer than that, and right."
+                : "Richer than that a diesel smokes and its exhaust gets hot. Lean does it no harm: no lean alarm."),
+                bands.source()));
         lines.add(line(display, DisplaySetting.RICH_DELAY, RICH_DELAY,
                 Message.plain("Too rich harms slowly: it need not sound at every pull."), OWN));
         lines.add(line(display, DisplaySetting.FILTER, MOST_FILTER, Message.plain(
@@ -123,7 +101,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
                             : Message.plain("Say where the pulses are taken, and from how many cylinders or teeth."),
                     FIRING));
         }
-        return new DisplaySetUp(lines, List.of(TOO_RICH, leanUnderLoad(engine.boosted()), 1 + SWING));
+        return new DisplaySetUp(lines, List.of(bands.tooRich(), bands.lean(), Math.min(bands.steadyLean(), IDLING)));
     }
 
     /**
@@ -156,7 +134,7 @@ public record DisplaySetUp(List<Line> lines, List<Double> bands) {
     /** Returns whether a setting is right, or off on the harmless side. */
     private static boolean agrees(DisplaySetting what, double ought, double told) {
         return switch (what) {
-            case LEAN -> told <= ought + 0.005 && told >= ought - MARGIN;
+            case LEAN -> told <= ought + 0.005 && told >= ought - Bands.MARGIN;
             case RICH -> told >= ought - 0.02 && told <= ought + 0.05;
             case LEAN_DELAY -> told <= ought + 0.1;
             case RICH_DELAY -> told >= 1 && told <= 2 * ought;

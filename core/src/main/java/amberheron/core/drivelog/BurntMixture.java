@@ -1,7 +1,7 @@
 package amberheron.core.drivelog;
 
-import amberheron.core.display.DisplaySetUp;
 import amberheron.core.freeair.Air;
+import amberheron.core.mixture.Bands;
 import amberheron.core.mixture.Composition;
 import amberheron.core.mixture.ExhaustGas;
 import java.util.ArrayList;
@@ -174,6 +174,11 @@ final class BurntMixture {
         return line.getSumSquaredErrors();
     }
 
+    /** The mixtures that are right for the engine. */
+    Bands bands() {
+        return asked.bands();
+    }
+
     /**
      * Returns the rows in which the engine burnt a mixture leaner than its load allows, by the gas at the sensor's tip and
      * not by what is left of an earlier cut.
@@ -182,8 +187,12 @@ final class BurntMixture {
         double[] t = drive.time();
         int n = t.length;
         boolean[] lean = new boolean[n];
-        double full = oxygen(DisplaySetUp.leanUnderLoad(asked.boosted()));
-        double stop = oxygen(DisplaySetUp.STOP);
+        Bands bands = asked.bands();
+        if (!bands.leanHarms()) {
+            return lean;
+        }
+        double full = oxygen(bands.lean());
+        double stop = oxygen(bands.stop());
         double slow = told ? 1.3 * sensor + 0.02 : SLOW;
         double lastShut = Double.NEGATIVE_INFINITY;
         double partUntil = Double.NEGATIVE_INFINITY;

@@ -42,6 +42,8 @@ public record Clocks(LogChannel by, double shift, double drift, double doubt) {
     private static final double WINDOW_ALIKE = 0.5;
     /** Part of the lively windows that have to match; two different drives match in some by chance. */
     private static final double MOST_ALIKE = 0.6;
+    /** Doubt of the shift, s, beyond which windows that look alike do not agree on one moment: then it is another drive. */
+    private static final double MOST_DOUBT = 0.3;
     private static final int FEWEST_FOR_DRIFT = 6;
     private static final double LONG_FOR_DRIFT = 120;
     private static final double MAD = 1.4826;
@@ -189,7 +191,9 @@ public record Clocks(LogChannel by, double shift, double drift, double doubt) {
                 }
             }
         }
-        return found.isEmpty() || alike < MOST_ALIKE * asked ? Optional.empty() : Optional.of(line(found, by));
+        return found.isEmpty() || alike < MOST_ALIKE * asked
+                ? Optional.empty()
+                : Optional.of(line(found, by)).filter(c -> c.doubt() <= MOST_DOUBT);
     }
 
     private static Changes.@Nullable Fit fit(Even one, Even other, int from, int window, double shift, int reach) {

@@ -1,5 +1,6 @@
 package amberheron.core.drivelog;
 
+import amberheron.core.mixture.Bands;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -23,8 +24,9 @@ public record EngineAsked(Set<EngineTrait> traits, double railLow, double railHi
         traits = Set.copyOf(traits);
     }
 
-    boolean boosted() {
-        return traits.contains(EngineTrait.BOOSTED);
+    /** The mixtures that are right for it. */
+    Bands bands() {
+        return EngineTrait.bands(traits);
     }
 
     boolean carburettor() {

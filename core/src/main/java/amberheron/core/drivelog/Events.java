@@ -44,7 +44,10 @@ final class Events {
                 lean(regime, lean, found);
             }
         }
-        leak().ifPresent(found::add);
+        if (burnt.bands().leanHarms()) {
+            // One that idles lean by design shows no leak by it.
+            leak().ifPresent(found::add);
+        }
         lost(found);
         found.sort(Comparator.comparingDouble(DriveEvent::from));
         return List.copyOf(found);

@@ -1,7 +1,5 @@
 package amberheron.core.drivelog;
 
-import amberheron.core.display.DisplaySetUp;
-
 /**
  * Time for which reader and controller were compared at the mixtures that matter.
  *
@@ -15,7 +13,7 @@ public record Held(double cruising, double underLoad) {
     /** Measures a drive from which silent stretches were removed. */
     static Held of(Drive compared, EngineAsked asked) {
         double low = asked.carburettor() ? WEAKEST : 1 - ABOUT;
-        double full = DisplaySetUp.leanUnderLoad(asked.boosted());
+        double full = asked.bands().lean();
         double cruising = 0;
         double underLoad = 0;
         double[] t = compared.time();

@@ -17,6 +17,8 @@ public enum LogCheck implements CheckId {
     LEAN("lean-under-load"),
     TIP_IN("lean-at-tip-in"),
     LEAK("false-air"),
+    SMOKE("smoke"),
+    SCAVENGED("scavenged"),
     HELD_CRUISING("time-at-cruise"),
     HELD_UNDER_LOAD("time-under-load"),
     CROSSINGS("narrowband-crossings"),

@@ -3,12 +3,13 @@ package amberheron.core.drivelog;
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
-import amberheron.core.display.DisplaySetUp;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Finding.Limit;
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
+import amberheron.core.mixture.Bands;
+import amberheron.core.mixture.FuelKind;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import java.util.ArrayList;
@@ -34,10 +35,6 @@ public final class LogRules {
     private static final double LATE = 0.5;
     /** Difference between a lag and that of the reader's filter within which the filter explains it, s. */
     private static final double NEARLY = 0.15;
-    private static final Source PRACTICE = Source
-            .practice(
-                    "about 12 at full load on petrol, 15.7 under acceleration is too lean; the margin is our own choice");
-
     private static final Source STEPS = Source
             .memory("a warm narrowband steps at λ 1 within about 0.002 to 0.005, whatever the fuel");
     private static final Source WITNESS = Source.derived("what is made from a reading says nothing against it");
@@ -45,6 +42,8 @@ public final class LogRules {
     private static final double FAR_OFF = 0.1;
     private static final Source RUNS_NEAR_ONE = Source
             .practice("closed loop holds warm idle and cruise at λ 1; the limit is our own choice");
+    private static final Source SCAVENGING = Source
+            .memory("a two-stroke's exhaust holds fresh gas that was not burnt");
     private static final Source TIPS_IN = Source
             .practice(
                     "a mixture that leans out as the throttle opens makes an engine stumble; the limits are our own choice");
@@ -214,8 +213,11 @@ public final class LogRules {
                     "two seconds or more unchanged", OWN));
         }
         List<DriveEvent> lean = found.events(DriveEvent.Kind.LEAN);
-        if (!found.notTold().contains(Regime.Kind.FULL_LOAD) && found.seconds(Regime.Kind.FULL_LOAD) > 0) {
-            double limit = DisplaySetUp.leanUnderLoad(engine.is(EngineTrait.BOOSTED));
+        if (engine.is(EngineTrait.DIESEL)) {
+            smoke(found, findings);
+        } else if (!found.notTold().contains(Regime.Kind.FULL_LOAD) && found.seconds(Regime.Kind.FULL_LOAD) > 0) {
+            Bands bands = EngineTrait.bands(engine.traits());
+            double limit = bands.lean();
             double worst = lean.stream().mapToDouble(DriveEvent::lambda).max().orElse(0);
             findings.add(new Finding(LogCheck.LEAN, "", lean.isEmpty() ? Verdict.PASS : Verdict.FAIL,
                     lean.isEmpty() ? null : new Measure(worst, Dimension.MIXTURE, 3),
@@ -225,13 +227,18 @@ public final class LogRules {
                             : "Stop: lean under load destroys engines. Mend the fuelling before it is driven again.",
                     null,
                     "the gas that the sensor must have seen to show that, worked back by its own lag, for a quarter of a second or longer; not what is left of a fuel cut",
-                    PRACTICE)
+                    bands.source())
                     .named(lean.isEmpty()
                             ? Message.plain("Lean under load")
                             : Message.of("Lean under load, {0} times, first at {1}", lean.size(),
                                     new Measure(lean.getFirst().from(), Dimension.DURATION, 0))));
         }
-        tipIn(found, findings);
+        tipIn(found, engine, findings);
+        if (engine.is(EngineTrait.TWO_STROKE)) {
+            findings.add(new Finding(LogCheck.SCAVENGED, "Two-stroke", Verdict.WARN, null, null,
+                    "Fresh gas is blown through with the burnt: the λ shown is leaner than what was burnt, most at part load. Judge changes by it, and the mixture by plug and temperature.",
+                    null, "not corrected: how much is blown through is not known", SCAVENGING));
+        }
         found.events(DriveEvent.Kind.LEAK).stream().findFirst().ifPresent(leak -> findings.add(
                 new Finding(LogCheck.LEAK, "Idle", Verdict.WARN, new Measure(leak.lambda(), Dimension.MIXTURE, 3), null,
                         engine.is(EngineTrait.NEAR_OPEN_END)
@@ -242,7 +249,7 @@ public final class LogRules {
 
     /** An engine in order idles and cruises near λ 1: where the log has it far from there, its numbers may be of another scale. */
     private static void runs(@Nullable DriveFound found, Engine engine, List<Finding> findings) {
-        if (found == null || engine.is(EngineTrait.CARBURETTOR)) {
+        if (found == null || engine.is(EngineTrait.CARBURETTOR) || engine.is(EngineTrait.DIESEL)) {
             return;
         }
         Stream.of(Regime.Kind.CRUISE, Regime.Kind.IDLE).flatMap(k -> found.driven(k).stream())
@@ -256,18 +263,35 @@ public final class LogRules {
                         null, "mean of what the controller showed", RUNS_NEAR_ONE)));
     }
 
+    /** A diesel is limited on the rich side: by smoke, and by how hot its exhaust gets. */
+    private static void smoke(DriveFound found, List<Finding> findings) {
+        found.driven(Regime.Kind.FULL_LOAD).ifPresent(full -> {
+            Bands bands = FuelKind.DIESEL.bands(false);
+            double richest = found.regimes().stream().filter(r -> r.kind() == Regime.Kind.FULL_LOAD)
+                    .mapToDouble(Regime::lambda).min().orElse(full.lambda());
+            boolean kept = richest >= bands.rich();
+            findings.add(new Finding(LogCheck.SMOKE, "Richest at full load", kept ? Verdict.PASS : Verdict.WARN,
+                    new Measure(richest, Dimension.MIXTURE, 2),
+                    new Limit(AT_LEAST, new Measure(bands.rich(), Dimension.MIXTURE, 1)),
+                    kept
+                            ? "Lean enough not to smoke. How much more fuel it stands is for the exhaust's temperature to say."
+                            : "It smokes and the exhaust gets hot: less fuel or more air. Watch the exhaust's temperature, not the lean side.",
+                    null, "the richest of the stretches at full load", bands.source()));
+        });
+    }
+
     /** A drop in fuelling as the throttle opens, with no cut before it. */
-    private static void tipIn(DriveFound found, List<Finding> findings) {
+    private static void tipIn(DriveFound found, Engine engine, List<Finding> findings) {
         Integer openings = found.openings();
         List<DriveEvent> lean = found.events(DriveEvent.Kind.TIP_IN);
-        if (openings == null || openings == 0) {
+        if (openings == null || openings == 0 || engine.is(EngineTrait.DIESEL)) {
             return;
         }
         double worst = lean.stream().mapToDouble(DriveEvent::lambda).max().orElse(0);
         double longest = lean.stream().mapToDouble(e -> e.to() - e.from()).max().orElse(0);
         findings.add(new Finding(LogCheck.TIP_IN, "", lean.isEmpty() ? Verdict.PASS : Verdict.WARN,
                 lean.isEmpty() ? null : new Measure(worst, Dimension.MIXTURE, 3),
-                new Limit(AT_MOST, new Measure(DisplaySetUp.STOP, Dimension.MIXTURE, 3)),
+                new Limit(AT_MOST, new Measure(EngineTrait.bands(engine.traits()).stop(), Dimension.MIXTURE, 3)),
                 lean.isEmpty()
                         ? Message.plain("Never lean as the throttle opened out of cruise.")
                         : Message.of(

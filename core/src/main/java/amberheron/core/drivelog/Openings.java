@@ -1,6 +1,5 @@
 package amberheron.core.drivelog;
 
-import amberheron.core.display.DisplaySetUp;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -94,7 +93,7 @@ record Openings(@Nullable Integer count, List<DriveEvent> lean) {
     private static @Nullable DriveEvent lean(Drive drive, BurntMixture burnt, float[] throttle, int from, int to,
             double before) {
         double[] t = drive.time();
-        double limit = Math.max(DisplaySetUp.STOP, before + EXCESS);
+        double limit = Math.max(burnt.bands().stop(), before + EXCESS);
         int first = -1;
         int last = -1;
         // From a cut on nothing is of the opening any more.

@@ -15,6 +15,9 @@ import org.jspecify.annotations.Nullable;
  * @param high most that is right there; null with it
  */
 public record Regime(Kind kind, double from, double to, double lambda, @Nullable Double low, @Nullable Double high) {
+    /** An engine for which mixtures leaner than this are right takes no harm from a leaner one, λ. */
+    private static final double LEAN_BURN = 1.1;
+
     /** Ways an engine is run. */
     public enum Kind {
         COLD_START("cold start",
@@ -61,7 +64,7 @@ public record Regime(Kind kind, double from, double to, double lambda, @Nullable
                 ? Verdict.UNKNOWN
                 : lambda >= low && lambda <= high
                         ? Verdict.PASS
-                        : lambda > high && (kind == Kind.FULL_LOAD || kind == Kind.ACCELERATION)
+                        : lambda > high && high < LEAN_BURN && (kind == Kind.FULL_LOAD || kind == Kind.ACCELERATION)
                                 ? Verdict.FAIL
                                 : Verdict.WARN;
     }

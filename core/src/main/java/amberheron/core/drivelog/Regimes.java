@@ -1,7 +1,7 @@
 package amberheron.core.drivelog;
 
-import amberheron.core.display.DisplaySetUp;
 import amberheron.core.drivelog.Regime.Kind;
+import amberheron.core.mixture.Bands;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
@@ -99,7 +99,9 @@ final class Regimes {
         boolean fast = drive.engineSpeed() == null || rpm[i] > IDLE_STAYS;
         boolean known = drive.throttle() != null || drive.engineSpeed() != null
                 || lambda[i] >= asked.railHigh() - NEAR;
-        if (lambda[i] > CUT && shut && fast && known) {
+        // One that runs lean always tells a cut only by leaving what the controller can tell.
+        double cut = asked.bands().leanHarms() ? CUT : asked.railHigh() - NEAR;
+        if (lambda[i] > cut && shut && fast && known) {
             return Kind.LIFT_OFF;
         }
         if (cold) {
@@ -167,7 +169,7 @@ final class Regimes {
         for (int i = 0; i < n; i++) {
             int a = Math.max(0, i - reach);
             int b = Math.min(n, i + reach);
-            swings[i] = crossings[b] - crossings[a] >= 4 && Math.abs(lambda[i] - 1) < 4 * DisplaySetUp.SWING;
+            swings[i] = crossings[b] - crossings[a] >= 4 && Math.abs(lambda[i] - 1) < 4 * Bands.SWING;
         }
         return swings;
     }
@@ -244,18 +246,19 @@ final class Regimes {
         float[] shown = present(Arrays.copyOfRange(lambda, from, to));
         double middle = shown.length == 0 ? Double.NaN : shown[shown.length / 2];
         boolean carburettor = asked.carburettor();
+        Bands bands = asked.bands();
         Double low = switch (kind) {
             case COLD_START, LIFT_OFF -> null;
-            case IDLE, CRUISE -> carburettor ? 0.85 : 1 - DisplaySetUp.SWING;
-            case SWING -> 1 - DisplaySetUp.SWING;
-            case ACCELERATION -> DisplaySetUp.TOO_RICH;
-            case FULL_LOAD -> DisplaySetUp.richUnderLoad(asked.boosted());
+            case IDLE, CRUISE -> carburettor ? Bands.CARBURETTOR_RICH : bands.steadyRich();
+            case SWING -> bands.steadyRich();
+            case ACCELERATION -> bands.tooRich();
+            case FULL_LOAD -> bands.rich();
         };
         Double high = switch (kind) {
             case COLD_START, LIFT_OFF -> null;
-            case IDLE, CRUISE, SWING -> 1 + DisplaySetUp.SWING;
-            case ACCELERATION -> DisplaySetUp.STOP;
-            case FULL_LOAD -> DisplaySetUp.leanUnderLoad(asked.boosted());
+            case IDLE, CRUISE, SWING -> bands.steadyLean();
+            case ACCELERATION -> bands.stop();
+            case FULL_LOAD -> bands.lean();
         };
         return new Regime(kind, clock.at(from), clock.at(to - 1), middle, low, high);
     }

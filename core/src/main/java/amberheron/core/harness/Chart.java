@@ -10,6 +10,7 @@ import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -106,15 +107,21 @@ public record Chart(List<Wire> wires) {
         return wires.stream().filter(w -> !w.used()).toList();
     }
 
-    /** Returns the pins that more than one wire goes to though they take only one. */
+    /** Returns the pins that more than one wire goes to, or comes from, though they take only one. */
     public List<List<Wire>> clashes() {
         List<List<Wire>> clashes = new ArrayList<>();
         for (Wire w : wires) {
+            String from = pin(w.fromPin());
+            List<Wire> together = wires.stream().filter(o -> o.from() == w.from() && pin(o.fromPin()).equals(from))
+                    .toList();
+            if (!from.isEmpty() && together.size() > 1 && together.getFirst().equals(w)) {
+                clashes.add(together);
+            }
             Device to = w.to();
             if (to == null || to.shared() || w.toPin().isBlank()) {
                 continue;
             }
-            List<Wire> same = wires.stream().filter(o -> o.to() == to && o.toPin().equalsIgnoreCase(w.toPin()))
+            List<Wire> same = wires.stream().filter(o -> o.to() == to && pin(o.toPin()).equals(pin(w.toPin())))
                     .toList();
             boolean grounds = same.stream().allMatch(o -> {
                 Work work = o.work();
@@ -125,6 +132,37 @@ public record Chart(List<Wire> wires) {
             }
         }
         return List.copyOf(clashes);
+    }
+
+    /** A pin's name without what people write differently: “B 7” and “b7” are one pin. */
+    private static String pin(String written) {
+        return written.replaceAll("[\\s.\\-_/]", "").toUpperCase(Locale.ROOT);
+    }
+
+    /** Two wires of which each goes on in the other's colour. */
+    public record Crossed(Wire one, Wire other) {
+        /** Returns whether a meter has shown of both which they are. */
+        public boolean toldApart() {
+            return one.toldApart() && other.toldApart();
+        }
+    }
+
+    /** Returns the pairs of wires that have exchanged their colours in the extension. */
+    public List<Crossed> crossed() {
+        List<Crossed> crossed = new ArrayList<>();
+        for (int i = 0; i < wires.size(); i++) {
+            for (int k = i + 1; k < wires.size(); k++) {
+                Wire one = wires.get(i);
+                Wire other = wires.get(k);
+                WireColour a = one.colour();
+                WireColour b = other.colour();
+                if (a != null && b != null && !a.equals(b) && a.equals(other.extension())
+                        && b.equals(one.extension())) {
+                    crossed.add(new Crossed(one, other));
+                }
+            }
+        }
+        return List.copyOf(crossed);
     }
 
     /** The line with an id. */

@@ -43,13 +43,16 @@ public final class ChartRules {
      * Every check of a chart.
      *
      * @param needed the lines this job cannot do without
+     * @param chosen those of them of which it was said where they go
      */
-    public static List<Finding> judge(Chart chart, List<Wire> needed, Heater heater) {
+    public static List<Finding> judge(Chart chart, List<Wire> needed, List<Wire> chosen, Heater heater) {
         List<Finding> findings = new ArrayList<>();
         findings.add(complete(chart, needed));
         if (!chart.wires().isEmpty()) {
             findings.add(twins(chart));
             findings.add(clashes(chart));
+            crossed(chart).ifPresent(findings::add);
+            findings.add(way(chart, chosen));
             findings.add(unused(chart));
             continuity(chart, heater).ifPresent(findings::add);
         }
@@ -109,13 +112,71 @@ public final class ChartRules {
                         ? Message.plain("Every pin takes one wire.")
                         : Message.of("One of them is in the wrong place. {0}.",
                                 Message.joined("; ", clashes.stream()
-                                        .map(c -> Message.of("{0}, pin {1}: {2}",
-                                                Message.plain(Objects.requireNonNull(c.getFirst().to()).words()),
-                                                c.getFirst().toPin(), tags(c)))
-                                        .toList())),
+                                        .map(c -> shared(c)).toList())),
                 "pins with more than one wire, grounds and supplies left out", CHART)
                 .asking(clashes.stream().flatMap(List::stream).map(w -> HarnessField.CHART_TO_PIN.of(w.id()))
                         .toList());
+    }
+
+    private static Message shared(List<Wire> wires) {
+        Wire first = wires.getFirst();
+        Device to = first.to();
+        boolean same = to != null && !to.shared() && wires.stream().allMatch(w -> w.to() == to)
+                && !first.toPin().isBlank();
+        Device at = same && to != null ? to : first.from();
+        return Message.of("{0}, pin {1}: {2}", Message.plain(at.words()), same ? first.toPin() : first.fromPin(),
+                tags(wires));
+    }
+
+    /** Two leads that go on in each other's colour are most likely exchanged. */
+    private static Optional<Finding> crossed(Chart chart) {
+        List<Chart.Crossed> crossed = chart.crossed();
+        if (crossed.isEmpty()) {
+            return Optional.empty();
+        }
+        boolean apart = crossed.stream().allMatch(Chart.Crossed::toldApart);
+        Message which = Message.joined("; ", crossed.stream()
+                .map(c -> Message.of("{0} and {1}", Message.plain(c.one().tag()), Message.plain(c.other().tag())))
+                .toList());
+        return Optional.of(finding(HarnessCheck.CHART_CROSSED, "Colours exchanged in the extension",
+                apart ? Verdict.WARN : Verdict.FAIL, crossed.size(),
+                Message.of(apart
+                        ? "Each goes on in the other's colour: {0}. By continuity it is so; whoever joins by colour next will exchange them. Look again."
+                        : "Each goes on in the other's colour: {0}. Exchanged, most likely: prove both by continuity, or join them anew.",
+                        which),
+                "pairs of which each has the other's colour behind the joint", CHART)
+                .asking(crossed.stream().map(c -> HarnessField.CHART_EXTENSION.of(c.one().id())).toList()));
+    }
+
+    /** A wire goes where the grounds and hook-ups chosen take it, or one of the two is wrong. */
+    private static Finding way(Chart chart, List<Wire> chosen) {
+        List<Wire> astray = chart.wires().stream().filter(w -> chosen.stream().anyMatch(n -> astray(w, n))).toList();
+        return finding(HarnessCheck.CHART_WAY, "Wires that go another way than was chosen",
+                astray.isEmpty() ? Verdict.PASS : Verdict.FAIL, astray.size(),
+                astray.isEmpty()
+                        ? Message.plain("Chart, grounds and hook-ups say the same.")
+                        : Message.of("{0}. Wire it as chosen, or choose what was wired.",
+                                Message.joined("; ", astray.stream().map(w -> Message.of("Wire {0}, {1}",
+                                        Message.plain(w.tag()), words(w))).toList())),
+                "lines of the chart against where grounds and signals are taken", CHART)
+                .asking(astray.stream().map(w -> HarnessField.CHART_TO.of(w.id())).toList());
+    }
+
+    private static boolean astray(Wire wire, Wire needed) {
+        Device to = wire.to();
+        Work work = wire.work();
+        Device wanted = needed.to();
+        if (to == null || wanted == null || work == null) {
+            return false;
+        }
+        boolean ground = work == Work.SIGNAL_GROUND || work == Work.HEATER_GROUND;
+        if (ground && work == needed.work()) {
+            // Chassis and battery are told apart by length and drop, not here.
+            return to != wanted && !(to.shared() && wanted.shared());
+        }
+        boolean onOther = (work == Work.ANALOG && needed.work() == Work.NARROWBAND)
+                || (work == Work.NARROWBAND && needed.work() == Work.ANALOG);
+        return onOther && to == wanted;
     }
 
     private static Finding unused(Chart chart) {

@@ -9,6 +9,8 @@ public enum HarnessField implements Property {
     CHART("wire.chart.needed", "lines of the chart"),
     CHART_WORK("wire.chart.work", "work of the wire"),
     CHART_COLOUR("wire.chart.colour", "colour of the wire"),
+    CHART_EXTENSION("wire.chart.extension", "colour in the extension"),
+    CHART_TO("wire.chart.to", "where the wire goes"),
     CHART_APART("wire.chart.apart", "continuity of the wire"),
     CHART_LEFT("wire.chart.left", "how the wire is left"),
     CHART_TO_PIN("wire.chart.*.toPin", "pin it goes to"),

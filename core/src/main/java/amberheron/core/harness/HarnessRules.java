@@ -43,10 +43,12 @@ public final class HarnessRules {
      * Every check of a harness.
      *
      * @param needed the lines this job cannot do without
+     * @param chosen those of them of which it was said where they go
      */
-    public static List<Finding> judge(Harness harness, List<Wire> needed, Heater heater) {
-        List<Finding> findings = new ArrayList<>(ChartRules.judge(harness.chart(), needed, heater));
+    public static List<Finding> judge(Harness harness, List<Wire> needed, List<Wire> chosen, Heater heater) {
+        List<Finding> findings = new ArrayList<>(ChartRules.judge(harness.chart(), needed, chosen, heater));
         findings.addAll(JointRules.judge(harness.joints(), heater.mean()));
+        JointRules.ofNoWire(harness.joints(), harness.chart()).ifPresent(findings::add);
         findings.addAll(RouteRules.judge(harness.route()));
         findings.add(drop(harness.asWired()));
         return List.copyOf(findings);

@@ -54,6 +54,22 @@ public final class JointRules {
         return List.copyOf(findings);
     }
 
+    /** Judges joints that name a wire which the chart does not have; empty where all are of a wire that is there. */
+    static Optional<Finding> ofNoWire(Joints joints, Chart chart) {
+        List<Test> lost = joints.tested().stream().filter(t -> !t.wire().isBlank())
+                .filter(t -> chart.wires().stream().noneMatch(w -> w.tag().equalsIgnoreCase(t.wire().strip())))
+                .toList();
+        return lost.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Finding(HarnessCheck.JOINT_WIRE, "Joints on a wire that is not in the chart",
+                        Verdict.FAIL, new Measure(lost.size(), Dimension.NUMBER, 0),
+                        new Limit(AT_MOST, new Measure(0, Dimension.NUMBER, 0)),
+                        Message.of("No line for {0}: write it into the chart, or the joint's right wire.",
+                                Message.joined(", ", lost.stream().map(t -> Message.plain(t.wire())).toList())),
+                        null, Message.plain("tags of tested joints that no line of the chart has"), Joints.SOURCE)
+                        .asking(HarnessField.JOINT_WIRE.of(lost.getFirst().id())));
+    }
+
     /** Returns the pull that a joint has to stand, N, interpolated between the wire sizes of the table. */
     public static double leastPull(double section) {
         if (section <= PULLS[0][0]) {

@@ -41,6 +41,9 @@ public final class RouteRules {
             .practice("grommet at the firewall, the connector's size decides the hole, look behind before drilling");
     private static final Source SPRAY = Source.practice("connector turned away from spray, loops to drip from");
 
+    /** Least difference between the hole in the metal and the connector, since a grommet lines the hole, m; from memory. */
+    private static final double CLEAR = 0.002;
+
     private RouteRules() {
     }
 
@@ -179,7 +182,7 @@ public final class RouteRules {
         boolean cut = passage == Passage.BARE || passage == Passage.GROMMET;
         Limit limit = connector == null || !cut
                 ? null
-                : new Limit(AT_LEAST, new Measure(connector, Dimension.LENGTH, 1));
+                : new Limit(AT_LEAST, new Measure(connector + CLEAR, Dimension.LENGTH, 1));
         Measure figure = hole == null || !cut ? null : new Measure(hole, Dimension.LENGTH, 1);
         boolean tight = limit != null && hole != null && !limit.keptBy(hole);
         Verdict verdict = passage == null
@@ -193,7 +196,8 @@ public final class RouteRules {
                                         : Verdict.PASS;
         return new Finding(HarnessCheck.ROUTE_HOLE, "Through the firewall", verdict, figure, limit, hole(route, tight),
                 null,
-                "hole ≥ connector; grommet fitted; looked behind", HOLE).asking(holeAsks(route, verdict));
+                "hole ≥ connector and 2 mm, our own, for the grommet's lip; grommet fitted; looked behind", HOLE)
+                .asking(holeAsks(route, verdict));
     }
 
     private static List<Address> holeAsks(Route route, Verdict verdict) {

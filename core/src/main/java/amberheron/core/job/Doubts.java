@@ -35,10 +35,13 @@ final class Doubts {
     /** Pressure that a pipe adds at full load after the turbine, and before it on boost, bar. */
     private static final double BACK_PRESSURE = 0.3;
     private static final double BEFORE_TURBINE = 1;
-    /** How much leaner than it is the gas after a catalyst is read, λ. */
+    /** Error of the gas after a working catalyst, either way, λ. */
     private static final double CATALYST = 0.01;
     /** Air that is drawn back at light load to a sensor right at the open end, mass per mass of exhaust. */
     private static final double DRAWN_BACK = 0.2;
+    /** Part of its gain that steam from injected water takes: where it is sprayed in, and where it only runs back. */
+    private static final double STEAM = 0.2;
+    private static final double SPLASHED = 0.05;
     /** Air that a joint nobody has tested may let in, mass per mass of exhaust. */
     private static final double UNTESTED = 0.005;
     /** Error of a shop's meter and its clips, V. */
@@ -113,7 +116,7 @@ final class Doubts {
         return Optional.of(doubts);
     }
 
-    /** Adds what pipe and place do to the gas: pressure, leaks and a place near air only ever raise the reading. */
+    /** Adds what pipe and place do to the gas: pressure, leaks and a place near air only ever raise the reading; a catalyst and steam go either way. */
     private static void addPipe(Job job, Site site, List<Uncertainty> doubts) {
         PlaceErrors place = PlaceErrors.of(site, job.placing());
         doubts.add(new Uncertainty(Contributor.PRESSURE, Entry.BACK_PRESSURE, Shape.ONE_SIDED,
@@ -123,7 +126,15 @@ final class Doubts {
             doubts.add(new Uncertainty(Contributor.LEAK, Entry.SHOWN, Shape.ONE_SIDED, UNTESTED * air));
         }
         if (place.afterCatalyst()) {
-            doubts.add(new Uncertainty(Contributor.CATALYST, Entry.SHOWN, Shape.ONE_SIDED, CATALYST));
+            doubts.add(new Uncertainty(Contributor.CATALYST, Entry.SHOWN, Shape.EVEN, CATALYST));
+        }
+        double steam = switch (place.wet()) {
+            case DRY -> 0;
+            case SPLASHED -> SPLASHED;
+            case WET -> STEAM;
+        };
+        if (steam > 0) {
+            doubts.add(new Uncertainty(Contributor.WATER, Entry.SENSOR_GAIN, Shape.EVEN, steam));
         }
         if (place.nearEnd() > 0) {
             doubts.add(new Uncertainty(Contributor.OPEN_END, Entry.LIGHT_LOAD, Shape.ONE_SIDED,

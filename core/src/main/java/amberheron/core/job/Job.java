@@ -6,7 +6,9 @@ import amberheron.core.drivelog.EngineTrait;
 import amberheron.core.finding.Photo;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.harness.Route;
+import amberheron.core.mixture.Bands;
 import amberheron.core.mixture.Fuel;
+import amberheron.core.mixture.FuelKind;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.parts.Address;
 import amberheron.core.placement.Candidate;
@@ -15,10 +17,12 @@ import amberheron.core.placement.PlaceRules;
 import amberheron.core.placement.PlaceSchools;
 import amberheron.core.placement.Placing;
 import amberheron.core.placement.Site;
+import amberheron.core.plan.Engine;
 import amberheron.core.plan.Intake;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
+import amberheron.core.wiring.Electrics;
 import amberheron.core.wiring.Hookup;
 import amberheron.core.wiring.Wiring;
 import java.time.Instant;
@@ -133,6 +137,17 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
         return fuel == null ? 14.7 : fuel.stoich();
     }
 
+    /** What the fuel means for judging; petrol's until a fuel is chosen. */
+    public FuelKind fuelKind() {
+        Fuel fuel = intake.fuel();
+        return fuel == null ? FuelKind.PETROL : fuel.kind();
+    }
+
+    /** Mixtures that are right for this engine on its fuel. */
+    public Bands bands() {
+        return fuelKind().bands(intake.boosted());
+    }
+
     /** Site by which a place of this job is judged, for a shop of these schools. */
     public Site site(PlaceSchools schools) {
         return new Site(intake.exhaust(), intake.displacement(), intake.banks(), stoich(), placing.probe(),
@@ -166,20 +181,36 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
                 .flatMap(c -> PlaceRules.delayAtFullLoad(site(schools), c));
     }
 
+    /** The vehicle's electrics, as far as they were asked. */
+    public Electrics electrics() {
+        return wiring.electrics(intake.engine().supply());
+    }
+
     /** Set-up of the display for this engine, the sensor where it was put. */
     public DisplaySetUp displaySetUp(PlaceSchools schools) {
         Double transport = transport(schools).orElse(null);
-        return DisplaySetUp.of(new DisplaySetUp.Engine(intake.exhaust().turbine(), intake.cylinders(), transport),
+        return DisplaySetUp.of(new DisplaySetUp.Engine(bands(), intake.cylinders(), transport),
                 display);
     }
 
     /** Traits of engine and wiring by which a drive is judged. */
     public Set<EngineTrait> engineTraits() {
         Set<EngineTrait> traits = EnumSet.noneOf(EngineTrait.class);
-        if (intake.exhaust().turbine()) {
+        if (intake.boosted()) {
             traits.add(EngineTrait.BOOSTED);
         }
-        if (intake.fuelSystem() == Intake.FuelSystem.CARBURETTOR) {
+        switch (fuelKind()) {
+            case DIESEL -> traits.add(EngineTrait.DIESEL);
+            case METHANOL -> traits.add(EngineTrait.METHANOL);
+            case GAS -> traits.add(EngineTrait.GAS);
+            case PETROL, LEADED -> {
+                // The usual; nothing is judged otherwise.
+            }
+        }
+        if (intake.engine().cycle() == Engine.Cycle.TWO_STROKE) {
+            traits.add(EngineTrait.TWO_STROKE);
+        }
+        if (intake.engine().fuelSystem() == Engine.FuelSystem.CARBURETTOR) {
             traits.add(EngineTrait.CARBURETTOR);
         }
         if (intake.readers().contains(Intake.ReaderKind.STOCK_ECU)
@@ -262,7 +293,13 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
         return withPoints(more);
     }
 
+    /** Puts a log in the place of the last, which is remembered. */
     public Job withProving(Output.@Nullable Proving value) {
+        return with(outputs.active().withProving(value == null ? null : value.after(proving())));
+    }
+
+    /** Corrects what is known of the proving log. */
+    public Job withCorrected(Output.Proving value) {
         return with(outputs.active().withProving(value));
     }
 

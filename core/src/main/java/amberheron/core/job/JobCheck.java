@@ -21,6 +21,8 @@ public enum JobCheck implements CheckId {
     SETTING_HELD("setting-held",
             "The reader shows the truth, but not by the setting noted here: read it back and note what it holds."),
     SETTING_FOLLOWS("setting-follows", Diagnosis.TYPE_FIRST),
+    LAW_READ("law-read",
+            "Nobody has read the controller's own number: at one check point or more, note what its own display or link shows. Until then the law is only the one that was chosen."),
     SPREAD("spread", "Take check points over more of the range: agreement in one place says nothing of the slope."),
     ENGINE_OFF("engine-off", "Take check points with the engine off too, over a third of the range or more."),
     ENGINE_RUNNING("engine-running",

@@ -108,7 +108,7 @@ public final class JobReview {
         OutputLaw law = job.law();
         Reader reader = job.reader();
         this.installation = new WireRules.Installation(job.intake().readers(), law,
-                job.dry(shop.schools()).orElse(null), Tolerance.LAMBDA);
+                job.dry(shop.schools()).orElse(null), job.intake().engine().supply(), Tolerance.LAMBDA);
         Intake intake = job.intake();
         this.chosen = PartsChosen.of(job.wiring());
         List<String> order = job.progress().order();
@@ -147,7 +147,8 @@ public final class JobReview {
                 shop.laws(), job.stoich());
         this.lacks = law == null
                 ? List.of(JobCheck.LAW)
-                : CheckPointProof.lacks(law, points, diagnosis.get().orElse(null), this::proves);
+                : CheckPointProof.lacks(law, job.air().controller(), points, diagnosis.get().orElse(null),
+                        this::proves);
         Optional<List<Uncertainty>> doubts = doubts();
         this.trust = Derived.of(earlier.map(b -> b.trust),
                 () -> doubts.flatMap(d -> chainAsSet().map(c -> Trust.of(c, d))), law, reader, scale.get(), doubts);
@@ -239,7 +240,7 @@ public final class JobReview {
     public static Station stationOf(Contributor by) {
         return switch (by) {
             case SENSOR, AGE, AIR -> Station.AIR;
-            case PRESSURE, LEAK, CATALYST, OPEN_END -> Station.PLACE;
+            case PRESSURE, LEAK, CATALYST, OPEN_END, WATER -> Station.PLACE;
             case GROUND_SHIFT, GROUND_RIPPLE, LOADING -> Station.WIRE;
             case UNCHECKED, CONVERTER, SETTING, DISPLAY, METER, CHECK_POINTS -> Station.SCALE;
         };
@@ -344,7 +345,7 @@ public final class JobReview {
         Output.Proving proving = job.proving();
         DriveFound found = proving == null ? null : proving.found();
         Fuelling fuelling = found == null ? null : found.fuelling();
-        return fuelling == null
+        return fuelling == null || !job.fuelKind().heldAtOne()
                 ? Optional.empty()
                 : TrimPlan.of(fuelling, job.roadTest().trims(), new TrimPlan.Asked(job.engineTraits(), against));
     }
@@ -397,6 +398,16 @@ public final class JobReview {
     /** Returns the state of a link. */
     public LinkState state(Station station) {
         return links.of(station);
+    }
+
+    /** The warnings of every link that is proven otherwise, the worst first. */
+    public List<Reservation> reservations() {
+        return links.reservations();
+    }
+
+    /** The worst reservation of a link; empty for one without. At the hand-over, that of all links. */
+    public Optional<Reservation> reservation(Station station) {
+        return reservations().stream().filter(r -> station == Station.HAND_OVER || r.station() == station).findFirst();
     }
 
     /** Findings of a station; empty for stations that have no such checks or nothing to check yet. */

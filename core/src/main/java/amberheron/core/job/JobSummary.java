@@ -10,10 +10,12 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -73,7 +75,9 @@ public record JobSummary(String id, String vehicle, Map<Station, LinkState> stat
         }
         boolean cameOff = !job.intake().permanent() && job.done().contains(StepId.PLUG.key());
         Standing standing = standing(review);
-        return new JobSummary(job.id(), job.intake().vehicle(), states, standing.on(), standing.detail(),
+        String reserved = review.reservations().stream().findFirst()
+                .map(r -> say("; with a reservation: %s", r.finding().subject().metric())).orElse("");
+        return new JobSummary(job.id(), job.intake().vehicle(), states, standing.on(), standing.detail() + reserved,
                 cameOff ? null : job.air().date(), job.progress().day(), job.progress().bay(),
                 review.schedule().map(s -> new Left(s.early(), s.likely(), s.late())).orElse(null), "");
     }
@@ -93,7 +97,12 @@ public record JobSummary(String id, String vehicle, Map<Station, LinkState> stat
 
     private static Standing standing(JobReview review) {
         Job job = review.job();
-        Optional<Step> next = review.plan().next(job.done());
+        // Once it is handed over the sheet is written, ticked or not.
+        Set<String> done = new HashSet<>(job.done());
+        if (job.handOver().date() != null) {
+            done.add(StepId.SHEET.key());
+        }
+        Optional<Step> next = review.plan().next(done);
         Waiting hold = job.progress().hold();
         if (job.intake().condition().stops()) {
             return new Standing(Waiting.CUSTOMER, say("exhaust: %s", job.intake().condition().words()));

@@ -10,6 +10,8 @@ public enum LinkState {
     BEGUN("begun"),
     /** Everything measured and within its limits. */
     PROVEN("proven"),
+    /** Everything measured, and something of it usable only at a cost. */
+    RESERVED("with reservations"),
     /** Measured, and not within its limits. */
     OUT_OF_TOLERANCE("out of tolerance"),
     /** Was measured, but what it rested on has changed since. */
@@ -25,7 +27,7 @@ public enum LinkState {
 
     /** Returns whether nothing is left to prove. */
     public boolean done() {
-        return this == PROVEN || this == NOT_NEEDED;
+        return this == PROVEN || this == RESERVED || this == NOT_NEEDED;
     }
 
     /** The word on screen. */

@@ -3,6 +3,7 @@ package amberheron.core.job;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.plan.Step;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -28,12 +29,16 @@ final class LinkStates {
         states.put(Station.SCALE, together(Station.SCALE));
         states.put(Station.PROVE, together(Station.PROVE));
         states.put(Station.PLAN, planState());
-        boolean proven = states.values().stream().allMatch(LinkState::done);
-        boolean dated = review.job().handOver().date() != null;
-        states.put(Station.HAND_OVER,
-                dated
-                        ? proven ? LinkState.PROVEN : LinkState.BEGUN
-                        : review.job().handOver().notDone().isBlank() ? LinkState.OPEN : LinkState.BEGUN);
+        states.put(Station.HAND_OVER, handOverState());
+    }
+
+    private LinkState handOverState() {
+        if (review.job().handOver().date() == null) {
+            return review.job().handOver().notDone().isBlank() ? LinkState.OPEN : LinkState.BEGUN;
+        }
+        return !states.values().stream().allMatch(LinkState::done)
+                ? LinkState.BEGUN
+                : states.containsValue(LinkState.RESERVED) ? LinkState.RESERVED : LinkState.PROVEN;
     }
 
     LinkState of(Station station) {
@@ -67,7 +72,9 @@ final class LinkStates {
                         ? LinkState.STALE
                         : all.stream().distinct().count() == 1
                                 ? all.getFirst()
-                                : all.stream().allMatch(LinkState::done) ? LinkState.PROVEN : LinkState.BEGUN;
+                                : !all.stream().allMatch(LinkState::done)
+                                        ? LinkState.BEGUN
+                                        : all.contains(LinkState.RESERVED) ? LinkState.RESERVED : LinkState.PROVEN;
     }
 
     /** Returns the state of the plan, which is proven by having been carried out. */
@@ -93,7 +100,7 @@ final class LinkStates {
         }
         LinkState found = judged(Station.PLACE);
         // A place on paper proves nothing.
-        return found == LinkState.PROVEN && !review.job().placing().fitted().begun() ? LinkState.BEGUN : found;
+        return found.done() && !review.job().placing().fitted().begun() ? LinkState.BEGUN : found;
     }
 
     private LinkState proveState() {
@@ -105,14 +112,14 @@ final class LinkStates {
         }
         LinkState found = judged(Station.PROVE);
         Output.Proving proving = review.job().proving();
-        return found == LinkState.PROVEN && (proving == null || !review.proves(proving.origin()))
+        return found.done() && (proving == null || !review.proves(proving.origin()))
                 ? LinkState.BEGUN
                 : found;
     }
 
     /**
-     * Judges a station by its findings: a missing figure never becomes a pass, and a warning is recorded but does not break
-     * the link.
+     * Judges a station by its findings: a missing figure never becomes a pass, and a warning does not break the link but
+     * stays a reservation.
      */
     private LinkState judged(Station station) {
         List<Finding> findings = review.findings(station);
@@ -122,7 +129,21 @@ final class LinkStates {
         if (findings.stream().allMatch(f -> f.verdict() == Verdict.UNKNOWN)) {
             return LinkState.OPEN;
         }
-        return findings.stream().anyMatch(f -> f.verdict() == Verdict.UNKNOWN) ? LinkState.BEGUN : LinkState.PROVEN;
+        return findings.stream().anyMatch(f -> f.verdict() == Verdict.UNKNOWN)
+                ? LinkState.BEGUN
+                : warned(findings).isEmpty() ? LinkState.PROVEN : LinkState.RESERVED;
+    }
+
+    private static List<Finding> warned(List<Finding> findings) {
+        return findings.stream().filter(f -> f.verdict() == Verdict.WARN).toList();
+    }
+
+    /** The warnings of every link that is proven otherwise, the worst first. */
+    List<Reservation> reservations() {
+        return Arrays.stream(Station.values()).filter(s -> of(s) == LinkState.RESERVED)
+                .flatMap(s -> Stream.concat(Stream.of(review), review.others().stream())
+                        .flatMap(r -> warned(r.findings(s)).stream()).distinct().map(f -> new Reservation(s, f)))
+                .sorted(Reservation.WORST_FIRST).toList();
     }
 
     private LinkState scaleState() {

@@ -14,7 +14,10 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 
-/** Parts that the choices at the wiring call for, by step; a step that nothing was chosen for keeps the usual. */
+/**
+ * Parts that the choices at the wiring call for, by step; a step that nothing was chosen for keeps the usual, one that a
+ * plug-in kit has done has none and is dropped.
+ */
 final class PartsChosen {
     private PartsChosen() {
     }
@@ -46,8 +49,16 @@ final class PartsChosen {
                         Item.of(Kind.TOOL, "soldering iron"));
                 case CRIMPED -> List.of(Item.of(Kind.CONSUMABLE, "crimp terminals with seals"),
                         Item.of(Kind.TOOL, "crimper with the terminals' die"));
-                case PLUGGED -> List.of(Item.of(Kind.PART, "plug-in kit for this car"));
+                case PLUGGED -> List.of();
             });
+            if (joints == Joints.JointSchool.PLUGGED) {
+                // The kit brings its ground with it, and its feed where no relay takes another.
+                if (!wiring.feed().relay()) {
+                    chosen.put(StepId.FEED, List.of());
+                }
+                chosen.put(StepId.GROUND, List.of());
+                chosen.put(StepId.CONNECT, List.of(Item.of(Kind.PART, "plug-in kit for this car")));
+            }
         }
         Route route = wiring.harness().route();
         if (route.firewall().passage() != null || route.lengths().extension() != null) {

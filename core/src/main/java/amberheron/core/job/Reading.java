@@ -17,7 +17,7 @@ public enum Reading {
     DRIVE("drive", "the proving drive", Station.PROVE,
             EnumSet.of(RestsOn.PLACE, RestsOn.SENSOR, RestsOn.CONTROLLER, RestsOn.CALIBRATION, RestsOn.GROUNDS,
                     RestsOn.SIGNAL, RestsOn.LAW,
-                    RestsOn.SETTING),
+                    RestsOn.SETTING, RestsOn.FUEL),
             "Drive again with the log running.");
 
     private final String key;

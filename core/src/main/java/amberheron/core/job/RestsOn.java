@@ -29,6 +29,8 @@ public enum RestsOn {
     /** How the readers are hooked up. */
     SIGNAL("signal", "the hook-up of the signal",
             j -> said(j.wiring().signals().hookups().isEmpty() ? null : j.wiring().signals().hookups())),
+    /** What the engine burns: a drive is judged by it. */
+    FUEL("fuel", "the fuel", j -> said(j.intake().fuel())),
     /** The controller's output law. */
     LAW("law", "the output law", j -> said(j.law())),
     /** Reader of the volts with its setting; not its filter, which changes nothing that stands. */

@@ -39,9 +39,12 @@ public record Stale(Reading reading, String changed) {
         }
         job.points().stream().flatMap(p -> since(job, p).stream()).findFirst()
                 .ifPresent(r -> found.add(new Stale(Reading.CHECK_POINTS, changed(r))));
-        Optional.ofNullable(job.proving())
-                .flatMap(p -> job.changed(p.origin().taken(), Reading.DRIVE.restsOn()))
-                .ifPresent(r -> found.add(new Stale(Reading.DRIVE, changed(r))));
+        Optional.ofNullable(job.proving()).flatMap(p -> job.changed(p.before(), Reading.DRIVE.restsOn())
+                .map(r -> job.changed(p.origin().taken(), Set.of(r)).isPresent()
+                        ? changed(r)
+                        // Read after the change, and driven before it.
+                        : say("it was driven before %s changed", r.words())))
+                .ifPresent(why -> found.add(new Stale(Reading.DRIVE, why)));
         return List.copyOf(found);
     }
 

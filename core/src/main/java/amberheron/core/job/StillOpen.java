@@ -29,7 +29,15 @@ record StillOpen(JobReview review) {
         return review.stale(station).filter(s -> review.state(station) == LinkState.STALE).map(Stale::text)
                 .or(() -> review.findings(station).stream().filter(f -> f.verdict() == worst(station))
                         .map(f -> Message.of("{0}: {1}", f.subject(), f.consequence())).findFirst())
-                .orElseGet(() -> Message.joined(" ", because(station).stream().map(c -> cure(c.id())).toList()));
+                .orElseGet(() -> Message.joined(" ",
+                        Stream.concat(because(station).stream().map(c -> cure(c.id())), reserved(station)).toList()));
+    }
+
+    /** The worst reservation, named before a job is handed over with it. */
+    private Stream<Message> reserved(Station station) {
+        return station == Station.HAND_OVER
+                ? review.reservations().stream().limit(1).map(r -> Message.of("With a reservation: {0}", r.text()))
+                : Stream.empty();
     }
 
     /** Advice where no rule has anything to judge yet. */
@@ -48,8 +56,15 @@ record StillOpen(JobReview review) {
                 .orElse(Verdict.UNKNOWN);
     }
 
-    /** The checks that keep a link from being proven: those that fail, then those that wait for a measure. */
+    /**
+     * The checks that keep a link from being proven: those that fail, then those that wait for a measure; of one that is
+     * proven with reservations, those that warn, the worst first.
+     */
     List<Check> because(Station station) {
+        if (review.state(station) == LinkState.RESERVED) {
+            return review.reservations().stream().filter(r -> station == Station.HAND_OVER || r.station() == station)
+                    .map(r -> r.finding().check()).toList();
+        }
         if (review.state(station).done()) {
             return List.of();
         }

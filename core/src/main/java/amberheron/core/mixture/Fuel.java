@@ -11,15 +11,17 @@ import amberheron.core.units.Sane;
  * @param stoich stoichiometric air-fuel ratio by mass
  * @param source where that ratio comes from
  * @param composition what it is made of
+ * @param kind what it means for judging an engine
  */
-public record Fuel(String id, String name, double stoich, Source source, Composition composition) {
+public record Fuel(String id, String name, double stoich, Source source, Composition composition,
+        FuelKind kind) {
     public Fuel {
         Sane.STOICH.check("stoich", stoich);
     }
 
-    /** Makes a fuel of which only the ratio is known: its composition is taken to be petrol's. */
+    /** Makes a fuel of which only the ratio is known: all else is taken to be petrol's. */
     public Fuel(String id, String name, double stoich, Source source) {
-        this(id, name, stoich, source, Composition.PETROL);
+        this(id, name, stoich, source, Composition.PETROL, FuelKind.PETROL);
     }
 
     /** The AFR scale of this fuel. */

@@ -18,10 +18,12 @@ import org.jspecify.annotations.Nullable;
  * @param toEnd from the place to the open end, m; null while that is not measured
  * @param joints how many joints the gas has passed
  * @param secondaryAir whether air is pumped in before it
+ * @param toWater from the place to where water is injected, m; negative after it; null where none is
+ * @param riser whether a dry riser keeps that water from running back to it
  */
 record AlongRun(double distance, @Nullable Piece piece, @Nullable Double catalyst, @Nullable Estimate gas,
         @Nullable Double idle, @Nullable Double fullLoad, @Nullable Estimate dry, @Nullable Double lead,
-        @Nullable Double toEnd, int joints, boolean secondaryAir) {
+        @Nullable Double toEnd, int joints, boolean secondaryAir, @Nullable Double toWater, boolean riser) {
     /** Spare length kept at the two ends of the lead together, m; from memory. */
     static final double SLACK = 0.15;
 
@@ -48,6 +50,8 @@ record AlongRun(double distance, @Nullable Piece piece, @Nullable Double catalys
         Double toEnd = run.beyond().isEmpty() && Double.isFinite(run.end()) ? run.end() - distance : null;
         int joints = 0;
         boolean pumped = false;
+        Double water = run.first(Segment.Kind.WATER).map(w -> w.from() - distance).orElse(null);
+        boolean riser = run.first(Segment.Kind.RISER).filter(r -> r.to() > distance).isPresent();
         for (Piece p : run.pieces()) {
             if (p.from() < distance) {
                 joints += p.segment().kind().joint() ? 1 : 0;
@@ -55,7 +59,7 @@ record AlongRun(double distance, @Nullable Piece piece, @Nullable Double catalys
             }
         }
         return new AlongRun(distance, piece, catalyst, gas, idle, full, dry, lead(site, distance), toEnd, joints,
-                pumped);
+                pumped, water, riser);
     }
 
     /** Returns what is left of the lead, by the cable as laid once that is measured, before by the plan. */

@@ -19,6 +19,7 @@ public enum PlaceCheck implements CheckId {
     OPEN_END("open-end"),
     JOINTS("joints"),
     SECONDARY_AIR("secondary-air"),
+    WATER("water"),
     MOVED("moved"),
     TURNED("turned"),
     TIGHT("tight");

@@ -10,10 +10,21 @@ import org.jspecify.annotations.Nullable;
  * @param afterCatalyst whether it is after a catalyst that the shop does not hold to be negligible
  * @param nearEnd how near the open end is, as a part of the distance from which on air is drawn back: 0 far enough, 1 at the
  *        end; 0 where the end is not measured
+ * @param wet how wet the pipe is there
  */
-public record PlaceErrors(boolean beforeTurbine, boolean afterCatalyst, double nearEnd) {
+public record PlaceErrors(boolean beforeTurbine, boolean afterCatalyst, double nearEnd, Wet wet) {
+    /** How wet a pipe is into which water is injected. */
+    public enum Wet {
+        /** None is injected, or a riser keeps it away. */
+        DRY,
+        /** Before the water, with nothing that keeps it from running back. */
+        SPLASHED,
+        /** After the water. */
+        WET
+    }
+
     /** A place that is as it should be. */
-    public static final PlaceErrors NONE = new PlaceErrors(false, false, 0);
+    public static final PlaceErrors NONE = new PlaceErrors(false, false, 0, Wet.DRY);
 
     /** The place taken, as it was fitted where that was measured. */
     public static PlaceErrors of(Site site, Placing placing) {
@@ -27,7 +38,11 @@ public record PlaceErrors(boolean beforeTurbine, boolean afterCatalyst, double n
     private static PlaceErrors at(Site site, Run run, double distance) {
         AlongRun at = AlongRun.of(site, run, distance);
         return new PlaceErrors(run.turbine() && distance < 0, PlaceLimits.afterCatalyst(site, run, at),
-                near(at.toEnd()));
+                near(at.toEnd()), switch (PlaceLimits.water(at)) {
+                    case PASS, UNKNOWN -> Wet.DRY;
+                    case WARN -> Wet.SPLASHED;
+                    case FAIL -> Wet.WET;
+                });
     }
 
     private static double near(@Nullable Double toEnd) {

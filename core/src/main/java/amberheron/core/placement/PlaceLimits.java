@@ -30,6 +30,8 @@ final class PlaceLimits {
     static final double FULL_LOAD_DELAY = 0.1;
     /** Distance from an open end within which air is drawn back at idle, m. */
     static final double OPEN_END = 0.3;
+    /** Distance from an open end within which air reaches it at any load, m; our own, from memory. */
+    static final double CLOSE_END = 0.1;
     /** Number of joints before the sensor above which one of them draws air sooner or later. */
     static final int JOINTS = 2;
     /** Free length that a slotted socket and its ratchet take, m. */
@@ -104,7 +106,15 @@ final class PlaceLimits {
     }
 
     static Verdict openEnd(@Nullable Double toEnd) {
-        return toEnd == null ? UNKNOWN : toEnd >= OPEN_END - SLACK ? PASS : WARN;
+        return toEnd == null
+                ? UNKNOWN
+                : toEnd >= OPEN_END - SLACK ? PASS : toEnd >= CLOSE_END - SLACK ? WARN : FAIL;
+    }
+
+    /** Judges a place by the water injected into the pipe, where any is. */
+    static Verdict water(AlongRun at) {
+        Double water = at.toWater();
+        return water == null || (water > 0 && at.riser()) ? PASS : water > 0 ? WARN : FAIL;
     }
 
     static Verdict joints(AlongRun at) {

@@ -40,7 +40,8 @@ public final class PlaceRules {
             .memory("running conditions and limits; the delay is pipe volume over gas flow, plus one engine cycle");
     private static final Source DRYING = Source.memory("warm-up of the wall to the dew point, diesel to methanol");
     private static final Source FALSE_AIR = Source.memory(
-            "0.3 m to an open end, two joints; that air drawn in or pumped in reads lean is common practice");
+            "0.3 m to an open end, never within 0.1 m, two joints; that air drawn in or pumped in reads lean is common practice");
+    private static final Source WET = Source.practice("a sensor in a wet exhaust drowns; it goes into the dry riser");
     private static final Source ADDED_UP = Source.derived("the lengths entered, with some slack");
 
     private PlaceRules() {
@@ -196,7 +197,8 @@ public final class PlaceRules {
             double ratio = ExhaustGas.pumpCurrentRatio(PRESSURE_BEFORE_TURBINE, 1, ExhaustGas.PRESSURE_CONSTANT);
             double cost = ExhaustGas.shown(LEAN_CRUISE, ratio) - LEAN_CRUISE;
             return new Finding(PlaceCheck.DISTANCE, subject, Verdict.FAIL, length(distance), limit,
-                    "Before the turbine the exhaust pressure skews the pump current: never here.", cost,
+                    "Before the turbine the exhaust pressure skews the pump current: never here. Into the down pipe, past the turbine.",
+                    cost,
                     Message.of(
                             "Ip(p)/Ip(1 bar) = (p/(k+p))·((k+1)/1) = {0} at {1} bar absolute, k = {2}; cost at {3}",
                             number(ratio, 2), number(PRESSURE_BEFORE_TURBINE, 1),
@@ -249,8 +251,8 @@ public final class PlaceRules {
                 : verdict == Verdict.PASS
                         ? "After a straight-through catalyst, which this shop holds to be negligible."
                         : kind == Kind.STRAIGHT_THROUGH
-                                ? "After a straight-through catalyst: one school calls it negligible; the reading can err lean. Record it."
-                                : "After the catalyst the reading is slower and errs lean, so the tuner adds fuel: the safe side. Record it.";
+                                ? "After a straight-through catalyst: one school calls it negligible; the reading may err either way. Record it."
+                                : "After a working catalyst the reading is slower and may err either way: no reason to fuel it richer or leaner. Record it.";
         return new Finding(PlaceCheck.CATALYST, "", verdict, length(margin), limit, consequence, null, working,
                 PRACTICE).named(subject);
     }
@@ -279,8 +281,10 @@ public final class PlaceRules {
                 new Limit(AT_LEAST, length(PlaceLimits.OPEN_END)), switch (end) {
                     case PASS -> "Far enough that no air is drawn back to it at idle.";
                     case UNKNOWN -> "Enter the length of every piece to the end.";
-                    default ->
+                    case WARN ->
                         "At idle air is drawn back from the open end: it reads lean there, and right under load.";
+                    case FAIL ->
+                        "Right at the open end air reaches it at any load. Farther in, or a longer pipe behind it.";
                 }, null, "end of the run less the place", FALSE_AIR).asking(at.toEnd() == null
                         ? PlaceField.PIECE_LENGTH.of(run.pieces().getLast().segment().id())
                         : PlaceField.DISTANCE.of(place.id())));
@@ -292,6 +296,19 @@ public final class PlaceRules {
                         : "Each can draw air and read lean: test them tight cold, or go nearer the engine.",
                 null, "slip joints, flanges and flexes that the gas has passed", FALSE_AIR)
                 .asking(PlaceField.DISTANCE.of(place.id())));
+        Double water = at.toWater();
+        if (water != null) {
+            Verdict wet = PlaceLimits.water(at);
+            findings.add(new Finding(PlaceCheck.WATER, "Before the water", wet, length(water),
+                    new Limit(AT_LEAST, length(0)), switch (wet) {
+                        case PASS -> "In the dry part, and the riser keeps the water there.";
+                        case WARN ->
+                            "Water runs back to it when the engine stops or the boat rolls: a dry riser between it and the water.";
+                        default ->
+                            "Water is injected before it: it drowns the sensor. Into the dry part before the water, or the riser.";
+                    }, null, "where water is injected less the place, along the pipe", WET)
+                    .asking(PlaceField.DISTANCE.of(place.id())));
+        }
         if (PlaceLimits.secondaryAir(at) != Verdict.PASS) {
             findings.add(new Finding(PlaceCheck.SECONDARY_AIR, "Secondary air", Verdict.WARN, null, null,
                     "Air is pumped in before it: it reads lean while the pump runs. Shut it off for every reading.",

@@ -210,7 +210,8 @@ public final class PlaceSearch {
                 .and(PlaceLimits.atMost(at.fullLoad(), PlaceLimits.FULL_LOAD_DELAY))
                 .and(PlaceLimits.dry(at.dry(), site.wired().heaterHot()));
         if (at.piece() != null) {
-            judged.and(PlaceLimits.openEnd(at.toEnd())).and(PlaceLimits.joints(at)).and(PlaceLimits.secondaryAir(at));
+            judged.and(PlaceLimits.openEnd(at.toEnd())).and(PlaceLimits.joints(at)).and(PlaceLimits.secondaryAir(at))
+                    .and(PlaceLimits.water(at));
         }
         if (site.exhaust().neighbours().isEmpty()) {
             judged.and(Verdict.UNKNOWN);

@@ -126,6 +126,11 @@ public final class Run {
         return Optional.ofNullable(found);
     }
 
+    /** The first piece of a kind. */
+    public Optional<Piece> first(Segment.Kind kind) {
+        return pieces.stream().filter(p -> p.segment().kind() == kind).findFirst();
+    }
+
     /** The first catalyst. */
     public Optional<Piece> catalyst() {
         return catalyst;

@@ -60,6 +60,8 @@ public record Segment(Line line, Kind kind, @Nullable Double length, @Nullable D
         MERGE("merge"),
         JOINT("slip joint or flange"),
         AIR_INLET("secondary air inlet"),
+        WATER("water injected into the pipe"),
+        RISER("dry riser before the water"),
         MUFFLER("muffler");
 
         private final String words;
@@ -85,7 +87,7 @@ public record Segment(Line line, Kind kind, @Nullable Double length, @Nullable D
 
         /** Whether a bung can be set in its wall. */
         public boolean takesBung() {
-            return this == PIPE || this == MERGE;
+            return this == PIPE || this == MERGE || this == RISER;
         }
     }
 

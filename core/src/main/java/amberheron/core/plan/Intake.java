@@ -5,7 +5,9 @@ import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.finding.CheckId;
 import amberheron.core.finding.Message;
+import amberheron.core.mixture.Bands;
 import amberheron.core.mixture.Fuel;
+import amberheron.core.mixture.FuelKind;
 import amberheron.core.parts.Address;
 import amberheron.core.parts.Property;
 import amberheron.core.placement.Exhaust;
@@ -18,10 +20,10 @@ import amberheron.core.units.Sane;
 import amberheron.core.units.Unusable;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -31,7 +33,7 @@ import org.jspecify.annotations.Nullable;
  * @param displacement of the engine, m³
  * @param cylinders number of them
  * @param banks exhaust banks, 1 or 2
- * @param fuelSystem how the fuel gets in
+ * @param engine how it works, what fills it, what its electrics give
  * @param fuel in the tank
  * @param exhaust the pipes
  * @param material of the pipe the bung goes into
@@ -44,11 +46,11 @@ import org.jspecify.annotations.Nullable;
  * @param fixedHarness true when the connector cannot be made up after the sensor is in
  */
 public record Intake(String vehicle, @Nullable Double displacement, @Nullable Integer cylinders, int banks,
-        @Nullable FuelSystem fuelSystem, @Nullable Fuel fuel, Exhaust exhaust, @Nullable Material material,
+        Engine engine, @Nullable Fuel fuel, Exhaust exhaust, @Nullable Material material,
         Condition condition, @Nullable Double leak, Fit fit, Set<ReaderKind> readers, @Nullable Link link,
         boolean permanent, boolean fixedHarness) {
     /** An intake of which nothing was asked. */
-    public static final Intake BLANK = new Intake("", null, null, 1, null, null, Exhaust.UNMEASURED, null,
+    public static final Intake BLANK = new Intake("", null, null, 1, Engine.UNASKED, null, Exhaust.UNMEASURED, null,
             Condition.UNCHECKED, null, Fit.WELD_IN, Set.of(), null, true, true);
 
     /** State of the exhaust; it must be sound before anything is fitted. */
@@ -109,7 +111,8 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         ECU("ecu", "standalone ECU"),
         STOCK_ECU("stock_ecu", "stock ECU, narrowband"),
         SOFTWARE("software", "tuning software"),
-        DISPLAY("display", "display elsewhere");
+        DISPLAY("display", "display elsewhere"),
+        OWN("own", "the controller's own display");
 
         private final String key;
         private final String words;
@@ -128,6 +131,16 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         public String words() {
             return word(words);
         }
+
+        /** Whether it gets numbers by a link. */
+        boolean byLink() {
+            return this == SOFTWARE || this == DISPLAY;
+        }
+
+        /** Whether anything has to be wired to it: the controller's own display is part of it. */
+        public boolean wired() {
+            return this != OWN;
+        }
     }
 
     /** How numbers rather than volts get to a reader. */
@@ -139,23 +152,6 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         private final String words;
 
         Link(String words) {
-            this.words = words;
-        }
-
-        /** The trade's words. */
-        public String words() {
-            return word(words);
-        }
-    }
-
-    /** How the fuel gets in. */
-    public enum FuelSystem {
-        CARBURETTOR("carburettor"),
-        INJECTION("injection");
-
-        private final String words;
-
-        FuelSystem(String words) {
             this.words = words;
         }
 
@@ -191,7 +187,9 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         BANKS("intake-banks", "exhaust banks", IntakeField.BANKS),
         FUEL("intake-fuel", "fuel", IntakeField.FUEL),
         FUEL_SYSTEM("intake-fuel-system", "fuel system", IntakeField.FUEL_SYSTEM),
+        CYCLE("intake-cycle", "two-stroke, four-stroke or rotary", IntakeField.CYCLE),
         ASPIRATION("intake-aspiration", "aspiration", PlaceField.ASPIRATION),
+        SUPPLY("intake-supply", "volts of the electrical system", IntakeField.SUPPLY),
         READERS("intake-readers", "what reads the signal", IntakeField.READERS),
         LINK("intake-link", "how it gets its data", IntakeField.LINK),
         STAYS("intake-stays", "how long it stays", IntakeField.STAYS),
@@ -243,7 +241,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
     public boolean asks(Question question) {
         return switch (question) {
             case BANKS -> cylinders != null && cylinders > 1;
-            case LINK -> readers.contains(ReaderKind.SOFTWARE) || readers.contains(ReaderKind.DISPLAY);
+            case LINK -> readers.stream().anyMatch(ReaderKind::byLink);
             case LEAK -> condition == Condition.LEAKS;
             case MATERIAL -> fit == Fit.WELD_IN && condition != Condition.ROTTEN;
             case FIT, HARNESS -> condition != Condition.ROTTEN;
@@ -260,12 +258,13 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
                 case DISPLACEMENT -> displacement == null;
                 case CYLINDERS -> cylinders == null;
                 case FUEL -> fuel == null;
-                case ASPIRATION -> exhaust.segments().isEmpty();
+                case ASPIRATION -> engine.aspiration() == null;
+                case SUPPLY -> engine.supply() == null;
                 case READERS -> readers.isEmpty();
                 case LINK -> link == null;
                 case CONDITION -> condition == Condition.UNCHECKED;
                 // These have an answer from the start, or one that the work can begin without.
-                case BANKS, FUEL_SYSTEM, STAYS, LEAK, FIT, MATERIAL, HARNESS -> false;
+                case BANKS, FUEL_SYSTEM, CYCLE, STAYS, LEAK, FIT, MATERIAL, HARNESS -> false;
             };
             if (open && asks(q)) {
                 missing.add(q);
@@ -274,10 +273,16 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         return List.copyOf(missing);
     }
 
-    /** Whether numbers rather than volts get to every reader, so that there is nothing to scale. */
+    /** Whether numbers rather than volts get to every reader, its own display included, so that there is nothing to scale. */
     public boolean byLinkAlone() {
-        return link != null && !readers.isEmpty()
-                && EnumSet.of(ReaderKind.SOFTWARE, ReaderKind.DISPLAY).containsAll(readers);
+        return !readers.isEmpty()
+                && readers.stream().allMatch(r -> r == ReaderKind.OWN || (r.byLink() && link != null));
+    }
+
+    /** Whether it is on boost, with a turbine or without. */
+    public boolean boosted() {
+        Engine.Aspiration aspiration = engine.aspiration();
+        return exhaust.turbine() || (aspiration != null && aspiration.boosted());
     }
 
     /** Answers that follow from others, so that they need not be asked. */
@@ -289,7 +294,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         }
         if (exhaust.catalyst().isPresent()) {
             follows.add(Message
-                    .plain("Catalyst: before it if there is room; after it the reading errs lean and is recorded."));
+                    .plain("Catalyst: before it if there is room; after it the reading may err either way, and that is recorded."));
         }
         if (banks == 2) {
             follows.add(
@@ -312,10 +317,12 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
                 case DIAGNOSTIC_PORT -> "Diagnostic port: passed through at the plug; the port's own feed stays free.";
             }));
         }
-        if (fuelSystem == FuelSystem.CARBURETTOR) {
+        followsFuel(follows);
+        if (engine.fuelSystem() == Engine.FuelSystem.CARBURETTOR) {
             follows.add(Message
-                    .plain("Carburettor: choke open before any reading counts; about 13 at cruise is right for it."));
-        } else if (fuelSystem == FuelSystem.INJECTION) {
+                    .of("Carburettor: choke open before any reading counts; about {0} at cruise is right for it.",
+                            new Measure(Bands.RICH_CRUISE, Dimension.MIXTURE, 2)));
+        } else if (engine.fuelSystem() == Engine.FuelSystem.INJECTION && (fuel == null || fuel.kind().heldAtOne())) {
             follows.add(
                     Message.plain("Injection: warm idle swings about stoichiometric in closed loop; that is right."));
         }
@@ -328,78 +335,101 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         return List.copyOf(follows);
     }
 
+    /** What fuel and working mean for sensor and judgement. */
+    private void followsFuel(List<Message> follows) {
+        FuelKind kind = fuel == null ? FuelKind.PETROL : fuel.kind();
+        if (kind == FuelKind.DIESEL) {
+            follows.add(Message.plain(
+                    "Diesel: it runs lean always, and a closed loop never holds it at λ 1: no narrowband, no fuel trims, no lean alarm. Smoke and the exhaust's temperature limit it."));
+        }
+        if (kind == FuelKind.LEADED) {
+            follows.add(Message.plain(
+                    "Leaded: a sensor lives for hours, not years. Fit it for the session, take it out after, and check it in free air each time."));
+        }
+        if (engine.cycle() != null && engine.cycle().burnsOil()) {
+            follows.add(Message.plain(
+                    "Oil burns with the fuel: it ages the sensor, so check it in free air often."));
+        }
+        if (engine.cycle() == Engine.Cycle.TWO_STROKE) {
+            follows.add(Message.plain(
+                    "Two-stroke: fresh gas is blown through, so the λ shown is leaner than what was burnt. Judge changes by it, not the mixture."));
+        }
+    }
+
     public Intake withVehicle(String value) {
-        return new Intake(value, displacement, cylinders, banks, fuelSystem, fuel, exhaust, material, condition, leak,
+        return new Intake(value, displacement, cylinders, banks, engine, fuel, exhaust, material, condition, leak,
                 fit, readers, link, permanent, fixedHarness);
     }
 
     public Intake withDisplacement(@Nullable Double value) {
-        return new Intake(vehicle, value, cylinders, banks, fuelSystem, fuel, exhaust, material, condition, leak, fit,
+        return new Intake(vehicle, value, cylinders, banks, engine, fuel, exhaust, material, condition, leak, fit,
                 readers, link, permanent, fixedHarness);
     }
 
     public Intake withCylinders(@Nullable Integer value) {
-        return new Intake(vehicle, displacement, value, banks, fuelSystem, fuel, exhaust, material, condition, leak,
+        return new Intake(vehicle, displacement, value, banks, engine, fuel, exhaust, material, condition, leak,
                 fit, readers, link, permanent, fixedHarness);
     }
 
     public Intake withBanks(int value) {
-        return new Intake(vehicle, displacement, cylinders, value, fuelSystem, fuel, exhaust, material, condition, leak,
+        return new Intake(vehicle, displacement, cylinders, value, engine, fuel, exhaust, material, condition, leak,
                 fit, readers, link, permanent, fixedHarness);
     }
 
-    public Intake withFuelSystem(@Nullable FuelSystem value) {
-        return new Intake(vehicle, displacement, cylinders, banks, value, fuel, exhaust, material, condition, leak, fit,
-                readers, link, permanent, fixedHarness);
+    /** Changes an answer about the engine. */
+    public Intake withEngine(UnaryOperator<Engine> change) {
+        return new Intake(vehicle, displacement, cylinders, banks, change.apply(engine), fuel, exhaust, material,
+                condition, leak,
+                fit, readers, link, permanent, fixedHarness);
     }
 
     public Intake withFuel(@Nullable Fuel value) {
-        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, value, exhaust, material, condition,
+        return new Intake(vehicle, displacement, cylinders, banks, engine, value, exhaust, material, condition,
                 leak, fit, readers, link, permanent, fixedHarness);
     }
 
     public Intake withExhaust(Exhaust value) {
-        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, value, material, condition, leak,
+        return new Intake(vehicle, displacement, cylinders, banks, engine, fuel, value, material, condition, leak,
                 fit, readers, link, permanent, fixedHarness);
     }
 
     public Intake withMaterial(@Nullable Material value) {
-        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, exhaust, value, condition, leak,
+        return new Intake(vehicle, displacement, cylinders, banks, engine, fuel, exhaust, value, condition, leak,
                 fit, readers, link, permanent, fixedHarness);
     }
 
     public Intake withCondition(Condition value) {
-        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, exhaust, material, value, leak,
+        return new Intake(vehicle, displacement, cylinders, banks, engine, fuel, exhaust, material, value, leak,
                 fit, readers, link, permanent, fixedHarness);
     }
 
     public Intake withLeak(@Nullable Double value) {
-        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, exhaust, material, condition,
+        return new Intake(vehicle, displacement, cylinders, banks, engine, fuel, exhaust, material, condition,
                 value, fit, readers, link, permanent, fixedHarness);
     }
 
     public Intake withFit(Fit value) {
-        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, exhaust, material, condition, leak,
+        return new Intake(vehicle, displacement, cylinders, banks, engine, fuel, exhaust, material, condition, leak,
                 value, readers, link, permanent, fixedHarness);
     }
 
     public Intake withReaders(Set<ReaderKind> value) {
-        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, exhaust, material, condition, leak,
+        return new Intake(vehicle, displacement, cylinders, banks, engine, fuel, exhaust, material, condition, leak,
                 fit, value, link, permanent, fixedHarness);
     }
 
     public Intake withLink(@Nullable Link value) {
-        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, exhaust, material, condition, leak,
+        return new Intake(vehicle, displacement, cylinders, banks, engine, fuel, exhaust, material, condition, leak,
                 fit, readers, value, permanent, fixedHarness);
     }
 
     public Intake withPermanent(boolean value) {
-        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, exhaust, material, condition, leak,
+        return new Intake(vehicle, displacement, cylinders, banks, engine, fuel, exhaust, material, condition, leak,
                 fit, readers, link, value, fixedHarness);
     }
 
     public Intake withFixedHarness(boolean value) {
-        return new Intake(vehicle, displacement, cylinders, banks, fuelSystem, fuel, exhaust, material, condition, leak,
+        return new Intake(vehicle, displacement, cylinders, banks, engine, fuel, exhaust, material, condition, leak,
                 fit, readers, link, permanent, value);
     }
 }

@@ -11,6 +11,8 @@ public enum IntakeField implements Property {
     BANKS("plan.banks", "exhaust banks"),
     FUEL("plan.fuel", "fuel"),
     FUEL_SYSTEM("plan.system", "fuel system"),
+    CYCLE("plan.cycle", "two-stroke, four-stroke or rotary"),
+    SUPPLY("plan.supply", "volts of the electrical system"),
     READERS("plan.readers", "what reads the signal"),
     LINK("plan.link", "how it gets its data"),
     STAYS("plan.permanent", "how long it stays"),

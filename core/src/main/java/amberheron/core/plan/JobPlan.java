@@ -5,6 +5,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.core.plan.Step.Item;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -46,11 +47,15 @@ public final class JobPlan {
      * The plan for an intake.
      *
      * @param order the order the shop prefers; kept wherever no step would come before one it waits on
-     * @param chosen what was chosen elsewhere for a step to have ready, in place of the usual, by the step
+     * @param chosen what was chosen elsewhere for a step to have ready, in place of the usual, by the step; nothing for a
+     *        step that is dropped
      */
     public static JobPlan of(Intake intake, List<String> order, Map<StepId, List<Step.Item>> chosen) {
         JobPlan plan = new JobPlan();
-        PlanSteps.of(intake).stream().map(s -> {
+        // What a plug-in kit has done already is no step.
+        Set<StepId> dropped = chosen.entrySet().stream().filter(e -> e.getValue().isEmpty()).map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
+        without(PlanSteps.of(intake), dropped).stream().map(s -> {
             List<Step.Item> items = chosen.get(s.id());
             return items == null ? s : s.withItems(items);
         }).forEach(plan::add);
@@ -60,6 +65,22 @@ public final class JobPlan {
         new TopologicalOrderIterator<>(plan.graph, wanted).forEachRemaining(id -> sorted.add(plan.step(id)));
         plan.steps = List.copyOf(sorted);
         return plan;
+    }
+
+    /** Returns the steps without some; what waited on one of those waits on what that waited on. */
+    private static List<Step> without(List<Step> steps, Set<StepId> dropped) {
+        Map<StepId, List<StepId>> instead = new EnumMap<>(StepId.class);
+        List<Step> left = new ArrayList<>();
+        for (Step step : steps) {
+            List<StepId> after = step.after().stream()
+                    .flatMap(id -> instead.getOrDefault(id, List.of(id)).stream()).distinct().toList();
+            if (dropped.contains(step.id())) {
+                instead.put(step.id(), after);
+            } else {
+                left.add(after.equals(step.after()) ? step : step.withAfter(after));
+            }
+        }
+        return List.copyOf(left);
     }
 
     /** Returns the rank of a step; one that the order does not know ranks after the step it usually follows. */

@@ -143,7 +143,9 @@ final class PlanSteps {
         readers();
         add(StepId.PROVE, say("Proving drive with the log running"), new Time(20, 30, 60), Where.ROAD, List.of(),
                 say("the driver never watches the gauge"),
-                say("Closed road or dynamometer; a passenger or the log watches. Lean under load: stop."),
+                intake.fuel() != null && !intake.fuel().kind().heldAtOne()
+                        ? say("Closed road or dynamometer; a passenger or the log watches. Smoke or a hot exhaust: lift off.")
+                        : say("Closed road or dynamometer; a passenger or the log watches. Lean under load: stop."),
                 intake.fit() == Intake.Fit.CLAMP
                         ? new StepId[]{StepId.POINTS, StepId.ROUTE, StepId.HOT}
                         : new StepId[]{StepId.POINTS, StepId.ROUTE});

@@ -73,6 +73,10 @@ public record Step(StepId id, String title, List<StepId> after, Time time, Where
         return new Step(id, title, after, time, where, value, reason, caution, engine, span);
     }
 
+    Step withAfter(List<StepId> value) {
+        return new Step(id, title, value, time, where, items, reason, caution, engine, span);
+    }
+
     /** Returns whether the step occupies the car: somebody is under it, or its engine runs. */
     boolean takesCar() {
         return where == Where.UNDER || engine;

@@ -10,7 +10,8 @@ public enum ScaleField implements Property {
     GAUGE("scale.gauge", "what the controller's own gauge shows"),
     READER("scale.reader", "the reader"),
     FILTER("scale.filter", "the reader's own filter"),
-    POINTS("scale.volts", "a check point");
+    POINTS("scale.volts", "a check point"),
+    TRUE("scale.true", "what the controller's own display shows");
 
     private final String path;
     private final String words;

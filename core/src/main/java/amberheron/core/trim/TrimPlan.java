@@ -4,7 +4,6 @@ import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 import static amberheron.core.units.Phrase.word;
 
-import amberheron.core.display.DisplaySetUp;
 import amberheron.core.drivelog.EngineTrait;
 import amberheron.core.drivelog.Fuelling;
 import amberheron.core.drivelog.Fuelling.Spot;
@@ -14,6 +13,7 @@ import amberheron.core.finding.Finding.Limit;
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
+import amberheron.core.mixture.Bands;
 import amberheron.core.trim.TrimSheet.BinTarget;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
@@ -51,8 +51,6 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
     private static final double EXPECTED = 0.05;
     /** Standard uncertainty of one settled stay, λ. */
     private static final double STAY = 0.01;
-    /** Cruise mixture of a carburettor, λ: 13 with 14.7 at λ 1. */
-    private static final double RICH_CRUISE = 13 / 14.7;
     private static final double NEIGHBOUR = 0.25;
     /** How much the need may change from a bin's middle to its edge, as a part of the fuel: it is said of the middle. */
     private static final double OFF_CENTRE = 0.01;
@@ -282,8 +280,8 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
 
         /** Returns the usual target: cruise at part load, full load at the top, straight between. */
         private double usual(double load) {
-            double full = DisplaySetUp.fullLoad(asked.traits().contains(EngineTrait.BOOSTED));
-            double cruise = asked.traits().contains(EngineTrait.CARBURETTOR) ? RICH_CRUISE : 1;
+            double full = EngineTrait.bands(asked.traits()).fullLoad();
+            double cruise = asked.traits().contains(EngineTrait.CARBURETTOR) ? Bands.RICH_CRUISE : 1;
             return cruise + underLoad(axis, load, highest) * (full - cruise);
         }
     }

@@ -11,6 +11,7 @@ public enum Contributor {
     LEAK("leak", "a leak nobody has looked for"),
     CATALYST("catalyst", "the catalyst before the sensor"),
     OPEN_END("open-end", "air drawn back from the open end"),
+    WATER("water", "the water in the exhaust"),
     GROUND_SHIFT("ground-shift", "the ground's shift"),
     GROUND_RIPPLE("ground-ripple", "the heater's ripple"),
     LOADING("loading", "the load of the input"),

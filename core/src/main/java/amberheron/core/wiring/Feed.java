@@ -14,19 +14,24 @@ import org.jspecify.annotations.Nullable;
  * @param atBattery volts between the battery's posts with the key on, V: what a relay's feed starts from; null when not
  *        measured
  * @param memory current of a second, constant feed with the key off, A; null for a controller that has none
+ * @param converted volts behind a converter, or of a battery of its own, with the heater working, V; null where nothing of
+ *        the kind was measured
+ * @param leads size of the controller's own power leads, m²; null when not known
  */
 public record Feed(@Nullable Double length, @Nullable Double crossSection, boolean relay, @Nullable Double battery,
-        @Nullable Double atBattery, @Nullable Double memory) {
+        @Nullable Double atBattery, @Nullable Double memory, @Nullable Double converted, @Nullable Double leads) {
     public Feed {
         Sane.LENGTH.check("length", length);
         Sane.SECTION.check("crossSection", crossSection);
         Sane.CHARGE.check("battery", battery);
         Sane.SUPPLY.check("atBattery", atBattery);
         Sane.CURRENT.check("memory", memory);
+        Sane.SUPPLY.check("converted", converted);
+        Sane.SECTION.check("leads", leads);
     }
 
     /** Nothing measured. */
-    public static final Feed UNMEASURED = new Feed(null, null, false, null, null, null);
+    public static final Feed UNMEASURED = new Feed(null, null, false, null, null, null, null, null);
 
     /** Resistance there and back at a temperature in kelvin, Ω; null until the wire is known. */
     public @Nullable Double loop(double temperature) {
@@ -56,26 +61,39 @@ public record Feed(@Nullable Double length, @Nullable Double crossSection, boole
     }
 
     public Feed withLength(@Nullable Double value) {
-        return new Feed(value, crossSection, relay, battery, atBattery, memory);
+        return new Feed(value, crossSection, relay, battery, atBattery, memory, converted, leads);
     }
 
     public Feed withCrossSection(@Nullable Double value) {
-        return new Feed(length, value, relay, battery, atBattery, memory);
+        return new Feed(length, value, relay, battery, atBattery, memory, converted, leads);
     }
 
     public Feed withRelay(boolean value) {
-        return new Feed(length, crossSection, value, battery, atBattery, memory);
+        return new Feed(length, crossSection, value, battery, atBattery, memory, converted, leads);
     }
 
     public Feed withBattery(@Nullable Double value) {
-        return new Feed(length, crossSection, relay, value, atBattery, memory);
+        return new Feed(length, crossSection, relay, value, atBattery, memory, converted, leads);
     }
 
     public Feed withAtBattery(@Nullable Double value) {
-        return new Feed(length, crossSection, relay, battery, value, memory);
+        return new Feed(length, crossSection, relay, battery, value, memory, converted, leads);
     }
 
     public Feed withMemory(@Nullable Double value) {
-        return new Feed(length, crossSection, relay, battery, atBattery, value);
+        return new Feed(length, crossSection, relay, battery, atBattery, value, converted, leads);
+    }
+
+    public Feed withConverted(@Nullable Double value) {
+        return new Feed(length, crossSection, relay, battery, atBattery, memory, value, leads);
+    }
+
+    public Feed withLeads(@Nullable Double value) {
+        return new Feed(length, crossSection, relay, battery, atBattery, memory, converted, value);
+    }
+
+    /** Size of the smallest wire between the tap and the controller, its own leads included, m²; null until both are known. */
+    public @Nullable Double smallest() {
+        return crossSection == null || leads == null ? null : Double.valueOf(Math.min(crossSection, leads));
     }
 }

@@ -154,6 +154,15 @@ public record HeaterTiming(@Nullable HeaterSchool school, @Nullable Double delay
                 SOURCE).asking(WireField.HEATER.address());
     }
 
+    /** What a sensor without power in the gas comes to, said the same wherever it is said. */
+    public Message unpowered() {
+        return school != null && school.delayed()
+                ? Message.of(
+                        "The heater waits {0} after a start, until the pipe is dry. For longer than that the engine does not run with the sensor fitted and without power: it soots and dies.",
+                        seconds(after(school)))
+                : Message.plain("The engine does not run with the sensor fitted and without power: it soots and dies.");
+    }
+
     private static Measure seconds(double value) {
         return new Measure(value, Dimension.DURATION, 0);
     }

@@ -41,6 +41,22 @@ public enum KeyState implements CheckId, Property {
         return word(words);
     }
 
+    /** What a vehicle without it does not have. */
+    public String lackWords() {
+        return word(switch (this) {
+            case ACCESSORY -> "accessory position";
+            case CRANKING -> "starter";
+            case LAMPS -> "lamps";
+            case INDICATORS -> "indicators";
+            case OFF, ON, RUNNING -> words;
+        });
+    }
+
+    /** Whether there are vehicles without it: kick start, no lamps, no accessory position. */
+    public boolean canLack() {
+        return this != OFF && this != ON && this != RUNNING;
+    }
+
     /** Whether a source can be proved without this reading: not every car has an accessory position. */
     public boolean optional() {
         return this == ACCESSORY;

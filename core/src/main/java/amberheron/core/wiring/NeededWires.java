@@ -24,13 +24,13 @@ final class NeededWires {
         Device point = school == GroundSchool.BATTERY ? Device.BATTERY : Device.CHASSIS;
         Device signal = school == GroundSchool.READER ? reader : point;
         needed.add(wire(Work.HEATER_GROUND, ground.twoWires() ? point : signal));
-        if (ground.twoWires()) {
+        if (ground.twoWires() && readers.stream().anyMatch(ReaderKind::wired)) {
             needed.add(wire(Work.SIGNAL_GROUND, signal));
         }
         for (ReaderKind kind : readers) {
             Hookup hookup = wiring.signals().of(kind);
             Hookup.Form form = hookup.form();
-            if (form == null) {
+            if (form == null || !kind.wired()) {
                 continue;
             }
             Device to = device(kind);
@@ -65,7 +65,7 @@ final class NeededWires {
             case ECU -> Device.ECU;
             case STOCK_ECU -> Device.STOCK_ECU;
             case SOFTWARE -> Device.SOFTWARE;
-            case DISPLAY -> Device.DISPLAY;
+            case DISPLAY, OWN -> Device.DISPLAY;
         };
     }
 }

@@ -3,13 +3,13 @@ package amberheron.core.wiring;
 import static amberheron.core.finding.Finding.Relation.AT_LEAST;
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
 
-import amberheron.core.finding.Check;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Finding.Limit;
 import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.parts.Address;
+import amberheron.core.plan.Engine.Supply;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.wiring.PowerSource.Behaviour;
@@ -39,9 +39,11 @@ public final class PowerRules {
     /** Common sections of vehicle wire, m². */
     private static final List<Double> COMMON = List.of(0.35e-6, 0.5e-6, 0.75e-6, 1e-6, 1.5e-6, 2.5e-6, 4e-6);
 
-    private static final Source STATES = Source.memory(
-            "0.5 V key off, 11 V key on, 6 V cranking, 12.8 V running, half a volt between loads: our own limits for the practice of "
-                    + "0 V off, about 12 V on, still there while cranking and running, undisturbed by other loads");
+    static final Source STATES = Source.memory(
+            "0.5 V key off, 11 to 13.5 V key on, 6 V cranking, 12.8 V running, half a volt between loads, by 12 V system: our own limits "
+                    + "for the practice of 0 V off, about 12 V on, still there while cranking and running, undisturbed by other loads");
+    static final Source DESTROYED = Source
+            .practice("a supply over about 15.5 V running, or a 24 V system, destroys a controller made for 12 V");
     private static final Source FUSES = Source
             .practice("5 A fuse, up to about 3 A while heating; a host circuit keeps its rating");
     private static final Source HOST = Source.memory("a fuse carries 80 % of its rating for hours");
@@ -55,12 +57,12 @@ public final class PowerRules {
 
     /** Every check of power, in the order it is proved; of the source taken, or of one that does not exist yet. */
     public static List<Finding> judge(@Nullable PowerSource taken, Feed feed, @Nullable Double fuse,
-            @Nullable Double draw) {
+            @Nullable Double draw, Electrics system) {
         PowerSource source = taken == null ? PowerSource.named("") : taken;
         List<Finding> findings = new ArrayList<>();
         for (KeyState state : KeyState.values()) {
-            if (!state.optional() || source.at(state).isPresent()) {
-                findings.add(state(source, state, feed.relay()));
+            if (system.has(state) && (!state.optional() || source.at(state).isPresent())) {
+                findings.add(new SourceRule(source, state, system, feed.relay()).judge());
             }
         }
         double peak = draw == null ? DRAW : draw;
@@ -68,8 +70,11 @@ public final class PowerRules {
         if (taken != null && !feed.relay()) {
             findings.add(host(taken, peak));
         }
-        findings.add(drop(source, feed, fuse == null ? FUSE : fuse, peak));
-        if (source.behaviour() == Behaviour.CONSTANT) {
+        if (system.needsConverter()) {
+            findings.add(converter(feed, system));
+        }
+        findings.add(drop(source, feed, fuse == null ? FUSE : fuse, peak, system));
+        if (source.behaviour(system) == Behaviour.CONSTANT) {
             findings.add(drain(feed, IDLE_DRAIN));
         } else if (feed.memory() != null) {
             findings.add(drain(feed, feed.memory()));
@@ -82,6 +87,8 @@ public final class PowerRules {
         return switch (behaviour) {
             case SWITCHED -> "A proper source: take it.";
             case ACCESSORY_TOO -> "Usable; do not sit in accessory with the heater working.";
+            case TOO_MUCH ->
+                "More than a controller stands: it destroys it. Mend the regulator first; a vehicle of more volts needs a converter.";
             case CONSTANT ->
                 "It flattens the battery and cooks the sensor: take another, or let a switched one work a relay.";
             case LOST_WHILE_CRANKING ->
@@ -89,7 +96,8 @@ public final class PowerRules {
             case SAGS_WHILE_CRANKING ->
                 "The controller restarts with every start: let it work a relay that is fed from the battery, or take another.";
             case DISTURBED -> "Another load moves it: a relay at the battery, with this one switching it.";
-            case WEAK -> "Too weak for the heater: a relay at the battery, with this one switching it.";
+            case WEAK ->
+                "Too weak for the heater. Where the battery's posts show the same, battery or charging first; where the volts are lost in the wire, a relay at the battery, with this one switching it.";
             case DEAD -> "No supply with the key on: take another.";
             case NOT_MEASURED -> "Measure it in every state before it is trusted.";
         };
@@ -100,7 +108,7 @@ public final class PowerRules {
         return switch (behaviour) {
             case SWITCHED -> Verdict.PASS;
             case ACCESSORY_TOO -> Verdict.WARN;
-            case CONSTANT, DEAD -> Verdict.FAIL;
+            case TOO_MUCH, CONSTANT, DEAD -> Verdict.FAIL;
             case LOST_WHILE_CRANKING -> Verdict.WARN;
             case SAGS_WHILE_CRANKING, DISTURBED, WEAK -> relay ? Verdict.PASS : Verdict.WARN;
             case NOT_MEASURED -> Verdict.UNKNOWN;
@@ -108,81 +116,64 @@ public final class PowerRules {
     }
 
     /** The best of several sources; of equals the one listed first. Empty when none can be used. */
-    public static Optional<PowerSource> best(List<PowerSource> sources, boolean relay) {
-        return sources.stream().filter(s -> verdict(s.behaviour(), relay) != Verdict.FAIL)
-                .min(Comparator.comparing(s -> verdict(s.behaviour(), relay)));
+    public static Optional<PowerSource> best(List<PowerSource> sources, boolean relay, Electrics system) {
+        return sources.stream().filter(s -> verdict(s.behaviour(system), relay) != Verdict.FAIL)
+                .min(Comparator.comparing(s -> verdict(s.behaviour(system), relay)));
     }
 
-    private static Finding state(PowerSource source, KeyState state, boolean relay) {
-        Double volts = source.at(state).orElse(null);
-        boolean dead = state == KeyState.OFF || state == KeyState.ACCESSORY;
-        Double running = source.at(KeyState.RUNNING).orElse(null);
-        boolean compared = state == KeyState.LAMPS || state == KeyState.INDICATORS;
-        double bound = switch (state) {
-            case OFF, ACCESSORY -> PowerSource.DEAD;
-            case ON -> PowerSource.WEAK;
-            case CRANKING -> PowerSource.CRANKING;
-            case RUNNING -> PowerSource.WEAK_RUNNING;
-            case LAMPS, INDICATORS ->
-                (running == null ? PowerSource.WEAK_RUNNING : running) - PowerSource.DISTURBED;
-        };
-        Limit limit = new Limit(dead ? AT_MOST : AT_LEAST, volts(bound, 1));
-        boolean kept = volts != null && ((compared && running != null)
-                ? Math.abs(volts - running) <= PowerSource.DISTURBED
-                : limit.keptBy(volts));
-        Behaviour shown = switch (state) {
-            case OFF -> Behaviour.CONSTANT;
-            case ACCESSORY -> Behaviour.ACCESSORY_TOO;
-            case ON -> volts != null && volts <= PowerSource.DEAD ? Behaviour.DEAD : Behaviour.WEAK;
-            case CRANKING -> volts == null
-                    ? Behaviour.LOST_WHILE_CRANKING
-                    : PowerSource.cranked(volts).orElse(Behaviour.SWITCHED);
-            case RUNNING -> Behaviour.WEAK;
-            case LAMPS, INDICATORS -> Behaviour.DISTURBED;
-        };
-        // Without the reading that it is compared with it says nothing.
-        boolean alone = compared && running == null;
-        Verdict verdict = volts == null || alone
-                ? Verdict.UNKNOWN
-                : kept ? Verdict.PASS : verdict(shown, relay);
-        Message says = volts == null || alone
-                ? Message.of("Measure: {0}.", Message.plain((volts == null ? state : KeyState.RUNNING).words()))
-                : Message.plain(kept
-                        ? "As it should be."
-                        : relay && verdict == Verdict.PASS
-                                ? "The relay feeds from the battery; this one only has to hold its coil."
-                                : remedy(shown));
-        return new Finding(Check.of(state), Message.of("Source, {0}", Message.plain(state.words())), verdict,
-                volts == null ? null : volts(volts, 1), limit, says, null,
-                compared
-                        ? Message.of("within {0} of the reading with the engine running",
-                                volts(PowerSource.DISTURBED, 1))
-                        : Message.plain("read with a meter at the source, load connected"),
-                STATES, List.of(source.id().isEmpty()
-                        ? WireField.SOURCES.address()
-                        : (volts != null && alone ? KeyState.RUNNING : state).of(source.id())));
-    }
-
+    /** Judges the fuse by the smallest wire behind it, the controller's own leads included. */
     private static Finding fuse(@Nullable Double fuse, double peak, Feed feed) {
-        Double section = feed.crossSection();
-        double most = section == null ? FUSE : Math.min(Feed.greatestFuse(section), Math.max(FUSE, peak));
-        Limit limit = new Limit(AT_MOST, amperes(section == null ? FUSE : Feed.greatestFuse(section)));
-        Verdict verdict = fuse == null
-                ? Verdict.UNKNOWN
-                : fuse <= peak || (section != null && fuse > limit.bound().si() + 1e-9)
-                        ? Verdict.FAIL
-                        : fuse > most ? Verdict.WARN : Verdict.PASS;
+        Double section = feed.smallest();
+        double stands = section == null ? FUSE : Feed.greatestFuse(section);
+        Limit limit = new Limit(AT_MOST, amperes(stands));
+        boolean blows = fuse != null && fuse <= peak;
+        boolean burns = fuse != null && section != null && fuse > stands + 1e-9;
+        Verdict verdict = blows || burns
+                ? Verdict.FAIL
+                : fuse == null || section == null
+                        ? Verdict.UNKNOWN
+                        : fuse > Math.max(FUSE, peak) ? Verdict.WARN : Verdict.PASS;
         String says = switch (verdict) {
             case PASS -> "Above the draw, below what the wire stands. A tapped circuit keeps its own rating.";
-            case UNKNOWN -> "Enter the fuse.";
+            case UNKNOWN -> fuse == null
+                    ? "Enter the fuse."
+                    : "Enter the size of the feed and of the controller's own leads: the fuse protects the thinnest.";
             case WARN -> "Bigger than usual: it must stay below what the thinnest wire stands.";
-            case FAIL -> fuse != null && fuse <= peak
+            case FAIL -> blows
                     ? "Not above the draw while heating: it will blow on a cold start."
-                    : "Above what this wire stands: the wire burns before the fuse blows.";
+                    : "Above what the thinnest wire behind it stands, the controller's own leads included: the wire burns before the fuse blows.";
         };
         return new Finding(WireCheck.FUSE, "Fuse", verdict, fuse == null ? null : amperes(fuse), limit, says, null,
                 Message.of("draw {0} < fuse ≤ {1}", amperes(peak), limit.bound()),
-                section == null ? FUSES : PAIRS).asking(WireField.FUSE.address());
+                section == null ? FUSES : PAIRS)
+                .asking((fuse == null || verdict != Verdict.UNKNOWN
+                        ? WireField.FUSE
+                        : feed.leads() == null ? WireField.LEADS : WireField.FEED_SECTION).address());
+    }
+
+    /** Judges what stands between a supply that is none for 12 V and the controller. */
+    private static Finding converter(Feed feed, Electrics system) {
+        Double volts = feed.converted();
+        boolean own = system.supply() == Supply.NONE_AT_IDLE;
+        boolean low = volts != null && volts < PowerSource.WEAK;
+        Verdict verdict = volts == null
+                ? Verdict.UNKNOWN
+                : low || volts > PowerSource.MOST ? Verdict.FAIL : Verdict.PASS;
+        return new Finding(WireCheck.CONVERTER, own ? "Battery of its own" : "Behind the converter", verdict,
+                volts == null ? null : volts(volts, 1),
+                volts != null && !low
+                        ? new Limit(AT_MOST, volts(PowerSource.MOST, 1))
+                        : new Limit(AT_LEAST, volts(PowerSource.WEAK, 1)),
+                switch (verdict) {
+                    case PASS -> "What a controller is made for.";
+                    case UNKNOWN -> own
+                            ? "No steady volts at idle: give the controller a 12 V battery of its own, and measure at its posts with the heater working."
+                            : "A controller is made for 12 V: put a converter before it, and measure behind it with the heater working.";
+                    default -> low
+                            ? "It sags under the heater: a bigger one, for the greatest draw and half as much again."
+                            : "More than a controller stands: it destroys it. Do not connect it.";
+                }, null, Message.plain("read with a meter, heater working"), DESTROYED)
+                .asking(WireField.CONVERTED.address());
     }
 
     private static Finding host(PowerSource source, double peak) {
@@ -223,10 +214,12 @@ public final class PowerRules {
         return loop == null ? Double.POSITIVE_INFINITY : loop;
     }
 
-    private static Finding drop(PowerSource source, Feed feed, double fuse, double peak) {
+    private static Finding drop(PowerSource source, Feed feed, double fuse, double peak, Electrics system) {
         Double loop = feed.loop(Conductor.UNDER_BONNET);
         // A relay takes its volts from the battery; the source only holds its coil.
-        Double on = feed.relay() ? feed.atBattery() : source.at(KeyState.ON).orElse(null);
+        Double on = system.needsConverter()
+                ? feed.converted()
+                : feed.relay() ? feed.atBattery() : source.at(KeyState.ON).orElse(null);
         Limit limit = new Limit(AT_LEAST, volts(LEAST_FEED, 1));
         Message wire = on == null
                 ? Message.NONE
@@ -244,17 +237,21 @@ public final class PowerRules {
             asks.add(WireField.FEED_SECTION.address());
         }
         if (on == null) {
-            asks.add(feed.relay()
-                    ? WireField.AT_BATTERY.address()
-                    : source.id().isEmpty() ? WireField.SOURCES.address() : KeyState.ON.of(source.id()));
+            asks.add(system.needsConverter()
+                    ? WireField.CONVERTED.address()
+                    : feed.relay()
+                            ? WireField.AT_BATTERY.address()
+                            : source.id().isEmpty() ? WireField.SOURCES.address() : KeyState.ON.of(source.id()));
         }
         if (loop == null || on == null) {
             return new Finding(WireCheck.FEED, "Volts at the controller", Verdict.UNKNOWN, null, limit,
                     loop == null
                             ? Message.of("Enter length and size of the feed{0}.", wire)
-                            : Message.plain(feed.relay()
-                                    ? "Measure the battery with the key on: the relay feeds from there."
-                                    : "Measure the source with the key on."),
+                            : Message.plain(system.needsConverter()
+                                    ? "Measure behind what feeds the controller, its heater working."
+                                    : feed.relay()
+                                            ? "Measure the battery with the key on: the relay feeds from there."
+                                            : "Measure the source with the key on."),
                     null, Message.plain("V − I·R, there and back"), COPPER).asking(asks);
         }
         double cold = on - peak * loop;
@@ -284,7 +281,7 @@ public final class PowerRules {
                 .asking(WireField.BATTERY.address());
     }
 
-    private static Measure volts(double volts, int decimals) {
+    static Measure volts(double volts, int decimals) {
         return new Measure(volts, Dimension.VOLTAGE, decimals);
     }
 

@@ -46,6 +46,10 @@ public record PowerSource(String id, String letter, String place, Map<KeyState, 
     public static final double CRANKING = 6.0;
     /** Below this a relay's coil lets go, V; from memory: about a third of what it is made for. */
     public static final double COIL = 4.0;
+    /** Above this with the engine running a controller made for 12 V is destroyed, V; common practice, no published source. */
+    public static final double MOST = 15.5;
+    /** Above this with the engine standing the battery is on a charger, or was a moment ago, V; from memory. */
+    public static final double STANDING = 13.5;
     /** More change than this when another load comes on is a disturbance, V. */
     public static final double DISTURBED = 0.5;
 
@@ -53,6 +57,7 @@ public record PowerSource(String id, String letter, String place, Map<KeyState, 
     public enum Behaviour {
         SWITCHED("live with the key only"),
         ACCESSORY_TOO("live in accessory too"),
+        TOO_MUCH("too many volts"),
         CONSTANT("live all the time"),
         LOST_WHILE_CRANKING("lost while cranking"),
         SAGS_WHILE_CRANKING("weak while cranking"),
@@ -92,40 +97,44 @@ public record PowerSource(String id, String letter, String place, Map<KeyState, 
     }
 
     /** Consequence of so few volts while cranking; empty where the controller stays on. */
-    static Optional<Behaviour> cranked(double volts) {
-        return volts < COIL
+    static Optional<Behaviour> cranked(double volts, Electrics system) {
+        return volts < COIL * system.part()
                 ? Optional.of(Behaviour.LOST_WHILE_CRANKING)
-                : volts < CRANKING ? Optional.of(Behaviour.SAGS_WHILE_CRANKING) : Optional.empty();
+                : volts < CRANKING * system.part() ? Optional.of(Behaviour.SAGS_WHILE_CRANKING) : Optional.empty();
     }
 
     /** The states that still have to be measured. */
-    public List<KeyState> missing() {
-        return Stream.of(KeyState.values()).filter(s -> !s.optional() && !volts.containsKey(s)).toList();
+    public List<KeyState> missing(Electrics system) {
+        return system.asked().filter(s -> !volts.containsKey(s)).toList();
     }
 
     /**
      * Behaviour that the readings show, the gravest first. A bad one is said as soon as one reading shows it; that all is well
      * only when every state was measured.
      */
-    public Behaviour behaviour() {
+    public Behaviour behaviour(Electrics system) {
+        double part = system.part();
+        if (volts.values().stream().anyMatch(r -> r.volts() > MOST * part)) {
+            return Behaviour.TOO_MUCH;
+        }
         if (at(KeyState.OFF).filter(v -> v > DEAD).isPresent()) {
             return Behaviour.CONSTANT;
         }
         if (at(KeyState.ON).filter(v -> v <= DEAD).isPresent()) {
             return Behaviour.DEAD;
         }
-        Optional<Behaviour> cranked = at(KeyState.CRANKING).flatMap(PowerSource::cranked);
+        Optional<Behaviour> cranked = at(KeyState.CRANKING).flatMap(v -> cranked(v, system));
         if (cranked.isPresent()) {
             return cranked.get();
         }
-        if (at(KeyState.ON).filter(v -> v < WEAK).isPresent()
-                || at(KeyState.RUNNING).filter(v -> v < WEAK_RUNNING).isPresent()) {
+        if (at(KeyState.ON).filter(v -> v < WEAK * part).isPresent()
+                || at(KeyState.RUNNING).filter(v -> v < WEAK_RUNNING * part).isPresent()) {
             return Behaviour.WEAK;
         }
-        if (disturbance().filter(d -> d > DISTURBED).isPresent()) {
+        if (disturbance().filter(d -> d > DISTURBED * part).isPresent()) {
             return Behaviour.DISTURBED;
         }
-        if (!missing().isEmpty()) {
+        if (!missing(system).isEmpty()) {
             return Behaviour.NOT_MEASURED;
         }
         return at(KeyState.ACCESSORY).filter(v -> v > DEAD).isPresent()

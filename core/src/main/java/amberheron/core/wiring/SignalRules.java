@@ -53,6 +53,9 @@ public final class SignalRules {
             double tolerance) {
         List<Finding> findings = new ArrayList<>();
         for (ReaderKind reader : readers) {
+            if (!reader.wired()) {
+                continue;
+            }
             Hookup hookup = signals.of(reader);
             findings.add(hookup(hookup));
             Form form = hookup.form();

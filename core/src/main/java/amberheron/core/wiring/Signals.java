@@ -35,7 +35,7 @@ public record Signals(@Nullable Double outputOhms, List<Hookup> hookups) {
 
     /** Whether a shift between the grounds reaches a reader: not where numbers, or a difference of volts, get there. */
     public boolean feelGround(Set<ReaderKind> readers) {
-        return readers.isEmpty() || readers.stream().map(r -> of(r).form())
+        return readers.isEmpty() || readers.stream().filter(ReaderKind::wired).map(r -> of(r).form())
                 .anyMatch(f -> f == null || f == Form.SINGLE_ENDED || f == Form.NARROWBAND);
     }
 

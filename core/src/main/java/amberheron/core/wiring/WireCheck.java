@@ -7,6 +7,7 @@ public enum WireCheck implements CheckId {
     FUSE("fuse"),
     HOST("host"),
     FEED("feed"),
+    CONVERTER("converter"),
     DRAIN("drain"),
     GROUND("ground"),
     RIPPLE("ripple"),

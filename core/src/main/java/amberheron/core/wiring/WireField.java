@@ -16,6 +16,8 @@ public enum WireField implements Property {
     FEED_SECTION("wire.feed.section", "size of the feed"),
     BATTERY("wire.feed.battery", "the battery's capacity"),
     AT_BATTERY("wire.feed.atBattery", "volts at the battery"),
+    CONVERTED("wire.feed.converted", "volts behind the converter"),
+    LEADS("wire.feed.leads", "size of the controller's own leads"),
     MEMORY("wire.feed.memory", "current of a second, constant feed"),
     SCHOOL("wire.school", "where the grounds are taken"),
     TO_BATTERY("wire.toBattery", "length to the battery"),

@@ -10,6 +10,7 @@ import amberheron.core.finding.Verdict;
 import amberheron.core.harness.HarnessRules;
 import amberheron.core.parts.Address;
 import amberheron.core.placement.Estimate;
+import amberheron.core.plan.Engine.Supply;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.ScaleField;
@@ -35,10 +36,11 @@ public final class WireRules {
      * @param readers what reads the signal
      * @param law the controller's output law; null until chosen
      * @param dry time until the pipe is dry at the place taken, s; null while that is not known
+     * @param supply what the vehicle's electrics give; null while that was not asked
      * @param tolerance what the trade lets gauge and reader differ by, λ
      */
     public record Installation(Set<ReaderKind> readers, @Nullable OutputLaw law, @Nullable Estimate dry,
-            double tolerance) {
+            @Nullable Supply supply, double tolerance) {
         /** Steepest slope of the law that is used, λ/V; null without a law. */
         public @Nullable Double lambdaPerVolt() {
             return law == null ? null : law.lambdaPerVolt();
@@ -48,7 +50,8 @@ public final class WireRules {
     /** Every check of the station. */
     public static List<Finding> judge(Wiring wiring, Installation at) {
         List<Finding> findings = new ArrayList<>(
-                PowerRules.judge(wiring.source().orElse(null), wiring.feed(), wiring.fuse(), wiring.draw()));
+                PowerRules.judge(wiring.source().orElse(null), wiring.feed(), wiring.fuse(), wiring.draw(),
+                        wiring.electrics(at.supply())));
         boolean felt = wiring.signals().feelGround(at.readers());
         findings.add(groundShift(wiring.ground(), felt, at.lambdaPerVolt(), at.tolerance()));
         if (felt) {
@@ -56,7 +59,8 @@ public final class WireRules {
         }
         findings.add(wiring.heater().judge(at.dry()));
         findings.addAll(SignalRules.judge(wiring.signals(), at.readers(), at.law(), at.tolerance()));
-        findings.addAll(HarnessRules.judge(wiring.harness(), wiring.needed(at.readers()), heater(wiring)));
+        findings.addAll(HarnessRules.judge(wiring.harness(), wiring.needed(at.readers()), wiring.chosen(at.readers()),
+                heater(wiring)));
         return List.copyOf(findings);
     }
 

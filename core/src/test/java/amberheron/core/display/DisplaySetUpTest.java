@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.display.DisplaySetUp.Engine;
 import amberheron.core.finding.Verdict;
+import amberheron.core.mixture.FuelKind;
 import amberheron.core.mixture.MixtureScale;
 import java.util.Map;
 import java.util.Objects;
@@ -15,7 +16,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** What a display is told follows from the engine, and is judged by which side of it does harm. */
 class DisplaySetUpTest {
-    private static final Engine NATURAL = new Engine(false, 4, 0.1);
+    private static final Engine NATURAL = new Engine(FuelKind.PETROL.bands(false), 4, 0.1);
     private static final Display KNOWS = Display.UNTOLD.withKnowsLoad(true);
 
     private static DisplaySetUp.Line line(Engine engine, Display display, DisplaySetting what) {
@@ -43,9 +44,11 @@ class DisplaySetUpTest {
     @Test
     void whatIsNotKnownIsNotTold() {
         assertThat(
-                line(new Engine(false, null, null), KNOWS.withPickUp(PickUp.ONE_COIL), DisplaySetting.PULSES).ought())
+                line(new Engine(FuelKind.PETROL.bands(false), null, null), KNOWS.withPickUp(PickUp.ONE_COIL),
+                        DisplaySetting.PULSES).ought())
                 .isNull();
-        assertThat(line(new Engine(false, 4, null), KNOWS, DisplaySetting.LEAN_DELAY).ought()).isNull();
+        assertThat(line(new Engine(FuelKind.PETROL.bands(false), 4, null), KNOWS, DisplaySetting.LEAN_DELAY).ought())
+                .isNull();
         assertThat(DisplaySetUp.of(NATURAL, KNOWS.withPickUp(PickUp.NONE)).lines()).extracting(DisplaySetUp.Line::what)
                 .doesNotContain(DisplaySetting.PULSES);
     }
@@ -56,7 +59,8 @@ class DisplaySetUpTest {
         assertThat(MixtureScale.afr(14.7).fromLambda(ought(NATURAL, Display.UNTOLD, DisplaySetting.LEAN)))
                 .isCloseTo(15.7, within(1e-9));
         assertThat(ought(NATURAL, KNOWS, DisplaySetting.LEAN)).isBetween(0.85, 0.95);
-        assertThat(ought(new Engine(true, 4, 0.1), KNOWS, DisplaySetting.LEAN)).as("on boost it wants to be richer")
+        assertThat(ought(new Engine(FuelKind.PETROL.bands(true), 4, 0.1), KNOWS, DisplaySetting.LEAN))
+                .as("on boost it wants to be richer")
                 .isLessThan(ought(NATURAL, KNOWS, DisplaySetting.LEAN));
         assertThat(DisplaySetUp.text(DisplaySetting.LEAN, 1, MixtureScale.afr(9.76))).isEqualTo("9.8 AFR");
     }
@@ -65,7 +69,8 @@ class DisplaySetUpTest {
     @Test
     void theDelayMakesUpForTheLatenessOfTheReading() {
         assertThat(ought(NATURAL, KNOWS, DisplaySetting.LEAN_DELAY)).isEqualTo(0.5);
-        assertThat(ought(new Engine(false, 4, 0.6), KNOWS, DisplaySetting.LEAN_DELAY)).isCloseTo(0.3, within(1e-9));
+        assertThat(ought(new Engine(FuelKind.PETROL.bands(false), 4, 0.6), KNOWS, DisplaySetting.LEAN_DELAY))
+                .isCloseTo(0.3, within(1e-9));
         assertThat(ought(NATURAL, KNOWS.withTold(DisplaySetting.FILTER, 2.0), DisplaySetting.LEAN_DELAY))
                 .isEqualTo(0.2);
         assertThat(line(NATURAL, KNOWS.withTold(DisplaySetting.FILTER, 2.0), DisplaySetting.LEAN_DELAY).why().metric())
@@ -96,16 +101,27 @@ class DisplaySetUpTest {
     @CsvSource({"RICH, 0.70", "RICH_DELAY, 5", "FILTER, 0.3", "LEAN_DELAY, 0.5"})
     void whatIsTheSameForEveryEngine(DisplaySetting what, double value) {
         assertThat(ought(NATURAL, KNOWS, what)).isEqualTo(value);
-        assertThat(ought(new Engine(true, 6, 0.1), KNOWS, what)).isEqualTo(value);
+        assertThat(ought(new Engine(FuelKind.PETROL.bands(true), 6, 0.1), KNOWS, what)).isEqualTo(value);
     }
 
     /** λ 0.08 on either side of what full load wants. */
     @ParameterizedTest
     @CsvSource({"false, 0.8163", "true, 0.78"})
     void theAlarmsStandAsFarOnEitherSideOfFullLoad(boolean boosted, double wanted) {
-        assertThat(DisplaySetUp.fullLoad(boosted)).isCloseTo(wanted, within(1e-4));
-        assertThat(DisplaySetUp.leanUnderLoad(boosted)).isCloseTo(wanted + 0.08, within(1e-4));
-        assertThat(DisplaySetUp.richUnderLoad(boosted)).isCloseTo(wanted - 0.08, within(1e-4));
+        assertThat(FuelKind.PETROL.bands(boosted).fullLoad()).isCloseTo(wanted, within(1e-4));
+        assertThat(FuelKind.PETROL.bands(boosted).lean()).isCloseTo(wanted + 0.08, within(1e-4));
+        assertThat(FuelKind.PETROL.bands(boosted).rich()).isCloseTo(wanted - 0.08, within(1e-4));
+    }
+
+    /** A diesel is limited by smoke: it gets a rich alarm, and none for lean. */
+    @Test
+    void aDieselHasNoLeanAlarm() {
+        DisplaySetUp diesel = DisplaySetUp.of(new Engine(FuelKind.DIESEL.bands(true), 4, 0.1), KNOWS);
+        assertThat(diesel.lines()).extracting(DisplaySetUp.Line::what)
+                .doesNotContain(DisplaySetting.LEAN, DisplaySetting.LEAN_DELAY);
+        assertThat(line(new Engine(FuelKind.DIESEL.bands(false), 4, 0.1), KNOWS, DisplaySetting.RICH).ought())
+                .isEqualTo(1.2);
+        assertThat(diesel.bands()).isSorted();
     }
 
     /** Where each number begins to be held against the display, a hair on either side of it. */
@@ -140,17 +156,20 @@ class DisplaySetUpTest {
                 .startsWith("Say whether it knows the load");
         assertThat(line(NATURAL, Display.UNTOLD.withKnowsLoad(false), DisplaySetting.LEAN).why().metric())
                 .startsWith("Without the load");
-        assertThat(line(new Engine(false, 4, null), KNOWS, DisplaySetting.LEAN_DELAY).why().metric())
+        assertThat(line(new Engine(FuelKind.PETROL.bands(false), 4, null), KNOWS, DisplaySetting.LEAN_DELAY).why()
+                .metric())
                 .startsWith("Take a place first");
         // Late by 0.7 s and 0.1 s of the sensor: 0.2 s are left, just enough.
-        assertThat(line(new Engine(false, 4, 0.7), KNOWS, DisplaySetting.LEAN_DELAY).why().metric())
+        assertThat(
+                line(new Engine(FuelKind.PETROL.bands(false), 4, 0.7), KNOWS, DisplaySetting.LEAN_DELAY).why().metric())
                 .isEqualTo("The reading is 0.8 s late by itself, so it sounds 1.0 s after the engine turns lean; "
                         + "a change of gear does not sound it.");
         assertThat(line(NATURAL, KNOWS.withPickUp(PickUp.ONE_COIL), DisplaySetting.PULSES).why().metric())
                 .startsWith("Check it at idle");
-        assertThat(line(new Engine(false, null, 0.1), KNOWS.withPickUp(PickUp.ONE_COIL), DisplaySetting.PULSES).why()
+        assertThat(line(new Engine(FuelKind.PETROL.bands(false), null, 0.1), KNOWS.withPickUp(PickUp.ONE_COIL),
+                DisplaySetting.PULSES).why()
                 .metric()).startsWith("Say where the pulses are taken");
-        assertThat(line(new Engine(true, 4, 0.1), KNOWS, DisplaySetting.LEAN).source().kind())
+        assertThat(line(new Engine(FuelKind.PETROL.bands(true), 4, 0.1), KNOWS, DisplaySetting.LEAN).source().kind())
                 .isNotEqualTo(line(NATURAL, KNOWS, DisplaySetting.LEAN).source().kind());
     }
 

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.drivelog.Regime.Kind;
 import amberheron.core.finding.Verdict;
+import amberheron.core.mixture.FuelKind;
 import amberheron.core.units.Unusable;
 import java.util.List;
 import java.util.Objects;
@@ -92,8 +93,12 @@ class LogPiecesTest {
         assertThat(asked.atAnEnd(1.496)).isTrue();
         assertThat(asked.atAnEnd(1.495)).isFalse();
         assertThat(asked.carburettor()).isTrue();
-        assertThat(asked.boosted()).isFalse();
-        assertThat(new EngineAsked(Set.of(EngineTrait.BOOSTED), 0.62, 1.36, 0.5, 1.5, 0, null).boosted()).isTrue();
+        assertThat(asked.bands()).isEqualTo(FuelKind.PETROL.bands(false));
+        assertThat(EngineTrait.bands(Set.of(EngineTrait.BOOSTED))).isEqualTo(FuelKind.PETROL.bands(true));
+        assertThat(EngineTrait.bands(Set.of(EngineTrait.BOOSTED, EngineTrait.GAS)))
+                .isEqualTo(FuelKind.GAS.bands(true));
+        assertThat(EngineTrait.bands(Set.of(EngineTrait.METHANOL))).isEqualTo(FuelKind.METHANOL.bands(false));
+        assertThat(EngineTrait.bands(Set.of(EngineTrait.DIESEL)).leanHarms()).isFalse();
         assertThat(new EngineAsked(Set.of(), 0.62, 1.36, 0.5, 1.5, 0, null).carburettor()).isFalse();
     }
 

@@ -68,7 +68,7 @@ class ChartProperties {
         Set<String> found = new HashSet<>();
         chart.wires().stream().filter(chart::doubtful).forEach(w -> found.add(w.tag()));
         assertThat(found).isEqualTo(doubtfulByPairs(chart));
-        boolean clean = ChartRules.judge(chart, List.of(), new HarnessRules.Heater(1.2, 2.5, null)).stream()
+        boolean clean = ChartRules.judge(chart, List.of(), List.of(), new HarnessRules.Heater(1.2, 2.5, null)).stream()
                 .filter(f -> f.check().key().equals("chart.twins"))
                 .allMatch(f -> f.verdict() == Verdict.PASS);
         assertThat(clean).isEqualTo(found.isEmpty());

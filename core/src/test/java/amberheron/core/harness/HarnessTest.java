@@ -36,7 +36,7 @@ class HarnessTest {
     }
 
     private static Verdict verdict(Chart chart, String id) {
-        return finding(ChartRules.judge(chart, List.of(), HEATER), id).verdict();
+        return finding(ChartRules.judge(chart, List.of(), List.of(), HEATER), id).verdict();
     }
 
     @ParameterizedTest
@@ -66,6 +66,72 @@ class HarnessTest {
         Chart half = chart.with("2", w -> w.withToldApart(true));
         assertThat(verdict(half, "chart.twins")).isEqualTo(Verdict.UNKNOWN);
         assertThat(verdict(half.with("3", w -> w.withToldApart(true)), "chart.twins")).isEqualTo(Verdict.PASS);
+    }
+
+    private static Wire lead(String tag, Work work, Hue colour, Hue extension) {
+        return Wire.of(tag, work, Device.SENSOR, Device.CONTROLLER).withColour(WireColour.of(colour))
+                .withExtension(WireColour.of(extension));
+    }
+
+    /** Pump and reference exchanged behind the joint: each goes on in the other's colour. */
+    @Test
+    void leadsThatExchangeTheirColoursAreSeen() {
+        Wire pump = lead("1", Work.PUMP, Hue.PINK, Hue.BLUE);
+        Wire reference = lead("2", Work.REFERENCE, Hue.BLUE, Hue.PINK);
+        Chart crossed = new Chart(List.of(pump, reference, lead("3", Work.HEATER_PLUS, Hue.GREY, Hue.GREY)));
+        Finding found = finding(ChartRules.judge(crossed, List.of(), List.of(), HEATER), "chart.crossed");
+        assertThat(found.verdict()).isEqualTo(Verdict.FAIL);
+        assertThat(found.consequence().metric()).contains("1 and 2");
+        Chart proved = crossed.with(crossed.wires().get(0).id(), w -> w.withToldApart(true))
+                .with(crossed.wires().get(1).id(), w -> w.withToldApart(true));
+        assertThat(verdict(proved, "chart.crossed")).as("an extension that crosses them").isEqualTo(Verdict.WARN);
+        Chart other = new Chart(List.of(pump, reference.withExtension(WireColour.of(Hue.GREEN))));
+        assertThat(ChartRules.judge(other, List.of(), List.of(), HEATER))
+                .noneMatch(f -> f.check().is(HarnessCheck.CHART_CROSSED));
+    }
+
+    @Test
+    void aPinIsOneHoweverItIsWrittenAndAtWhicheverEnd() {
+        Wire one = Wire.of("1", Work.ANALOG, Device.CONTROLLER, Device.ECU).withToPin("B7");
+        Wire other = Wire.of("2", Work.PULSES, Device.CONTROLLER, Device.ECU).withToPin("b 7");
+        assertThat(verdict(new Chart(List.of(one, other)), "chart.pins")).isEqualTo(Verdict.FAIL);
+        assertThat(verdict(new Chart(List.of(one, other.withToPin("B17"))), "chart.pins")).isEqualTo(Verdict.PASS);
+        Chart sensor = new Chart(List.of(lead("1", Work.PUMP, Hue.PINK, Hue.PINK).withFromPin("k"),
+                lead("2", Work.REFERENCE, Hue.BLUE, Hue.BLUE).withFromPin("K ")));
+        Finding found = finding(ChartRules.judge(sensor, List.of(), List.of(), HEATER), "chart.pins");
+        assertThat(found.verdict()).as("two wires out of one pin of the sensor").isEqualTo(Verdict.FAIL);
+        assertThat(found.consequence().metric()).contains("sensor, pin k: 1, 2");
+    }
+
+    /** The chart takes the signal's ground to the chassis while the way chosen takes it to the reader. */
+    @Test
+    void aWireThatGoesAnotherWayThanChosenIsSeen() {
+        Wire chosen = Wire.of("needed", Work.SIGNAL_GROUND, Device.CONTROLLER, Device.ECU);
+        Wire wired = Wire.of("9", Work.SIGNAL_GROUND, Device.CONTROLLER, Device.CHASSIS);
+        Finding astray = finding(ChartRules.judge(new Chart(List.of(wired)), List.of(), List.of(chosen), HEATER),
+                "chart.way");
+        assertThat(astray.verdict()).isEqualTo(Verdict.FAIL);
+        assertThat(astray.consequence().metric()).contains("Wire 9, signal ground to chassis point");
+        Chart right = new Chart(List.of(wired.withTo(Device.ECU)));
+        assertThat(finding(ChartRules.judge(right, List.of(), List.of(chosen), HEATER), "chart.way").verdict())
+                .isEqualTo(Verdict.PASS);
+        Wire battery = Wire.of("needed", Work.HEATER_GROUND, Device.CONTROLLER, Device.BATTERY);
+        Chart chassis = new Chart(List.of(wired.withWork(Work.HEATER_GROUND)));
+        assertThat(finding(ChartRules.judge(chassis, List.of(), List.of(battery), HEATER), "chart.way").verdict())
+                .as("both are earth").isEqualTo(Verdict.PASS);
+        Wire narrow = Wire.of("needed", Work.NARROWBAND, Device.CONTROLLER, Device.STOCK_ECU);
+        Chart wide = new Chart(List.of(Wire.of("4", Work.ANALOG, Device.CONTROLLER, Device.STOCK_ECU)));
+        assertThat(finding(ChartRules.judge(wide, List.of(), List.of(narrow), HEATER), "chart.way").verdict())
+                .as("wideband on a narrowband input").isEqualTo(Verdict.FAIL);
+    }
+
+    @Test
+    void aJointIsOfAWireThatIsThere() {
+        Joints joints = new Joints(Joints.JointSchool.CRIMPED, Set.of(),
+                List.of(new Joints.Test("7", 1e-6, 120.0, 0.001)));
+        Chart chart = new Chart(List.of(POWER));
+        assertThat(JointRules.ofNoWire(joints, chart).orElseThrow().consequence().metric()).contains("No line for 7");
+        assertThat(JointRules.ofNoWire(joints, new Chart(List.of(POWER.withTag("7"))))).isEmpty();
     }
 
     @Test
@@ -108,7 +174,7 @@ class HarnessTest {
     void whatTheJobNeedsIsAddedOnceAndTagsStayUnique() {
         Chart chart = new Chart(List.of(POWER)).completed(List.of(POWER, ANALOG, ANALOG));
         assertThat(chart.wires()).extracting(Wire::tag).containsExactly("1", "2");
-        assertThat(ChartRules.judge(new Chart(List.of(POWER)), List.of(POWER, ANALOG), HEATER))
+        assertThat(ChartRules.judge(new Chart(List.of(POWER)), List.of(POWER, ANALOG), List.of(), HEATER))
                 .filteredOn(f -> f.check().key().equals("chart.complete")).singleElement()
                 .satisfies(f -> assertThat(f.consequence().metric()).contains("analog + to logger"));
         assertThatThrownBy(() -> new Chart(List.of(POWER, ANALOG.withTag("1"))))
@@ -246,11 +312,12 @@ class HarnessTest {
             "HEATER_GROUND, 0.169, PASS", "HEATER_GROUND, 0.171, FAIL"})
     void aWireIsJudgedByWhatItCarries(Work work, double ohms, Verdict verdict) {
         Chart chart = new Chart(List.of(Wire.of("1", work, Device.CONTROLLER, Device.CHASSIS).withOhms(ohms)));
-        assertThat(finding(ChartRules.judge(chart, List.of(), HEATER), "chart.continuity").verdict())
+        assertThat(finding(ChartRules.judge(chart, List.of(), List.of(), HEATER), "chart.continuity").verdict())
                 .isEqualTo(verdict);
     }
 
     private static Verdict drop(AsWired wired) {
-        return finding(HarnessRules.judge(Harness.NONE.withAsWired(wired), List.of(), HEATER), "wired.drop").verdict();
+        return finding(HarnessRules.judge(Harness.NONE.withAsWired(wired), List.of(), List.of(), HEATER), "wired.drop")
+                .verdict();
     }
 }

@@ -6,6 +6,7 @@ import amberheron.core.finding.Source;
 import amberheron.core.freeair.FreeAirCheck;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.placement.Exhaust;
+import amberheron.core.plan.Engine;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.plan.JobPlan;
@@ -20,6 +21,7 @@ import org.junit.jupiter.api.Test;
 class JobSummaryTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 6, 1);
     private static final Intake ASKED = Intake.BLANK.withVehicle("van").withDisplacement(1e-3).withCylinders(4)
+            .withEngine(e -> e.withAspiration(Engine.Aspiration.NATURAL).withSupply(Engine.Supply.TWELVE))
             .withFuel(new Fuel("e5", "E5", 14.4, Source.practice("made up for the test")))
             .withReaders(Set.of(ReaderKind.GAUGE)).withCondition(Intake.Condition.SOUND)
             .withExhaust(Exhaust.UNMEASURED.withSegments(Exhaust.usual(false, 1)));

@@ -13,6 +13,7 @@ import amberheron.core.placement.Exhaust;
 import amberheron.core.placement.PlaceField;
 import amberheron.core.placement.Placing;
 import amberheron.core.placement.Probe;
+import amberheron.core.plan.Engine;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.Intake.Question;
 import amberheron.core.scaling.CheckPoint;
@@ -63,11 +64,15 @@ class JobTest {
     void aDriveIsJudgedByTheEngineThatWasEntered() {
         Intake plain = EMPTY.intake().withExhaust(Exhaust.UNMEASURED.withSegments(Exhaust.usual(false, 1)));
         Intake blown = plain.withExhaust(Exhaust.UNMEASURED.withSegments(Exhaust.usual(true, 1)))
-                .withFuelSystem(Intake.FuelSystem.CARBURETTOR);
+                .withEngine(e -> e.withFuelSystem(Engine.FuelSystem.CARBURETTOR));
 
-        assertThat(EMPTY.withIntake(plain.withFuelSystem(Intake.FuelSystem.INJECTION)).engineTraits()).isEmpty();
+        assertThat(
+                EMPTY.withIntake(plain.withEngine(e -> e.withFuelSystem(Engine.FuelSystem.INJECTION))).engineTraits())
+                .isEmpty();
         assertThat(EMPTY.withIntake(blown).engineTraits()).containsExactly(EngineTrait.BOOSTED,
                 EngineTrait.CARBURETTOR);
+        assertThat(EMPTY.withIntake(plain.withEngine(e -> e.withAspiration(Engine.Aspiration.SUPERCHARGER)))
+                .engineTraits()).as("boost without a turbine").containsExactly(EngineTrait.BOOSTED);
     }
 
     @Test
@@ -77,7 +82,10 @@ class JobTest {
                 .withFixedHarness(false).withBanks(2).withCondition(Intake.Condition.SOUND)
                 .withFuel(new Fuel("e5", "E5", 14.4, Source.practice("made up for the test")))
                 .withExhaust(Exhaust.UNMEASURED.withSegments(Exhaust.usual(true, 2)))
-                .withFuelSystem(Intake.FuelSystem.INJECTION).withMaterial(Intake.Material.COATED).withLeak(0.001)
+                .withEngine(e -> e.withFuelSystem(Engine.FuelSystem.INJECTION).withCycle(Engine.Cycle.ROTARY)
+                        .withAspiration(Engine.Aspiration.TURBO).withSupply(Engine.Supply.SIX))
+                .withMaterial(Intake.Material.COATED)
+                .withLeak(0.001)
                 .withLink(Intake.Link.CAN);
         assertThat(intake.missing()).isEmpty();
         assertThat(intake.withFuel(null).missing()).containsExactly(Question.FUEL);

@@ -5,6 +5,7 @@ import static amberheron.core.scaling.CheckPoint.Engine.RUNNING;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import amberheron.core.controller.ControllerSheet;
 import amberheron.core.drivelog.Drive;
 import amberheron.core.drivelog.Drives;
 import amberheron.core.drivelog.LogComparison;
@@ -19,6 +20,7 @@ import amberheron.core.freeair.Controllers;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.placement.Exhaust;
+import amberheron.core.plan.Engine;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.plan.Step;
@@ -59,7 +61,8 @@ class ProvenTest {
     }
 
     private static CheckPoint point(double volts, Origin origin, CheckPoint.@Nullable Engine engine) {
-        return new CheckPoint(volts, null, 2 * volts + 10, "", origin, engine);
+        // As a careful person does it: the controller's own display is read too.
+        return new CheckPoint(volts, 2 * volts + 10, 2 * volts + 10, "", origin, engine);
     }
 
     /** The same volts with the engine off and with it running. */
@@ -104,6 +107,39 @@ class ProvenTest {
         assertThat(scale(scaled(Origin.UNRECORDED))).isEqualTo(LinkState.BEGUN);
         assertThat(because(scaled(Origin.UNRECORDED), Station.SCALE)).containsExactly("dated");
         assertThat(scale(scaled(origin(Origin.Kind.SIMULATED)))).isEqualTo(LinkState.BEGUN);
+    }
+
+    /** Volts alone are turned into a mixture by the law that was chosen, and agree with it whatever it is. */
+    @Test
+    void aLawThatNobodyReadOffTheControllerIsNotProven() {
+        Origin typed = origin(Origin.Kind.TYPED);
+        Job volts = scaled(typed).withPoints(scaled(typed).points().stream()
+                .map(p -> new CheckPoint(p.volts(), null, p.shown(), "", p.origin(), p.engine())).toList());
+        assertThat(scale(volts)).isEqualTo(LinkState.BEGUN);
+        assertThat(because(volts, Station.SCALE)).containsExactly("law-read");
+        Job one = volts.withPoint(new CheckPoint(null, 14.7, 14.7, "", typed, RUNNING));
+        assertThat(scale(one)).as("its display was read once").isEqualTo(LinkState.PROVEN);
+        Job echoed = volts.withPoint(new CheckPoint(null, 14.7, 14.7, "", origin(Origin.Kind.SIMULATED), RUNNING));
+        assertThat(scale(echoed)).as("by a stand-in").isEqualTo(LinkState.BEGUN);
+    }
+
+    /** A catalogue's law is nobody's in particular; a maker's sheet is proof for its own controller only. */
+    @Test
+    void aSheetProvesTheLawOfItsOwnController() {
+        OutputLaw sheet = new OutputLaw("two-v", "2·V + 10", OutputLaw.Kind.LINEAR, MixtureScale.afr(14.7),
+                List.of(new OutputLaw.Point(0, 10), new OutputLaw.Point(5, 20)), 0, 5,
+                new Source(Source.Kind.MAKERS_SHEET, "sheet 4, made up for the test"));
+        Job volts = scaled(origin(Origin.Kind.TYPED)).withLaw(sheet).withPoints(scaled(origin(Origin.Kind.TYPED))
+                .points().stream().map(p -> new CheckPoint(p.volts(), null, p.shown(), "", p.origin(), p.engine()))
+                .toList());
+        ControllerSheet own = Controllers.LEARNS;
+        ControllerSheet its = new ControllerSheet(own.id(), own.name(), own.school(), own.warmUp(), own.placeholder(),
+                own.inAir(), own.signs(), List.of("two-v"), own.source());
+        assertThat(scale(volts)).as("no controller named").isEqualTo(LinkState.BEGUN);
+        assertThat(scale(volts.withAir(volts.air().withController(own)))).as("another's").isEqualTo(LinkState.BEGUN);
+        assertThat(scale(volts.withAir(volts.air().withController(its)))).isEqualTo(LinkState.PROVEN);
+        assertThat(scale(volts.withLaw(LAW).withAir(volts.air().withController(its)))).as("the catalogue's")
+                .isEqualTo(LinkState.BEGUN);
     }
 
     /** Heater and alternator move the grounds: what was only read with the engine off says nothing of the road. */
@@ -282,6 +318,29 @@ class ProvenTest {
                 .isEqualTo(LinkState.PROVEN);
     }
 
+    /** A drive counts only when it was made after what it rests on: reading its log again does not make it younger. */
+    @Test
+    void anOldLogProvesNothingOfANewSensor() {
+        Job before = driven(log(120, 1)).withAir(Job.empty("X").air().withSensor("one"));
+        Job changed = edited(before, j -> j.withAir(j.air().withSensor("two")));
+        Instant afterwards = LATER.plusSeconds(60);
+        Job again = changed.withProving(proving("ab", afterwards, null));
+        assertThat(review(again).state(Station.PROVE)).as("the same bytes").isEqualTo(LinkState.STALE);
+        assertThat(review(again).stale()).extracting(Stale::changed)
+                .containsExactly("it was driven before the sensor changed");
+        Job between = changed.withProving(proving("cd", afterwards, null)).withProving(proving("ab", afterwards, null));
+        assertThat(review(between).state(Station.PROVE)).as("another in between").isEqualTo(LinkState.STALE);
+        Job old = changed.withProving(proving("ef", afterwards, LATER.minusSeconds(5)));
+        assertThat(review(old).state(Station.PROVE)).as("by its own clock").isEqualTo(LinkState.STALE);
+        Job fresh = changed.withProving(proving("ef", afterwards, LATER.plusSeconds(30)));
+        assertThat(review(fresh).state(Station.PROVE)).isEqualTo(LinkState.PROVEN);
+    }
+
+    private static Output.Proving proving(String digest, Instant read, @Nullable Instant driven) {
+        return new Output.Proving("drive.csv", digest, new Origin(Origin.Kind.TYPED, "", read, "X"), driven, List.of(),
+                log(120, 1), Drives.LONG);
+    }
+
     private static Job aired(LocalDate day, String sensor) {
         return Job.empty("X").withAir(Controllers.check(Controllers.FACTORY, 0.2071, null, 90.0, day, sensor))
                 .withEntries(Entries.NONE.entered(AirField.SHOWN.address(), origin(Origin.Kind.TYPED)));
@@ -322,6 +381,7 @@ class ProvenTest {
 
     private static Intake intake(ReaderKind... readers) {
         return Intake.BLANK.withVehicle("van").withDisplacement(1e-3).withCylinders(1)
+                .withEngine(e -> e.withAspiration(Engine.Aspiration.NATURAL).withSupply(Engine.Supply.TWELVE))
                 .withFuel(new Fuel("e5", "E5", 14.4, MADE_UP)).withReaders(Set.of(readers))
                 .withCondition(Intake.Condition.SOUND)
                 .withExhaust(new Exhaust(Exhaust.usual(false, 1), List.of(), Exhaust.UNMEASURED.attitude()));

@@ -240,7 +240,7 @@ class PlaceRulesTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"1.7, PASS", "1.71, WARN"})
+    @CsvSource({"1.7, PASS", "1.71, WARN", "1.9, WARN", "1.901, FAIL", "1.96, FAIL"})
     void nearAnOpenEndAirIsDrawnBack(double distance, Verdict verdict) {
         assertThat(finding(site(OPEN), at(distance, 45), "open-end").verdict()).isEqualTo(verdict);
         Site endless = site(OPEN.withSegments(List.of(Segment.straight(Line.ALL, Kind.MANIFOLD, 0.2, 0.05, 0.0),
@@ -259,6 +259,32 @@ class PlaceRulesTest {
         assertThat(PlaceRules.judge(site, at(1.2, 45))).noneMatch(f -> f.check().key().equals("secondary-air"));
         assertThat(finding(site, at(1.5, 45), "joints").verdict()).isEqualTo(WARN);
         assertThat(finding(site, at(1.5, 45), "secondary-air").consequence().metric()).contains("reads lean");
+    }
+
+    /** A boat's exhaust: dry pipe, riser, then water is sprayed in. Past the water a sensor drowns. */
+    @Test
+    void inAWetExhaustTheSensorGoesIntoTheDryPart() {
+        Segment manifold = Segment.straight(Line.ALL, Kind.MANIFOLD, 0.2, 0.05, 0.0);
+        Segment dry = Segment.straight(Line.ALL, Kind.PIPE, 0.8, 0.0508, 0.0);
+        Segment riser = Segment.straight(Line.ALL, Kind.RISER, 0.3, 0.0508, 0.5);
+        Segment water = Segment.straight(Line.ALL, Kind.WATER, 0.1, 0.0508, 0.0);
+        Site kept = site(OPEN.withSegments(List.of(manifold, dry, riser, water, dry)));
+        assertThat(finding(kept, at(0.6, 45), "water").verdict()).isEqualTo(PASS);
+        assertThat(finding(kept, at(0.9, 45), "water").verdict()).as("in the riser itself").isEqualTo(PASS);
+        assertThat(finding(kept, at(0.9, 45), "piece").verdict()).as("a riser takes a bung").isEqualTo(PASS);
+        assertThat(finding(kept, at(1.4, 45), "water").verdict()).isEqualTo(FAIL);
+        assertThat(finding(kept, at(1.4, 45), "water").consequence().metric()).contains("Into the dry part");
+        Site splashed = site(OPEN.withSegments(List.of(manifold, riser, dry, water, dry)));
+        assertThat(finding(splashed, at(0.6, 45), "water").verdict()).as("the riser is behind it").isEqualTo(WARN);
+        assertThat(PlaceRules.judge(site(OPEN), at(0.9, 45))).noneMatch(f -> f.check().is(PlaceCheck.WATER));
+        assertThat(PlaceErrors.of(splashed, chosen(0.6)).wet()).isEqualTo(PlaceErrors.Wet.SPLASHED);
+        assertThat(PlaceErrors.of(kept, chosen(1.4)).wet()).isEqualTo(PlaceErrors.Wet.WET);
+        assertThat(PlaceErrors.of(kept, chosen(0.6)).wet()).isEqualTo(PlaceErrors.Wet.DRY);
+    }
+
+    private static Placing chosen(double distance) {
+        Candidate place = at(distance, 45);
+        return Placing.NONE.withCandidates(List.of(place)).withChosen(place.id());
     }
 
     @Test

@@ -6,9 +6,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import amberheron.core.finding.Message;
 import amberheron.core.placement.Exhaust;
 import amberheron.core.placement.Segment;
+import amberheron.core.plan.Engine.FuelSystem;
 import amberheron.core.plan.Intake.Condition;
 import amberheron.core.plan.Intake.Fit;
-import amberheron.core.plan.Intake.FuelSystem;
 import amberheron.core.plan.Intake.Link;
 import amberheron.core.plan.Intake.Material;
 import amberheron.core.plan.Intake.Question;
@@ -36,20 +36,25 @@ class IntakeTest {
     @Test
     void aBlankIntakeAsksForWhatThePlanNeeds() {
         assertThat(Intake.BLANK.missing()).containsExactly(Question.VEHICLE, Question.DISPLACEMENT, Question.CYLINDERS,
-                Question.FUEL, Question.ASPIRATION, Question.READERS, Question.CONDITION);
+                Question.FUEL, Question.ASPIRATION, Question.SUPPLY, Question.READERS, Question.CONDITION);
     }
 
     /** Each answer takes away its own question and no other. */
     @Test
     void eachAnswerSettlesItsOwnQuestion() {
-        assertThat(Intake.BLANK.withVehicle("van").missing()).doesNotContain(Question.VEHICLE).hasSize(6);
-        assertThat(Intake.BLANK.withDisplacement(0.002).missing()).doesNotContain(Question.DISPLACEMENT).hasSize(6);
-        assertThat(Intake.BLANK.withCylinders(4).missing()).doesNotContain(Question.CYLINDERS).hasSize(6);
-        assertThat(Intake.BLANK.withExhaust(of(false)).missing()).doesNotContain(Question.ASPIRATION).hasSize(6);
+        assertThat(Intake.BLANK.withVehicle("van").missing()).doesNotContain(Question.VEHICLE).hasSize(7);
+        assertThat(Intake.BLANK.withDisplacement(0.002).missing()).doesNotContain(Question.DISPLACEMENT).hasSize(7);
+        assertThat(Intake.BLANK.withCylinders(4).missing()).doesNotContain(Question.CYLINDERS).hasSize(7);
+        assertThat(Intake.BLANK.withExhaust(of(false)).missing()).as("a run without a turbine may be blown")
+                .contains(Question.ASPIRATION);
+        assertThat(Intake.BLANK.withEngine(e -> e.withAspiration(Engine.Aspiration.SUPERCHARGER)).missing())
+                .doesNotContain(Question.ASPIRATION).hasSize(7);
+        assertThat(Intake.BLANK.withEngine(e -> e.withSupply(Engine.Supply.SIX)).missing())
+                .doesNotContain(Question.SUPPLY).hasSize(7);
         assertThat(Intake.BLANK.withReaders(Set.of(ReaderKind.GAUGE)).missing()).doesNotContain(Question.READERS)
-                .hasSize(6);
+                .hasSize(7);
         assertThat(Intake.BLANK.withCondition(Condition.SOUND).missing()).doesNotContain(Question.CONDITION)
-                .hasSize(6);
+                .hasSize(7);
         assertThat(Intake.BLANK.withVehicle("  ").missing()).contains(Question.VEHICLE);
     }
 
@@ -62,8 +67,9 @@ class IntakeTest {
         assertThat(intake.asks(Question.LINK)).isEqualTo(data);
         assertThat(intake.missing().contains(Question.LINK)).isEqualTo(data);
         assertThat(intake.withLink(Link.CAN).missing()).doesNotContain(Question.LINK);
-        assertThat(intake.withLink(Link.CAN).byLinkAlone()).isEqualTo(data);
-        assertThat(intake.byLinkAlone()).isFalse();
+        boolean own = kind == ReaderKind.OWN;
+        assertThat(intake.withLink(Link.CAN).byLinkAlone()).isEqualTo(data || own);
+        assertThat(intake.byLinkAlone()).as("its own display has nothing to scale").isEqualTo(own);
     }
 
     @Test
@@ -104,9 +110,11 @@ class IntakeTest {
                 .asString().startsWith("Catalyst:");
         assertThat(follows(Intake.BLANK.withCylinders(6).withBanks(2))).singleElement().asString()
                 .startsWith("Two banks:");
-        assertThat(follows(Intake.BLANK.withFuelSystem(FuelSystem.CARBURETTOR))).singleElement().asString()
+        assertThat(follows(Intake.BLANK.withEngine(e -> e.withFuelSystem(FuelSystem.CARBURETTOR)))).singleElement()
+                .asString()
                 .startsWith("Carburettor: choke open");
-        assertThat(follows(Intake.BLANK.withFuelSystem(FuelSystem.INJECTION))).singleElement().asString()
+        assertThat(follows(Intake.BLANK.withEngine(e -> e.withFuelSystem(FuelSystem.INJECTION)))).singleElement()
+                .asString()
                 .startsWith("Injection: warm idle swings");
         assertThat(follows(Intake.BLANK.withPermanent(false))).singleElement().asString()
                 .startsWith("Tuning days only");

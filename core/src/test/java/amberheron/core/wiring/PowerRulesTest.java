@@ -7,9 +7,11 @@ import amberheron.core.finding.CheckId;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.parts.Address;
+import amberheron.core.plan.Engine;
 import amberheron.core.wiring.PowerSource.Behaviour;
 import java.util.List;
 import java.util.Objects;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -21,10 +23,11 @@ class PowerRulesTest {
             .withVolts(KeyState.ACCESSORY, 0.0).withVolts(KeyState.ON, 12.4).withVolts(KeyState.CRANKING, 9.7)
             .withVolts(KeyState.RUNNING, 14.1).withVolts(KeyState.LAMPS, 14.0).withVolts(KeyState.INDICATORS, 14.0)
             .withHostFuse(15.0).withHostLoad(6.0);
-    private static final Feed FEED = Feed.UNMEASURED.withLength(2.0).withCrossSection(1e-6);
+    private static final Feed FEED = Feed.UNMEASURED.withLength(2.0).withCrossSection(1e-6).withLeads(1e-6);
 
     private static Finding finding(CheckId id, @Nullable PowerSource source, Feed feed, @Nullable Double fuse) {
-        return PowerRules.judge(source, feed, fuse, 3.0).stream().filter(f -> f.check().is(id)).findFirst()
+        return PowerRules.judge(source, feed, fuse, 3.0, Electrics.USUAL).stream().filter(f -> f.check().is(id))
+                .findFirst()
                 .orElseThrow();
     }
 
@@ -34,7 +37,7 @@ class PowerRulesTest {
 
     @Test
     void aGoodSourceOnAGoodFeedKeepsEveryRule() {
-        List<Finding> all = PowerRules.judge(GOOD, FEED, 5.0, 3.0);
+        List<Finding> all = PowerRules.judge(GOOD, FEED, 5.0, 3.0, Electrics.USUAL);
         assertThat(all).extracting(Finding::verdict).containsOnly(Verdict.PASS);
         assertThat(all).hasSize(KeyState.values().length + 3);
     }
@@ -73,7 +76,7 @@ class PowerRulesTest {
 
     @Test
     void withoutASourceOneIsAskedFor() {
-        List<Finding> none = PowerRules.judge(null, FEED, 5.0, 3.0);
+        List<Finding> none = PowerRules.judge(null, FEED, 5.0, 3.0, Electrics.USUAL);
         assertThat(none).filteredOn(f -> f.check().id() instanceof KeyState)
                 .allSatisfy(f -> assertThat(f.asks()).containsExactly(WireField.SOURCES.address()));
         assertThat(none).noneMatch(f -> f.check().is(WireCheck.HOST));
@@ -92,12 +95,70 @@ class PowerRulesTest {
         assertThat(found.asks()).containsExactly(WireField.FUSE.address());
     }
 
-    /** Of a wire that nobody measured the usual fuse is all that can be said. */
+    /** A fuse protects the thinnest wire behind it: until all are known it is neither right nor wrong. */
     @Test
-    void withoutTheWiresSizeNoFuseIsRefusedForIt() {
+    void theThinnestWireDecidesTheControllersOwnLeadsIncluded() {
         Feed unknown = FEED.withCrossSection(null);
-        assertThat(finding(WireCheck.FUSE, GOOD, unknown, 5.0).verdict()).isEqualTo(Verdict.PASS);
-        assertThat(finding(WireCheck.FUSE, GOOD, unknown, 20.0).verdict()).isEqualTo(Verdict.WARN);
+        assertThat(finding(WireCheck.FUSE, GOOD, unknown, 5.0).verdict()).isEqualTo(Verdict.UNKNOWN);
+        assertThat(finding(WireCheck.FUSE, GOOD, unknown, 5.0).asks())
+                .containsExactly(WireField.FEED_SECTION.address());
+        Feed thick = FEED.withCrossSection(4e-6);
+        assertThat(finding(WireCheck.FUSE, GOOD, thick.withLeads(null), 30.0).asks())
+                .containsExactly(WireField.LEADS.address());
+        assertThat(finding(WireCheck.FUSE, GOOD, thick.withLeads(4e-6), 30.0).verdict()).isEqualTo(Verdict.WARN);
+        assertThat(finding(WireCheck.FUSE, GOOD, thick.withLeads(0.5e-6), 30.0).verdict()).isEqualTo(Verdict.FAIL);
+        assertThat(finding(WireCheck.FUSE, GOOD, thick.withLeads(0.5e-6), 5.0).verdict()).isEqualTo(Verdict.PASS);
+    }
+
+    /** A controller made for 12 V dies of more; half and twice the volts are right for their own systems only. */
+    @ParameterizedTest
+    @CsvSource({"TWELVE, 15.5, PASS", "TWELVE, 15.51, FAIL", "TWELVE, 28.1, FAIL", "TWENTY_FOUR, 28.1, PASS",
+            "TWENTY_FOUR, 31.1, FAIL", "TWENTY_FOUR, 14.1, WARN", "SIX, 7.1, PASS", "SIX, 6.3, WARN",
+            "SIX, 14.1, FAIL"})
+    void tooManyVoltsFail(Engine.Supply supply, double running, Verdict verdict) {
+        List<Finding> found = PowerRules.judge(GOOD.withVolts(KeyState.RUNNING, running), FEED, 5.0, 3.0,
+                new Electrics(supply, Set.of()));
+        assertThat(found).filteredOn(f -> f.check().is(KeyState.RUNNING)).extracting(Finding::verdict)
+                .containsExactly(verdict);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"ON, 13.5, PASS, As it should be", "ON, 13.51, WARN, a charger is on", "ON, 15.6, FAIL, destroys",
+            "CRANKING, 12.4, PASS, As it should be", "CRANKING, 12.41, WARN, a starter only takes",
+            "LAMPS, 15.6, FAIL, destroys"})
+    void eachStateHasAnUpperLimitToo(KeyState state, double volts, Verdict verdict, String says) {
+        Finding found = finding(state, GOOD.withVolts(state, volts), FEED, 5.0);
+        assertThat(found.verdict()).isEqualTo(verdict);
+        assertThat(found.consequence().metric()).contains(says);
+    }
+
+    /** Anything but 12 V needs something in between, and that is measured with the heater working. */
+    @ParameterizedTest
+    @CsvSource({"TWENTY_FOUR, , UNKNOWN", "TWENTY_FOUR, 12.1, PASS", "TWENTY_FOUR, 10.9, FAIL", "SIX, 15.6, FAIL",
+            "NONE_AT_IDLE, 12.4, PASS"})
+    void whatStandsBetweenIsMeasured(Engine.Supply supply, @Nullable Double behind, Verdict verdict) {
+        List<Finding> found = PowerRules.judge(GOOD, FEED.withConverted(behind), 5.0, 3.0,
+                new Electrics(supply, Set.of()));
+        assertThat(found).filteredOn(f -> f.check().is(WireCheck.CONVERTER)).singleElement().satisfies(f -> {
+            assertThat(f.verdict()).isEqualTo(verdict);
+            assertThat(f.asks()).containsExactly(WireField.CONVERTED.address());
+        });
+        assertThat(PowerRules.judge(GOOD, FEED, 5.0, 3.0, Electrics.USUAL))
+                .noneMatch(f -> f.check().is(WireCheck.CONVERTER));
+    }
+
+    /** A state that the vehicle does not have is not asked for; one that every vehicle has cannot be said away. */
+    @Test
+    void aStateThatThereIsNotIsNotAskedFor() {
+        Electrics kick = new Electrics(Engine.Supply.TWELVE, Set.of(KeyState.CRANKING, KeyState.LAMPS));
+        PowerSource source = GOOD.withVolts(KeyState.CRANKING, null).withVolts(KeyState.LAMPS, null);
+        assertThat(PowerRules.judge(source, FEED, 5.0, 3.0, kick)).extracting(Finding::verdict)
+                .containsOnly(Verdict.PASS);
+        assertThat(source.behaviour(kick)).isEqualTo(Behaviour.SWITCHED);
+        assertThat(source.behaviour(Electrics.USUAL)).isEqualTo(Behaviour.NOT_MEASURED);
+        assertThat(Wiring.UNMEASURED.withLacks(KeyState.RUNNING, true).lacks()).isEmpty();
+        assertThat(Wiring.UNMEASURED.withLacks(KeyState.CRANKING, true).withLacks(KeyState.CRANKING, false).lacks())
+                .isEmpty();
     }
 
     @ParameterizedTest
@@ -114,7 +175,7 @@ class PowerRulesTest {
         Finding found = finding(WireCheck.HOST, GOOD.withHostFuse(rating).withHostLoad(load), FEED, 5.0);
         assertThat(found.verdict()).isEqualTo(verdict);
         assertThat(found.asks()).containsExactly((rating == null ? WireField.HOST_FUSE : WireField.HOST_LOAD).of("A"));
-        assertThat(PowerRules.judge(GOOD, FEED.withRelay(true), 5.0, 3.0)).as("a relay taps nothing")
+        assertThat(PowerRules.judge(GOOD, FEED.withRelay(true), 5.0, 3.0, Electrics.USUAL)).as("a relay taps nothing")
                 .noneMatch(f -> f.check().is(WireCheck.HOST));
     }
 
@@ -169,7 +230,7 @@ class PowerRulesTest {
         Finding found = finding(WireCheck.DRAIN, constant, FEED.withBattery(60.0).withMemory(0.01), 5.0);
         assertThat(Objects.requireNonNull(found.figure()).si()).isCloseTo(0.5 * 60 / 1.2 / 24, within(1e-9));
         assertThat(found.verdict()).isEqualTo(Verdict.FAIL);
-        assertThat(PowerRules.judge(GOOD, FEED.withBattery(60.0), 5.0, 3.0))
+        assertThat(PowerRules.judge(GOOD, FEED.withBattery(60.0), 5.0, 3.0, Electrics.USUAL))
                 .noneMatch(f -> f.check().is(WireCheck.DRAIN));
     }
 

@@ -44,9 +44,10 @@ class WiringProperties {
         for (KeyState state : KeyState.values()) {
             PowerSource less = source.withVolts(state, null);
             if (!state.optional()) {
-                assertThat(less.missing()).contains(state);
-                assertThat(less.behaviour()).isNotIn(Behaviour.SWITCHED, Behaviour.ACCESSORY_TOO);
-                assertThat(PowerRules.judge(less, Feed.UNMEASURED, 5.0, 3.0)).as("what is missing is said")
+                assertThat(less.missing(Electrics.USUAL)).contains(state);
+                assertThat(less.behaviour(Electrics.USUAL)).isNotIn(Behaviour.SWITCHED, Behaviour.ACCESSORY_TOO);
+                assertThat(PowerRules.judge(less, Feed.UNMEASURED, 5.0, 3.0, Electrics.USUAL))
+                        .as("what is missing is said")
                         .filteredOn(f -> f.check().key().equals(state.name().toLowerCase(Locale.ROOT))).singleElement()
                         .satisfies(f -> assertThat(f.verdict()).isEqualTo(Verdict.UNKNOWN));
             }
@@ -69,7 +70,7 @@ class WiringProperties {
                     Math.max(0, source.at(state).orElseThrow() + between(random, -0.01, 0.01)));
         }
         if (!edge) {
-            assertThat(noisy.behaviour()).isEqualTo(source.behaviour());
+            assertThat(noisy.behaviour(Electrics.USUAL)).isEqualTo(source.behaviour(Electrics.USUAL));
         }
     }
 
@@ -80,11 +81,12 @@ class WiringProperties {
         for (int i = random.nextInt(5); i > 0; i--) {
             sources.add(source("S" + i, random));
         }
-        Optional<PowerSource> best = PowerRules.best(sources, relay);
-        List<Verdict> verdicts = sources.stream().map(s -> PowerRules.verdict(s.behaviour(), relay)).toList();
+        Optional<PowerSource> best = PowerRules.best(sources, relay, Electrics.USUAL);
+        List<Verdict> verdicts = sources.stream().map(s -> PowerRules.verdict(s.behaviour(Electrics.USUAL), relay))
+                .toList();
         assertThat(best.isPresent()).isEqualTo(verdicts.stream().anyMatch(v -> v != Verdict.FAIL));
         best.ifPresent(b -> assertThat(verdicts)
-                .noneMatch(v -> v.compareTo(PowerRules.verdict(b.behaviour(), relay)) < 0));
+                .noneMatch(v -> v.compareTo(PowerRules.verdict(b.behaviour(Electrics.USUAL), relay)) < 0));
     }
 
     private static GroundPlan ground(Random random) {

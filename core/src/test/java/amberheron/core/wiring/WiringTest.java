@@ -7,6 +7,7 @@ import amberheron.core.finding.Finding;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.mixture.MixtureScale;
+import amberheron.core.plan.Engine;
 import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Tolerance;
@@ -28,7 +29,8 @@ class WiringTest {
     private static final OutputLaw LAW = new OutputLaw("two-v", "2·V + 10", OutputLaw.Kind.LINEAR,
             MixtureScale.afr(14.7), List.of(new OutputLaw.Point(0, 10), new OutputLaw.Point(5, 20)), 0, 5,
             Source.practice("check value"));
-    private static final WireRules.Installation AT = new WireRules.Installation(Set.of(), LAW, null, Tolerance.LAMBDA);
+    private static final WireRules.Installation AT = new WireRules.Installation(Set.of(), LAW, null,
+            Engine.Supply.TWELVE, Tolerance.LAMBDA);
 
     private static PowerSource source(@Nullable Double off, @Nullable Double on, @Nullable Double cranking) {
         return PowerSource.named("A").withVolts(KeyState.OFF, off).withVolts(KeyState.ON, on)
@@ -38,7 +40,8 @@ class WiringTest {
 
     private static Wiring wiring(PowerSource source, @Nullable Double fuse, GroundPlan ground) {
         return Wiring.UNMEASURED.withSources(List.of(source)).withTaken("A")
-                .withFeed(new Feed(1.5, 1e-6, false, null, null, null)).withFuse(fuse).withDraw(3.0).withGround(ground);
+                .withFeed(new Feed(1.5, 1e-6, false, null, null, null, null, 0.75e-6)).withFuse(fuse).withDraw(3.0)
+                .withGround(ground);
     }
 
     private static Wiring wiring(@Nullable Double off, @Nullable Double on, @Nullable Double cranking,
@@ -131,7 +134,7 @@ class WiringTest {
             for (KeyState state : KeyState.values()) {
                 read = read.withVolts(state, Math.max(0, volts.getOrDefault(state, 0.0) + 0.02 * noise.nextGaussian()));
             }
-            assertThat(read.behaviour()).isEqualTo(behaviour);
+            assertThat(read.behaviour(Electrics.USUAL)).isEqualTo(behaviour);
         }
     }
 
@@ -141,12 +144,12 @@ class WiringTest {
     void aMissingReadingNeverBecomesAPass(KeyState state) {
         PowerSource missing = source(0.0, 12.4, 9.8).withVolts(KeyState.ACCESSORY, 0.0).withVolts(state, null);
         boolean optional = state == KeyState.ACCESSORY;
-        assertThat(missing.behaviour())
+        assertThat(missing.behaviour(Electrics.USUAL))
                 .isEqualTo(optional ? PowerSource.Behaviour.SWITCHED : PowerSource.Behaviour.NOT_MEASURED);
-        assertThat(PowerRules.judge(missing, Feed.UNMEASURED, 5.0, null)).filteredOn(
+        assertThat(PowerRules.judge(missing, Feed.UNMEASURED, 5.0, null, Electrics.USUAL)).filteredOn(
                 f -> f.check().key().equals(state.name().toLowerCase(java.util.Locale.ROOT)))
                 .allSatisfy(f -> assertThat(f.verdict()).isEqualTo(Verdict.UNKNOWN)).hasSize(optional ? 0 : 1);
-        assertThat(PowerSource.named("B").withVolts(KeyState.OFF, 12.5).behaviour())
+        assertThat(PowerSource.named("B").withVolts(KeyState.OFF, 12.5).behaviour(Electrics.USUAL))
                 .isEqualTo(PowerSource.Behaviour.CONSTANT);
     }
 
@@ -154,15 +157,18 @@ class WiringTest {
     void theBestOfSeveralIsTheOneThatFollowsTheKey() {
         PowerSource constant = source(12.5, 12.5, 9.8);
         PowerSource lost = source(0.0, 12.4, 0.1);
-        assertThat(PowerRules.best(List.of(constant, lost, source(0.0, 12.4, 9.8)), false).orElseThrow().behaviour())
+        assertThat(PowerRules.best(List.of(constant, lost, source(0.0, 12.4, 9.8)), false, Electrics.USUAL)
+                .orElseThrow().behaviour(Electrics.USUAL))
                 .isEqualTo(PowerSource.Behaviour.SWITCHED);
-        assertThat(PowerRules.best(List.of(constant), false)).isEmpty();
-        assertThat(PowerRules.verdict(lost.behaviour(), false)).isEqualTo(Verdict.WARN);
-        assertThat(PowerRules.verdict(lost.behaviour(), true)).as("the coil lets go too").isEqualTo(Verdict.WARN);
-        assertThat(PowerRules.verdict(source(0.0, 12.4, 5.0).behaviour(), true)).as("the coil holds")
+        assertThat(PowerRules.best(List.of(constant), false, Electrics.USUAL)).isEmpty();
+        assertThat(PowerRules.verdict(lost.behaviour(Electrics.USUAL), false)).isEqualTo(Verdict.WARN);
+        assertThat(PowerRules.verdict(lost.behaviour(Electrics.USUAL), true)).as("the coil lets go too")
+                .isEqualTo(Verdict.WARN);
+        assertThat(PowerRules.verdict(source(0.0, 12.4, 5.0).behaviour(Electrics.USUAL), true)).as("the coil holds")
                 .isEqualTo(Verdict.PASS);
-        assertThat(PowerRules.verdict(source(0.0, 12.4, 5.0).behaviour(), false)).isEqualTo(Verdict.WARN);
-        assertThat(PowerRules.verdict(constant.behaviour(), true)).isEqualTo(Verdict.FAIL);
+        assertThat(PowerRules.verdict(source(0.0, 12.4, 5.0).behaviour(Electrics.USUAL), false))
+                .isEqualTo(Verdict.WARN);
+        assertThat(PowerRules.verdict(constant.behaviour(Electrics.USUAL), true)).isEqualTo(Verdict.FAIL);
     }
 
     /** By Ohm's law: 12.4 V less 3 A through 2 × 1.5 m of 1 mm² copper at 80 °C; half of 60 A·h at 1.2 A lasts 25 h. */
@@ -172,11 +178,12 @@ class WiringTest {
         double loop = 3.0 / 58 * (1 + 0.00393 * 60);
         assertThat(Objects.requireNonNull(finding(wiring, "feed").figure()).si()).isCloseTo(12.4 - 3 * loop,
                 within(1e-9));
-        Wiring thin = wiring.withFeed(new Feed(6.0, 0.35e-6, false, null, null, null));
+        Wiring thin = wiring.withFeed(new Feed(6.0, 0.35e-6, false, null, null, null, null, 0.75e-6));
         assertThat(finding(thin, "feed").verdict()).isEqualTo(Verdict.WARN);
-        Wiring constant = wiring(12.5, 12.5, 9.8, 5.0, APART).withFeed(new Feed(1.5, 1e-6, false, 60.0, null, null));
+        Wiring constant = wiring(12.5, 12.5, 9.8, 5.0, APART)
+                .withFeed(new Feed(1.5, 1e-6, false, 60.0, null, null, null, 0.75e-6));
         assertThat(Objects.requireNonNull(finding(constant, "drain").figure()).si()).isCloseTo(25 / 24.0, within(1e-9));
-        assertThat(PowerRules.judge(source(0.0, 12.4, 9.8), Feed.UNMEASURED, 5.0, 3.0))
+        assertThat(PowerRules.judge(source(0.0, 12.4, 9.8), Feed.UNMEASURED, 5.0, 3.0, Electrics.USUAL))
                 .noneMatch(f -> f.check().key().equals("drain"));
     }
 
@@ -195,7 +202,7 @@ class WiringTest {
     @CsvSource({"5, 1.0, PASS", "3, 1.0, FAIL", "2, 1.0, FAIL", "10, 1.0, WARN", "12, 1.0, FAIL", "5, 0.35, FAIL"})
     void theFuseStandsAboveTheDrawAndBelowTheWire(double fuse, double mm2, Verdict verdict) {
         Wiring wiring = wiring(0.0, 12.4, 9.8, fuse, APART)
-                .withFeed(new Feed(1.0, mm2 * 1e-6, false, null, null, null));
+                .withFeed(new Feed(1.0, mm2 * 1e-6, false, null, null, null, null, 1e-6));
         assertThat(finding(wiring, "fuse").verdict()).isEqualTo(verdict);
     }
 
@@ -210,7 +217,7 @@ class WiringTest {
     /** By hand, at 80 °C: 0.5 mm² there and back over 4 m is 341 mΩ, at 3 A 1.02 V; over 8 m twice that. */
     @Test
     void theSmallestWireStandsTheFuseAndLeavesTheVolts() {
-        Feed four = new Feed(4.0, null, false, null, null, null);
+        Feed four = new Feed(4.0, null, false, null, null, null, null, 0.75e-6);
         assertThat(PowerRules.smallestWire(four, 5, 3, 12.4)).hasValue(0.5e-6);
         assertThat(PowerRules.smallestWire(four.withLength(8.0), 5, 3, 12.4)).hasValue(0.75e-6);
         assertThat(PowerRules.smallestWire(four, 10, 3, 12.4)).as("the fuse asks for more").hasValue(1e-6);
@@ -228,14 +235,15 @@ class WiringTest {
             "LAMPS, 14.6, PASS", "LAMPS, 14.61, WARN", "INDICATORS, 13.6, PASS", "INDICATORS, 13.59, WARN"})
     void everyStateOfASourceHasItsLimit(KeyState state, double volts, Verdict verdict) {
         PowerSource source = source(0.0, 12.4, 9.8).withVolts(state, volts);
-        assertThat(PowerRules.judge(source, Feed.UNMEASURED, 5.0, 3.0)).filteredOn(f -> f.check().is(state))
+        assertThat(PowerRules.judge(source, Feed.UNMEASURED, 5.0, 3.0, Electrics.USUAL))
+                .filteredOn(f -> f.check().is(state))
                 .singleElement().extracting(Finding::verdict).isEqualTo(verdict);
     }
 
     /** A relay's feed starts at the battery, and its source only holds the coil: 4 V while cranking do. */
     @Test
     void aRelayFeedsFromTheBattery() {
-        Feed relay = new Feed(1.5, 1e-6, true, null, null, null);
+        Feed relay = new Feed(1.5, 1e-6, true, null, null, null, null, 0.75e-6);
         Wiring wiring = wiring(0.0, 10.6, 5.0, 5.0, APART).withFeed(relay);
         assertThat(finding(wiring, "feed").verdict()).as("the source's volts say nothing of it")
                 .isEqualTo(Verdict.UNKNOWN);
@@ -258,7 +266,7 @@ class WiringTest {
         assertThat(finding(wiring(0.0, 10.5 + 3 * loop - 1e-6, 9.8, 5.0, APART), "feed").verdict())
                 .isEqualTo(Verdict.WARN);
         // A second, constant feed of 60 mA takes half of 40.32 A·h in 14 days.
-        Feed memory = new Feed(1.5, 1e-6, false, 40.33, null, 0.06);
+        Feed memory = new Feed(1.5, 1e-6, false, 40.33, null, 0.06, null, 0.75e-6);
         assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, APART).withFeed(memory), "drain").verdict())
                 .isEqualTo(Verdict.PASS);
         assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, APART).withFeed(memory.withBattery(40.31)), "drain").verdict())
@@ -276,7 +284,8 @@ class WiringTest {
                 .withLoads(l -> l.withPeak(2.6));
         Wiring wiring = wiring(0.0, 12.4, 9.8, 5.0, shared)
                 .withSignals(Signals.NONE.with(ReaderKind.ECU, h -> h.withForm(form)));
-        WireRules.Installation ecu = new WireRules.Installation(Set.of(ReaderKind.ECU), LAW, null, Tolerance.LAMBDA);
+        WireRules.Installation ecu = new WireRules.Installation(Set.of(ReaderKind.ECU), LAW, null, Engine.Supply.TWELVE,
+                Tolerance.LAMBDA);
         assertThat(WireRules.judge(wiring, ecu)).filteredOn(f -> f.check().is(WireCheck.GROUND)).singleElement()
                 .extracting(Finding::verdict).isEqualTo(verdict);
         assertThat(WireRules.shift(wiring, ecu.readers()).orElseThrow() == 0).isEqualTo(verdict == Verdict.PASS);

@@ -29,6 +29,8 @@ public final class ShopHabits {
     /** Identity of the book. */
     static final String BOOK = "book";
     private static final String MONTHS = "recalibrate.months";
+    /** Edition of the rules; the next one whenever they judge otherwise, so that every job is judged anew. */
+    private static final int RULES = 2;
 
     private ShopHabits() {
     }
@@ -66,7 +68,8 @@ public final class ShopHabits {
     /** Returns a short mark of everything that a job is judged by; other habits or laws give another mark. */
     public static String mark(Shop shop) {
         return TextFiles.digest(
-                (written(shop).entrySet().stream().sorted(Map.Entry.comparingByKey()).toList() + " " + shop.demo() + " "
+                (RULES + " " + written(shop).entrySet().stream().sorted(Map.Entry.comparingByKey()).toList() + " "
+                        + shop.demo() + " "
                         + shop.laws()).getBytes(StandardCharsets.UTF_8))
                 .substring(0, 16);
     }

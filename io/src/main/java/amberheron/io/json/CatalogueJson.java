@@ -7,6 +7,7 @@ import amberheron.core.controller.StreamFormat;
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.Composition;
 import amberheron.core.mixture.Fuel;
+import amberheron.core.mixture.FuelKind;
 import amberheron.core.mixture.Stoichiometry;
 import amberheron.core.scaling.OutputLaw;
 import amberheron.core.scaling.Reader;
@@ -135,10 +136,15 @@ public final class CatalogueJson {
         Map<String, Composition> made = new HashMap<>();
         return each("fuels", name, text, faults, at -> {
             String id = at.text("id");
+            if (at.objectOrNone("composition").filter(c -> c.number("carbon") == 0).isPresent()) {
+                throw at.fault("composition", say(
+                        "a fuel with carbon in it: without, as with hydrogen, the oxygen left in the exhaust does not tell the mixture as this program works it out, and no sensor here is proven for it"));
+            }
             double stoich = stoich(at, earlier, ratios);
             Composition composition = composition(at, earlier, made);
             Sane.DENSITY.check("density", at.numberOrNull("density"));
-            Fuel fuel = new Fuel(id, at.text("name"), stoich, CommonForms.sourceIn(at), composition);
+            Fuel fuel = new Fuel(id, at.text("name"), stoich, CommonForms.sourceIn(at), composition,
+                    Objects.requireNonNullElse(at.choiceOrNull("kind", FuelKind.values()), FuelKind.PETROL));
             earlier.put(id, at);
             ratios.put(id, stoich);
             made.put(id, composition);

@@ -19,7 +19,19 @@ final class JobUpgrade {
     }
 
     static ObjectNode toCurrent(ObjectNode tree) {
-        return leadToRoute(toFour(toThree(toTwo(tree))));
+        return aspirationOfRun(leadToRoute(toFour(toThree(toTwo(tree)))));
+    }
+
+    /** Answers the aspiration by the run; before it was asked by itself, a run had a turbine or it had none. */
+    private static ObjectNode aspirationOfRun(ObjectNode tree) {
+        JsonNode pieces = tree.path("intake").path("exhaust").path("segments");
+        if (!pieces.isArray() || pieces.isEmpty() || tree.path("intake").has("aspiration")) {
+            return tree;
+        }
+        ObjectNode out = tree.deepCopy();
+        boolean turbine = pieces.valueStream().anyMatch(p -> p.path("kind").asString("").equals("turbine"));
+        ((ObjectNode) out.get("intake")).put("aspiration", turbine ? "turbo" : "natural");
+        return out;
     }
 
     /** Moves the lead to the wiring's route; it was asked at the place as well. */

@@ -4,6 +4,7 @@ import static amberheron.io.json.CommonForms.catalogueId;
 import static amberheron.io.json.CommonForms.catalogueName;
 import static amberheron.io.json.CommonForms.source;
 import static amberheron.io.json.Value.choice;
+import static amberheron.io.json.Value.choiceOr;
 import static amberheron.io.json.Value.choiceOrNull;
 import static amberheron.io.json.Value.choices;
 import static amberheron.io.json.Value.date;
@@ -24,7 +25,9 @@ import amberheron.core.job.Progress;
 import amberheron.core.job.Waiting;
 import amberheron.core.mixture.Composition;
 import amberheron.core.mixture.Fuel;
+import amberheron.core.mixture.FuelKind;
 import amberheron.core.placement.PlaceField;
+import amberheron.core.plan.Engine;
 import amberheron.core.plan.Intake;
 import amberheron.core.plan.IntakeField;
 import amberheron.core.units.Dimension;
@@ -41,7 +44,18 @@ final class PlanForms {
             number("stoich", Fuel::stoich).within(Sane.STOICH).about("air-fuel ratio by mass at lambda 1"),
             source(Fuel::source),
             objectOr("perCarbon", Fuel::composition, COMPOSITION, Composition.PETROL)
-                    .about("atoms for each of carbon; petrol's where it is not said"));
+                    .about("atoms for each of carbon; petrol's where it is not said"),
+            choiceOr("kind", Fuel::kind, FuelKind.values(), PlanForms::known)
+                    .about("what it means for judging an engine; petrol's where it is not said"));
+
+    private static final RecordForm<Engine> ENGINE = RecordForm.of(Engine::new,
+            choiceOrNull("fuelSystem", Engine::fuelSystem, Engine.FuelSystem.values())
+                    .called(IntakeField.FUEL_SYSTEM),
+            choiceOrNull("aspiration", Engine::aspiration, Engine.Aspiration.values())
+                    .called(PlaceField.ASPIRATION),
+            choiceOrNull("cycle", Engine::cycle, Engine.Cycle.values()).called(IntakeField.CYCLE),
+            choiceOrNull("supply", Engine::supply, Engine.Supply.values()).about("what the electrics give")
+                    .called(IntakeField.SUPPLY));
 
     static final RecordForm<Intake> INTAKE = RecordForm.of(Intake::new,
             text("vehicle", Intake::vehicle).called(IntakeField.VEHICLE),
@@ -49,8 +63,7 @@ final class PlanForms {
                     .called(PlaceField.DISPLACEMENT, Dimension.VOLUME),
             integerOrNull("cylinders", Intake::cylinders).within(Sane.CYLINDERS).called(IntakeField.CYLINDERS),
             integer("banks", Intake::banks).within(1, 2).called(IntakeField.BANKS),
-            choiceOrNull("fuelSystem", Intake::fuelSystem, Intake.FuelSystem.values())
-                    .called(IntakeField.FUEL_SYSTEM),
+            ENGINE.inlined(Intake::engine),
             objectOrNull("fuel", Intake::fuel, FUEL), object("exhaust", Intake::exhaust, PlaceForms.EXHAUST),
             choiceOrNull("material", Intake::material, Intake.Material.values()).called(IntakeField.MATERIAL),
             choice("condition", Intake::condition, Intake.Condition.values()).called(IntakeField.CONDITION),
@@ -72,5 +85,16 @@ final class PlanForms {
             choiceOrNull("hold", Progress::hold, Waiting.values()).called("what it waits on"));
 
     private PlanForms() {
+    }
+
+    /** Kind of a fuel in a document from before it was said: those of our own catalogue are known by their id. */
+    private static FuelKind known(Cursor at) {
+        String id = at.textOrNull("id");
+        return switch (id == null ? "" : id) {
+            case "diesel" -> FuelKind.DIESEL;
+            case "methanol" -> FuelKind.METHANOL;
+            case "propane", "methane" -> FuelKind.GAS;
+            default -> FuelKind.PETROL;
+        };
     }
 }

@@ -7,6 +7,8 @@ import static amberheron.io.json.Value.choices;
 import static amberheron.io.json.Value.flagOrNot;
 import static amberheron.io.json.Value.integer;
 import static amberheron.io.json.Value.list;
+import static amberheron.io.json.Value.moment;
+import static amberheron.io.json.Value.momentOrNull;
 import static amberheron.io.json.Value.number;
 import static amberheron.io.json.Value.numberOrNull;
 import static amberheron.io.json.Value.numbers;
@@ -133,10 +135,16 @@ final class ProveForms {
             objectOrNull("crossings", DriveFound::crossings, CROSSINGS),
             objectOrNull("fuelling", DriveFound::fuelling, FUELLING), JOINED);
 
+    private static final RecordForm<Output.Earlier> EARLIER = RecordForm.of(Output.Earlier::new,
+            text("digest", Output.Earlier::digest).most(DIGEST), moment("read", Output.Earlier::read));
+
     static final RecordForm<Output.Proving> PROVING = RecordForm.of(Output.Proving::new,
             text("file", Output.Proving::file).called(LogField.FILE),
             text("digest", Output.Proving::digest).most(DIGEST),
-            CommonForms.origin(Output.Proving::origin), COMPARISON.inlined(Output.Proving::result),
+            CommonForms.origin(Output.Proving::origin),
+            momentOrNull("driven", Output.Proving::driven).about("when the drive ended, by the log or its file"),
+            list("earlier", Output.Proving::earlier, EARLIER).about("logs read before for the same output"),
+            COMPARISON.inlined(Output.Proving::result),
             objectOrNull("found", Output.Proving::found, FOUND)
                     .about("what the drive says besides: how reader and controller agree, how the engine was run, what has to be acted on"))
             .first("file", "digest", "samples", "duration", "bias", "spread", "worst", "worstAt", "richest", "leanest",

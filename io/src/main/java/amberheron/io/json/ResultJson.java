@@ -209,7 +209,8 @@ public final class ResultJson {
         ObjectNode out = findingsOf(job.id(), findings);
         ArrayNode sources = out.putArray("sources");
         job.wiring().sources().forEach(s -> sources.addObject().put("id", s.letter())
-                .put("behaviour", Cursor.id(s.behaviour())).put("taken", s.id().equals(job.wiring().taken())));
+                .put("behaviour", Cursor.id(s.behaviour(job.electrics())))
+                .put("taken", s.id().equals(job.wiring().taken())));
         OutputLaw law = job.law();
         ArrayNode schools = out.putArray("grounds");
         job.wiring().ground().costs()

@@ -272,6 +272,15 @@ final class Value<T, V extends @Nullable Object> implements Part<T, V> {
                 (out, field, one) -> out.put(field, id.apply(one)), () -> choices(values, id), true));
     }
 
+    /** One of an enum; something else where it is absent. */
+    static <T, E extends Enum<E>> Value<T, E> choiceOr(String name, Function<T, E> of, E[] values,
+            Function<Cursor, E> absent) {
+        return of(name, of, new Kind<>((at, field) -> {
+            E one = at.choiceOrNull(field, values);
+            return one == null ? absent.apply(at) : one;
+        }, (out, field, one) -> out.put(field, Cursor.id(one)), () -> choices(values, Cursor::id), false));
+    }
+
     static <T, E extends Enum<E>> Value<T, @Nullable E> choiceOrNull(String name, Function<T, @Nullable E> of,
             E[] values) {
         return Value.<T, @Nullable E>of(name, of, new Kind<@Nullable E>((at, field) -> at.choiceOrNull(field, values),

@@ -5,6 +5,7 @@ import static amberheron.io.json.Value.NOTE;
 import static amberheron.io.json.Value.SHORT;
 import static amberheron.io.json.Value.choice;
 import static amberheron.io.json.Value.choiceOrNull;
+import static amberheron.io.json.Value.choices;
 import static amberheron.io.json.Value.flag;
 import static amberheron.io.json.Value.list;
 import static amberheron.io.json.Value.numberOrNull;
@@ -118,7 +119,12 @@ final class WireForms {
             numberOrNull("atBattery", Feed::atBattery).within(Sane.SUPPLY)
                     .about("V between the battery's posts, key on").called(WireField.AT_BATTERY, Dimension.VOLTAGE),
             numberOrNull("memory", Feed::memory).within(Sane.CURRENT).about("A of a second, constant feed, key off")
-                    .called(WireField.MEMORY, Dimension.CURRENT));
+                    .called(WireField.MEMORY, Dimension.CURRENT),
+            numberOrNull("converted", Feed::converted).within(Sane.SUPPLY)
+                    .about("V behind a converter or of a battery of its own, heater working")
+                    .called(WireField.CONVERTED, Dimension.VOLTAGE),
+            positiveOrNull("leads", Feed::leads).within(Sane.SECTION).about("m², the controller's own power leads")
+                    .called(WireField.LEADS, Dimension.CROSS_SECTION));
 
     private static final RecordForm<GroundTrial> TRIAL = RecordForm.of(GroundTrial::new,
             RecordForm.numbersBy(GroundTrial.On.class, Cursor::id, true, Sane.SUPPLY,
@@ -200,7 +206,9 @@ final class WireForms {
             object("ground", Wiring::ground, GROUND), textOrEmpty("groundPoint", Wiring::groundPoint).most(NOTE),
             objectOr("signals", Wiring::signals, SIGNALS, Signals.NONE),
             objectOr("heater", Wiring::heater, HEATER, HeaterTiming.OPEN),
-            objectOr("harness", Wiring::harness, HarnessForms.HARNESS, Harness.NONE));
+            objectOr("harness", Wiring::harness, HarnessForms.HARNESS, Harness.NONE),
+            choices("lacks", Wiring::lacks, KeyState.values())
+                    .about("states of the key that this vehicle does not have").called("a state that it lacks"));
 
     private WireForms() {
     }

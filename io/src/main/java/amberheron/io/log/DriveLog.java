@@ -23,6 +23,7 @@ import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ReaderSetting;
 import amberheron.core.scaling.SettingFinder;
 import amberheron.io.UnusableInput;
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
@@ -42,13 +43,18 @@ import org.jspecify.annotations.Nullable;
  * @param leftOut rows that could not be used
  * @param faults the first of those, each with line and reason
  * @param digest SHA-256 of the file's bytes, hexadecimal
+ * @param driven when the drive ended, by the log's own clock, else by the file; null where neither says
  * @param joined the second log that was put together with it; null for one log
  */
 public record DriveLog(String file, Recognition recognition, Drive drive, int leftOut, List<String> faults,
-        String digest, @Nullable Joined joined) {
+        String digest, @Nullable Instant driven, @Nullable Joined joined) {
     /** Channels by which two logs are put together, the most telling first; where they share none, the mixture itself. */
     private static final List<LogChannel> SHARED = List.of(LogChannel.ENGINE_SPEED, LogChannel.THROTTLE,
             LogChannel.PRESSURE, LogChannel.SPEED, LogChannel.AIR_MASS);
+
+    /** Seconds since 1970 between which a log's clock tells the day of the drive: the years 2000 and 2100. */
+    private static final double FIRST_LOGGERS = 946_684_800;
+    private static final double LAST_DAY = 4_102_444_800.0;
 
     /** A column with the ratio that its AFR is meant with. */
     private static final Pattern WITH_RATIO = Pattern.compile("(.*)@\\s*(\\d{1,2}(?:[.,]\\d{1,3})?)\\s*");
@@ -66,7 +72,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
         answered(file.name(), recognition);
         Taken taken = take(file, recognition.uses(), progress);
         return usable(new DriveLog(file.name(), recognition, drive(taken.seconds, taken.channels), taken.leftOut,
-                taken.faults, taken.digest, null));
+                taken.faults, taken.digest, taken.driven, null));
     }
 
     /**
@@ -115,7 +121,8 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
                 other.faults.stream().map(f -> second.name() + ": " + f)).toList();
         return usable(new DriveLog(first.name(),
                 new Recognition(Stream.concat(Stream.of(time), uses.stream()).toList(), List.of()), drive,
-                one.leftOut + other.leftOut, faults, one.digest, new Joined(second.name(), other.digest, clocks)));
+                one.leftOut + other.leftOut, faults, one.digest, one.driven,
+                new Joined(second.name(), other.digest, clocks)));
     }
 
     private static boolean has(List<ColumnUse> uses, LogChannel channel) {
@@ -170,7 +177,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
     /** Columns as they were read, each in the unit of its channel. */
     @SuppressWarnings("ArrayRecordComponent") // never compared
     private record Taken(double[] seconds, Map<LogChannel, float[]> channels, int leftOut, List<String> faults,
-            String digest) {
+            String digest, @Nullable Instant driven) {
     }
 
     private static Taken take(LogFile file, List<ColumnUse> uses, DoubleConsumer progress) {
@@ -184,13 +191,17 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
         }
         double[] seconds = read.time();
         double start = seconds.length == 0 ? 0 : seconds[0];
+        double end = seconds.length == 0 ? 0 : seconds[seconds.length - 1];
+        Instant driven = start > FIRST_LOGGERS && start < LAST_DAY
+                ? Instant.ofEpochSecond(Math.round(end))
+                : file.modified();
         if (start > 1e6) {
             // Counted since some day of the past: of a drive only the time since it began says anything.
             for (int i = 0; i < seconds.length; i++) {
                 seconds[i] -= start;
             }
         }
-        return new Taken(seconds, channels, read.leftOut(), read.faults(), read.digest());
+        return new Taken(seconds, channels, read.leftOut(), read.faults(), read.digest(), driven);
     }
 
     private static Drive drive(double[] seconds, Map<LogChannel, float[]> channels) {
@@ -322,7 +333,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
      */
     public DriveLog only(Part part) {
         DriveLog log = new DriveLog(say("%s, %.0f to %.0f s", file, part.from(), part.to()), recognition,
-                drive.within(part.from(), part.to()), leftOut, faults, digest, joined);
+                drive.within(part.from(), part.to()), leftOut, faults, digest, driven, joined);
         if (!log.anything()) {
             throw new UnusableInput(file, "", say("found no usable row from %.0f to %.0f s, expected one or more",
                     part.from(), part.to()));
@@ -341,7 +352,7 @@ public record DriveLog(String file, Recognition recognition, Drive drive, int le
     /** Returns what this drive proves. */
     public Proved proved(Job job, Origin origin) {
         DriveFound.In found = DriveFound.in(drive, asked(job), recognition.uses(), joined);
-        return new Proved(new Output.Proving(file, digest, origin,
+        return new Proved(new Output.Proving(file, digest, origin, driven, List.of(),
                 LogComparison.of(found.drive(), found.compared()), found.found()), found.drive());
     }
 

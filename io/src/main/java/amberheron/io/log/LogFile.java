@@ -17,6 +17,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -50,6 +52,16 @@ public final class LogFile {
         this.path = path;
         this.shape = shape;
         this.sample = sample;
+    }
+
+    /** When the file was last written; null where that cannot be told. */
+    @Nullable
+    Instant modified() {
+        try {
+            return Files.getLastModifiedTime(path).toInstant().truncatedTo(ChronoUnit.SECONDS);
+        } catch (IOException e) {
+            return null;
+        }
     }
 
     /**

@@ -19,6 +19,7 @@ import amberheron.core.harness.Wire;
 import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.Output;
+import amberheron.core.job.Reservation;
 import amberheron.core.job.Station;
 import amberheron.core.mixture.Fuel;
 import amberheron.core.placement.AsFitted;
@@ -45,7 +46,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** Content of the sheet, every figure already in words. */
-public record HandOverSheet(String job, String vehicle, String fuel, String date, boolean proven, String standing,
+public record HandOverSheet(String job, String vehicle, String fuel, String date, Standing standing,
         List<Known> facts, List<Group> groups, List<ReaderSheet> told, String notDone) {
     /** Told in a line when they are kept; so are all of harness and signal. */
     private static final Set<CheckId> BRIEF = Set.of(WireCheck.HEATER, WireCheck.SIGNAL_FORM, WireCheck.SIGNAL_LOAD,
@@ -119,8 +120,16 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
     public record Point(String volts, String truth, String shown, String off) {
     }
 
-    /** How the links of a job stand. */
-    public record Standing(boolean proven, String words) {
+    /**
+     * How the links of a job stand.
+     *
+     * @param reserved whether something of what is proven is usable only at a cost
+     */
+    public record Standing(boolean proven, boolean reserved, String words) {
+        /** The sign before the words. */
+        public String mark() {
+            return HandOverSheet.mark(proven ? reserved ? Verdict.WARN : Verdict.PASS : Verdict.FAIL);
+        }
     }
 
     /** How the links of a job stand, in the sheet's words. */
@@ -128,15 +137,24 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         double stoich = review.job().stoich();
         List<Station> unproven = new ArrayList<>(List.of(Station.values()));
         unproven.removeIf(s -> s == Station.HAND_OVER || review.state(s).done());
+        Wording wording = new Wording(units, stoich);
+        List<Reservation> reserved = review.reservations();
         String standing = unproven.isEmpty()
-                ? say("Every link from the exhaust gas to the number shown is proven.")
+                ? reserved.isEmpty()
+                        ? say("Every link from the exhaust gas to the number shown is proven.")
+                        : say("Every link from the exhaust gas to the number shown is proven, with %s.",
+                                count("1 reservation", "%d reservations", reserved.size()))
                 : say("Not proven: %s.", String.join(", ", unproven.stream()
                         .map(s -> s.title() + " (" + review.state(s).words() + ")").toList()));
+        if (!reserved.isEmpty()) {
+            String worst = wording.text(reserved.getFirst().text());
+            standing += reserved.size() == 1 ? " " + worst : say(" The worst: %s", worst);
+        }
         if (!review.stale().isEmpty()) {
             standing += say(" Stale: %s", String.join(" ",
-                    review.stale().stream().map(s -> new Wording(units, stoich).text(s.text())).toList()));
+                    review.stale().stream().map(s -> wording.text(s.text())).toList()));
         }
-        return new Standing(unproven.isEmpty(), standing);
+        return new Standing(unproven.isEmpty(), !reserved.isEmpty(), standing);
     }
 
     /** The sheet of a job. */
@@ -153,7 +171,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
                 fuel == null
                         ? say("fuel not said")
                         : say("%s, λ 1 = %.2f AFR", fuel.name(), fuel.stoich()),
-                date == null ? say("not handed over yet") : date.toString(), stands.proven(), stands.words(),
+                date == null ? say("not handed over yet") : date.toString(), stands,
                 facts(job, review), groups(review, units, stoich), told, job.handOver().notDone());
     }
 
@@ -182,7 +200,7 @@ public record HandOverSheet(String job, String vehicle, String fuel, String date
         }
         Double fuse = job.wiring().fuse();
         job.wiring().source().ifPresent(p -> facts.add(new Known(About.POWER, p.letter()
-                + (p.place().isBlank() ? "" : ": " + p.place()) + ", " + p.behaviour().words()
+                + (p.place().isBlank() ? "" : ": " + p.place()) + ", " + p.behaviour(job.electrics()).words()
                 + (job.wiring().feed().relay() ? say(", by a relay") : "")
                 + (fuse == null ? "" : say(", fuse %s A", UnitChoice.plain(fuse))))));
         if (!job.wiring().groundPoint().isBlank()) {

@@ -9,7 +9,7 @@ import java.util.List;
  *
  * @param title whom it is for
  * @param code the short code of the job as it stood
- * @param standing how the links stand, in a sentence
+ * @param standing how the links stand
  * @param first what was not done and what is stale: said before anything else
  * @param sections in the order of reading
  * @param photos what was attached as evidence, as far as it can be shown
@@ -17,7 +17,7 @@ import java.util.List;
  * @param by initials of who hands over; may be empty
  */
 public record Sheet(String title, String job, String vehicle, String fuel, String date, String code, ShopCard shop,
-        boolean proven, String standing, List<String> first, List<Section> sections, List<Album.Shown> photos,
+        HandOverSheet.Standing standing, List<String> first, List<Section> sections, List<Album.Shown> photos,
         boolean signed,
         String by) {
     /**

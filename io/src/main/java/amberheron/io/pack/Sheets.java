@@ -15,9 +15,11 @@ import amberheron.core.job.Job;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.Output;
 import amberheron.core.job.Station;
+import amberheron.core.mixture.Bands;
+import amberheron.core.mixture.MixtureScale;
 import amberheron.core.placement.Candidate;
 import amberheron.core.placement.FittingProcedure;
-import amberheron.core.plan.Intake;
+import amberheron.core.plan.Engine;
 import amberheron.core.plan.Step;
 import amberheron.core.plan.StepId;
 import amberheron.core.scaling.OutputLaw;
@@ -86,8 +88,8 @@ public final class Sheets {
     }
 
     private Sheet sheet(String title, boolean signed, List<Section> sections, List<Album.Shown> photos) {
-        return new Sheet(title, said.job(), said.vehicle(), said.fuel(), said.date(), code, shop, said.proven(),
-                said.standing(), first(photos), sections, photos.stream().filter(p -> p.missing().isEmpty()).toList(),
+        return new Sheet(title, said.job(), said.vehicle(), said.fuel(), said.date(), code, shop, said.standing(),
+                first(photos), sections, photos.stream().filter(p -> p.missing().isEmpty()).toList(),
                 signed, job.handOver().by());
     }
 
@@ -129,9 +131,49 @@ public final class Sheets {
         return units.signed(new Measure(lambda, Dimension.MIXTURE, 4), job.stoich());
     }
 
-    /** λ, and the AFR of this fuel beside it, the ratio named once at the top. */
+    /** A mixture as the owner's display shows it, λ beside it. */
     private String both(double lambda) {
-        return say("λ %.2f = %.1f AFR", lambda, lambda * job.stoich());
+        MixtureScale scale = job.shownByGauge();
+        return scale instanceof MixtureScale.Lambda
+                ? say("λ %.2f", lambda)
+                : say("%s (λ %.2f)", DisplaySetUp.mixture(lambda, scale), lambda);
+    }
+
+    /** What the display's numbers are. */
+    private String onDisplay() {
+        MixtureScale scale = job.shownByGauge();
+        return scale instanceof MixtureScale.Lambda
+                ? say("on your display, in λ")
+                : say("on your display, in %s (%.1f is λ 1)", scale.label(), scale.fromLambda(1));
+    }
+
+    /** What the numbers mean while driving, for this engine on its fuel. */
+    private List<List<String>> means() {
+        Bands bands = job.bands();
+        boolean carburettor = job.intake().engine().fuelSystem() == Engine.FuelSystem.CARBURETTOR;
+        List<List<String>> means = new ArrayList<>();
+        if (!bands.leanHarms()) {
+            means.add(List.of(say("Idle and light load"), say("at the lean end"),
+                    say("right: a diesel runs lean always")));
+            means.add(List.of(say("Full load"), say("%s to %s", both(bands.rich()), both(bands.lean())),
+                    say("richer: it smokes and the exhaust gets hot; leaner does no harm")));
+            return means;
+        }
+        means.add(List.of(carburettor ? say("Cold, choke on") : say("Cold"), say("rich and climbing"),
+                say("says nothing yet")));
+        means.add(List.of(say("Warm idle, cruise"),
+                say("%s to %s", both(carburettor ? Bands.CARBURETTOR_RICH : bands.steadyRich()),
+                        both(bands.steadyLean())),
+                say("as it should be")));
+        means.add(List.of(say("Full load"), say("%s to %s", both(bands.rich()), both(bands.lean())),
+                say("leaner than that: lift off and have it looked at")));
+        means.add(carburettor
+                ? List.of(say("Foot off, rolling"), say("anything"),
+                        say("says nothing: air and fuel are what leaks past"))
+                : List.of(say("Foot off, rolling"), say("the lean end, or blank"), say("right: the fuel is cut")));
+        means.add(List.of(say("Pulling, leaner than %s", both(bands.stop())), say("lean"),
+                say("stop: lean destroys engines")));
+        return means;
     }
 
     Sheet of(For whom) {
@@ -144,20 +186,6 @@ public final class Sheets {
 
     /** For the owner: one page. */
     private Sheet owner() {
-        boolean boosted = job.intake().exhaust().turbine();
-        boolean carburettor = job.intake().fuelSystem() == Intake.FuelSystem.CARBURETTOR;
-        double rich = carburettor ? 0.85 : 1 - DisplaySetUp.SWING;
-        List<List<String>> means = List.of(
-                List.of(say("Cold, choke on"), say("rich and climbing"), say("says nothing yet")),
-                List.of(say("Warm idle, cruise"), say("%s to %s", both(rich), both(1 + DisplaySetUp.SWING)),
-                        say("as it should be")),
-                List.of(say("Full load"),
-                        say("%s to %s", both(DisplaySetUp.richUnderLoad(boosted)),
-                                both(DisplaySetUp.leanUnderLoad(boosted))),
-                        say("leaner than that: lift off and have it looked at")),
-                List.of(say("Foot off, rolling"), say("the lean end, or blank"), say("right: the fuel is cut")),
-                List.of(say("Pulling, leaner than %s", both(DisplaySetUp.STOP)), say("lean"),
-                        say("stop: lean destroys engines")));
         List<Fact> fitted = new ArrayList<>();
         pick(About.PLACE, fitted);
         ControllerSheet controller = job.air().controller();
@@ -171,14 +199,14 @@ public final class Sheets {
         return sheet(say("For the owner"), true, List.of(
                 Section.facts(say("What was fitted"), fitted),
                 Section.table(say("What the number means"),
-                        List.of("", say("λ, and AFR with %.2f at λ 1", job.stoich()), ""),
-                        means,
+                        List.of("", onDisplay(), ""),
+                        means(),
                         say("Common practice, no published source; an engine's own tuner may set other limits.")),
                 Section.facts(say("What the display was told"), alarms),
                 Section.notes(say("What not to do"), List.of(
                         say("Do not watch the number while driving: the passenger or the log does."),
-                        say("Do not unplug the sensor with the ignition on, and do not run the engine with "
-                                + "the sensor fitted and without power: it dies of it."),
+                        say("Do not unplug the sensor with the ignition on."),
+                        new Wording(units, job.stoich()).text(job.wiring().heater().unpowered()),
                         say("Do not tune by the number before it has warmed up; do not use leaded or oily fuel."),
                         say("Do not cut or join the tagged wires: the next mechanic needs them."))),
                 Section.facts(say("When to come back"), comeBack())), List.of());

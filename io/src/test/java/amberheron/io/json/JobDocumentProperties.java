@@ -64,6 +64,7 @@ import amberheron.core.placement.PlaceField;
 import amberheron.core.placement.Placing;
 import amberheron.core.placement.Probe;
 import amberheron.core.placement.Segment;
+import amberheron.core.plan.Engine;
 import amberheron.core.plan.Intake;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.ReaderSetting;
@@ -207,7 +208,8 @@ class JobDocumentProperties {
         }
         Intake intake = new Intake(words(random), maybe(random, 0.01),
                 random.nextBoolean() ? null : 1 + random.nextInt(12), 1 + random.nextInt(2),
-                perhaps(random, Intake.FuelSystem.values()),
+                new Engine(perhaps(random, Engine.FuelSystem.values()), perhaps(random, Engine.Aspiration.values()),
+                        perhaps(random, Engine.Cycle.values()), perhaps(random, Engine.Supply.values())),
                 random.nextBoolean() ? null : CATALOGUE.fuels().get(random.nextInt(CATALOGUE.fuels().size())),
                 exhaust(random), perhaps(random, Intake.Material.values()), any(random, Intake.Condition.values()),
                 maybe(random, 0.01), any(random, Intake.Fit.values()), kinds, perhaps(random, Intake.Link.values()),
@@ -240,7 +242,7 @@ class JobDocumentProperties {
         }
         Wiring wiring = new Wiring(sources, random.nextBoolean() ? null : "S1",
                 new Feed(maybe(random, 5), maybe(random, 1e-5), random.nextBoolean(), maybe(random, 90),
-                        maybe(random, 14), maybe(random, 0.1)),
+                        maybe(random, 14), maybe(random, 0.1), maybe(random, 12), maybe(random, 1e-6)),
                 maybe(random, 20), maybe(random, 5),
                 new GroundPlan(perhaps(random, GroundPlan.GroundSchool.values()), random.nextBoolean(),
                         new GroundWires(maybe(random, 5), maybe(random, 5), maybe(random, 5), maybe(random, 1e-5),
@@ -252,7 +254,7 @@ class JobDocumentProperties {
                                 maybe(random, 0.1))),
                 words(random), signals(random),
                 new HeaterTiming(perhaps(random, HeaterTiming.HeaterSchool.values()), maybe(random, 60)),
-                harness(random));
+                harness(random), random.nextBoolean() ? Set.of() : Set.of(KeyState.CRANKING, KeyState.LAMPS));
         FreeAirCheck air = air(random);
         Job job = empty.withIntake(intake).withPlacing(placing).withProgress(progress).withWiring(wiring).withAir(air)
                 .withEntries(Entries.NONE.drafted(PlaceField.PIECE_WALL.of("b"), words(random))
