@@ -65,6 +65,22 @@ class AirLeavesTest extends WindowTest {
         assertThat(session.controller().connected()).isFalse();
     }
 
+    /** A first number, after something was read without one, may be that of another sensor: that is asked. */
+    @Test
+    void aFirstNumberIsAskedAbout() {
+        find("job SB-016");
+        find("sensor book");
+        assertThat(byId("air.sensor.another").isVisible()).isFalse();
+        hands.interact(() -> session.focus("air.sensor"));
+        type("V-21");
+        assertThat(session.review().stale(Station.AIR)).as("until it is said").isEmpty();
+        hands.clickOn(byId("air.sensor.another"));
+        assertThat(session.review().stale(Station.AIR).orElseThrow().changed()).isEqualTo("the sensor changed since");
+        assertThat(byId("air.sensor.another").isVisible()).as("asked once").isFalse();
+        hands.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(session.review().stale(Station.AIR)).isEmpty();
+    }
+
     /** What is noted of a sensor goes into the book under its number, and is found there in another job. */
     @Test
     void aSensorsLifeGoesFromJobToJob() throws Exception {

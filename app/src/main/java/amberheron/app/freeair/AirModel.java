@@ -306,6 +306,11 @@ public final class AirModel implements StationModel {
             return new Case(open.get().consequence(), Action.enter(session, open.get().asks().getFirst()),
                     plain("Sensor out of the exhaust, cap off, in clean moving air, before it is screwed in."));
         }
+        if (check.sensor().isBlank()) {
+            return new Case(plain("Enter the sensor's number, or a mark you make on it."),
+                    Action.enter(session, AirField.SENSOR.address()),
+                    plain("Calibration and drive count for the sensor they were made with: without its number nobody sees that it was changed."));
+        }
         Onward onward = Onward.from(session);
         return new Case(onward.next(), onward.action(), now.filter(c -> c.now().step() == CoachStep.RECORDED)
                 .map(c -> Instruction.of(c).why()).orElse(plain("The sensor's gain fits this air.")));

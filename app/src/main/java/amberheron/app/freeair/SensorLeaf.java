@@ -16,6 +16,9 @@ import amberheron.core.freeair.SensorLife;
 import amberheron.core.freeair.SensorNote;
 import amberheron.core.freeair.SensorNote.Kind;
 import amberheron.core.freeair.SensorOutlook;
+import amberheron.core.job.Changes;
+import amberheron.core.job.Job;
+import amberheron.core.job.RestsOn;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Parsed;
@@ -25,6 +28,7 @@ import amberheron.io.csv.SensorCsv;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -53,6 +57,12 @@ final class SensorLeaf implements Leaf {
     private final Button forget;
     private final Label renewed = Parts.text("", "strong");
     private final Button renew;
+    private final Label first = Parts.text(
+            say("Is it the sensor that was calibrated and driven here before it had a number?"), "strong");
+    private final Button same;
+    private final Button another;
+    /** The job in which a first number was entered after something was read, until it is said which sensor it is. */
+    private String asked = "";
     private final Node node;
 
     SensorLeaf(Session session) {
@@ -61,7 +71,7 @@ final class SensorLeaf implements Leaf {
         drawing = new LifeDrawing(session);
         TextEntry sensor = new TextEntry(session, say("Sensor"), AirField.SENSOR.address().key(),
                 say("number or mark on it"), 1,
-                j -> j.air().sensor(), (j, v) -> j.withAir(j.air().withSensor(v)));
+                j -> j.air().sensor(), this::numbered);
         fields.with(sensor::refresh);
         kind.getItems().setAll(Kind.values());
         kind.setConverter(Parts.named(Kind::words));
@@ -80,6 +90,8 @@ final class SensorLeaf implements Leaf {
                 () -> session.sensors().of(number()).notes().reversed().stream().findFirst()
                         .ifPresent(n -> session.sensors().forget(number(), n)),
                 "quiet");
+        same = Parts.button(say("The same sensor"), "air.sensor.same", () -> told(false), "quiet");
+        another = Parts.button(say("Another one"), "air.sensor.another", () -> told(true), "quiet");
         renew = Parts.button(say("It is a new one"), "air.note.renew", this::renew, "quiet");
         FlowPane files = new FlowPane(8, 6, forget,
                 Parts.button(say("All to CSV"), "air.sensors.write", this::write, "quiet"),
@@ -89,8 +101,26 @@ final class SensorLeaf implements Leaf {
                         Parts.card(say("Outlook"), renewed, renew, outlook, shortened, Parts.text(
                                 say("How fast sensors age is from memory, until readings tell."), "soft"))),
                 Parts.stacked(
-                        Parts.card(say("The sensor"), sensor, new HBox(8, kind), new HBox(8, value, add), refused),
+                        Parts.card(say("The sensor"), sensor, first, new FlowPane(8, 6, same, another),
+                                new HBox(8, kind), new HBox(8, value, add), refused),
                         Parts.card(say("Noted so far"), notes, files)));
+    }
+
+    /** Enters the number; a first one, after something was read, may be of another sensor. */
+    private Job numbered(Job job, String number) {
+        boolean read = job.air().reading().isPresent() || job.proving() != null;
+        asked = job.air().sensor().isBlank() && !number.isBlank() && read ? job.id() : "";
+        return job.withAir(job.air().withSensor(number));
+    }
+
+    private void told(boolean other) {
+        asked = "";
+        if (other) {
+            session.edit(say("another sensor"), j -> j.withChanges(
+                    j.changes().and(new Changes(Map.of(RestsOn.SENSOR, session.now())))));
+        } else {
+            refresh();
+        }
     }
 
     private String number() {
@@ -146,6 +176,10 @@ final class SensorLeaf implements Leaf {
 
     @Override
     public void refresh() {
+        boolean ask = asked.equals(session.job().id());
+        Parts.show(first, ask);
+        Parts.show(same, ask);
+        Parts.show(another, ask);
         SensorLife life = session.sensors().of(number());
         boolean named = !number().isBlank();
         add.setDisable(!named);
