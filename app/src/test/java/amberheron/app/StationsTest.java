@@ -167,7 +167,7 @@ class StationsTest extends WindowTest {
         assertThat(Objects.requireNonNull(session.review().findings(Station.PLACE).getFirst().figure()).si())
                 .as("the side was jacked up by 30°").isLessThan(Math.toRadians(10));
         hands.clickOn(byId("place.leaf.procedure"));
-        assertThat(shows("nuts in turn, a little each")).isTrue();
+        assertThat(shows("nuts by turns, a little each time")).isTrue();
     }
 
     @Test
@@ -365,7 +365,7 @@ class StationsTest extends WindowTest {
         hands.push(KeyCode.F11);
         assertThat(text("arm.next")).isEqualTo(next);
         assertThat(((Label) byId("arm.next")).getFont().getSize()).isGreaterThan(2 * usual);
-        assertThat(text("arm.figure")).isEqualTo("shows 0.010 λ lean at 0.816 λ");
+        assertThat(text("arm.figure")).isEqualTo("shows 0.012 λ lean at 0.655 λ");
         assertThat(((Label) byId("arm.figure")).getFont().getSize()).isGreaterThan(4 * usual);
         assertThat(byId("rule").isVisible()).as("one thing at a time").isFalse();
         hands.push(KeyCode.F11).push(KeyCode.CONTROL, KeyCode.D);

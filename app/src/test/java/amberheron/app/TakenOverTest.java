@@ -31,7 +31,7 @@ import org.junit.jupiter.params.provider.ValueSource;
  * changed. {@code -Dedits=100000} tries every value.
  */
 class TakenOverTest {
-    private static final int EDITS = Integer.getInteger("edits", 24);
+    private static final int EDITS = Integer.getInteger("edits", 12);
 
     @TempDir
     private Path home = Path.of("");

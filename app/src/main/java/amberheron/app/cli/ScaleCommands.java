@@ -170,7 +170,7 @@ final class ScaleCommands {
                 out.println(word(Diagnosis.MISFIT));
             }
             if (!diagnosis.cannotTell().isEmpty()) {
-                out.println(say("The points do not part: %s.",
+                out.println(say("The points cannot yet tell these apart: %s.",
                         String.join(", ", diagnosis.cannotTell().stream().map(Fault::key).toList())));
             }
             diagnosis.asks(i -> i + 1, shown -> say("%.3f", shown)).forEach(out::println);

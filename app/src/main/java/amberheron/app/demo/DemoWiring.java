@@ -117,7 +117,7 @@ final class DemoWiring {
                 .withGround(
                         GroundPlan.UNMEASURED.withSchool(GroundSchool.SAME_POINT).withWires(w -> w.withToChassis(3.0))
                                 .withWires(w -> w.withToReader(0.4))
-                                .withWires(w -> w.withToBattery(1.6)).withWires(w -> w.withSection(AWG18))
+                                .withWires(w -> w.withToBattery(1.4)).withWires(w -> w.withSection(AWG18))
                                 .withLoads(l -> l.withMean(1.2)).withLoads(l -> l.withPeak(2.6)))
                 .withGroundPoint("one wire under the seat, gauge and logger together")
                 .withSignals(Signals.NONE.withOutputOhms(220.0)

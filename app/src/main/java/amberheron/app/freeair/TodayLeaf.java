@@ -101,7 +101,7 @@ final class TodayLeaf implements Leaf {
                 .findFirst().map(f -> Figures.text(session, f.consequence())).orElse(""));
         FreeAirCheck check = session.job().air();
         ControllerSheet controller = check.controller();
-        procedure.setText(controller == null ? say("Choose it as its paper says.") : controller.school().procedure());
+        procedure.setText(controller == null ? say("Choose it as its manual says.") : controller.school().procedure());
         does.setText(controller == null ? "" : does(controller));
         Parts.show(does, controller != null);
         AirOfDay today = check.today();

@@ -117,7 +117,7 @@ final class SheetLeaf implements Leaf {
     public void refresh() {
         HandOverSheet.Standing now = HandOverSheet.standing(session.review(), session.preferences().units());
         standing.setText(now.mark() + " " + now.words());
-        Parts.styles(standing, now.proven() ? "agreed" : "wrong", "strong");
+        Parts.styles(standing, !now.proven() ? "wrong" : now.reserved() ? "reserved" : "agreed", "strong");
         said.setText(say("What was not done and what is stale stands at the top of every sheet."));
         whom.refresh();
         notDone.refresh();

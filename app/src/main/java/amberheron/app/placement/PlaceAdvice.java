@@ -153,7 +153,9 @@ final class PlaceAdvice {
 
     private Optional<Case> goesOn() {
         Onward onward = Onward.from(session);
+        Message why = PlaceModel.why(ranking, chosen());
+        boolean reserved = session.review().reservation(Station.PLACE).isPresent();
         return Optional.of(new Case(fitted ? onward.next() : Message.of("Fit {0}, then wire.", chosen().letter()),
-                onward.action(), PlaceModel.why(ranking, chosen())));
+                onward.action(), reserved ? Message.of("As it was planned: {0}", why) : why));
     }
 }

@@ -198,7 +198,7 @@ final class ScaleAdvice {
     private Optional<Case> tooFewPoints() {
         int counted = session.review().points().size();
         return Case.when(counted < ScaleModel.WANTED, () -> new Case(apply(), reading(), plain(counted == 1
-                ? "One agreeing point proves nothing about slope: many controllers put out 14.7 with no sensor at all."
+                ? "One agreeing point proves nothing about slope: many controllers put out λ 1 with no sensor at all."
                 : runs
                         ? "Agrees with the engine off; heater and alternator move the grounds once it runs."
                         : "Agrees so far.")));

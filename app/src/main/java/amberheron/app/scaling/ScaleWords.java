@@ -45,7 +45,7 @@ final class ScaleWords {
             says.add(word(Diagnosis.ONE_PLACE));
         }
         if (!d.cannotTell().isEmpty()) {
-            says.add(say("The points do not part: %s.",
+            says.add(say("The points cannot yet tell these apart: %s.",
                     String.join("; ", d.cannotTell().stream().map(f -> Phrase.small(f.title())).toList())));
         }
         Diagnosis.NextPoint next = d.nextPoint();

@@ -123,6 +123,7 @@ final class SignalPath extends Pane {
             LinkState state = session.review().state(station);
             String figure = switch (state) {
                 case STALE -> Figures.stale(session, station);
+                case NOT_NEEDED -> "";
                 case RESERVED -> Figures.reserved(session, station);
                 default -> models.apply(station).figure(session);
             };

@@ -122,7 +122,7 @@ class JobCommandsTest extends CommandTest {
         assertThat(run("wire", proven).exit()).isZero();
         Ran wire = run("wire", lying, "--json");
         assertThat(wire.exit()).isEqualTo(1);
-        assertThat(finding(wire.json(), "ground").get("lambdaCost").doubleValue()).isCloseTo(0.0103, within(1e-4));
+        assertThat(finding(wire.json(), "ground").get("lambdaCost").doubleValue()).isCloseTo(0.01145, within(1e-4));
         assertThat(wire.json().get("twins").get(0).get("tags")).extracting(t -> t.stringValue()).containsExactly("3",
                 "4");
         assertThat(wire.json().get("grounds")).hasSize(4);

@@ -79,7 +79,7 @@ class RuleModelTest {
     void whereShownAndTruePartTheGapIsThere() {
         RuleModel lying = rule("SB-016");
         assertThat(lying.lies(0.9)).isTrue();
-        assertThat(lying.gap(0.9).orElseThrow()).isCloseTo(0.15 / 14.7, within(4e-4));
+        assertThat(lying.gap(0.9).orElseThrow()).isCloseTo(0.0754 * 9.6 / 4.3 / 14.7, within(4e-4));
     }
 
     @Test

@@ -223,7 +223,7 @@ class SessionTest {
                     .filter(s -> s.id() == StepId.SENSOR).findFirst().orElseThrow()))
                     .isEqualTo("Screw the sensor in, 30 lb·ft to 40 lb·ft");
             session.open("SB-016");
-            assertThat(new ScaleModel().figure(session)).startsWith("shows 0.15 AFR lean");
+            assertThat(new ScaleModel().figure(session)).startsWith("shows 0.17 AFR lean");
         }
         try (Session again = Demo.empty(home)) {
             assertThat(again.preferences().units().inches()).isTrue();

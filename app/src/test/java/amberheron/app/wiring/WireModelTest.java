@@ -215,7 +215,7 @@ class WireModelTest {
     void theSchoolInsideToleranceIsOneKeyAway() {
         session().open("SB-016");
         Advice advice = wire.advice(session());
-        assertThat(advice.why().metric()).contains("0.010 λ lean");
+        assertThat(advice.why().metric()).contains("0.011 λ lean");
         assertThat(advice.next().metric())
                 .startsWith("Part the grounds: ")
                 .isEqualTo(new ScaleModel().advice(session()).next().metric());

@@ -178,7 +178,7 @@ public final class AirRules {
                 new Limit(AT_LEAST, new Measure(Condition.values().length, Dimension.NUMBER, 0)),
                 open.isEmpty()
                         ? Message.plain("All was looked at.")
-                        : Message.of("Look and say so: {0}.", Message.plain(open.getFirst().words())),
+                        : Message.of("Look, and tick it: {0}.", Message.plain(open.getFirst().words())),
                 null, Message.NONE,
                 Source.practice("what spoils a calibration in air: heat, fumes, water, touch"))
                 .asking(open.stream().map(Condition::address).toList());
@@ -186,7 +186,7 @@ public final class AirRules {
 
     private static Finding oxygen(FreeAirCheck check, @Nullable ControllerSheet controller) {
         Double shown = check.shownOxygen();
-        String subject = "Controller is off by";
+        String subject = "Free-air error";
         Limit limit = new Limit(AT_MOST, new Measure(OXYGEN_TOLERANCE, Dimension.FRACTION, 1));
         Optional<ShouldShow> known = ShouldShow.of(check);
         boolean learned = controller != null && controller.inAir().kind() == InAir.Kind.LEARNED;
@@ -261,7 +261,7 @@ public final class AirRules {
                 shown == null
                         ? "Hang the sensor in free air and enter what the controller shows."
                         : mayEnd
-                                ? "Below the top: look in its paper whether its display ends there, and enter the leanest it can show."
+                                ? "Below the top: look in its manual whether its display ends there, and enter the leanest it can show."
                                 : holder
                                         ? "That is its placeholder: it measures nothing yet."
                                         : kept

@@ -74,7 +74,7 @@ public record Instruction(Message now, Message why, Message expect, Message othe
                     seen(sheet, State.READY, say("the sign for ready, in the end")),
                     plain("Too cold for long: weak supply or a heater wire. Too hot: unplug."), trouble, "");
             case TURN -> new Instruction(
-                    plain("Turn slowly clockwise, until the display passes from its highest number to its free-air mark."),
+                    plain("Raise the gain a little at a time and wait after each; stop where the display gives up its highest number for what it shows in air."),
                     plain("There its gain fits this sensor in this air."), air(sheet),
                     plain("The mark never comes: sensor spent or in fumes. It comes at once: turn back and begin again."),
                     trouble, say("The mark is there"));
@@ -126,10 +126,10 @@ public record Instruction(Message now, Message why, Message expect, Message othe
             case NOT_UNPLUGGED -> plain("It sees its sensor: unplug it, or it lost its supply.");
             case SENSOR_LOST -> plain(coach.sheet().school() == CalibrationSchool.CLEAR_THEN_LEARN
                     ? "It missed its sensor while powered: what it learned is cleared. Push the plug home."
-                    : "It misses its sensor: push the plug home, look at the lead.");
+                    : "No sensor detected: push the plug home, look at the lead.");
             case HEATER -> plain("The heater's circuit is open: look at its wires and at the plug.");
             case LOW_SUPPLY -> plain("The supply is too low: charge the battery, look at feed and ground.");
-            case FAULT -> plain("It shows a fault: read its paper, mend it, begin again.");
+            case FAULT -> plain("It shows a fault: read its manual, mend it, begin again.");
             case HOT -> plain("The sensor is too hot: power off, let it cool.");
             case COLD -> plain("The sensor has lost its temperature: less draught, look at the supply.");
             case NOT_READY -> plain("It did not get ready in its time: weak supply, heater wire, or a spent sensor.");
@@ -152,10 +152,10 @@ public record Instruction(Message now, Message why, Message expect, Message othe
             case READY -> "Its sensor is at temperature.";
             case COLD -> "Too cold: draught, weak supply, or the heater.";
             case HOT -> "Too hot: power off.";
-            case NO_SENSOR -> "It misses its sensor: plug or lead.";
+            case NO_SENSOR -> "No sensor detected: plug or lead.";
             case HEATER -> "The heater's circuit is open.";
             case LOW_SUPPLY -> "The supply is too low.";
-            case FAULT -> "Read its paper.";
+            case FAULT -> "Read its manual.";
         });
     }
 }

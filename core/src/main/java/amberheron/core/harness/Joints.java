@@ -28,12 +28,15 @@ public record Joints(@Nullable JointSchool school, Set<Integer> done, List<Test>
 
     /** The ways good installers join a wire. */
     public enum JointSchool {
-        SOLDERED("soldered splice", List.of("Heat-shrink slid on before the ends are joined.",
-                "Strip about 25 mm (1 in) of each end; no strand cut.", "Hook the ends, three turns each way.",
-                "Heat from below, solder fed from above until it runs through; no cold grey lump.",
-                "Cool without moving it; pull by hand.", "Heat-shrink over the middle, closed beyond both ends.")),
+        SOLDERED("soldered splice", List.of("Sleeve threaded on and pushed well away from the heat.",
+                "Both ends bared by a thumb's width, every strand whole.",
+                "The ends wound round one another so that they hold without solder.",
+                "The wire itself heated until it draws the solder in; bright all through, nowhere a dull lump.",
+                "Left to cool untouched, then tugged.",
+                "Sleeve over the joint and a finger's width of sound insulation on each side, shrunk.")),
         CRIMPED("crimped, with seals",
-                List.of("Seal slid on before the terminal.", "Strip to the length of the barrel; no strand cut.",
+                List.of("Seal threaded on first, its lip the right way round.",
+                        "Bared to the barrel's length, every strand whole.",
                         "Terminal and die for this size of wire.",
                         "Crimp once, conductor and insulation wings each in their place.",
                         "Pull test on a sample of the same wire and terminal.",

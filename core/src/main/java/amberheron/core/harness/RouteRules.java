@@ -109,11 +109,11 @@ public final class RouteRules {
         Double display = route.lengths().slackAtDisplay();
         Limit limit = new Limit(AT_LEAST, metres(LOOP));
         if (engine == null || display == null) {
-            return new Finding(HarnessCheck.ROUTE_SLACK, "Loop at each end", Verdict.UNKNOWN, null, limit,
+            return new Finding(HarnessCheck.ROUTE_SLACK, "Slack for service at each end", Verdict.UNKNOWN, null, limit,
                     "Enter the loop at both ends.", null, "the shorter of the two", LOOPS).asking(loops(route));
         }
         double shorter = Math.min(engine, display);
-        return new Finding(HarnessCheck.ROUTE_SLACK, "Loop at each end",
+        return new Finding(HarnessCheck.ROUTE_SLACK, "Slack for service at each end",
                 limit.keptBy(shorter) ? Verdict.PASS : Verdict.WARN,
                 metres(shorter), limit,
                 limit.keptBy(shorter)

@@ -91,7 +91,13 @@ final class LinkStates {
     /** Returns the steps whose tick contradicts the checks of their station. */
     List<Step> contradicted(boolean ticked) {
         return review.plan().steps().stream().filter(s -> review.job().done().contains(s.key()) == ticked)
-                .filter(s -> Station.shownAt(s.id()).filter(at -> of(at).done() != ticked).isPresent()).toList();
+                .filter(s -> Station.shownAt(s.id()).filter(at -> ticked ? !of(at).done() : shown(of(at))).isPresent())
+                .toList();
+    }
+
+    /** Whether a link has shown that its steps were done; one with nothing to be proven shows nothing. */
+    private static boolean shown(LinkState state) {
+        return state.done() && state != LinkState.NOT_NEEDED;
     }
 
     private LinkState placeState() {

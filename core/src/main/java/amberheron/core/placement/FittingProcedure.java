@@ -16,7 +16,7 @@ import java.util.List;
  */
 public record FittingProcedure(String title, List<String> steps, String caution, Source source) {
     private static final String TIGHTEN = "Screw the sensor in by hand first; anti-seize stays on the thread, none on the tip. 40 to 54 N·m (30 to 40 lb·ft), 22 mm hexagon; anti-seize makes a torque wrench read differently.";
-    private static final String TIGHT = "Test airtight before the sensor goes in, the bung plugged: soapy water, a little pressure in the pipe, look for bubbles.";
+    private static final String TIGHT = "Leak test before the sensor goes in, the bung plugged: soapy water, a little pressure in the pipe, look for bubbles.";
     private static final String LEVEL = "Car on stands on level ground, never on the jack alone. Eyes covered when drilling overhead; hot exhaust burns.";
 
     /** A bung welded in. */
@@ -35,7 +35,8 @@ public record FittingProcedure(String title, List<String> steps, String caution,
             "Drill in place with a right-angle drill: pilot, then step drill up to the marked step.",
             "File the burr off, peen the rim inwards lightly; vacuum the shavings.",
             "Gasket tape on once, hole over hole: its adhesive takes no second try.",
-            "Clamp around, hardware on top so that it cannot snag; nuts in turn, a little each.", TIGHT, TIGHTEN,
+            "Clamp around, its bolts where neither road nor branch can catch them; nuts by turns, a little each time.",
+            TIGHT, TIGHTEN,
             "After the first hot run tighten the nuts again while it is hot, then once more cold."),
             LEVEL + " Retightening hot: gloves.", Source.practice("no-weld clamp"));
     /** A hole that is there. */

@@ -218,14 +218,14 @@ public final class PlaceRules {
 
     private static Finding piece(Run run, @Nullable AlongRun at) {
         if (at == null || run.pieces().isEmpty()) {
-            return new Finding(PlaceCheck.PIECE, "Wall to set it in", Verdict.UNKNOWN, null, null,
+            return new Finding(PlaceCheck.PIECE, "Can a bung be fitted here", Verdict.UNKNOWN, null, null,
                     run.pieces().isEmpty() ? "Enter the pieces of the exhaust." : "Enter the distance along the pipe.",
                     null, "", PRACTICE);
         }
         Verdict verdict = PlaceLimits.piece(at);
         Run.Piece piece = at.piece();
         Message on = Message.plain(piece == null ? "" : piece.segment().kind().words());
-        return new Finding(PlaceCheck.PIECE, "Wall to set it in", verdict, null, null,
+        return new Finding(PlaceCheck.PIECE, "Can a bung be fitted here", verdict, null, null,
                 piece == null
                         ? Message.plain("Past the pieces that were measured: there is no pipe here.")
                         : verdict == Verdict.PASS
@@ -366,8 +366,8 @@ public final class PlaceRules {
                     case UNKNOWN -> notMeasured();
                     default -> slow;
                 }, null, id == PlaceCheck.DELAY_IDLE
-                        ? "V / ((D/2)(rpm/60)·VE·(1 + 1/AFR)·Tex/Tin) + 120/rpm at 800/min, filling 0.30"
-                        : "V / ((D/2)(rpm/60)·VE·(1 + 1/AFR)·Tex/Tin) + 120/rpm at 6000/min, filling 0.90",
+                        ? "V / ((D/2)(rpm/60)·VE·(1 + 1/AFR)·Tex/Tin) + 120/rpm at 800/min, volumetric efficiency 0.30"
+                        : "V / ((D/2)(rpm/60)·VE·(1 + 1/AFR)·Tex/Tin) + 120/rpm at 6000/min, volumetric efficiency 0.90",
                 DELAY);
     }
 

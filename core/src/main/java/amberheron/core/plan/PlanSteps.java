@@ -12,6 +12,7 @@ import amberheron.core.units.Unit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** The steps an intake calls for, in the usual order, each after all it waits on. */
 final class PlanSteps {
@@ -71,7 +72,8 @@ final class PlanSteps {
                 say("%s Never run the engine indoors without extraction; hot exhaust burns.", onStands()));
         add(StepId.DISPLAY, say("Decide where the display goes"), new Time(5, 10, 30), Where.CABIN,
                 List.of(part("gauge or controller with display")), say("the cable run follows from it"),
-                say("Side-curtain airbags behind pillar trim: keep pods off them."), StepId.LEAKS);
+                say("Side-curtain airbags behind pillar trim: keep pods off them. Old trim breaks cold: warm it, back it. A combined gauge's boost hose: tee near the manifold, a restrictor in it, away from heat."),
+                StepId.LEAKS);
         add(StepId.PLACE, say("Choose and mark the place"), new Time(10, 20, 40), Where.UNDER,
                 List.of(STANDS, LEVEL, tool("tape, scriber, centre punch")),
                 say("every later measure starts from it"),
@@ -90,11 +92,11 @@ final class PlanSteps {
         add(StepId.FEED, say("Lay the feed with its fuse, and the relay where one is taken"), new Time(10, 20, 45),
                 Where.CABIN,
                 List.of(part("fuse tap"), part("fuse 5 A")),
-                say("the fuse sits at the source, nothing before it"), "",
+                say("the fuse sits at the source, nothing before it; no wire is stabbed in beside a fuse's leg"), "",
                 StepId.BATTERY);
         add(StepId.GROUND, say("Take the grounds to their point"), new Time(8, 15, 40), Where.CABIN,
                 List.of(use("ring terminals")),
-                say("bright metal, a bolt of its own; on a factory bolt the ring goes on top of the "
+                say("bright metal, a bolt of its own, no self-tapping screw and no paint under it; on a factory bolt the ring goes on top of the "
                         + "strap, never under it"),
                 "", StepId.BATTERY);
         boring();
@@ -127,7 +129,9 @@ final class PlanSteps {
                     say("Hot exhaust burns."), StepId.SENSOR);
         }
         add(StepId.ROUTE, say("Route, sleeve and tie the lead"), new Time(15, 25, 60), Where.UNDER,
-                List.of(use("loom, heat sleeve, cable ties")), say("clear of hot and moving parts"), onStands(),
+                List.of(use("loom, heat sleeve, cable ties")),
+                say("clear of hot and moving parts; the controller itself dry and cool, its lead running downhill from it"),
+                say("%s Nothing is tied to a brake or fuel line.", onStands()),
                 StepId.CONNECT,
                 probe ? StepId.PROBE : StepId.SENSOR);
         if (intake.fit() == Intake.Fit.CLAMP) {
@@ -146,9 +150,8 @@ final class PlanSteps {
                 intake.fuel() != null && !intake.fuel().kind().heldAtOne()
                         ? say("Closed road or dynamometer; a passenger or the log watches. Smoke or a hot exhaust: lift off.")
                         : say("Closed road or dynamometer; a passenger or the log watches. Lean under load: stop."),
-                intake.fit() == Intake.Fit.CLAMP
-                        ? new StepId[]{StepId.POINTS, StepId.ROUTE, StepId.HOT}
-                        : new StepId[]{StepId.POINTS, StepId.ROUTE});
+                Stream.of(has(StepId.POINTS) ? StepId.POINTS : StepId.SHIFT, StepId.ROUTE, StepId.HOT)
+                        .filter(this::has).toArray(StepId[]::new));
         if (!intake.permanent()) {
             add(StepId.PLUG, say("Take the sensor out and plug the bung"), new Time(5, 10, 20), Where.UNDER,
                     List.of(part("bung plug"), CROWFOOT), say("a sensor without power dies in the exhaust"),
@@ -158,6 +161,10 @@ final class PlanSteps {
         add(StepId.SHEET, say("Hand over the sheet"), new Time(5, 10, 15), Where.BENCH, List.of(),
                 say("the next person needs it"),
                 "", intake.permanent() ? StepId.PROVE : StepId.PLUG);
+    }
+
+    private boolean has(StepId id) {
+        return steps.stream().anyMatch(s -> s.id() == id);
     }
 
     private void sensor(StepId... after) {
@@ -174,7 +181,10 @@ final class PlanSteps {
         if (readers.contains(ReaderKind.STOCK_ECU)) {
             add(StepId.NARROWBAND, say("Connect the simulated narrowband to the stock ECU"), new Time(8, 15, 30),
                     Where.CABIN,
-                    List.of(METER), say("a wideband output does not belong on that input"), "", StepId.CONNECT);
+                    List.of(METER),
+                    say("a wideband output does not belong on that input; where it switches can be moved, and moves the engine's mixture: rough idle after fitting is its sign"),
+                    say("The connector left over gets a cap. A stock sensor or heater unplugged lights the fault lamp and ends closed loop: the tuner's map has to know. Never on a road car whose sensor the law requires."),
+                    StepId.CONNECT);
         }
         if (intake.asks(Intake.Question.LINK)) {
             add(StepId.LINK, say("Connect %s", intake.link() == null ? say("the data link") : intake.link().words()),
@@ -189,7 +199,7 @@ final class PlanSteps {
                     Where.CABIN,
                     List.of(METER), say("agreement at one point proves nothing about slope"),
                     say("Never run the engine indoors without extraction."), StepId.SCALE, StepId.SHIFT);
-        } else {
+        } else if (readers.isEmpty() || readers.stream().anyMatch(ReaderKind::wired)) {
             add(StepId.POINTS, say("Check the gauge at two or more points"), new Time(5, 10, 20), Where.CABIN,
                     List.of(METER),
                     say("agreement at one point proves nothing about slope"),
@@ -214,7 +224,7 @@ final class PlanSteps {
                                 + "licensed trade, leave it to one.",
                                 coated ? say("grind the coating off, its fumes are poisonous; ") : ""),
                         StepId.DRILL, StepId.BATTERY);
-                add(StepId.TIGHT, say("Chase the thread, test airtight"), new Time(5, 10, 20), Where.UNDER,
+                add(StepId.TIGHT, say("Chase the thread, leak test"), new Time(5, 10, 20), Where.UNDER,
                         List.of(CHASER, use("soapy water")), say("a leak here reads lean"),
                         say("The weld is hot."), StepId.WELD);
             }
@@ -223,12 +233,13 @@ final class PlanSteps {
                         List.of(STEP_DRILL, tool("right-angle drill"), tool("shop vacuum")),
                         say("the hole first, then the gasket"),
                         say("Eyes covered overhead."), StepId.PLACE);
-                add(StepId.CLAMP, say("Gasket tape and clamp, nuts in turn, hardware on top"), new Time(10, 20, 35),
+                add(StepId.CLAMP, say("Gasket tape and clamp, drawn up evenly, bolts out of harm"),
+                        new Time(10, 20, 35),
                         Where.UNDER,
                         List.of(part("no-weld clamp kit"), tool("wire brush")), say("the tape sticks once"),
                         "",
                         StepId.DRILL);
-                add(StepId.TIGHT, say("Test airtight"), new Time(5, 10, 20), Where.UNDER,
+                add(StepId.TIGHT, say("Leak test"), new Time(5, 10, 20), Where.UNDER,
                         List.of(use("soapy water")),
                         say("a leak here reads lean"), "", StepId.CLAMP);
             }
@@ -237,7 +248,7 @@ final class PlanSteps {
                         List.of(use("penetrating oil"), CROWFOOT), say("warm pipe and time, not force"),
                         say("Warm pipe burns."),
                         StepId.PLACE);
-                add(StepId.TIGHT, say("Chase the thread, test airtight"), new Time(5, 10, 20), Where.UNDER,
+                add(StepId.TIGHT, say("Chase the thread, leak test"), new Time(5, 10, 20), Where.UNDER,
                         List.of(CHASER, use("soapy water")), say("a leak here reads lean"), "", StepId.FREE);
             }
             case TAILPIPE_PROBE -> {

@@ -112,11 +112,11 @@ public final class SettingText {
     public static String asks(Reader reader) {
         return switch (reader.form()) {
             case SLOPE_OFFSET -> say("slope and offset, such as 2.000; 9.000");
-            case TWO_POINT -> say("volts and number twice, such as 0.5 10; 4.5 18");
+            case TWO_POINT -> say("volts and number twice, such as 0.6 9.4; 4.4 17.9");
             case EXPRESSION -> say("the equation, such as 2*v + 9");
             case COUNTS -> say("%s of count and number, such as 100 10; 500 14; 900 18",
                     reader.maxRows() == null ? say("rows") : say("up to %d rows", reader.maxRows()));
-            case TABLE -> say("%s of volts and number, such as 0.5 10; 2.5 14; 4.5 18",
+            case TABLE -> say("%s of volts and number, such as 0.6 9.4; 2.5 13.2; 4.4 17.9",
                     reader.maxRows() == null ? say("rows") : say("up to %d rows", reader.maxRows()));
         };
     }

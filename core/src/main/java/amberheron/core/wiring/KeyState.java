@@ -44,7 +44,7 @@ public enum KeyState implements CheckId, Property {
     /** What a vehicle without it does not have. */
     public String lackWords() {
         return word(switch (this) {
-            case ACCESSORY -> "accessory position";
+            case ACCESSORY -> "accessory";
             case CRANKING -> "starter";
             case LAMPS -> "lamps";
             case INDICATORS -> "indicators";

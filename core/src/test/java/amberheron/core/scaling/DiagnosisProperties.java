@@ -105,14 +105,14 @@ class DiagnosisProperties {
                 .map(Math::abs).max().orElseThrow();
     }
 
-    @Property(tries = 25)
+    @Property(tries = 15)
     void aSoundChainIsCalledSound(@ForAll("bays") Bay bay) {
         Diagnosis diagnosis = bay.diagnose(bay::atPin);
         assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.NONE);
         assertThat(diagnosis.withinTolerance()).isTrue();
     }
 
-    @Property(tries = 25)
+    @Property(tries = 15)
     void aShiftedGroundIsFoundAndMended(@ForAll("bays") Bay bay, @ForAll("parts") double part, @ForAll boolean up) {
         double shift = (up ? 1 : -1) * (0.06 + 0.15 * part);
         Diagnosis diagnosis = bay.diagnose(v -> bay.atPin(v + shift));
@@ -120,7 +120,7 @@ class DiagnosisProperties {
         mends(bay, diagnosis, WireEffect.linear(1, shift));
     }
 
-    @Property(tries = 25)
+    @Property(tries = 15)
     void aLossInProportionIsFoundAndMended(@ForAll("bays") Bay bay, @ForAll("parts") double part) {
         double factor = 0.9 + 0.06 * part;
         Diagnosis diagnosis = bay.diagnose(v -> bay.atPin(v * factor));
@@ -128,7 +128,7 @@ class DiagnosisProperties {
         mends(bay, diagnosis, WireEffect.linear(factor, 0));
     }
 
-    @Property(tries = 25)
+    @Property(tries = 15)
     void aPullUpIsFoundAndMended(@ForAll("bays") Bay bay, @ForAll("parts") double part) {
         double pull = 1000 / (5000 + 9000 * part);
         Diagnosis diagnosis = bay.diagnose(v -> bay.atPin((v + pull * 5) / (1 + pull)));
@@ -136,7 +136,7 @@ class DiagnosisProperties {
         mends(bay, diagnosis, WireEffect.linear(1 / (1 + pull), 5 * pull / (1 + pull)));
     }
 
-    @Property(tries = 25)
+    @Property(tries = 15)
     void anotherLawsSettingIsNamed(@ForAll("bays") Bay bay, @ForAll boolean next) {
         OutputLaw other = LAWS.get((LAWS.indexOf(bay.law()) + (next ? 1 : 2)) % LAWS.size());
         ReaderSetting copied = SettingFinder.find(other, bay.reader()).orElseThrow();
@@ -146,7 +146,7 @@ class DiagnosisProperties {
         mends(bay, diagnosis, WireEffect.NONE);
     }
 
-    @Property(tries = 25)
+    @Property(tries = 15)
     void aWrongRatioIsFound(@ForAll("bays") Bay bay, @ForAll("parts") double part) {
         double ratio = List.of(9.81, 14.1, 6.47, 15.68, 9.0).get((int) (4.999 * part));
         boolean lambda = bay.reader().scale() instanceof MixtureScale.Lambda;
@@ -156,14 +156,14 @@ class DiagnosisProperties {
                 ratio * 1.01);
     }
 
-    @Property(tries = 25)
+    @Property(tries = 15)
     void lambdaAndAfrTakenForEachOtherAreFound(@ForAll("bays") Bay bay) {
         boolean lambda = bay.reader().scale() instanceof MixtureScale.Lambda;
         assertThat(bay.diagnose(v -> bay.atPin(v) * (lambda ? 14.7 : 1 / 14.7)).best().fault().cause())
                 .isEqualTo(Cause.LAMBDA_AS_AFR);
     }
 
-    @Property(tries = 25)
+    @Property(tries = 15)
     void whatDoesNotFollowIsFound(@ForAll("bays") Bay bay, @ForAll("parts") double part) {
         assertThat(bay.diagnose(v -> bay.reader().input().sensed(v)).best().fault().cause()).isEqualTo(Cause.UNSCALED);
         // Amid the points: below all of them a clipped input would show the same.

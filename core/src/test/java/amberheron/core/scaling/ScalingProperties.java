@@ -54,7 +54,7 @@ class ScalingProperties {
     }
 
     /** Typing the setting that was found makes shown equal true within the error that was reported. */
-    @Property(tries = 200)
+    @Property(tries = 100)
     void shownIsTrueWithinTheReportedError(@ForAll("laws") OutputLaw law, @ForAll("readers") Reader reader,
             @ForAll @DoubleRange(min = 0, max = 1) double part) {
         Scaling.report(law, reader).ifPresent(report -> {
@@ -68,7 +68,7 @@ class ScalingProperties {
     }
 
     /** The reported worst is met at the mixture it names, up to a converter step and no further. */
-    @Property(tries = 200)
+    @Property(tries = 100)
     void theWorstIsWhereItIsSaidToBe(@ForAll("laws") OutputLaw law, @ForAll("readers") Reader reader) {
         Scaling.report(law, reader).ifPresent(report -> {
             SignalChain chain = new SignalChain(law, WireEffect.NONE, reader, report.setting());
@@ -83,7 +83,7 @@ class ScalingProperties {
     }
 
     /** No better line exists: moving slope and offset about never lowers the worst error of an unrounded line. */
-    @Property(tries = 200)
+    @Property(tries = 100)
     void theLineIsTheBestLine(@ForAll("laws") OutputLaw law, @ForAll @DoubleRange(min = -0.2, max = 0.2) double turn,
             @ForAll @DoubleRange(min = -0.2, max = 0.2) double lift) {
         List<Point> nodes = law.points();

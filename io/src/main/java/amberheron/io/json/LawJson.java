@@ -9,7 +9,7 @@ import tools.jackson.databind.node.ObjectNode;
  *
  * <pre>
  * {"kind": "linear", "quantity": "afr", "stoich": 14.7,
- *  "points": [{"volts": 0.3, "value": 9.6}, {"volts": 4.7, "value": 18.4}], "volts": {"min": 0, "max": 5}}
+ *  "points": [{"volts": 0.35, "value": 9.3}, {"volts": 4.65, "value": 18.9}], "volts": {"min": 0, "max": 5}}
  * </pre>
  *
  * {@code kind}: {@code linear} (two points) or {@code table} (two or more, straight between, held outside).

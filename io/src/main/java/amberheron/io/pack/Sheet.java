@@ -15,11 +15,11 @@ import java.util.List;
  * @param photos what was attached as evidence, as far as it can be shown
  * @param signed whether it is signed for
  * @param by initials of who hands over; may be empty
+ * @param caution the usual caution, for this engine and this heater
  */
 public record Sheet(String title, String job, String vehicle, String fuel, String date, String code, ShopCard shop,
         HandOverSheet.Standing standing, List<String> first, List<Section> sections, List<Album.Shown> photos,
-        boolean signed,
-        String by) {
+        boolean signed, String by, String caution) {
     /**
      * A part of it; each of these may be empty.
      *

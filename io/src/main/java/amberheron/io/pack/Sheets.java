@@ -23,6 +23,7 @@ import amberheron.core.plan.Engine;
 import amberheron.core.plan.Step;
 import amberheron.core.plan.StepId;
 import amberheron.core.scaling.OutputLaw;
+import amberheron.core.scaling.Tolerance;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.UnitChoice;
@@ -90,7 +91,14 @@ public final class Sheets {
     private Sheet sheet(String title, boolean signed, List<Section> sections, List<Album.Shown> photos) {
         return new Sheet(title, said.job(), said.vehicle(), said.fuel(), said.date(), code, shop, said.standing(),
                 first(photos), sections, photos.stream().filter(p -> p.missing().isEmpty()).toList(),
-                signed, job.handOver().by());
+                signed, job.handOver().by(), caution());
+    }
+
+    private String caution() {
+        Wording wording = new Wording(units, job.stoich());
+        return say(
+                "Sensor and exhaust burn. Never power the sensor unplugged after calibration. %s Never watch a gauge while driving. %s Removing or replacing emission parts can be illegal on the road: local law and inspection rules decide.",
+                wording.text(job.wiring().heater().unpowered()), wording.text(job.bands().danger()));
     }
 
     /** Steps that were not done, and readings that are stale. */
@@ -218,7 +226,7 @@ public final class Sheets {
                 .map(d -> say("%s, or when the number stands still, drifts or the sensor was changed", d))
                 .orElse(say("not calibrated yet: have that done first"))));
         back.add(new Fact(say("At once"),
-                say("if the sensor got wet hot, was powered unplugged, or the exhaust leaks")));
+                say("if the sensor got wet hot, was switched on with the sensor disconnected, or the exhaust leaks")));
         return back;
     }
 
@@ -238,8 +246,8 @@ public final class Sheets {
         List<Fact> trust = new ArrayList<>();
         pick(About.TRUST, trust);
         trust.add(new Fact(say("Tolerance"),
-                say("0.1 AFR on the petrol scale between gauge and reader; common practice, no "
-                        + "published source")));
+                say("λ %.3f between gauge and reader, 0.1 AFR on the petrol scale; common practice, no "
+                        + "published source", Tolerance.LAMBDA)));
         trust.add(new Fact(say("AFR here"), say("λ × %.2f, the ratio of %s", job.stoich(),
                 job.intake().fuel() == null ? say("pump petrol, no fuel being said") : job.intake().fuel().name())));
         sections.add(Section.facts(say("How far to trust it"), trust));
@@ -267,7 +275,7 @@ public final class Sheets {
         }
         List<Fact> setting = new ArrayList<>(told.setting().stream().map(l -> new Fact(l.ask(), l.type())).toList());
         setting.add(new Fact(say("which is"), told.settingNote()));
-        sections.add(Section.facts(say("%sTold to the reader", title), setting));
+        sections.add(Section.facts(say("%sTyped into the reader", title), setting));
         sections.add(Section.table(say("%sCheck points", title),
                 List.of(say("applied"), say("true"), say("shown"), say("off by")),
                 told.points().stream().map(p -> List.of(p.volts(), p.truth(), p.shown(), p.off())).toList(),
