@@ -59,8 +59,7 @@ final class SensorLeaf implements Leaf {
     private final Button renew;
     private final Label first = Parts.text(
             say("Is it the sensor that was calibrated and driven here before it had a number?"), "strong");
-    private final Button same;
-    private final Button another;
+    private final FlowPane which;
     /** The job in which a first number was entered after something was read, until it is said which sensor it is. */
     private String asked = "";
     private final Node node;
@@ -90,8 +89,9 @@ final class SensorLeaf implements Leaf {
                 () -> session.sensors().of(number()).notes().reversed().stream().findFirst()
                         .ifPresent(n -> session.sensors().forget(number(), n)),
                 "quiet");
-        same = Parts.button(say("The same sensor"), "air.sensor.same", () -> told(false), "quiet");
-        another = Parts.button(say("Another one"), "air.sensor.another", () -> told(true), "quiet");
+        which = new FlowPane(8, 6,
+                Parts.button(say("The same sensor"), "air.sensor.same", () -> told(false), "quiet"),
+                Parts.button(say("Another one"), "air.sensor.another", () -> told(true), "quiet"));
         renew = Parts.button(say("It is a new one"), "air.note.renew", this::renew, "quiet");
         FlowPane files = new FlowPane(8, 6, forget,
                 Parts.button(say("All to CSV"), "air.sensors.write", this::write, "quiet"),
@@ -101,7 +101,7 @@ final class SensorLeaf implements Leaf {
                         Parts.card(say("Outlook"), renewed, renew, outlook, shortened, Parts.text(
                                 say("How fast sensors age is from memory, until readings tell."), "soft"))),
                 Parts.stacked(
-                        Parts.card(say("The sensor"), sensor, first, new FlowPane(8, 6, same, another),
+                        Parts.card(say("The sensor"), sensor, first, which,
                                 new HBox(8, kind), new HBox(8, value, add), refused),
                         Parts.card(say("Noted so far"), notes, files)));
     }
@@ -178,8 +178,7 @@ final class SensorLeaf implements Leaf {
     public void refresh() {
         boolean ask = asked.equals(session.job().id());
         Parts.show(first, ask);
-        Parts.show(same, ask);
-        Parts.show(another, ask);
+        Parts.show(which, ask);
         SensorLife life = session.sensors().of(number());
         boolean named = !number().isBlank();
         add.setDisable(!named);
