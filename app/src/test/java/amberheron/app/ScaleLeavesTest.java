@@ -3,6 +3,7 @@ package amberheron.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import amberheron.core.display.DisplayField;
 import amberheron.core.display.DisplaySetting;
 import amberheron.core.finding.Origin;
 import amberheron.core.job.LinkState;
@@ -83,6 +84,21 @@ class ScaleLeavesTest extends WindowTest {
         assertThat(taken.truth()).as("the gauge shows AFR, as the output").isCloseTo(12.5, within(1e-9));
         assertThat(taken.engine()).isEqualTo(Engine.RUNNING);
         assertThat(taken.origin().kind()).isEqualTo(Origin.Kind.TYPED);
+    }
+
+    /** What the display knows can be said either way; what the intake has said of the engine is not asked again. */
+    @Test
+    void whatTheDisplayKnowsIsSaid() {
+        hands.interact(() -> session.seek(DisplayField.LOAD.address()));
+        hands.write("y").push(KeyCode.ENTER);
+        assertThat(session.job().display().knowsLoad()).isTrue();
+        hands.interact(() -> session.seek(DisplayField.LOAD.address()));
+        hands.write("n").push(KeyCode.ENTER);
+        assertThat(session.job().display().knowsLoad()).isFalse();
+        assertThat(byId(DisplayField.STROKES.path()).getParent().isVisible()).isFalse();
+        hands.interact(() -> session.edit("not asked", j -> j.withIntake(
+                j.intake().withEngine(e -> e.withCycle(null)))));
+        assertThat(byId(DisplayField.STROKES.path()).getParent().isVisible()).isTrue();
     }
 
     @Test

@@ -50,6 +50,7 @@ final class DisplayLeaf implements Leaf {
     private final Cells table = new Cells(12, 1);
     private final Label why = Parts.text("", "soft");
     private final Node pinned;
+    private final Node strokes;
     private final Node node;
 
     DisplayLeaf(Session session) {
@@ -70,16 +71,16 @@ final class DisplayLeaf implements Leaf {
         pinned = Parts.noted(say("What the display makes of it"), quantity, bands);
         HBox all = new HBox(Parts.spring(),
                 Parts.button(say("It was told all this"), "scale.display.all", this::tellAll, "quiet"));
+        strokes = choice(say("The engine is a"), DisplayField.STROKES, List.of(false, true),
+                two -> two ? say("two-stroke") : say("four-stroke"), Display::twoStroke, Display::withTwoStroke);
         node = new Columns(300, Parts.card(say("Tell it"), table, why),
                 Parts.card(say("How it is connected"),
                         Parts.evenly(
                                 choice(say("Engine-speed pulses from"), DisplayField.PICK_UP, List.of(PickUp.values()),
                                         PickUp::words, Display::pickUp, Display::withPickUp),
                                 teeth),
-                        Parts.evenly(choice(say("The engine is a"), DisplayField.STROKES, List.of(false),
-                                two -> two ? say("two-stroke") : say("four-stroke"), Display::twoStroke,
-                                Display::withTwoStroke),
-                                choice(say("It knows the load"), DisplayField.LOAD, List.of(false),
+                        Parts.evenly(strokes,
+                                choice(say("It knows the load"), DisplayField.LOAD, List.of(true, false),
                                         yes -> yes ? say("yes") : say("no"), Display::knowsLoad,
                                         Display::withKnowsLoad)),
                         choice(say("Dimmer wire to"), DisplayField.DIMMER, List.of(Dimmer.values()), Dimmer::words,
@@ -152,6 +153,8 @@ final class DisplayLeaf implements Leaf {
         Job job = session.job();
         choices.forEach(Choice::refresh);
         teeth.refresh();
+        // Where the intake says it, it is not asked again.
+        Parts.show(strokes, job.intake().engine().cycle() == null);
         Parts.show(teeth, job.display().pickUp() == PickUp.WHEEL);
         fields.values().forEach(EntryField::refresh);
         bands.refresh();

@@ -150,8 +150,17 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
 
     /** Site by which a place of this job is judged, for a shop of these schools. */
     public Site site(PlaceSchools schools) {
-        return new Site(intake.exhaust(), intake.displacement(), intake.banks(), stoich(), placing.probe(),
+        return new Site(intake.exhaust(), breathes(), intake.banks(), stoich(), placing.probe(),
                 wired(), schools);
+    }
+
+    /** Displacement that a four-stroke breathing as much would have, m³; null while it is not known. */
+    private @Nullable Double breathes() {
+        Double displacement = intake.displacement();
+        Engine.Cycle cycle = intake.engine().cycle();
+        return displacement == null || cycle == null || !cycle.everyTurn()
+                ? displacement
+                : Double.valueOf(2 * displacement);
     }
 
     private Site.Wired wired() {
@@ -189,8 +198,9 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
     /** Set-up of the display for this engine, the sensor where it was put. */
     public DisplaySetUp displaySetUp(PlaceSchools schools) {
         Double transport = transport(schools).orElse(null);
+        Engine.Cycle cycle = intake.engine().cycle();
         return DisplaySetUp.of(new DisplaySetUp.Engine(bands(), intake.cylinders(), transport),
-                display);
+                cycle == null ? display : display.withTwoStroke(cycle.everyTurn()));
     }
 
     /** Traits of engine and wiring by which a drive is judged. */

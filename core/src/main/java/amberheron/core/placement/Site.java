@@ -6,7 +6,7 @@ import org.jspecify.annotations.Nullable;
  * Everything by which a place is judged, except the place itself.
  *
  * @param exhaust the pipes and what lies around them
- * @param displacement of the whole engine, m³; null when not known
+ * @param displacement of the whole engine, m³, twice that of one that fires in every turn; null when not known
  * @param banks exhaust banks, 1 or 2
  * @param stoich the fuel's stoichiometric ratio
  * @param probe the sensor and its lead

@@ -74,6 +74,11 @@ public record Engine(@Nullable FuelSystem fuelSystem, @Nullable Aspiration aspir
             return word(words);
         }
 
+        /** Whether a chamber fires in every turn of the shaft, and so breathes twice as often as a four-stroke's. */
+        public boolean everyTurn() {
+            return this != FOUR_STROKE;
+        }
+
         /** Whether oil burns with the fuel, which ages a sensor. */
         public boolean burnsOil() {
             return this != FOUR_STROKE;

@@ -3,6 +3,9 @@ package amberheron.core.job;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import amberheron.core.display.Display;
+import amberheron.core.display.DisplaySetting;
+import amberheron.core.display.PickUp;
 import amberheron.core.drivelog.EngineTrait;
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.Fuel;
@@ -11,6 +14,7 @@ import amberheron.core.placement.Bung;
 import amberheron.core.placement.Candidate;
 import amberheron.core.placement.Exhaust;
 import amberheron.core.placement.PlaceField;
+import amberheron.core.placement.PlaceSchools;
 import amberheron.core.placement.Placing;
 import amberheron.core.placement.Probe;
 import amberheron.core.plan.Engine;
@@ -25,6 +29,7 @@ import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 
 class JobTest {
@@ -73,6 +78,25 @@ class JobTest {
                 EngineTrait.CARBURETTOR);
         assertThat(EMPTY.withIntake(plain.withEngine(e -> e.withAspiration(Engine.Aspiration.SUPERCHARGER)))
                 .engineTraits()).as("boost without a turbine").containsExactly(EngineTrait.BOOSTED);
+    }
+
+    /** It fires in every turn: its gas comes in half the time, and its pulses are twice as many. */
+    @Test
+    void aTwoStrokeBreathesTwiceAsOften() {
+        Job four = EMPTY
+                .withIntake(EMPTY.intake().withDisplacement(0.5e-3).withCylinders(2)
+                        .withEngine(e -> e.withCycle(Engine.Cycle.FOUR_STROKE)))
+                .withDisplay(Display.UNTOLD.withPickUp(PickUp.ONE_COIL).withTwoStroke(true));
+        Job two = four.withIntake(four.intake().withEngine(e -> e.withCycle(Engine.Cycle.TWO_STROKE)));
+        assertThat(two.site(PlaceSchools.OURS).displacement()).isEqualTo(1e-3);
+        assertThat(four.site(PlaceSchools.OURS).displacement()).isEqualTo(0.5e-3);
+        assertThat(pulses(four)).as("what the intake says counts").isEqualTo(1.0);
+        assertThat(pulses(two)).isEqualTo(2.0);
+    }
+
+    private static @Nullable Double pulses(Job job) {
+        return job.displaySetUp(PlaceSchools.OURS).lines().stream().filter(l -> l.what() == DisplaySetting.PULSES)
+                .findFirst().orElseThrow().ought();
     }
 
     @Test

@@ -110,6 +110,8 @@ class CarefulJobsTest {
                 stations.at("/" + because.getKey() + "/because").valueStream().map(JsonNode::asString).toList())
                 .as(because.getKey())
                 .containsAll(because.getValue().valueStream().map(JsonNode::asString).toList()));
+        said.path("first").propertyStream().forEach(first -> assertThat(
+                stations.at("/" + first.getKey() + "/because/0").asString()).isEqualTo(first.getValue().asString()));
         String told = told(review);
         said.path("says").valueStream().forEach(words -> assertThat(told).contains(words.asString()));
         said.path("never").valueStream().forEach(
