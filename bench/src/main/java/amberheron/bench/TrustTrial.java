@@ -39,8 +39,25 @@ public record TrustTrial(SignalChain chain, Sizes sizes) {
      * @param shift V, either way
      * @param load part of the volts, either way
      * @param scatter standard deviation of what is read, λ
+     * @param place what the place does to the gas
      */
-    public record Sizes(double gain, double pressure, double leak, double shift, double load, double scatter) {
+    public record Sizes(double gain, double pressure, double leak, double shift, double load, double scatter,
+            Place place) {
+    }
+
+    /**
+     * What a place does to the gas.
+     *
+     * @param steam part of the current that steam of injected water takes; it only takes
+     * @param catalyst λ, either way
+     * @param drawn air drawn back from an open end at light load, mass per mass of exhaust
+     */
+    public record Place(double steam, double catalyst, double drawn) {
+        /** One place in four is wet, one behind a catalyst, one near the end. */
+        static Place of(Random random) {
+            return new Place(random.nextInt(4) == 0 ? 0.2 * random.nextDouble() : 0,
+                    random.nextInt(4) == 0 ? 0.01 : 0, random.nextInt(4) == 0 ? 0.05 * random.nextDouble() : 0);
+        }
     }
 
     /** Makes a trial; the same seed is the same trial. */
@@ -55,13 +72,18 @@ public record TrustTrial(SignalChain chain, Sizes sizes) {
         ReaderSetting setting = SettingFinder.find(law, reader).orElseThrow();
         return new TrustTrial(new SignalChain(law, WireEffect.NONE, reader, setting),
                 new Sizes(0.06 * random.nextDouble(), random.nextInt(4) == 0 ? 0 : 0.3, 0.005 * random.nextDouble(),
-                        0.04 * random.nextDouble(), 0.01 * random.nextDouble(), 0.004 * random.nextDouble()));
+                        0.04 * random.nextDouble(), 0.01 * random.nextDouble(), 0.004 * random.nextDouble(),
+                        Place.of(random)));
     }
 
     private List<Uncertainty> doubts() {
         return List.of(new Uncertainty(Contributor.AIR, Entry.SENSOR_GAIN, Shape.EVEN, sizes.gain()),
                 new Uncertainty(Contributor.PRESSURE, Entry.BACK_PRESSURE, Shape.ONE_SIDED, sizes.pressure()),
                 new Uncertainty(Contributor.LEAK, Entry.SHOWN, Shape.ONE_SIDED, sizes.leak() * (1 + STOICH) / STOICH),
+                new Uncertainty(Contributor.WATER, Entry.SENSOR_GAIN, Shape.EVEN, sizes.place().steam()),
+                new Uncertainty(Contributor.CATALYST, Entry.SHOWN, Shape.EVEN, sizes.place().catalyst()),
+                new Uncertainty(Contributor.OPEN_END, Entry.LIGHT_LOAD, Shape.ONE_SIDED,
+                        sizes.place().drawn() * (1 + STOICH) / STOICH),
                 new Uncertainty(Contributor.GROUND_SHIFT, Entry.PIN_VOLTS, Shape.EVEN, sizes.shift()),
                 new Uncertainty(Contributor.LOADING, Entry.PIN_GAIN, Shape.EVEN, sizes.load()),
                 new Uncertainty(Contributor.CHECK_POINTS, Entry.SHOWN, Shape.NORMAL, sizes.scatter()));
@@ -81,9 +103,13 @@ public record TrustTrial(SignalChain chain, Sizes sizes) {
 
     private double shown(double lambda, Random random) {
         double leak = sizes.leak() * random.nextDouble();
-        double gas = lambda + leak * (1 + STOICH) / STOICH;
+        Place place = sizes.place();
+        double drawn = lambda < 1 ? 0 : place.drawn() * random.nextDouble();
+        double gas = lambda + (leak + drawn) * (1 + STOICH) / STOICH
+                + place.catalyst() * (2 * random.nextDouble() - 1);
         double bar = 1 + (lambda < 1 ? 1 : 1 / 3.0) * sizes.pressure() * random.nextDouble();
-        double current = (1 + sizes.gain() * (2 * random.nextDouble() - 1)) * bar / (0.45 + bar) * 1.45;
+        double current = (1 + sizes.gain() * (2 * random.nextDouble() - 1)) * bar / (0.45 + bar) * 1.45
+                * (1 - place.steam() * random.nextDouble());
         double told = gas <= 1 ? 1 - current * (1 - gas) : lean(current * oxygen(gas));
         double pin = chain.law().voltsAt(told) * (1 + sizes.load() * (2 * random.nextDouble() - 1))
                 + sizes.shift() * (2 * random.nextDouble() - 1);
