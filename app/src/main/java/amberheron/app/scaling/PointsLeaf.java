@@ -69,7 +69,7 @@ final class PointsLeaf implements Leaf {
             points.getColumnConstraints().add(column);
         }
         field(volts, "scale.volts", say("volts applied"), say("Volts applied at the controller's output"));
-        field(gauge, "scale.true", say("it shows itself"), say("What the controller's own display or link shows"));
+        field(gauge, "scale.true", say("its own display"), say("What the controller's own display or link shows"));
         field(shown, "scale.shown", say("reader shows"), say("What the reader shows"));
         volts.setOnAction(e -> (volts.getText().isBlank() ? gauge : shown).requestFocus());
         gauge.setOnAction(e -> shown.requestFocus());
