@@ -150,10 +150,9 @@ public record Chart(List<Wire> wires) {
     /** Returns the pairs of wires that have exchanged their colours in the extension. */
     public List<Crossed> crossed() {
         List<Crossed> crossed = new ArrayList<>();
-        for (int i = 0; i < wires.size(); i++) {
-            for (int k = i + 1; k < wires.size(); k++) {
-                Wire one = wires.get(i);
-                Wire other = wires.get(k);
+        for (int first = 0; first < wires.size(); first++) {
+            Wire one = wires.get(first);
+            for (Wire other : wires.subList(first + 1, wires.size())) {
                 WireColour a = one.colour();
                 WireColour b = other.colour();
                 if (a != null && b != null && !a.equals(b) && a.equals(other.extension())

@@ -111,8 +111,7 @@ public final class ChartRules {
                 clashes.isEmpty()
                         ? Message.plain("Every pin takes one wire.")
                         : Message.of("One of them is in the wrong place. {0}.",
-                                Message.joined("; ", clashes.stream()
-                                        .map(c -> shared(c)).toList())),
+                                Message.joined("; ", clashes.stream().map(ChartRules::shared).toList())),
                 "pins with more than one wire, grounds and supplies left out", CHART)
                 .asking(clashes.stream().flatMap(List::stream).map(w -> HarnessField.CHART_TO_PIN.of(w.id()))
                         .toList());

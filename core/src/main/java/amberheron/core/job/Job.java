@@ -139,8 +139,7 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
 
     /** What the fuel means for judging; petrol's until a fuel is chosen. */
     public FuelKind fuelKind() {
-        Fuel fuel = intake.fuel();
-        return fuel == null ? FuelKind.PETROL : fuel.kind();
+        return intake.fuelKind();
     }
 
     /** Mixtures that are right for this engine on its fuel. */

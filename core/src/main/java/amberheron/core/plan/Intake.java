@@ -322,7 +322,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
             follows.add(Message
                     .of("Carburettor: choke open before any reading counts; about {0} at cruise is right for it.",
                             new Measure(Bands.RICH_CRUISE, Dimension.MIXTURE, 2)));
-        } else if (engine.fuelSystem() == Engine.FuelSystem.INJECTION && (fuel == null || fuel.kind().heldAtOne())) {
+        } else if (engine.fuelSystem() == Engine.FuelSystem.INJECTION && fuelKind().heldAtOne()) {
             follows.add(
                     Message.plain("Injection: warm idle swings about stoichiometric in closed loop; that is right."));
         }
@@ -335,9 +335,14 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         return List.copyOf(follows);
     }
 
+    /** What the fuel means for judging; petrol's until a fuel is chosen. */
+    public FuelKind fuelKind() {
+        return fuel == null ? FuelKind.PETROL : fuel.kind();
+    }
+
     /** What fuel and working mean for sensor and judgement. */
     private void followsFuel(List<Message> follows) {
-        FuelKind kind = fuel == null ? FuelKind.PETROL : fuel.kind();
+        FuelKind kind = fuelKind();
         if (kind == FuelKind.DIESEL) {
             follows.add(Message.plain(
                     "Diesel: it runs lean always, and a closed loop never holds it at λ 1: no narrowband, no fuel trims, no lean alarm. Smoke and the exhaust's temperature limit it."));

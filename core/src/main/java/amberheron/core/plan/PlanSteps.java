@@ -147,7 +147,7 @@ final class PlanSteps {
         readers();
         add(StepId.PROVE, say("Proving drive with the log running"), new Time(20, 30, 60), Where.ROAD, List.of(),
                 say("the driver never watches the gauge"),
-                intake.fuel() != null && !intake.fuel().kind().heldAtOne()
+                !intake.fuelKind().heldAtOne()
                         ? say("Closed road or dynamometer; a passenger or the log watches. Smoke or a hot exhaust: lift off.")
                         : say("Closed road or dynamometer; a passenger or the log watches. Lean under load: stop."),
                 Stream.of(has(StepId.POINTS) ? StepId.POINTS : StepId.SHIFT, StepId.ROUTE, StepId.HOT)
