@@ -1,6 +1,8 @@
 package amberheron.core.drivelog;
 
 import java.util.Arrays;
+import java.util.stream.IntStream;
+import org.hipparchus.util.FastMath;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -9,6 +11,9 @@ import org.jspecify.annotations.Nullable;
  * greatest correlations gives the lag to a part of a sample.
  */
 final class Changes {
+    /** Correlation that counts as complete; Fisher's transformation has no end. */
+    private static final double MOST = 0.9999;
+
     private Changes() {
     }
 
@@ -19,6 +24,39 @@ final class Changes {
      * @param correlation of their changes there, −1 to 1
      */
     record Fit(double shift, double correlation) {
+    }
+
+    /**
+     * Correlations of two channels' changes over a range of shifts.
+     *
+     * @param values −1 to 1; 0 where too little stands side by side
+     * @param pairs moments that stand side by side
+     */
+    @SuppressWarnings("ArrayRecordComponent") // never compared
+    record Correlations(double[] values, int[] pairs) {
+        /** Returns the place of the greatest. */
+        int best() {
+            return greatest(values);
+        }
+
+        /**
+         * How far each stands out from chance, in standard deviations: Fisher's transformation of the correlation by the
+         * root of the pairs, over its root mean square at the shifts that are not near. Changes of a drive hang together, so
+         * that the spread cannot be told from the number of pairs alone. NaN where there is no other shift to compare with.
+         *
+         * @param near moments on either side of the strongest that say nothing of chance
+         */
+        double[] strengths(int near) {
+            double[] out = IntStream.range(0, values.length)
+                    .mapToDouble(k -> FastMath.atanh(Math.clamp(values[k], -MOST, MOST)) * Math.sqrt(pairs[k]))
+                    .toArray();
+            int best = greatest(out);
+            double chance = Math.sqrt(IntStream.range(0, out.length)
+                    .filter(k -> Math.abs(k - best) > near && values[k] != 0).mapToDouble(k -> out[k] * out[k])
+                    .average()
+                    .orElse(Double.NaN));
+            return Arrays.stream(out).map(v -> v / chance).toArray();
+        }
     }
 
     /** First difference of a channel after smoothing; NaN where a neighbour is missing. */
@@ -54,8 +92,9 @@ final class Changes {
      * @return null where the best is at either end, and so perhaps beyond
      */
     static @Nullable Fit fit(double[] a, double[] b, int first, int last, int from, int to, int least) {
-        double[] all = correlations(a, b, first, last, from, to, least);
-        int best = best(all);
+        Correlations correlations = correlations(a, b, first, last, from, to, least);
+        double[] all = correlations.values();
+        int best = correlations.best();
         if (best == 0 || best == all.length - 1) {
             return null;
         }
@@ -66,17 +105,18 @@ final class Changes {
         return new Fit(from + best + part, all[best]);
     }
 
-    static int best(double[] correlations) {
+    static int greatest(double[] values) {
         int best = 0;
-        for (int k = 1; k < correlations.length; k++) {
-            best = correlations[k] > correlations[best] ? k : best;
+        for (int k = 1; k < values.length; k++) {
+            best = values[k] > values[best] ? k : best;
         }
         return best;
     }
 
     /** The correlation at each shift; 0 where too little stands side by side. */
-    static double[] correlations(double[] a, double[] b, int first, int last, int from, int to, int least) {
+    static Correlations correlations(double[] a, double[] b, int first, int last, int from, int to, int least) {
         double[] all = new double[to - from + 1];
+        int[] side = new int[all.length];
         for (int k = from; k <= to; k++) {
             double common = 0;
             double one = 0;
@@ -92,8 +132,9 @@ final class Changes {
                     pairs++;
                 }
             }
+            side[k - from] = pairs;
             all[k - from] = one > 0 && other > 0 && pairs >= least ? common / Math.sqrt(one * other) : 0;
         }
-        return all;
+        return new Correlations(all, side);
     }
 }
