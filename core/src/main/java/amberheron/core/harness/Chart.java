@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
@@ -107,31 +108,43 @@ public record Chart(List<Wire> wires) {
         return wires.stream().filter(w -> !w.used()).toList();
     }
 
+    /**
+     * A pin that takes one wire and has more.
+     *
+     * @param pin as it is written first
+     * @param wires two or more
+     * @param starts whether they start there; else they end there
+     */
+    public record Clash(Device at, String pin, List<Wire> wires, boolean starts) {
+    }
+
     /** Returns the pins that more than one wire goes to, or comes from, though they take only one. */
-    public List<List<Wire>> clashes() {
-        List<List<Wire>> clashes = new ArrayList<>();
+    public List<Clash> clashes() {
+        List<Clash> clashes = new ArrayList<>();
         for (Wire w : wires) {
-            String from = pin(w.fromPin());
-            List<Wire> together = wires.stream().filter(o -> o.from() == w.from() && pin(o.fromPin()).equals(from))
-                    .toList();
-            if (!from.isEmpty() && together.size() > 1 && together.getFirst().equals(w)) {
-                clashes.add(together);
-            }
+            clash(w, w.from(), w.fromPin(), o -> o.from() == w.from() ? o.fromPin() : "", true)
+                    .ifPresent(clashes::add);
             Device to = w.to();
-            if (to == null || to.shared() || w.toPin().isBlank()) {
-                continue;
-            }
-            List<Wire> same = wires.stream().filter(o -> o.to() == to && pin(o.toPin()).equals(pin(w.toPin())))
-                    .toList();
-            boolean grounds = same.stream().allMatch(o -> {
-                Work work = o.work();
-                return work != null && work.ground();
-            });
-            if (same.size() > 1 && same.getFirst().equals(w) && !grounds) {
-                clashes.add(same);
+            if (to != null && !to.shared()) {
+                clash(w, to, w.toPin(), o -> o.to() == to ? o.toPin() : "", false)
+                        .filter(c -> !c.wires().stream().allMatch(Chart::ground)).ifPresent(clashes::add);
             }
         }
         return List.copyOf(clashes);
+    }
+
+    /** The wires on one pin, told once: by the first of them. */
+    private Optional<Clash> clash(Wire wire, Device at, String pin, Function<Wire, String> pinThere, boolean starts) {
+        String name = pin(pin);
+        List<Wire> together = wires.stream().filter(o -> pin(pinThere.apply(o)).equals(name)).toList();
+        return name.isEmpty() || together.size() < 2 || !together.getFirst().equals(wire)
+                ? Optional.empty()
+                : Optional.of(new Clash(at, pin, together, starts));
+    }
+
+    private static boolean ground(Wire wire) {
+        Work work = wire.work();
+        return work != null && work.ground();
     }
 
     /** A pin's name without what people write differently: “B 7” and “b7” are one pin. */

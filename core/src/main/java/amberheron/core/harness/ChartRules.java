@@ -105,26 +105,21 @@ public final class ChartRules {
     }
 
     private static Finding clashes(Chart chart) {
-        List<List<Wire>> clashes = chart.clashes();
+        List<Chart.Clash> clashes = chart.clashes();
         return finding(HarnessCheck.CHART_PINS, "Two wires on one pin", clashes.isEmpty() ? Verdict.PASS : Verdict.FAIL,
                 clashes.size(),
                 clashes.isEmpty()
                         ? Message.plain("Every pin takes one wire.")
                         : Message.of("One of them is in the wrong place. {0}.",
-                                Message.joined("; ", clashes.stream().map(ChartRules::shared).toList())),
+                                Message.joined("; ", clashes.stream()
+                                        .map(c -> Message.of("{0}, pin {1}: {2}", Message.plain(c.at().words()),
+                                                c.pin(),
+                                                tags(c.wires())))
+                                        .toList())),
                 "pins with more than one wire, grounds and supplies left out", CHART)
-                .asking(clashes.stream().flatMap(List::stream).map(w -> HarnessField.CHART_TO_PIN.of(w.id()))
+                .asking(clashes.stream().flatMap(c -> c.wires().stream().map(
+                        w -> (c.starts() ? HarnessField.CHART_FROM_PIN : HarnessField.CHART_TO_PIN).of(w.id())))
                         .toList());
-    }
-
-    private static Message shared(List<Wire> wires) {
-        Wire first = wires.getFirst();
-        Device to = first.to();
-        boolean same = to != null && !to.shared() && wires.stream().allMatch(w -> w.to() == to)
-                && !first.toPin().isBlank();
-        Device at = same && to != null ? to : first.from();
-        return Message.of("{0}, pin {1}: {2}", Message.plain(at.words()), same ? first.toPin() : first.fromPin(),
-                tags(wires));
     }
 
     /** Two leads that go on in each other's colour are most likely exchanged. */

@@ -13,6 +13,7 @@ public enum HarnessField implements Property {
     CHART_TO("wire.chart.to", "where the wire goes"),
     CHART_APART("wire.chart.apart", "continuity of the wire"),
     CHART_LEFT("wire.chart.left", "how the wire is left"),
+    CHART_FROM_PIN("wire.chart.*.fromPin", "pin it comes out of"),
     CHART_TO_PIN("wire.chart.*.toPin", "pin it goes to"),
     CHART_OHMS("wire.chart.*.ohms", "its resistance end to end"),
     JOINT_SCHOOL("wire.joint.school", "how the wires are joined"),

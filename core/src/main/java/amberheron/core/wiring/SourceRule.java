@@ -86,9 +86,8 @@ record SourceRule(PowerSource source, KeyState state, Electrics system, boolean 
 
     private Finding against(double volts) {
         Double running = running();
-        Double accessoryAbove = state == KeyState.ACCESSORY && running != null && volts > running ? running : null;
-        if (accessoryAbove != null) {
-            return finding(Verdict.WARN, volts, new Limit(AT_MOST, volts(accessoryAbove, 1)),
+        if (state == KeyState.ACCESSORY && running != null && volts > running) {
+            return finding(Verdict.WARN, volts, new Limit(AT_MOST, volts(running, 1)),
                     "More than with the engine running: read both again.");
         }
         boolean kept = (compared() && running != null)

@@ -89,7 +89,7 @@ class ChartProperties {
             }
         }
         Set<String> found = new HashSet<>();
-        chart.clashes().forEach(c -> c.forEach(w -> found.add(w.tag())));
+        chart.clashes().forEach(c -> c.wires().forEach(w -> found.add(w.tag())));
         assertThat(found).isEqualTo(clashing);
     }
 

@@ -101,6 +101,11 @@ class HarnessTest {
         Finding found = finding(ChartRules.judge(sensor, List.of(), List.of(), HEATER), "chart.pins");
         assertThat(found.verdict()).as("two wires out of one pin of the sensor").isEqualTo(Verdict.FAIL);
         assertThat(found.consequence().metric()).contains("sensor, pin k: 1, 2");
+        assertThat(found.asks()).containsExactly(HarnessField.CHART_FROM_PIN.of(sensor.wires().get(0).id()),
+                HarnessField.CHART_FROM_PIN.of(sensor.wires().get(1).id()));
+        Chart split = new Chart(List.of(one.withFromPin("3").withToPin("A"), other.withFromPin("3").withToPin("C")));
+        assertThat(finding(ChartRules.judge(split, List.of(), List.of(), HEATER), "chart.pins").consequence().metric())
+                .as("two leads out of one pin to two pins of one reader").contains("controller, pin 3: 1, 2");
     }
 
     /** The chart takes the signal's ground to the chassis while the way chosen takes it to the reader. */
