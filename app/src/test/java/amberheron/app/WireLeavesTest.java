@@ -15,6 +15,7 @@ import amberheron.core.wiring.GroundPlan;
 import amberheron.core.wiring.GroundPlan.GroundSchool;
 import amberheron.core.wiring.HeaterTiming;
 import amberheron.core.wiring.Hookup;
+import amberheron.core.wiring.KeyState;
 import java.nio.file.Files;
 import java.util.List;
 import java.util.Objects;
@@ -116,6 +117,33 @@ class WireLeavesTest extends WindowTest {
     private double shift(GroundSchool school) {
         return session.job().wiring().ground().costs().stream().filter(c -> c.school() == school).findFirst()
                 .orElseThrow().shift();
+    }
+
+    /** A starter only takes: such a reading is kept when it was looked at twice, and is not lost meanwhile. */
+    @Test
+    void whatHardlyCanBeIsAskedBeforeItIsKept() {
+        wire("SB-015");
+        press("wire.leaf.power");
+        String source = session.job().wiring().sources().getFirst().id();
+        enter("wire." + source + ".on", "12.4");
+        enter("wire." + source + ".cranking", "12.6");
+        assertThat(shows("a starter only takes: read both again. If it is so, press Enter on it once more.")).isTrue();
+        assertThat(cranking()).as("not kept yet").isNotEqualTo(12.6);
+        press("wire.leaf.feed");
+        press("wire.leaf.power");
+        assertThat(cranking()).as("left, and still only asked").isNotEqualTo(12.6);
+        hands.interact(() -> session.focus("wire." + source + ".cranking"));
+        hands.push(KeyCode.ENTER);
+        assertThat(cranking()).isEqualTo(12.6);
+        assertThat(session.review().findings(Station.WIRE)).filteredOn(f -> f.check().is(KeyState.CRANKING))
+                .extracting(f -> f.verdict()).containsExactly(Verdict.WARN);
+        enter("wire." + source + ".cranking", "12.7");
+        enter("wire." + source + ".cranking", "10.4");
+        assertThat(cranking()).as("read again").isEqualTo(10.4);
+    }
+
+    private double cranking() {
+        return session.job().wiring().sources().getFirst().at(KeyState.CRANKING).orElse(0.0);
     }
 
     /** A joint ticked and tested, and the drop under load, as they are done at the car. */

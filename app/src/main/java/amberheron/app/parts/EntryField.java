@@ -4,6 +4,7 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
+import amberheron.core.finding.Message;
 import amberheron.core.finding.Origin;
 import amberheron.core.finding.Refused;
 import amberheron.core.job.Entries;
@@ -50,6 +51,7 @@ public final class EntryField extends VBox implements Refreshed {
     private String shownLast = "";
     private boolean onClockFace;
     private @Nullable Function<Job, Origin> ownOrigin;
+    private BiFunction<Job, Double, Optional<Message>> question = (job, value) -> Optional.empty();
     private final Label name;
     private String seenOf = "";
     private @Nullable Double seen;
@@ -76,13 +78,13 @@ public final class EntryField extends VBox implements Refreshed {
         input.setPromptText(prompt(field));
         input.setMinWidth(40);
         input.setOnAction(e -> {
-            if (commit()) {
+            if (commit(true)) {
                 input.requestFocusTraversal(TraversalDirection.NEXT);
             }
         });
         input.focusedProperty().addListener((o, was, now) -> {
             if (!now) {
-                commit();
+                commit(false);
             }
         });
         Parts.undoFrom(input, session, this::unchanged);
@@ -113,6 +115,15 @@ public final class EntryField extends VBox implements Refreshed {
         return this;
     }
 
+    /**
+     * Asks before a value is kept that hardly can be: it stays as typed, with the question under it, until Enter is pressed on
+     * it once more.
+     */
+    public EntryField asking(BiFunction<Job, Double, Optional<Message>> about) {
+        question = about;
+        return this;
+    }
+
     /** Shows the angle as a position on the pipe's clock face. */
     public EntryField onClockFace() {
         onClockFace = true;
@@ -134,7 +145,8 @@ public final class EntryField extends VBox implements Refreshed {
             if (!input.isFocused()) {
                 input.setText(draft.get());
             }
-            showFault(judged(draft.get()).parsed());
+            Parsed parsed = judged(draft.get()).parsed();
+            showFault(parsed instanceof Parsed.Value value ? unkept(value.si()) : parsed);
             return;
         }
         showFault(new Parsed.Value(0));
@@ -212,10 +224,26 @@ public final class EntryField extends VBox implements Refreshed {
         }
     }
 
-    /** Keeps what is typed; false when it cannot be used. */
-    private boolean commit() {
+    /** The value, or the question about it. */
+    private Parsed asked(double value) {
+        return question.apply(session.job(), value)
+                .<Parsed>map(q -> new Parsed.Bad(
+                        say("%s If it is so, press Enter on it once more.", Figures.text(session, q))))
+                .orElse(new Parsed.Value(value));
+    }
+
+    /** Why an entry that could be used is not kept. */
+    private Parsed unkept(double value) {
+        return asked(value) instanceof Parsed.Bad bad
+                ? bad
+                : new Parsed.Bad(say("Not kept yet: press Enter on it."));
+    }
+
+    /** Keeps what is typed; false when it cannot be used, or is asked about and was not confirmed. */
+    private boolean commit(boolean entered) {
         String typed = input.getText().strip();
-        boolean drafted = session.job().entries().draft(address.get()).isPresent();
+        Optional<String> draft = session.job().entries().draft(address.get());
+        boolean drafted = draft.isPresent();
         if (!drafted && typed.equals(shown())) {
             return true;
         }
@@ -227,8 +255,10 @@ public final class EntryField extends VBox implements Refreshed {
             return true;
         }
         Judged judged = judged(typed);
-        showFault(judged.parsed());
-        if (judged.parsed() instanceof Parsed.Value value) {
+        boolean confirmed = entered && draft.filter(typed::equals).isPresent();
+        Parsed parsed = judged.parsed() instanceof Parsed.Value v && !confirmed ? asked(v.si()) : judged.parsed();
+        showFault(parsed);
+        if (parsed instanceof Parsed.Value value) {
             // As entered is as shown from now on, also while the cursor is still in it.
             shownLast = typed;
             seen = value.si();

@@ -134,6 +134,7 @@ final class PowerLeaf implements Leaf {
         return source(capital(state.words().replace("running, ", "")), VOLT, 0, 60, 2,
                 state, s -> s.at(state).orElse(null),
                 (s, v) -> s.withReading(state, v, session.typed()))
+                .asking((j, v) -> model.looked(session).flatMap(s -> s.question(state, v, j.electrics())))
                 .ownOrigin(j -> model.looked(session).flatMap(s -> Optional.ofNullable(s.volts().get(state)))
                         .map(PowerSource.Reading::origin).orElse(Origin.UNRECORDED));
     }

@@ -2,6 +2,7 @@ package amberheron.core.wiring;
 
 import static amberheron.core.units.Phrase.word;
 
+import amberheron.core.finding.Message;
 import amberheron.core.finding.Origin;
 import amberheron.core.units.Sane;
 import java.util.Collections;
@@ -94,6 +95,11 @@ public record PowerSource(String id, String letter, String place, Map<KeyState, 
     /** The reading in a state. */
     public Optional<Double> at(KeyState state) {
         return Optional.ofNullable(volts.get(state)).map(Reading::volts);
+    }
+
+    /** Question to ask before a reading is kept beside the others; empty where nothing speaks against it. */
+    public Optional<Message> question(KeyState state, double read, Electrics system) {
+        return SourceDoubt.question(this, state, read, system);
     }
 
     /** Consequence of so few volts while cranking; empty where the controller stays on. */

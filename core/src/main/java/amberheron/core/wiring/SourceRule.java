@@ -11,7 +11,6 @@ import amberheron.core.finding.Message;
 import amberheron.core.finding.Verdict;
 import amberheron.core.wiring.PowerSource.Behaviour;
 import java.util.List;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -32,8 +31,8 @@ record SourceRule(PowerSource source, KeyState state, Electrics system, boolean 
                             ? "More than a controller stands: it destroys it. Mend the regulator first. If this is a vehicle of 24 V, say so at Intake."
                             : "Too much even for this system: mend the regulator first.");
         }
-        Optional<Finding> doubted = standing() ? tooHighToStand(volts) : Optional.empty();
-        return doubted.orElseGet(() -> against(volts));
+        return SourceDoubt.of(source, state, volts, system).map(d -> finding(Verdict.WARN, volts, d.limit(), d.says()))
+                .orElseGet(() -> against(volts));
     }
 
     private @Nullable Double running() {
@@ -43,11 +42,6 @@ record SourceRule(PowerSource source, KeyState state, Electrics system, boolean 
     /** Whether the reading is compared with the one of the running engine. */
     private boolean compared() {
         return state == KeyState.LAMPS || state == KeyState.INDICATORS;
-    }
-
-    /** Whether it is read live with the engine standing, or turned by its starter. */
-    private boolean standing() {
-        return state == KeyState.ON || state == KeyState.CRANKING;
     }
 
     private Limit limit() {
@@ -70,26 +64,8 @@ record SourceRule(PowerSource source, KeyState state, Electrics system, boolean 
                 Message.of("Measure: {0}.", Message.plain(missing.words())));
     }
 
-    /** A standing engine charges nothing, and a starter takes volts and gives none. */
-    private Optional<Finding> tooHighToStand(double volts) {
-        Double on = source.at(KeyState.ON).orElse(null);
-        if (state == KeyState.CRANKING && on != null && volts > on) {
-            return Optional.of(finding(Verdict.WARN, volts, new Limit(AT_MOST, volts(on, 1)),
-                    "More than with the key on, while a starter only takes: read both again."));
-        }
-        double most = PowerSource.STANDING * system.part();
-        return volts > most
-                ? Optional.of(finding(Verdict.WARN, volts, new Limit(AT_MOST, volts(most, 1)),
-                        "More than a battery at rest: a charger is on, or the engine ran. Read it again as it will stand."))
-                : Optional.empty();
-    }
-
     private Finding against(double volts) {
         Double running = running();
-        if (state == KeyState.ACCESSORY && running != null && volts > running) {
-            return finding(Verdict.WARN, volts, new Limit(AT_MOST, volts(running, 1)),
-                    "More than with the engine running: read both again.");
-        }
         boolean kept = (compared() && running != null)
                 ? Math.abs(volts - running) <= PowerSource.DISTURBED * system.part()
                 : limit().keptBy(volts);

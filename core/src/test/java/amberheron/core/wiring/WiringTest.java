@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import amberheron.core.finding.Finding;
+import amberheron.core.finding.Message;
+import amberheron.core.finding.Origin;
 import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.mixture.MixtureScale;
@@ -308,5 +310,30 @@ class WiringTest {
         assertThat(finding(wiring(0.0, 12.4, 9.8, 5.0, plan.withLoads(l -> l.withPeak(limit / ohms + 1e-6))), "ripple")
                 .verdict())
                 .isEqualTo(Verdict.WARN);
+    }
+
+    /** Beside 12.4 V with the key on, 14.1 V running and 13.93 V with the lamps on. */
+    @ParameterizedTest
+    @CsvSource(quoteCharacter = '"', value = {
+            "CRANKING, 12.5, \"More than with the key on, while a starter only takes: read both again.\"",
+            "CRANKING, 12.4, \"The same to the last digit as key on: read both again.\"", "CRANKING, 10.6, \"\"",
+            "ACCESSORY, 14.3, \"More than with the engine running: read both again.\"", "ACCESSORY, 0, \"\"",
+            "INDICATORS, 13.93, \"The same to the last digit as running, lamps on: read both again.\"",
+            "INDICATORS, 14.1, \"\"", "RUNNING, 12.4, \"The same to the last digit as key on: read both again.\"",
+            "ON, 13.9, \"More than a battery at rest: a charger is on, or the engine ran. Read it again as it will stand.\"",
+            "OFF, 0, \"\""})
+    void whatHardlyCanBeIsAskedBeforeItIsKept(KeyState state, double volts, String question) {
+        PowerSource source = PowerSource.named("A").withReading(KeyState.ON, 12.4, Origin.UNRECORDED)
+                .withReading(KeyState.RUNNING, 14.1, Origin.UNRECORDED)
+                .withReading(KeyState.LAMPS, 13.93, Origin.UNRECORDED);
+        assertThat(source.question(state, volts, Electrics.USUAL).map(Message::metric).orElse("")).isEqualTo(question);
+    }
+
+    @Test
+    void aReadingThatPutsAnotherInDoubtIsAskedAboutToo() {
+        PowerSource source = PowerSource.named("A").withReading(KeyState.CRANKING, 11.9, Origin.UNRECORDED);
+        assertThat(source.question(KeyState.ON, 11.6, Electrics.USUAL).map(Message::metric))
+                .hasValue("cranking: More than with the key on, while a starter only takes: read both again.");
+        assertThat(source.question(KeyState.ON, 12.3, Electrics.USUAL)).isEmpty();
     }
 }
