@@ -10,16 +10,23 @@ import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.app.wiring.WireModel;
 import amberheron.core.drivelog.Drive;
+import amberheron.core.drivelog.LinkReading;
 import amberheron.core.drivelog.LogComparison;
 import amberheron.core.drivelog.Sample;
+import amberheron.core.drivelog.Witness;
 import amberheron.core.finding.Origin;
 import amberheron.core.harness.Chart;
 import amberheron.core.harness.Joints;
 import amberheron.core.job.Job;
 import amberheron.core.job.Output;
+import amberheron.core.job.RoadTest;
 import amberheron.core.job.Station;
+import amberheron.core.mixture.GasAnalysis;
+import amberheron.core.mixture.MixtureScale;
 import amberheron.core.placement.AsFitted;
 import amberheron.core.placement.Exhaust;
+import amberheron.core.plan.Intake;
+import amberheron.core.plan.Intake.ReaderKind;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.Reader;
 import amberheron.core.scaling.ReaderInput;
@@ -110,6 +117,16 @@ class AdviceCasesTest {
                 at(prove, Station.PROVE, "Go back to Scale: the reader is off on the road.",
                         "The reader reads lean: the tuner would add fuel",
                         j -> driven(j, 1, 1.03, j.points().getFirst().origin())),
+                at(prove, Station.PROVE, "Go back to Air: the controller itself is off.",
+                        "The controller shows rich of what is burnt",
+                        j -> witness(j, w -> w.withGas(new GasAnalysis(0.145, 0.004, 1.2e-4, 0.006, null))
+                                .withShown(0.9))),
+                at(prove, Station.PROVE, "Look into it: Change: choke pulled half.", "The number moved the wrong way",
+                        j -> witness(j, w -> w.withAct(Witness.Act.CHOKE_ON).withBefore(0.9).withAfter(1.0))),
+                at(prove, Station.PROVE, "Set right what comes by the link.", "It shows AFR by 9.80 at λ 1",
+                        j -> byLink(j, 9.8)),
+                at(prove, Station.PROVE, "Compare the reader with the controller's display at two mixtures.",
+                        "At two mixtures", j -> byLink(j, 9.8).withRoadTest(RoadTest.NONE)),
                 at(prove, Station.PROVE, "Drive on with the log running, then read it here.",
                         "The mixture hardly moved: log a pull and a lift-off",
                         j -> driven(j, 1, 1, j.points().getFirst().origin())),
@@ -163,5 +180,18 @@ class AdviceCasesTest {
             assertThat(advice.next().metric()).startsWith(next);
             assertThat(advice.why().metric()).contains(why);
         }
+    }
+
+    private static Job witness(Job job, UnaryOperator<Witness> change) {
+        return job.withRoadTest(job.roadTest().withWitness(change.apply(job.roadTest().witness())));
+    }
+
+    /** Read by a link too, which shows AFR by a ratio where 14.70 is said. */
+    private static Job byLink(Job job, double ratio) {
+        MixtureScale own = job.shownByGauge();
+        return job.withIntake(job.intake().withReaders(Set.of(ReaderKind.SOFTWARE)).withLink(Intake.Link.CAN))
+                .withRoadTest(job.roadTest().withLink(new LinkReading(MixtureScale.afr(14.7),
+                        new LinkReading.Pair(own.fromLambda(1), ratio),
+                        new LinkReading.Pair(own.fromLambda(0.85), 0.85 * ratio))));
     }
 }

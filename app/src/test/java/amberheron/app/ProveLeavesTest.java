@@ -9,12 +9,15 @@ import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
 import amberheron.core.job.LinkState;
 import amberheron.core.job.Station;
+import amberheron.core.mixture.MixtureScale;
+import amberheron.core.plan.Intake;
 import amberheron.core.trim.TrimSheet;
 import amberheron.io.csv.TrimCsv;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Objects;
+import java.util.Set;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -53,6 +56,29 @@ class ProveLeavesTest extends WindowTest {
         assertThat(shows("The controller shows rich of what is burnt")).isTrue();
         assertThat(session.review().trims().orElseThrow().released()).as("by a number that lies nothing is trimmed")
                 .isFalse();
+    }
+
+    /** With numbers by a link there is nothing to scale; unit and ratio are what can be wrong. */
+    @Test
+    void whatComesByALinkIsComparedAtTwoMixtures() {
+        hands.interact(() -> session.edit("by a link", j -> j.withIntake(j.intake()
+                .withReaders(Set.of(Intake.ReaderKind.SOFTWARE)).withLink(Intake.Link.CAN))));
+        assertThat(session.review().state(Station.SCALE)).isEqualTo(LinkState.NOT_NEEDED);
+        assertThat(session.review().state(Station.PROVE)).as("a drive alone is not enough").isEqualTo(LinkState.BEGUN);
+        hands.clickOn(byId("prove.leaf.truth"));
+        hands.interact(() -> session.edit("AFR", j -> j.withRoadTest(j.roadTest()
+                .withLink(j.roadTest().link().withScale(MixtureScale.afr(14.7))))));
+        double one = session.job().shownByGauge().fromLambda(1);
+        double richer = session.job().shownByGauge().fromLambda(0.85);
+        enter("prove.link.first.controller", "%.2f".formatted(one));
+        enter("prove.link.first.reader", "9.8");
+        enter("prove.link.second.controller", "%.2f".formatted(richer));
+        enter("prove.link.second.reader", "8.33");
+        assertThat(shows("It shows AFR by 9.80 at λ 1")).isTrue();
+        assertThat(session.review().state(Station.PROVE)).isEqualTo(LinkState.OUT_OF_TOLERANCE);
+        enter("prove.link.first.reader", "14.7");
+        enter("prove.link.second.reader", "12.5");
+        assertThat(session.review().state(Station.PROVE)).isEqualTo(LinkState.PROVEN);
     }
 
     @Test

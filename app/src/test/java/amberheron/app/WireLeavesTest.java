@@ -127,7 +127,7 @@ class WireLeavesTest extends WindowTest {
         String source = session.job().wiring().sources().getFirst().id();
         enter("wire." + source + ".on", "12.4");
         enter("wire." + source + ".cranking", "12.6");
-        assertThat(shows("a starter only takes: read both again. If it is so, press Enter on it once more.")).isTrue();
+        assertThat(shows("a starter only takes: read both again. Enter once more keeps it.")).isTrue();
         assertThat(cranking()).as("not kept yet").isNotEqualTo(12.6);
         press("wire.leaf.feed");
         press("wire.leaf.power");

@@ -18,12 +18,19 @@ import amberheron.core.finding.Verdict;
 import amberheron.core.job.JobCheck;
 import amberheron.core.job.Output;
 import amberheron.core.job.Station;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** What is next at Prove: a table of cases, of which the first that holds is said. */
 final class ProveAdvice {
+    private static final Set<LogCheck> WITNESSES = EnumSet.of(LogCheck.CROSSINGS, LogCheck.ANALYSER);
+    /** What a wrong setting or a wrong wire shows in. */
+    private static final Set<LogCheck> OF_READER = EnumSet.of(LogCheck.BIAS, LogCheck.SPREAD, LogCheck.WORST,
+            LogCheck.GAIN);
+
     private final Session session;
     private final List<Finding> findings;
     private final Output.@Nullable Proving proving;
@@ -35,8 +42,9 @@ final class ProveAdvice {
     }
 
     Advice advice() {
-        return Advice.first(this::anotherReader, this::cannotBeLogged, this::notDriven, this::stale, this::engineLean,
-                this::offOnTheRoad, this::tooLittleDriven, this::agrees)
+        return Advice.first(this::anotherReader, this::offByTheLink, this::cannotBeLogged, this::notDriven, this::stale,
+                this::engineLean, this::controllerOff, this::offOnTheRoad, this::otherwiseWrong, this::linkOpen,
+                this::tooLittleDriven, this::agrees)
                 .with(Message.NONE, Advice.sources(findings), Message.of(
                         "Never watch a gauge while driving: log on a closed road or a dynamometer. {0}",
                         session.job().bands().danger()));
@@ -58,12 +66,13 @@ final class ProveAdvice {
     }
 
     private Optional<Case> cannotBeLogged() {
-        return Case.when(!logged() && proving == null,
+        return Case.when(!logged() && proving == null && found(Verdict.UNKNOWN, Set.of(LogCheck.LINK)).isEmpty(),
                 () -> onward(plain("What this reader shows cannot be logged.")));
     }
 
     private Optional<Case> notDriven() {
-        return Case.when(proving == null, () -> new Case(plain("Drive with the log running, then read it here."),
+        return Case.when(logged() && proving == null, () -> new Case(
+                plain("Drive with the log running, then read it here."),
                 nameTheLog(),
                 plain("A cold start is rich and says nothing yet; wait for warm idle, cruise, full throttle and lift-off.")));
     }
@@ -80,8 +89,41 @@ final class ProveAdvice {
                         Message.of("{0}. {1}", f.subject(), f.consequence())));
     }
 
+    private Optional<Finding> found(Verdict verdict, Set<LogCheck> checks) {
+        return Figures.worst(findings.stream()
+                .filter(f -> f.verdict() == verdict && checks.stream().anyMatch(f.check()::is)).toList());
+    }
+
+    private Optional<Case> offByTheLink() {
+        return found(Verdict.FAIL, Set.of(LogCheck.LINK)).map(f -> new Case(
+                plain("Set right what comes by the link."), new Action(say("Enter it again"),
+                        () -> session.seek(f.asks().getFirst())),
+                f.consequence()));
+    }
+
+    private Optional<Case> linkOpen() {
+        return found(Verdict.UNKNOWN, Set.of(LogCheck.LINK)).map(f -> new Case(
+                plain("Compare the reader with the controller's display at two mixtures."),
+                new Action(say("Enter them"), () -> session.seek(f.asks().getFirst())), f.consequence()));
+    }
+
+    /** Another instrument says that the controller itself shows what is not so: no setting mends that. */
+    private Optional<Case> controllerOff() {
+        return found(Verdict.FAIL, WITNESSES).map(f -> new Case(
+                plain("Go back to Air: the controller itself is off."), Action.go(session, Station.AIR),
+                f.consequence()));
+    }
+
+    private Optional<Case> otherwiseWrong() {
+        return Figures.worst(findings).filter(f -> f.verdict() == Verdict.FAIL).map(f -> new Case(
+                Message.of("Look into it: {0}.", f.subject()), f.asks().isEmpty()
+                        ? nameTheLog()
+                        : new Action(say("Enter it again"), () -> session.seek(f.asks().getFirst())),
+                f.consequence()));
+    }
+
     private Optional<Case> offOnTheRoad() {
-        return Figures.worst(findings).filter(f -> f.verdict() == Verdict.FAIL)
+        return found(Verdict.FAIL, OF_READER)
                 .map(f -> new Case(plain("Go back to Scale: the reader is off on the road."),
                         Action.go(session, Station.SCALE),
                         session.review().onTheRoad().filter(d -> !d.withinTolerance())

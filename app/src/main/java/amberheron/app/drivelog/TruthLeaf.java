@@ -9,11 +9,13 @@ import amberheron.app.parts.EntryField;
 import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
+import amberheron.app.parts.Scales;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.drivelog.Crossings;
 import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.EngineTrait;
+import amberheron.core.drivelog.LinkReading;
 import amberheron.core.drivelog.LogCheck;
 import amberheron.core.drivelog.LogField;
 import amberheron.core.drivelog.Witness;
@@ -22,6 +24,8 @@ import amberheron.core.job.Job;
 import amberheron.core.job.Output;
 import amberheron.core.job.Station;
 import amberheron.core.mixture.GasAnalysis;
+import amberheron.core.mixture.MixtureScale;
+import amberheron.core.plan.Intake;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.QuantityField;
@@ -30,17 +34,21 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import org.jspecify.annotations.Nullable;
 
 /** Whether the controller itself is right: what else says what the mixture is. */
 final class TruthLeaf implements Leaf {
-    private static final List<LogCheck> HERE = List.of(LogCheck.CROSSINGS, LogCheck.ANALYSER, LogCheck.CHANGE);
+    private static final List<LogCheck> HERE = List.of(LogCheck.CROSSINGS, LogCheck.ANALYSER, LogCheck.CHANGE,
+            LogCheck.LINK);
 
     private final Session session;
     private final List<EntryField> fields = new ArrayList<>();
     private final Choice<Act> act;
+    private final Choice<MixtureScale> linkScale;
+    private final Node link;
     private final FindingsTable findings;
     private final Label gas = Parts.line("", "big-figure");
     private final Label gasNote = Parts.text("", "soft");
@@ -53,7 +61,23 @@ final class TruthLeaf implements Leaf {
         act = Choice.list(say("What is changed on purpose"), LogField.ACT.path(), List.of(Act.values()), Act::words,
                 () -> session.job().roadTest().witness().act(),
                 a -> session.edit(a.words(), j -> with(j, w -> w.withAct(a))));
-        node = new Columns(300,
+        linkScale = Choice.list(say("The reader's numbers are"), LogField.LINK_SCALE.path(), Scales.all(session),
+                Scales::words, () -> session.job().roadTest().link().scale(),
+                s -> session.edit(Scales.words(s), j -> linked(j, l -> l.withScale(s))));
+        link = Parts.card(say("By the link, at two mixtures"), linkScale,
+                Parts.evenly(
+                        told(say("Controller's display"), LogField.LINK_TOLD_FIRST,
+                                l -> l.first().controller(), (l, v) -> l.withFirst(l.first().withController(v))),
+                        told(say("Reader shows"), LogField.LINK_SHOWN_FIRST, l -> l.first().reader(),
+                                (l, v) -> l.withFirst(l.first().withReader(v)))),
+                Parts.evenly(
+                        told(say("Controller's display, second"), LogField.LINK_TOLD_SECOND,
+                                l -> l.second().controller(), (l, v) -> l.withSecond(l.second().withController(v))),
+                        told(say("Reader shows, second"), LogField.LINK_SHOWN_SECOND, l -> l.second().reader(),
+                                (l, v) -> l.withSecond(l.second().withReader(v)))),
+                Parts.text(say("As each of them shows it. One at idle, one on the throttle or with the choke pulled."),
+                        "soft"));
+        node = new Columns(300, link,
                 Parts.card(say("Gas analyser, warm idle"),
                         Parts.evenly(
                                 gas("CO2", Unit.PERCENT, 25, 1, LogField.CARBON_DIOXIDE,
@@ -82,6 +106,18 @@ final class TruthLeaf implements Leaf {
 
     private static Job with(Job job, Function<Witness, Witness> change) {
         return job.withRoadTest(job.roadTest().withWitness(change.apply(job.roadTest().witness())));
+    }
+
+    private static Job linked(Job job, UnaryOperator<LinkReading> change) {
+        return job.withRoadTest(job.roadTest().withLink(change.apply(job.roadTest().link())));
+    }
+
+    private EntryField told(String name, LogField property, Function<LinkReading, @Nullable Double> read,
+            BiFunction<LinkReading, @Nullable Double, LinkReading> write) {
+        EntryField field = new EntryField(session, QuantityField.of(name, Unit.ONE, 0.3, 60), 3, property::address,
+                j -> read.apply(j.roadTest().link()), (j, v) -> linked(j, l -> write.apply(l, v)));
+        fields.add(field);
+        return field;
     }
 
     private EntryField gas(String name, Unit unit, double most, int decimals, LogField property,
@@ -113,6 +149,8 @@ final class TruthLeaf implements Leaf {
     public void refresh() {
         fields.forEach(EntryField::refresh);
         act.refresh();
+        linkScale.refresh();
+        Parts.show(link, session.job().intake().asks(Intake.Question.LINK));
         findings.refresh(session.review().findings(Station.PROVE).stream()
                 .filter(f -> HERE.stream().anyMatch(f.check()::is)).toList(),
                 say("Nobody else was asked yet. Until then the controller's own number is taken for "

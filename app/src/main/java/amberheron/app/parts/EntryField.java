@@ -228,7 +228,7 @@ public final class EntryField extends VBox implements Refreshed {
     private Parsed asked(double value) {
         return question.apply(session.job(), value)
                 .<Parsed>map(q -> new Parsed.Bad(
-                        say("%s If it is so, press Enter on it once more.", Figures.text(session, q))))
+                        say("%s Enter once more keeps it.", Figures.text(session, q))))
                 .orElse(new Parsed.Value(value));
     }
 

@@ -9,6 +9,7 @@ import amberheron.app.parts.Columns;
 import amberheron.app.parts.EntryField;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
+import amberheron.app.parts.Scales;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.finding.Message;
@@ -26,7 +27,6 @@ import amberheron.core.units.Sane;
 import amberheron.core.units.Unit;
 import amberheron.core.units.UnitChoice;
 import amberheron.core.units.Unusable;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -282,19 +282,13 @@ final class LawLeaf implements Leaf {
     private record Gauge(@Nullable MixtureScale scale, String words) {
     }
 
-    /** λ, and the ratio of every fuel: a gauge made for one goes on showing its ratio with another in the tank. */
     private static List<Gauge> gauges(Session session) {
-        return Stream
-                .concat(Stream.of(new Gauge(null, say("the quantity of its output")), named(MixtureScale.lambda())),
-                        session.catalogue().fuels().stream().map(f -> MixtureScale.afr(f.stoich())).distinct()
-                                .sorted(Comparator.comparingDouble(s -> -s.fromLambda(1))).map(LawLeaf::named))
-                .toList();
+        return Stream.concat(Stream.of(new Gauge(null, say("the quantity of its output"))),
+                Scales.all(session).stream().map(LawLeaf::named)).toList();
     }
 
     private static Gauge named(@Nullable MixtureScale scale) {
-        return new Gauge(scale, scale instanceof MixtureScale.Afr afr
-                ? say("AFR, %.2f at λ 1", afr.stoich())
-                : "λ");
+        return new Gauge(scale, scale == null ? "λ" : Scales.words(scale));
     }
 
     /** The reader as the catalogue lists it: one that was given a setting is still that reader. */

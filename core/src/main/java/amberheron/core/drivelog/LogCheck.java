@@ -23,7 +23,8 @@ public enum LogCheck implements CheckId {
     HELD_UNDER_LOAD("time-under-load"),
     CROSSINGS("narrowband-crossings"),
     ANALYSER("gas-analyser"),
-    CHANGE("change-on-purpose");
+    CHANGE("change-on-purpose"),
+    LINK("by-link");
 
     private final String key;
 

@@ -15,7 +15,12 @@ public enum LogField implements Property {
     SHOWN("prove.gas.shown", "what the controller shows meanwhile"),
     ACT("prove.change.act", "what was changed on purpose"),
     BEFORE("prove.change.before", "what was shown before the change"),
-    AFTER("prove.change.after", "what was shown after it");
+    AFTER("prove.change.after", "what was shown after it"),
+    LINK_SCALE("prove.link.scale", "what the numbers by the link are"),
+    LINK_TOLD_FIRST("prove.link.first.controller", "what the controller's display shows first"),
+    LINK_SHOWN_FIRST("prove.link.first.reader", "what the reader by the link shows first"),
+    LINK_TOLD_SECOND("prove.link.second.controller", "what the controller's display shows second"),
+    LINK_SHOWN_SECOND("prove.link.second.reader", "what the reader by the link shows second");
 
     private final String path;
     private final String words;

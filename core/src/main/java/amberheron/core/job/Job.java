@@ -231,8 +231,13 @@ public record Job(String id, Intake intake, Progress progress, Placing placing, 
 
     /** Scale of the controller's own gauge: that of its output where nothing else was said; λ without a law. */
     public MixtureScale shownByGauge() {
+        return gaugeScale().orElse(MixtureScale.lambda());
+    }
+
+    /** The quantity of the controller's own gauge; empty while neither it nor the law was named. */
+    public Optional<MixtureScale> gaugeScale() {
         OutputLaw law = law();
-        return gauge != null ? gauge : law == null ? MixtureScale.lambda() : law.scale();
+        return Optional.ofNullable(gauge != null ? gauge : law == null ? null : law.scale());
     }
 
     public Job withIntake(Intake value) {

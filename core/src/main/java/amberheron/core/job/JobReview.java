@@ -4,6 +4,7 @@ import amberheron.core.drivelog.Agreement;
 import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.EngineTrait;
 import amberheron.core.drivelog.Fuelling;
+import amberheron.core.drivelog.LinkRules;
 import amberheron.core.drivelog.LogRules;
 import amberheron.core.drivelog.WitnessRules;
 import amberheron.core.finding.Check;
@@ -137,7 +138,8 @@ public final class JobReview {
         this.driven = driven(reader);
         Output.Proving proving = job.proving();
         this.prove = Derived.of(earlier.map(b -> b.prove), () -> proved(proving), proving, driven,
-                job.roadTest().witness(), intake.fuel());
+                job.roadTest().witness(), intake.fuel(), intake.asks(Intake.Question.LINK), job.roadTest().link(),
+                job.gaugeScale());
         this.scale = Derived.of(earlier.map(b -> b.scale), () -> law == null || reader == null
                 ? Optional.empty()
                 : Scaling.report(law, reader, onTheWay.get()), law, reader, onTheWay.get());
@@ -319,6 +321,9 @@ public final class JobReview {
                 ? List.of()
                 : LogRules.judge(proving.result(), proving.found(), Tolerance.LAMBDA, Tolerance.SOURCE, driven));
         findings.addAll(WitnessRules.judge(job.roadTest().witness(), composition(), Tolerance.LAMBDA));
+        if (job.intake().asks(Intake.Question.LINK)) {
+            findings.add(LinkRules.judge(job.roadTest().link(), job.gaugeScale().orElse(null), Tolerance.LAMBDA));
+        }
         return List.copyOf(findings);
     }
 

@@ -2,6 +2,7 @@ package amberheron.core.job;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Verdict;
+import amberheron.core.plan.Intake;
 import amberheron.core.plan.Step;
 import java.util.Arrays;
 import java.util.EnumMap;
@@ -110,7 +111,8 @@ final class LinkStates {
     }
 
     private LinkState proveState() {
-        if (!review.job().outputs().active().logged()) {
+        boolean logged = review.job().outputs().active().logged();
+        if (!logged && !review.job().intake().asks(Intake.Question.LINK)) {
             return LinkState.NOT_NEEDED;
         }
         if (isStale(Station.PROVE)) {
@@ -118,7 +120,7 @@ final class LinkStates {
         }
         LinkState found = judged(Station.PROVE);
         Output.Proving proving = review.job().proving();
-        return found.done() && (proving == null || !review.proves(proving.origin()))
+        return logged && found.done() && (proving == null || !review.proves(proving.origin()))
                 ? LinkState.BEGUN
                 : found;
     }

@@ -42,7 +42,8 @@ public enum Station {
             case AIR -> Optional.of(Station.AIR);
             case SCALE, POINTS -> Optional.of(Station.SCALE);
             case PROVE -> Optional.of(Station.PROVE);
-            case LEAKS, DISPLAY, BATTERY, ON, SENSOR, HOT, NARROWBAND, LINK, PLUG, SHEET -> Optional.empty();
+            case LEAKS, DISPLAY, BATTERY, ON, SENSOR, HOT, NARROWBAND, LINK, LINK_POINTS, PLUG, SHEET ->
+                Optional.empty();
         };
     }
 

@@ -191,6 +191,10 @@ final class PlanSteps {
                     new Time(8, 15, 40), Where.CABIN, List.of(part("data cable")),
                     say("numbers, no volts: nothing to scale"),
                     "", StepId.CONNECT);
+            add(StepId.LINK_POINTS, say("Compare it with the controller's own display at two mixtures"),
+                    new Time(3, 5, 15), Where.CABIN, List.of(),
+                    say("λ or AFR, and by which ratio, is set at both ends; two points show it, one does not"),
+                    say("Never run the engine indoors without extraction."), StepId.LINK);
         }
         if (readers.contains(ReaderKind.LOGGER) || readers.contains(ReaderKind.ECU)) {
             add(StepId.SCALE, say("Type the setting into the reader"), new Time(5, 10, 20), Where.CABIN, List.of(),

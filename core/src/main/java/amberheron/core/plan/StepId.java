@@ -28,6 +28,7 @@ public enum StepId {
     SHIFT,
     NARROWBAND,
     LINK,
+    LINK_POINTS,
     SCALE,
     POINTS,
     PROVE,

@@ -12,8 +12,10 @@ import amberheron.core.finding.Origin;
 import amberheron.core.finding.Photo;
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.MixtureScale;
+import amberheron.core.parts.Property;
 import amberheron.core.units.Sane;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Forms that stand in several places of a job document: where a value comes from, photos, the quantity of a number. */
@@ -32,7 +34,7 @@ final class CommonForms {
             text("digest", Photo::digest).most(DIGEST), textOrEmpty("caption", Photo::caption).most(NOTE));
 
     /** The quantity a number is in: {@code "quantity": "lambda"}, or {@code "afr"} with its {@code "stoich"}. */
-    static final RecordForm<MixtureScale> QUANTITY = RecordForm.of(new Quantity());
+    static final RecordForm<MixtureScale> QUANTITY = RecordForm.of(new Quantity(null));
 
     private static final RecordForm<Source> SOURCE = RecordForm.of(Source::new,
             choice("kind", Source::kind, Source.Kind.values()),
@@ -43,7 +45,12 @@ final class CommonForms {
         LAMBDA
     }
 
-    private static final class Quantity implements Part<MixtureScale, MixtureScale> {
+    /**
+     * Its two fields.
+     *
+     * @param called name of the value where two documents differ in it; null where the object around it is named
+     */
+    private record Quantity(@Nullable Property called) implements Part<MixtureScale, MixtureScale> {
         @Override
         public MixtureScale read(Cursor at) {
             return switch (at.choice("quantity", QuantityName.values())) {
@@ -70,9 +77,21 @@ final class CommonForms {
             into.add("quantity", quantity, true).add("stoich",
                     Value.limited(Value.type("number"), Sane.STOICH.min(), Sane.STOICH.max()), false);
         }
+
+        @Override
+        public void name(String path, FieldNames into) {
+            if (called != null) {
+                into.add(path + "quantity", new FieldNames.Name(called::words, null));
+            }
+        }
     }
 
     private CommonForms() {
+    }
+
+    /** The quantity of a number that has a field of its own. */
+    static RecordForm<MixtureScale> quantity(Property called) {
+        return RecordForm.of(new Quantity(called));
     }
 
     /** Where a reading came from, under {@code origin}. */

@@ -20,7 +20,6 @@ import amberheron.core.job.Output;
 import amberheron.core.job.Outputs;
 import amberheron.core.job.RestsOn;
 import amberheron.core.job.RoadTest;
-import amberheron.core.mixture.MixtureScale;
 import amberheron.core.scaling.CheckPoint;
 import amberheron.core.scaling.ScaleField;
 import java.time.Instant;
@@ -52,7 +51,7 @@ final class JobForm {
     private static final String LOGGED = "logged";
     private static final String CHANGES = "changes";
     /** Fields that hold a map with free keys, or one of several kinds, rather than an object with known fields. */
-    private static final Set<String> MAPS = Set.of("drafts", "origins", CHANGES, "gauge", "told");
+    private static final Set<String> MAPS = Set.of("drafts", "origins", CHANGES, "gauge", "linkScale", "told");
 
     /** Times at which the inputs that readings rest on last changed. */
     private static final class ChangesPart<T> implements Part<T, Changes> {
@@ -193,32 +192,11 @@ final class JobForm {
             }, () -> mapOf(CommonForms.ORIGIN.schema()), false))
                     .about("where each value came from and when, by field"));
 
-    private static final RecordForm<MixtureScale> GAUGE = RecordForm.of(new Part<MixtureScale, MixtureScale>() {
-        @Override
-        public MixtureScale read(Cursor at) {
-            return CommonForms.QUANTITY.read(at);
-        }
-
-        @Override
-        public void write(ObjectNode out, MixtureScale from) {
-            CommonForms.QUANTITY.write(out, from);
-        }
-
-        @Override
-        public void describe(SchemaObject into) {
-            CommonForms.QUANTITY.describe(into);
-        }
-
-        @Override
-        public void name(String path, FieldNames into) {
-            into.add(path + "quantity", new FieldNames.Name(ScaleField.GAUGE::words, null));
-        }
-    });
-
     private static final RecordForm<Job> JOB = RecordForm.of(Job::new, text("id", Job::id).notEmpty().most(SHORT),
             object("intake", Job::intake, PlanForms.INTAKE), object("progress", Job::progress, PlanForms.PROGRESS),
             object("placing", Job::placing, PlaceForms.PLACING), object("wiring", Job::wiring, WireForms.WIRING),
-            object("air", Job::air, AirForms.AIR), objectOrNull("gauge", Job::gauge, GAUGE),
+            object("air", Job::air, AirForms.AIR),
+            objectOrNull("gauge", Job::gauge, CommonForms.quantity(ScaleField.GAUGE)),
             objectOr("display", Job::display, ScaleForms.DISPLAY, Display.UNTOLD)
                     .about("The display as it is connected, and what it was told besides the law."),
             new OutputsPart(),

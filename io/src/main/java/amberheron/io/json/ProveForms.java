@@ -25,6 +25,7 @@ import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.Fuelling;
 import amberheron.core.drivelog.Held;
 import amberheron.core.drivelog.Joined;
+import amberheron.core.drivelog.LinkReading;
 import amberheron.core.drivelog.LoadAxis;
 import amberheron.core.drivelog.LogChannel;
 import amberheron.core.drivelog.LogComparison;
@@ -170,6 +171,14 @@ final class ProveForms {
             numberOrNull("after", Witness::after).within(Sane.MIXTURE).about("λ")
                     .called(LogField.AFTER, Dimension.MIXTURE));
 
+    private static final RecordForm<LinkReading> LINK = RecordForm.of(LinkReading::new,
+            objectOrNull("linkScale", LinkReading::scale, CommonForms.quantity(LogField.LINK_SCALE))
+                    .about("what the reader's numbers are"),
+            objectOr("first", LinkReading::first, pair(LogField.LINK_TOLD_FIRST, LogField.LINK_SHOWN_FIRST),
+                    LinkReading.NONE.first()),
+            objectOr("second", LinkReading::second, pair(LogField.LINK_TOLD_SECOND, LogField.LINK_SHOWN_SECOND),
+                    LinkReading.NONE.second()));
+
     private static final RecordForm<TrimSheet.BinTarget> TOLD = RecordForm.of(TrimSheet.BinTarget::new,
             number("speed", TrimSheet.BinTarget::speed), number("load", TrimSheet.BinTarget::load),
             numberOrNull("target", TrimSheet.BinTarget::target).about("λ"),
@@ -184,9 +193,19 @@ final class ProveForms {
     static final RecordForm<RoadTest> ROAD_TEST = RecordForm.of(RoadTest::new,
             objectOr("witness", RoadTest::witness, WITNESS, Witness.NONE)
                     .about("what else says what the mixture is: a gas analyser, a change made on purpose"),
+            objectOr("link", RoadTest::link, LINK, LinkReading.NONE)
+                    .about("what a reader shows that gets its numbers by a link, at two mixtures"),
             objectOr("trims", RoadTest::trims, TRIMS, TrimSheet.NONE)
                     .about("the shop's own bins of speed (1/min) and load (Pa, part of full, or kg a turn), what is wanted and what was given there"));
 
     private ProveForms() {
+    }
+
+    private static RecordForm<LinkReading.Pair> pair(LogField told, LogField shown) {
+        return RecordForm.of(LinkReading.Pair::new,
+                numberOrNull("controller", LinkReading.Pair::controller).within(Sane.SHOWN).called(told)
+                        .about("as the controller's own display shows it"),
+                numberOrNull("reader", LinkReading.Pair::reader).within(Sane.SHOWN).called(shown)
+                        .about("as the reader shows it"));
     }
 }

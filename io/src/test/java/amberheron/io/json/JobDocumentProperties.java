@@ -18,6 +18,7 @@ import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.Fuelling;
 import amberheron.core.drivelog.Held;
 import amberheron.core.drivelog.Joined;
+import amberheron.core.drivelog.LinkReading;
 import amberheron.core.drivelog.LoadAxis;
 import amberheron.core.drivelog.LogChannel;
 import amberheron.core.drivelog.LogComparison;
@@ -316,6 +317,9 @@ class JobDocumentProperties {
         return new RoadTest(new Witness(
                 new GasAnalysis(perhapsOne(random), perhapsOne(random), perhapsOne(random), perhapsOne(random), null),
                 perhapsOne(random), perhaps(random, Witness.Act.values()), perhapsOne(random), perhapsOne(random)),
+                new LinkReading(random.nextBoolean() ? null : MixtureScale.afr(1 + 30 * random.nextDouble()),
+                        new LinkReading.Pair(perhapsOne(random), perhapsOne(random)),
+                        new LinkReading.Pair(perhapsOne(random), perhapsOne(random))),
                 random.nextBoolean()
                         ? TrimSheet.NONE
                         : new TrimSheet(List.of(800.0, 1234.5), List.of(0.1, 0.25),
