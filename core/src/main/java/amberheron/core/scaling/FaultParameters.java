@@ -1,6 +1,7 @@
 package amberheron.core.scaling;
 
 import static amberheron.core.units.Phrase.say;
+import static amberheron.core.units.Phrase.word;
 
 import amberheron.core.units.UnitChoice;
 import java.util.ArrayList;
@@ -16,16 +17,43 @@ import org.jspecify.annotations.Nullable;
  *
  * @param values the figures, in the order of their names; only those that this fault has
  * @param law id of the catalogue's law that the controller seems to follow; null where the fault is no law of the catalogue
+ * @param slip how the law's equation was mistyped; null where the fault is no such slip
  * @param whileRunning whether the fault is there only while the engine runs
  */
-public record FaultParameters(Map<Name, Double> values, @Nullable String law, boolean whileRunning) {
+public record FaultParameters(Map<Name, Double> values, @Nullable String law, @Nullable Slip slip,
+        boolean whileRunning) {
     /** A fault without figures. */
-    static final FaultParameters NONE = new FaultParameters(Map.of(), null, false);
+    static final FaultParameters NONE = new FaultParameters(Map.of(), null, null, false);
 
     public FaultParameters {
         Map<Name, Double> sorted = new EnumMap<>(Name.class);
         sorted.putAll(values);
         values = Collections.unmodifiableMap(sorted);
+    }
+
+    /** Ways to mistype the right equation that people fall into more often than others; common practice, no published source. */
+    public enum Slip {
+        /** {@code m·(v + c)} typed as {@code m·v + c}. */
+        BRACKETS_LEFT_OUT("brackets-left-out", "brackets left out of its equation"),
+        /** {@code m·v + b} typed as {@code m·(v + b)}. */
+        OFFSET_FIRST("offset-first", "offset added before the product");
+
+        private final String key;
+        private final String words;
+
+        Slip(String key, String words) {
+            this.key = key;
+            this.words = words;
+        }
+
+        /** Its name in what is written for other programs. */
+        public String key() {
+            return key;
+        }
+
+        String words() {
+            return word(words);
+        }
     }
 
     /** What a figure of a fault tells. */
@@ -72,7 +100,7 @@ public record FaultParameters(Map<Name, Double> values, @Nullable String law, bo
     }
 
     static FaultParameters of(Name name, double value) {
-        return new FaultParameters(Map.of(name, value), null, false);
+        return new FaultParameters(Map.of(name, value), null, null, false);
     }
 
     /** The same with a figure that was fitted. */
@@ -80,7 +108,7 @@ public record FaultParameters(Map<Name, Double> values, @Nullable String law, bo
         Map<Name, Double> more = new EnumMap<>(Name.class);
         more.putAll(values);
         more.put(name, value);
-        return new FaultParameters(more, law, whileRunning);
+        return new FaultParameters(more, law, slip, whileRunning);
     }
 
     /** The same with the figures of another fault beside it. */
@@ -103,6 +131,9 @@ public record FaultParameters(Map<Name, Double> values, @Nullable String law, bo
         List<String> words = new ArrayList<>();
         if (law != null) {
             words.add(": " + law);
+        }
+        if (slip != null) {
+            words.add(": " + slip.words());
         }
         if (whileRunning) {
             words.add(say(" while it runs"));

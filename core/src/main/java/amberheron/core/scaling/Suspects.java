@@ -3,6 +3,7 @@ package amberheron.core.scaling;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.mixture.Stoichiometry;
 import amberheron.core.scaling.FaultParameters.Name;
+import amberheron.core.scaling.FaultParameters.Slip;
 import amberheron.core.scaling.Hypothesis.Model;
 import amberheron.core.scaling.Hypothesis.Parameter;
 import java.util.ArrayList;
@@ -35,6 +36,8 @@ final class Suspects {
     private static final double UNLIKELY = 1e-3;
     /** Prior of a law that no catalogue holds. */
     private static final double UNLISTED = 0.4;
+    /** Prior of a mistyped equation, each way; our own choice, no published source. */
+    private static final double SLIP = 0.1;
     /** Part of unlisted laws that have a bend, in a reader that can follow one; our own choice, no published source. */
     private static final double BENT = 0.3;
     /** Distance from an end, as part of the law's volts, within which a bend does not count. */
@@ -133,7 +136,7 @@ final class Suspects {
         if (seen.bothWays()) {
             // Heater and alternator move the grounds only while it runs.
             all.add(new Hypothesis(Fault.of(Cause.GROUND_SHIFT), 1, List.of(SHIFT),
-                    new FaultParameters(Map.of(), null, true),
+                    new FaultParameters(Map.of(), null, null, true),
                     new Hypothesis.WhileRunning((v, l, p) -> reader.shows(set, v + p[0]),
                             (v, l, p) -> reader.shows(set, v)),
                     p -> WireEffect.linear(1, p[0])));
@@ -151,7 +154,9 @@ final class Suspects {
         List<Mistake> mistakes = mistakes();
         mistakes.forEach(m -> all.add(Hypothesis.fixed(Fault.of(m.cause()), m.prior(), m.fixed(), WireEffect.NONE,
                 (v, l) -> m.shown().applyAsDouble(v))));
-        double unlisted = mistakes.stream().anyMatch(m -> m.cause() == Cause.OTHER_LAW) ? UNLISTED : 1;
+        double unlisted = mistakes.stream().anyMatch(m -> m.cause() == Cause.OTHER_LAW && m.fixed().slip() == null)
+                ? UNLISTED
+                : 1;
         boolean bends = reader.form() == Reader.Form.TABLE || reader.form() == Reader.Form.COUNTS;
         all.add(straight(bends ? (1 - BENT) * unlisted : unlisted));
         if (bends) {
@@ -312,6 +317,7 @@ final class Suspects {
             all.addAll(otherRatios(free));
         }
         all.addAll(otherLaws());
+        all.addAll(slips());
         if (!settingIsRight && all.stream().noneMatch(this::asNoted)) {
             // A wrong setting that is none of these, and is known.
             all.add(listed(set, 1, null));
@@ -384,8 +390,33 @@ final class Suspects {
         return new Mistake(Cause.OTHER_LAW, prior,
                 new FaultParameters(
                         Map.of(Name.SLOPE, slope, Name.OFFSET, reader.scale().toLambda(setting.at(low)) - slope * low),
-                        id, false),
+                        id, null, false),
                 v -> reader.shows(setting, v));
+    }
+
+    /** The law's own equation, mistyped; none for a law with a bend, and where no equation is typed. */
+    private List<Mistake> slips() {
+        boolean typed = reader.form() == Reader.Form.EXPRESSION || reader.form() == Reader.Form.SLOPE_OFFSET;
+        double low = Math.max(law.lowestVolts(), reader.input().minVolts());
+        double high = Math.min(law.highestVolts(), reader.input().maxVolts());
+        double slope = (right.at(high) - right.at(low)) / (high - low);
+        double offset = right.at(low) - slope * low;
+        boolean straight = over(low, high).allMatch(v -> same(right.at(v), offset + slope * v));
+        return !typed || !straight || slope == 0
+                ? List.of()
+                : Stream.of(slip(Slip.BRACKETS_LEFT_OUT, slope, offset / slope),
+                        slip(Slip.OFFSET_FIRST, slope, offset * slope))
+                        .filter(m -> !same(m.shown().applyAsDouble(low), right.at(low))).toList();
+    }
+
+    private boolean same(double shown, double other) {
+        return Math.abs(reader.scale().toLambda(shown - other)) <= Tolerance.LAMBDA;
+    }
+
+    private Mistake slip(Slip slip, double slope, double offset) {
+        return new Mistake(Cause.OTHER_LAW, SLIP, new FaultParameters(
+                Map.of(Name.SLOPE, reader.scale().toLambda(slope), Name.OFFSET, reader.scale().toLambda(offset)), null,
+                slip, false), v -> offset + slope * reader.input().clipped(v));
     }
 
     /** Makes a straight law that is in no list, by slope and offset. */

@@ -29,6 +29,7 @@ import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Each cause is made by an independent model of the fault, with meter noise and a rounded display, then found again. */
@@ -80,6 +81,27 @@ class DiagnosisTest {
         assertThat(diagnosis.nextPoint()).isNull();
         assertThat(diagnose(v -> right(v + 0.06)).settingFollows()).isTrue();
         assertThat(diagnose(v -> right(v + 0.06)).named()).startsWith(Cause.GROUND_SHIFT.title()).endsWith(" %)");
+    }
+
+    /** The right equation, mistyped as people do. */
+    @ParameterizedTest
+    @CsvSource({"SLOPE_OFFSET, BRACKETS_LEFT_OUT", "EXPRESSION, BRACKETS_LEFT_OUT", "SLOPE_OFFSET, OFFSET_FIRST",
+            "EXPRESSION, OFFSET_FIRST"})
+    void aSlipInTheEquationIsNamed(Reader.Form form, FaultParameters.Slip slip) {
+        double offset = slip == FaultParameters.Slip.OFFSET_FIRST ? 7.3125 * 2.375 : 7.3125 / 2.375;
+        Reader reader = Laws.reader(form, MixtureScale.afr(14.7), 3, 10);
+        Diagnosis diagnosis = Diagnostician.diagnose(LAW, reader,
+                points(v -> 2.375 * v + offset, 7, FIVE), KNOWN);
+        assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.OTHER_LAW);
+        assertThat(diagnosis.best().parameters().slip()).isEqualTo(slip);
+        assertThat(diagnosis.best().probability()).isGreaterThan(Diagnosis.SURE);
+    }
+
+    @Test
+    void anotherLawIsNoSlip() {
+        Diagnosis diagnosis = diagnose(v -> 2.2 * v + 8);
+        assertThat(diagnosis.best().fault().key()).isEqualTo("other-law");
+        assertThat(diagnosis.best().parameters().slip()).isNull();
     }
 
     @Test

@@ -9,14 +9,15 @@ import org.junit.jupiter.api.Test;
 class FaultParametersTest {
     @Test
     void sayTheLawFirstThenItsFiguresInOneOrderWhateverOrderTheyCameIn() {
-        FaultParameters other = new FaultParameters(Map.of(Name.OFFSET, 0.5), "two-v", false).with(Name.SLOPE, 0.16);
+        FaultParameters other = new FaultParameters(Map.of(Name.OFFSET, 0.5), "two-v", null, false).with(Name.SLOPE,
+                0.16);
 
         assertThat(other.words()).isEqualTo(": two-v, 0.160 λ per V, from 0.500 λ");
     }
 
     @Test
     void sayWhichWayTheVoltsMoveAndThatTheyMoveOnlyWhileItRuns() {
-        FaultParameters running = new FaultParameters(Map.of(Name.VOLTS, 0.06), null, true);
+        FaultParameters running = new FaultParameters(Map.of(Name.VOLTS, 0.06), null, null, true);
 
         assertThat(running.words()).isEqualTo(" while it runs, +60 mV");
         assertThat(running.with(Name.VOLTS, -0.06).words()).endsWith(" −60 mV");

@@ -99,6 +99,7 @@ public final class ResultJson {
             if (l.parameters().law() != null) {
                 parameters.put("law", l.parameters().law());
             }
+            Optional.ofNullable(l.parameters().slip()).ifPresent(s -> parameters.put("slip", s.key()));
         }
         return causes;
     }
