@@ -63,7 +63,7 @@ final class WireAdvice {
 
     private Message caution() {
         return Message.of(
-                "Battery negative off before wiring. Look behind before drilling a firewall or dash: brake, fuel, airbag. Never power the sensor on a cold day with the engine off. {0}",
+                "Battery negative off before wiring. Look behind before drilling a firewall or dash: brake and fuel lines, looms, in a car the airbags. Never power the sensor on a cold day with the engine off. {0}",
                 session.job().wiring().heater().unpowered());
     }
 

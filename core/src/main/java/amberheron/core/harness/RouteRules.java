@@ -226,7 +226,7 @@ public final class RouteRules {
             case GROMMET -> tight
                     ? "The connector does not pass: a larger hole with its grommet, or the slit of one that is there."
                     : !route.firewall().lookedBehind()
-                            ? "Look behind before drilling: brake and fuel lines, looms, airbag."
+                            ? "Look behind before drilling: brake and fuel lines, looms, in a car the airbags."
                             : route.firewall().connector() == null || route.firewall().hole() == null
                                     ? "Measure the connector across its widest, and the hole."
                                     : "The connector passes, and the edge is lined.";

@@ -72,7 +72,7 @@ final class PlanSteps {
                 say("%s Never run the engine indoors without extraction; hot exhaust burns.", onStands()));
         add(StepId.DISPLAY, say("Decide where the display goes"), new Time(5, 10, 30), Where.CABIN,
                 List.of(part("gauge or controller with display")), say("the cable run follows from it"),
-                say("Side-curtain airbags behind pillar trim: keep pods off them. Old trim breaks cold: warm it, back it. A combined gauge's boost hose: tee near the manifold, a restrictor in it, away from heat."),
+                say("In a car side-curtain airbags sit behind the pillar trim: keep pods off them. Old trim breaks cold: warm it, back it. A combined gauge's boost hose: tee near the manifold, a restrictor in it, away from heat."),
                 StepId.LEAKS);
         add(StepId.PLACE, say("Choose and mark the place"), new Time(10, 20, 40), Where.UNDER,
                 List.of(STANDS, LEVEL, tool("tape, scriber, centre punch")),
@@ -80,7 +80,8 @@ final class PlanSteps {
                 onStands(), StepId.LEAKS);
         add(StepId.RUN, say("Lay out the cable run and add up the lead"), new Time(10, 20, 45), Where.CABIN,
                 List.of(part("extension harness 2.4 m"), part("grommet")), say("the lead is only so long"),
-                say("Look behind before drilling a firewall or dash: brake, fuel, airbag."), StepId.DISPLAY,
+                say("Look behind before drilling a firewall or dash: brake and fuel lines, looms, in a car the airbags."),
+                StepId.DISPLAY,
                 StepId.PLACE);
         add(StepId.SOURCE, say("Prove the power source with a meter"), new Time(8, 15, 40), Where.CABIN,
                 List.of(METER), say("a constant feed flattens the battery and cooks the sensor"), "", StepId.RUN);

@@ -152,12 +152,17 @@ public record Diagnosis(List<Likelihood> causes, boolean withinTolerance, ScaleR
     public String title() {
         return !settingFollows
                 ? say("The setting shows the same at any volts")
-                : writtenWrong() ? say("Readings written down wrong") : best().fault().title();
+                : writtenWrong() ? say("Readings written down wrong") : titled(best());
     }
 
     /** A cause in a few words: nothing wrong but what was written down, where that is so. */
     public String title(Likelihood cause) {
-        return cause.fault().equals(best().fault()) ? title() : cause.fault().title();
+        return cause.fault().equals(best().fault()) ? title() : titled(cause);
+    }
+
+    private static String titled(Likelihood cause) {
+        FaultParameters.Slip slip = cause.parameters().slip();
+        return slip == null ? cause.fault().title() : say("%s: %s", cause.fault().title(), slip.words());
     }
 
     /** Returns the subject with its probability, where that means anything. */

@@ -51,7 +51,8 @@ public record FaultParameters(Map<Name, Double> values, @Nullable String law, @N
             return key;
         }
 
-        String words() {
+        /** A few words behind the fault's title. */
+        public String words() {
             return word(words);
         }
     }
@@ -131,9 +132,6 @@ public record FaultParameters(Map<Name, Double> values, @Nullable String law, @N
         List<String> words = new ArrayList<>();
         if (law != null) {
             words.add(": " + law);
-        }
-        if (slip != null) {
-            words.add(": " + slip.words());
         }
         if (whileRunning) {
             words.add(say(" while it runs"));

@@ -95,6 +95,7 @@ class DiagnosisTest {
         assertThat(diagnosis.best().fault().cause()).isEqualTo(Cause.OTHER_LAW);
         assertThat(diagnosis.best().parameters().slip()).isEqualTo(slip);
         assertThat(diagnosis.best().probability()).isGreaterThan(Diagnosis.SURE);
+        assertThat(diagnosis.named()).startsWith("Another law's setting: ").contains(slip.words());
     }
 
     @Test
