@@ -205,7 +205,7 @@ class SliceTest extends WindowTest {
     void everyNumberCanBeAskedWhyAndEveryChangeTakenBack() {
         find("SB-016");
         hands.push(KeyCode.ALT, KeyCode.DIGIT3);
-        find("grounds and their schools");
+        find("grounds and ways to take them");
         hands.clickOn(byId("why.ground"));
         assertThat(shows("Why: Ground shift")).isTrue();
         assertThat(

@@ -236,7 +236,7 @@ class WireLeavesTest extends WindowTest {
         wire("SB-016");
         find("as wired, shift and supply");
         enter("wire.measured", "4 mV");
-        find("grounds and their schools");
+        find("grounds and ways to take them");
         assertThat(finding("ground").verdict()).isEqualTo(Verdict.PASS);
         assertThat(finding("ground").working().metric()).startsWith("measured between the two grounds");
         assertThat(shows("shift 4.0 mV measured")).isTrue();

@@ -173,7 +173,7 @@ final class JobCommands {
             ranking.found().forEach(f -> out().print(say("best on %s: %.0f mm at %.0f° from 12 o'clock%n",
                     f.line().words(), 1000 * Objects.requireNonNull(f.distance()),
                     Math.toDegrees(Objects.requireNonNull(f.clock())))));
-            ranking.schools().forEach((school, id) -> out().print(say("school “%s”: %s%n", school, id)));
+            ranking.schools().forEach((school, id) -> out().print(say("by “%s”: %s%n", school, id)));
             out().flush();
             return exit;
         }

@@ -262,8 +262,8 @@ public final class AirModel implements StationModel {
         List<Finding> findings = session.review().findings(Station.AIR);
         var checked = Advice.sources(findings);
         Message disagreement = plain(
-                "Three kinds of controller, three ways: clear, then learn; trim by hand; trimmed at the "
-                        + "factory. Not a matter of taste: the maker's sheet says which.");
+                "Three kinds of controller, three ways: clear, then learn; adjust by hand; adjusted at "
+                        + "the factory. Not a matter of taste: the maker's sheet says which.");
         Message caution = plain(
                 "The sensor is hot enough to burn skin and light vapour: hang it free, away from fuel and solvent. "
                         + "Leave the anti-seize on. Never run an engine indoors without extraction.");

@@ -138,7 +138,7 @@ final class TodayLeaf implements Leaf {
         CostOfAir another = CostOfAir.onAnotherDay(check).orElse(cost);
         costs.line(0, 0, say("true"), "column-head");
         costs.line(1, 0, say("shown later"), "column-head");
-        costs.line(2, 0, say("off by"), "column-head");
+        costs.line(2, 0, say("free-air error"), "column-head");
         costs.line(3, 0, say("another day"), "column-head");
         for (int i = 0; i < CostOfAir.QUOTED.size(); i++) {
             double lambda = CostOfAir.QUOTED.get(i);
@@ -147,7 +147,7 @@ final class TodayLeaf implements Leaf {
             costs.line(2, i + 1, Figures.difference(session, cost.at(lambda)), "figure");
             costs.line(3, i + 1, Figures.difference(session, another.at(lambda)), "soft");
         }
-        usual.setText(say("Another day: off by so much when calibrated in air of %s, %s.",
+        usual.setText(say("Another day: error when calibrated in air of %s, %s.",
                 Figures.text(session, new Measure(CostOfAir.USUAL_TEMPERATURE, Dimension.TEMPERATURE, 0)),
                 Figures.text(session, new Measure(CostOfAir.USUAL_HUMIDITY, Dimension.FRACTION, 0))));
     }

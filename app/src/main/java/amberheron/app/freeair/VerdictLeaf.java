@@ -91,7 +91,7 @@ final class VerdictLeaf implements Leaf {
             compared.row(row++, say("should be"), part(should.get().oxygen(), 2), should.get().learned()
                     ? say("its own idea of air")
                     : say("this air, known to ± %s of it", part(should.get().doubt(), 1)));
-            compared.row(row++, say("off by"), part(should.get().off(shown), 2), "");
+            compared.row(row++, say("free-air error"), part(should.get().off(shown), 2), "");
         }
         if (steady != null) {
             compared.row(row++, say("readings"), String.valueOf(steady.count()),

@@ -40,7 +40,7 @@ final class AroundLeaf implements Leaf {
     private final List<Runnable> refreshers = new ArrayList<>();
     private final EditTable table;
     private final Label none = Parts.text(
-            say("Floor, shaft, fuel line, ground: whatever sensor and cable could touch."),
+            say("Floor, shaft, fuel line, road: whatever sensor and cable could touch."),
             "soft");
     private final Node node;
 

@@ -95,7 +95,7 @@ final class ChooseLeaf implements Leaf {
         section = Parts.noted(say("From behind"), face.note(), face);
         section.setPrefWidth(SECTION);
         section.setMinWidth(SECTION);
-        schools = Parts.noted(say("The shop's schools"), new Label(say("for every job")), schoolChoices());
+        schools = Parts.noted(say("How this shop does it"), new Label(say("for every job")), schoolChoices());
         VBox place = Parts.bare(letters, one);
         remark = Parts.bare(note);
         node = new Columns(300, Parts.stacked(place, Parts.card(say("Search of the whole run"), searched, take)),

@@ -314,7 +314,7 @@ public final class PlaceModel implements StationModel {
     /** Place that each school would take, the others left as the shop has them. */
     static Message disagreement(PlaceRanking ranking) {
         return Message.of(
-                "{0}. We begin with the widest: what any school takes, it takes too, so no usable place is refused.",
+                "{0}. We begin with the widest: what any shop takes, it takes too, so no usable place is refused.",
                 Message.joined("; ", ranking.schools().entrySet().stream()
                         .map(e -> Message.of(ranking.held(e.getKey())
                                 ? "“{0}” takes {1} (yours)"

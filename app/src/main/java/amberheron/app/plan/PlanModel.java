@@ -287,7 +287,7 @@ public final class PlanModel implements StationModel {
             Question first = missing.getFirst();
             return new Advice(Message.of("Enter: {0}.", plain(first.words())),
                     Action.enter(session, first.address()),
-                    Message.of("The plan and every later figure follow from the intake. Still open: {0}.",
+                    Message.of("The plan and every later figure follow from the intake. Not answered yet: {0}.",
                             Message.joined(", ", missing.stream().map(q -> plain(q.words())).toList())),
                     Message.NONE, checked, caution(session));
         }
@@ -298,8 +298,8 @@ public final class PlanModel implements StationModel {
             Station at = Station.shownAt(ticked.id()).orElseThrow();
             return new Advice(Message.of("“{0}” is ticked, but {1} is {2}.", plain(ticked.title()), plain(at.title()),
                     plain(session.review().state(at).words())), Action.go(session, at),
-                    plain(count("One step is ticked although its checks are open or failed.",
-                            "%d steps are ticked although their checks are open or failed.", tooSoon.size())),
+                    plain(count("One step is ticked although its checks are not finished or failed.",
+                            "%d steps are ticked although their checks are not finished or failed.", tooSoon.size())),
                     Message.NONE, checked, caution(session));
         }
         if (next.isEmpty() || next.get().id() == StepId.SHEET) {

@@ -113,7 +113,7 @@ final class Reasons extends BorderPane {
             }
         });
         if (!advice.disagreement().isEmpty()) {
-            fold(nodes, "reasons.schools", say("Where schools part"), say("what good shops do differently"), schools,
+            fold(nodes, "reasons.schools", say("Where shops differ"), say("what good shops do differently"), schools,
                     () -> {
                         schools = !schools;
                         refresh(last);

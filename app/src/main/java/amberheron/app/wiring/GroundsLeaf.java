@@ -95,7 +95,7 @@ final class GroundsLeaf implements Leaf {
         node = Columns.even(300, entries, Parts.card(say("Against the rules"), findings,
                 fields.text(say("Where the grounds are taken"), () -> "wire.point", say("pin and colour at the reader"),
                         w -> w.groundPoint(), (w, v) -> w.withGroundPoint(v))));
-        VBox schools = Parts.noted(say("What each school costs here"), new Label(say("press one to take it")),
+        VBox schools = Parts.noted(say("What each way costs here"), new Label(say("press one to take it")),
                 compared);
         schools.setPrefWidth(SCHOOLS);
         schools.setMinWidth(Region.USE_PREF_SIZE);

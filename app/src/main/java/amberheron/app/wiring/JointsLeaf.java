@@ -101,7 +101,7 @@ final class JointsLeaf implements Leaf {
         box.setId(HarnessField.JOINT_STEP.of(String.valueOf(step)).key());
         box.setWrapText(true);
         box.setSelected(joints.done().contains(step));
-        box.setOnAction(e -> fields.edit(box.isSelected() ? say("step done") : say("step open"),
+        box.setOnAction(e -> fields.edit(box.isSelected() ? say("step done") : say("step not done"),
                 w -> joints(w, j -> j.ticked(step, box.isSelected()))));
         return box;
     }

@@ -6,9 +6,9 @@ import static amberheron.core.units.Phrase.word;
 public enum CalibrationSchool {
     CLEAR_THEN_LEARN("Clear, then learn",
             "Power on with the sensor unplugged until the error shows, hold 30 s, power off, plug in, power on in free air."),
-    TRIM_BY_HAND("Trim by hand",
+    TRIM_BY_HAND("Adjust by hand",
             "Adjuster fully anticlockwise, ignition on, wait 2 min, turn slowly clockwise to the free-air mark."),
-    FACTORY_TRIMMED("Trimmed at the factory",
+    FACTORY_TRIMMED("Adjusted at the factory",
             "No calibration: only check that it shows today's oxygen, or sits at the top of its range, in air.");
 
     private final String words;

@@ -16,7 +16,7 @@ public enum State {
     HOT("hot", "sensor too hot", false),
     /** No sensor is plugged in, or a wire of its lead is open. */
     NO_SENSOR("no-sensor", "no sensor", false),
-    /** The heater's circuit is open. */
+    /** The heater's circuit is broken. */
     HEATER("heater", "heater open", false),
     /** The supply is below what the controller needs. */
     LOW_SUPPLY("low-supply", "supply too low", false),

@@ -168,7 +168,7 @@ public final class LogRules {
                                 : engine.is(EngineTrait.AFTER_MERGE)
                                         ? "The bank of the narrowband is held at λ 1 and the gas of both is richer: the other bank runs rich. Look at each bank by itself."
                                         : off > 0
-                                                ? "The controller itself shows lean: air leaks in between the two sensors, or its free-air calibration is off. Test the joints, then calibrate again."
+                                                ? "The controller itself shows lean: air leaks in between the two sensors, or its free-air calibration is off. Test the exhaust joints, then calibrate again."
                                                 : "The controller itself shows rich: calibrate it again in free air, and look at the sensor's age."),
                 off,
                 Message.of("{0} steps, both ways alike; the step itself is λ 1 within {1}", crossings.steps(),
@@ -242,8 +242,8 @@ public final class LogRules {
         found.events(DriveEvent.Kind.LEAK).stream().findFirst().ifPresent(leak -> findings.add(
                 new Finding(LogCheck.LEAK, "Idle", Verdict.WARN, new Measure(leak.lambda(), Dimension.MIXTURE, 3), null,
                         engine.is(EngineTrait.NEAR_OPEN_END)
-                                ? "Lean at idle and less with load: the open end is near, so air is drawn back to the sensor between the pulses, or a joint before it leaks. Raise the idle: what is drawn back goes away."
-                                : "Lean at idle and less with load, as false air makes it: test the joints before the sensor.",
+                                ? "Lean at idle and less with load: the open end is near, so air is drawn back to the sensor between the pulses, or an exhaust joint before it leaks. Raise the idle: what is drawn back goes away."
+                                : "Lean at idle and less with load, as false air makes it: test the exhaust joints before the sensor.",
                         null, "middle of the idle against that of cruise", OWN)));
     }
 

@@ -63,7 +63,7 @@ public final class WitnessRules {
                                 ? "The controller shows lean of what is burnt: look for air let in before the sensor, then calibrate again. A catalyst or an air pump before the probe spoils the comparison."
                                 : "The controller shows rich of what is burnt: look for air let in behind the sensor and at the probe, then calibrate again.",
                 off,
-                Message.of("the gas is λ {0}; an analyser in order leaves {1} open",
+                Message.of("the gas is λ {0}; an analyser in order may still be off by {1}",
                         new Measure(burnt, Dimension.NUMBER, 3), difference(GasAnalysis.DOUBT)),
                 GasAnalysis.SOURCE)
                 .asking(LogField.CARBON_DIOXIDE.address(), LogField.CARBON_MONOXIDE.address(),

@@ -49,7 +49,7 @@ public record Instruction(Message now, Message why, Message expect, Message othe
                     plain("Power off. Plug the sensor in until it clicks. Hang it in free air. Power on."),
                     plain("From here on what it measures is taken for air."),
                     seen(sheet, State.WARMING, say("the sign for warming up")),
-                    plain("Still the sign for a missing sensor: the plug is not home, or a wire of the lead is open."),
+                    plain("Still the sign for a missing sensor: the plug is not home, or a wire of the lead is broken."),
                     trouble, say("It is powered"));
             case LEARN -> new Instruction(plain("Wait: it heats and learns. Touch nothing."),
                     Message.of("A sensor in order is ready within {0}.",
@@ -91,7 +91,7 @@ public record Instruction(Message now, Message why, Message expect, Message othe
                     plain(sheet.school() == CalibrationSchool.CLEAR_THEN_LEARN
                             ? "Never power it with the sensor unplugged again: that clears it."
                             : sheet.school() == CalibrationSchool.TRIM_BY_HAND
-                                    ? "Seal the adjuster: whoever turns it trims it anew."
+                                    ? "Seal the adjuster: whoever turns it calibrates it anew."
                                     : "Check it again in air when sensor or place changes."),
                     Message.NONE, Message.NONE, Message.NONE, "");
             case STOPPED -> new Instruction(plain("Stopped: nothing was recorded."),
@@ -127,7 +127,7 @@ public record Instruction(Message now, Message why, Message expect, Message othe
             case SENSOR_LOST -> plain(coach.sheet().school() == CalibrationSchool.CLEAR_THEN_LEARN
                     ? "It missed its sensor while powered: what it learned is cleared. Push the plug home."
                     : "No sensor detected: push the plug home, look at the lead.");
-            case HEATER -> plain("The heater's circuit is open: look at its wires and at the plug.");
+            case HEATER -> plain("The heater's circuit is broken: look at its wires and at the plug.");
             case LOW_SUPPLY -> plain("The supply is too low: charge the battery, look at feed and ground.");
             case FAULT -> plain("It shows a fault: read its manual, mend it, begin again.");
             case HOT -> plain("The sensor is too hot: power off, let it cool.");
@@ -153,7 +153,7 @@ public record Instruction(Message now, Message why, Message expect, Message othe
             case COLD -> "Too cold: draught, weak supply, or the heater.";
             case HOT -> "Too hot: power off.";
             case NO_SENSOR -> "No sensor detected: plug or lead.";
-            case HEATER -> "The heater's circuit is open.";
+            case HEATER -> "The heater's circuit is broken.";
             case LOW_SUPPLY -> "The supply is too low.";
             case FAULT -> "Read its manual.";
         });

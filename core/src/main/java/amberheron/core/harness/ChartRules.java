@@ -69,7 +69,8 @@ public final class ChartRules {
                 : bare.isEmpty()
                         ? Message.plain("Every wire this job needs is in the chart with its colour.")
                         : Message.of("Colour or work not written: {0}.", tags(bare));
-        return finding(HarnessCheck.CHART_COMPLETE, "Chart, lines open", open == 0 ? Verdict.PASS : Verdict.UNKNOWN,
+        return finding(HarnessCheck.CHART_COMPLETE, "Chart, lines not finished",
+                open == 0 ? Verdict.PASS : Verdict.UNKNOWN,
                 open, says, "lines needed by the readers and grounds of this job, and lines without colour or work",
                 CHART)
                 .asking(Stream.concat(lacking.isEmpty() ? Stream.of() : Stream.of(HarnessField.CHART.address()),
@@ -191,7 +192,7 @@ public final class ChartRules {
                                 : chart.unused().isEmpty()
                                         ? Message.plain("None.")
                                         : Message.of("All accounted for: {0}.", tags(chart.unused()));
-        return finding(HarnessCheck.CHART_UNUSED, "Unused wires open", verdict, open.size(), says,
+        return finding(HarnessCheck.CHART_UNUSED, "Unused wires not put away", verdict, open.size(), says,
                 "wires without a destination whose end is not accounted for", UNUSED)
                 .asking((open.isEmpty() ? chart.unused() : open).stream()
                         .map(w -> HarnessField.CHART_LEFT.of(w.id())).toList());

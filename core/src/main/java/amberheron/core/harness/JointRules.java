@@ -61,7 +61,7 @@ public final class JointRules {
                 .toList();
         return lost.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new Finding(HarnessCheck.JOINT_WIRE, "Joints on a wire that is not in the chart",
+                : Optional.of(new Finding(HarnessCheck.JOINT_WIRE, "Wire joints on a wire that is not in the chart",
                         Verdict.FAIL, new Measure(lost.size(), Dimension.NUMBER, 0),
                         new Limit(AT_MOST, new Measure(0, Dimension.NUMBER, 0)),
                         Message.of("No line for {0}: write it into the chart, or the joint's right wire.",
@@ -87,14 +87,15 @@ public final class JointRules {
     private static Finding steps(Joints joints) {
         JointSchool school = joints.school();
         if (school == null) {
-            return new Finding(HarnessCheck.JOINT_STEPS, "Joints, steps open", Verdict.UNKNOWN, null, null,
+            return new Finding(HarnessCheck.JOINT_STEPS, "Wire joints, steps not done", Verdict.UNKNOWN, null, null,
                     "Say how the wires are joined. Never twisted and taped, no scissor splice on a sensor lead.", null,
                     "steps of the way taken that are not ticked", Joints.SOURCE)
                     .asking(HarnessField.JOINT_SCHOOL.address());
         }
         long open = school.steps().size()
                 - joints.done().stream().filter(s -> s >= 0 && s < school.steps().size()).count();
-        return new Finding(HarnessCheck.JOINT_STEPS, "Joints, steps open", open == 0 ? Verdict.PASS : Verdict.UNKNOWN,
+        return new Finding(HarnessCheck.JOINT_STEPS, "Wire joints, steps not done",
+                open == 0 ? Verdict.PASS : Verdict.UNKNOWN,
                 new Measure(open, Dimension.NUMBER, 0),
                 new Limit(AT_MOST, new Measure(0, Dimension.NUMBER, 0)),
                 open == 0

@@ -16,7 +16,7 @@ public enum JobCheck implements CheckId {
     HANDED_OVER("handed-over", "Write the pack and hand it over."),
     AS_FITTED("as-fitted", "Measure the place as it was fitted."),
     STEPS("steps", "Do the steps that are left."),
-    TICKED("ticked", "A step is ticked although its checks are open or failed."),
+    TICKED("ticked", "A step is ticked although its checks are not finished or failed."),
     DATED("dated", "Nobody wrote down when the check points were taken: take them again."),
     SETTING_HELD("setting-held",
             "The reader shows the truth, but not by the setting noted here: read it back and note what it holds."),

@@ -35,7 +35,7 @@ public record Neighbour(Kind kind, Side side, double from, double to, @Nullable 
         FUEL_LINE("fuel line", false, Side.LEFT),
         HOT_PART("hot part", false, Side.RIGHT),
         BODYWORK("bodywork", false, Side.LEFT),
-        GROUND("ground", false, Side.BELOW);
+        GROUND("road", false, Side.BELOW);
 
         private final String words;
         private final boolean moving;

@@ -251,7 +251,7 @@ public final class PlaceRules {
                 : verdict == Verdict.PASS
                         ? "After a straight-through catalyst, which this shop holds to be negligible."
                         : kind == Kind.STRAIGHT_THROUGH
-                                ? "After a straight-through catalyst: one school calls it negligible; the reading may err either way. Record it."
+                                ? "After a straight-through catalyst: some shops call it negligible; the reading may err either way. Record it."
                                 : "After a working catalyst the reading is slower and may err either way: no reason to fuel it richer or leaner. Record it.";
         return new Finding(PlaceCheck.CATALYST, "", verdict, length(margin), limit, consequence, null, working,
                 PRACTICE).named(subject);
@@ -289,7 +289,7 @@ public final class PlaceRules {
                         ? PlaceField.PIECE_LENGTH.of(run.pieces().getLast().segment().id())
                         : PlaceField.DISTANCE.of(place.id())));
         Verdict joints = PlaceLimits.joints(at);
-        findings.add(new Finding(PlaceCheck.JOINTS, "Joints before it", joints, number(at.joints(), 0),
+        findings.add(new Finding(PlaceCheck.JOINTS, "Flanges and slip joints before it", joints, number(at.joints(), 0),
                 new Limit(AT_MOST, number(PlaceLimits.JOINTS, 0)),
                 joints == Verdict.PASS
                         ? "Few places where air can come in."

@@ -33,7 +33,7 @@ public final class RoomRules {
             return List.of(new Finding(PlaceCheck.ROOM, "Room around it", Verdict.UNKNOWN, null, null,
                     distance == null || clock == null
                             ? "Enter place and clock position first."
-                            : "Enter what lies around the pipe: floor, shaft, ground.",
+                            : "Enter what lies around the pipe: floor, shaft, road.",
                     null, "", ROOM).asking(PlaceAsks.room(site, place)));
         }
         List<Finding> findings = new ArrayList<>();
@@ -59,7 +59,7 @@ public final class RoomRules {
             case PASS -> "Room for boot and cable.";
             case UNKNOWN -> "Measure the gap from the pipe's outside.";
             case WARN -> switch (n.kind()) {
-                case GROUND -> "The lowest point is near the ground: a kerb or a rut tears it off.";
+                case GROUND -> "The lowest point is near the road: a kerb or a rut tears it off.";
                 case HOT_PART -> "Insulation melts there: a heat sleeve over the cable, or farther off.";
                 case FUEL_LINE ->
                     "Near a line with fuel in it: turn the sensor away, and shield the line before welding.";

@@ -72,7 +72,7 @@ final class PlanSteps {
                 say("%s Never run the engine indoors without extraction; hot exhaust burns.", onStands()));
         add(StepId.DISPLAY, say("Decide where the display goes"), new Time(5, 10, 30), Where.CABIN,
                 List.of(part("gauge or controller with display")), say("the cable run follows from it"),
-                say("In a car side-curtain airbags sit behind the pillar trim: keep pods off them. Old trim breaks cold: warm it, back it. A combined gauge's boost hose: tee near the manifold, a restrictor in it, away from heat."),
+                say("In a car side-curtain airbags sit behind the pillar panels: keep pods off them. Old panels break cold: warm it, back it. A combined gauge's boost hose: tee near the manifold, a restrictor in it, away from heat."),
                 StepId.LEAKS);
         add(StepId.PLACE, say("Choose and mark the place"), new Time(10, 20, 40), Where.UNDER,
                 List.of(STANDS, LEVEL, tool("tape, scriber, centre punch")),

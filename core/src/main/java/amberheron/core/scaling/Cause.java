@@ -28,8 +28,9 @@ public enum Cause implements CheckId {
             "Use an input with the law's whole range."),
     NARROWBAND("narrowband", "Narrowband output wired", "The reader is fed the switching output, not the wideband one.",
             "Move the wire to the wideband output."),
-    CONSTANT("constant", "Constant: open, shorted or placeholder", "The reader shows the same whatever the mixture.",
-            "Check the wire for open and short, and that the sensor is warm.");
+    CONSTANT("constant", "Constant: broken or shorted wire, or placeholder",
+            "The reader shows the same whatever the mixture.",
+            "Check the wire for a break or a short, and that the sensor is warm.");
 
     private final String id;
     private final String title;

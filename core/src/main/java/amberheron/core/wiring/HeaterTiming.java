@@ -39,7 +39,7 @@ public record HeaterTiming(@Nullable HeaterSchool school, @Nullable Double delay
 
     private static final Source SOURCE = Source.memory(
             "the seconds the pipe stays wet, an estimate; 15 s until the ceramic can crack; a minute unpowered at most. "
-                    + "Both schools, with the ignition or about 30 s after the start, are common practice");
+                    + "Both ways, with the ignition or about 30 s after the start, are common practice");
 
     /** The ways good installers time the heater. */
     public enum HeaterSchool {

@@ -77,7 +77,7 @@ final class JobUpgrade {
             sheet.putObject("inAir").put("kind", kind).putNull("value");
             sheet.putArray("signs");
             sheet.putArray("laws");
-            sheet.putObject("source").put("kind", "memory").put("citation", "only the school was noted");
+            sheet.putObject("source").put("kind", "memory").put("citation", "only the way was noted");
         }
         return out;
     }

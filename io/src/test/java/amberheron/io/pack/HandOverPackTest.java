@@ -353,7 +353,7 @@ class HandOverPackTest {
                                 + "fuse behind the glove box"));
         assertThat(sheet.groups()).filteredOn(g -> g.title().equals("Wire")).singleElement().satisfies(g -> {
             assertThat(g.checks()).extracting(c -> c.subject()).contains("Supply lost on the way");
-            assertThat(g.kept()).contains("Not measured: ").contains("Chart, lines open");
+            assertThat(g.kept()).contains("Not measured: ").contains("Chart, lines not finished");
         });
     }
 
