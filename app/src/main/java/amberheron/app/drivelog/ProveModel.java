@@ -10,8 +10,11 @@ import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.core.drivelog.LogChannel;
 import amberheron.core.finding.Origin;
+import amberheron.core.freeair.SensorNote;
 import amberheron.core.job.Job;
 import amberheron.core.job.Output;
+import amberheron.core.mixture.FuelKind;
+import amberheron.core.plan.Intake;
 import amberheron.io.UnusableInput;
 import amberheron.io.csv.StreamRecorder;
 import amberheron.io.log.DriveLog;
@@ -21,8 +24,10 @@ import amberheron.io.pack.HandOverPack;
 import java.nio.file.Path;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** Model of the Prove station. */
 public final class ProveModel implements StationModel {
@@ -80,10 +85,11 @@ public final class ProveModel implements StationModel {
                     DriveLog log = taken.log();
                     session.edit(say("log %s", log.file()), j -> j.withProving(taken.proved().proving()));
                     view.hold(log.digest(), taken.proved().drive());
+                    String noted = noted(session);
                     String columns = String.join("; ", log.recognition().uses().stream()
                             .filter(u -> u.channel() == LogChannel.CONTROLLER || u.channel() == LogChannel.READER)
                             .map(u -> say("“%s” is %s in %s", u.name(), u.channel().words(), u.quantity())).toList())
-                            + ".";
+                            + "." + noted;
                     return log.leftOut() == 0
                             ? columns
                             : say("%s %s; the first: %s", columns,
@@ -91,6 +97,20 @@ public final class ProveModel implements StationModel {
                                             "%d rows could not be used and were left out", log.leftOut()),
                                     log.faults().getFirst());
                 });
+    }
+
+    /** Dates in the sensor's book what a drive of this engine does to a sensor; returns the words for it. */
+    private static String noted(Session session) {
+        Intake intake = session.job().intake();
+        String sensor = session.job().air().sensor();
+        if (sensor.isBlank()) {
+            return "";
+        }
+        List<SensorNote> notes = session.sensors().of(sensor).driven(intake.fuelKind() == FuelKind.LEADED,
+                intake.burnsOil(), session.today(), session.job().id());
+        notes.forEach(n -> session.sensors().note(sensor, n));
+        return notes.stream().map(n -> say(" In the sensor's book: %s %.0f.", n.kind().words(), n.value()))
+                .collect(Collectors.joining());
     }
 
     /** Takes the installer's word that the file's time is wrong; what was read before stays what it is. */

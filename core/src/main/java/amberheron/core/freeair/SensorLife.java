@@ -73,6 +73,18 @@ public record SensorLife(String number, List<SensorNote> notes) {
                 .filter(i -> jump.test(all.get(i - 1).value(), all.get(i).value())).mapToObj(i -> all.get(i).date());
     }
 
+    /**
+     * Returns what a drive adds to its life: a tank of leaded fuel, a day with oil in the exhaust; each once a day and job.
+     *
+     * @param leaded whether the fuel is
+     * @param oil whether the engine burns oil with it
+     */
+    public List<SensorNote> driven(boolean leaded, boolean oil, LocalDate day, String job) {
+        return Stream.of(Kind.LEADED, Kind.OILY).filter(k -> k == Kind.LEADED ? leaded : oil)
+                .filter(k -> of(k).noneMatch(n -> n.date().equals(day) && n.job().equals(job)))
+                .map(k -> new SensorNote(day, k, 1 + current().last(k).orElse(0.0), job)).toList();
+    }
+
     /** The notes of a kind. */
     public Stream<SensorNote> of(Kind kind) {
         return notes.stream().filter(n -> n.kind() == kind);

@@ -335,6 +335,12 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         return List.copyOf(follows);
     }
 
+    /** Whether its engine burns oil with the fuel, which ages a sensor. */
+    public boolean burnsOil() {
+        Engine.Cycle cycle = engine.cycle();
+        return cycle != null && cycle.burnsOil();
+    }
+
     /** What the fuel means for judging; petrol's until a fuel is chosen. */
     public FuelKind fuelKind() {
         return fuel == null ? FuelKind.PETROL : fuel.kind();
@@ -351,7 +357,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
             follows.add(Message.plain(
                     "Leaded: a sensor lives for hours, not years. Fit it for the session, take it out after, and check it in free air each time."));
         }
-        if (engine.cycle() != null && engine.cycle().burnsOil()) {
+        if (burnsOil()) {
             follows.add(Message.plain(
                     "Oil burns with the fuel: it ages the sensor, so check it in free air often."));
         }

@@ -55,6 +55,20 @@ class SensorLifeTest {
         assertThat(found.covariance()[0][1]).isCloseTo(covariance.get(0, 1), within(1e-12));
     }
 
+    /** Each drive on leaded fuel counts once, however often its log is read, and a new sensor begins at nothing. */
+    @Test
+    void aDriveOnLeadedFuelIsDated() {
+        SensorLife life = life(note(0, Kind.LEADED, 3));
+        assertThat(life.driven(false, false, DAY.plusDays(9), "J")).isEmpty();
+        List<SensorNote> noted = life.driven(true, true, DAY.plusDays(9), "J");
+        assertThat(noted).containsExactly(note(9, Kind.LEADED, 4), note(9, Kind.OILY, 1));
+        SensorLife after = life.with(noted.get(0)).with(noted.get(1));
+        assertThat(after.driven(true, true, DAY.plusDays(9), "J")).as("the same drive read again").isEmpty();
+        assertThat(after.driven(true, false, DAY.plusDays(9), "K")).as("another vehicle's").hasSize(1);
+        assertThat(after.with(note(10, Kind.RENEWED, 1)).driven(true, false, DAY.plusDays(11), "J"))
+                .containsExactly(note(11, Kind.LEADED, 1));
+    }
+
     @Test
     void hoursAreThoseNotedAndBetweenThemTheLine() {
         SensorLife life = life(note(0, Kind.HOURS, 100), note(100, Kind.HOURS, 300));
