@@ -81,7 +81,7 @@ public final class SimulatedController {
         this.wrong = fault == AirFault.WRONG_CALIBRATION
                 ? (random.nextBoolean() ? 1 : -1) * (0.03 + 0.09 * random.nextDouble())
                 : 0;
-        // Trimmed at the factory to this very cell as it was new; one that learns has what it was taught before.
+        // Adjusted at the factory to this very cell as it was new; one that learns has what it was taught before.
         this.learned = (1 + wrong) / (sheet.school().learns() ? cellGain : spread);
     }
 

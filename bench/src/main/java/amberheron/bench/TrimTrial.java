@@ -3,6 +3,7 @@ package amberheron.bench;
 import amberheron.core.drivelog.Drive;
 import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.EngineAsked;
+import amberheron.core.job.Shop;
 import amberheron.core.mixture.FuelKind;
 import amberheron.core.trim.TrimPlan;
 import amberheron.core.trim.TrimPlan.Cell;
@@ -73,7 +74,7 @@ public record TrimTrial(double off, double offUnderLoad, double thermostat, Driv
     public TrimPlan plan(TrimSheet sheet) {
         EngineAsked asked = new EngineAsked(Set.of(), 0.6, 1.5, 0.5, 1.6, 0, null);
         return TrimPlan.of(Objects.requireNonNull(DriveFound.of(drive, asked, List.of()).fuelling()), sheet,
-                new TrimPlan.Asked(Set.of(), List.of())).orElseThrow();
+                new TrimPlan.Asked(Set.of(), List.of(), Shop.USUAL_TRIM)).orElseThrow();
     }
 
     /** The most that a bin's advice is away from what it should be, as a part of the fuel; 0 where none is advised. */

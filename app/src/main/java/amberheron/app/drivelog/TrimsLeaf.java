@@ -4,6 +4,7 @@ import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Cells;
+import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Leaf;
@@ -11,6 +12,7 @@ import amberheron.app.parts.Parts;
 import amberheron.app.parts.TextEntry;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
+import amberheron.core.job.Shop;
 import amberheron.core.trim.TrimPlan;
 import amberheron.core.trim.TrimPlan.Cell;
 import amberheron.core.units.Dimension;
@@ -40,6 +42,7 @@ final class TrimsLeaf implements Leaf {
     private final Label scope = new Label();
     private final TextEntry speeds;
     private final TextEntry loads;
+    private final Choice<Integer> most;
     private final CheckBox leaner = new CheckBox(say("Less fuel at full load too, by 3 %%"));
     private final Node pinned;
     private final Node node;
@@ -63,6 +66,12 @@ final class TrimsLeaf implements Leaf {
                                 t -> TrimModel.read(session, t)),
                         "quiet"));
         ways.setAlignment(Pos.CENTER_LEFT);
+        most = Choice.list(say("Most at once"), "trims.most",
+                List.of(5, 10, 15, 20), m -> say("%d %%", m),
+                () -> (int) Math.round(100 * session.preferences().shop().mostTrim()), m -> {
+                    Shop shop = session.preferences().shop();
+                    session.preferences().shop(shop.withMostTrim(m / 100.0));
+                });
         leaner.setId("trims.leaner");
         leaner.setTooltip(new Tooltip(say("Lean under load destroys engines: on a dynamometer, 3 %% at a time, with "
                 + "exhaust temperature and knock watched.")));
@@ -74,7 +83,7 @@ final class TrimsLeaf implements Leaf {
         beside.setMaxWidth(BIN);
         pinned = Parts.noted(say("How sure, and then how much"), scope, new HBox(16, drawing, beside));
         node = new Columns(300, Parts.card(say("Before it is applied"), findings),
-                Parts.card(say("The shop's own bins"), Parts.evenly(speeds, loads), ways, leaner));
+                Parts.card(say("The shop's own bins"), Parts.evenly(speeds, loads, most), ways, leaner));
     }
 
     private void look(int cell) {
@@ -109,6 +118,7 @@ final class TrimsLeaf implements Leaf {
                         + Figures.text(session, new Measure(e.getValue(), Dimension.DURATION, 0)))
                 .collect(Collectors.collectingAndThen(Collectors.joining(", "),
                         t -> t.isEmpty() ? "" : say("Left out: %s.", t))));
+        most.refresh();
         leaner.setSelected(session.job().roadTest().trims().leaner());
         speeds.refresh();
         loads.refresh();

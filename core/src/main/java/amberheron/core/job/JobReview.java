@@ -156,7 +156,7 @@ public final class JobReview {
                 () -> doubts.flatMap(d -> chainAsSet().map(c -> Trust.of(c, d))), law, reader, scale.get(), doubts);
         List<Finding> against = prove.get().stream().filter(f -> f.verdict() == Verdict.FAIL).toList();
         this.trims = Derived.of(earlier.map(b -> b.trims), () -> trims(against), proving,
-                job.roadTest().trims(), job.engineTraits(), against);
+                job.roadTest().trims(), job.engineTraits(), against, shop.mostTrim());
         this.others = job.outputs().others().stream().map(o -> {
             JobReview alone = earlier.flatMap(b -> b.ofOutput(o.id())).orElse(null);
             return new JobReview(job.withOutputs(new Outputs(List.of(o), o.id())), shop, alone);
@@ -352,7 +352,8 @@ public final class JobReview {
         Fuelling fuelling = found == null ? null : found.fuelling();
         return fuelling == null || !job.fuelKind().heldAtOne()
                 ? Optional.empty()
-                : TrimPlan.of(fuelling, job.roadTest().trims(), new TrimPlan.Asked(job.engineTraits(), against));
+                : TrimPlan.of(fuelling, job.roadTest().trims(),
+                        new TrimPlan.Asked(job.engineTraits(), against, shop.mostTrim()));
     }
 
     /** Returns whether a reading counts as proof: dated, and real, or simulated in the demo's own shop. */

@@ -5,7 +5,7 @@ import static amberheron.core.units.Phrase.word;
 /** State of a link of the signal path. */
 public enum LinkState {
     /** Nothing entered. */
-    OPEN("open"),
+    OPEN("not begun"),
     /** Something entered, something missing. */
     BEGUN("begun"),
     /** Everything measured and within its limits. */

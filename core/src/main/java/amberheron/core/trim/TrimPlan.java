@@ -38,8 +38,8 @@ import org.jspecify.annotations.Nullable;
  */
 public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, List<Cell> cells,
         List<Finding> findings) {
-    /** Greatest advice, as a part of the fuel. */
-    public static final double LIMIT = 0.20;
+    /** Greatest advice that any shop may choose, as a part of the fuel. */
+    public static final double MOST = 0.20;
     /** Need below which a bin is done, as a part of the fuel. */
     public static final double DONE = 0.02;
     /** Distance of mixed driving before any advice, m. */
@@ -62,7 +62,7 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
     private static final double LEANER_SURE = 0.8;
     public static final double LEANER_STEP = 0.03;
     private static final Source PRACTICE = Source.practice(
-            "after about 16 km of mixed riding; at most ±20 %; a cell at its limit twice is a fault; done within 1 to 2 %");
+            "after about 16 km of mixed riding; limited in size by the shop's own figure; a cell at its limit twice is a fault; done within 1 to 2 %");
     private static final Source OWN = Source.memory("how much evidence is enough is our own choice");
 
     /** State of a bin. */
@@ -122,8 +122,9 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
      *
      * @param traits traits of the engine
      * @param against what on the road speaks against any trimming: a reader that lies, an engine that is to be stopped
+     * @param most greatest advice that the shop gives at once, as a part of the fuel
      */
-    public record Asked(Set<EngineTrait> traits, List<Finding> against) {
+    public record Asked(Set<EngineTrait> traits, List<Finding> against, double most) {
         public Asked {
             traits = Set.copyOf(traits);
             against = List.copyOf(against);
@@ -177,11 +178,11 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
         List<Cell> cells = new ArrayList<>();
         for (int i = 0; i < own.size(); i++) {
             boolean loaded = underLoad(fuelling.axis(), own.get(i).load(), highest) >= UNDER_LOAD;
-            cells.add(advised(own, i, speeds.size(), sheet, released, loaded));
+            cells.add(advised(own, i, speeds.size(), sheet, released, loaded, asked.most()));
         }
         distance(fuelling, findings);
         leaner(cells, sheet, findings);
-        far(cells, findings);
+        far(cells, asked.most(), findings);
         return Optional.of(new TrimPlan(fuelling.axis(), speeds, loads, cells, findings));
     }
 
@@ -300,15 +301,16 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
         return spots.stream().mapToDouble(s -> s.seconds() * of.applyAsDouble(s)).sum() / seconds;
     }
 
-    private static Cell advised(List<Cell> all, int i, int wide, TrimSheet sheet, boolean released, boolean loaded) {
+    private static Cell advised(List<Cell> all, int i, int wide, TrimSheet sheet, boolean released, boolean loaded,
+            double most) {
         Cell cell = all.get(i);
         Double need = cell.need();
         if (need == null || cell.state() == State.TOO_LITTLE) {
             return cell;
         }
-        boolean atLimit = Math.abs(need) >= LIMIT;
+        boolean atLimit = Math.abs(need) >= most;
         Double given = sheet.of(cell.speed(), cell.load()).map(TrimSheet.BinTarget::given).orElse(null);
-        boolean again = atLimit && given != null && Math.abs(given) >= LIMIT - 1e-9 && given * need > 0;
+        boolean again = atLimit && given != null && Math.abs(given) >= most - 1e-9 && given * need > 0;
         boolean leaner = loaded && need < -DONE;
         boolean taken = leaner && sheet.leaner() && cell.seconds() >= LEANER_SECONDS && cell.visits() >= LEANER_VISITS
                 && cell.sure() >= LEANER_SURE;
@@ -317,22 +319,23 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
                 : leaner && !taken
                         ? State.LEANER
                         : atLimit ? State.LIMIT : Math.abs(need) <= DONE ? State.DONE : State.ADVISED;
-        double advice = atLimit ? Math.copySign(LIMIT, need) : smoothed(all, i, wide);
+        double advice = atLimit ? Math.copySign(most, need) : smoothed(all, i, wide, most);
         boolean gives = released && (state == State.ADVISED || state == State.LIMIT);
         return new Cell(cell.speed(), cell.load(), cell.seconds(), cell.visits(), cell.lambda(), cell.target(), need,
-                cell.doubt(), cell.sure(), gives ? rounded(leaner ? Math.max(-LEANER_STEP, advice) : advice) : null,
+                cell.doubt(), cell.sure(),
+                gives ? rounded(leaner ? Math.max(-LEANER_STEP, advice) : advice, most) : null,
                 state);
     }
 
-    private static double rounded(double part) {
-        return Math.round(Math.clamp(part, -LIMIT, LIMIT) * 1000) / 1000.0;
+    private static double rounded(double part, double most) {
+        return Math.round(Math.clamp(part, -most, most) * 1000) / 1000.0;
     }
 
     /**
      * Averages a bin's need with its neighbours', each weighted by its certainty, and shrinks the result by the bin's own
      * certainty. Neighbours draw it nearer to nothing, never beyond what it needs itself.
      */
-    private static double smoothed(List<Cell> all, int i, int wide) {
+    private static double smoothed(List<Cell> all, int i, int wide, double most) {
         double weight = 0;
         double sum = 0;
         int x = i % wide;
@@ -342,7 +345,7 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
             Double need = cell == null ? null : cell.need();
             // A neighbour that is itself out of all bounds says nothing of this one.
             if (cell != null && need != null && cell.state() != State.TOO_LITTLE
-                    && (k == 0 || Math.abs(need) < LIMIT)) {
+                    && (k == 0 || Math.abs(need) < most)) {
                 double w = (k == 0 ? 1 : NEIGHBOUR) * cell.sure();
                 weight += w;
                 sum += w * need;
@@ -384,7 +387,7 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
         }
     }
 
-    private static void far(List<Cell> cells, List<Finding> findings) {
+    private static void far(List<Cell> cells, double most, List<Finding> findings) {
         int told = (int) cells.stream().filter(c -> c.need() != null && c.state() != State.TOO_LITTLE).count();
         int faults = count(cells, State.FAULT);
         int limits = count(cells, State.LIMIT);
@@ -398,7 +401,9 @@ public record TrimPlan(LoadAxis axis, List<Double> speeds, List<Double> loads, L
             findings.add(new Finding(TrimCheck.LIMIT, "Bins at their limit", Verdict.WARN,
                     new Measure(limits, Dimension.NUMBER, 0), null,
                     "Give it once and ride again; if it asks again there is a fault.", null,
-                    "more than 20 % asked for", PRACTICE));
+                    Message.of("as much asked for as this shop gives at once, {0}, or more",
+                            new Measure(most, Dimension.FRACTION, 0)),
+                    PRACTICE));
         }
         int done = count(cells, State.DONE);
         double worst = cells.stream().filter(c -> c.state() != State.TOO_LITTLE).map(Cell::need)

@@ -112,7 +112,7 @@ class AirTest {
     @Test
     void aPressureThatDoesNotGoWithTheHeightIsAsked() {
         AirOfDay report = AirOfDay.of(293.15, 0.5, 2500).withPressure(101_300.0);
-        // Trimmed at the factory and in order: it shows the air of the mountain.
+        // Adjusted at the factory and in order: it shows the air of the mountain.
         double shown = Air.atHeight(293.15, 0.5, 2500).shownByFactoryTrim();
         FreeAirCheck check = Controllers.check(Controllers.FACTORY, shown, null, 90.0, LocalDate.of(2026, 5, 1), "")
                 .withToday(report);

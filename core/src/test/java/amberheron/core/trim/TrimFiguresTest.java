@@ -28,7 +28,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** The figures of a plan, worked out by hand from spots that are known, as docs/methods.md has them. */
 class TrimFiguresTest {
-    private static final Asked NOTHING_AGAINST = new Asked(Set.of(), List.of());
+    private static final Asked NOTHING_AGAINST = new Asked(Set.of(), List.of(), TrimPlan.MOST);
     /** Cruise at λ 1 everywhere: far below full load. */
     private static final TrimSheet BINS = new TrimSheet(List.of(1000.0, 2000.0, 3000.0), List.of(30_000.0, 40_000.0),
             List.of());
@@ -139,6 +139,16 @@ class TrimFiguresTest {
         assertThat(plan(BINS, spot(2000, 30_000, 10, 2, lambda)).cell(1, 0).state()).isEqualTo(state);
     }
 
+    /** How much is given at once is the shop's own figure. */
+    @Test
+    void aShopThatGivesTenPercentGivesNoMore() {
+        TrimPlan plan = TrimPlan.of(new Fuelling(LoadAxis.PRESSURE, List.of(spot(2000, 30_000, 10, 2, 1.12)), Map.of(),
+                20_000.0, null), BINS, new Asked(Set.of(), List.of(), 0.10)).orElseThrow();
+        assertThat(plan.cell(1, 0).state()).isEqualTo(State.LIMIT);
+        assertThat(plan.cell(1, 0).advice()).isEqualTo(0.10);
+        assertThat(finding(plan, TrimCheck.LIMIT).working().metric()).contains("10 %");
+    }
+
     @ParameterizedTest
     @CsvSource({"0.2, FAULT", "0.199, LIMIT", "-0.2, LIMIT", ", LIMIT"})
     void onlyWhatWasGivenInFullTheSameWayMakesAFault(@Nullable Double given, State state) {
@@ -173,11 +183,13 @@ class TrimFiguresTest {
         Fuelling fuelling = new Fuelling(LoadAxis.THROTTLE,
                 List.of(spot(2000, 0.2, 10, 2, 1), spot(2000, 1, 10, 2, 1)), Map.of(), null, null);
         TrimSheet sheet = new TrimSheet(List.of(2000.0), List.of(0.2, 1.0), List.of());
-        TrimPlan boosted = TrimPlan.of(fuelling, sheet, new Asked(Set.of(EngineTrait.BOOSTED), List.of()))
+        TrimPlan boosted = TrimPlan
+                .of(fuelling, sheet, new Asked(Set.of(EngineTrait.BOOSTED), List.of(), TrimPlan.MOST))
                 .orElseThrow();
         assertThat(boosted.cell(0, 0).target()).isEqualTo(1);
         assertThat(boosted.cell(0, 1).target()).isCloseTo(0.78, within(1e-12));
-        TrimPlan carburettor = TrimPlan.of(fuelling, sheet, new Asked(Set.of(EngineTrait.CARBURETTOR), List.of()))
+        TrimPlan carburettor = TrimPlan
+                .of(fuelling, sheet, new Asked(Set.of(EngineTrait.CARBURETTOR), List.of(), TrimPlan.MOST))
                 .orElseThrow();
         assertThat(carburettor.cell(0, 0).target()).isCloseTo(13 / 14.7, within(1e-12));
         assertThat(carburettor.cell(0, 1).target()).isCloseTo(12 / 14.7, within(1e-12));
@@ -228,7 +240,7 @@ class TrimFiguresTest {
         Finding lies = new Finding(TrimCheck.SETTLED, "The reader", Verdict.FAIL, null, null, "lies", null, "",
                 Source.practice("x")).named(Message.plain("The reader"));
         TrimPlan held = TrimPlan.of(new Fuelling(LoadAxis.PRESSURE, List.of(spot(2000, 30_000, 10, 2, 1.1)), Map.of(),
-                20_000.0, null), BINS, new Asked(Set.of(), List.of(lies))).orElseThrow();
+                20_000.0, null), BINS, new Asked(Set.of(), List.of(lies), TrimPlan.MOST)).orElseThrow();
         assertThat(held.released()).isFalse();
         assertThat(held.cell(1, 0).state()).isEqualTo(State.ADVISED);
         assertThat(held.cell(1, 0).advice()).isNull();

@@ -31,7 +31,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class TrimPlanTest {
     private static final EngineAsked ASKED = new EngineAsked(Set.of(), 0.62, 1.38, 0.5, 1.6, 0, null);
-    private static final TrimPlan.Asked NOTHING_AGAINST = new TrimPlan.Asked(Set.of(), List.of());
+    private static final TrimPlan.Asked NOTHING_AGAINST = new TrimPlan.Asked(Set.of(), List.of(), TrimPlan.MOST);
     private static final TrimSheet BINS = new TrimSheet(List.of(1000.0, 2000.0, 3000.0, 4000.0),
             List.of(30_000.0, 45_000.0, 60_000.0), List.of());
 
@@ -78,7 +78,7 @@ class TrimPlanTest {
     @Test
     void aCarburettorIsLeftToCruiseRich() {
         TrimPlan plan = plan(driven(0, 360, 0.004), BINS,
-                new TrimPlan.Asked(Set.of(EngineTrait.CARBURETTOR), List.of()));
+                new TrimPlan.Asked(Set.of(EngineTrait.CARBURETTOR), List.of(), TrimPlan.MOST));
         // At λ 1 it is 14.7 / 13 - 1 leaner than it cruises.
         assertThat(plan.cell(0, 0).need()).isCloseTo(0.131, within(0.005));
     }
@@ -92,7 +92,7 @@ class TrimPlanTest {
     void nothingIsAdvisedBeyondItsLimit(@ForAll @DoubleRange(min = -0.35, max = 0.35) double off) {
         plan(driven(off, 360, 0.01), BINS, NOTHING_AGAINST).cells().forEach(c -> {
             if (c.advice() != null) {
-                assertThat(Math.abs(c.advice())).isLessThanOrEqualTo(TrimPlan.LIMIT);
+                assertThat(Math.abs(c.advice())).isLessThanOrEqualTo(TrimPlan.MOST);
                 assertThat(c.advice() * Objects.requireNonNull(c.need())).isGreaterThanOrEqualTo(0);
             }
         });
@@ -149,7 +149,7 @@ class TrimPlanTest {
         assertThat(plan.cell(2, 1).need()).isCloseTo(-0.038, within(1e-9));
         assertThat(plan.cell(2, 1).advice()).isBetween(-0.038, -0.03);
         assertThat(plan.cell(2, 0).state()).isEqualTo(State.LIMIT);
-        assertThat(plan.cell(2, 0).advice()).isEqualTo(-TrimPlan.LIMIT);
+        assertThat(plan.cell(2, 0).advice()).isEqualTo(-TrimPlan.MOST);
         TrimSheet given = plan.given(BINS);
         assertThat(plan(seen, given, NOTHING_AGAINST).cell(2, 0).state()).isEqualTo(State.FAULT);
     }
@@ -177,7 +177,8 @@ class TrimPlanTest {
     void whileTheNumberLiesNothingIsAdvised() {
         Finding lies = new Finding(LogCheck.BIAS, "Offset at λ 1", Verdict.FAIL, null, null, "The reader reads lean.",
                 null, "", Source.practice("made up for the test"));
-        TrimPlan held = plan(driven(0.06, 360, 0.004), BINS, new TrimPlan.Asked(Set.of(), List.of(lies)));
+        TrimPlan held = plan(driven(0.06, 360, 0.004), BINS,
+                new TrimPlan.Asked(Set.of(), List.of(lies), TrimPlan.MOST));
         assertThat(held.released()).isFalse();
         assertThat(held.cells()).allMatch(c -> c.advice() == null);
     }

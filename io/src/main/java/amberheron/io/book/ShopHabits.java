@@ -6,6 +6,7 @@ import amberheron.core.placement.PlaceSchools.BankSchool;
 import amberheron.core.placement.PlaceSchools.CatalystSchool;
 import amberheron.core.placement.TiltSchool;
 import amberheron.core.scaling.OutputLaw;
+import amberheron.core.trim.TrimPlan;
 import amberheron.io.TextFiles;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
@@ -29,25 +30,30 @@ public final class ShopHabits {
     /** Identity of the book. */
     static final String BOOK = "book";
     private static final String MONTHS = "recalibrate.months";
+    private static final String MOST_TRIM = "trims.most";
     /** Edition of the rules; the next one whenever they judge otherwise, so that every job is judged anew. */
-    private static final int RULES = 2;
+    private static final int RULES = 3;
 
     private ShopHabits() {
     }
 
     /** Returns whether all bays share what is kept under a name; else it belongs to this bay. */
     static boolean isOfShop(String name) {
-        return name.startsWith("school.") || Set.of(MONTHS, DEMO, BOOK, NAME, PAPER).contains(name);
+        return name.startsWith("school.") || Set.of(MONTHS, MOST_TRIM, DEMO, BOOK, NAME, PAPER).contains(name);
     }
 
     /** The habits kept under these names. */
     public static Shop read(Map<String, String> kept, List<OutputLaw> laws) {
         PlaceSchools ours = PlaceSchools.OURS;
         String months = kept.getOrDefault(MONTHS, "");
+        String percent = kept.getOrDefault(MOST_TRIM, "");
         return new Shop(laws,
                 new PlaceSchools(one(TiltSchool.values(), kept.get(TILT), ours.tilt()),
                         one(CatalystSchool.values(), kept.get(CATALYST), ours.catalyst()),
                         one(BankSchool.values(), kept.get(BANK), ours.bank())),
+                percent.matches("[1-9]\\d?")
+                        ? Math.min(TrimPlan.MOST, Integer.parseInt(percent) / 100.0)
+                        : Shop.USUAL_TRIM,
                 months.matches("[1-9]\\d?") ? Integer.parseInt(months) : Shop.USUAL_MONTHS,
                 "yes".equals(kept.get(DEMO)), null);
     }
@@ -55,7 +61,8 @@ public final class ShopHabits {
     /** Names and values to keep them under. */
     public static Map<String, String> written(Shop shop) {
         return Map.of(TILT, shop.schools().tilt().name(), CATALYST, shop.schools().catalyst().name(), BANK,
-                shop.schools().bank().name(), MONTHS, String.valueOf(shop.recalibrateMonths()));
+                shop.schools().bank().name(), MONTHS, String.valueOf(shop.recalibrateMonths()), MOST_TRIM,
+                String.valueOf(Math.round(100 * shop.mostTrim())));
     }
 
     /** Lists everything that a job is judged by, except the laws. */

@@ -83,7 +83,7 @@ public final class TrimCsv {
             if (target != null && !(target > 0.4 && target < 2)) {
                 throw row.fault(say("target: found %s, expected λ of 0.4 to 2", target));
             }
-            if (advice != null && Math.abs(advice) > 100 * TrimPlan.LIMIT + 1e-9) {
+            if (advice != null && Math.abs(advice) > 100 * TrimPlan.MOST + 1e-9) {
                 throw row.fault(say("advice: found %s, expected at most ±20 %%", advice));
             }
             told.add(new BinTarget(speed, si, target, advice == null ? null : advice / 100));

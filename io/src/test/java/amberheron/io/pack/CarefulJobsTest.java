@@ -99,7 +99,8 @@ class CarefulJobsTest {
     void isSignedOnlyAsACarefulInstallerWould(Case each) {
         JsonNode said = each.said();
         JobDocument document = JobDocument.parse("SB-014.json", document(said.get("set")));
-        Shop shop = new Shop(Catalogue.shipped().laws(), Shop.of(List.of()).schools(), Shop.USUAL_MONTHS,
+        Shop shop = new Shop(Catalogue.shipped().laws(), Shop.of(List.of()).schools(), Shop.USUAL_TRIM,
+                Shop.USUAL_MONTHS,
                 true, DAY);
         JobReview review = new JobReview(document.job(), shop);
         JsonNode stations = JSON.readTree(ResultJson.review(review)).get("stations");

@@ -367,7 +367,7 @@ class HandOverPackTest {
     void anEmptyJobMakesASheetThatClaimsNothing() throws IOException {
         List<Path> files = write(Job.empty("N"));
         assertThat(Files.readString(named(files, "-tuner.html"))).contains("no check points taken");
-        assertThat(Files.readString(named(files, "-owner.html"))).contains("Not proven: Plan (open)")
+        assertThat(Files.readString(named(files, "-owner.html"))).contains("Not proven: Plan (not begun)")
                 .contains("not handed over yet").doesNotContain("Every link from");
     }
 

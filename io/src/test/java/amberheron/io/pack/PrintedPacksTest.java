@@ -67,7 +67,8 @@ class PrintedPacksTest {
     @CsvSource({"SB-014, false", "SB-015, false", "SB-016, true"})
     void whatIsPrintedIsWhatWasReadAndFoundRight(String id, boolean american) throws IOException {
         JobDocument document = JobDocument.parse(id, resource(id + ".json"));
-        Shop shop = new Shop(Catalogue.shipped().laws(), Shop.of(List.of()).schools(), Shop.USUAL_MONTHS, true, DAY);
+        Shop shop = new Shop(Catalogue.shipped().laws(), Shop.of(List.of()).schools(), Shop.USUAL_TRIM,
+                Shop.USUAL_MONTHS, true, DAY);
         UnitChoice units = american ? new UnitChoice(true, true, true, true) : UnitChoice.METRIC;
         List<String> printed = new ArrayList<>();
         for (Path file : HandOverPack.write(document, new JobReview(document.job(), shop), units, ShopCard.NONE,
