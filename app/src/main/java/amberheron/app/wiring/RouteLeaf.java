@@ -18,6 +18,7 @@ import amberheron.core.harness.HarnessField;
 import amberheron.core.harness.Route;
 import amberheron.core.harness.Route.Facing;
 import amberheron.core.harness.Route.Passage;
+import amberheron.core.harness.Route.Seat;
 import amberheron.core.harness.Route.Waypoint;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
@@ -97,7 +98,10 @@ final class RouteLeaf implements Leaf {
                                 fields.list(say("Cable before it"), HarnessField.DRIP_LOOP.path(), List.of(false, true),
                                         on -> on ? say("loops lower") : say("runs straight"),
                                         w -> w.harness().route().spray().dripLoop(),
-                                        (w, v) -> route(w, r -> r.withSpray(p -> p.withDripLoop(v)))))),
+                                        (w, v) -> route(w, r -> r.withSpray(p -> p.withDripLoop(v))))),
+                        fields.list(say("The controller sits"), HarnessField.SEAT.path(), List.of(Seat.values()),
+                                Seat::words, w -> w.harness().route().spray().seat(),
+                                (w, v) -> route(w, r -> r.withSpray(p -> p.withSeat(v))))),
                         Parts.card(say("Against the rules"), findings)));
     }
 

@@ -22,6 +22,7 @@ public enum HarnessCheck implements CheckId {
     ROUTE_BEND("route.bend"),
     ROUTE_HOLE("route.hole"),
     ROUTE_SPRAY("route.spray"),
+    ROUTE_SEAT("route.seat"),
     WIRED_DROP("wired.drop");
 
     private final String key;

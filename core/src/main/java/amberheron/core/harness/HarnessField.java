@@ -40,6 +40,7 @@ public enum HarnessField implements Property {
     HOLE("wire.route.hole", "the hole"),
     LOOKED_BEHIND("wire.route.behind", "a look behind"),
     FACING("wire.route.facing", "which way the plug looks"),
+    SEAT("wire.route.seat", "where the controller sits"),
     DRIP_LOOP("wire.route.drip", "a loop before the plug");
 
     private final String path;

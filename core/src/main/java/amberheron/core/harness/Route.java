@@ -21,7 +21,7 @@ import org.jspecify.annotations.Nullable;
 public record Route(List<Waypoint> points, Lengths lengths, @Nullable Double cable, Firewall firewall, Spray spray) {
     /** A route of which nothing is measured. */
     public static final Route UNMEASURED = new Route(List.of(), new Lengths(null, null, null, null), null,
-            new Firewall(null, null, null, false), new Spray(null, false));
+            new Firewall(null, null, null, false), new Spray(null, false, null));
 
     /** How the cable goes through metal. */
     public enum Passage {
@@ -37,6 +37,25 @@ public record Route(List<Waypoint> points, Lengths lengths, @Nullable Double cab
         }
 
         /** The trade's words. */
+        public String words() {
+            return word(words);
+        }
+    }
+
+    /** Where a controller sits. */
+    public enum Seat {
+        LEAD_DOWN("dry and cool, its lead going down"),
+        LEAD_UP("dry and cool, its lead going up"),
+        HOT("too hot for a hand"),
+        WET("spray or washing reaches it");
+
+        private final String words;
+
+        Seat(String words) {
+            this.words = words;
+        }
+
+        /** The words for it. */
         public String words() {
             return word(words);
         }
@@ -133,18 +152,23 @@ public record Route(List<Waypoint> points, Lengths lengths, @Nullable Double cab
     }
 
     /**
-     * How the plug is kept dry.
+     * How plug and controller are kept dry.
      *
      * @param facing which way the sensor's plug looks; null until said
      * @param dripLoop whether the cable hangs lower than the plug before it rises, so that water drips off
+     * @param seat where the controller sits; null until said
      */
-    public record Spray(@Nullable Facing facing, boolean dripLoop) {
+    public record Spray(@Nullable Facing facing, boolean dripLoop, @Nullable Seat seat) {
         public Spray withFacing(@Nullable Facing value) {
-            return new Spray(value, dripLoop);
+            return new Spray(value, dripLoop, seat);
         }
 
         public Spray withDripLoop(boolean value) {
-            return new Spray(facing, value);
+            return new Spray(facing, value, seat);
+        }
+
+        public Spray withSeat(@Nullable Seat value) {
+            return new Spray(facing, dripLoop, value);
         }
     }
 

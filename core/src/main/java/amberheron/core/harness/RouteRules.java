@@ -9,6 +9,7 @@ import amberheron.core.finding.Source;
 import amberheron.core.finding.Verdict;
 import amberheron.core.harness.Route.Facing;
 import amberheron.core.harness.Route.Passage;
+import amberheron.core.harness.Route.Seat;
 import amberheron.core.harness.Route.Waypoint;
 import amberheron.core.parts.Address;
 import amberheron.core.placement.Clearance;
@@ -39,6 +40,8 @@ public final class RouteRules {
             .memory("100 mm at each end; that both ends keep a loop to be unplugged is common practice");
     private static final Source HOLE = Source
             .practice("grommet at the firewall, the connector's size decides the hole, look behind before drilling");
+    private static final Source SEAT = Source
+            .practice("the controller lives dry and cool, its lead downhill from it");
     private static final Source SPRAY = Source.practice("connector turned away from spray, loops to drip from");
 
     /** Least difference between the hole in the metal and the connector, since a grommet lines the hole, m; from memory. */
@@ -62,6 +65,7 @@ public final class RouteRules {
         bend(route, radius).ifPresent(findings::add);
         findings.add(hole(route));
         findings.add(spray(route));
+        seat(route).ifPresent(findings::add);
         return List.copyOf(findings);
     }
 
@@ -231,6 +235,24 @@ public final class RouteRules {
                                     ? "Measure the connector across its widest, and the hole."
                                     : "The connector passes, and the edge is lined.";
         };
+    }
+
+    /** Judges where the controller sits, once that is said. */
+    private static Optional<Finding> seat(Route route) {
+        Seat seat = route.spray().seat();
+        return Optional.ofNullable(seat).map(s -> new Finding(HarnessCheck.ROUTE_SEAT, "Where the controller sits",
+                switch (s) {
+                    case LEAD_DOWN -> Verdict.PASS;
+                    case LEAD_UP -> Verdict.WARN;
+                    case HOT, WET -> Verdict.FAIL;
+                }, null, null, switch (s) {
+                    case LEAD_DOWN -> "Dry and cool, and water runs away from it.";
+                    case LEAD_UP -> "Water runs down the lead into it: turn it, or lay the lead in a loop below it.";
+                    case HOT ->
+                        "What a hand does not stand ages it, and its readings drift: into the cabin, or to the cool side.";
+                    case WET ->
+                        "Water in it ends it, and before that it lies: into the cabin, or behind a cover that drains.";
+                }, null, "looked at where it is fastened", SEAT).asking(HarnessField.SEAT.address()));
     }
 
     private static Finding spray(Route route) {

@@ -2,6 +2,7 @@ package amberheron.core.job;
 
 import amberheron.core.placement.PlaceSchools;
 import amberheron.core.scaling.OutputLaw;
+import amberheron.core.units.Sane;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -24,6 +25,7 @@ public record Shop(List<OutputLaw> laws, PlaceSchools schools, double mostTrim, 
     public static final double USUAL_TRIM = 0.15;
 
     public Shop {
+        Sane.PART.check("mostTrim", mostTrim);
         laws = List.copyOf(laws);
     }
 

@@ -325,4 +325,13 @@ class HarnessTest {
         return finding(HarnessRules.judge(Harness.NONE.withAsWired(wired), List.of(), List.of(), HEATER), "wired.drop")
                 .verdict();
     }
+
+    /** Said or not: what nobody said is not judged, and what is too hot or wet is not to be signed. */
+    @ParameterizedTest
+    @CsvSource({"LEAD_DOWN, PASS", "LEAD_UP, WARN", "HOT, FAIL", "WET, FAIL"})
+    void theControllerLivesDryAndCool(Route.Seat seat, Verdict verdict) {
+        assertThat(RouteRules.judge(ROUTE)).noneMatch(f -> f.check().is(HarnessCheck.ROUTE_SEAT));
+        assertThat(finding(RouteRules.judge(ROUTE.withSpray(p -> p.withSeat(seat))), "route.seat").verdict())
+                .isEqualTo(verdict);
+    }
 }

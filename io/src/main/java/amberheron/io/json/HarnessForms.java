@@ -84,7 +84,8 @@ final class HarnessForms {
 
     private static final RecordForm<Route.Spray> SPRAY = RecordForm.of(Route.Spray::new,
             choiceOrNull("facing", Route.Spray::facing, Route.Facing.values()).called(HarnessField.FACING),
-            flag("dripLoop", Route.Spray::dripLoop).called(HarnessField.DRIP_LOOP));
+            flag("dripLoop", Route.Spray::dripLoop).called(HarnessField.DRIP_LOOP),
+            choiceOrNull("controllerSits", Route.Spray::seat, Route.Seat.values()).called(HarnessField.SEAT));
 
     private static final RecordForm<Route> ROUTE = RecordForm.of(Route::new,
             numbered("points", Route::points, WAYPOINT, Route.Waypoint::id, Route.Waypoint::withId),

@@ -151,7 +151,8 @@ class JobDocumentProperties {
                 maybe(random, 0.01),
                 new Route.Firewall(maybe(random, 0.03), maybe(random, 0.03), perhaps(random, Route.Passage.values()),
                         random.nextBoolean()),
-                new Route.Spray(perhaps(random, Route.Facing.values()), random.nextBoolean()));
+                new Route.Spray(perhaps(random, Route.Facing.values()), random.nextBoolean(),
+                        perhaps(random, Route.Seat.values())));
         Joints joints = new Joints(perhaps(random, Joints.JointSchool.values()), Set.of(random.nextInt(6)),
                 List.of(new Joints.Test(words(random), maybe(random, 1e-6), maybe(random, 90), maybe(random, 0.01))));
         AsWired wired = new AsWired(maybe(random, 12), maybe(random, 12),
