@@ -106,6 +106,8 @@ class AdviceCasesTest {
                         "Source, engine running: More than a controller stands",
                         j -> j.withWiring(j.wiring().withSources(j.wiring().sources().stream()
                                 .map(s -> s.withVolts(KeyState.RUNNING, 17.2)).toList()))),
+                at(scale, Station.SCALE, "Write the sheet.", "there is nothing to scale",
+                        j -> byLink(j, 14.7)),
                 at(scale, Station.SCALE, "Write the sheet.", "Shown agrees with true at 5 points over the range.",
                         j -> j),
                 at(prove, Station.PROVE, "Write the sheet.", "What this reader shows cannot be logged.",

@@ -57,7 +57,8 @@ final class ScaleAdvice {
     }
 
     Advice advice() {
-        return Advice.first(this::wiringWrong, this::noLaw, this::noReader, this::noVoltsShared, this::wiringUnfinished,
+        return Advice.first(this::notNeeded, this::wiringWrong, this::noLaw, this::noReader, this::noVoltsShared,
+                this::wiringUnfinished,
                 this::nothingApplied, this::undecided, this::groundsShift, this::linkLies, this::settingNotedWrong,
                 this::tooFewPoints, this::anotherReader, this::lawUnread, this::stillOpen, this::agrees)
                 .with(Message.NONE, checked(), caution());
@@ -101,6 +102,13 @@ final class ScaleAdvice {
 
     private Action chooseReader() {
         return new Action(say("Choose the reader"), () -> session.seek(ScaleField.READER.address()));
+    }
+
+    private Optional<Case> notNeeded() {
+        Onward onward = Onward.from(session);
+        return Case.when(session.review().state(Station.SCALE) == LinkState.NOT_NEEDED,
+                () -> new Case(onward.next(), onward.action(), plain(
+                        "Numbers get to every reader, no volts: there is nothing to scale. What was noted here is kept.")));
     }
 
     /** Whatever is read over wires that are wrong has to be read again. */

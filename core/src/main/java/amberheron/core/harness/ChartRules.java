@@ -1,6 +1,7 @@
 package amberheron.core.harness;
 
 import static amberheron.core.finding.Finding.Relation.AT_MOST;
+import static amberheron.core.units.Phrase.capital;
 
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Finding.Limit;
@@ -97,7 +98,7 @@ public final class ChartRules {
                         : Message.of("Tell apart by continuity before joining. {0}.",
                                 Message.joined("; ", open.stream()
                                         .map(t -> Message.of("{0}: two or more are {1} ({2})",
-                                                Message.plain(t.where().words()),
+                                                Message.plain(capital(t.where().words())),
                                                 Message.plain(t.colour().words()), tags(t.wires())))
                                         .toList())),
                 "groups of one colour at one end in which a wire is not confirmed", CHART)

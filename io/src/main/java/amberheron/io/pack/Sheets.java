@@ -16,10 +16,12 @@ import amberheron.core.job.JobReview;
 import amberheron.core.job.Output;
 import amberheron.core.job.Station;
 import amberheron.core.mixture.Bands;
+import amberheron.core.mixture.FuelKind;
 import amberheron.core.mixture.MixtureScale;
 import amberheron.core.placement.Candidate;
 import amberheron.core.placement.FittingProcedure;
 import amberheron.core.plan.Engine;
+import amberheron.core.plan.Intake;
 import amberheron.core.plan.Step;
 import amberheron.core.plan.StepId;
 import amberheron.core.scaling.OutputLaw;
@@ -215,9 +217,16 @@ public final class Sheets {
                         say("Do not watch the number while driving: the passenger or the log does."),
                         say("Do not unplug the sensor with the ignition on."),
                         new Wording(units, job.stoich()).text(job.wiring().heater().unpowered()),
-                        say("Do not tune by the number before it has warmed up; do not use leaded or oily fuel."),
+                        spoils(job.intake())
+                                ? say("Do not tune by the number before it has warmed up.")
+                                : say("Do not tune by the number before it has warmed up; do not use leaded or oily fuel."),
                         say("Do not cut or join the tagged wires: the next mechanic needs them."))),
                 Section.facts(say("When to come back"), comeBack())), List.of());
+    }
+
+    /** Whether what this engine burns ages a sensor in any case, or comes from a pump that has nothing else. */
+    private static boolean spoils(Intake intake) {
+        return intake.burnsOil() || intake.fuelKind() == FuelKind.LEADED || intake.fuelKind() == FuelKind.DIESEL;
     }
 
     private List<Fact> comeBack() {
