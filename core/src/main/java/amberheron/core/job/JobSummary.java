@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -108,7 +109,7 @@ public record JobSummary(String id, String vehicle, Map<Station, LinkState> stat
             return new Standing(Waiting.CUSTOMER, say("exhaust: %s", job.intake().condition().words()));
         }
         if (next.isEmpty()) {
-            return new Standing(Waiting.FINISHED, say("every step is done"));
+            return ticked(review);
         }
         if (hold != null) {
             return new Standing(hold, say("put on hold; next: %s", next.get().title()));
@@ -128,6 +129,23 @@ public record JobSummary(String id, String vehicle, Map<Station, LinkState> stat
             default -> Waiting.NOTHING;
         };
         return new Standing(on, say("next: %s", next.get().title()));
+    }
+
+    /** A job of which every step is done: finished, unless a link of it is out of tolerance. */
+    private static Standing ticked(JobReview review) {
+        List<Station> wrong = Arrays.stream(Station.values())
+                .filter(s -> review.state(s) == LinkState.OUT_OF_TOLERANCE).toList();
+        List<Station> unproven = EnumSet.range(Station.PLACE, Station.PROVE).stream()
+                .filter(s -> !review.state(s).done()).toList();
+        return !wrong.isEmpty()
+                ? new Standing(Waiting.NOTHING, say("every step is ticked, but out of tolerance: %s", titles(wrong)))
+                : new Standing(Waiting.FINISHED, unproven.isEmpty()
+                        ? say("every step is done")
+                        : say("every step is ticked; not proven: %s", titles(unproven)));
+    }
+
+    private static String titles(List<Station> stations) {
+        return String.join(", ", stations.stream().map(Station::title).toList());
     }
 
     /** The day its free-air check is due again, for a shop that repeats it after so many months. */

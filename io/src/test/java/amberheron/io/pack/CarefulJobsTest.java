@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import amberheron.core.finding.Finding;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.JobSummary;
+import amberheron.core.job.LinkState;
 import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
+import amberheron.core.job.Waiting;
 import amberheron.core.plan.Step;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.catalogue.Catalogue;
@@ -15,6 +17,7 @@ import amberheron.io.json.ResultJson;
 import java.io.IOException;
 import java.io.InputStream;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.Stream;
@@ -113,6 +116,9 @@ class CarefulJobsTest {
                 .containsAll(because.getValue().valueStream().map(JsonNode::asString).toList()));
         said.path("first").propertyStream().forEach(first -> assertThat(
                 stations.at("/" + first.getKey() + "/because/0").asString()).isEqualTo(first.getValue().asString()));
+        boolean broken = Arrays.stream(Station.values()).anyMatch(s -> review.state(s) == LinkState.OUT_OF_TOLERANCE);
+        assertThat(broken && JobSummary.of(review).on() == Waiting.FINISHED).as("finished, and not to be signed")
+                .isFalse();
         String told = told(review);
         said.path("says").valueStream().forEach(words -> assertThat(told).contains(words.asString()));
         said.path("never").valueStream().forEach(
