@@ -4,6 +4,7 @@ import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Phrase.word;
 
+import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
@@ -139,11 +140,13 @@ final class CoachLeaf implements Leaf {
         formats.addAll(session.catalogue().streams());
         format.getItems().setAll(formats);
         format.setConverter(Parts.named(StreamFormat::name));
+        Choice.foundByWord(format);
         format.setValue(StreamFormat.OWN);
         format.setId("air.format");
         format.setAccessibleText(say("Form of what it sends"));
         fault.getItems().setAll(AirFault.values());
         fault.setConverter(Parts.named(AirFault::words));
+        Choice.foundByWord(fault);
         fault.setValue(AirFault.NONE);
         fault.setId("air.fault");
         fault.setAccessibleText(say("What is wrong with the simulated controller"));

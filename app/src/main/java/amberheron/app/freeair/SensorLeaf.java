@@ -5,6 +5,7 @@ import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Phrase.word;
 
 import amberheron.app.parts.Cells;
+import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
@@ -74,6 +75,7 @@ final class SensorLeaf implements Leaf {
         fields.with(sensor::refresh);
         kind.getItems().setAll(Kind.values());
         kind.setConverter(Parts.named(Kind::words));
+        Choice.foundByWord(kind);
         kind.setValue(Kind.GAIN);
         kind.setId("air.note.kind");
         kind.setAccessibleText(say("What is noted"));

@@ -1,25 +1,27 @@
 package amberheron.app.parts;
 
+import static amberheron.core.units.Phrase.say;
+
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
-import java.util.OptionalInt;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
-import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.TraversalDirection;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.control.skin.ComboBoxListViewSkin;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.Font;
 import javafx.scene.text.Text;
+import javafx.stage.PopupWindow;
 import org.jspecify.annotations.Nullable;
 
 /** A choice of one value: of a few as buttons side by side, of many as a list that opens. */
@@ -38,7 +40,10 @@ public final class Choice<T> extends VBox implements Refreshed {
     private final @Nullable ComboBox<T> list;
     /** Width of its widest words, in ems. */
     private final double widest;
+    private final Label note = Parts.text("", "soft");
     private boolean refreshing;
+    /** Whether what stands in the list was typed and is not kept yet. */
+    private boolean typed;
 
     /**
      * A choice.
@@ -72,6 +77,7 @@ public final class Choice<T> extends VBox implements Refreshed {
             Supplier<@Nullable T> read, Consumer<T> pick, boolean side) {
         this.read = read;
         this.values = List.copyOf(values);
+        Parts.show(note, false);
         // A name that wraps would be measured at no width at all.
         Label label = Parts.name(name);
         getStyleClass().add("entry");
@@ -97,7 +103,7 @@ public final class Choice<T> extends VBox implements Refreshed {
                     e.consume();
                 }
             });
-            foundByLetter(row, buttons);
+            foundByWord(row, buttons);
             getChildren().addAll(label, row);
             setId(key);
         } else {
@@ -110,6 +116,7 @@ public final class Choice<T> extends VBox implements Refreshed {
             box.setMaxWidth(Double.MAX_VALUE);
             widest = values.stream().map(words).mapToDouble(Choice::ems).max().orElse(0);
             box.setStyle(atLeast(LONG, ROOM));
+            TypedWord word = TypedWord.on(box);
             Runnable taken = () -> {
                 T now = box.getValue();
                 if (!refreshing && now != null && !now.equals(read.get())) {
@@ -122,18 +129,15 @@ public final class Choice<T> extends VBox implements Refreshed {
                     taken.run();
                 }
             });
-            box.setOnHidden(e -> taken.run());
-            box.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
-                if (e.getCode() == KeyCode.ESCAPE && box.isShowing()) {
-                    box.setValue(read.get());
-                }
+            box.setOnHidden(e -> {
+                word.forget();
+                taken.run();
             });
-            box.addEventHandler(KeyEvent.KEY_TYPED, e -> named(e.getCharacter(),
-                    values.stream().map(words).toList(), box.getSelectionModel().getSelectedIndex()).ifPresent(
-                            i -> box.getSelectionModel().select(i)));
+            box.setOnShown(e -> escapable(box));
+            typedInto(box, word, taken);
             list = box;
             label.setLabelFor(box);
-            getChildren().addAll(label, box);
+            getChildren().addAll(label, box, note);
         }
     }
 
@@ -148,22 +152,100 @@ public final class Choice<T> extends VBox implements Refreshed {
         return String.format(Locale.ROOT, "-fx-min-width: %.1fem;", Math.min(widest, most) + room);
     }
 
-    /** A letter typed on one of several buttons goes to the next that begins with it. */
-    public static void foundByLetter(Node row, List<? extends ButtonBase> buttons) {
+    /** What is typed on one of several buttons goes to the one of that name. */
+    public static void foundByWord(Node row, List<? extends ButtonBase> buttons) {
+        TypedWord word = TypedWord.on(row);
         row.addEventHandler(KeyEvent.KEY_TYPED, e -> {
             int at = buttons.stream().filter(ButtonBase::isFocused).map(buttons::indexOf).findFirst().orElse(-1);
-            named(e.getCharacter(), buttons.stream().map(ButtonBase::getText).toList(), at)
+            word.typed(e.getCharacter(), buttons.stream().map(ButtonBase::getText).toList(), at)
                     .ifPresent(i -> buttons.get(i).requestFocus());
         });
     }
 
-    /** The next of some names that begins with what was typed, after the one at a place. */
-    private static OptionalInt named(String typed, List<String> names, int at) {
-        String begins = typed.toLowerCase(Locale.ROOT);
-        return typed.isBlank()
-                ? OptionalInt.empty()
-                : IntStream.rangeClosed(1, names.size()).map(i -> (at + i) % names.size())
-                        .filter(i -> names.get(i).toLowerCase(Locale.ROOT).startsWith(begins)).findFirst();
+    /** What is typed on a list picks in it. */
+    public static <V> void foundByWord(ComboBox<V> list) {
+        TypedWord word = TypedWord.on(list);
+        list.addEventHandler(KeyEvent.KEY_TYPED, e -> word.typed(e.getCharacter(), names(list),
+                list.getSelectionModel().getSelectedIndex()).ifPresent(i -> list.getSelectionModel().select(i)));
+    }
+
+    private static <V> List<String> names(ComboBox<V> list) {
+        return list.getItems().stream().map(list.getConverter()::toString).toList();
+    }
+
+    /** What was typed stands in the list, and counts once Enter is pressed or the list is left. */
+    private void typedInto(ComboBox<T> box, TypedWord word, Runnable taken) {
+        box.addEventHandler(KeyEvent.KEY_TYPED, e -> word.typed(e.getCharacter(), names(box),
+                box.getSelectionModel().getSelectedIndex()).ifPresentOrElse(i -> {
+                    show(box, values.get(i));
+                    typed = !box.isShowing();
+                    tell(typed ? say("Enter keeps it, Esc puts back what was there.") : "");
+                }, () -> tell(word.word().isEmpty() || e.getCharacter().isBlank()
+                        || Character.isISOControl(e.getCharacter().charAt(0)) || box.isShowing()
+                                ? note.getText()
+                                : say("Nothing here has a word that begins with “%s”.", word.word()))));
+        box.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.ENTER && (typed || box.isShowing())) {
+                box.hide();
+                kept(taken);
+                box.requestFocusTraversal(TraversalDirection.NEXT);
+                e.consume();
+            } else if (e.getCode() == KeyCode.ESCAPE && (typed || box.isShowing())) {
+                putBack(box);
+                e.consume();
+            }
+        });
+        box.focusedProperty().addListener((o, was, now) -> {
+            if (!now) {
+                kept(taken);
+            }
+        });
+    }
+
+    /** Of itself an open list closes at Esc and leaves what was looked at; here that is put back. */
+    private void escapable(ComboBox<T> box) {
+        if (box.getSkin() instanceof ComboBoxListViewSkin<?> skin) {
+            Node content = skin.getPopupContent();
+            if (content.getScene().getWindow() instanceof PopupWindow popup) {
+                popup.setHideOnEscape(false);
+            }
+            content.setOnKeyPressed(e -> {
+                if (e.getCode() == KeyCode.ESCAPE) {
+                    putBack(box);
+                } else if (e.getCode() == KeyCode.ENTER) {
+                    box.hide();
+                    box.requestFocusTraversal(TraversalDirection.NEXT);
+                } else if (e.getCode() == KeyCode.SPACE) {
+                    box.hide();
+                }
+            });
+        }
+    }
+
+    private void putBack(ComboBox<T> box) {
+        typed = false;
+        tell("");
+        show(box, read.get());
+        box.hide();
+    }
+
+    private void kept(Runnable taken) {
+        tell("");
+        if (typed) {
+            typed = false;
+            taken.run();
+        }
+    }
+
+    private void show(ComboBox<T> box, @Nullable T value) {
+        refreshing = true;
+        box.setValue(value);
+        refreshing = false;
+    }
+
+    private void tell(String words) {
+        note.setText(words);
+        Parts.show(note, !words.isEmpty());
     }
 
     @Override
@@ -172,10 +254,8 @@ public final class Choice<T> extends VBox implements Refreshed {
         for (int i = 0; i < buttons.size(); i++) {
             buttons.get(i).setSelected(Objects.equals(values.get(i), now));
         }
-        if (list != null && !list.isShowing()) {
-            refreshing = true;
-            list.setValue(now);
-            refreshing = false;
+        if (list != null && !list.isShowing() && !typed) {
+            show(list, now);
         }
     }
 }

@@ -182,7 +182,7 @@ final class IntakeLeaf implements Leaf {
             readers.add(box);
             row.getChildren().add(box);
         }
-        Choice.foundByLetter(row, readers);
+        Choice.foundByWord(row, readers);
         VBox entry = new VBox(Parts.line(say("What the customer has to read it with"), "field-name"), row);
         entry.getStyleClass().add("entry");
         return entry;

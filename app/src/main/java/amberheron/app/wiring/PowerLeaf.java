@@ -5,6 +5,7 @@ import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Unit.AMPERE;
 import static amberheron.core.units.Unit.VOLT;
 
+import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.EntryField;
 import amberheron.app.parts.FindingsTable;
@@ -118,6 +119,7 @@ final class PowerLeaf implements Leaf {
         faults.getItems().setAll(Arrays.stream(PowerSource.Behaviour.values())
                 .filter(b -> b != PowerSource.Behaviour.NOT_MEASURED).toList());
         faults.setConverter(Parts.named(PowerSource.Behaviour::words));
+        Choice.foundByWord(faults);
         faults.setValue(PowerSource.Behaviour.SWITCHED);
         faults.setId("wire.simulated.fault");
         faults.setAccessibleText(say("What the simulated vehicle's point does"));

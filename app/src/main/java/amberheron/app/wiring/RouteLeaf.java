@@ -64,7 +64,7 @@ final class RouteLeaf implements Leaf {
                 list.choice(say("Heat sleeve"), "sleeve", List.of(false, true), on -> on ? say("sleeved") : say("none"),
                         on -> on ? say("sleeved") : say("no sleeve"), Waypoint::sleeved, Waypoint::withSleeved)));
         node = new VBox(8, Parts.noted(say("Route, from the sensor's plug"), total, none, table),
-                Parts.card(say("Lead and loops"), Parts.evenly(
+                Parts.card(say("Lead and controller"), Parts.evenly(
                         route(say("Sensor's lead"), METRE, 0.05, 20, 2, HarnessField.LEAD, r -> r.lengths().lead(),
                                 (r, v) -> r.withLengths(p -> p.withLead(v))),
                         route(say("Extension"), METRE, 0.1, 20, 2, HarnessField.EXTENSION, r -> r.lengths().extension(),
@@ -75,8 +75,9 @@ final class RouteLeaf implements Leaf {
                         route(say("Slack at the display"), MILLIMETRE, 0, 3000, 0, HarnessField.LOOP_AT_DISPLAY,
                                 r -> r.lengths().slackAtDisplay(),
                                 (r, v) -> r.withLengths(p -> p.withSlackAtDisplay(v))),
-                        route(say("Cable, 6 mm if blank"), MILLIMETRE, 1, 40, 1, HarnessField.CABLE, Route::cable,
-                                Route::withCable))),
+                        fields.list(say("The controller sits"), HarnessField.SEAT.path(), List.of(Seat.values()),
+                                Seat::words, w -> w.harness().route().spray().seat(),
+                                (w, v) -> route(w, r -> r.withSpray(p -> p.withSeat(v)))))),
                 Columns.wideLeft(230, Parts.card(say("Firewall and plug"),
                         Parts.evenly(
                                 fields.list(say("The cable"), HarnessField.PASSAGE.path(), List.of(Passage.values()),
@@ -86,7 +87,9 @@ final class RouteLeaf implements Leaf {
                                         r -> r.firewall().connector(),
                                         (r, v) -> r.withFirewall(p -> p.withConnector(v))),
                                 route(say("Hole"), MILLIMETRE, 3, 150, 1, HarnessField.HOLE, r -> r.firewall().hole(),
-                                        (r, v) -> r.withFirewall(p -> p.withHole(v)))),
+                                        (r, v) -> r.withFirewall(p -> p.withHole(v))),
+                                route(say("Cable, or 6 mm"), MILLIMETRE, 1, 40, 1, HarnessField.CABLE, Route::cable,
+                                        Route::withCable)),
                         Parts.evenly(
                                 fields.list(say("Before drilling"), HarnessField.LOOKED_BEHIND.path(),
                                         List.of(false, true), on -> on ? say("looked behind") : say("not looked"),
@@ -98,10 +101,7 @@ final class RouteLeaf implements Leaf {
                                 fields.list(say("Cable before it"), HarnessField.DRIP_LOOP.path(), List.of(false, true),
                                         on -> on ? say("loops lower") : say("runs straight"),
                                         w -> w.harness().route().spray().dripLoop(),
-                                        (w, v) -> route(w, r -> r.withSpray(p -> p.withDripLoop(v))))),
-                        fields.list(say("The controller sits"), HarnessField.SEAT.path(), List.of(Seat.values()),
-                                Seat::words, w -> w.harness().route().spray().seat(),
-                                (w, v) -> route(w, r -> r.withSpray(p -> p.withSeat(v))))),
+                                        (w, v) -> route(w, r -> r.withSpray(p -> p.withDripLoop(v)))))),
                         Parts.card(say("Against the rules"), findings)));
     }
 

@@ -109,7 +109,7 @@ class JobCommandsTest extends CommandTest {
         Ran placed = run("place", proven);
         assertThat(placed.exit()).isZero();
         assertThat(placed.out()).contains("PASS     B: straight before the catalyst (taken)", "FAIL     A: elbow",
-                "best on all cylinders: 460 mm at ", "school “Straight up is best”: B");
+                "best on all cylinders: 460 mm at ", "by “Straight up is best”: B");
         Ran placing = run("place", lying, "--json");
         assertThat(placing.json().get("place").stringValue()).isEqualTo("A");
         assertThat(placing.json().get("candidates").get(1).get("verdict").stringValue())

@@ -158,7 +158,7 @@ class ScaleModelTest {
             return stuck;
         });
         assertThat(session().review().diagnosis().orElseThrow().best().fault().cause()).isEqualTo(Cause.CONSTANT);
-        assertThat(model.advice(session()).next().metric()).contains("Check the wire for open and short");
+        assertThat(model.advice(session()).next().metric()).contains("Check the wire for a break or a short");
     }
 
     @Test
