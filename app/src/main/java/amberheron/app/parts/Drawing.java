@@ -2,6 +2,8 @@ package amberheron.app.parts;
 
 import java.util.List;
 import javafx.scene.Node;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.LineTo;
@@ -140,9 +142,15 @@ public abstract class Drawing extends Pane {
 
     /** Calls back with the place of a press or a drag, and once more with true when it ends. */
     protected final void onDrag(DragHandler handler) {
-        setOnMousePressed(e -> handler.at(e.getX(), e.getY(), false));
-        setOnMouseDragged(e -> handler.at(e.getX(), e.getY(), false));
-        setOnMouseReleased(e -> handler.at(e.getX(), e.getY(), true));
+        setOnMousePressed(e -> at(handler, e, false));
+        setOnMouseDragged(e -> at(handler, e, false));
+        setOnMouseReleased(e -> at(handler, e, true));
+    }
+
+    private static void at(DragHandler handler, MouseEvent e, boolean done) {
+        if (e.getButton() == MouseButton.PRIMARY) {
+            handler.at(e.getX(), e.getY(), done);
+        }
     }
 
     /** Where the pointer is. */

@@ -3,6 +3,7 @@ package amberheron.app.placement;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Drawing;
+import amberheron.app.parts.Grip;
 import amberheron.app.session.Session;
 import amberheron.core.finding.Verdict;
 import amberheron.core.placement.Attitude;
@@ -30,11 +31,15 @@ import org.jspecify.annotations.Nullable;
  */
 final class ClockFace extends Drawing {
     private static final int STEPS = 120;
+    /** Distance from the sensor at which it is taken, px. */
+    private static final double REACH = 10;
 
     private final Session session;
     private final PlaceModel model;
     private final Label note = new Label();
     private Object drawn = "";
+    /** Where the sensor is taken; empty while it is not drawn. */
+    private List<Rectangle> sensorLooked = List.of();
     private double middleX;
     private double middleY;
 
@@ -43,10 +48,24 @@ final class ClockFace extends Drawing {
         this.session = session;
         this.model = model;
         setId("place.clock.face");
-        onDrag((x, y, done) -> {
-            double clock = Math.toRadians(Math.rint(Math.toDegrees(Math.atan2(x - middleX, middleY - y))));
-            model.drag(session, c -> c.withClock(clock), done);
-            moved.run();
+        Grip.on(this, new Grip.Hold() {
+            @Override
+            public boolean at(double x, double y) {
+                return sensorLooked.stream().anyMatch(s -> s.contains(s.parentToLocal(x, y)));
+            }
+
+            @Override
+            public void to(double x, double y, boolean done) {
+                double clock = Math.toRadians(Math.rint(Math.toDegrees(Math.atan2(x - middleX, middleY - y))));
+                model.drag(session, c -> c.withClock(clock), done);
+                moved.run();
+            }
+
+            @Override
+            public void back() {
+                model.putBack();
+                moved.run();
+            }
         });
     }
 
@@ -124,6 +143,7 @@ final class ClockFace extends Drawing {
         text(say("level"), middleX + r * 1.7, middleY + 15 + r * 1.7 * Math.sin(car.roll()), 1, "drawing-text",
                 "soft-text");
         Double clock = looked.map(Candidate::clock).orElse(null);
+        sensorLooked = List.of();
         if (clock == null) {
             return;
         }
@@ -168,5 +188,10 @@ final class ClockFace extends Drawing {
                 .add(turn);
         add(new Rectangle(middleX - body / 4, middleY - r - out, body / 2, 0.3 * out), "sensor", style).getTransforms()
                 .add(turn);
+        // A hand is no needle: it takes the sensor from its wall to its end, and a little beside it.
+        Rectangle reach = new Rectangle(middleX - Math.max(body, 2 * REACH) / 2, middleY - r - out - REACH,
+                Math.max(body, 2 * REACH), out + 2 * REACH);
+        reach.getTransforms().add(turn);
+        sensorLooked = List.of(reach);
     }
 }

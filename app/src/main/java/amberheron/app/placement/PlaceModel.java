@@ -119,6 +119,11 @@ public final class PlaceModel implements StationModel {
         });
     }
 
+    /** Puts back what the hand has not let go of. */
+    void putBack() {
+        dragged = null;
+    }
+
     /** How the candidate looked at stands against the rules; of the one taken, as it was fitted. */
     List<Finding> findings(Session session) {
         Optional<Candidate> looked = looked(session);

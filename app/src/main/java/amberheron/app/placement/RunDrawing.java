@@ -3,6 +3,7 @@ package amberheron.app.placement;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Drawing;
+import amberheron.app.parts.Grip;
 import amberheron.app.parts.Redraw;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
@@ -35,6 +36,8 @@ import javafx.scene.shape.Rectangle;
  * considered. The place looked at is dragged along it.
  */
 final class RunDrawing extends Drawing {
+    /** Distance from a pin at which it is taken, px. */
+    private static final double REACH = 14;
     private static final double HEIGHT = 190;
     private static final double ENGINE = 58;
     private static final double EDGE = 10;
@@ -57,6 +60,8 @@ final class RunDrawing extends Drawing {
     private final Group pins = new Group();
     private final Redraw places = new Redraw(pins.getChildren());
     private Run run = Run.of(List.of());
+    /** Where the pin of the place looked at is taken. */
+    private Rectangle pinLooked = new Rectangle(0, 0);
     private double from;
     private double to;
     private double scale = 1;
@@ -72,10 +77,24 @@ final class RunDrawing extends Drawing {
         // most of a frame.
         pipes.setCache(true);
         found.setCache(true);
-        onDrag((x, y, done) -> {
-            double at = Math.rint(1000 * nearest(x, y)) / 1000;
-            model.drag(session, c -> c.withDistance(at), done);
-            moved.run();
+        Grip.on(this, new Grip.Hold() {
+            @Override
+            public boolean at(double x, double y) {
+                return pinLooked.getBoundsInLocal().contains(x, y);
+            }
+
+            @Override
+            public void to(double x, double y, boolean done) {
+                double at = Math.rint(1000 * nearest(x, y)) / 1000;
+                model.drag(session, c -> c.withDistance(at), done);
+                moved.run();
+            }
+
+            @Override
+            public void back() {
+                model.putBack();
+                moved.run();
+            }
         });
     }
 
@@ -123,7 +142,7 @@ final class RunDrawing extends Drawing {
             return;
         }
         frame(width, height);
-        String says = say("from the side, 1 : %.0f · drag the place, or type", 1 / (scale * PIXEL));
+        String says = say("from the side, 1 : %.0f · drag its pin, or type", 1 / (scale * PIXEL));
         // The heading is laid out before the drawing knows its scale.
         Platform.runLater(() -> note.setText(says));
         // Words are measured where their style is known: in the window.
@@ -161,6 +180,7 @@ final class RunDrawing extends Drawing {
     }
 
     private void layPins() {
+        pinLooked = new Rectangle(0, 0);
         into(places, this::pins);
     }
 
@@ -445,8 +465,13 @@ final class RunDrawing extends Drawing {
         double foot = below ? y(p) + half : y(p) - half;
         double head = below ? Math.min(HEIGHT - 14, foot + 34) : Math.max(32, foot - 34);
         boolean taken = c.id().equals(session.job().placing().chosen());
+        if (looked) {
+            pinLooked = new Rectangle(x - REACH, Math.min(head, foot) - REACH, 2 * REACH,
+                    Math.abs(head - foot) + 2 * REACH);
+        }
         line(x, foot, x, below ? head - 12 : head + 12, "pin-line", style);
-        add(new Circle(x, head, 12), "pin", style, taken ? "pin-taken" : "pin-free");
+        add(new Circle(x, head, 12), "pin", style, taken ? "pin-taken" : "pin-free",
+                looked ? "pin-looked" : "pin-beside");
         text(c.letter(), x, head + 5, 0.5, "pin-letter", taken ? "pin-letter-taken" : "pin-letter-free");
         if (looked) {
             text(Figures.length(session, at) + " · " + word(verdict), x, head - 18,
