@@ -48,23 +48,25 @@ class StationsTest extends WindowTest {
     void aPlaceIsDraggedAlongThePipeAndAroundTheClock() {
         go("SB-014", KeyCode.DIGIT2);
         hands.clickOn(byId("place.leaf.choose"));
-        Bounds run = onScreen(byId("place.run"));
         Node engine = byId("place.run").lookupAll(".drawing-text").stream()
                 .filter(n -> n instanceof Text t && t.getText().equals("engine")).findFirst().orElseThrow();
         Node box = byId("place.run").lookupAll(".vessel").stream().filter(Rectangle.class::isInstance).findFirst()
                 .orElseThrow();
         assertThat(onScreen(engine).getCenterX()).as("a word is measured in its own style, also when first drawn")
                 .isCloseTo(onScreen(box).getCenterX(), within(2.0));
-        hands.moveTo(run.getMinX() + 219, run.getMinY() + 90).press(MouseButton.PRIMARY).moveBy(-90, 0);
+        hands.moveTo(Objects.requireNonNull(byId("place.run").lookup(".pin-looked"))).press(MouseButton.PRIMARY)
+                .moveBy(-90, 0);
         assertThat(shows("Too near the turbine")).as("judged while the hand holds it").isTrue();
         assertThat(session.job().chosenPlace().orElseThrow().distance()).isEqualTo(0.61);
         hands.moveBy(80, 0).release(MouseButton.PRIMARY);
         double metres = Objects.requireNonNull(session.job().chosenPlace().orElseThrow().distance());
         assertThat(metres).isNotEqualTo(0.61).isBetween(0.5, 0.8);
         Node face = byId("place.clock.face");
-        hands.moveTo(face).moveBy(60, 6).press(MouseButton.PRIMARY).release(MouseButton.PRIMARY);
+        Bounds middle = onScreen(Objects.requireNonNull(face.lookup(".face-pipe")));
+        hands.moveTo(Objects.requireNonNull(face.lookup(".bung"))).press(MouseButton.PRIMARY)
+                .moveTo(middle.getCenterX() + 60, middle.getCenterY()).release(MouseButton.PRIMARY);
         double clock = Objects.requireNonNull(session.job().chosenPlace().orElseThrow().clock());
-        assertThat(Math.toDegrees(clock)).as("pressed at 3 o'clock").isCloseTo(90, within(2.0));
+        assertThat(Math.toDegrees(clock)).as("let go at 3 o'clock").isCloseTo(90, within(2.0));
         assertThat(shows("Condensed water reaches the hot ceramic")).isTrue();
         hands.push(KeyCode.CONTROL, KeyCode.Z).push(KeyCode.CONTROL, KeyCode.Z);
         assertThat(session.job().chosenPlace().orElseThrow().distance()).isEqualTo(0.61);

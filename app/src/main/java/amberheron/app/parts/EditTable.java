@@ -2,6 +2,8 @@ package amberheron.app.parts;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.core.job.Job;
+import amberheron.core.units.Unusable;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -35,8 +37,20 @@ public final class EditTable extends VBox {
      *
      * @param grows whether it takes the room that is left, which without any such column all share
      * @param make a cell of the part with an id
+     * @param taken what is typed or pasted as a part's value
      */
-    public record Column(String name, boolean grows, Function<String, Cell> make) {
+    public record Column(String name, boolean grows, Function<String, Cell> make, Taken taken) {
+    }
+
+    /** Takes a text as a value of the part with an id. */
+    @FunctionalInterface
+    public interface Taken {
+        /**
+         * Returns the job with it.
+         *
+         * @throws Unusable where it cannot be used
+         */
+        Job into(Job job, String part, String text);
     }
 
     private record Row(Label number, List<Cell> cells) {
@@ -261,6 +275,31 @@ public final class EditTable extends VBox {
         });
         Label number = Parts.line("", "note");
         return new Row(number, cells);
+    }
+
+    /**
+     * Fills cells to the right of a field and below it, and adds the rows that are lacking, as one step. Where one of them
+     * does not fit nothing is taken, and it is said which.
+     */
+    void paste(Node field, List<List<String>> cells) {
+        for (int row = 0; row < shown.size(); row++) {
+            List<Cell> here = Objects.requireNonNull(rows.get(shown.get(row))).cells();
+            for (int column = 0; column < here.size(); column++) {
+                if (holds(here.get(column).node(), field)) {
+                    list.paste(columns, row, column, cells);
+                    return;
+                }
+            }
+        }
+    }
+
+    private static boolean holds(Node cell, Node field) {
+        for (Node n = field; n != null; n = n.getParent()) {
+            if (n == cell) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private void mark() {

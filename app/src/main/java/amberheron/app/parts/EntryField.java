@@ -46,7 +46,7 @@ public final class EntryField extends VBox implements Refreshed {
     private final Supplier<Address> address;
     private final Function<Job, @Nullable Double> read;
     private final BiFunction<Job, @Nullable Double, Job> write;
-    private final TextField input = new TextField();
+    private final TextField input;
     private final Label fault = Parts.text("", "fault");
     private String shownLast = "";
     private boolean onClockFace;
@@ -71,6 +71,7 @@ public final class EntryField extends VBox implements Refreshed {
         this.address = address;
         this.read = read;
         this.write = write;
+        input = new Pasted(session);
         name = Parts.name(field.name());
         name.setLabelFor(input);
         input.setId(address.get().key());

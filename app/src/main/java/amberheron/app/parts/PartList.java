@@ -1,11 +1,19 @@
 package amberheron.app.parts;
 
+import static amberheron.core.units.Phrase.count;
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
+import amberheron.core.finding.Refused;
 import amberheron.core.job.Job;
 import amberheron.core.parts.Property;
+import amberheron.core.units.Parsed;
 import amberheron.core.units.QuantityField;
+import amberheron.core.units.Unusable;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -102,6 +110,10 @@ public final class PartList<T> {
             EntryField entry = new EntryField(session, field, decimals, () -> property.of(part),
                     j -> part(j, part).map(from).orElse(null), (j, v) -> with(j, part, p -> to.apply(p, v))).inTable();
             return new EditTable.Cell(entry, entry::refresh);
+        }, (job, part, text) -> switch (Figures.parse(session, field, text)) {
+            case Parsed.Value v -> with(job, part, p -> to.apply(p, v.si()))
+                    .withEntries(job.entries().entered(property.of(part), session.typed()));
+            case Parsed.Bad bad -> throw new Unusable(bad.message());
         });
     }
 
@@ -112,7 +124,7 @@ public final class PartList<T> {
             TextEntry entry = new TextEntry(session, name, key(part, value), "", 1,
                     j -> part(j, part).map(from).orElse(""), (j, v) -> with(j, part, p -> to.apply(p, v))).inTable();
             return new EditTable.Cell(entry, entry::refresh);
-        });
+        }, (job, part, text) -> with(job, part, p -> to.apply(p, text)));
     }
 
     /**
@@ -129,6 +141,56 @@ public final class PartList<T> {
                     () -> part(session.job(), part).map(from).orElse(null),
                     v -> session.edit(done.apply(v), j -> with(j, part, p -> to.apply(p, v)))).inTable();
             return new EditTable.Cell(choice, choice::refresh);
+        }, (job, part, text) -> {
+            V picked = values.stream()
+                    .filter(v -> shown.apply(v).toLowerCase(Locale.ROOT).startsWith(text.toLowerCase(Locale.ROOT)))
+                    .findFirst().orElseThrow(() -> new Unusable(say("found “%s”, expected one of: %s", text,
+                            String.join(", ", values.stream().map(shown).toList()))));
+            return with(job, part, p -> to.apply(p, picked));
         });
+    }
+
+    /** Fills cells from one of a row on, as one step; where one does not fit nothing is taken, and it is said which. */
+    void paste(List<EditTable.Column> columns, int row, int column, List<List<String>> cells) {
+        try {
+            Job filled = filled(session.job(), columns, row, column, cells);
+            session.edit(count("1 row pasted", "%d rows pasted", cells.size()), job -> filled);
+        } catch (Unusable e) {
+            session.tell(say("Nothing was pasted. %s", e.getMessage()));
+        }
+    }
+
+    private Job filled(Job job, List<EditTable.Column> columns, int row, int column, List<List<String>> cells) {
+        Job filled = job;
+        for (int r = 0; r < cells.size(); r++) {
+            List<T> all = new ArrayList<>(read.apply(filled));
+            if (row + r >= all.size()) {
+                all.add(made.after(all, all.size() - 1));
+                filled = write.apply(filled, all);
+            }
+            String part = id.apply(read.apply(filled).get(row + r));
+            for (int c = 0; c < cells.get(r).size(); c++) {
+                String text = cells.get(r).get(c);
+                if (text.isEmpty()) {
+                    continue;
+                }
+                if (column + c >= columns.size()) {
+                    throw new Unusable(say("Row %d: found more cells than columns from here on.", r + 1));
+                }
+                EditTable.Column to = columns.get(column + c);
+                try {
+                    filled = to.taken().into(filled, part, text);
+                } catch (Refused e) {
+                    throw new Unusable(where(r, to, Figures.text(session, e.why())));
+                } catch (Unusable e) {
+                    throw new Unusable(where(r, to, String.valueOf(e.getMessage())));
+                }
+            }
+        }
+        return filled;
+    }
+
+    private static String where(int row, EditTable.Column column, String why) {
+        return say("Row %d, %s: %s", row + 1, column.name(), why);
     }
 }

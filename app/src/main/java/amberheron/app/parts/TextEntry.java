@@ -47,7 +47,7 @@ public final class TextEntry extends VBox implements Refreshed {
             area.setPrefColumnCount(10);
             input = area;
         } else {
-            input = new TextField();
+            input = new Pasted(session);
         }
         Label label = Parts.name(name);
         label.setLabelFor(input);

@@ -1,0 +1,51 @@
+package amberheron.app.parts;
+
+import static amberheron.core.units.Phrase.say;
+
+import amberheron.app.session.Session;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
+
+/** A field whose paste knows cells: of itself a field drops tabs and line ends, and two numbers become one. */
+final class Pasted extends TextField {
+    private final Session session;
+
+    Pasted(Session session) {
+        this.session = session;
+    }
+
+    @Override
+    public void paste() {
+        String text = Optional.ofNullable(Clipboard.getSystemClipboard().getString()).orElse("").strip();
+        if (text.chars().noneMatch(c -> c == '\t' || c == '\n' || c == '\r')) {
+            super.paste();
+            return;
+        }
+        Optional<EditTable> table = table();
+        if (table.isPresent()) {
+            table.get().paste(this, cells(text));
+        } else {
+            session.tell(
+                    say("Several cells were pasted, and this is one field: found “%s”. Paste one, or all into a table.",
+                            text.replaceAll("[\t\r\n]+", " | ")));
+        }
+    }
+
+    private Optional<EditTable> table() {
+        for (Node n = this; n != null; n = n.getParent()) {
+            if (n instanceof EditTable table) {
+                return Optional.of(table);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Rows of cells. */
+    static List<List<String>> cells(String text) {
+        return text.lines().map(row -> Arrays.stream(row.split("\t", -1)).map(String::strip).toList()).toList();
+    }
+}
