@@ -24,7 +24,7 @@ public enum CoachStep {
     /** Comes up to its temperature. */
     WARM("Warm up"),
     /** Adjuster slowly to the free-air mark. */
-    TURN("Adjust"),
+    TURN("Set"),
     /** The display is watched until it has been steady long enough. */
     STEADY("Watch"),
     /** It can be recorded. */
