@@ -295,7 +295,7 @@ public final class EditTable extends VBox {
 
     private static boolean holds(Node cell, Node field) {
         for (Node n = field; n != null; n = n.getParent()) {
-            if (n == cell) {
+            if (n.equals(cell)) {
                 return true;
             }
         }

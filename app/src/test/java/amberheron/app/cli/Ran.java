@@ -1,6 +1,8 @@
 package amberheron.app.cli;
 
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -23,7 +25,7 @@ public record Ran(int exit, String out, String err) {
         ByteArrayOutputStream complained = new ByteArrayOutputStream();
         try {
             System.setOut(new PrintStream(said, true, StandardCharsets.UTF_8));
-            System.setErr(new PrintStream(complained, true, StandardCharsets.UTF_8));
+            System.setErr(new PrintStream(new ButTheScreens(complained, err), true, StandardCharsets.UTF_8));
             int exit = HeronCommand.run(args,
                     new HeronCommand.Environment(home, Optional.empty(), Optional.empty(), () -> {
                         throw new IllegalStateException("no desktop here");
@@ -32,6 +34,22 @@ public record Ran(int exit, String out, String err) {
         } finally {
             System.setOut(out);
             System.setErr(err);
+        }
+    }
+
+    /** What a window of another test has to say at the same time is not the command's. */
+    private static final class ButTheScreens extends OutputStream {
+        private final OutputStream own;
+        private final OutputStream screens;
+
+        ButTheScreens(OutputStream own, OutputStream screens) {
+            this.own = own;
+            this.screens = screens;
+        }
+
+        @Override
+        public void write(int b) throws IOException {
+            (Thread.currentThread().getName().startsWith("JavaFX") ? screens : own).write(b);
         }
     }
 

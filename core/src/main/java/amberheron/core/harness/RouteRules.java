@@ -233,7 +233,7 @@ public final class RouteRules {
                             ? "Look behind before drilling: brake and fuel lines, looms, in a car the airbags."
                             : route.firewall().connector() == null || route.firewall().hole() == null
                                     ? "Measure the connector across its widest, and the hole."
-                                    : "The connector passes, and the edge is lined.";
+                                    : "The connector passes, and the edge is lined; close what is left against fumes and water.";
         };
     }
 

@@ -292,6 +292,10 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
             follows.add(Message.of("Turbine: the sensor goes at least {0} after it, never before.",
                     new Measure(PlaceRules.AFTER_TURBINE, Dimension.LENGTH, 0)));
         }
+        if (boosted()) {
+            follows.add(Message.plain(
+                    "Where water or methanol is injected beside the fuel, λ is that of all that burns and AFR by the fuel's own ratio is not the fuel's any more: judge by λ. Water near the sensor wets it."));
+        }
         if (exhaust.catalyst().isPresent()) {
             follows.add(Message
                     .plain("Catalyst: before it if there is room; after it the reading may err either way, and that is recorded."));

@@ -183,8 +183,8 @@ final class PlanSteps {
             add(StepId.NARROWBAND, say("Connect the simulated narrowband to the stock ECU"), new Time(8, 15, 30),
                     Where.CABIN,
                     List.of(METER),
-                    say("a wideband output does not belong on that input; where it switches can be moved, and moves the engine's mixture: rough idle after fitting is its sign"),
-                    say("The connector left over gets a cap. A stock sensor or heater unplugged lights the fault lamp and ends closed loop: the tuner's map has to know. Never on a road car whose sensor the law requires."),
+                    say("a wideband output does not belong on that input; where it switches can be moved, and moves the engine's mixture: rough idle after fitting is its sign. On the bench first: high volts when rich, near none when lean, and it crosses where it is told to"),
+                    say("The connector left over gets a cap. A stock sensor or heater unplugged lights the fault lamp and ends closed loop: the tuner's map has to know, or a simulator or a load resistor for the heater keeps it quiet. Never on a road car whose sensor the law requires."),
                     StepId.CONNECT);
         }
         if (intake.asks(Intake.Question.LINK)) {

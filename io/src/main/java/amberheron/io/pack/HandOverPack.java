@@ -63,8 +63,9 @@ public final class HandOverPack {
         Optional<LocalDate> due = Sheets.due(job, review.shop().recalibrateMonths());
         if (due.isPresent()) {
             LocalDate stamp = today == null ? due.get() : today;
-            text(files, stem + "-free-air.ics",
-                    Reminder.text(job.id(), job.intake().vehicle(), code, due.get(), stamp));
+            String name = stem + "-free-air.ics";
+            text(files, name, Reminder.text(job.id(), job.intake().vehicle(), code, due.get(), stamp,
+                    Reminder.sequence(folder, name, stamp)));
         }
         files.put(stem + ".json", bytes);
         String manifest = Manifest.of(review, code, today, ShopHabits.all(review.shop()), files).text();

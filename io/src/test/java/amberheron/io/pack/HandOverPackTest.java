@@ -328,9 +328,13 @@ class HandOverPackTest {
     @Test
     void freeAirIsRememberedAsACalendarDay() throws IOException {
         Job aired = full().withAir(full().air().withDate(LocalDate.of(2026, 5, 12)));
-        String ics = Files.readString(named(write(aired), ".ics"));
+        String ics = Files.readString(named(write(aired, folder.resolve("2026-05-12"), ShopCard.NONE), ".ics"));
         assertThat(ics).startsWith("BEGIN:VCALENDAR\r\n").contains("DTSTART;VALUE=DATE:20261112")
                 .contains("TRIGGER:-P7D").endsWith("END:VCALENDAR\r\n");
+        String again = Files.readString(named(write(aired, folder.resolve("2026-05-12-2"), ShopCard.NONE), ".ics"));
+        assertThat(line(again, "UID:")).as("one entry for a job").isEqualTo(line(ics, "UID:"));
+        assertThat(Long.parseLong(line(again, "SEQUENCE:"))).as("which the later one replaces")
+                .isGreaterThan(Long.parseLong(line(ics, "SEQUENCE:")));
         assertThat(ics.lines()).allMatch(l -> l.getBytes(StandardCharsets.UTF_8).length <= 75);
         assertThat(ics.replace("\r\n ", "")).contains("Van <b>&\"long\" name name");
     }
@@ -439,5 +443,9 @@ class HandOverPackTest {
             assertThat(link).doesNotExist();
             assertThat(unfinished).as("nothing is left of it").doesNotExist();
         }
+    }
+
+    private static String line(String text, String begins) {
+        return text.lines().filter(l -> l.startsWith(begins)).findFirst().orElseThrow().substring(begins.length());
     }
 }
