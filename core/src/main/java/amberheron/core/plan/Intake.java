@@ -294,7 +294,7 @@ public record Intake(String vehicle, @Nullable Double displacement, @Nullable In
         }
         if (boosted()) {
             follows.add(Message.plain(
-                    "Where water or methanol is injected beside the fuel, λ is that of all that burns and AFR by the fuel's own ratio is not the fuel's any more: judge by λ. Water near the sensor wets it."));
+                    "Water or methanol injected beside the fuel: judge by λ, which is that of all that burns; AFR is not the fuel's any more."));
         }
         if (exhaust.catalyst().isPresent()) {
             follows.add(Message

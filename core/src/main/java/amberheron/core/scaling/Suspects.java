@@ -37,7 +37,7 @@ final class Suspects {
     /** Prior of a law that no catalogue holds. */
     private static final double UNLISTED = 0.4;
     /** Prior of a mistyped equation, each way; our own choice, no published source. */
-    private static final double SLIP = 0.1;
+    private static final double SLIP = 0.02;
     /** Part of unlisted laws that have a bend, in a reader that can follow one; our own choice, no published source. */
     private static final double BENT = 0.3;
     /** Distance from an end, as part of the law's volts, within which a bend does not count. */

@@ -104,8 +104,9 @@ class IntakeTest {
     @Test
     void whatFollowsIsSaidForEachAnswer() {
         assertThat(follows(Intake.BLANK)).isEmpty();
-        assertThat(follows(Intake.BLANK.withExhaust(of(true)))).singleElement().asString()
-                .isEqualTo("Turbine: the sensor goes at least 460 mm after it, never before.");
+        assertThat(follows(Intake.BLANK.withExhaust(of(true)))).hasSize(2)
+                .contains("Turbine: the sensor goes at least 460 mm after it, never before.")
+                .anyMatch(f -> f.startsWith("Water or methanol injected beside the fuel: judge by λ"));
         assertThat(follows(Intake.BLANK.withExhaust(of(false).withCatalyst(Segment.Kind.CATALYST)))).singleElement()
                 .asString().startsWith("Catalyst:");
         assertThat(follows(Intake.BLANK.withCylinders(6).withBanks(2))).singleElement().asString()
