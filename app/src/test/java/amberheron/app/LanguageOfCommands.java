@@ -168,7 +168,7 @@ final class LanguageOfCommands {
         return page.replaceAll("\r\n ", "").replace("\\,", ",").replaceAll("(?s)<style.*?</style>", "")
                 .replaceAll("(?s)<[^>]*>", "\n")
                 .replaceAll("&#39;|&quot;", "'").replaceAll("&[a-z]+;", " ")
-                .replaceAll("(?m)^(BEGIN|END|VERSION|PRODID|UID|DTSTAMP|DTSTART|DTEND|TRIGGER|ACTION).*$", "")
+                .replaceAll("(?m)^(BEGIN|END|VERSION|PRODID|UID|SEQUENCE|DTSTAMP|DTSTART|DTEND|TRIGGER|ACTION).*$", "")
                 .replaceAll("(?m)^(SUMMARY|DESCRIPTION)", "");
     }
 
