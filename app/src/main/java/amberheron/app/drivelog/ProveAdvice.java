@@ -96,8 +96,7 @@ final class ProveAdvice {
 
     private Optional<Case> offByTheLink() {
         return found(Verdict.FAIL, Set.of(LogCheck.LINK)).map(f -> new Case(
-                plain("Set right what comes by the link."), new Action(say("Enter it again"),
-                        () -> session.seek(f.asks().getFirst())),
+                plain("Set right what comes by the link."), Action.again(session, f),
                 f.consequence()));
     }
 
@@ -118,7 +117,7 @@ final class ProveAdvice {
         return Figures.worst(findings).filter(f -> f.verdict() == Verdict.FAIL).map(f -> new Case(
                 Message.of("Look into it: {0}.", f.subject()), f.asks().isEmpty()
                         ? nameTheLog()
-                        : new Action(say("Enter it again"), () -> session.seek(f.asks().getFirst())),
+                        : Action.again(session, f),
                 f.consequence()));
     }
 

@@ -109,7 +109,7 @@ final class PlaceAdvice {
                     : "No place on this pipe keeps every rule: change what breaks it here, or the pipe."),
                     found
                             ? takeUp()
-                            : new Action(say("Enter it again"), () -> session.seek(worst.asks().getFirst())),
+                            : Action.again(session, worst),
                     Message.of("{0}: {1}", looked().letter(), worst.consequence()));
         });
     }

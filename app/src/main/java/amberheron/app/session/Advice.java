@@ -33,6 +33,11 @@ public record Advice(Message next, @Nullable Action action, Message why, Message
             return new Action(say("Enter: %s", value.property().words()), () -> session.seek(value));
         }
 
+        /** Leads to the first value that a finding was worked out from. */
+        public static Action again(Session session, Finding found) {
+            return new Action(say("Enter it again"), () -> session.seek(found.asks().getFirst()));
+        }
+
         /** Leads to a station. */
         public static Action go(Session session, Station to) {
             return new Action(say("Go to %s", to.title()), () -> session.at().go(to));

@@ -90,7 +90,7 @@ final class WireAdvice {
 
     private Optional<Case> wrong() {
         return wrong.map(f -> new Case(Message.of("{0}: {1}", f.subject(), f.consequence()),
-                new Action(say("Enter it again"), () -> session.seek(f.asks().getFirst())), f.working()));
+                Action.again(session, f), f.working()));
     }
 
     /** The state of the key that is asked for next; empty where something else is. */

@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -54,17 +55,22 @@ final class Reminder {
      * it, and never falls from day to day, wherever the entry is written.
      */
     static long sequence(Path folder, String name, LocalDate stamp) {
-        Path beside = folder.toAbsolutePath().getParent();
-        long last = sequence(folder.resolve(name));
-        if (beside != null && Files.isDirectory(beside)) {
-            try (Stream<Path> packs = Files.list(beside)) {
-                last = Math.max(last, packs.mapToLong(p -> sequence(p.resolve(name))).max().orElse(-1));
-            } catch (IOException | UncheckedIOException e) {
-                // Without a look at the others the day alone counts.
-                return Math.max(last + 1, stamp.toEpochDay());
-            }
-        }
+        long last = Stream.concat(Stream.of(folder), beside(folder).stream())
+                .mapToLong(pack -> sequence(pack.resolve(name))).max().orElse(-1);
         return Math.max(last + 1, stamp.toEpochDay());
+    }
+
+    /** What lies beside a folder; nothing where that cannot be read: then the day alone counts. */
+    private static List<Path> beside(Path folder) {
+        Path parent = folder.toAbsolutePath().getParent();
+        if (parent == null || !Files.isDirectory(parent)) {
+            return List.of();
+        }
+        try (Stream<Path> packs = Files.list(parent)) {
+            return packs.toList();
+        } catch (IOException | UncheckedIOException e) {
+            return List.of();
+        }
     }
 
     /** Sequence of the entry in a file; −1 where there is none that can be read. */
