@@ -43,6 +43,31 @@ class HandOverLeavesTest extends WindowTest {
         assertThat(shows("page 2 of 3")).isTrue();
     }
 
+    /** The key for printing prints, and dates nothing; a pack is written once it was said what it would say first. */
+    @Test
+    void printingIsNoHandOverAndAPackSaysFirstWhatIsStale() throws IOException {
+        find("job SB-015");
+        hands.push(KeyCode.CONTROL, KeyCode.P);
+        hands.settle();
+        assertThat(session.job().handOver().date()).isNull();
+        assertThat(home.resolve("prints/SB-015-owner.pdf")).isNotEmptyFile();
+        assertThat(home.resolve("packs")).doesNotExist();
+        hands.clickOn(byId("handover.copy"));
+        String[] text = {""};
+        hands.interact(() -> text[0] = Clipboard.getSystemClipboard().getString());
+        assertThat(text[0]).contains("SB-015", "Sensor").doesNotContain("<");
+        hands.push(KeyCode.ALT, KeyCode.DIGIT3);
+        hands.push(KeyCode.CONTROL, KeyCode.K);
+        hands.write("hand-over pack");
+        hands.push(KeyCode.ENTER);
+        hands.settle();
+        assertThat(session.job().handOver().date()).as("first it is said").isNull();
+        assertThat(shows("Steps not ticked: ")).isTrue();
+        hands.clickOn(byId("handover.write"));
+        hands.settle();
+        assertThat(session.job().handOver().date()).isNotNull();
+    }
+
     private void paste(String words) {
         hands.interact(() -> {
             session.focus("handover.notDone");

@@ -55,10 +55,10 @@ final class TrimsLeaf implements Leaf {
         findings = new FindingsTable(session);
         speeds = new TextEntry(session, say("Speed bins, 1/min"), "trims.speeds", say("usual"), 1,
                 j -> TrimModel.text(j.roadTest().trims().speeds(), 1),
-                (j, typed) -> TrimModel.speeds(session, j, typed));
+                (j, typed) -> TrimModel.speeds(session, j, typed)).apartByBlanks();
         loads = new TextEntry(session, say("Load bins"), "trims.loads", say("usual"), 1,
                 j -> TrimModel.text(j.roadTest().trims().loads(), TrimModel.axis(j).si()),
-                (j, typed) -> TrimModel.loads(session, j, typed));
+                (j, typed) -> TrimModel.loads(session, j, typed)).apartByBlanks();
         HBox ways = new HBox(8,
                 Parts.button(say("Write the advice"), "trims.write", () -> TrimModel.write(session), "quiet"),
                 Parts.button(say("Read a sheet…"), "trims.read",

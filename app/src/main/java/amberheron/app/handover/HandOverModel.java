@@ -5,6 +5,9 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Advice;
 import amberheron.app.session.Advice.Action;
+import amberheron.app.session.Figures;
+import amberheron.app.session.LeafId;
+import amberheron.app.session.Navigation;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.core.finding.Message;
@@ -13,24 +16,24 @@ import amberheron.core.job.JobCheck;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
-import amberheron.core.plan.Step;
-import amberheron.core.plan.StepId;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.json.JobDocument;
 import amberheron.io.json.Manifest;
 import amberheron.io.pack.HandOverPack;
+import amberheron.io.pack.Sheets;
+import amberheron.io.pack.Sheets.For;
 import amberheron.io.pack.ShopCard;
 import amberheron.io.pack.Visits;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Set;
+import java.util.stream.Stream;
 
 /** Model of the Hand over station. */
 public final class HandOverModel implements StationModel {
-    /** Steps that follow the sheet. */
-    private static final Set<StepId> AFTER = Set.of(StepId.SHEET, StepId.PLUG);
+    private For whom = For.OWNER;
 
     @Override
     public String subtitle() {
@@ -65,8 +68,41 @@ public final class HandOverModel implements StationModel {
         session.tell(say("A return visit: what was given stays, and Proof shows what changes from now on."));
     }
 
-    /** Dates the hand-over and writes the pack, off the screen's thread. */
+    /** The sheet that is looked at. */
+    For whom() {
+        return whom;
+    }
+
+    /** Looks at a sheet. */
+    void look(For sheet) {
+        whom = sheet;
+    }
+
+    /** What the pack would say first: links that are not proven, what is stale, what is not ticked. */
+    List<String> before(Session session) {
+        JobReview review = session.review();
+        List<String> lines = new ArrayList<>(unproven(session)
+                .map(s -> say("%s is %s.", s.title(), review.state(s).words())).toList());
+        review.stale().forEach(s -> lines.add(say("Stale: %s", Figures.text(session, s.text()))));
+        Sheets.notTicked(review).ifPresent(lines::add);
+        return lines;
+    }
+
+    /** Writes the pack; what it would say first is shown first. */
     public void write(Session session) {
+        boolean seen = session.at().view() == Navigation.View.STATION
+                && session.at().station() == Station.HAND_OVER
+                && session.at().leaf().filter(l -> l == LeafId.HAND_OVER_PACK).isPresent();
+        if (seen || before(session).isEmpty()) {
+            writeNow(session);
+        } else {
+            session.at().go(Station.HAND_OVER);
+            session.focus(LeafId.HAND_OVER_PACK);
+        }
+    }
+
+    /** Dates the hand-over and writes the pack, off the screen's thread. */
+    void writeNow(Session session) {
         session.edit(say("handed over"), j -> j.withHandOver(j.handOver().withDate(session.today())));
         JobDocument document = session.document();
         Shop shop = session.preferences().shop();
@@ -84,14 +120,23 @@ public final class HandOverModel implements StationModel {
 
     @Override
     public List<StationAction> actions() {
-        return List.of(new StationAction(say("Write the hand-over pack"), "Shortcut+P", this::write));
+        return List.of(new StationAction(say("Print the sheet in view"), "Shortcut+P", s -> {
+            s.at().go(Station.HAND_OVER);
+            s.focus(LeafId.HAND_OVER_SHEET);
+            SheetPrint.print(s, whom);
+        }), new StationAction(say("Copy the sheet in view as text"), "", s -> SheetPrint.copy(s, whom)),
+                new StationAction(say("Write the hand-over pack"), "", this::write));
+    }
+
+    private static Stream<Station> unproven(Session session) {
+        return Arrays.stream(Station.values())
+                .filter(s -> s != Station.HAND_OVER && !session.review().state(s).done())
+                .filter(s -> s != Station.PLAN || !session.review().planned());
     }
 
     @Override
     public Advice advice(Session session) {
-        List<Station> open = Arrays.stream(Station.values())
-                .filter(s -> s != Station.HAND_OVER && !session.review().state(s).done())
-                .filter(s -> s != Station.PLAN || !session.review().planned()).toList();
+        List<Station> open = unproven(session).toList();
         List<Source> checked = List.of(Source.derived("the state of every link, from this job's own figures"));
         Message caution = plain(
                 "A wrong number is worse than none: an engine is fuelled from it. Removing or replacing emission parts can be illegal on the road: local law and inspection rules decide.");
@@ -106,9 +151,7 @@ public final class HandOverModel implements StationModel {
                     checked, caution);
         }
         boolean reserved = !session.review().reservations().isEmpty();
-        Set<String> done = session.job().done();
-        List<String> steps = session.review().plan().steps().stream()
-                .filter(s -> !done.contains(s.key()) && !AFTER.contains(s.id())).map(Step::title).toList();
+        List<String> steps = Sheets.left(session.review());
         if (!steps.isEmpty()) {
             return new Advice(plain("Tick what is done, or leave it on the sheet as not done."),
                     Action.go(session, Station.PLAN),

@@ -14,7 +14,7 @@ public final class HandOverView implements StationView {
 
     /** The view on a session. */
     public HandOverView(Session session, HandOverModel model) {
-        leaves = new Leaves(session).with(LeafId.HAND_OVER_SHEET, () -> new SheetLeaf(session))
+        leaves = new Leaves(session).with(LeafId.HAND_OVER_SHEET, () -> new SheetLeaf(session, model))
                 .with(LeafId.HAND_OVER_PACK, () -> new PackLeaf(session, model))
                 .with(LeafId.HAND_OVER_PROOF, () -> new ProofLeaf(session, model));
     }

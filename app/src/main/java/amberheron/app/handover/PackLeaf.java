@@ -11,8 +11,10 @@ import amberheron.app.session.Session;
 import amberheron.io.pack.ShopCard;
 import java.util.List;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.VBox;
 
 /** The hand-over pack, and how the shop shows itself on it. */
 final class PackLeaf implements Leaf {
@@ -21,6 +23,8 @@ final class PackLeaf implements Leaf {
     private final Session session;
     private final HandOverModel model;
     private final Cells holds = new Cells(14, 3);
+    private final Label before = Parts.text("", "wrong");
+    private final Button write;
     private final Label where = Parts.text("", "soft");
     private final TextField name = new TextField();
     private final Choice<ShopCard.Paper> paper;
@@ -44,17 +48,16 @@ final class PackLeaf implements Leaf {
         paper = new Choice<>(say("Paper"), "handover.paper", List.of(ShopCard.Paper.values()),
                 ShopCard.Paper::words, () -> session.preferences().card().paper(),
                 p -> session.preferences().card(session.preferences().card().name(), p));
-        node = new Columns(300,
-                Parts.card(say("What it holds"), holds,
-                        Parts.button(say("Write the pack"), "handover.write", () -> model.write(session), "primary"),
-                        where),
-                Parts.card(say("On every sheet"), label, name, paper, mark),
-                Parts.card(say("Coming back"), Parts.text(
-                        say("A later hand-over gets a folder of its own: what was given before is never "
-                                + "written over, and Proof says what changed between."),
-                        "soft"),
-                        Parts.button(say("Begin a return visit"), "handover.again", () -> model.again(session),
-                                "quiet")));
+        write = Parts.button(say("Write the pack"), "handover.write", () -> model.writeNow(session), "primary");
+        VBox again = Parts.card(say("Coming back"), Parts.text(
+                say("A later hand-over gets a folder of its own: what was given before is never "
+                        + "written over, and Proof says what changed between."),
+                "soft"),
+                Parts.button(say("Begin a return visit"), "handover.again", () -> model.again(session), "quiet"));
+        node = Columns.wideLeft(300,
+                Parts.stacked(Parts.card(say("Write it"), before, write, where),
+                        Parts.card(say("What it holds"), holds)),
+                Parts.stacked(Parts.card(say("On every sheet"), label, name, paper, mark), again));
     }
 
     private void named() {
@@ -87,6 +90,11 @@ final class PackLeaf implements Leaf {
                 holds.words(1, row++, line[1], "plain");
             }
         });
+        List<String> first = model.before(session);
+        Parts.show(before, first.isEmpty()
+                ? ""
+                : say("First on every sheet will stand:\n%s", String.join("\n", first)));
+        write.setText(first.isEmpty() ? say("Write the pack") : say("Write it all the same"));
         where.setText(say("Goes to packs/%s/ beside the book, a folder for each day.", model.stem(session)));
         if (!name.isFocused()) {
             name.setText(session.preferences().card().name());

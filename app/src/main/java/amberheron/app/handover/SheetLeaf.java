@@ -1,6 +1,5 @@
 package amberheron.app.handover;
 
-import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Choice;
@@ -20,12 +19,9 @@ import amberheron.io.pack.Preview;
 import amberheron.io.pack.Sheets.For;
 import amberheron.io.pack.ShopCard;
 import java.util.List;
-import java.util.Objects;
 import javafx.animation.PauseTransition;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.geometry.Pos;
-import javafx.print.PageLayout;
-import javafx.print.PrinterJob;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -39,7 +35,6 @@ import javafx.util.Duration;
 /** One of the three sheets, as it would be printed now. */
 final class SheetLeaf implements Leaf {
     private static final float SCREEN = 46.2f;
-    private static final float PRINT = 200;
     private static final double HIGH = 540;
     private static final Duration REST = Duration.millis(250);
 
@@ -56,21 +51,22 @@ final class SheetLeaf implements Leaf {
     private final TextEntry notDone;
     private final TextEntry by;
     private final Node node;
-    private For shown = For.OWNER;
+    private final HandOverModel model;
     private List<Image> pages = List.of();
     private int at;
     private final Latest<Made> laidOut;
     private final PauseTransition resting = new PauseTransition(REST);
 
-    SheetLeaf(Session session) {
+    SheetLeaf(Session session, HandOverModel model) {
         this.session = session;
+        this.model = model;
         laidOut = new Latest<>(session, say("Laying out the sheet"));
         resting.setOnFinished(e -> {
             if (session.isOpen()) {
                 layOut();
             }
         });
-        whom = new Choice<>(say("For whom"), "handover.for", List.of(For.values()), For::words, () -> shown,
+        whom = new Choice<>(say("For whom"), "handover.for", List.of(For.values()), For::words, model::whom,
                 this::show);
         page.setPreserveRatio(true);
         page.setFitHeight(HIGH);
@@ -84,7 +80,10 @@ final class SheetLeaf implements Leaf {
         back.setAccessibleText(say("Page before"));
         on.setAccessibleText(say("Next page"));
         HBox turning = new HBox(8, back, which, on,
-                Parts.spring(), Parts.button(say("Print…"), "handover.print", this::print, "quiet"));
+                Parts.spring(),
+                Parts.button(say("Copy as text"), "handover.copy", () -> SheetPrint.copy(session, model.whom()),
+                        "quiet"),
+                Parts.button(say("Print…"), "handover.print", () -> SheetPrint.print(session, model.whom()), "quiet"));
         turning.setAlignment(Pos.CENTER_LEFT);
         notDone = new TextEntry(session, say("What was not done"), "handover.notDone",
                 say("so that the next person knows"), 3,
@@ -97,7 +96,7 @@ final class SheetLeaf implements Leaf {
     }
 
     private void show(For wanted) {
-        shown = wanted;
+        model.look(wanted);
         at = 0;
         whom.refresh();
         layOut();
@@ -132,7 +131,8 @@ final class SheetLeaf implements Leaf {
 
     /** Lays the sheet out beside the screen, once for each state of the job. */
     private void layOut() {
-        Made wanted = new Made(session.job(), shown, session.preferences().units(), session.preferences().card());
+        Made wanted = new Made(session.job(), model.whom(), session.preferences().units(),
+                session.preferences().card());
         JobDocument document = session.document();
         Shop shop = session.preferences().shop();
         laidOut.of(wanted,
@@ -148,38 +148,7 @@ final class SheetLeaf implements Leaf {
 
     private void draw() {
         page.setImage(pages.isEmpty() ? null : pages.get(at));
-        page.setAccessibleText(say("%s, page %d of %d", shown.words(), at + 1, pages.size()));
+        page.setAccessibleText(say("%s, page %d of %d", model.whom().words(), at + 1, pages.size()));
         which.setText(pages.isEmpty() ? "" : say("page %d of %d", at + 1, pages.size()));
-    }
-
-    private void print() {
-        PrinterJob job = PrinterJob.createPrinterJob();
-        if (job == null) {
-            session.tell(say("No printer is set up on this machine: the pack holds the sheets as PDF."));
-            return;
-        }
-        if (!job.showPrintDialog(node.getScene().getWindow())) {
-            return;
-        }
-        JobDocument document = session.document();
-        Shop shop = session.preferences().shop();
-        UnitChoice units = session.preferences().units();
-        ShopCard card = session.preferences().card();
-        For sheet = shown;
-        session.background().run(say("Printing"),
-                () -> Preview.pages(document, new JobReview(document.job(), shop), units, card, sheet, PRINT), done -> {
-                    PageLayout layout = Objects.requireNonNull(job.getJobSettings().getPageLayout());
-                    boolean printed = true;
-                    for (var each : done) {
-                        ImageView whole = new ImageView(SwingFXUtils.toFXImage(each, null));
-                        whole.setPreserveRatio(true);
-                        whole.setFitWidth(layout.getPrintableWidth());
-                        whole.setFitHeight(layout.getPrintableHeight());
-                        printed &= job.printPage(layout, whole);
-                    }
-                    return printed && job.endJob()
-                            ? count("1 page is printed.", "%d pages are printed.", done.size())
-                            : say("The printer did not take it: the pack holds the sheets as PDF.");
-                });
     }
 }

@@ -43,6 +43,8 @@ public final class Cells extends GridPane {
                 return !stays;
             });
         }
+        // What was put elsewhere meanwhile stays.
+        gone.removeAll(others.values());
         getChildren().removeAll(gone);
     }
 
@@ -83,7 +85,11 @@ public final class Cells extends GridPane {
         written.add(at);
         others.computeIfAbsent(at, a -> {
             Node made = make.get();
-            add(made, column, row);
+            if (getChildren().contains(made)) {
+                setConstraints(made, column, row);
+            } else {
+                add(made, column, row);
+            }
             return made;
         });
     }

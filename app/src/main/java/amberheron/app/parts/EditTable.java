@@ -11,6 +11,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.Function;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -28,8 +32,12 @@ import javafx.scene.layout.VBox;
  * it, Alt+Up and Alt+Down move it, Ctrl+Delete removes it.
  */
 public final class EditTable extends VBox {
-    /** A cell of a part's row. */
-    public record Cell(Node node, Runnable refresh) {
+    /**
+     * A cell of a part's row.
+     *
+     * @param text its value as it is shown
+     */
+    public record Cell(Node node, Runnable refresh, Supplier<String> text) {
     }
 
     /**
@@ -100,6 +108,7 @@ public final class EditTable extends VBox {
                 Parts.line(say("Ctrl+Enter adds · Alt+↑ ↓ moves · Ctrl+Del removes"), "note"));
         getChildren().addAll(grid, buttons);
         addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        Copied.onKeys(this, () -> list.copy(shown.size() > at ? text(at) : ""), () -> list.copy(text()));
     }
 
     private void key(KeyEvent e) {
@@ -291,6 +300,17 @@ public final class EditTable extends VBox {
                 }
             }
         }
+    }
+
+    private String text(int row) {
+        return Objects.requireNonNull(rows.get(shown.get(row))).cells().stream().map(c -> c.text().get())
+                .collect(Collectors.joining("\t"));
+    }
+
+    /** The whole table under the names of its columns. */
+    private String text() {
+        return Stream.concat(Stream.of(columns.stream().map(Column::name).collect(Collectors.joining("\t"))),
+                IntStream.range(0, shown.size()).mapToObj(this::text)).collect(Collectors.joining("\n"));
     }
 
     private static boolean holds(Node cell, Node field) {

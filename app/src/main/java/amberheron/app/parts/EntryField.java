@@ -159,6 +159,11 @@ public final class EntryField extends VBox implements Refreshed {
         shownLast = now;
     }
 
+    /** The text in it. */
+    String text() {
+        return input.getText();
+    }
+
     private Optional<String> origin() {
         Origin origin = origin(session.job());
         return Optional.ofNullable(origin.taken()).map(t -> origin.words() + " " + Figures.moment(t));

@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -194,6 +195,7 @@ public final class FindingsTable extends Stack {
         private final Pressable node;
         private final Finding first;
         private final boolean asked;
+        private final Label subject;
         private final Label figure;
         private final Label limit = Parts.line("", "figure", "soft");
         private final Label cost = Parts.line("", "figure", "soft");
@@ -202,20 +204,28 @@ public final class FindingsTable extends Stack {
         Row(Finding f) {
             first = f;
             asked = f.check().equals(session.at().asked());
+            subject = Parts.text(Figures.text(session, f.subject()), "subject");
             figure = Parts.line("", "figure", f.verdict() == Verdict.FAIL ? "wrong" : "plain");
             StackPane mark = new StackPane(Mark.of(f.verdict()));
             mark.setMinWidth(18);
             node = new Pressable("why." + f.check().key(), "", () -> session.at().ask(f.check()),
-                    grid(mark, Parts.text(Figures.text(session, f.subject()), "subject"), figure, limit, cost));
+                    grid(mark, subject, figure, limit, cost));
             if (f.verdict() != Verdict.PASS) {
                 HBox says = new HBox(consequence);
                 says.getStyleClass().add("consequence-box");
                 node.getChildren().add(says);
             }
             node.getStyleClass().add("finding-row");
+            Copied.onKeys(node, session, this::text);
             if (asked) {
                 node.getStyleClass().add("asked");
             }
+        }
+
+        /** Its figure with its unit, and the limit. */
+        private String text() {
+            return Stream.of(subject.getText(), figure.getText(), limit.getText()).filter(t -> !t.isEmpty())
+                    .collect(Collectors.joining(" "));
         }
 
         /** Whether a finding differs from this row's in its figures alone. */

@@ -109,7 +109,7 @@ public final class PartList<T> {
         return new EditTable.Column(field.name(), false, part -> {
             EntryField entry = new EntryField(session, field, decimals, () -> property.of(part),
                     j -> part(j, part).map(from).orElse(null), (j, v) -> with(j, part, p -> to.apply(p, v))).inTable();
-            return new EditTable.Cell(entry, entry::refresh);
+            return new EditTable.Cell(entry, entry::refresh, entry::text);
         }, (job, part, text) -> switch (Figures.parse(session, field, text)) {
             case Parsed.Value v -> with(job, part, p -> to.apply(p, v.si()))
                     .withEntries(job.entries().entered(property.of(part), session.typed()));
@@ -123,7 +123,7 @@ public final class PartList<T> {
         return new EditTable.Column(name, true, part -> {
             TextEntry entry = new TextEntry(session, name, key(part, value), "", 1,
                     j -> part(j, part).map(from).orElse(""), (j, v) -> with(j, part, p -> to.apply(p, v))).inTable();
-            return new EditTable.Cell(entry, entry::refresh);
+            return new EditTable.Cell(entry, entry::refresh, entry::text);
         }, (job, part, text) -> with(job, part, p -> to.apply(p, text)));
     }
 
@@ -140,7 +140,8 @@ public final class PartList<T> {
             Choice<V> choice = Choice.list(name, key(part, value), values, shown,
                     () -> part(session.job(), part).map(from).orElse(null),
                     v -> session.edit(done.apply(v), j -> with(j, part, p -> to.apply(p, v)))).inTable();
-            return new EditTable.Cell(choice, choice::refresh);
+            return new EditTable.Cell(choice, choice::refresh,
+                    () -> part(session.job(), part).map(from).map(shown).orElse(""));
         }, (job, part, text) -> {
             V picked = values.stream()
                     .filter(v -> shown.apply(v).toLowerCase(Locale.ROOT).startsWith(text.toLowerCase(Locale.ROOT)))
@@ -158,6 +159,11 @@ public final class PartList<T> {
         } catch (Unusable e) {
             session.tell(say("Nothing was pasted. %s", e.getMessage()));
         }
+    }
+
+    /** Puts rows of it on the clipboard. */
+    void copy(String rows) {
+        Copied.text(session, count("1 row", "%d rows", (int) rows.lines().count()), rows);
     }
 
     private Job filled(Job job, List<EditTable.Column> columns, int row, int column, List<List<String>> cells) {

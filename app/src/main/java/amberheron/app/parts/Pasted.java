@@ -6,16 +6,26 @@ import amberheron.app.session.Session;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
+import org.jspecify.annotations.Nullable;
 
 /** A field whose paste knows cells: of itself a field drops tabs and line ends, and two numbers become one. */
-final class Pasted extends TextField {
+public final class Pasted extends TextField {
     private final Session session;
+    private @Nullable Consumer<List<List<String>>> several;
 
-    Pasted(Session session) {
+    /** An empty field; cells go to the table that it stands in. */
+    public Pasted(Session session) {
         this.session = session;
+    }
+
+    /** Returns the field with what is done with rows of cells. */
+    public Pasted onCells(Consumer<List<List<String>>> taken) {
+        several = taken;
+        return this;
     }
 
     @Override
@@ -26,7 +36,9 @@ final class Pasted extends TextField {
             return;
         }
         Optional<EditTable> table = table();
-        if (table.isPresent()) {
+        if (several != null) {
+            several.accept(cells(text));
+        } else if (table.isPresent()) {
             table.get().paste(this, cells(text));
         } else {
             session.tell(

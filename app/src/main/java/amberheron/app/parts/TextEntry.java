@@ -6,9 +6,11 @@ import amberheron.app.session.Session;
 import amberheron.core.job.Job;
 import amberheron.core.units.TextLimit;
 import amberheron.io.Printable;
+import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import javafx.scene.TraversalDirection;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
@@ -97,6 +99,20 @@ public final class TextEntry extends VBox implements Refreshed {
             }
         }
         return change;
+    }
+
+    /** The text in it. */
+    String text() {
+        return input.getText();
+    }
+
+    /** Takes cells that are pasted as words apart by blanks. */
+    public TextEntry apartByBlanks() {
+        if (input instanceof Pasted line) {
+            line.onCells(cells -> line.replaceSelection(
+                    cells.stream().flatMap(List::stream).filter(c -> !c.isEmpty()).collect(Collectors.joining(" "))));
+        }
+        return this;
     }
 
     /** Without its name, for the cell of a table whose column is named. */

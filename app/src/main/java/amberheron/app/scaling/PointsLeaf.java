@@ -4,8 +4,10 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Cells;
 import amberheron.app.parts.Columns;
+import amberheron.app.parts.Copied;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
+import amberheron.app.parts.Pasted;
 import amberheron.app.session.Figures;
 import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
@@ -20,12 +22,14 @@ import amberheron.core.scaling.Tolerance;
 import amberheron.core.units.UnitChoice;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.geometry.HPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
@@ -42,9 +46,10 @@ final class PointsLeaf implements Leaf {
     private final Label band = new Label();
     private final Label note = new Label();
     private final Cells points = new Cells(8, 0);
-    private final TextField volts = new TextField();
-    private final TextField gauge = new TextField();
-    private final TextField shown = new TextField();
+    private final TypedFields fresh;
+    /** Fields of a point that is changed where it stands. */
+    private final TypedFields again;
+    private String changing = "";
     private final ToggleButton running = new ToggleButton(say("Engine running"));
     private @Nullable Engine proposed;
     private final Label fault = Parts.text("", "fault");
@@ -62,18 +67,24 @@ final class PointsLeaf implements Leaf {
         this.model = model;
         plot = new ErrorPlot(session);
         pinned = Parts.noted(say("Shown − true"), band, plot);
+        points.getColumnConstraints().add(new ColumnConstraints());
         for (int i = 0; i < 4; i++) {
             ColumnConstraints column = new ColumnConstraints();
             column.setHgrow(Priority.ALWAYS);
             column.setHalignment(HPos.RIGHT);
             points.getColumnConstraints().add(column);
         }
-        field(volts, "scale.volts", say("volts applied"), say("Volts applied at the controller's output"));
-        field(gauge, "scale.true", say("its own display"), say("What the controller's own display or link shows"));
-        field(shown, "scale.shown", say("reader shows"), say("What the reader shows"));
-        volts.setOnAction(e -> (volts.getText().isBlank() ? gauge : shown).requestFocus());
-        gauge.setOnAction(e -> shown.requestFocus());
-        shown.setOnAction(e -> add());
+        fresh = new TypedFields(session, "scale.", this::add);
+        again = new TypedFields(session, "scale.again.", this::change);
+        List.of(fresh, again).forEach(f -> f.volts.onCells(rows -> model.paste(session, rows, engine())));
+        again.all().forEach(f -> f.addEventHandler(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.ESCAPE) {
+                change("");
+                e.consume();
+            }
+        }));
+        Copied.onKeys(points, session, () -> session.job().points().stream().map(this::text)
+                .collect(Collectors.joining("\n")));
         running.setId("scale.running");
         running.setAccessibleText(say("Engine running while this is read"));
         running.setMinWidth(Region.USE_PREF_SIZE);
@@ -81,7 +92,7 @@ final class PointsLeaf implements Leaf {
         Button add = Parts.button(say("Add"), "scale.add", this::add, "quiet");
         add.setMinWidth(Region.USE_PREF_SIZE);
         which = Parts.button(say("Which link"), "scale.which", () -> session.focus(LeafId.SCALE_LINK), "quiet");
-        node = Columns.wideLeft(290, Parts.noted(say("Check points"), note, points, new HBox(8, volts, gauge, shown),
+        node = Columns.wideLeft(290, Parts.noted(say("Check points"), note, points, fresh.row(),
                 new HBox(8, running, Parts.spring(), add), fault),
                 Parts.card(say("So far"), typed, says, doubt, repeats, asks,
                         new FlowPane(8, 6, which,
@@ -92,24 +103,51 @@ final class PointsLeaf implements Leaf {
                                         "quiet"))));
     }
 
-    private void field(TextField field, String id, String prompt, String name) {
-        field.setId(id);
-        field.setPromptText(prompt);
-        field.setAccessibleText(name);
-        HBox.setHgrow(field, Priority.ALWAYS);
-        Parts.undoFrom(field, session, () -> field.getText().isEmpty());
+    private Engine engine() {
+        return running.isSelected() ? Engine.RUNNING : Engine.OFF;
     }
 
     private void add() {
-        String wrong = model.add(session, new ScaleModel.Typed(volts.getText(), gauge.getText(), shown.getText(),
-                running.isSelected() ? Engine.RUNNING : Engine.OFF));
+        String wrong = model.add(session, fresh.typed(engine()));
         Parts.show(fault, wrong);
         if (wrong.isEmpty()) {
-            volts.clear();
-            gauge.clear();
-            shown.clear();
-            volts.requestFocus();
+            fresh.show(new ScaleModel.Typed("", ""));
+            fresh.volts.requestFocus();
         }
+    }
+
+    /** Opens the row of a point to be typed anew; of none, closes it. */
+    private void change(String id) {
+        changing = id;
+        Parts.show(fault, "");
+        session.job().points().stream().filter(p -> p.id().equals(id)).findFirst()
+                .ifPresent(p -> again.show(ScaleModel.typed(session, p)));
+        points.write(this::write);
+        if (id.isEmpty()) {
+            fresh.volts.requestFocus();
+        } else {
+            again.volts.requestFocus();
+        }
+    }
+
+    private void change() {
+        session.job().points().stream().filter(p -> p.id().equals(changing)).findFirst().ifPresent(p -> {
+            String wrong = model.change(session, p, again.typed(p.engine()));
+            if (wrong.isEmpty()) {
+                change("");
+            }
+            Parts.show(fault, wrong);
+        });
+    }
+
+    private String text(CheckPoint p) {
+        OutputLaw used = session.job().law();
+        Reader read = session.job().reader();
+        return used == null || read == null
+                ? ""
+                : String.join("\t", UnitChoice.digits(p.outputVolts(used), 2) + " V",
+                        Figures.mixture(session, p.trueLambda(used)), ScaleWords.inReader(read, p.shown()),
+                        Figures.difference(session, p.error(used, read)));
     }
 
     @Override
@@ -135,7 +173,7 @@ final class PointsLeaf implements Leaf {
         }
         band.setText(say("band ± %s", Figures.mixture(session, Tolerance.LAMBDA)));
         plot.refresh();
-        volts.setPromptText(ScaleModel.hint(session));
+        fresh.volts.setPromptText(ScaleModel.hint(session));
         Reader read = session.job().reader();
         Parts.show(typed, read == null
                 ? ""
@@ -158,10 +196,10 @@ final class PointsLeaf implements Leaf {
         List<CheckPoint> taken = session.job().points();
         if (used == null || read == null || taken.isEmpty()) {
             GridPane.setColumnSpan(
-                    points.line(0, 0, say("None yet. Apply volts, type them and what the reader shows."), "soft"), 5);
+                    points.line(0, 0, say("None yet. Apply volts, type them and what the reader shows."), "soft"), 6);
             return;
         }
-        String[] heads = {say("applied"), say("true"), say("shown"), say("off by")};
+        String[] heads = {"", say("applied"), say("true"), say("shown"), say("off by")};
         for (int i = 0; i < heads.length; i++) {
             GridPane.setColumnSpan(points.line(i, 0, heads[i], "column-head"), 1);
         }
@@ -175,18 +213,33 @@ final class PointsLeaf implements Leaf {
         boolean counts = session.review().points().contains(p);
         boolean kept = Math.abs(off) <= Tolerance.LAMBDA + 1e-12;
         String ink = counts ? "plain" : "soft";
-        points.line(0, row, UnitChoice.digits(p.outputVolts(used), 2) + " V", "figure", ink);
-        points.line(1, row, Figures.mixture(session, p.trueLambda(used)), "figure", ink);
-        points.line(2, row, ScaleWords.inReader(read, p.shown()), "figure", ink);
-        points.line(3, row, (kept ? "" : "▲ ") + Figures.difference(session, off), "figure",
-                !counts ? "soft" : kept ? "agreed" : "wrong");
-        points.put(4, row, () -> {
+        points.put(0, row, () -> {
+            Button open = Parts.button(String.valueOf(row), "scale.change." + (row - 1),
+                    () -> change(session.job().points().get(row - 1).id()), "icon");
+            open.setAccessibleText(say("Change check point %s", row));
+            return open;
+        });
+        if (p.id().equals(changing)) {
+            List<Pasted> fields = again.all();
+            for (int i = 0; i < fields.size(); i++) {
+                Pasted field = fields.get(i);
+                points.put(i + 1, row, () -> field);
+            }
+            points.line(4, row, say("⏎ keeps"), "soft");
+        } else {
+            points.line(1, row, UnitChoice.digits(p.outputVolts(used), 2) + " V", "figure", ink);
+            points.line(2, row, Figures.mixture(session, p.trueLambda(used)), "figure", ink);
+            points.line(3, row, ScaleWords.inReader(read, p.shown()), "figure", ink);
+            points.line(4, row, (kept ? "" : "▲ ") + Figures.difference(session, off), "figure",
+                    !counts ? "soft" : kept ? "agreed" : "wrong");
+        }
+        points.put(5, row, () -> {
             Button remove = Parts.button("×", "scale.remove." + (row - 1), () -> model.remove(session, row - 1),
                     "icon");
             remove.setAccessibleText(say("Remove check point %s", row));
             return remove;
         });
-        points.line(5, row, how(p), "soft");
+        points.line(6, row, how(p), "soft");
     }
 
     /** Whether the engine ran, and where it came from where that has to be said. */

@@ -1,5 +1,6 @@
 package amberheron.app.scaling;
 
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Advice;
@@ -31,10 +32,13 @@ import amberheron.core.units.Parsed;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import amberheron.core.units.UnitChoice;
+import amberheron.core.units.Unusable;
 import amberheron.core.wiring.WireRules;
 import amberheron.io.TextFiles;
 import amberheron.io.csv.CheckPointCsv;
 import amberheron.io.pack.HandOverPack;
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -160,34 +164,108 @@ public final class ScaleModel implements StationModel {
      * @return what is wrong with it; empty when it was added
      */
     String add(Session session, Typed typed) {
+        if (typed.volts().isBlank() && typed.gauge().isBlank() && session.controller().connected()) {
+            Reader reader = session.job().reader();
+            return reader == null ? say("Choose a reader first.") : addFromController(session, reader, typed);
+        }
+        try {
+            add(session, point(session, typed));
+            return "";
+        } catch (Unusable e) {
+            return String.valueOf(e.getMessage());
+        }
+    }
+
+    /**
+     * Takes a point anew as it is typed now; it keeps its note.
+     *
+     * @return what is wrong with it; empty when it was changed
+     */
+    String change(Session session, CheckPoint point, Typed typed) {
+        if (typed.equals(typed(session, point))) {
+            return "";
+        }
+        if (!point.origin().real()) {
+            return say("This one is simulated and stays so: remove it and take a real one.");
+        }
+        try {
+            CheckPoint now = point(session, typed);
+            session.edit(say("check point changed"), j -> j.withPoints(j.points().stream()
+                    .map(p -> p.id().equals(point.id())
+                            ? new CheckPoint(now.volts(), now.truth(), now.shown(), p.note(), now.origin(),
+                                    now.engine(), p.id())
+                            : p)
+                    .toList()));
+            return "";
+        } catch (Unusable e) {
+            return String.valueOf(e.getMessage());
+        }
+    }
+
+    /** A point in the words it would be typed in. */
+    static Typed typed(Session session, CheckPoint point) {
+        OutputLaw law = session.job().law();
+        MixtureScale own = session.job().gauge();
+        Double truth = point.truth();
+        return new Typed(point.volts() == null ? "" : number(point.volts()),
+                truth == null || law == null
+                        ? ""
+                        : number(own == null ? truth : own.fromLambda(law.scale().toLambda(truth))),
+                number(point.shown()), point.engine());
+    }
+
+    private static String number(double value) {
+        return new BigDecimal(value).round(new MathContext(9)).stripTrailingZeros().toPlainString();
+    }
+
+    /** Adds pasted rows of volts and number shown, or of volts, the controller's own display and number shown, as one step. */
+    void paste(Session session, List<List<String>> rows, CheckPoint.Engine engine) {
+        List<CheckPoint> points = new ArrayList<>();
+        for (List<String> row : rows) {
+            try {
+                if (row.size() < 2 || row.size() > 3) {
+                    throw new Unusable(say("found %d cells, expected volts and number shown, or volts, own display and "
+                            + "number shown", row.size()));
+                }
+                points.add(point(session, new Typed(row.getFirst(), row.size() == 3 ? row.get(1) : "", row.getLast(),
+                        engine)));
+            } catch (Unusable e) {
+                session.tell(say("Nothing was pasted. Row %d: %s", points.size() + 1, e.getMessage()));
+                return;
+            }
+        }
+        session.edit(count("1 row pasted", "%d rows pasted", points.size()), j -> {
+            Job job = j;
+            for (CheckPoint p : points) {
+                job = job.withPoint(p);
+            }
+            return job;
+        });
+    }
+
+    /**
+     * Returns a point as it is typed.
+     *
+     * @throws Unusable where it cannot be used
+     */
+    private static CheckPoint point(Session session, Typed typed) {
         Reader reader = session.job().reader();
         OutputLaw law = session.job().law();
         if (reader == null || law == null) {
-            return reader == null ? say("Choose a reader first.") : say("Choose the output law first.");
-        }
-        boolean gauged = !typed.gauge().isBlank();
-        if (typed.volts().isBlank() && !gauged && session.controller().connected()) {
-            return addFromController(session, reader, typed);
-        }
-        Parsed volts = typed.volts().isBlank() && gauged ? new Parsed.Value(Double.NaN) : VOLTS.parse(typed.volts(), 1);
-        if (volts instanceof Parsed.Bad bad) {
-            return bad.message();
+            throw new Unusable(reader == null ? say("Choose a reader first.") : say("Choose the output law first."));
         }
         MixtureScale own = Objects.requireNonNullElse(session.job().gauge(), law.scale());
-        Parsed truth = gauged ? gaugeField(own).parse(typed.gauge(), 1) : new Parsed.Value(Double.NaN);
-        if (truth instanceof Parsed.Bad bad) {
-            return bad.message();
-        }
-        Parsed shown = shownField(reader).parse(typed.shown(), 1);
-        if (shown instanceof Parsed.Bad bad) {
-            return bad.message();
-        }
-        double applied = ((Parsed.Value) volts).si();
-        double told = law.scale().fromLambda(own.toLambda(((Parsed.Value) truth).si()));
-        add(session, new CheckPoint(Double.isNaN(applied) ? null : Double.valueOf(applied),
-                Double.isNaN(told) ? null : Double.valueOf(told), ((Parsed.Value) shown).si(), "", session.typed(),
-                typed.engine()));
-        return "";
+        Double truth = typed.gauge().isBlank() ? null : value(gaugeField(own).parse(typed.gauge(), 1));
+        Double volts = typed.volts().isBlank() && truth != null ? null : value(VOLTS.parse(typed.volts(), 1));
+        return new CheckPoint(volts, truth == null ? null : law.scale().fromLambda(own.toLambda(truth)),
+                value(shownField(reader).parse(typed.shown(), 1)), "", session.typed(), typed.engine());
+    }
+
+    private static Double value(Parsed parsed) {
+        return switch (parsed) {
+            case Parsed.Value v -> v.si();
+            case Parsed.Bad bad -> throw new Unusable(bad.message());
+        };
     }
 
     private static QuantityField gaugeField(MixtureScale scale) {

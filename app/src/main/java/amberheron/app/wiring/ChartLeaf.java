@@ -6,6 +6,7 @@ import static amberheron.core.units.Unit.OHM;
 
 import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
+import amberheron.app.parts.Copied;
 import amberheron.app.parts.FindingsTable;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
@@ -22,6 +23,7 @@ import amberheron.core.harness.WireColour.Hue;
 import amberheron.core.harness.Work;
 import amberheron.core.units.TextLimit;
 import amberheron.core.wiring.Wiring;
+import amberheron.io.csv.ChartCsv;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
@@ -33,6 +35,7 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
@@ -118,6 +121,11 @@ final class ChartLeaf implements Leaf {
         make.getChildren().add(
                 Parts.button(say("Remove"), "wire.chart.remove", () -> model.removeWire(session), "quiet"));
         lines.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        Runnable copy = () -> {
+            Chart chart = session.job().wiring().harness().chart();
+            Copied.text(session, count("1 wire", "%d wires", chart.wires().size()), ChartCsv.cells(chart));
+        };
+        Copied.onKeys(lines, copy, copy);
         node = Columns.wideLeft(250, Parts.bare(lines, make,
                 Parts.line(say("↑ ↓ picks · Ctrl+Enter adds · Alt+↑ ↓ moves · Ctrl+Del removes"), "note"), findings),
                 Parts.noted(say("Wire"), which, one));
@@ -128,6 +136,9 @@ final class ChartLeaf implements Leaf {
         int by = e.getCode() == KeyCode.UP ? -1 : e.getCode() == KeyCode.DOWN ? 1 : 0;
         if (e.isShortcutDown() && e.getCode() == KeyCode.ENTER) {
             model.addWire(session);
+        } else if (e.isShortcutDown() && e.getCode() == KeyCode.V) {
+            model.pasteChart(session,
+                    Optional.ofNullable(Clipboard.getSystemClipboard().getString()).orElse(""));
         } else if (e.isShortcutDown() && e.getCode() == KeyCode.DELETE) {
             model.removeWire(session);
         } else if (by != 0 && e.isAltDown()) {

@@ -40,6 +40,7 @@ import amberheron.core.wiring.WireField;
 import amberheron.core.wiring.WireRules;
 import amberheron.core.wiring.Wiring;
 import amberheron.io.TextFiles;
+import amberheron.io.UnusableInput;
 import amberheron.io.csv.ChartCsv;
 import amberheron.io.pack.HarnessSheet;
 import java.io.IOException;
@@ -170,11 +171,23 @@ public final class WireModel implements StationModel {
     /** Takes a chart from a CSV file, read off the screen's thread. */
     void importChart(Session session, String typed) {
         session.background().intoJob(say("Reading the chart"), progress -> ChartCsv.read(TextFiles.path(typed)),
-                (job, read) -> say("%s is no longer open; import the chart there again.", job), read -> {
-                    chart(session, say("chart imported"), c -> read);
-                    return say("%s read. What the chart had before comes back with Ctrl+Z.",
-                            count("1 wire", "%d wires", read.wires().size()));
-                });
+                (job, read) -> say("%s is no longer open; import the chart there again.", job),
+                read -> taken(session, say("chart imported"), read));
+    }
+
+    /** Takes a chart that was copied from a table. */
+    void pasteChart(Session session, String text) {
+        try {
+            session.tell(taken(session, say("chart pasted"), ChartCsv.pasted(text)));
+        } catch (UnusableInput e) {
+            session.tell(say("Nothing was pasted. %s", e.getMessage()));
+        }
+    }
+
+    private static String taken(Session session, String what, Chart read) {
+        chart(session, what, c -> read);
+        return say("%s read. What the chart had before comes back with Ctrl+Z.",
+                count("1 wire", "%d wires", read.wires().size()));
     }
 
     /** Writes chart, strip and tags. */

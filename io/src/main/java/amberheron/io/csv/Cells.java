@@ -34,8 +34,17 @@ public final class Cells {
 
     /** A table as text, its lines ending alike on every machine. */
     public static String table(Rows rows) {
+        return table(',', rows);
+    }
+
+    /** A table as it is put on a clipboard: programs that have tables part its cells by tabs. */
+    static String forClipboard(Rows rows) {
+        return table('\t', rows);
+    }
+
+    private static String table(char separator, Rows rows) {
         StringWriter out = new StringWriter();
-        try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
+        try (CsvWriter csv = CsvWriter.builder().fieldSeparator(separator).lineDelimiter(LineDelimiter.LF).build(out)) {
             rows.into(csv);
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -110,7 +110,25 @@ public final class ChartCsv {
 
     /** A chart as it is read again. */
     public static String write(Chart chart) {
-        return Cells.table(csv -> {
+        return Cells.table(rows(chart));
+    }
+
+    /** The chart as text whose cells are apart by tabs. */
+    public static String cells(Chart chart) {
+        return Cells.forClipboard(rows(chart));
+    }
+
+    /**
+     * Reads a chart that was pasted.
+     *
+     * @throws UnusableInput with line, column, what was found and what was expected
+     */
+    public static Chart pasted(String text) {
+        return parse(say("the paste"), text);
+    }
+
+    private static Cells.Rows rows(Chart chart) {
+        return csv -> {
             csv.writeRecord("tag", "work", "from", "from pin", "colour", "extension", "to", "to pin", "to colour",
                     "told apart", "left", "ohms");
             for (Wire w : chart.wires()) {
@@ -123,7 +141,7 @@ public final class ChartCsv {
                         words(w.toColour()), w.toldApart() ? "yes" : "no", left == null ? "" : left.key(),
                         ohms == null ? "" : ohms.toString()));
             }
-        });
+        };
     }
 
     private static String words(@Nullable WireColour colour) {

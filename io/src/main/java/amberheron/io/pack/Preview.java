@@ -7,8 +7,10 @@ import amberheron.io.json.Manifest;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import org.apache.pdfbox.Loader;
@@ -23,6 +25,19 @@ public final class Preview {
     private Preview() {
     }
 
+    /** Writes a sheet as a PDF of its own into a folder. Takes a second or so. */
+    public static Path write(JobDocument document, JobReview review, UnitChoice units, ShopCard shop, Sheets.For whom,
+            Path folder) {
+        String name = Pages.stem(document.job()) + "-" + whom.file() + ".pdf";
+        return Pages.write(folder, Map.of(name, pdf(document, review, units, shop, whom))).getFirst();
+    }
+
+    private static byte[] pdf(JobDocument document, JobReview review, UnitChoice units, ShopCard shop,
+            Sheets.For whom) {
+        return Pages.pdf(Pages.html("sheet.html",
+                new Sheets(review, units, shop, Manifest.code(document.bytes())).of(whom)));
+    }
+
     /**
      * The pages of a sheet. Takes a second or so.
      *
@@ -30,9 +45,8 @@ public final class Preview {
      */
     public static List<BufferedImage> pages(JobDocument document, JobReview review, UnitChoice units, ShopCard shop,
             Sheets.For whom, float dotsPerInch) {
-        Sheets sheets = new Sheets(review, units, shop, Manifest.code(document.bytes()));
         READER.setLevel(Level.SEVERE);
-        try (PDDocument pdf = Loader.loadPDF(Pages.pdf(Pages.html("sheet.html", sheets.of(whom))))) {
+        try (PDDocument pdf = Loader.loadPDF(pdf(document, review, units, shop, whom))) {
             PDFRenderer renderer = new PDFRenderer(pdf);
             List<BufferedImage> pages = new ArrayList<>();
             for (int i = 0; i < pdf.getNumberOfPages(); i++) {

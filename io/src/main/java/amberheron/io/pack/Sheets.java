@@ -112,13 +112,7 @@ public final class Sheets {
         if (!said.notDone().isBlank()) {
             first.add(say("Not done: %s", said.notDone()));
         }
-        List<String> left = review.plan().steps().stream()
-                .filter(s -> !job.done().contains(s.key()) && !LAST.contains(s.id())).map(Step::title).toList();
-        if (!left.isEmpty()) {
-            first.add(say("Steps not ticked: %s%s.",
-                    String.join("; ", left.subList(0, Math.min(MOST_STEPS, left.size()))),
-                    left.size() > MOST_STEPS ? say("; and %d more", left.size() - MOST_STEPS) : ""));
-        }
+        notTicked(review).ifPresent(first::add);
         review.stale().forEach(s -> first.add(say("Stale: %s", text(s))));
         photos.stream().filter(p -> !p.missing().isEmpty())
                 .forEach(p -> first.add(say("Photo %s %s.", p.words(), p.missing())));
@@ -127,6 +121,23 @@ public final class Sheets {
             first.add(say("%d check points do not count: simulated, stale or outside the law.", simulated));
         }
         return first;
+    }
+
+    /** The steps that were not ticked, but for those that are left when a sheet is written. */
+    public static List<String> left(JobReview review) {
+        return review.plan().steps().stream()
+                .filter(s -> !review.job().done().contains(s.key()) && !LAST.contains(s.id())).map(Step::title)
+                .toList();
+    }
+
+    /** A sentence that names the first of the steps that were not ticked; none where all were. */
+    public static Optional<String> notTicked(JobReview review) {
+        List<String> left = left(review);
+        return left.isEmpty()
+                ? Optional.empty()
+                : Optional.of(say("Steps not ticked: %s%s.",
+                        String.join("; ", left.subList(0, Math.min(MOST_STEPS, left.size()))),
+                        left.size() > MOST_STEPS ? say("; and %d more", left.size() - MOST_STEPS) : ""));
     }
 
     private String text(amberheron.core.job.Stale stale) {
