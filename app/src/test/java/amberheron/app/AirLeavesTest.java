@@ -33,9 +33,13 @@ class AirLeavesTest extends WindowTest {
         for (Condition condition : Condition.values()) {
             assertThat(((CheckBox) byId(condition.path())).isSelected()).isFalse();
             next();
+            next();
+            hands.push(KeyCode.ENTER);
+            assertThat(((CheckBox) byId(condition.path())).isSelected()).as("it is for a person to say").isFalse();
+            vouch();
             assertThat(((CheckBox) byId(condition.path())).isSelected()).isTrue();
         }
-        next();
+        vouch();
         assertThat(step()).isEqualTo(CoachStep.CLEAR);
         assertThat(session.job().air().reading()).as("it forgets what it was taught").isEmpty();
         hands.clickOn(byId("air.simulate"));

@@ -31,7 +31,7 @@ class FirstStartTest {
         Session session = Demo.beside(home);
         Desktop.loadFonts();
         Hands hands = Hands.on(session::idle, stage -> {
-            Shell shell = new Shell(session, Stations.all(), looked::incrementAndGet);
+            Shell shell = new Shell(session, Stations.all(), looked::incrementAndGet, Hands::later);
             shell.welcome();
             stage.setScene(shell.scene(1280, 800));
             stage.show();
@@ -74,7 +74,7 @@ class FirstStartTest {
         Demo.copy(home);
         Session session = Demo.beside(home);
         Hands hands = Hands.on(session::idle, stage -> {
-            stage.setScene(new Shell(session, Stations.all()).scene(1280, 800));
+            stage.setScene(new Shell(session, Stations.all(), null, Hands::later).scene(1280, 800));
             stage.show();
             session.listJobs();
         });

@@ -10,6 +10,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
@@ -35,6 +36,9 @@ import javafx.stage.Window;
  */
 final class Hands {
     /** There is one screen: tests that use it take turns. */
+    private static final AtomicLong PRESSES = new AtomicLong();
+    /** Whether a key is held down: no time passes between its presses. */
+    static volatile boolean held;
     static final String SCREEN = "screen";
     private static final int PATIENCE = 60;
 
@@ -101,6 +105,11 @@ final class Hands {
         } catch (InterruptedException | TimeoutException e) {
             throw new IllegalStateException(e);
         }
+    }
+
+    /** A clock on which each press of a key comes a second after the one before. */
+    static long later() {
+        return TimeUnit.SECONDS.toNanos(held ? PRESSES.get() : PRESSES.incrementAndGet());
     }
 
     /** Waits until what was queued has run, and what that queued, and the screen was laid out. */

@@ -29,7 +29,7 @@ abstract class WindowTest {
         session = Demo.beside(home);
         Desktop.loadFonts();
         hands = Hands.on(session::idle, stage -> {
-            stage.setScene(new Shell(session, Stations.all()).scene(1280, 800));
+            stage.setScene(new Shell(session, Stations.all(), null, Hands::later).scene(1280, 800));
             stage.setWidth(1280);
             stage.setHeight(800);
             stage.show();
@@ -64,6 +64,12 @@ abstract class WindowTest {
     /** Does what is next. */
     final void next() {
         hands.push(KeyCode.F2);
+    }
+
+    /** What a person vouches for: the key for what is next only brings it, a letter of its own keeps it. */
+    final void vouch() {
+        next();
+        hands.write(((Labeled) ((Labeled) byId("reasons.action")).getGraphic()).getText());
     }
 
     final void find(String words) {

@@ -16,6 +16,7 @@ import amberheron.core.wiring.GroundPlan.GroundSchool;
 import amberheron.core.wiring.HeaterTiming;
 import amberheron.core.wiring.Hookup;
 import amberheron.core.wiring.KeyState;
+import amberheron.core.wiring.WireCheck;
 import java.nio.file.Files;
 import java.util.List;
 import java.util.Objects;
@@ -318,5 +319,32 @@ class WireLeavesTest extends WindowTest {
     private void press(String id) {
         hands.interact(() -> byId(id).requestFocus());
         hands.push(KeyCode.SPACE);
+    }
+
+    /** A cure is not done by a key that was held, and not proven by having been said. */
+    @Test
+    void aRewiringIsVouchedForAndThenMeasured() {
+        find("job SB-016");
+        hands.push(KeyCode.ALT, KeyCode.DIGIT3);
+        GroundPlan before = session.job().wiring().ground();
+        for (int i = 0; i < 5; i++) {
+            next();
+        }
+        hands.push(KeyCode.ENTER);
+        assertThat(session.job().wiring().ground()).isEqualTo(before);
+        vouch();
+        assertThat(session.job().wiring().ground().rewired()).isTrue();
+        assertThat(session.review().state(Station.WIRE).done()).isFalse();
+        assertThat(session.review().findings(Station.WIRE)).filteredOn(f -> f.check().is(WireCheck.GROUND))
+                .extracting(Finding::verdict).containsOnly(Verdict.UNKNOWN);
+        next();
+        Hands.held = true;
+        next();
+        next();
+        Hands.held = false;
+        type("0");
+        assertThat(session.job().wiring().ground().rewired()).as("one press brought its field, no other").isFalse();
+        assertThat(session.review().findings(Station.WIRE)).filteredOn(f -> f.check().is(WireCheck.GROUND))
+                .extracting(Finding::verdict).containsOnly(Verdict.PASS);
     }
 }

@@ -153,7 +153,7 @@ public final class Desktop extends Application {
             Session session = opening.join();
             session.onAnew(() -> anew(stage));
             Shell shell = new Shell(session, Stations.all(),
-                    session.preferences().shop().demo() ? null : Desktop::lookRound);
+                    session.preferences().shop().demo() ? null : Desktop::lookRound, System::nanoTime);
             shell.welcome();
             return shell.scene(width, height);
         } catch (CompletionException e) {

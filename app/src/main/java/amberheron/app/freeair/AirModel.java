@@ -336,7 +336,9 @@ public final class AirModel implements StationModel {
         if (open.isPresent()) {
             Condition ask = open.get();
             return new Case(Message.of("{0}?", plain(ask.words())),
-                    act(session, say("It is so"), new CoachEvent.Said(ask, true)), says.why());
+                    new Action(say("It is so"), () -> happens(session, new CoachEvent.Said(ask, true)),
+                            Letters.of(ask)),
+                    says.why());
         }
         if (!now.prepared()) {
             return new Case(plain("Enter what it shows in air; once the supply is proved at Wire, the coach leads."),
@@ -346,7 +348,7 @@ public final class AirModel implements StationModel {
         }
         return new Case(says.now(), now.now().step() == CoachStep.RECORDED
                 ? act(session, say("Begin again"), new CoachEvent.Again())
-                : act(session, says.done(), new CoachEvent.Done()), plain(now.sheet().school().procedure()));
+                : did(session, says), plain(now.sheet().school().procedure()));
     }
 
     private Action again(Session session, FreeAirCheck check) {
@@ -363,10 +365,15 @@ public final class AirModel implements StationModel {
                     ? null
                     : new Action(say("Enter what it shows"), () -> session.focus(WATCH));
             case HOLD, LEARN, WARM, CONDITIONS, RECORDED, STOPPED -> null;
-            case CLEAR, PLUG_IN, ANTICLOCKWISE, POWER_ON, TURN -> act(session, says.done(), new CoachEvent.Done());
+            case CLEAR, PLUG_IN, ANTICLOCKWISE, POWER_ON, TURN -> did(session, says);
         };
         return new Case(says.trouble().isEmpty() ? says.now() : Message.of("{0} {1}", says.trouble(), says.now()),
                 action, says.expect().isEmpty() ? says.why() : says.expect());
+    }
+
+    /** Keeps that a person has done a step at the controller. */
+    private Action did(Session session, Instruction says) {
+        return Action.vouch(says.done(), act(session, says.done(), new CoachEvent.Done()).run());
     }
 
     private Action act(Session session, String words, CoachEvent event) {

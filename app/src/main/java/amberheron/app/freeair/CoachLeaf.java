@@ -33,6 +33,7 @@ import amberheron.core.units.Unit;
 import amberheron.core.units.Unusable;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -42,6 +43,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
@@ -67,7 +69,7 @@ final class CoachLeaf implements Leaf {
     private final Button again;
     private final GridPane conditions = new GridPane(12, 6);
     private final ComboBox<Sign> signs = new ComboBox<>();
-    private boolean refreshing;
+    private final Button saw;
     private final Label shows = Parts.line("", "figure");
     private final Label meaning = Parts.text("", "soft");
     private final Label steadiness = Parts.text("", "soft");
@@ -98,22 +100,25 @@ final class CoachLeaf implements Leaf {
         ColumnConstraints half = new ColumnConstraints();
         half.setPercentWidth(50);
         conditions.getColumnConstraints().addAll(half, half);
+        conditions.addEventHandler(KeyEvent.KEY_TYPED, e -> Arrays.stream(Condition.values())
+                .filter(c -> Letters.of(c).equalsIgnoreCase(e.getCharacter())).findFirst()
+                .ifPresent(c -> model.happens(session,
+                        new CoachEvent.Said(c, !session.job().air().conditions().contains(c)))));
         signs.setId(AirModel.SIGN);
         signs.setAccessibleText(say("What lamp or display does"));
         signs.setPromptText(say("what lamp or display does"));
         signs.setConverter(Parts.named(s -> s.seen() + " = " + s.state().words()));
         signs.setMaxWidth(Double.MAX_VALUE);
-        signs.setOnAction(e -> {
-            Sign seen = signs.getValue();
-            if (!refreshing && seen != null) {
-                model.happens(session, new CoachEvent.Sees(seen.state()));
-            }
-        });
+        Choice.foundByWord(signs);
+        Choice.onEnter(signs, this::saw);
+        saw = Parts.button(say("It does this"), "air.saw", this::saw, "quiet");
+        signs.valueProperty().addListener((o, was, now) -> Parts.show(saw, waiting()));
+        HBox.setHgrow(signs, Priority.ALWAYS);
         watch.setId(AirModel.WATCH);
         watch.setAccessibleText(say("What it shows now"));
         watch.setOnAction(e -> watched());
         HBox.setHgrow(watch, Priority.ALWAYS);
-        seen = Parts.card(say("What is seen"), signs, meaning, shows,
+        seen = Parts.card(say("What is seen"), new HBox(8, signs, saw), meaning, shows,
                 new HBox(8, watch, Parts.button(say("Read"), "air.read", this::watched, "quiet")), refused, steadiness);
         node = new Columns(300,
                 Parts.card(say("Step by step"), steps, clock, trouble, now, expect, otherwise, why, conditions,
@@ -122,8 +127,25 @@ final class CoachLeaf implements Leaf {
                         Parts.noted(say("Controller's stream"), new Label(say("or work by hand")), link())));
     }
 
+    /** Takes what was picked; looked through, a list says nothing. */
+    private void saw() {
+        Sign sign = signs.getValue();
+        if (sign != null) {
+            model.happens(session, new CoachEvent.Sees(sign.state()));
+        }
+    }
+
+    /** Whether what stands in the list was not taken yet. */
+    private boolean waiting() {
+        Sign sign = signs.getValue();
+        return sign != null && model.coach(session).filter(c -> c.state() == sign.state()).isEmpty();
+    }
+
     private CheckBox box(Condition condition) {
         CheckBox box = new CheckBox(condition.words());
+        Label letter = new Label(Letters.of(condition));
+        letter.getStyleClass().add("letter-key");
+        box.setGraphic(letter);
         box.setId(condition.path());
         box.setWrapText(true);
         box.setOnAction(e -> model.happens(session, new CoachEvent.Said(condition, box.isSelected())));
@@ -291,15 +313,14 @@ final class CoachLeaf implements Leaf {
         Parts.show(done, !says.done().isEmpty());
         again.setText(at.underWay() ? say("Stop") : say("Begin again"));
         Parts.show(again, at.underWay() || at == CoachStep.RECORDED || at == CoachStep.STOPPED);
-        if (!signs.isShowing()) {
-            refreshing = true;
+        if (!signs.isShowing() && !(signs.isFocused() && waiting())) {
             if (!signs.getItems().equals(coach.sheet().signs())) {
                 signs.getItems().setAll(coach.sheet().signs());
             }
             signs.setValue(coach.sheet().signs().stream().filter(s -> s.state() == coach.state()).findFirst()
                     .orElse(null));
-            refreshing = false;
         }
+        Parts.show(saw, waiting());
         State told = coach.state();
         show(meaning, told == null ? Message.NONE : Instruction.meaning(told));
         Optional<Report> live = desk.live();

@@ -169,6 +169,26 @@ public final class Choice<T> extends VBox implements Refreshed {
                 list.getSelectionModel().getSelectedIndex()).ifPresent(i -> list.getSelectionModel().select(i)));
     }
 
+    /** Does something when Enter is pressed on a list, closed or open. */
+    public static <V> void onEnter(ComboBox<V> list, Runnable taken) {
+        list.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.ENTER && !list.isShowing()) {
+                taken.run();
+                e.consume();
+            }
+        });
+        list.setOnShown(e -> {
+            if (list.getSkin() instanceof ComboBoxListViewSkin<?> skin) {
+                skin.getPopupContent().setOnKeyPressed(k -> {
+                    if (k.getCode() == KeyCode.ENTER) {
+                        list.hide();
+                        taken.run();
+                    }
+                });
+            }
+        });
+    }
+
     private static <V> List<String> names(ComboBox<V> list) {
         return list.getItems().stream().map(list.getConverter()::toString).toList();
     }

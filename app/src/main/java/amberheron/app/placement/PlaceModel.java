@@ -29,6 +29,7 @@ import amberheron.core.placement.RoomRules;
 import amberheron.core.placement.Segment.Line;
 import amberheron.core.placement.Site;
 import amberheron.core.plan.Intake;
+import amberheron.core.plan.StepId;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Unusable;
@@ -266,16 +267,25 @@ public final class PlaceModel implements StationModel {
         FittingProcedure procedure = procedure(session);
         var units = session.preferences().units();
         Path folder = session.home().resolve("templates");
-        if (place.id().equals(job.placing().chosen()) && job.done().contains("leaks")
-                && !job.done().contains("place")) {
+        session.background().intoJob(say("Writing the template"),
+                progress -> say("Written to %s: %s. Print at 100 %%, measure the 100 mm line.", folder,
+                        TemplateSheet.write(job, place, marks, procedure, units, folder).stream()
+                                .map(f -> String.valueOf(f.getFileName())).collect(Collectors.joining(", "))),
+                (other, written) -> written, written -> {
+                    marked(session, place);
+                    return written;
+                });
+    }
+
+    /** Ticks the step that the template was for, once it is written. */
+    private static void marked(Session session, Candidate place) {
+        Job job = session.job();
+        if (place.id().equals(job.placing().chosen()) && job.done().contains(StepId.LEAKS.key())
+                && !job.done().contains(StepId.PLACE.key())) {
             Set<String> done = new TreeSet<>(job.done());
-            done.add("place");
+            done.add(StepId.PLACE.key());
             session.edit(say("place marked"), j -> j.withDone(done));
         }
-        session.background().run(say("Writing the template"),
-                () -> say("Written to %s: %s. Print at 100 %%, measure the 100 mm line.", folder,
-                        TemplateSheet.write(job, place, marks, procedure, units, folder).stream()
-                                .map(f -> String.valueOf(f.getFileName())).collect(Collectors.joining(", "))));
     }
 
     static void fitted(Session session, String what, UnaryOperator<AsFitted> change) {

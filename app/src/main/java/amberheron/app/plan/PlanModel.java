@@ -320,7 +320,7 @@ public final class PlanModel implements StationModel {
                 .filter(i -> !session.job().progress().inHand().contains(i.name())).map(Step.Item::words).toList();
         Action act = Station.shownAt(step.id()).filter(at -> !session.review().state(at).done())
                 .map(at -> Action.go(session, at))
-                .orElseGet(() -> new Action(say("Tick it"), () -> toggle(session, step)));
+                .orElseGet(() -> Action.vouch(say("Tick it"), () -> toggle(session, step)));
         return new Advice(Message.of("{0}.", title(step)), act,
                 Message.of("{0}{1}",
                         plain(step.reason().isEmpty()
@@ -344,7 +344,7 @@ public final class PlanModel implements StationModel {
                 plain(intake.condition() == Condition.ROTTEN
                         ? "Do not fit a sensor to this exhaust."
                         : "Mend the leak before anything is fitted."),
-                new Action(say("Mended: record it"), () -> intake(session, say("exhaust sound"),
+                Action.vouch(say("Mended: record it"), () -> intake(session, say("exhaust sound"),
                         i -> i.withCondition(Condition.SOUND))),
                 Message.of(measured
                         ? "At idle this leak draws in about {0} of air, which turns {1} into {2}."

@@ -45,7 +45,7 @@ final class PointsLeaf implements Leaf {
     private final ErrorPlot plot;
     private final Label band = new Label();
     private final Label note = new Label();
-    private final Cells points = new Cells(8, 0);
+    private final Cells points = new Cells(8, 1);
     private final TypedFields fresh;
     /** Fields of a point that is changed where it stands. */
     private final TypedFields again;
@@ -215,7 +215,7 @@ final class PointsLeaf implements Leaf {
         String ink = counts ? "plain" : "soft";
         points.put(0, row, () -> {
             Button open = Parts.button(String.valueOf(row), "scale.change." + (row - 1),
-                    () -> change(session.job().points().get(row - 1).id()), "icon");
+                    () -> change(session.job().points().get(row - 1).id()), "icon", "open-row");
             open.setAccessibleText(say("Change check point %s", row));
             return open;
         });

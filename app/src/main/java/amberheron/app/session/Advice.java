@@ -9,6 +9,7 @@ import amberheron.core.job.Station;
 import amberheron.core.parts.Address;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -26,8 +27,23 @@ import org.jspecify.annotations.Nullable;
  */
 public record Advice(Message next, @Nullable Action action, Message why, Message disagreement, List<Source> checked,
         Message caution) {
-    /** Action of a button. */
-    public record Action(String label, Runnable run) {
+    /**
+     * Action of a button.
+     *
+     * @param letter the key for what a person vouches for, since it asks for a look; empty where the key for what is next
+     *        does it
+     */
+    public record Action(String label, Runnable run, String letter) {
+        /** An action that the key for what is next does. */
+        public Action(String label, Runnable run) {
+            this(label, run, "");
+        }
+
+        /** Keeps what a person says is so; the key is the first letter of its words. */
+        public static Action vouch(String label, Runnable run) {
+            return new Action(label, run, label.substring(0, 1).toUpperCase(Locale.ROOT));
+        }
+
         /** Leads to the field of a value. */
         public static Action enter(Session session, Address value) {
             return new Action(say("Enter: %s", value.property().words()), () -> session.seek(value));

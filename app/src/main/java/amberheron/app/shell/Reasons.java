@@ -18,8 +18,11 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
@@ -42,6 +45,7 @@ final class Reasons extends BorderPane {
     private final ScrollPane scroll = new ScrollPane(column);
     private final Label caution = Parts.text("");
     private final VBox foot = new VBox(2, Parts.line(say("Caution"), "reason-caution"), caution);
+    private Button button = new Button();
     private boolean schools;
     private boolean sources;
 
@@ -75,14 +79,38 @@ final class Reasons extends BorderPane {
         next.setText(said(advice.next()));
         why.setText(said(advice.why()));
         // These two follow every figure; what stands around them is made anew only when it is another.
-        List<Object> shows = List.of(now == null ? "" : now.label(), advice.why().isEmpty(),
+        List<Object> shows = List.of(now == null ? "" : now.label() + now.letter(), advice.why().isEmpty(),
                 said(advice.disagreement()),
                 reserved(), advice.checked(), asked(), schools, sources);
         if (!shows.equals(shown)) {
             shown = shows;
+            boolean here = button.isFocused();
             column.getChildren().setAll(nodes(advice));
             scroll.setVvalue(0);
+            if (here && now != null) {
+                button.requestFocus();
+            }
         }
+    }
+
+    /** Brings the button of what a person vouches for, so that its letter is the next key. */
+    void bring() {
+        button.requestFocus();
+    }
+
+    private void byLetter(Button of, String letter) {
+        of.addEventHandler(KeyEvent.KEY_TYPED, e -> {
+            if (letter.equalsIgnoreCase(e.getCharacter())) {
+                run.run();
+                e.consume();
+            }
+        });
+        // The key that keeps what is typed keeps nothing that was only looked past.
+        of.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.ENTER) {
+                e.consume();
+            }
+        });
     }
 
     private List<Node> nodes(Advice advice) {
@@ -91,8 +119,12 @@ final class Reasons extends BorderPane {
         nodes.add(next);
         Advice.Action action = advice.action();
         if (action != null) {
-            var button = Parts.button(action.label(), "reasons.action", () -> run.run(), "primary");
-            Label key = new Label("F2");
+            button = Parts.button(action.label(), "reasons.action", () -> run.run(), "primary");
+            boolean vouched = !action.letter().isEmpty();
+            if (vouched) {
+                byLetter(button, action.letter());
+            }
+            Label key = new Label(vouched ? action.letter() : "F2");
             key.getStyleClass().add("button-key");
             button.setGraphic(key);
             button.setContentDisplay(javafx.scene.control.ContentDisplay.RIGHT);
@@ -101,6 +133,10 @@ final class Reasons extends BorderPane {
             button.setWrapText(true);
             button.setMinHeight(Region.USE_PREF_SIZE);
             nodes.add(button);
+            if (vouched) {
+                nodes.add(Parts.text(say("Look first, then press %s.", action.letter()),
+                        "soft"));
+            }
         }
         reserved().ifPresent(r -> {
             nodes.add(Parts.line(say("With a reservation"), "reason-head"));

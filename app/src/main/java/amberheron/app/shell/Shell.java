@@ -21,6 +21,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.LongSupplier;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
@@ -49,6 +50,8 @@ public final class Shell {
     private static final double PATH_NARROW = 200;
     private static final double REASONS_NARROW = 210;
     private static final double FONT = 14;
+    /** Time within which the key for what is next does nothing again, ns: held, it would rush on unread. */
+    private static final long BETWEEN = 700_000_000;
 
     private final Session session;
     private final StackPane root = new StackPane();
@@ -84,6 +87,9 @@ public final class Shell {
     private @Nullable Sized sized;
     private boolean stale;
     private boolean refreshing;
+    private final LongSupplier nanos;
+    private boolean pressed;
+    private long lastNext;
 
     /** Size of words and window for which the columns at the sides were laid out. */
     private record Sized(int percent, boolean narrow) {
@@ -91,16 +97,18 @@ public final class Shell {
 
     /** The window's content on a session. */
     public Shell(Session session, List<StationPlug<?>> stations) {
-        this(session, stations, null);
+        this(session, stations, null, System::nanoTime);
     }
 
     /**
      * The window's content on a session.
      *
      * @param demo opens the demo book in a window of its own; null where that is not offered
+     * @param nanos a clock that only ever goes on, ns
      */
-    public Shell(Session session, List<StationPlug<?>> stations, @Nullable Runnable demo) {
+    public Shell(Session session, List<StationPlug<?>> stations, @Nullable Runnable demo, LongSupplier nanos) {
         this.session = session;
+        this.nanos = nanos;
         this.demo = demo;
         stations.forEach(plug -> plugs.put(plug.station(), plug));
         session.listeners().onTouch(() -> stale = true);
@@ -314,10 +322,21 @@ public final class Shell {
         });
     }
 
+    /** Does what is next, once for each press of its key: what a person vouches for is only brought. */
     private void next() {
+        long now = nanos.getAsLong();
+        boolean held = pressed && now - lastNext < BETWEEN;
+        lastNext = now;
+        pressed = true;
         Advice.Action action = advice().action();
-        if (action != null) {
+        if (action == null || held) {
+            return;
+        }
+        if (action.letter().isEmpty()) {
             action.run().run();
+        } else {
+            toDesk();
+            reasons.bring();
         }
     }
 

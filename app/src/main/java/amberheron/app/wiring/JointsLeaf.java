@@ -101,8 +101,13 @@ final class JointsLeaf implements Leaf {
         box.setId(HarnessField.JOINT_STEP.of(String.valueOf(step)).key());
         box.setWrapText(true);
         box.setSelected(joints.done().contains(step));
-        box.setOnAction(e -> fields.edit(box.isSelected() ? say("step done") : say("step not done"),
-                w -> joints(w, j -> j.ticked(step, box.isSelected()))));
+        box.setOnAction(e -> {
+            boolean done = box.isSelected();
+            fields.edit(done ? say("step done") : say("step not done"), w -> joints(w, j -> j.ticked(step, done)));
+            // On to the next, as Enter does everywhere.
+            int next = done && step + 1 < school.steps().size() ? step + 1 : step;
+            session.focus(HarnessField.JOINT_STEP.of(String.valueOf(next)).key());
+        });
         return box;
     }
 }

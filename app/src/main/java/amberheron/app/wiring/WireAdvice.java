@@ -81,8 +81,8 @@ final class WireAdvice {
             return new Case(cure.map(GroundCure::text).orElse(f.consequence()),
                     mended == null
                             ? new Action(say("Choose the hook-up"), () -> session.focus(LeafId.WIRE_SIGNAL))
-                            : new Action(say("Rewired: record it"),
-                                    () -> WireModel.ground(session, say("ground rewired"), g -> mended)),
+                            : Action.vouch(say("Rewired: record it"), () -> WireModel.ground(session,
+                                    say("ground rewired"), g -> mended.afterRewiring())),
                     Message.of("Heater current in the ground lifts the reader's volts: it reads {0}. {1}.",
                             Figures.leanOrRich(cost == null ? 0 : cost), f.working()));
         });

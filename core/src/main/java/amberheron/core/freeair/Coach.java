@@ -46,6 +46,8 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
     public static final double HOLD_TIME = 30;
     /** Time for which a trimmed controller warms up before it is turned, s; common practice. */
     public static final double TRIM_WARM_UP = 120;
+    /** Time after plugging in before which no sensor is at temperature, s; from memory: a quick heater takes ten or more. */
+    static final double SOONEST = 5;
     /** Time that is waited beyond what a sensor in order takes, s. */
     private static final double PATIENCE = 60;
     /**
@@ -206,7 +208,13 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
             case LEARNING -> knows.heard(at);
             case READY -> {
                 Coach heard = knows.heard(at);
-                yield heard.now.step() == LEARN ? heard.to(STEADY, Trouble.NONE, at) : heard;
+                if (heard.now.step() != LEARN) {
+                    yield heard;
+                }
+                // One that only lost its temperature for a moment is soon back at it.
+                yield heard.now.from() == null && heard.lasted(at) < SOONEST
+                        ? heard.at(heard.now.withTrouble(Trouble.TOO_SOON), at, null, List.of())
+                        : heard.to(STEADY, Trouble.NONE, at);
             }
         };
     }
@@ -228,7 +236,9 @@ public record Coach(ControllerSheet sheet, boolean powered, boolean demo, Set<Co
     /** Notes that the sensor is below its temperature: readings do not count, and the watch begins anew. */
     private Coach cooler(Trouble why, Instant at) {
         return switch (now.step()) {
-            case STEADY, READY -> to(school() == CalibrationSchool.CLEAR_THEN_LEARN ? LEARN : WARM, why, at);
+            case STEADY, READY -> at(new Coaching(
+                    school() == CalibrationSchool.CLEAR_THEN_LEARN ? LEARN : WARM, at, why, now.step()), at, state,
+                    List.of());
             case WARM, LEARN, TURN -> at(now.withTrouble(why), at, state, List.of());
             default -> this;
         };

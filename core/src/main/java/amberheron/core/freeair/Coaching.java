@@ -27,6 +27,7 @@ public record Coaching(CoachStep step, Instant since, Trouble trouble, @Nullable
         HOT,
         COLD,
         NOT_READY,
+        TOO_SOON,
         PLACEHOLDER,
         SIMULATED,
         UNSTEADY,

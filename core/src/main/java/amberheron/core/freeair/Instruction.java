@@ -133,6 +133,9 @@ public record Instruction(Message now, Message why, Message expect, Message othe
             case HOT -> plain("The sensor is too hot: power off, let it cool.");
             case COLD -> plain("The sensor has lost its temperature: less draught, look at the supply.");
             case NOT_READY -> plain("It did not get ready in its time: weak supply, heater wire, or a spent sensor.");
+            case TOO_SOON -> Message.of(
+                    "Ready within {0} is doubted: no heater is that quick. Look again and pick what it shows now; if it is so, it was not unplugged long enough.",
+                    new Measure(Coach.SOONEST, Dimension.DURATION, 0));
             case PLACEHOLDER -> plain("That number is the placeholder: it measures nothing yet.");
             case SIMULATED -> plain("A simulated controller proves nothing here: connect the real one, or type.");
             case UNSTEADY -> plain("It did not stay steady: fumes, draught or a loose lead.");

@@ -27,9 +27,10 @@ import org.jspecify.annotations.Nullable;
  * @param loads the currents
  * @param measured drops measured between the controller's signal ground and the reader's, all working, V, by school
  * @param trial the same drop with one load after the other switched on, as the school taken has it
+ * @param rewired whether it was said to be rewired as a cure says, and the drop was not measured since
  */
 public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, GroundWires wires, GroundLoads loads,
-        Map<GroundSchool, Double> measured, GroundTrial trial) {
+        Map<GroundSchool, Double> measured, GroundTrial trial, boolean rewired) {
     /** Where good installers take the grounds. */
     public enum GroundSchool {
         BATTERY("Everything at the battery negative"),
@@ -51,7 +52,7 @@ public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, Ground
 
     /** Nothing measured. */
     public static final GroundPlan UNMEASURED = new GroundPlan(null, false, GroundWires.UNMEASURED,
-            GroundLoads.UNMEASURED, Map.of(), GroundTrial.NONE);
+            GroundLoads.UNMEASURED, Map.of(), GroundTrial.NONE, false);
     /** Values taken for what was not measured. */
     public static final Source USUAL = Source.memory(
             "taken where not measured: strap 5 mΩ, 10 A of other loads on it; the reader's own ground reaches the battery by 10 mΩ; a wire that goes to the battery at 80 °C, others at 20 °C");
@@ -197,28 +198,39 @@ public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, Ground
     }
 
     public GroundPlan withSchool(@Nullable GroundSchool value) {
-        return new GroundPlan(value, twoWires, wires, loads, measured, trial);
+        return new GroundPlan(value, twoWires, wires, loads, measured, trial, rewired);
     }
 
     public GroundPlan withTwoWires(boolean value) {
-        return new GroundPlan(school, value, wires, loads, measured, trial);
+        return new GroundPlan(school, value, wires, loads, measured, trial, rewired);
     }
 
     public GroundPlan withWires(UnaryOperator<GroundWires> change) {
-        return new GroundPlan(school, twoWires, change.apply(wires), loads, measured, trial);
+        return new GroundPlan(school, twoWires, change.apply(wires), loads, measured, trial, rewired);
     }
 
     public GroundPlan withLoads(UnaryOperator<GroundLoads> change) {
-        return new GroundPlan(school, twoWires, wires, change.apply(loads), measured, trial);
+        return new GroundPlan(school, twoWires, wires, change.apply(loads), measured, trial, rewired);
     }
 
     public GroundPlan withTrial(GroundTrial value) {
-        return new GroundPlan(school, twoWires, wires, loads, measured, value);
+        return new GroundPlan(school, twoWires, wires, loads, measured, value, rewired);
     }
 
     /** The drop measured as the school taken has it, V; null when not measured. */
     public @Nullable Double drop() {
         return school == null ? null : measured.get(school);
+    }
+
+    /** Returns it as rewired: what was measured before says nothing of it, and is to be measured again. */
+    public GroundPlan afterRewiring() {
+        EnumMap<GroundSchool, Double> others = new EnumMap<>(GroundSchool.class);
+        others.putAll(measured);
+        if (school != null) {
+            others.remove(school);
+        }
+        return new GroundPlan(school, twoWires, wires, loads, others,
+                GroundTrial.NONE.withLamps(trial.lamps()).withFan(trial.fan()), true);
     }
 
     /** Keeps the drop measured as the school taken has it; without a school there is nothing to measure. */
@@ -235,6 +247,6 @@ public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, Ground
         } else {
             more.put(at, volts);
         }
-        return new GroundPlan(school, twoWires, wires, loads, more, trial);
+        return new GroundPlan(school, twoWires, wires, loads, more, trial, rewired && (volts == null || at != school));
     }
 }

@@ -129,6 +129,11 @@ public final class WireRules {
                     null, working, COPPER).asking(ScaleField.LAW.address());
         }
         double lambda = felt ? volts * lambdaPerVolt : 0;
+        if (ground.rewired()) {
+            return new Finding(WireCheck.GROUND, subject, Verdict.UNKNOWN, null, null,
+                    "Rewired: measure between the two grounds again, engine running.", null, working, COPPER)
+                    .asking(WireField.MEASURED.address());
+        }
         Limit limit = new Limit(AT_MOST,
                 new Measure(tolerance / Math.abs(lambdaPerVolt), Unit.VOLT.dimension(), 3));
         boolean kept = Math.abs(lambda) <= tolerance;

@@ -225,4 +225,14 @@ class CoachTest {
         assertThat(ready.waits(1).step()).isEqualTo(CoachStep.STEADY);
         assertThat(ready.trouble()).isEqualTo(Trouble.UNSEEN);
     }
+
+    /** No heater is at temperature a second after it got its power: whoever says so looks again. */
+    @Test
+    void readyASecondAfterPluggingInIsDoubted() {
+        Bay bay = new Bay(Controllers.LEARNS).does(new Done(), new Sees(State.NO_SENSOR)).waits(30)
+                .does(new Done()).waits(1).does(new Sees(State.READY));
+        assertThat(bay.step()).isEqualTo(CoachStep.LEARN);
+        assertThat(bay.trouble()).isEqualTo(Trouble.TOO_SOON);
+        assertThat(bay.waits(14).does(new Sees(State.READY)).step()).isEqualTo(CoachStep.STEADY);
+    }
 }

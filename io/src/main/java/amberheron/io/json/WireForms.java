@@ -7,6 +7,7 @@ import static amberheron.io.json.Value.choice;
 import static amberheron.io.json.Value.choiceOrNull;
 import static amberheron.io.json.Value.choices;
 import static amberheron.io.json.Value.flag;
+import static amberheron.io.json.Value.flagWhereSet;
 import static amberheron.io.json.Value.list;
 import static amberheron.io.json.Value.numberOrNull;
 import static amberheron.io.json.Value.object;
@@ -170,7 +171,9 @@ final class WireForms {
                             Sane.SUPPLY, school -> new FieldNames.Name(WireField.MEASURED::words, Dimension.VOLTAGE)),
                     Map.of()),
             objectOr("trial", GroundPlan::trial, TRIAL, GroundTrial.NONE)
-                    .about("V between the two grounds, one load after the other switched on"))
+                    .about("V between the two grounds, one load after the other switched on"),
+            flagWhereSet("rewired", GroundPlan::rewired).about("rewired as a cure says, not measured since")
+                    .called("rewired and not measured since"))
             .first("school", "twoWires", "toBattery", "toChassis", "toReader", "section", "mean", "peak", "others",
                     "strap", "display", "joint", "readerDraw");
 

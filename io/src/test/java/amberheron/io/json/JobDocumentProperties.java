@@ -253,7 +253,8 @@ class JobDocumentProperties {
                                 maybe(random, 3)),
                         Map.of(GroundPlan.GroundSchool.CHASSIS, random.nextGaussian()),
                         GroundTrial.NONE.withLamps(maybe(random, 9)).with(any(random, GroundTrial.On.values()),
-                                maybe(random, 0.1))),
+                                maybe(random, 0.1)),
+                        random.nextBoolean()),
                 words(random), signals(random),
                 new HeaterTiming(perhaps(random, HeaterTiming.HeaterSchool.values()), maybe(random, 60)),
                 harness(random), random.nextBoolean() ? Set.of() : Set.of(KeyState.CRANKING, KeyState.LAMPS));
