@@ -147,7 +147,9 @@ public final class Leaves extends VBox {
     /** Shows what the job says now on the leaf that is seen. */
     public void refresh() {
         leaves.forEach(l -> l.stale = true);
-        leaves.stream().filter(l -> l.button.isSelected()).toList().forEach(this::show);
+        Optional<LeafId> at = session.at().leaf();
+        leaves.stream().filter(l -> at.filter(l.id::equals).isPresent()).findFirst()
+                .or(() -> leaves.stream().filter(l -> l.button.isSelected()).findFirst()).ifPresent(this::show);
     }
 
     private void show(Tab wanted) {

@@ -42,10 +42,12 @@ public final class Navigation {
         this.host = host;
     }
 
-    /** Goes to the first station, of a job just opened. */
-    void begin() {
+    /** Goes to where a job just opened was left, else to the first station. */
+    void begin(Optional<Whereabouts.Spot> before) {
         view = View.STATION;
-        station = Station.PLAN;
+        station = before.map(Whereabouts.Spot::station).orElse(Station.PLAN);
+        leaves.clear();
+        before.map(Whereabouts.Spot::leaf).ifPresent(leaf -> leaves.put(station, leaf));
         cursor = FIRST_CURSOR;
         asked = null;
         place = null;

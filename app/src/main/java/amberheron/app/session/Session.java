@@ -41,6 +41,7 @@ public final class Session implements AutoCloseable {
     private final Unsaved unsaved;
     private final Shelf shelf;
     private final JobPhotos photos;
+    private final Whereabouts where;
     private final Preferences preferences;
     private final OpenJob open;
     private final Tasks tasks;
@@ -79,6 +80,7 @@ public final class Session implements AutoCloseable {
         this.tasks = new Tasks(threads.worker(), threads.ui(), listeners::saved);
         this.background = new Background(tasks, this::tell, () -> job().id());
         Parts parts = new Parts();
+        this.where = new Whereabouts(home);
         this.preferences = new Preferences(kept, catalogue.laws(), home, parts);
         this.at = new Navigation(parts);
         this.open = new OpenJob(book, unsaved, threads, JobReview::new, parts);
@@ -316,7 +318,7 @@ public final class Session implements AutoCloseable {
         leave();
         Kept found = opened.kept();
         notice = "";
-        at.begin();
+        at.begin(where.of(found.document().job().id()));
         keep(Map.of("job", found.document().job().id()));
         open.show(found, opened.review(), by, opened.entries());
         changed();
@@ -456,10 +458,16 @@ public final class Session implements AutoCloseable {
         return controller;
     }
 
+    /** Where the person was in each job, and where the window stood. */
+    public Whereabouts where() {
+        return where;
+    }
+
     /** The job's desk is cleared, and its last entry goes in although it is still being looked at. */
     private void leave() {
         try {
             listeners.left();
+            where.keep();
         } finally {
             controller.close();
             open.leave();

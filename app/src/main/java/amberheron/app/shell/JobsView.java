@@ -89,6 +89,10 @@ final class JobsView implements StationView {
             if (wanted.equals("jobs.number")) {
                 show(false);
                 number.requestFocus();
+            } else if (wanted.equals("jobs.words")) {
+                show(false);
+                words.requestFocus();
+                words.selectAll();
             } else if (wanted.equals("jobs.book")) {
                 show(true);
             }

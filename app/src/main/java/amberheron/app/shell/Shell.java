@@ -12,19 +12,24 @@ import amberheron.app.session.LeafId;
 import amberheron.app.session.Navigation;
 import amberheron.app.session.OpenJob;
 import amberheron.app.session.Session;
+import amberheron.app.session.Whereabouts;
 import amberheron.bench.SimulatedDrive;
 import amberheron.core.finding.Message;
 import amberheron.core.job.JobSummary;
 import amberheron.core.job.Station;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.function.LongSupplier;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
@@ -87,6 +92,9 @@ public final class Shell {
     private @Nullable Sized sized;
     private boolean stale;
     private boolean refreshing;
+    /** Field typed into last of each leaf of the open job. */
+    private final Map<Object, String> fields = new HashMap<>();
+    private String jobShown = "";
     private final LongSupplier nanos;
     private boolean pressed;
     private long lastNext;
@@ -113,6 +121,7 @@ public final class Shell {
         stations.forEach(plug -> plugs.put(plug.station(), plug));
         session.listeners().onTouch(() -> stale = true);
         session.listeners().onLeave(() -> {
+            note();
             // A field keeps what is typed into it when the focus leaves it.
             root.requestFocus();
             plugs.values().forEach(plug -> plug.model().leave());
@@ -166,7 +175,10 @@ public final class Shell {
     /** A scene of the window at a size, with its keys. */
     public Scene scene(double width, double height) {
         Scene scene = styled(new Scene(root, width, height));
-        scene.focusOwnerProperty().addListener((o, was, now) -> reveal(now));
+        scene.focusOwnerProperty().addListener((o, was, now) -> {
+            reveal(now);
+            remember(now);
+        });
         // Enter presses what has the focus, as it keeps what is typed: a job is worked through with one hand.
         scene.addEventHandler(KeyEvent.KEY_PRESSED, e -> {
             if (e.getCode() == KeyCode.ENTER && e.getTarget() instanceof ButtonBase pressed) {
@@ -217,11 +229,84 @@ public final class Shell {
         }
     }
 
+    /** Remembers which field of the leaf shown was typed into last. */
+    private void remember(@Nullable Node focused) {
+        String id = focused == null ? null : focused.getId();
+        if (id != null && session.isOpen() && session.at().view() == Navigation.View.STATION && within(focused)) {
+            fields.put(place(), id);
+        }
+    }
+
+    private boolean within(Node node) {
+        return Stream.iterate(node, Objects::nonNull, Node::getParent)
+                .anyMatch(n -> n.equals(middle) || n.equals(above));
+    }
+
+    /** The leaf shown, or the station where it is one leaf. */
+    private Object place() {
+        return session.at().leaf().<Object>map(l -> l).orElse(session.at().station());
+    }
+
+    /** Notes where the person is in the open job, so that it comes back there. */
+    private void note() {
+        if (session.isOpen() && !jobShown.isEmpty()) {
+            session.where().note(jobShown, new Whereabouts.Spot(session.at().station(),
+                    session.at().leaf().orElse(null), fields.getOrDefault(place(), ""), scroll.getVvalue()));
+        }
+    }
+
+    /** Comes back to where the person was in a job that was just opened. */
+    private void comeBack() {
+        String now = session.isOpen() ? session.job().id() : "";
+        if (now.equals(jobShown)) {
+            return;
+        }
+        jobShown = now;
+        fields.clear();
+        session.where().of(now).ifPresent(spot -> Platform.runLater(() -> {
+            if (!spot.field().isEmpty()) {
+                session.focus(spot.field());
+            }
+            scroll.setVvalue(spot.scroll());
+        }));
+    }
+
+    /** Goes to a station and into the field of its leaf that was typed into last, else into its first. */
+    private void go(Station station) {
+        session.at().go(station);
+        refreshNow();
+        if (!session.isOpen()) {
+            return;
+        }
+        String last = fields.get(place());
+        Node field = last == null ? null : Parts.find(desk, last);
+        (field == null ? first(middle) : Optional.of(field)).ifPresent(Node::requestFocus);
+    }
+
+    /** The first node in a tree that is shown and can be typed into or pressed. */
+    private static Optional<Node> first(Node in) {
+        if (!in.isVisible() || in.isDisabled()) {
+            return Optional.empty();
+        }
+        if (in.isFocusTraversable() && !(in instanceof ScrollPane)) {
+            return Optional.of(in);
+        }
+        return in instanceof Parent parent
+                ? parent.getChildrenUnmodifiable().stream().map(Shell::first).flatMap(Optional::stream).findFirst()
+                : Optional.empty();
+    }
+
+    /** Shows the jobs; what is typed then filters them. */
+    private void showJobs() {
+        session.at().showJobs();
+        session.focus("jobs.words");
+    }
+
     private List<Command> commands() {
         List<Command> all = new ArrayList<>();
         for (Station station : Station.values()) {
             all.add(new Command(say("station"), say("Go to %s", station.title()), keys("Alt+" + station.number()),
-                    () -> session.at().go(station)));
+                    () -> go(station)));
         }
         all.add(new Command(say("action"), say("Do what is next"), keys("F2"), this::next));
         all.add(new Command(say("action"), say("Find or do"), keys("Shortcut+K"), this::find));
@@ -229,7 +314,7 @@ public final class Shell {
                 session.openJob()::undo));
         all.add(new Command(say("action"), say("Do again what was taken back"), keys("Shortcut+Y"),
                 session.openJob()::redo));
-        all.add(new Command(say("action"), say("All jobs"), keys("Shortcut+J"), session.at()::showJobs));
+        all.add(new Command(say("action"), say("All jobs"), keys("Shortcut+J"), this::showJobs));
         all.add(new Command(say("action"), say("New job"), keys("Shortcut+N"), () -> {
             session.at().showJobs();
             session.focus("jobs.number");
@@ -425,6 +510,7 @@ public final class Shell {
         }
         palette.refresh();
         standing();
+        comeBack();
         if (root.getScene() != null && root.getScene().getWindow() instanceof Stage stage) {
             stage.setTitle(
                     say("%s%sAmber Heron", session.isOpen() ? session.job().id() + " · " : "",
