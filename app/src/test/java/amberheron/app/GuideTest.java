@@ -2,13 +2,19 @@ package amberheron.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import amberheron.app.palette.FindOrDo;
 import amberheron.core.job.Station;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
@@ -26,6 +32,8 @@ class GuideTest extends WindowTest {
             hands.push(KeyCode.F1);
             assertThat(byId("guide").isVisible()).isTrue();
             assertThat(shows(station.title())).isTrue();
+            hands.push(KeyCode.F1);
+            assertThat(shows("Take back the last change")).as("all keys").isTrue();
             hands.push(KeyCode.F1);
             assertThat(byId("guide").isVisible()).as("put away").isFalse();
         }
@@ -55,5 +63,42 @@ class GuideTest extends WindowTest {
                 }
             }
         }
+    }
+
+    /** What somebody who knows the trade and not the program would type, and what they mean. */
+    @Test
+    void theWordsPeopleUseAreKnown() {
+        find("job SB-014");
+        Map<String, String> meant = new TreeMap<>();
+        for (String[] each : new String[][]{{"calibrate", "Go to Air"}, {"print", "Print the sheet in view"},
+                {"undo", "Take back"}, {"help", "The guide's page"}, {"photo", "as fitted"},
+                {"PDF", "Print the sheet in view"}, {"delete", "All jobs"}, {"replace the sensor", "sensor book"},
+                {"export", "The book"}, {"language", "Language: English"}, {"torque", "Torque in"},
+                {"fuse", "Wire: fuse and feed"}, {"AFR", "Mixtures as AFR"}, {"save", "Is it saved?"},
+                {"shortcuts", "All keys"}}) {
+            hands.push(KeyCode.CONTROL, KeyCode.K);
+            hands.write(each[0]);
+            ListView<?> list = (ListView<?>) byId("palette.list");
+            String first = list.getItems().isEmpty() ? "nothing" : ((FindOrDo.Hit) list.getItems().getFirst()).text();
+            if (!first.contains(each[1])) {
+                meant.put(each[0], first);
+            }
+            hands.push(KeyCode.ESCAPE);
+        }
+        assertThat(meant).isEmpty();
+    }
+
+    @Test
+    void savingIsAnsweredAndWordsAreFoundInTheView() {
+        find("job SB-014");
+        hands.push(KeyCode.CONTROL, KeyCode.S);
+        assertThat(session.notice()).contains("kept already");
+        hands.push(KeyCode.ALT, KeyCode.DIGIT3);
+        hands.push(KeyCode.CONTROL, KeyCode.F);
+        hands.write("cranking");
+        assertThat(hands.find(n -> n.getStyleClass().contains("found-here")
+                && n instanceof Labeled l && l.getText().toLowerCase(Locale.ROOT).contains("cranking"))).isPresent();
+        hands.push(KeyCode.ESCAPE);
+        assertThat(hands.find(n -> n.getStyleClass().contains("found-here"))).isEmpty();
     }
 }

@@ -66,8 +66,9 @@ final class BigBook {
                 times[0][i] = since(begun);
                 String wanted = "job sb-01" + (4 + i % 3) + "-" + random.nextInt(JOBS / 3);
                 begun = System.nanoTime();
-                long found = jobs.stream().map(j -> new FindOrDo.Hit(say("job"), j.id() + " " + j.vehicle(), "", () -> {
-                })).filter(h -> h.answers(wanted)).limit(60).count();
+                long found = FindOrDo.wanted(
+                        jobs.stream().map(j -> new FindOrDo.Hit(say("job"), j.id() + " " + j.vehicle(), "", "", () -> {
+                        })).toList(), wanted, List.of()).stream().limit(60).count();
                 times[1][i] = since(begun);
                 String id = jobs.get(random.nextInt(jobs.size())).id();
                 begun = System.nanoTime();

@@ -130,7 +130,7 @@ final class TrimModel {
 
     /** Takes up the shop's bins, or a plan that was applied. */
     static void read(Session session, String typed) {
-        session.background().intoJob(say("Reading %s", typed), progress -> TrimCsv.read(TextFiles.path(typed)),
+        session.background().intoJob(say("Reading a trim sheet"), progress -> TrimCsv.read(TextFiles.path(typed)),
                 (job, sheet) -> say("It was read for %s, which is no longer open: read it again there.", job),
                 sheet -> {
                     session.edit(say("trim sheet"), j -> j.withRoadTest(

@@ -120,12 +120,14 @@ public final class HandOverModel implements StationModel {
 
     @Override
     public List<StationAction> actions() {
-        return List.of(new StationAction(say("Print the sheet in view"), "Shortcut+P", s -> {
+        return List.of(new StationAction(say("Print the sheet in view"), say("paper, PDF, report"), "Shortcut+P", s -> {
             s.at().go(Station.HAND_OVER);
             s.focus(LeafId.HAND_OVER_SHEET);
             SheetPrint.print(s, whom);
-        }), new StationAction(say("Copy the sheet in view as text"), "", s -> SheetPrint.copy(s, whom)),
-                new StationAction(say("Write the hand-over pack"), "", this::write));
+        }), new StationAction(say("Copy the sheet in view as text"), say("clipboard, message, e-mail"), "",
+                s -> SheetPrint.copy(s, whom)),
+                new StationAction(say("Write the hand-over pack"), say("export, PDF, finish, deliver"), "",
+                        this::write));
     }
 
     private static Stream<Station> unproven(Session session) {

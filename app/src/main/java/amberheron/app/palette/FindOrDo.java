@@ -2,9 +2,14 @@ package amberheron.app.palette;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.app.session.Whereabouts;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalInt;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -21,6 +26,7 @@ public final class FindOrDo extends StackPane {
     private static final int MOST = 60;
 
     private final Supplier<List<Hit>> all;
+    private final Whereabouts where;
     private final TextField input = new TextField();
     private final ListView<Hit> list = new ListView<>();
     private List<Hit> found = List.of();
@@ -32,19 +38,60 @@ public final class FindOrDo extends StackPane {
      *
      * @param kind what sort of thing it is: job, station, action, setting
      * @param text what it is called
+     * @param words other words that people look for it by; not shown
      * @param hint its key, or empty
      */
-    public record Hit(String kind, String text, String hint, Runnable run) {
-        /** Whether every typed word occurs in it. */
-        public boolean answers(String typed) {
-            String own = (kind + " " + text).toLowerCase(Locale.ROOT);
-            return List.of(typed.toLowerCase(Locale.ROOT).strip().split("\\s+")).stream().allMatch(own::contains);
+    public record Hit(String kind, String text, String words, String hint, Runnable run) {
+        /** How well something answers; nothing that does not. */
+        private enum How {
+            EXACT,
+            BEGINS,
+            WORD_BEGINS,
+            OTHER_WORD_BEGINS,
+            CONTAINS
+        }
+
+        /** How well it answers what is typed, best 0; empty where a typed word does not occur in it. */
+        public OptionalInt answers(String typed) {
+            String wanted = typed.toLowerCase(Locale.ROOT).strip();
+            String own = text.toLowerCase(Locale.ROOT);
+            String other = words.toLowerCase(Locale.ROOT);
+            if (own.equals(wanted)) {
+                return OptionalInt.of(How.EXACT.ordinal());
+            }
+            if (own.startsWith(wanted)) {
+                return OptionalInt.of(How.BEGINS.ordinal());
+            }
+            int worst = 0;
+            for (String word : wanted.split("\\s+", -1)) {
+                How how = begins(own, word)
+                        ? How.WORD_BEGINS
+                        : begins(other, word)
+                                ? How.OTHER_WORD_BEGINS
+                                : (kind.toLowerCase(Locale.ROOT) + " " + own + " " + other).contains(word)
+                                        ? How.CONTAINS
+                                        : null;
+                if (how == null) {
+                    return OptionalInt.empty();
+                }
+                worst = Math.max(worst, how.ordinal());
+            }
+            return OptionalInt.of(worst);
+        }
+
+        private static boolean begins(String text, String word) {
+            return Arrays.stream(text.split("[^\\p{L}\\p{N}λ]+", -1)).anyMatch(w -> w.startsWith(word));
         }
     }
 
-    /** A palette over everything there is. */
-    public FindOrDo(Supplier<List<Hit>> all) {
+    /**
+     * A palette over everything there is.
+     *
+     * @param where keeps what was done lately
+     */
+    public FindOrDo(Supplier<List<Hit>> all, Whereabouts where) {
         this.all = all;
+        this.where = where;
         getStyleClass().add("palette-veil");
         input.setId("palette.input");
         input.setPromptText(say("A job, a station, an action, a setting…"));
@@ -122,13 +169,27 @@ public final class FindOrDo extends StackPane {
     }
 
     private void filter() {
-        list.getItems().setAll(found.stream().filter(h -> h.answers(input.getText())).limit(MOST).toList());
+        list.getItems().setAll(wanted(found, input.getText(), where.lately()).stream().limit(MOST).toList());
         list.getSelectionModel().selectFirst();
+    }
+
+    /** Those that answer, best first, numbers in natural order; with nothing typed the latest on top. */
+    public static List<Hit> wanted(List<Hit> all, String typed, List<String> lately) {
+        if (typed.isBlank()) {
+            List<Hit> recent = lately.stream()
+                    .flatMap(text -> all.stream().filter(h -> h.text().equals(text)).limit(1)).toList();
+            return Stream.concat(recent.stream(), all.stream().filter(h -> !recent.contains(h))).toList();
+        }
+        record Ranked(Hit hit, int rank) {
+        }
+        return all.stream().flatMap(h -> h.answers(typed).stream().mapToObj(rank -> new Ranked(h, rank)))
+                .sorted(Comparator.comparingInt(Ranked::rank)).map(Ranked::hit).toList();
     }
 
     private void run() {
         Hit hit = list.getSelectionModel().getSelectedItem();
         if (hit != null) {
+            where.did(hit.text());
             close();
             hit.run().run();
         }

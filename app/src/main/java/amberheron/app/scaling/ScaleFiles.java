@@ -101,7 +101,7 @@ final class ScaleFiles {
 
     /** Takes up what a file holds into the job that it was read for. */
     void read(String typed) {
-        session.background().intoJob(say("Reading %s", typed), progress -> ScaleFile.read(TextFiles.path(typed)),
+        session.background().intoJob(say("Reading law and reader"), progress -> ScaleFile.read(TextFiles.path(typed)),
                 (job, file) -> say("It was read for %s, which is no longer open: read it again there.", job), file -> {
                     try {
                         return taken(file);

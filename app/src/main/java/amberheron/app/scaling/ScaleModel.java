@@ -390,7 +390,8 @@ public final class ScaleModel implements StationModel {
 
     @Override
     public List<StationAction> actions() {
-        return List.of(new StationAction(say("Take a reading from the simulated bench"), "", this::take));
+        return List.of(new StationAction(say("Take a reading from the simulated bench"), say("stand-in, demo"), "",
+                this::take));
     }
 
     @Override

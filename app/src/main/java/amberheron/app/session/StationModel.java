@@ -27,8 +27,9 @@ public interface StationModel {
      * Something that can be done with an open job.
      *
      * @param text what, in the words it is found with
+     * @param also other words that people look for it by
      * @param keys its key, such as {@code Shortcut+P}; empty when it has none
      */
-    record StationAction(String text, String keys, Consumer<Session> run) {
+    record StationAction(String text, String also, String keys, Consumer<Session> run) {
     }
 }

@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Slow work off the screen's thread: several at once, each with its progress and a way to stop it. A failure stays in the
- * list until it is put away. Used on the screen's thread only, but for the work itself.
+ * list until it is put away, or until the same is done after all; several failures of one kind are one. Used on the screen's thread only, but for the work itself.
  */
 public final class Tasks {
     private static final Logger LOG = Logger.getLogger(Tasks.class.getName());
@@ -49,6 +49,7 @@ public final class Tasks {
         private volatile double part = Double.NaN;
         private volatile boolean stopped;
         private @Nullable String failure;
+        private int times = 1;
 
         Running(String what) {
             this.what = what;
@@ -71,7 +72,11 @@ public final class Tasks {
 
         /** That it failed and why; empty while it runs. */
         public String failed() {
-            return failure == null ? "" : say("%s failed: %s", what, failure);
+            return failure == null
+                    ? ""
+                    : times == 1
+                            ? say("%s failed: %s", what, failure)
+                            : say("%s failed %d times: %s", what, times, failure);
         }
 
         /** Ends the work at its next step. */
@@ -107,6 +112,8 @@ public final class Tasks {
         };
         Consumer<Throwable> ended = e -> ui.execute(() -> {
             running.failure = String.valueOf(e.getMessage());
+            running.times += mended(running).stream().mapToInt(r -> r.times).sum();
+            all.removeAll(mended(running));
             failed.accept(running.failed());
             told.run();
         });
@@ -125,6 +132,7 @@ public final class Tasks {
             T result = work.get();
             ui.execute(() -> {
                 all.remove(running);
+                all.removeAll(mended(running));
                 try {
                     if (!running.stopped) {
                         then.accept(result);
@@ -142,6 +150,11 @@ public final class Tasks {
             LOG.log(Level.WARNING, running.what(), e);
             ended.accept(e);
         }
+    }
+
+    /** Failures of the same kind before. */
+    private List<Running> mended(Running by) {
+        return all.stream().filter(r -> r != by && r.failure() != null && r.what().equals(by.what())).toList();
     }
 
     /** Tasks that run now, and those that failed and were not put away. */

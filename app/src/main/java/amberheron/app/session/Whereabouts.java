@@ -8,8 +8,10 @@ import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Properties;
@@ -25,6 +27,9 @@ public final class Whereabouts {
     private static final String FILE = "window.properties";
     private static final String WINDOW = "window";
     private static final String JOB = "job.";
+    private static final String LATELY = "lately.";
+    /** Things done lately that are remembered. */
+    private static final int MOST_LATELY = 8;
     /** Jobs that are remembered, the latest. */
     private static final int MOST = 200;
     private static final long MOST_BYTES = 1 << 20;
@@ -32,6 +37,7 @@ public final class Whereabouts {
     private final Path file;
     private final Map<String, Spot> spots = new LinkedHashMap<>();
     private @Nullable Frame frame;
+    private final List<String> lately = new ArrayList<>();
     private String written;
 
     /**
@@ -99,6 +105,9 @@ public final class Whereabouts {
                 .sorted(java.util.Comparator.comparingInt(k -> order(kept.getProperty(k))))
                 .forEach(k -> Spot.read(after(kept.getProperty(k)))
                         .ifPresent(s -> spots.put(k.substring(JOB.length()), s)));
+        for (int i = 0; kept.containsKey(LATELY + i); i++) {
+            lately.add(kept.getProperty(LATELY + i));
+        }
         String window = kept.getProperty(WINDOW);
         frame = window == null ? null : Frame.read(window);
         written = text();
@@ -140,8 +149,25 @@ public final class Whereabouts {
         frame = now;
     }
 
+    /** What was done lately, in its words, the last first. */
+    public List<String> lately() {
+        return List.copyOf(lately);
+    }
+
+    /** Notes what was done. */
+    public void did(String what) {
+        lately.remove(what);
+        lately.addFirst(what);
+        if (lately.size() > MOST_LATELY) {
+            lately.removeLast();
+        }
+    }
+
     private String text() {
         Properties keeps = new Properties();
+        for (int i = 0; i < lately.size(); i++) {
+            keeps.setProperty(LATELY + i, lately.get(i));
+        }
         int at = 0;
         for (Map.Entry<String, Spot> spot : spots.entrySet()) {
             keeps.setProperty(JOB + spot.getKey(), at++ + " " + spot.getValue().text());

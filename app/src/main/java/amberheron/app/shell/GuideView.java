@@ -30,12 +30,14 @@ final class GuideView extends StackPane {
     private final ScrollPane scroll = new ScrollPane(text);
     private final Button close = Parts.button(say("Close"), "guide.close", this::close, "primary");
     private @Nullable Node before;
+    private boolean generated;
 
     GuideView() {
         Parts.scrollsDown(scroll);
         scroll.getStyleClass().add("guide-text");
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        HBox foot = new HBox(8, Parts.line(say("Esc or F1"), "soft"), Parts.spring(), close);
+        HBox foot = new HBox(8, Parts.line(say("Esc closes, F1 once more lists all keys"), "soft"), Parts.spring(),
+                close);
         foot.setAlignment(Pos.CENTER_LEFT);
         VBox card = new VBox(10, title, scroll, foot);
         card.getStyleClass().addAll("card", "tour");
@@ -52,17 +54,9 @@ final class GuideView extends StackPane {
         setVisible(false);
     }
 
-    /** Shows a page, or puts it away. */
-    void toggle(String page) {
-        if (isVisible()) {
-            close();
-        } else {
-            open(page, "");
-        }
-    }
-
     /** Shows a page from where its text first says something; from its top where it does not. */
     void open(String page, String says) {
+        generated = false;
         before = getScene() == null ? null : getScene().getFocusOwner();
         List<Node> lines = new ArrayList<>();
         Label from = null;
@@ -95,6 +89,34 @@ final class GuideView extends StackPane {
         }
     }
 
+    /** Whether what is shown was put together here rather than read from the guide. */
+    boolean isGenerated() {
+        return generated;
+    }
+
+    /** Shows lines: a key and what it does, apart by a tab, under headings that begin with “# ”. */
+    void show(String heading, List<String> lines) {
+        if (!isVisible()) {
+            before = getScene() == null ? null : getScene().getFocusOwner();
+        }
+        title.setText(heading);
+        text.getChildren().setAll(lines.stream().map(GuideView::line).toList());
+        generated = true;
+        setVisible(true);
+        close.requestFocus();
+        scroll.setVvalue(0);
+    }
+
+    private static Node line(String line) {
+        if (line.startsWith("# ")) {
+            return Parts.text(line.substring(2), "strong");
+        }
+        int tab = line.indexOf('\t');
+        Label key = Parts.line(line.substring(0, tab), "figure");
+        key.setMinWidth(150);
+        return new HBox(8, key, Parts.text(line.substring(tab + 1), "plain"));
+    }
+
     /** Headings, points and paragraphs, each on one line, without pictures and marks. */
     private static List<String> paragraphs(String page) {
         List<String> all = new ArrayList<>();
@@ -114,7 +136,8 @@ final class GuideView extends StackPane {
         return all;
     }
 
-    private void close() {
+    /** Puts it away. */
+    void close() {
         setVisible(false);
         if (before != null) {
             before.requestFocus();

@@ -8,32 +8,25 @@ import amberheron.app.parts.StationPlug;
 import amberheron.app.parts.StationView;
 import amberheron.app.rule.RuleView;
 import amberheron.app.session.Advice;
-import amberheron.app.session.LeafId;
 import amberheron.app.session.Navigation;
-import amberheron.app.session.OpenJob;
 import amberheron.app.session.Session;
-import amberheron.app.session.Whereabouts;
 import amberheron.bench.SimulatedDrive;
 import amberheron.core.finding.Message;
-import amberheron.core.job.JobSummary;
 import amberheron.core.job.Station;
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.function.LongSupplier;
-import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
-import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
@@ -58,6 +51,9 @@ public final class Shell {
     /** Time within which the key for what is next does nothing again, ns: held, it would rush on unread. */
     private static final long BETWEEN = 700_000_000;
 
+    /** There Alt types letters that stand on no key. */
+    private static final boolean MAC = System.getProperty("os.name", "").startsWith("Mac");
+
     private final Session session;
     private final StackPane root = new StackPane();
     private final BorderPane frame = new BorderPane();
@@ -68,10 +64,7 @@ public final class Shell {
     private final Label subtitle = Parts.line("", "subtitle");
     /** Room beside the title; the subtitle gives way to the leaves where there is no room for both. */
     private final StackPane beside = new StackPane(subtitle);
-    private final HBox noticeBar = new HBox(8);
-    private final Label notice = Parts.text("", "notice-text");
-    private final RunningBar running;
-    private final ConflictBar conflict;
+    private final Notices notices;
     private final JobBand band;
     private final SignalPath path;
     private final Reasons reasons;
@@ -80,9 +73,11 @@ public final class Shell {
     private final JobsView jobs;
     private final Tour tour;
     private final GuideView guide = new GuideView();
+    private final SearchBar search = new SearchBar(middle, above);
     private final @Nullable Runnable demo;
     private final Map<Station, StationPlug<?>> plugs = new EnumMap<>(Station.class);
     private final Map<Station, StationView> views = new EnumMap<>(Station.class);
+    private final Offers offers;
     private final List<Command> commands;
     private final LiveSource live;
     private @Nullable StationView shown;
@@ -92,9 +87,7 @@ public final class Shell {
     private @Nullable Sized sized;
     private boolean stale;
     private boolean refreshing;
-    /** Field typed into last of each leaf of the open job. */
-    private final Map<Object, String> fields = new HashMap<>();
-    private String jobShown = "";
+    private final ComingBack back;
     private final LongSupplier nanos;
     private boolean pressed;
     private long lastNext;
@@ -120,12 +113,7 @@ public final class Shell {
         this.demo = demo;
         stations.forEach(plug -> plugs.put(plug.station(), plug));
         session.listeners().onTouch(() -> stale = true);
-        session.listeners().onLeave(() -> {
-            note();
-            // A field keeps what is typed into it when the focus leaves it.
-            root.requestFocus();
-            plugs.values().forEach(plug -> plug.model().leave());
-        });
+        session.listeners().onLeave(this::leave);
         // Before any field hears of it.
         session.listeners().onSeek(wanted -> toDesk());
         session.listeners().onFocus(wanted -> toDesk());
@@ -133,39 +121,49 @@ public final class Shell {
         path = new SignalPath(session, s -> plug(s).model());
         reasons = new Reasons(session, f -> guide.open("methods", f.source().citation()));
         rule = new RuleView(session);
-        palette = new FindOrDo(this::hits);
+        palette = new FindOrDo(this::hits, session.where());
         tour = new Tour(List.of(path, reasons, rule), session.preferences()::tour);
         jobs = new JobsView(session, demo, tour::begin);
         live = new LiveSource(session, new SimulatedDrive());
+        offers = new Offers(session, plugs);
         commands = commands();
         Parts.scrollsDown(scroll);
         scroll.getStyleClass().add("middle-scroll");
         middle.getStyleClass().add("middle");
-        noticeBar.getChildren().addAll(notice, Parts.spring(),
-                Parts.button("×", "notice.close", () -> session.tell(""), "icon"));
-        noticeBar.getStyleClass().add("notice");
-        notice.setId("notice");
         frame.setTop(band);
         frame.setLeft(path);
-        running = new RunningBar(session);
-        conflict = new ConflictBar(session);
+        notices = new Notices(session);
         armView = new ArmView(session);
         // Words that would be cut are left out.
         subtitle.visibleProperty().bind(Bindings.createBooleanBinding(
                 () -> beside.getWidth() >= subtitle.prefWidth(-1) - 1, beside.widthProperty(),
                 subtitle.textProperty(), subtitle.skinProperty(), subtitle.fontProperty()));
         above.getStyleClass().add("above");
-        desk = new BorderPane(scroll, above, null, new VBox(running, conflict, noticeBar), null);
+        desk = new BorderPane(scroll, new VBox(above, search), null, notices, null);
+        back = new ComingBack(session, scroll, desk);
         frame.setCenter(desk);
         frame.setRight(reasons);
         frame.setBottom(rule);
         root.getChildren().addAll(frame, palette, tour, guide);
         root.getStyleClass().add("shell");
+        // What is typed into stays in view when a notice takes room.
+        scroll.viewportBoundsProperty().addListener((o, was, now) -> reveal(focusOwner()));
         root.widthProperty().addListener((o, was, now) -> size());
         // Several changes in a row are drawn once.
         session.listeners().onChange(this::refreshSoon);
         session.listeners().onSaved(this::saved);
         refresh();
+    }
+
+    private void leave() {
+        back.note();
+        // A field keeps what is typed into it when the focus leaves it.
+        root.requestFocus();
+        plugs.values().forEach(plug -> plug.model().leave());
+    }
+
+    private List<FindOrDo.Hit> hits() {
+        return offers.hits(commands);
     }
 
     private StationPlug<?> plug(Station station) {
@@ -177,7 +175,19 @@ public final class Shell {
         Scene scene = styled(new Scene(root, width, height));
         scene.focusOwnerProperty().addListener((o, was, now) -> {
             reveal(now);
-            remember(now);
+            back.remember(now);
+        });
+        // The letter of a key such as Alt+2 is not typed into what the key brings; with Ctrl it is AltGr, which types.
+        scene.addEventFilter(KeyEvent.KEY_TYPED, e -> {
+            if (e.isAltDown() && !e.isControlDown() && !MAC) {
+                e.consume();
+            }
+        });
+        scene.addEventHandler(KeyEvent.KEY_TYPED, e -> {
+            if (e.getCharacter().equals("?") && !(e.getTarget() instanceof TextInputControl)) {
+                guide.show(say("Keys"), Offers.keys(commands));
+                e.consume();
+            }
         });
         // Enter presses what has the focus, as it keeps what is typed: a job is worked through with one hand.
         scene.addEventHandler(KeyEvent.KEY_PRESSED, e -> {
@@ -229,71 +239,13 @@ public final class Shell {
         }
     }
 
-    /** Remembers which field of the leaf shown was typed into last. */
-    private void remember(@Nullable Node focused) {
-        String id = focused == null ? null : focused.getId();
-        if (id != null && session.isOpen() && session.at().view() == Navigation.View.STATION && within(focused)) {
-            fields.put(place(), id);
-        }
-    }
-
-    private boolean within(Node node) {
-        return Stream.iterate(node, Objects::nonNull, Node::getParent)
-                .anyMatch(n -> n.equals(middle) || n.equals(above));
-    }
-
-    /** The leaf shown, or the station where it is one leaf. */
-    private Object place() {
-        return session.at().leaf().<Object>map(l -> l).orElse(session.at().station());
-    }
-
-    /** Notes where the person is in the open job, so that it comes back there. */
-    private void note() {
-        if (session.isOpen() && !jobShown.isEmpty()) {
-            session.where().note(jobShown, new Whereabouts.Spot(session.at().station(),
-                    session.at().leaf().orElse(null), fields.getOrDefault(place(), ""), scroll.getVvalue()));
-        }
-    }
-
-    /** Comes back to where the person was in a job that was just opened. */
-    private void comeBack() {
-        String now = session.isOpen() ? session.job().id() : "";
-        if (now.equals(jobShown)) {
-            return;
-        }
-        jobShown = now;
-        fields.clear();
-        session.where().of(now).ifPresent(spot -> Platform.runLater(() -> {
-            if (!spot.field().isEmpty()) {
-                session.focus(spot.field());
-            }
-            scroll.setVvalue(spot.scroll());
-        }));
-    }
-
-    /** Goes to a station and into the field of its leaf that was typed into last, else into its first. */
+    /** Goes to a station, into a field of its leaf. */
     private void go(Station station) {
         session.at().go(station);
         refreshNow();
-        if (!session.isOpen()) {
-            return;
+        if (session.isOpen()) {
+            back.bringField();
         }
-        String last = fields.get(place());
-        Node field = last == null ? null : Parts.find(desk, last);
-        (field == null ? first(middle) : Optional.of(field)).ifPresent(Node::requestFocus);
-    }
-
-    /** The first node in a tree that is shown and can be typed into or pressed. */
-    private static Optional<Node> first(Node in) {
-        if (!in.isVisible() || in.isDisabled()) {
-            return Optional.empty();
-        }
-        if (in.isFocusTraversable() && !(in instanceof ScrollPane)) {
-            return Optional.of(in);
-        }
-        return in instanceof Parent parent
-                ? parent.getChildrenUnmodifiable().stream().map(Shell::first).flatMap(Optional::stream).findFirst()
-                : Optional.empty();
     }
 
     /** Shows the jobs; what is typed then filters them. */
@@ -306,100 +258,93 @@ public final class Shell {
         List<Command> all = new ArrayList<>();
         for (Station station : Station.values()) {
             all.add(new Command(say("station"), say("Go to %s", station.title()), keys("Alt+" + station.number()),
-                    () -> go(station)));
+                    () -> go(station)).also(Offers.also(station)));
         }
-        all.add(new Command(say("action"), say("Do what is next"), keys("F2"), this::next));
-        all.add(new Command(say("action"), say("Find or do"), keys("Shortcut+K"), this::find));
+        all.add(new Command(say("action"), say("Do what is next"), keys("F2"), this::next)
+                .also(say("continue, go on")));
+        all.add(new Command(say("action"), say("Find or do"), keys("Shortcut+K"), this::find)
+                .also(say("search, command, menu")));
+        all.add(new Command(say("action"), say("Find in this view"), keys("Shortcut+F"), search::open)
+                .also(say("search on the page")));
         all.add(new Command(say("action"), say("Take back the last change"), keys("Shortcut+Z"),
-                session.openJob()::undo));
+                session.openJob()::undo).also(say("undo")));
         all.add(new Command(say("action"), say("Do again what was taken back"), keys("Shortcut+Y"),
-                session.openJob()::redo));
-        all.add(new Command(say("action"), say("All jobs"), keys("Shortcut+J"), this::showJobs));
+                session.openJob()::redo).also(say("redo")));
+        all.add(new Command(say("action"), say("Is it saved?"), keys("Shortcut+S"),
+                () -> session.tell(offers.saved())).also(say("save, store, keep")));
+        all.add(new Command(say("action"), say("All jobs"), keys("Shortcut+J"), this::showJobs)
+                .also(say("list, board, home, archive, delete a job, remove a job")));
         all.add(new Command(say("action"), say("New job"), keys("Shortcut+N"), () -> {
             session.at().showJobs();
             session.focus("jobs.number");
-        }));
+        }).also(say("begin, add, create, vehicle, customer")));
         all.add(new Command(say("setting"), say("The book: where it is, backup, moving jobs"), null, () -> {
             session.at().showJobs();
             session.focus("jobs.book");
-        }));
+        }).also(say("restore, export, import, server, share, copy, database")));
         plugs.values().forEach(plug -> plug.model().actions()
                 .forEach(action -> all.add(
                         new Command(say("action"), action.text(), action.keys().isEmpty() ? null : keys(action.keys()),
                                 () -> {
                                     if (session.isOpen()) {
                                         action.run().accept(session);
+                                    } else {
+                                        session.tell(say("Open a job first."));
                                     }
-                                }))));
+                                }).also(action.also()))));
         all.add(new Command(say("setting"), say("Fold or unfold the reading rule"), keys("F6"), rule::foldOrUnfold));
-        all.add(new Command(say("action"), say("Reading rule"), null, rule::requestFocus));
+        all.add(new Command(say("action"), say("Reading rule"), null, rule::requestFocus)
+                .also(say("convert, slide rule, AFR, lambda, volts")));
         all.add(new Command(say("action"), say("Follow the simulated controller on the rule"), keys("F8"),
-                () -> live.toggle()));
-        all.add(new Command(say("action"), say("The guide's page for this station"), keys("F1"), () -> guide
-                .toggle(session.at().view() == Navigation.View.STATION ? session.at().station().key() : "start")));
-        all.add(new Command(say("action"), say("How each figure is worked out"), null,
-                () -> guide.open("methods", "")));
-        all.add(new Command(say("action"), say("The window in three steps"), null, tour::begin));
+                () -> live.toggle()).also(say("live, demo")));
+        all.add(new Command(say("help"), say("The guide's page for this station"), keys("F1"), this::help)
+                .also(say("help, manual, how")));
+        all.add(new Command(say("help"), say("All keys"), null, () -> guide.show(say("Keys"), Offers.keys(commands)))
+                .also(say("shortcuts, keyboard, hotkeys, help")));
+        all.add(new Command(say("help"), say("How each figure is worked out"), null,
+                () -> guide.open("methods", "")).also(say("formula, maths, method, source")));
+        all.add(new Command(say("help"), say("The window in three steps"), null, tour::begin)
+                .also(say("tour, help, introduction")));
         if (demo != null) {
-            all.add(new Command(say("action"), say("Look round in the demo book"), null, demo));
+            all.add(new Command(say("action"), say("Look round in the demo book"), null, demo)
+                    .also(say("example, try")));
         }
-        all.add(new Command(say("action"), say("Quit"), keys("Shortcut+Q"), Platform::exit));
+        all.add(new Command(say("action"), say("Quit"), keys("Shortcut+Q"), Platform::exit)
+                .also(say("exit, close, end")));
         all.add(new Command(say("setting"), say("Arm's-length view"), keys("F11"), () -> {
             arm = !arm;
             refresh();
-        }));
+        }).also(say("full screen, large, far")));
         all.add(new Command(say("setting"), say("Larger words"), keys("Shortcut+EQUALS"),
-                () -> session.preferences().textSize(true)));
+                () -> session.preferences().textSize(true)).also(say("zoom in, font, text size")));
         all.add(new Command(say("setting"), say("Smaller words"), keys("Shortcut+MINUS"),
-                () -> session.preferences().textSize(false)));
+                () -> session.preferences().textSize(false)).also(say("zoom out, font, text size")));
         all.add(new Command(say("setting"), say("Dark or light paper"), keys("Shortcut+D"),
-                () -> session.preferences().dark(!session.preferences().dark())));
+                () -> session.preferences().dark(!session.preferences().dark())).also(say("night, theme, colours")));
         return List.copyOf(all);
+    }
+
+    /** The guide's page for where one is; asked for twice, the list of all keys; then neither. */
+    private void help() {
+        if (!guide.isVisible()) {
+            guide.open(session.at().view() == Navigation.View.STATION ? session.at().station().key() : "start", "");
+        } else if (guide.isGenerated()) {
+            guide.close();
+        } else {
+            guide.show(say("Keys"), Offers.keys(commands));
+        }
     }
 
     private static KeyCombination keys(String text) {
         return KeyCombination.keyCombination(text);
     }
 
-    private List<FindOrDo.Hit> hits() {
-        List<FindOrDo.Hit> hits = new ArrayList<>();
-        commands.forEach(c -> hits.add(new FindOrDo.Hit(c.kind(), c.text(), c.hint(), c.run())));
-        session.openJob().undoable()
-                .ifPresent(what -> hits
-                        .add(new FindOrDo.Hit(say("action"), say("Take back: %s", what), "", session.openJob()::undo)));
-        for (JobSummary job : session.jobs()) {
-            hits.add(new FindOrDo.Hit(say("job"), job.id() + " " + job.vehicle(), "", () -> session.open(job.id())));
-        }
-        var u = session.preferences().units();
-        hits.add(new FindOrDo.Hit(say("setting"), say("Mixtures as %s", u.afr() ? "λ" : "AFR"), "",
-                () -> session.preferences().units(u.withAfr(!u.afr()))));
-        hits.add(new FindOrDo.Hit(say("setting"), say("Lengths in %s", u.inches() ? "mm" : say("in")), "",
-                () -> session.preferences().units(u.withInches(!u.inches()))));
-        hits.add(new FindOrDo.Hit(say("setting"), say("Temperatures in %s", u.fahrenheit() ? "°C" : "°F"), "",
-                () -> session.preferences().units(u.withFahrenheit(!u.fahrenheit()))));
-        hits.add(new FindOrDo.Hit(say("setting"), say("Torque in %s", u.poundFeet() ? "N·m" : "lb·ft"), "",
-                () -> session.preferences().units(u.withPoundFeet(!u.poundFeet()))));
-        if (session.isOpen()) {
-            plugs.keySet().forEach(station -> LeafId.of(station).forEach(leaf -> hits
-                    .add(new FindOrDo.Hit(say("station"), station.title() + ": " + leaf.words(), "", () -> {
-                        session.at().go(station);
-                        session.focus(leaf);
-                    }))));
-            session.catalogue().fuels()
-                    .forEach(f -> hits.add(new FindOrDo.Hit(say("setting"), say("Fuel: %s", f.name()), "",
-                            () -> session.edit(say("fuel %s", f.name()), j -> j.withIntake(j.intake().withFuel(f))))));
-            session.catalogue().laws()
-                    .forEach(l -> hits.add(new FindOrDo.Hit(say("setting"), say("Output law: %s", l.name()), "",
-                            () -> session.edit(say("law %s", l.name()), j -> j.withLaw(l)))));
-            session.catalogue().readers()
-                    .forEach(r -> hits.add(new FindOrDo.Hit(say("setting"), say("Reader: %s", r.name()), "",
-                            () -> session.edit(say("reader %s", r.name()), j -> j.withReader(r)))));
-        }
-        return hits;
+    private @Nullable Node focusOwner() {
+        return root.getScene() == null ? null : root.getScene().getFocusOwner();
     }
 
     private void find() {
-        Node before = root.getScene() == null ? null : root.getScene().getFocusOwner();
+        Node before = focusOwner();
         palette.open(() -> {
             if (before != null) {
                 before.requestFocus();
@@ -510,7 +455,7 @@ public final class Shell {
         }
         palette.refresh();
         standing();
-        comeBack();
+        back.comeBack();
         if (root.getScene() != null && root.getScene().getWindow() instanceof Stage stage) {
             stage.setTitle(
                     say("%s%sAmber Heron", session.isOpen() ? session.job().id() + " · " : "",
@@ -547,26 +492,6 @@ public final class Shell {
 
     private void standing() {
         band.refresh();
-        running.refresh();
-        conflict.refresh();
-        OpenJob.Saving saving = session.openJob().saving();
-        String failure = saving.failure();
-        boolean asked = session.openJob().conflict().isPresent();
-        // What a person is asked, and what is out of reach, says by itself that nothing is lost.
-        notice.setText(saving.lost()
-                ? say("Not saved, nor kept on this machine (is the disk full?): it is on this screen only. Make room "
-                        + "before you close it; it is tried again. %s", failure)
-                : failure == null || asked
-                        ? said()
-                        : session.away()
-                                ? failure
-                                : say("Not saved yet, kept beside the book and tried again: %s", failure));
-        Parts.show(noticeBar, !notice.getText().isEmpty());
-    }
-
-    /** Returns the last notice, unless it tells of a failed task that stands above already. */
-    private String said() {
-        String said = session.notice();
-        return session.tasks().all().stream().anyMatch(t -> t.failed().equals(said)) ? "" : said;
+        notices.refresh();
     }
 }

@@ -194,7 +194,7 @@ public final class WireModel implements StationModel {
     void writeChart(Session session) {
         Path folder = session.home().resolve("harness");
         Job job = session.job();
-        session.background().run(say("Writing"), () -> HarnessSheet.of(job).write(job, folder),
+        session.background().run(say("Writing chart, strip and tags"), () -> HarnessSheet.of(job).write(job, folder),
                 files -> say("Written to %s: %s.", folder,
                         files.stream().map(TextFiles::name).collect(Collectors.joining(", "))));
     }

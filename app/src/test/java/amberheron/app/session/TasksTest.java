@@ -50,4 +50,28 @@ class TasksTest {
                 "no thread failed: the threads are gone");
         assertThat(tasks.busy()).isFalse();
     }
+
+    @Test
+    void failuresOfOneKindAreOneUntilItIsDoneAfterAll() {
+        List<String> said = new ArrayList<>();
+        boolean[] there = {false};
+        for (int i = 0; i < 4; i++) {
+            tasks.start("Reading the log", progress -> {
+                if (!there[0]) {
+                    throw new IllegalStateException("no such file");
+                }
+                return "read";
+            }, said::add, said::add);
+            queued.removeFirst().run();
+        }
+        assertThat(tasks.all()).hasSize(1);
+        assertThat(tasks.all().getFirst().failed()).isEqualTo("Reading the log failed 4 times: no such file");
+        tasks.start("Reading the chart", progress -> "another", said::add, said::add);
+        queued.removeFirst().run();
+        assertThat(tasks.all()).as("another kind mends nothing of it").hasSize(1);
+        there[0] = true;
+        tasks.start("Reading the log", progress -> "read", said::add, said::add);
+        queued.removeFirst().run();
+        assertThat(tasks.all()).isEmpty();
+    }
 }
