@@ -6,7 +6,10 @@ import amberheron.app.home.Home;
 import amberheron.app.home.HomeLog;
 import amberheron.app.session.Session;
 import amberheron.app.shell.Shell;
+import amberheron.core.units.Phrase;
+import java.text.DecimalFormatSymbols;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
@@ -79,6 +82,8 @@ public final class Desktop extends Application {
         Thread.setDefaultUncaughtExceptionHandler((thread, e) -> uncaught(e));
         Runtime.getRuntime().addShutdownHook(new Thread(this::endedBySystem, "end"));
         loadFonts();
+        Phrase.decimalComma(DecimalFormatSymbols.getInstance(Locale.getDefault(Locale.Category.FORMAT))
+                .getDecimalSeparator() == ',');
         // Laid out at once, seen only where the book keeps one waiting: what every screen needs is loaded while it is being opened.
         Scene waiting = Shell.trouble(say("The book is being opened."),
                 say("Where the server of a shared book does not answer this takes some seconds; then "

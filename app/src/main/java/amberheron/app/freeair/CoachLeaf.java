@@ -154,7 +154,7 @@ final class CoachLeaf implements Leaf {
 
     private Node[] link() {
         address.setId("air.address");
-        address.setPromptText(say("port or address, e.g. 192.168.1.41"));
+        address.setPromptText(say("port or address, such as 192.168.1.41"));
         address.setAccessibleText(say("Serial port or address of the controller"));
         address.setOnAction(e -> connect());
         HBox.setHgrow(address, Priority.ALWAYS);
@@ -331,7 +331,8 @@ final class CoachLeaf implements Leaf {
         Parts.show(clock, at != CoachStep.CONDITIONS);
         watch.setDisable(at != CoachStep.STEADY && at != CoachStep.READY);
         watch.setPromptText(at == CoachStep.STEADY || at == CoachStep.READY
-                ? say("what it shows, such as %s", coach.sheet().inAir().oxygen() ? "20.7" : "1.45")
+                ? say("what it shows, such as %s",
+                        coach.sheet().inAir().oxygen() ? say("%.1f", 20.7) : say("%.2f", 1.45))
                 : say("asked when it is watched"));
         Optional<Steadiness> steady = coach.steadiness();
         steadiness.setText(coach.series().isEmpty()

@@ -84,7 +84,7 @@ final class SensorLeaf implements Leaf {
         value.setId("air.note.value");
         value.setAccessibleText(say("Its value"));
         value.setPrefColumnCount(5);
-        value.setPromptText("0.99");
+        value.setPromptText(say("such as %.2f", 0.99));
         value.setOnAction(e -> note());
         add = Parts.button(say("Note it"), "air.note.add", this::note, "quiet");
         forget = Parts.button(say("Take back"), "air.note.forget",
@@ -189,7 +189,7 @@ final class SensorLeaf implements Leaf {
         notes.write(() -> notes(life, named));
         Optional<LocalDate> day = life.renewed();
         Parts.show(renewed, day.map(d -> say("On %s its hours fell, or its gain rose again: is it a new sensor? "
-                + "The outlook takes it for one. If not, take that note back.", d)).orElse(""));
+                + "The outlook takes it for one. If not, take that note back.", Figures.day(d))).orElse(""));
         Parts.show(renew, day.isPresent());
         outlook.write(() -> outlook(life.current()));
         List<String> says = SensorOutlook.shortened(life).stream().map(m -> Figures.text(session, m)).toList();
@@ -209,7 +209,7 @@ final class SensorLeaf implements Leaf {
         List<SensorNote> latest = life.notes().reversed().stream().limit(SHOWN).toList();
         for (int i = 0; i < latest.size(); i++) {
             SensorNote note = latest.get(i);
-            notes.line(0, i, note.date().toString(), "soft");
+            notes.line(0, i, Figures.day(note.date()), "soft");
             notes.line(1, i, Figures.text(session, new Measure(note.value(), Dimension.NUMBER,
                     note.kind() == Kind.GAIN || note.kind() == Kind.RESPONSE ? 3 : 0)), "figure");
             notes.line(2, i, word(note.kind().key().replace('-', ' ')), "plain");

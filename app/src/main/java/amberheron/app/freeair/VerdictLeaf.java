@@ -71,7 +71,7 @@ final class VerdictLeaf implements Leaf {
         FreeAirCheck check = session.job().air();
         findings.refresh(AirModel.findings(session, LeafId.AIR_VERDICT), "");
         LocalDate day = check.date();
-        date.setText(day == null ? say("no reading yet") : say("read %s", day));
+        date.setText(day == null ? say("no reading yet") : say("read %s", Figures.day(day)));
         stale.setText(Figures.stale(session, Station.AIR));
         origin.setText(origin(check.reading()));
         compared.write(() -> compare(check));

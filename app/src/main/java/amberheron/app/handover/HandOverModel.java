@@ -43,7 +43,7 @@ public final class HandOverModel implements StationModel {
     @Override
     public String figure(Session session) {
         var date = session.job().handOver().date();
-        return date == null ? "" : say("handed over %s", date);
+        return date == null ? "" : say("handed over %s", Figures.day(date));
     }
 
     /** Longest name of a shop that fits the head of a sheet, characters. */

@@ -128,7 +128,7 @@ final class ProofLeaf implements Leaf {
         Parts.styles(whole, "strong", check.faults().isEmpty() ? "agreed" : "wrong");
         LocalDate day = check.manifest().made();
         made.setText(say("Code %s, made %s. The same code stands on every page.", check.manifest().code(),
-                day == null ? say("on no known day") : day.toString()));
+                day == null ? say("on no known day") : Figures.day(day)));
         faults.write(() -> {
             int row = 0;
             for (String fault : check.faults().stream().limit(MOST).toList()) {

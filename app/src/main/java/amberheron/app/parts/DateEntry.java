@@ -2,9 +2,11 @@ package amberheron.app.parts;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.job.Job;
 import java.time.LocalDate;
+import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import javafx.scene.control.DatePicker;
@@ -27,13 +29,13 @@ public final class DateEntry extends VBox implements Refreshed {
         Label label = Parts.line(name, "field-name");
         label.setLabelFor(picker);
         picker.setId(key);
-        picker.setPromptText("2026-05-31");
+        picker.setPromptText(say("day, “today” or −3"));
         picker.setAccessibleText(name);
         picker.setMaxWidth(Double.MAX_VALUE);
         picker.setConverter(new javafx.util.StringConverter<>() {
             @Override
             public String toString(LocalDate value) {
-                return value == null ? "" : value.toString();
+                return value == null ? "" : Figures.day(value);
             }
 
             @Override
@@ -42,17 +44,17 @@ public final class DateEntry extends VBox implements Refreshed {
                 if (typed.isEmpty()) {
                     return null;
                 }
-                try {
-                    return LocalDate.parse(typed);
-                } catch (java.time.format.DateTimeParseException e) {
-                    session.tell(say("%s: found “%s”, expected a date such as 2026-05-31", name, typed));
-                    return read.apply(session.job());
+                Optional<LocalDate> day = Figures.days().read(typed, session.today());
+                if (day.isEmpty()) {
+                    session.tell(say("%s: found “%s”, expected a day such as %s, today or −3", name, typed,
+                            Figures.days().example()));
                 }
+                return day.orElseGet(() -> read.apply(session.job()));
             }
         });
         picker.valueProperty().addListener((o, was, now) -> {
             if (!refreshing) {
-                session.edit(name + (now == null ? say(" cleared") : " " + now), j -> write.apply(j, now));
+                session.edit(name + (now == null ? say(" cleared") : " " + Figures.day(now)), j -> write.apply(j, now));
             }
         });
         getChildren().addAll(label, picker);

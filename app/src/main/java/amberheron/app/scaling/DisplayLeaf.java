@@ -131,7 +131,7 @@ final class DisplayLeaf implements Leaf {
             return Math.round(10 * value) / 10.0;
         }
         MixtureScale scale = job.shownByGauge();
-        return scale.toLambda(Double.parseDouble(DisplaySetUp.mixture(value, scale)));
+        return scale.toLambda(Double.parseDouble(DisplaySetUp.mixture(value, scale).replace(',', '.')));
     }
 
     private DisplaySetUp setUp(Job job) {

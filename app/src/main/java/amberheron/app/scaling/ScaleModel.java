@@ -29,6 +29,7 @@ import amberheron.core.scaling.WireEffect;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Parsed;
+import amberheron.core.units.Phrase;
 import amberheron.core.units.QuantityField;
 import amberheron.core.units.Unit;
 import amberheron.core.units.UnitChoice;
@@ -215,7 +216,7 @@ public final class ScaleModel implements StationModel {
     }
 
     private static String number(double value) {
-        return new BigDecimal(value).round(new MathContext(9)).stripTrailingZeros().toPlainString();
+        return Phrase.shown(new BigDecimal(value).round(new MathContext(9)).stripTrailingZeros().toPlainString());
     }
 
     /** Adds pasted rows of volts and number shown, or of volts, the controller's own display and number shown, as one step. */

@@ -8,6 +8,7 @@ import amberheron.core.finding.Message;
 import amberheron.core.finding.Verdict;
 import amberheron.core.finding.Wording;
 import amberheron.core.job.Station;
+import amberheron.core.units.DayText;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Parsed;
@@ -16,7 +17,9 @@ import amberheron.core.units.Unit;
 import amberheron.core.units.UnitChoice;
 import amberheron.io.json.FieldWords;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
@@ -27,7 +30,8 @@ import org.jspecify.annotations.Nullable;
 
 /** Figures in the units and the fuel of the open job. */
 public final class Figures {
-    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm", Locale.ROOT);
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
+    private static final DayText DAYS = DayText.of(Locale.getDefault(Locale.Category.FORMAT));
 
     private Figures() {
     }
@@ -70,7 +74,18 @@ public final class Figures {
 
     /** A moment on the shop's clock, to the minute. */
     public static String moment(Instant moment) {
-        return MOMENT.format(moment.atZone(ZoneId.systemDefault()));
+        ZonedDateTime here = moment.atZone(ZoneId.systemDefault());
+        return day(here.toLocalDate()) + " " + TIME.format(here);
+    }
+
+    /** How days are written and read on this machine. */
+    public static DayText days() {
+        return DAYS;
+    }
+
+    /** A day as this machine's language writes it. */
+    public static String day(LocalDate day) {
+        return DAYS.text(day);
     }
 
     /** Minutes as hours and minutes. */
@@ -114,7 +129,7 @@ public final class Figures {
 
     private static String trimmed(double value, int decimals) {
         String text = UnitChoice.digits(value, Math.max(0, decimals)).replace('−', '-');
-        return text.contains(".") ? text.replaceFirst("\\.?0+$", "") : text;
+        return text.matches(".*[.,].*") ? text.replaceFirst("[.,]?0+$", "") : text;
     }
 
     /** How long ago a reading was taken, in days; empty where that was not recorded. */

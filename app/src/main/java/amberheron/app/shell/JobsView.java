@@ -7,6 +7,7 @@ import amberheron.app.parts.Columns;
 import amberheron.app.parts.Mark;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.StationView;
+import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.job.JobSummary;
 import amberheron.core.job.JobSummary.Group;
@@ -234,7 +235,7 @@ final class JobsView implements StationView {
         due.getChildren().setAll(overdue.isEmpty()
                 ? List.of(Parts.text(say("None is overdue."), "soft"))
                 : overdue.stream().limit(OVERDUE_SHOWN).map(j -> Parts.text(say("▲ %s, %s: since %s", j.id(),
-                        j.vehicle(), j.due(every).map(LocalDate::toString).orElse("")), "overdue")).toList());
+                        j.vehicle(), j.due(every).map(Figures::day).orElse("")), "overdue")).toList());
         if (overdue.size() > OVERDUE_SHOWN) {
             due.getChildren().add(Parts.text(say("and %s more", overdue.size() - OVERDUE_SHOWN), "soft"));
         }
@@ -280,7 +281,8 @@ final class JobsView implements StationView {
         int every = session.preferences().shop().recalibrateMonths();
         if (job.overdue(every, session.today())) {
             standing.getChildren()
-                    .add(Parts.line(say("▲ air check was due %s", job.due(every).orElseThrow()), "overdue"));
+                    .add(Parts.line(say("▲ air check was due %s", Figures.day(job.due(every).orElseThrow())),
+                            "overdue"));
         }
         HBox.setHgrow(says, Priority.ALWAYS);
         says.setMaxWidth(Double.MAX_VALUE);

@@ -207,7 +207,7 @@ final class ChartLeaf implements Leaf {
 
     private Node pin(String name, String key, Function<Wire, String> read, BiFunction<Wire, String, Wire> write) {
         return fields.text(name, () -> "wire.chart." + model.wire(session).map(Wire::id).orElse("") + "." + key,
-                "e.g. B7", w -> model.wire(session).map(read).orElse(""),
+                say("such as B7"), w -> model.wire(session).map(read).orElse(""),
                 (w, v) -> change(w, c -> write.apply(c, v))).limited(TextLimit.MARK);
     }
 

@@ -49,7 +49,7 @@ public final class SettingText {
     private static String number(double value, Reader reader) {
         Reader.FixedPoint whole = reader.whole();
         if (whole == null) {
-            return UnitChoice.digits(value, reader.decimals());
+            return UnitChoice.point(value, reader.decimals());
         }
         long digits = Math.round(value * Math.pow(10, reader.decimals()));
         return whole.takes(digits)

@@ -8,13 +8,31 @@ import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The one place that every text for people passes, and where numbers are put into it: whatever the machine's language,
- * digits and point are the same. The English pattern is the key of its translation.
+ * The one place that every text for people passes, and where numbers are put into it: with a point, or with a comma where
+ * the window's language writes one. The English pattern is the key of its translation.
  */
 public final class Phrase {
     private static volatile UnaryOperator<String> language = UnaryOperator.identity();
 
+    /** Notation of numbers in texts for people. */
+    private static volatile Locale numbers = Locale.ROOT;
+
     private Phrase() {
+    }
+
+    /** Writes numbers for people with a decimal comma, or with a point; set before anything is shown. */
+    public static void decimalComma(boolean comma) {
+        numbers = comma ? Locale.GERMANY : Locale.ROOT;
+    }
+
+    /** Whether numbers are written with a decimal comma. */
+    public static boolean decimalComma() {
+        return !numbers.equals(Locale.ROOT);
+    }
+
+    /** The digits of a number for machines, as people are shown them. */
+    public static String shown(String digits) {
+        return decimalComma() ? digits.replace('.', ',') : digits;
     }
 
     /**
@@ -31,7 +49,7 @@ public final class Phrase {
     @FormatMethod
     public static String say(@FormatString String pattern, @Nullable Object... values) {
         try {
-            return String.format(Locale.ROOT, language.apply(pattern), values);
+            return String.format(numbers, language.apply(pattern), values);
         } catch (IllegalFormatException e) {
             return fixed(pattern, values);
         }

@@ -26,6 +26,8 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
                     "([-+−–])?\\s*(?:(?:(\\d+)\\s+)?(\\d+)\\s*/\\s*(\\d+)|(\\d*[.,]?\\d+(?:[eE][-+]?\\d+)?|\\d+[.,]))\\s*(.*)");
     /** Entries with a comma that could separate thousands or decimals, such as 1,500. */
     private static final Pattern AMBIGUOUS = Pattern.compile("[-+−–]?\\s*[1-9]\\d{0,2},\\d{3}(?!\\d).*");
+    /** The same with a point, where a comma parts decimals. */
+    private static final Pattern THOUSANDS = Pattern.compile("[-+−–]?\\s*[1-9]\\d{0,2}\\.\\d{3}(?!\\d).*");
     private static final Pattern CLOCK = Pattern.compile("(\\d{1,2}):(\\d{2})");
     /** Greatest length of an entry, in characters; keeps a pasted file from being parsed. */
     private static final int MOST_CHARACTERS = 60;
@@ -67,7 +69,11 @@ public record QuantityField(String name, Dimension dimension, Unit unit, double 
         if (dimension == Dimension.ANGLE && clock.matches()) {
             return clockAngle(typed, Integer.parseInt(clock.group(1)), Integer.parseInt(clock.group(2)));
         }
-        if (AMBIGUOUS.matcher(typed).matches()) {
+        if (Phrase.decimalComma() ? THOUSANDS.matcher(typed).matches() : AMBIGUOUS.matcher(typed).matches()) {
+            if (Phrase.decimalComma()) {
+                return new Parsed.Bad(say("%s: found “%s”, which can be read two ways; write %s or %s", name(), typed,
+                        typed.replaceFirst("\\.", ""), typed.replaceFirst("\\.", ",")));
+            }
             return new Parsed.Bad(say("%s: found “%s”, which can be read two ways; write %s or %s", name(), typed,
                     typed.replaceFirst(",", ""), typed.replaceFirst(",", ".")));
         }

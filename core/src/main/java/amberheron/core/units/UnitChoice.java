@@ -106,8 +106,13 @@ public record UnitChoice(boolean afr, boolean inches, boolean fahrenheit, boolea
         return digits(value, value == Math.rint(value) ? 0 : 1);
     }
 
-    /** Digits with a true minus sign, and none before a zero. */
+    /** Digits with a true minus sign, and none before a zero, as people are shown them. */
     public static String digits(double value, int decimals) {
+        return Phrase.shown(point(value, decimals));
+    }
+
+    /** The same with a point in every language: what is typed into another program, or read back here. */
+    public static String point(double value, int decimals) {
         String text = String.format(Locale.ROOT, "%." + decimals + "f", value);
         if (!text.startsWith("-")) {
             return text;

@@ -5,7 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
+import amberheron.core.units.Parsed;
 import amberheron.core.units.Phrase;
+import amberheron.core.units.QuantityField;
+import amberheron.core.units.Unit;
+import amberheron.core.units.UnitChoice;
 import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -50,5 +54,24 @@ class LanguageTest {
     @Test
     void aTranslationWhosePlacesDoNotFitGivesWayToEnglish() {
         assertThat(say("%.1f mm", 2.5)).isEqualTo("2.5 mm");
+    }
+
+    /** A field reads what it shows: with a comma where that parts decimals; a point is asked about where it could part thousands. */
+    @Test
+    void decimalsAreWrittenAndReadWithAComma() {
+        Phrase.decimalComma(true);
+        try {
+            assertThat(UnitChoice.METRIC.text(new Measure(1.5, Dimension.VOLTAGE, 3), 14.7)).isEqualTo("1,500 V");
+            assertThat(say("%.1f mV", -2.5)).isEqualTo("-2,5 mV");
+            assertThat(UnitChoice.point(2.5, 1)).as("for another program").isEqualTo("2.5");
+            QuantityField volts = QuantityField.of("Volts", Unit.VOLT, 0, 5000);
+            assertThat(volts.parse("1,500 V", 1)).isEqualTo(new Parsed.Value(1.5));
+            assertThat(volts.parse("1.5", 1)).isEqualTo(new Parsed.Value(1.5));
+            assertThat(volts.parse("0.500", 1)).isEqualTo(new Parsed.Value(0.5));
+            assertThat(volts.parse("1.500", 1)).isInstanceOfSatisfying(Parsed.Bad.class,
+                    bad -> assertThat(bad.message()).contains("1500 or 1,500"));
+        } finally {
+            Phrase.decimalComma(false);
+        }
     }
 }
