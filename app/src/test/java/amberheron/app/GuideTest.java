@@ -71,7 +71,8 @@ class GuideTest extends WindowTest {
         find("job SB-014");
         Map<String, String> meant = new TreeMap<>();
         for (String[] each : new String[][]{{"calibrate", "Go to Air"}, {"print", "Print the sheet in view"},
-                {"undo", "Take back"}, {"help", "The guide's page"}, {"photo", "as fitted"},
+                {"undo", "Take back"}, {"help", "The guide's page"}, {"photo", "Take up a file"},
+                {"bung", "Go to Place"},
                 {"PDF", "Print the sheet in view"}, {"delete", "All jobs"}, {"replace the sensor", "sensor book"},
                 {"export", "The book"}, {"language", "Language: English"}, {"torque", "Torque in"},
                 {"fuse", "Wire: fuse and feed"}, {"AFR", "Mixtures as AFR"}, {"save", "Is it saved?"},

@@ -5,6 +5,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.app.home.Home;
 import amberheron.app.home.HomeLog;
 import amberheron.app.session.Session;
+import amberheron.app.shell.Paper;
 import amberheron.app.shell.Shell;
 import amberheron.core.units.Phrase;
 import java.text.DecimalFormatSymbols;
@@ -85,7 +86,7 @@ public final class Desktop extends Application {
         Phrase.decimalComma(DecimalFormatSymbols.getInstance(Locale.getDefault(Locale.Category.FORMAT))
                 .getDecimalSeparator() == ',');
         // Laid out at once, seen only where the book keeps one waiting: what every screen needs is loaded while it is being opened.
-        Scene waiting = Shell.trouble(say("The book is being opened."),
+        Scene waiting = Paper.trouble(say("The book is being opened."),
                 say("Where the server of a shared book does not answer this takes some seconds; then "
                         + "the copy on this machine is used."),
                 WIDTH, HEIGHT);
@@ -164,7 +165,7 @@ public final class Desktop extends Application {
         } catch (CompletionException e) {
             String reason = reason(e);
             System.err.println(say("heron: %s", reason));
-            return Shell.trouble(say("The book cannot be opened."), reason, width, height);
+            return Paper.trouble(say("The book cannot be opened."), reason, width, height);
         }
     }
 

@@ -44,7 +44,7 @@ public final class Stations {
                 new StationPlug<>(Station.SCALE, new ScaleModel(), ScaleView::new,
                         List.of(new Picture("scale", "SB-016", LeafId.SCALE_CHECK),
                                 new Picture("scale-display", "SB-016", LeafId.SCALE_DISPLAY))),
-                new StationPlug<>(Station.PROVE, new ProveModel(), (session, model) -> new ProveView(session),
+                new StationPlug<>(Station.PROVE, new ProveModel(), ProveView::new,
                         List.of(new Picture("prove", "SB-014", LeafId.PROVE_VERDICT),
                                 new Picture("prove-drive", "SB-014", LeafId.PROVE_DRIVE),
                                 new Picture("prove-trims", "SB-014", LeafId.PROVE_TRIMS))),

@@ -23,7 +23,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.input.TransferMode;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.HBox;
 import javafx.util.Duration;
@@ -86,15 +85,6 @@ final class ChannelsLeaf implements Leaf {
             } else {
                 beat.play();
             }
-        });
-        node.setOnDragOver(e -> {
-            if (e.getDragboard().hasFiles()) {
-                e.acceptTransferModes(TransferMode.COPY);
-            }
-        });
-        node.setOnDragDropped(e -> {
-            e.getDragboard().getFiles().stream().findFirst().ifPresent(f -> read(f.toString()));
-            e.setDropCompleted(true);
         });
     }
 

@@ -6,6 +6,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.app.session.Advice;
 import amberheron.app.session.ControllerDesk;
 import amberheron.app.session.Figures;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.core.drivelog.LogChannel;
@@ -17,6 +18,7 @@ import amberheron.core.mixture.FuelKind;
 import amberheron.core.plan.Intake;
 import amberheron.io.UnusableInput;
 import amberheron.io.csv.StreamRecorder;
+import amberheron.io.kind.FileKind;
 import amberheron.io.log.DriveLog;
 import amberheron.io.log.KnownColumns;
 import amberheron.io.log.LogReading;
@@ -28,11 +30,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Model of the Prove station. */
 public final class ProveModel implements StationModel {
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss", Locale.ROOT)
             .withZone(ZoneOffset.UTC);
+
+    private @Nullable TraceView view;
 
     @Override
     public String subtitle() {
@@ -46,6 +51,22 @@ public final class ProveModel implements StationModel {
                 ? session.isOpen() ? say("no log yet") : ""
                 : say("%s over %s", Figures.difference(session, proving.result().bias()),
                         Figures.time((int) Math.ceil(proving.result().duration() / 60)));
+    }
+
+    /** The drive that is looked at, of the window's own view. */
+    void view(TraceView seen) {
+        view = seen;
+    }
+
+    @Override
+    public LeafId take(Session session, FileKind kind, String file) {
+        TraceView seen = view;
+        if (kind == FileKind.TRIMS || seen == null) {
+            TrimModel.read(session, file);
+            return LeafId.PROVE_TRIMS;
+        }
+        take(session, seen, file, "", "", "");
+        return LeafId.PROVE_CHANNELS;
     }
 
     /** Begins to write down what the controller sends, or ends that; each log has a name of its own. */

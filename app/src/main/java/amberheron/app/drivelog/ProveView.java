@@ -15,9 +15,10 @@ public final class ProveView implements StationView {
     private final OutputSwitch output;
 
     /** The view on a session. */
-    public ProveView(Session session) {
+    public ProveView(Session session, ProveModel model) {
         output = new OutputSwitch(session);
         TraceView view = new TraceView(session);
+        model.view(view);
         leaves = new Leaves(session).with(LeafId.PROVE_VERDICT, () -> new VerdictLeaf(session, view))
                 .with(LeafId.PROVE_DRIVE, () -> new DriveLeaf(session, view))
                 .with(LeafId.PROVE_TRUTH, () -> new TruthLeaf(session))

@@ -1,6 +1,7 @@
 package amberheron.app.freeair;
 
 import static amberheron.core.finding.Message.plain;
+import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Advice;
@@ -39,6 +40,9 @@ import amberheron.core.parts.Address;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Phrase;
+import amberheron.io.TextFiles;
+import amberheron.io.csv.SensorCsv;
+import amberheron.io.kind.FileKind;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
@@ -70,6 +74,21 @@ public final class AirModel implements StationModel {
         coach = null;
         job = "";
         heard = false;
+    }
+
+    @Override
+    public LeafId take(Session session, FileKind kind, String file) {
+        read(session, file);
+        return LeafId.AIR_SENSOR;
+    }
+
+    /** Takes up a sensor book from a file. */
+    static void read(Session session, String file) {
+        session.background().run(say("Reading the sensor book"),
+                () -> session.sensors().take(SensorCsv.read(TextFiles.path(file))), n -> {
+                    session.sensors().refresh();
+                    return count("1 sensor taken up.", "%d sensors taken up.", n);
+                });
     }
 
     /** The coach where it is now; empty until it is known what the controller does. */

@@ -164,11 +164,7 @@ final class SensorLeaf implements Leaf {
     }
 
     private void read() {
-        Parts.browse(node, say("Sensor book (CSV)"), file -> session.background().run(say("Reading the sensor book"),
-                () -> session.sensors().take(SensorCsv.read(Path.of(file))), n -> {
-                    session.sensors().refresh();
-                    return count("1 sensor taken up.", "%d sensors taken up.", n);
-                }));
+        Parts.browse(node, say("Sensor book (CSV)"), file -> AirModel.read(session, file));
     }
 
     @Override

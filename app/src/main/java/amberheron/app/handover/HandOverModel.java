@@ -16,10 +16,14 @@ import amberheron.core.job.JobCheck;
 import amberheron.core.job.JobReview;
 import amberheron.core.job.Shop;
 import amberheron.core.job.Station;
+import amberheron.core.scaling.OutputLaw;
 import amberheron.core.units.UnitChoice;
+import amberheron.io.TextFiles;
 import amberheron.io.json.JobDocument;
 import amberheron.io.json.Manifest;
+import amberheron.io.kind.FileKind;
 import amberheron.io.pack.HandOverPack;
+import amberheron.io.pack.PackCheck;
 import amberheron.io.pack.Sheets;
 import amberheron.io.pack.Sheets.For;
 import amberheron.io.pack.ShopCard;
@@ -128,6 +132,22 @@ public final class HandOverModel implements StationModel {
                 s -> SheetPrint.copy(s, whom)),
                 new StationAction(say("Write the hand-over pack"), say("export, PDF, finish, deliver"), "",
                         this::write));
+    }
+
+    @Override
+    public LeafId take(Session session, FileKind kind, String file) {
+        JobDocument now = session.document();
+        List<OutputLaw> laws = session.preferences().shop().laws();
+        session.background().run(say("Looking at the pack"), () -> {
+            PackCheck check = PackCheck.of(TextFiles.path(file), null, laws);
+            String of = check.manifest().job().equals(now.job().id())
+                    ? ""
+                    : say(" It is of the job %s.", check.manifest().job());
+            return (check.faults().isEmpty()
+                    ? say("✓ Whole: %d files as they were written.", check.manifest().files().size())
+                    : say("▲ Not as it was written: %s", String.join("; ", check.faults()))) + of;
+        });
+        return LeafId.HAND_OVER_PROOF;
     }
 
     private static Stream<Station> unproven(Session session) {

@@ -2,12 +2,10 @@ package amberheron.app.parts;
 
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.app.session.JobPhotos;
 import amberheron.app.session.Session;
 import amberheron.core.finding.Photo;
 import amberheron.core.job.Job;
-import amberheron.io.book.Photos;
-import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -51,32 +49,8 @@ public final class PhotoCard extends VBox {
     }
 
     private void attach(String typed) {
-        attach(session, typed, read, write);
+        JobPhotos.attach(session, typed, read, write);
         file.clear();
-    }
-
-    /**
-     * Copies a photo to the job's folder, off the screen's thread; the job it was attached to may no longer be open by
-     * then.
-     */
-    public static void attach(Session session, String typed, Function<Job, List<Photo>> read,
-            BiFunction<Job, List<Photo>, Job> write) {
-        Path folder = Photos.folder(session.home(), session.job());
-        session.background().intoJob(say("Attaching"), progress -> {
-            Photo kept = Photos.keep(typed, folder);
-            Photos.offer(kept, folder, session.book());
-            return kept;
-        },
-                (job, photo) -> say("%s was kept, but %s is no longer open; attach it there again.", photo.file(), job),
-                photo -> {
-                    session.edit(say("photo %s", photo.file()), j -> {
-                        List<Photo> photos = new ArrayList<>(read.apply(j));
-                        photos.removeIf(p -> p.file().equals(photo.file()));
-                        photos.add(photo);
-                        return write.apply(j, photos);
-                    });
-                    return say("%s is kept in %s.", photo.file(), folder);
-                });
     }
 
     /** Shows what the job has now. */

@@ -69,8 +69,7 @@ final class FittedLeaf implements Leaf {
                 t -> PlaceModel.fitted(session, t ? say("airtight") : say("leaks"), f -> f.withAirtight(t)));
         DateEntry date = new DateEntry(session, say("Fitted on"), "place.fitted.date", j -> j.placing().fitted().date(),
                 (j, v) -> j.withPlacing(j.placing().withFitted(j.placing().fitted().withDate(v))));
-        photos = new PhotoCard(session, "place.photo", j -> j.placing().fitted().photos(),
-                (j, v) -> j.withPlacing(j.placing().withFitted(j.placing().fitted().withPhotos(v))));
+        photos = new PhotoCard(session, "place.photo", PlaceModel::photos, PlaceModel::withPhotos);
         refreshers = List.of(distance::refresh, reading::refresh, along::refresh, across::refresh, tight::refresh,
                 date::refresh, photos::refresh);
         node = new Columns(300, Parts.card(say("Against the plan"), deviation, turned),

@@ -5,10 +5,13 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Advice;
 import amberheron.app.session.Figures;
+import amberheron.app.session.JobPhotos;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Message;
+import amberheron.core.finding.Photo;
 import amberheron.core.finding.Verdict;
 import amberheron.core.job.Job;
 import amberheron.core.job.Station;
@@ -33,6 +36,7 @@ import amberheron.core.plan.StepId;
 import amberheron.core.units.Dimension;
 import amberheron.core.units.Measure;
 import amberheron.core.units.Unusable;
+import amberheron.io.kind.FileKind;
 import amberheron.io.pack.TemplateSheet;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -275,6 +279,20 @@ public final class PlaceModel implements StationModel {
                     marked(session, place);
                     return written;
                 });
+    }
+
+    @Override
+    public LeafId take(Session session, FileKind kind, String file) {
+        JobPhotos.attach(session, file, PlaceModel::photos, PlaceModel::withPhotos);
+        return LeafId.PLACE_FITTED;
+    }
+
+    static List<Photo> photos(Job job) {
+        return job.placing().fitted().photos();
+    }
+
+    static Job withPhotos(Job job, List<Photo> photos) {
+        return job.withPlacing(job.placing().withFitted(job.placing().fitted().withPhotos(photos)));
     }
 
     /** Ticks the step that the template was for, once it is written. */

@@ -6,6 +6,7 @@ import static amberheron.core.units.Phrase.say;
 import amberheron.app.session.Advice;
 import amberheron.app.session.ControllerDesk;
 import amberheron.app.session.Figures;
+import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
 import amberheron.bench.Bench;
@@ -37,6 +38,7 @@ import amberheron.core.units.Unusable;
 import amberheron.core.wiring.WireRules;
 import amberheron.io.TextFiles;
 import amberheron.io.csv.CheckPointCsv;
+import amberheron.io.kind.FileKind;
 import amberheron.io.pack.HandOverPack;
 import java.math.BigDecimal;
 import java.math.MathContext;
@@ -365,7 +367,7 @@ public final class ScaleModel implements StationModel {
                         all.addAll(points);
                         return j.withPoints(all);
                     });
-                    return say("%d check points taken up.", points.size());
+                    return count("1 check point taken up.", "%d check points taken up.", points.size());
                 });
     }
 
@@ -387,6 +389,16 @@ public final class ScaleModel implements StationModel {
                     say("The reader's setting is now the corrected one. Its check points were for the old "
                             + "setting and are put away: Ctrl+Z brings both back."));
         }
+    }
+
+    @Override
+    public LeafId take(Session session, FileKind kind, String file) {
+        if (kind == FileKind.POINTS) {
+            read(session, file);
+            return LeafId.SCALE_CHECK;
+        }
+        new ScaleFiles(session).read(file);
+        return LeafId.SCALE_LAW;
     }
 
     @Override

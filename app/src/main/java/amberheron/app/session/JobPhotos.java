@@ -1,5 +1,7 @@
 package amberheron.app.session;
 
+import static amberheron.core.units.Phrase.say;
+
 import amberheron.core.finding.Photo;
 import amberheron.core.job.Job;
 import amberheron.io.book.BookProblem;
@@ -7,13 +9,17 @@ import amberheron.io.book.OpenBook;
 import amberheron.io.book.Photos;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
+import java.util.function.BiFunction;
+import java.util.function.Function;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 
 /** The open job's photos follow it from bay to bay, off the screen's thread. Used on the screen's thread. */
-final class JobPhotos {
+public final class JobPhotos {
     private final OpenBook book;
     private final Path home;
     private final Threads threads;
@@ -64,5 +70,29 @@ final class JobPhotos {
 
     private Path at(Job job, Photo photo) {
         return Photos.folder(home, job).resolve(photo.file());
+    }
+
+    /**
+     * Copies a photo to the job's folder, off the screen's thread; the job it was attached to may no longer be open by
+     * then.
+     */
+    public static void attach(Session session, String typed, Function<Job, List<Photo>> read,
+            BiFunction<Job, List<Photo>, Job> write) {
+        Path folder = Photos.folder(session.home(), session.job());
+        session.background().intoJob(say("Attaching"), progress -> {
+            Photo kept = Photos.keep(typed, folder);
+            Photos.offer(kept, folder, session.book());
+            return kept;
+        },
+                (job, photo) -> say("%s was kept, but %s is no longer open; attach it there again.", photo.file(), job),
+                photo -> {
+                    session.edit(say("photo %s", photo.file()), j -> {
+                        List<Photo> photos = new ArrayList<>(read.apply(j));
+                        photos.removeIf(p -> p.file().equals(photo.file()));
+                        photos.add(photo);
+                        return write.apply(j, photos);
+                    });
+                    return say("%s is kept in %s.", photo.file(), folder);
+                });
     }
 }

@@ -1,5 +1,6 @@
 package amberheron.app.session;
 
+import amberheron.io.kind.FileKind;
 import java.util.List;
 import java.util.function.Consumer;
 
@@ -21,6 +22,15 @@ public interface StationModel {
     /** Actions that can be done here with an open job, from anywhere in the window. */
     default List<StationAction> actions() {
         return List.of();
+    }
+
+    /**
+     * Takes up a file of a kind that belongs here, into the open job.
+     *
+     * @return the leaf where it is seen
+     */
+    default LeafId take(Session session, FileKind kind, String file) {
+        throw new IllegalArgumentException(kind + " does not belong to " + getClass());
     }
 
     /**

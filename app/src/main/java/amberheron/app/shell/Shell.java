@@ -28,6 +28,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -48,6 +49,7 @@ public final class Shell {
     private static final double PATH_NARROW = 200;
     private static final double REASONS_NARROW = 210;
     private static final double FONT = 14;
+    private static final KeyCombination PASTE = new KeyCodeCombination(KeyCode.V, KeyCombination.SHORTCUT_DOWN);
     /** Time within which the key for what is next does nothing again, ns: held, it would rush on unread. */
     private static final long BETWEEN = 700_000_000;
 
@@ -78,6 +80,7 @@ public final class Shell {
     private final Map<Station, StationPlug<?>> plugs = new EnumMap<>(Station.class);
     private final Map<Station, StationView> views = new EnumMap<>(Station.class);
     private final Offers offers;
+    private final Dropped dropped;
     private final List<Command> commands;
     private final LiveSource live;
     private @Nullable StationView shown;
@@ -126,6 +129,7 @@ public final class Shell {
         jobs = new JobsView(session, demo, tour::begin);
         live = new LiveSource(session, new SimulatedDrive());
         offers = new Offers(session, plugs);
+        dropped = new Dropped(session, this::go, s -> plug(s).model());
         commands = commands();
         Parts.scrollsDown(scroll);
         scroll.getStyleClass().add("middle-scroll");
@@ -146,6 +150,7 @@ public final class Shell {
         frame.setBottom(rule);
         root.getChildren().addAll(frame, palette, tour, guide);
         root.getStyleClass().add("shell");
+        dropped.onto(root);
         // What is typed into stays in view when a notice takes room.
         scroll.viewportBoundsProperty().addListener((o, was, now) -> reveal(focusOwner()));
         root.widthProperty().addListener((o, was, now) -> size());
@@ -172,7 +177,7 @@ public final class Shell {
 
     /** A scene of the window at a size, with its keys. */
     public Scene scene(double width, double height) {
-        Scene scene = styled(new Scene(root, width, height));
+        Scene scene = Paper.styled(new Scene(root, width, height));
         scene.focusOwnerProperty().addListener((o, was, now) -> {
             reveal(now);
             back.remember(now);
@@ -189,6 +194,11 @@ public final class Shell {
                 e.consume();
             }
         });
+        scene.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (PASTE.match(e) && dropped.paste()) {
+                e.consume();
+            }
+        });
         // Enter presses what has the focus, as it keeps what is typed: a job is worked through with one hand.
         scene.addEventHandler(KeyEvent.KEY_PRESSED, e -> {
             if (e.getCode() == KeyCode.ENTER && e.getTarget() instanceof ButtonBase pressed) {
@@ -201,23 +211,6 @@ public final class Shell {
                 scene.getAccelerators().put(command.keys(), command.run());
             }
         }
-        return scene;
-    }
-
-    /** A window that says only what stands in the way and what mends it. */
-    public static Scene trouble(String what, String reason, double width, double height) {
-        Label says = Parts.text(reason);
-        says.setId("trouble");
-        VBox card = Parts.card(what, says, Parts.button(say("Close"), "trouble.close", Platform::exit, "primary"));
-        card.setMaxSize(640, Region.USE_PREF_SIZE);
-        StackPane root = new StackPane(card);
-        root.getStyleClass().add("shell");
-        return styled(new Scene(root, width, height));
-    }
-
-    private static Scene styled(Scene scene) {
-        scene.getStylesheets()
-                .add(Objects.requireNonNull(Shell.class.getResource("/amberheron/app/paper.css")).toExternalForm());
         return scene;
     }
 
@@ -266,6 +259,8 @@ public final class Shell {
                 .also(say("search, command, menu")));
         all.add(new Command(say("action"), say("Find in this view"), keys("Shortcut+F"), search::open)
                 .also(say("search on the page")));
+        all.add(new Command(say("action"), say("Take up a file"), null, () -> dropped.browse(root))
+                .also(say("import, open, read, attach, photo, log, law, chart, points, drop")));
         all.add(new Command(say("action"), say("Take back the last change"), keys("Shortcut+Z"),
                 session.openJob()::undo).also(say("undo")));
         all.add(new Command(say("action"), say("Do again what was taken back"), keys("Shortcut+Y"),

@@ -6,6 +6,7 @@ import static amberheron.core.units.Phrase.word;
 
 import amberheron.app.session.Advice;
 import amberheron.app.session.Figures;
+import amberheron.app.session.JobPhotos;
 import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
@@ -14,8 +15,10 @@ import amberheron.bench.SimulatedMeter;
 import amberheron.bench.SimulatedVehicle;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Origin;
+import amberheron.core.finding.Photo;
 import amberheron.core.harness.Chart;
 import amberheron.core.harness.Device;
+import amberheron.core.harness.Harness;
 import amberheron.core.harness.HarnessField;
 import amberheron.core.harness.Wire;
 import amberheron.core.harness.Work;
@@ -42,6 +45,7 @@ import amberheron.core.wiring.Wiring;
 import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import amberheron.io.csv.ChartCsv;
+import amberheron.io.kind.FileKind;
 import amberheron.io.pack.HarnessSheet;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -173,6 +177,25 @@ public final class WireModel implements StationModel {
         session.background().intoJob(say("Reading the chart"), progress -> ChartCsv.read(TextFiles.path(typed)),
                 (job, read) -> say("%s is no longer open; import the chart there again.", job),
                 read -> taken(session, say("chart imported"), read));
+    }
+
+    @Override
+    public LeafId take(Session session, FileKind kind, String file) {
+        if (kind == FileKind.PHOTO) {
+            JobPhotos.attach(session, file, WireModel::photos, WireModel::withPhotos);
+            return LeafId.WIRE_WIRED;
+        }
+        importChart(session, file);
+        return LeafId.WIRE_CHART;
+    }
+
+    static List<Photo> photos(Job job) {
+        return job.wiring().harness().asWired().photos();
+    }
+
+    static Job withPhotos(Job job, List<Photo> photos) {
+        Harness harness = job.wiring().harness();
+        return job.withWiring(job.wiring().withHarness(harness.withAsWired(harness.asWired().withPhotos(photos))));
     }
 
     /** Takes a chart that was copied from a table. */

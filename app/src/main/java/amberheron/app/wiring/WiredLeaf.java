@@ -46,8 +46,7 @@ final class WiredLeaf implements Leaf {
         this.session = session;
         fields = new WireFields(session);
         findings = new FindingsTable(session);
-        photos = new PhotoCard(session, "wire.photo", j -> j.wiring().harness().asWired().photos(),
-                (j, v) -> j.withWiring(wired(j.wiring(), a -> a.withPhotos(v))));
+        photos = new PhotoCard(session, "wire.photo", WireModel::photos, WireModel::withPhotos);
         date = new DateEntry(session, say("Wired on"), "wire.wired.date", j -> j.wiring().harness().asWired().date(),
                 (j, v) -> j.withWiring(wired(j.wiring(), a -> a.withDate(v))));
         VBox made = Parts.bare(record,

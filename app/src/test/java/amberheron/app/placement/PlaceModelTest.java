@@ -3,8 +3,8 @@ package amberheron.app.placement;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import amberheron.app.Demo;
-import amberheron.app.parts.PhotoCard;
 import amberheron.app.session.Advice;
+import amberheron.app.session.JobPhotos;
 import amberheron.app.session.Session;
 import amberheron.core.finding.Finding;
 import amberheron.core.finding.Photo;
@@ -198,7 +198,7 @@ class PlaceModelTest {
     }
 
     private void attach(Path file) {
-        PhotoCard.attach(session(), file.toString(), j -> j.placing().fitted().photos(),
+        JobPhotos.attach(session(), file.toString(), j -> j.placing().fitted().photos(),
                 (j, v) -> j.withPlacing(j.placing().withFitted(j.placing().fitted().withPhotos(v))));
     }
 

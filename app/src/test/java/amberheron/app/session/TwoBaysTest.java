@@ -2,7 +2,6 @@ package amberheron.app.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import amberheron.app.parts.PhotoCard;
 import amberheron.core.harness.Chart;
 import amberheron.core.harness.Wire;
 import amberheron.core.harness.Work;
@@ -476,7 +475,7 @@ class TwoBaysTest {
     }
 
     private static void fitted(Session session, Path picture) {
-        PhotoCard.attach(session, picture.toString(), j -> j.placing().fitted().photos(),
+        JobPhotos.attach(session, picture.toString(), j -> j.placing().fitted().photos(),
                 (j, photos) -> j.withPlacing(j.placing().withFitted(j.placing().fitted().withPhotos(photos))));
     }
 }

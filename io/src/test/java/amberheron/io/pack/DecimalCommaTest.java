@@ -60,7 +60,9 @@ class DecimalCommaTest {
             if (name.endsWith(".html")) {
                 assertThat(comma.get(name)).as(name).isNotEqualTo(text);
             } else {
-                assertThat(comma.get(name)).as(name).isEqualTo(text);
+                // The words in a drawing are for people.
+                assertThat(comma.get(name).replaceAll(">[^<]*<", "><")).as(name)
+                        .isEqualTo(text.replaceAll(">[^<]*<", "><"));
             }
         });
     }
