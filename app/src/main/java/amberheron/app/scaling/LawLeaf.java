@@ -9,6 +9,7 @@ import amberheron.app.parts.Columns;
 import amberheron.app.parts.EntryField;
 import amberheron.app.parts.Leaf;
 import amberheron.app.parts.Parts;
+import amberheron.app.parts.Pasted;
 import amberheron.app.parts.Scales;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
@@ -30,6 +31,7 @@ import amberheron.core.units.Unusable;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -54,7 +56,7 @@ final class LawLeaf implements Leaf {
     private final Choice<Gauge> gauge;
     private final Choice<Reader> reader;
     private final Label reads = Parts.text("", "plain");
-    private final TextField sheet = new TextField();
+    private final Pasted sheet;
     private final TextField low = new TextField(USUAL_LOW);
     private final TextField high = new TextField(USUAL_HIGH);
     private final Choice<Quantity> quantity;
@@ -107,6 +109,11 @@ final class LawLeaf implements Leaf {
                     said = q;
                     read();
                 }).inTable();
+        // A table that is pasted stands as its rows, to be looked at.
+        sheet = new Pasted(session);
+        sheet.onCells(rows -> sheet.setText(rows.stream()
+                .map(row -> String.join(" = ", row.stream().filter(c -> !c.isEmpty()).toList()))
+                .filter(row -> !row.isEmpty()).collect(Collectors.joining("; "))));
         field(sheet, "scale.sheet", say("2.2v + 9, or 0.4 V = 0.62; 4.6 V = 1.38"),
                 say("The law as its sheet writes it"));
         field(low, "scale.sheet.low", USUAL_LOW, say("Lower rail, V"));

@@ -6,6 +6,7 @@ import amberheron.core.finding.Message;
 import amberheron.core.finding.Source;
 import amberheron.core.mixture.ExhaustGas;
 import amberheron.core.mixture.MixtureScale;
+import amberheron.core.scaling.LawRows.Quantity;
 import amberheron.core.scaling.OutputLaw.Kind;
 import amberheron.core.scaling.OutputLaw.Point;
 import amberheron.core.units.Dimension;
@@ -19,6 +20,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * An output law as a controller's sheet gives it: an equation ({@code AFR = 2v + 10}), or pairs of volts and mixture
@@ -33,10 +35,12 @@ public final class LawText {
     private static final double STRAIGHT = 1e-9;
     private static final int MOST_CHARACTERS = 2000;
     private static final String NUMBER = "[-−]?\\d+(?:[.,]\\d+)?";
-    private static final Pattern PAIR = Pattern.compile("(" + NUMBER + ")\\s*[vV]?\\s*(?:=|:|→|->|is|\\s|\\t)\\s*("
-            + NUMBER + ")\\s*(?:λ|lambda|[aA][fF][rR])?");
-    private static final Pattern BETWEEN = Pattern.compile("\\s*(?:;|,\\s|\\n|\\band\\b|\\s)\\s*");
-    private static final Pattern LEFT = Pattern.compile("(?i)^\\s*(afr|λ|lambda|y)\\s*=");
+    /** Volts beside an operator, or numbers beside one where no row is written: then it is an equation. */
+    private static final Pattern EQUATION = Pattern.compile(
+            "(?i)(?<![a-z])v(?:olts?)?\\s*[*/^+(×]|(?<![a-z])v(?:olts?)?\\s*x\\s*[\\d(]|[*/^+(×-]\\s*v(?:olts?)?(?![a-z])"
+                    + "|\\d\\s*x\\s*v|(?<![a-z])v\\d|sqrt|\\d\\s*[*/^×]\\s*[\\d(v]|\\d\\s*x\\s*[-+]|^[^=:@v]*[\\d)]\\s*v(?:olts?)?\\s*-\\s*[\\d.,]+\\s*[;.]?$");
+    private static final Pattern LEFT = Pattern.compile(
+            "(?i)^\\s*(afr|a/f|air[- ]fuel(?: ratio)?|λ|lambda|y)\\s*(?:\\(\\s*v(?:olts?)?\\s*\\))?\\s*=\\s*");
 
     /** Text beyond the rails: {@code below 0.2 V not ready}. */
     private static final Pattern BEYOND = Pattern.compile("(?i)[;,.]?\\s*(below|under|<|above|over|>)\\s*(" + NUMBER
@@ -60,8 +64,8 @@ public final class LawText {
      * @throws Unusable as {@link #parse}, or where the oxygen does not rise above none
      */
     public static OutputLaw parseOxygen(String text, double minVolts, double maxVolts) {
-        Railed railed = Railed.of(text, minVolts, maxVolts);
-        List<Point> points = points(railed);
+        Railed railed = Railed.of(printed(text), minVolts, maxVolts);
+        List<Point> points = read(railed).points();
         Polyline oxygen = new Polyline(points.stream().mapToDouble(Point::volts).sorted().toArray(),
                 points.stream().sorted(Comparator.comparingDouble(Point::volts)).mapToDouble(Point::value).toArray(),
                 points.size() > 2);
@@ -134,50 +138,55 @@ public final class LawText {
      * @throws Unusable with what was found, where, and what was expected
      */
     public static OutputLaw parse(String text, double minVolts, double maxVolts, Optional<MixtureScale> said) {
-        Railed railed = Railed.of(text, minVolts, maxVolts);
-        List<Point> points = points(railed);
-        Matcher left = LEFT.matcher(text);
-        String name = left.find() ? left.group(1).toLowerCase(Locale.ROOT) : "";
-        double most = points.stream().mapToDouble(Point::value).max().orElseThrow();
-        MixtureScale scale = said.orElseGet(() -> name.equals("afr") || (most > MOST_LAMBDA && !name.startsWith("l"))
-                ? MixtureScale.afr(PETROL)
-                : MixtureScale.lambda());
+        Railed railed = Railed.of(printed(text), minVolts, maxVolts);
+        Read read = read(railed);
+        double most = read.points().stream().mapToDouble(Point::value).max().orElseThrow();
+        Quantity named = read.named();
+        if (said.isEmpty() && named == Quantity.LAMBDA && most > MOST_LAMBDA) {
+            throw new Unusable(say("law: it says λ, but its numbers rise to %.2f as AFR does; say which it is", most));
+        }
+        if (said.isEmpty() && named == Quantity.AFR && most < MOST_LAMBDA) {
+            throw new Unusable(say("law: it says AFR, but its numbers rise to %.2f as λ does; say which it is", most));
+        }
+        boolean afr = named == null ? most > MOST_LAMBDA : named == Quantity.AFR;
         return new OutputLaw("own", say("From its sheet: %s", plain(text)),
-                points.size() == 2 ? Kind.LINEAR : Kind.TABLE, scale, points, railed.min(),
-                railed.max(), railed.beyond(), Source.practice("typed from the controller's sheet"));
+                read.points().size() == 2 ? Kind.LINEAR : Kind.TABLE,
+                said.orElseGet(() -> afr ? MixtureScale.afr(PETROL) : MixtureScale.lambda()), read.points(),
+                railed.min(), railed.max(), railed.beyond(), Source.practice("typed from the controller's sheet"));
     }
 
-    /** Points as they stand in pairs, or of the equation; two or more. */
-    private static List<Point> points(Railed railed) {
-        List<Point> pairs = pairs(railed.text());
-        List<Point> points = pairs.isEmpty() ? equation(railed.text(), railed.min(), railed.max()) : pairs;
-        if (points.size() < 2) {
-            throw new Unusable(
-                    say("law: found one point, expected two or more, such as 0.4 V = 0.62, 4.6 V = 1.38"));
-        }
-        return points;
+    /** Points of a law, and the quantity that was named with them. */
+    private record Read(List<Point> points, @Nullable Quantity named) {
     }
 
-    private static List<Point> pairs(String text) {
-        List<Point> points = new ArrayList<>();
-        Matcher pair = PAIR.matcher(text.strip());
-        Matcher between = BETWEEN.matcher(text.strip());
-        int at = 0;
-        int end = text.strip().length();
-        while (at < end) {
-            if (!pair.region(at, end).lookingAt()) {
-                return List.of();
+    /** Signs of print as they stand on keys. */
+    private static String printed(String text) {
+        return text.replaceAll("[\\u00A0\\u2007\\u2009\\u202F\\u200A]", " ").replaceAll("[−–—]", "-")
+                .replaceAll("[·⋅∙]", "×").replaceAll("[-=]+>", "→").strip();
+    }
+
+    /** Rows as they stand, or points of the equation; two or more. */
+    private static Read read(Railed railed) {
+        Matcher left = LEFT.matcher(railed.text());
+        String name = left.find() ? left.group(1).toLowerCase(Locale.ROOT) : "";
+        Quantity named = name.isEmpty() || name.equals("y")
+                ? null
+                : name.startsWith("a") ? Quantity.AFR : Quantity.LAMBDA;
+        String right = left.replaceFirst("");
+        if (!EQUATION.matcher(right).find() && (name.isEmpty() || right.matches("(?s).*[=:@\\n].*"))) {
+            LawRows rows = LawRows.of(right);
+            if (rows.points().size() < 2) {
+                throw new Unusable(
+                        say("law: found one point, expected two or more, such as 0.4 V = 0.62, 4.6 V = 1.38"));
             }
-            points.add(new Point(number(pair.group(1)), number(pair.group(2))));
-            at = pair.end();
-            if (at < end) {
-                if (!between.region(at, end).lookingAt()) {
-                    return List.of();
-                }
-                at = between.end();
-            }
+            return new Read(rows.points(), rows.quantity() == null ? named : rows.quantity());
         }
-        return points;
+        String equation = right.replaceAll("(?i)(?<=[\\d)])\\s*x\\s*(?=v)|(?<=v)\\s*x\\s*(?=[\\d(])", "*")
+                .replaceAll("(?i)(?<![a-z])volts?(?![a-z])", "v").replaceAll("(?<!\\d)[.,](?=\\d)", "0.")
+                .replaceAll(
+                        "(?i)[\\s;,.]*(?:\\(?\\s*(?:gasoline|petrol|ethanol|e\\d+|afr|λ|lambda)\\s*\\)?)?[\\s;,.]*$",
+                        "");
+        return new Read(equation(equation, railed.min(), railed.max()), named);
     }
 
     private static double number(String text) {
