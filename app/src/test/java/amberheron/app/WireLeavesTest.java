@@ -333,7 +333,7 @@ class WireLeavesTest extends WindowTest {
         hands.push(KeyCode.ENTER);
         assertThat(session.job().wiring().ground()).isEqualTo(before);
         vouch();
-        assertThat(session.job().wiring().ground().rewired()).isTrue();
+        assertThat(session.job().wiring().ground().unproven()).isTrue();
         assertThat(session.review().state(Station.WIRE).done()).isFalse();
         assertThat(session.review().findings(Station.WIRE)).filteredOn(f -> f.check().is(WireCheck.GROUND))
                 .extracting(Finding::verdict).containsOnly(Verdict.UNKNOWN);
@@ -343,7 +343,7 @@ class WireLeavesTest extends WindowTest {
         next();
         Hands.held = false;
         type("0");
-        assertThat(session.job().wiring().ground().rewired()).as("one press brought its field, no other").isFalse();
+        assertThat(session.job().wiring().ground().unproven()).as("one press brought its field, no other").isFalse();
         assertThat(session.review().findings(Station.WIRE)).filteredOn(f -> f.check().is(WireCheck.GROUND))
                 .extracting(Finding::verdict).containsOnly(Verdict.PASS);
     }

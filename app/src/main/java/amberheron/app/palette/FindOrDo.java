@@ -7,7 +7,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.OptionalInt;
+import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.scene.control.Label;
@@ -43,7 +43,7 @@ public final class FindOrDo extends StackPane {
      */
     public record Hit(String kind, String text, String words, String hint, Runnable run) {
         /** How well something answers; nothing that does not. */
-        private enum How {
+        public enum How {
             EXACT,
             BEGINS,
             WORD_BEGINS,
@@ -51,18 +51,18 @@ public final class FindOrDo extends StackPane {
             CONTAINS
         }
 
-        /** How well it answers what is typed, best 0; empty where a typed word does not occur in it. */
-        public OptionalInt answers(String typed) {
+        /** How well it answers what is typed; empty where a typed word does not occur in it. */
+        public Optional<How> answers(String typed) {
             String wanted = typed.toLowerCase(Locale.ROOT).strip();
             String own = text.toLowerCase(Locale.ROOT);
             String other = words.toLowerCase(Locale.ROOT);
             if (own.equals(wanted)) {
-                return OptionalInt.of(How.EXACT.ordinal());
+                return Optional.of(How.EXACT);
             }
             if (own.startsWith(wanted)) {
-                return OptionalInt.of(How.BEGINS.ordinal());
+                return Optional.of(How.BEGINS);
             }
-            int worst = 0;
+            How worst = How.EXACT;
             for (String word : wanted.split("\\s+", -1)) {
                 How how = begins(own, word)
                         ? How.WORD_BEGINS
@@ -72,11 +72,11 @@ public final class FindOrDo extends StackPane {
                                         ? How.CONTAINS
                                         : null;
                 if (how == null) {
-                    return OptionalInt.empty();
+                    return Optional.empty();
                 }
-                worst = Math.max(worst, how.ordinal());
+                worst = how.compareTo(worst) > 0 ? how : worst;
             }
-            return OptionalInt.of(worst);
+            return Optional.of(worst);
         }
 
         private static boolean begins(String text, String word) {
@@ -180,10 +180,10 @@ public final class FindOrDo extends StackPane {
                     .flatMap(text -> all.stream().filter(h -> h.text().equals(text)).limit(1)).toList();
             return Stream.concat(recent.stream(), all.stream().filter(h -> !recent.contains(h))).toList();
         }
-        record Ranked(Hit hit, int rank) {
+        record Ranked(Hit hit, Hit.How how) {
         }
-        return all.stream().flatMap(h -> h.answers(typed).stream().mapToObj(rank -> new Ranked(h, rank)))
-                .sorted(Comparator.comparingInt(Ranked::rank)).map(Ranked::hit).toList();
+        return all.stream().flatMap(h -> h.answers(typed).stream().map(how -> new Ranked(h, how)))
+                .sorted(Comparator.comparing(Ranked::how)).map(Ranked::hit).toList();
     }
 
     private void run() {

@@ -27,7 +27,7 @@ import org.jspecify.annotations.Nullable;
  * @param loads the currents
  * @param measured drops measured between the controller's signal ground and the reader's, all working, V, by school
  * @param trial the same drop with one load after the other switched on, as the school taken has it
- * @param rewired whether it was said to be rewired as a cure says, and the drop was not measured since
+ * @param rewired whether it was said to be rewired as a cure says: then it counts once the drop was measured again
  */
 public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, GroundWires wires, GroundLoads loads,
         Map<GroundSchool, Double> measured, GroundTrial trial, boolean rewired) {
@@ -233,6 +233,11 @@ public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, Ground
                 GroundTrial.NONE.withLamps(trial.lamps()).withFan(trial.fan()), true);
     }
 
+    /** Whether it was rewired and the drop was not measured since. */
+    public boolean unproven() {
+        return rewired && drop() == null;
+    }
+
     /** Keeps the drop measured as the school taken has it; without a school there is nothing to measure. */
     public GroundPlan withDrop(@Nullable Double volts) {
         return school == null ? this : withMeasured(school, volts);
@@ -247,6 +252,6 @@ public record GroundPlan(@Nullable GroundSchool school, boolean twoWires, Ground
         } else {
             more.put(at, volts);
         }
-        return new GroundPlan(school, twoWires, wires, loads, more, trial, rewired && (volts == null || at != school));
+        return new GroundPlan(school, twoWires, wires, loads, more, trial, rewired);
     }
 }

@@ -129,7 +129,7 @@ public final class WireRules {
                     null, working, COPPER).asking(ScaleField.LAW.address());
         }
         double lambda = felt ? volts * lambdaPerVolt : 0;
-        if (ground.rewired()) {
+        if (ground.unproven()) {
             return new Finding(WireCheck.GROUND, subject, Verdict.UNKNOWN, null, null,
                     "Rewired: measure between the two grounds again, engine running.", null, working, COPPER)
                     .asking(WireField.MEASURED.address());

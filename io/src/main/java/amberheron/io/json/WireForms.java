@@ -172,8 +172,8 @@ final class WireForms {
                     Map.of()),
             objectOr("trial", GroundPlan::trial, TRIAL, GroundTrial.NONE)
                     .about("V between the two grounds, one load after the other switched on"),
-            flagWhereSet("rewired", GroundPlan::rewired).about("rewired as a cure says, not measured since")
-                    .called("rewired and not measured since"))
+            flagWhereSet("rewired", GroundPlan::rewired).about("rewired as a cure says: counts once measured again")
+                    .called("rewired as the cure says"))
             .first("school", "twoWires", "toBattery", "toChassis", "toReader", "section", "mean", "peak", "others",
                     "strap", "display", "joint", "readerDraw");
 

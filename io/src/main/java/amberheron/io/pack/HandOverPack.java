@@ -54,7 +54,7 @@ public final class HandOverPack {
         for (Sheets.For whom : Sheets.For.values()) {
             Sheet sheet = sheets.of(whom);
             String name = stem + "-" + whom.file();
-            text(files, name + ".html", Pages.html("sheet.html", sheet,
+            text(files, name + ".html", Pages.forScreen("sheet.html", sheet,
                     Map.of("files", beside.stream().filter(f -> !f.equals(name + ".html")).toList())));
             files.put(name + ".pdf", Pages.pdf(Pages.html("sheet.html", sheet, Map.of("paper", true))));
         }

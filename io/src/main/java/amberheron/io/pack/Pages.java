@@ -1,5 +1,6 @@
 package amberheron.io.pack;
 
+import static amberheron.core.units.Phrase.fixed;
 import static amberheron.core.units.Phrase.say;
 import static amberheron.core.units.Phrase.word;
 
@@ -22,6 +23,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -33,6 +35,9 @@ import java.util.stream.Stream;
 
 /** Printing of all sheets: a page filled in, the same page as PDF, and files that appear whole or not at all. */
 final class Pages {
+    /** Where the fonts go that a page carries along. */
+    private static final String FONTS = "/*fonts*/";
+
     private Pages() {
     }
 
@@ -53,6 +58,18 @@ final class Pages {
         template.execute(sheet, Stream.concat(Templates.NOTHING_MORE.entrySet().stream(), more.entrySet().stream())
                 .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue, (none, one) -> one)), out);
         return Printable.marked(out.toString());
+    }
+
+    /** A page for a screen, which carries its font along. */
+    static String forScreen(String page, Object sheet, Map<String, Object> more) {
+        String html = html(page, sheet, more);
+        return html.replace(FONTS, face(SheetFont.REGULAR, 400, html) + face(SheetFont.SEMI_BOLD, 600, html));
+    }
+
+    private static String face(SheetFont font, int weight, String letters) {
+        return fixed(
+                "@font-face { font-family: \"Source Sans 3\"; font-weight: %d; src: url(data:font/ttf;base64,%s); }%n",
+                weight, Base64.getEncoder().encodeToString(font.only(letters))).replace("\r", "");
     }
 
     /** Read when first asked for; they hold names only, nothing that is worked out or run. */

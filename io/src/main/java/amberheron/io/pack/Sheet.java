@@ -3,6 +3,7 @@ package amberheron.io.pack;
 import static amberheron.core.units.Phrase.say;
 
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * One printed sheet, every figure already in words.
@@ -52,6 +53,16 @@ public record Sheet(String title, String job, String vehicle, String fuel, Strin
 
         static Section drawing(String title, String svg, String... notes) {
             return new Section(title, List.of(), List.of(), List.of(), svg, List.of(notes));
+        }
+
+        /** A cell with the head of its column, for a screen too narrow for a table. */
+        public record Cell(String under, String text) {
+        }
+
+        /** Cells of the rows, each with its head; empty where its column has none. */
+        public List<List<Cell>> cells() {
+            return rows.stream().map(row -> IntStream.range(0, row.size())
+                    .mapToObj(i -> new Cell(i < head.size() ? head.get(i) : "", row.get(i))).toList()).toList();
         }
 
         boolean empty() {

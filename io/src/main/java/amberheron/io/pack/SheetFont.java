@@ -1,13 +1,19 @@
 package amberheron.io.pack;
 
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Objects;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TTFSubsetter;
+import org.apache.fontbox.ttf.TrueTypeFont;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
 
 /**
  * The font that the sheets are printed in, as it ships but for its table of ligatures: looking them up for every word took
@@ -17,6 +23,9 @@ final class SheetFont {
     /** Names a table by four letters; whoever reads a font passes over one that it does not know. */
     private static final byte[] LIGATURES = "GSUB".getBytes(StandardCharsets.US_ASCII);
     private static final byte[] PASSED_OVER = "gsub".getBytes(StandardCharsets.US_ASCII);
+    /** Tables that a browser asks for. */
+    private static final List<String> NEEDED = List.of("OS/2", "name", "head", "hhea", "maxp", "cmap", "hmtx", "post",
+            "glyf", "loca", "cvt ", "fpgm", "prep");
     private static final int COUNT_AT = 4;
     private static final int TABLES_AT = 12;
     private static final int TABLE = 16;
@@ -51,5 +60,18 @@ final class SheetFont {
     /** The font's file. */
     InputStream file() {
         return new ByteArrayInputStream(bytes);
+    }
+
+    /** The font's file with the letters of a text only, for a page that carries it along. */
+    byte[] only(String text) {
+        try (TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(bytes))) {
+            TTFSubsetter part = new TTFSubsetter(font, NEEDED);
+            text.codePoints().filter(c -> !Character.isISOControl(c)).distinct().forEach(part::add);
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            part.writeToStream(out);
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 }
