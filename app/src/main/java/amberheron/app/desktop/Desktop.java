@@ -131,8 +131,11 @@ public final class Desktop extends Application {
     }
 
     private static void open(Stage stage) {
-        stage.setMinWidth(900);
-        stage.setMinHeight(620);
+        if (stage.isShowing()) {
+            return;
+        }
+        boolean opened = opening.isDone() && !opening.isCompletedExceptionally();
+        WindowFrame.apply(stage, opened ? opening.join().where().frame() : null, WIDTH, HEIGHT);
         stage.setTitle(say("Amber Heron"));
         stage.show();
     }
@@ -158,6 +161,11 @@ public final class Desktop extends Application {
         try {
             Session session = opening.join();
             session.onAnew(() -> anew(stage));
+            session.listeners().onLeave(() -> {
+                if (stage.isShowing()) {
+                    WindowFrame.note(stage, session.where());
+                }
+            });
             Shell shell = new Shell(session, Stations.all(),
                     session.preferences().shop().demo() ? null : Desktop::lookRound, System::nanoTime);
             shell.welcome();

@@ -48,6 +48,10 @@ public final class Shell {
     private static final double NARROW = 1150;
     private static final double PATH_NARROW = 200;
     private static final double REASONS_NARROW = 210;
+    /** Width of the window from which there is room for more at the sides too, pixels. */
+    private static final double WIDE = 1600;
+    private static final double PATH_WIDE = 290;
+    private static final double REASONS_WIDE = 370;
     private static final double FONT = 14;
     private static final KeyCombination PASTE = new KeyCodeCombination(KeyCode.V, KeyCombination.SHORTCUT_DOWN);
     /** Time within which the key for what is next does nothing again, ns: held, it would rush on unread. */
@@ -96,7 +100,7 @@ public final class Shell {
     private long lastNext;
 
     /** Size of words and window for which the columns at the sides were laid out. */
-    private record Sized(int percent, boolean narrow) {
+    private record Sized(int percent, double path, double reasons) {
     }
 
     /** The window's content on a session. */
@@ -462,13 +466,15 @@ public final class Shell {
     private void size() {
         int percent = session.preferences().textSize();
         boolean narrow = root.getWidth() > 0 && root.getWidth() < NARROW;
-        Sized now = new Sized(percent, narrow);
+        boolean roomy = root.getWidth() >= WIDE;
+        Sized now = new Sized(percent, narrow ? PATH_NARROW : roomy ? PATH_WIDE : PATH,
+                narrow ? REASONS_NARROW : roomy ? REASONS_WIDE : REASONS);
         if (!now.equals(sized)) {
             sized = now;
             root.setStyle(percent == 100 ? "" : "-fx-font-size: " + FONT * percent / 100 + "px;");
             double wider = (100 + percent) / 200.0;
-            wide(path, wider * (narrow ? PATH_NARROW : PATH));
-            wide(reasons, wider * (narrow ? REASONS_NARROW : REASONS));
+            wide(path, wider * now.path());
+            wide(reasons, wider * now.reasons());
         }
     }
 
