@@ -4,16 +4,13 @@ import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.parts.Choice;
 import amberheron.app.parts.Columns;
-import amberheron.app.parts.Mark;
 import amberheron.app.parts.Parts;
 import amberheron.app.parts.StationView;
 import amberheron.app.session.Figures;
 import amberheron.app.session.Session;
 import amberheron.core.job.JobSummary;
 import amberheron.core.job.JobSummary.Group;
-import amberheron.core.job.LinkState;
 import amberheron.core.job.Shop;
-import amberheron.core.job.Station;
 import amberheron.core.job.Waiting;
 import java.time.LocalDate;
 import java.util.EnumMap;
@@ -22,35 +19,26 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import javafx.collections.FXCollections;
-import javafx.collections.ObservableList;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
-import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
-import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
 /** Every job in the book with the state of its links; a new one, or one that was mailed. */
 final class JobsView implements StationView {
-    private static final double ROW = 112;
-    private static final int ROWS_SEEN = 4;
     private static final int OVERDUE_SHOWN = 5;
 
     private final Session session;
-    private final ObservableList<JobSummary> rows = FXCollections.observableArrayList();
-    private final ListView<JobSummary> list = new ListView<>(rows);
+    private final JobTable list;
     private final TextField number = new TextField();
     private final TextField file = new TextField();
     private final TextField words = new TextField();
@@ -98,18 +86,7 @@ final class JobsView implements StationView {
                 show(true);
             }
         });
-        list.setId("jobs.list");
-        list.setAccessibleText(say("Jobs in the book"));
-        list.setFixedCellSize(ROW);
-        list.setCellFactory(l -> new Row());
-        list.setPlaceholder(Parts.text(say("None of them. Finished ones stand under “Finished”."), "soft"));
-        list.setOnKeyPressed(e -> {
-            if (e.getCode() == KeyCode.ENTER) {
-                open();
-            }
-        });
-        list.setOnMouseClicked(e -> open());
-        list.getStyleClass().add("job-list");
+        list = new JobTable(session);
         months = new Choice<>(say("Free-air check again after, months"), "jobs.months", List.of(3, 6, 12, 24),
                 String::valueOf, () -> session.preferences().shop().recalibrateMonths(), m -> {
                     Shop shop = session.preferences().shop();
@@ -121,8 +98,7 @@ final class JobsView implements StationView {
         words.textProperty().addListener((o, was, now) -> refresh());
         words.setOnKeyPressed(e -> {
             if (e.getCode() == KeyCode.DOWN || e.getCode() == KeyCode.ENTER) {
-                list.requestFocus();
-                list.getSelectionModel().selectFirst();
+                list.first();
                 e.consume();
             }
         });
@@ -151,7 +127,7 @@ final class JobsView implements StationView {
         }
         ways.getChildren().add(Parts.button(say("The window in three steps"), "first.tour", tour, "quiet"));
         first.getChildren().add(ways);
-        known = Parts.noted(say("What every job waits on"), boardNote, filters, list);
+        known = Parts.noted(say("What every job waits on"), boardNote, filters, list, list.exactly());
         book = new BookCard(session);
         board = new VBox(12, first, known, new Columns(300,
                 Parts.card(say("Today's bays"), noBay, bays), Parts.card(say("Free-air checks due again"), due, months),
@@ -193,13 +169,6 @@ final class JobsView implements StationView {
         session.take(java.nio.file.Path.of(file.getText().strip()));
     }
 
-    private void open() {
-        JobSummary picked = list.getSelectionModel().getSelectedItem();
-        if (picked != null) {
-            session.open(picked.id());
-        }
-    }
-
     @Override
     public Parent node() {
         return root;
@@ -215,15 +184,7 @@ final class JobsView implements StationView {
         groups.forEach((group, button) -> button
                 .setText(group.words() + " " + all.stream().filter(j -> j.in(group, every, day)).count()));
         List<JobSummary> jobs = all.stream().filter(wanted(every, day)).toList();
-        if (!rows.equals(jobs)) {
-            JobSummary picked = list.getSelectionModel().getSelectedItem();
-            rows.setAll(jobs);
-            if (picked != null) {
-                jobs.stream().filter(j -> j.id().equals(picked.id())).findFirst()
-                        .ifPresent(list.getSelectionModel()::select);
-            }
-        }
-        list.setPrefHeight(ROW * Math.clamp(jobs.size(), 1, ROWS_SEEN) + 4);
+        list.show(jobs);
         Map<Waiting, Long> counts = all.stream().filter(j -> j.on() != null)
                 .collect(Collectors.groupingBy(JobSummary::on, TreeMap::new, Collectors.counting()));
         boardNote.setText(counts.entrySet().stream().map(e -> e.getValue() + " " + e.getKey().standing())
@@ -251,67 +212,5 @@ final class JobsView implements StationView {
         return groups.entrySet().stream().filter(e -> e.getValue().isSelected()).findFirst()
                 .<Predicate<JobSummary>>map(e -> j -> j.in(e.getKey(), every, day))
                 .orElse(any ? j -> !j.in(Group.FINISHED, every, day) : j -> true).and(named);
-    }
-
-    /** A job's line: its number, what it waits on, and how each link stands. */
-    private final class Row extends ListCell<JobSummary> {
-        Row() {
-            setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
-            setPrefWidth(0);
-        }
-
-        @Override
-        protected void updateItem(JobSummary job, boolean empty) {
-            super.updateItem(job, empty);
-            setText(null);
-            setId(empty || job == null ? null : "jobs.open." + job.id());
-            setGraphic(empty || job == null ? null : line(job));
-            setAccessibleText(empty || job == null ? "" : words(job));
-        }
-    }
-
-    private VBox line(JobSummary job) {
-        Label id = Parts.line(job.id(), "job-number");
-        id.setMinWidth(64);
-        Label waits = Parts.line(standing(job), "waits");
-        HBox standing = new HBox(14, waits);
-        Label detail = Parts.line(job.fault().isEmpty() ? job.detail() : job.fault(), "soft");
-        VBox says = new VBox(Parts.line(job.vehicle().isBlank() ? say("vehicle not entered") : job.vehicle()), standing,
-                detail);
-        int every = session.preferences().shop().recalibrateMonths();
-        if (job.overdue(every, session.today())) {
-            standing.getChildren()
-                    .add(Parts.line(say("▲ air check was due %s", Figures.day(job.due(every).orElseThrow())),
-                            "overdue"));
-        }
-        HBox.setHgrow(says, Priority.ALWAYS);
-        says.setMaxWidth(Double.MAX_VALUE);
-        says.setMinWidth(40);
-        HBox states = new HBox(2);
-        states.setAlignment(Pos.CENTER_LEFT);
-        job.states().forEach((station, state) -> {
-            StackPane mark = new StackPane(Mark.of(state));
-            mark.setMinSize(22, 22);
-            VBox one = new VBox(mark, Parts.line(station.title(), "path-key"));
-            one.setAlignment(Pos.CENTER);
-            one.setMinWidth(54);
-            states.getChildren().add(one);
-        });
-        HBox first = new HBox(10, id, says);
-        first.setAlignment(Pos.TOP_LEFT);
-        return new VBox(2, first, states);
-    }
-
-    private static String standing(JobSummary job) {
-        Waiting on = job.on();
-        return !job.fault().isEmpty() ? say("▲ cannot be read") : on == null ? say("not looked at yet") : on.standing();
-    }
-
-    private static String words(JobSummary job) {
-        StringBuilder words = new StringBuilder(say("Open %s, %s: ", job.id(), job.vehicle()));
-        for (Map.Entry<Station, LinkState> state : job.states().entrySet()) {
-            words.append(state.getKey().title()).append(' ').append(state.getValue().words()).append(", ");
-        }
-        return words.append(standing(job)).append(", ").append(job.detail()).toString();
     }
 }
