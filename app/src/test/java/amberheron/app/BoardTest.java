@@ -9,14 +9,14 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
 import javafx.scene.control.Labeled;
-import javafx.scene.control.ListView;
+import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
 /** The list of jobs: what each waits on, found by group or by words. */
 class BoardTest extends WindowTest {
     private List<String> listed() {
-        ListView<?> list = (ListView<?>) byId("jobs.list");
+        TableView<?> list = (TableView<?>) byId("jobs.list");
         return list.getItems().stream().map(j -> ((JobSummary) j).id()).toList();
     }
 
@@ -35,6 +35,19 @@ class BoardTest extends WindowTest {
         assertThat(listed()).containsExactly("SB-015");
         hands.clickOn(byId("jobs.group.WAITING"));
         assertThat(listed()).containsExactly("SB-015", "SB-016");
+    }
+
+    /** A column sorts, numbers by their value, and the other way round when it is asked again. */
+    @Test
+    void columnsSortInNaturalOrder() {
+        hands.interact(() -> session.begin("SB-9"));
+        board();
+        assertThat(listed()).containsExactly("SB-015", "SB-016", "SB-9");
+        hands.push(KeyCode.DOWN);
+        hands.write("1");
+        assertThat(listed()).containsExactly("SB-9", "SB-015", "SB-016");
+        hands.write("1");
+        assertThat(listed()).containsExactly("SB-016", "SB-015", "SB-9");
     }
 
     /** Words find a finished job too, and Enter goes on to the list. */

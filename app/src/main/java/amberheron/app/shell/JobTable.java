@@ -51,7 +51,7 @@ final class JobTable extends TableView<JobSummary> {
     JobTable(Session session) {
         this.session = session;
         setId("jobs.list");
-        setAccessibleText(say("Jobs in the book"));
+        setAccessibleText(say("Jobs in the book; the digits 1 to 7 sort by their column"));
         getStyleClass().add("job-list");
         setFixedCellSize(ROW);
         setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
@@ -96,12 +96,27 @@ final class JobTable extends TableView<JobSummary> {
                 e.consume();
             }
         });
+        // A digit sorts by that column, as a press on its head does; again the other way round.
+        setOnKeyTyped(e -> {
+            int at = "1234567".indexOf(e.getCharacter());
+            if (at >= 0 && !e.getCharacter().isEmpty()) {
+                sortBy(getColumns().get(at));
+            }
+        });
         sceneProperty().addListener((o, was, now) -> {
             if (now != null) {
                 now.heightProperty().addListener((p, before, height) -> fit());
                 fit();
             }
         });
+    }
+
+    private void sortBy(TableColumn<JobSummary, ?> column) {
+        boolean again = getSortOrder().contains(column);
+        column.setSortType(again && column.getSortType() == TableColumn.SortType.ASCENDING
+                ? TableColumn.SortType.DESCENDING
+                : TableColumn.SortType.ASCENDING);
+        getSortOrder().setAll(List.of(column));
     }
 
     private static TableColumn<JobSummary, String> words(String name, double width,

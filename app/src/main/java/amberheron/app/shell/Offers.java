@@ -82,7 +82,7 @@ final class Offers {
                 {"Ctrl+Enter", say("adds a row")}, {"Alt+↑ ↓", say("moves a row")},
                 {"Ctrl+Del", say("removes a row")}, {"Ctrl+C", say("copies row, figure or drawing's values")},
                 {"Ctrl+Shift+C", say("copies the whole table")}, {"Ctrl+V", say("fills cells to the right and below")},
-                {"a … z", say("picks from a choice by its words")},
+                {"1 … 7", say("sorts the jobs by that column")}, {"a … z", say("picks from a choice by its words")},
                 {say("a letter on a button"), say("keeps what was looked at and is so")}}) {
             lines.add(key[0] + "\t" + key[1]);
         }
