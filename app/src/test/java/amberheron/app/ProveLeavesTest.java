@@ -15,6 +15,7 @@ import amberheron.core.trim.TrimSheet;
 import amberheron.io.csv.TrimCsv;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
@@ -124,5 +125,35 @@ class ProveLeavesTest extends WindowTest {
         enter("prove.file", tuner.toString());
         assertThat(shows("controller.csv; it begins at 0.0 s, put together by engine speed")).isTrue();
         assertThat(session.review().state(Station.PROVE)).isEqualTo(LinkState.PROVEN);
+    }
+
+    /** Columns of which nothing can be told are shown with their numbers, and picked at their rows. */
+    @Test
+    void aColumnIsPickedAtItsRowAndAPartBySeconds() throws Exception {
+        List<String> out = new ArrayList<>(List.of("a,b,c"));
+        for (String line : Files.readAllLines(home.resolve("logs/SB-014-drive.csv")).stream().skip(1).toList()) {
+            String[] cells = line.split(",", -1);
+            out.add(String.join(",", cells[0], cells[7], cells[8]));
+        }
+        Path bare = Files.write(home.resolve("bare.csv"), out);
+        hands.clickOn(byId("prove.leaf.channels"));
+        enter("prove.file", bare.toString());
+        hands.settle();
+        assertThat(byId("prove.column.2")).isNotNull();
+        hands.interact(() -> byId("prove.column.1").requestFocus());
+        hands.write("what the con");
+        hands.push(KeyCode.ENTER);
+        hands.settle();
+        hands.interact(() -> byId("prove.column.2").requestFocus());
+        hands.write("what the rea");
+        hands.push(KeyCode.ENTER);
+        hands.settle();
+        assertThat(session.job().proving().file()).isEqualTo("bare.csv");
+        int all = session.job().proving().result().samples();
+        enter("prove.from", "60");
+        enter("prove.to", "300");
+        hands.settle();
+        assertThat(session.job().proving().result().duration()).isLessThan(250);
+        assertThat(session.job().proving().result().samples()).isLessThan(all / 2);
     }
 }

@@ -3,6 +3,7 @@ package amberheron.app.drivelog;
 import static amberheron.core.units.Phrase.count;
 import static amberheron.core.units.Phrase.say;
 
+import amberheron.app.drivelog.ColumnRow.Use;
 import amberheron.app.parts.Cells;
 import amberheron.app.parts.Columns;
 import amberheron.app.parts.Leaf;
@@ -10,13 +11,20 @@ import amberheron.app.parts.Parts;
 import amberheron.app.session.ControllerDesk;
 import amberheron.app.session.Session;
 import amberheron.core.drivelog.Clocks;
+import amberheron.core.drivelog.ColumnFacts;
 import amberheron.core.drivelog.DriveFound;
 import amberheron.core.drivelog.Joined;
+import amberheron.core.drivelog.LogChannel;
 import amberheron.core.job.Output;
 import amberheron.io.TextFiles;
 import amberheron.io.csv.StreamRecorder;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.animation.Animation;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -25,6 +33,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 
 /** The log that is read, and what its columns are taken for. */
@@ -34,8 +43,14 @@ final class ChannelsLeaf implements Leaf {
     private final Session session;
     private final TextField file = new TextField();
     private final TextField with = new TextField();
-    private final TextField named = new TextField();
-    private final TextField part = new TextField();
+    private final TextField from = new TextField();
+    private final TextField to = new TextField();
+    private final Label asked = Parts.text("", "hint");
+    private final VBox seen = new VBox(6);
+    private final Map<ColumnFacts, ColumnRow> rows = new LinkedHashMap<>();
+    private final Map<LogChannel, Integer> picked = new EnumMap<>(LogChannel.class);
+    /** Log that the rows are of. */
+    private String of = "";
     private final TraceView view;
     private final Label note = Parts.text("", "soft");
     private final Label written = Parts.text("", "soft");
@@ -43,9 +58,10 @@ final class ChannelsLeaf implements Leaf {
     private final Button record;
     private final Columns node;
 
-    ChannelsLeaf(Session session, TraceView view) {
+    ChannelsLeaf(Session session, ProveModel model, TraceView view) {
         this.session = session;
         this.view = view;
+        model.readBy(this::read);
         ColumnConstraints names = new ColumnConstraints(NAME);
         columns.getColumnConstraints().add(names);
         file.setId("prove.file");
@@ -56,16 +72,19 @@ final class ChannelsLeaf implements Leaf {
         with.setPromptText(say("a second log of this drive, if one lacks a channel"));
         with.setAccessibleText(say("Second log of the same drive"));
         with.setOnAction(e -> read(file.getText()));
-        named.setId("prove.columns");
-        named.setPromptText(say("if they cannot be told: reader=4"));
-        named.setAccessibleText(say("Columns by name or number"));
-        named.setOnAction(e -> read(file.getText()));
-        part.setId("prove.part");
-        part.setPromptText(say("or only a part, in seconds: 60-300"));
-        part.setAccessibleText(say("Part of the log in seconds"));
-        part.setOnAction(e -> read(file.getText()));
+        for (TextField end : List.of(from, to)) {
+            end.setPrefColumnCount(5);
+            end.setOnAction(e -> read(file.getText()));
+        }
+        from.setId("prove.from");
+        from.setAccessibleText(say("Only from this second of the log on"));
+        to.setId("prove.to");
+        to.setAccessibleText(say("Only up to this second of the log"));
+        HBox part = new HBox(8, Parts.line(say("only from second"), "field-name"), from,
+                Parts.line(say("to"), "field-name"), to);
+        part.setAlignment(Pos.CENTER_LEFT);
         Button lay = Parts.button(say("Lay it over"), "prove.lay",
-                () -> ProveModel.lay(session, view, file.getText(), named.getText()), "quiet");
+                () -> ProveModel.lay(session, view, file.getText(), said()), "quiet");
         record = Parts.button(say("Record the stream"), "prove.record", () -> {
             ProveModel.record(session);
             recorded();
@@ -75,8 +94,8 @@ final class ChannelsLeaf implements Leaf {
                         "quiet"));
         ways.setAlignment(Pos.CENTER_LEFT);
         HBox more = new HBox(8, record, lay);
-        node = Columns.even(300, Parts.card(say("Log"), file, ways, with, named, part, more, note, written),
-                Parts.card(say("What its columns are"), columns));
+        node = Columns.even(300, Parts.card(say("Log"), file, ways, with, part, more, note, written),
+                Parts.card(say("What its columns are"), asked, columns, seen));
         Animation beat = Parts.beat(session, Duration.seconds(1), this::recorded);
         // What is written down grows by itself; looked at only while the leaf is.
         node.sceneProperty().addListener((o, before, scene) -> {
@@ -95,7 +114,50 @@ final class ChannelsLeaf implements Leaf {
             session.focus(file.getId());
             return;
         }
-        ProveModel.take(session, view, typed, with.getText(), named.getText(), part.getText());
+        ProveModel.columns(session, typed, facts -> {
+            if (!typed.equals(of)) {
+                of = typed;
+                picked.clear();
+            }
+            rows.clear();
+            facts.forEach(f -> rows.put(f, new ColumnRow(f, this::taken, this::pick)));
+            seen.getChildren().setAll(rows.values().stream().map(ColumnRow::node).toList());
+            refresh();
+        });
+        ProveModel.take(session, view, typed, with.getText(), said(), part());
+    }
+
+    /** The columns that a person picked, as the reading takes them: by their numbers. */
+    private String said() {
+        return picked.entrySet().stream().map(e -> e.getKey().key() + "=" + (e.getValue() + 1))
+                .collect(Collectors.joining(","));
+    }
+
+    private String part() {
+        return from.getText().isBlank() && to.getText().isBlank()
+                ? ""
+                : (from.getText().isBlank() ? "0" : from.getText().strip()) + "-"
+                        + (to.getText().isBlank() ? "1e9" : to.getText().strip());
+    }
+
+    private void pick(ColumnFacts column, LogChannel channel) {
+        picked.put(channel, column.index());
+        read(file.getText());
+    }
+
+    /** What a column is taken for: as a person picked it, else as it was recognised. */
+    private Use taken(ColumnFacts column) {
+        return picked.entrySet().stream().filter(e -> e.getValue() == column.index()).findFirst()
+                .map(e -> new Use(e.getKey()))
+                .or(() -> recognised(column).map(c -> new Use(c.channel()))).orElse(new Use(null));
+    }
+
+    private Optional<DriveFound.Column> recognised(ColumnFacts column) {
+        Output.Proving proving = session.job().proving();
+        DriveFound found = proving == null ? null : proving.found();
+        return found == null
+                ? Optional.empty()
+                : found.columns().stream().filter(c -> c.name().equals(column.name())).findFirst();
     }
 
     private void recorded() {
@@ -124,9 +186,17 @@ final class ChannelsLeaf implements Leaf {
                 : proving.file() + say(" · %,d samples · SHA-256 %s…", proving.result().samples(),
                         proving.digest().substring(0, Math.min(12, proving.digest().length()))));
         DriveFound found = proving == null ? null : proving.found();
-        List<DriveFound.Column> taken = found == null ? List.of() : found.columns();
+        List<DriveFound.Column> taken = found == null || !rows.isEmpty() ? List.of() : found.columns();
+        rows.forEach(
+                (column, row) -> row.refresh(recognised(column).map(c -> say("%s; in %s", c.because(), c.quantity()))
+                        .orElse("")));
+        List<LogChannel> lacking = Stream.of(LogChannel.CONTROLLER, LogChannel.READER)
+                .filter(c -> rows.keySet().stream().noneMatch(f -> taken(f).channel() == c)).toList();
+        Parts.show(asked, rows.isEmpty() || lacking.isEmpty()
+                ? ""
+                : say("Which column is %s? Pick it at its row.", lacking.getFirst().words()));
         columns.write(() -> {
-            if (taken.isEmpty()) {
+            if (taken.isEmpty() && rows.isEmpty()) {
                 columns.words(0, 0, say("No log was read yet."), "soft");
                 return;
             }

@@ -9,6 +9,7 @@ import amberheron.app.session.Figures;
 import amberheron.app.session.LeafId;
 import amberheron.app.session.Session;
 import amberheron.app.session.StationModel;
+import amberheron.core.drivelog.ColumnFacts;
 import amberheron.core.drivelog.LogChannel;
 import amberheron.core.finding.Origin;
 import amberheron.core.freeair.SensorNote;
@@ -16,11 +17,13 @@ import amberheron.core.job.Job;
 import amberheron.core.job.Output;
 import amberheron.core.mixture.FuelKind;
 import amberheron.core.plan.Intake;
+import amberheron.io.TextFiles;
 import amberheron.io.UnusableInput;
 import amberheron.io.csv.StreamRecorder;
 import amberheron.io.kind.FileKind;
 import amberheron.io.log.DriveLog;
 import amberheron.io.log.KnownColumns;
+import amberheron.io.log.LogFile;
 import amberheron.io.log.LogReading;
 import amberheron.io.pack.HandOverPack;
 import java.nio.file.Path;
@@ -29,15 +32,16 @@ import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 
 /** Model of the Prove station. */
 public final class ProveModel implements StationModel {
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss", Locale.ROOT)
             .withZone(ZoneOffset.UTC);
 
-    private @Nullable TraceView view;
+    private Consumer<String> reader = file -> {
+    };
 
     @Override
     public String subtitle() {
@@ -53,19 +57,20 @@ public final class ProveModel implements StationModel {
                         Figures.time((int) Math.ceil(proving.result().duration() / 60)));
     }
 
-    /** The drive that is looked at, of the window's own view. */
-    void view(TraceView seen) {
-        view = seen;
+    /** Sets what reads a log into the leaf of its columns. */
+    void readBy(Consumer<String> leaf) {
+        reader = leaf;
     }
 
     @Override
     public LeafId take(Session session, FileKind kind, String file) {
-        TraceView seen = view;
-        if (kind == FileKind.TRIMS || seen == null) {
+        if (kind == FileKind.TRIMS) {
             TrimModel.read(session, file);
             return LeafId.PROVE_TRIMS;
         }
-        take(session, seen, file, "", "", "");
+        // The leaf is made when it is first shown.
+        session.focus(LeafId.PROVE_CHANNELS);
+        reader.accept(file);
         return LeafId.PROVE_CHANNELS;
     }
 
@@ -85,6 +90,22 @@ public final class ProveModel implements StationModel {
         } catch (UnusableInput e) {
             session.tell(String.valueOf(e.getMessage()));
         }
+    }
+
+    /** Looks at the columns of a log, whether or not they can be told. */
+    static void columns(Session session, String typed, Consumer<List<ColumnFacts>> then) {
+        session.background().intoJob(say("Looking at the columns"),
+                progress -> {
+                    try {
+                        return LogFile.of(TextFiles.path(typed)).columns();
+                    } catch (UnusableInput e) {
+                        // Reading it says why.
+                        return List.<ColumnFacts>of();
+                    }
+                }, (job, facts) -> session.notice(), facts -> {
+                    then.accept(facts);
+                    return session.notice();
+                });
     }
 
     private record Taken(DriveLog log, DriveLog.Proved proved) {

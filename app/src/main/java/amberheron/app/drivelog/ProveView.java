@@ -18,12 +18,11 @@ public final class ProveView implements StationView {
     public ProveView(Session session, ProveModel model) {
         output = new OutputSwitch(session);
         TraceView view = new TraceView(session);
-        model.view(view);
         leaves = new Leaves(session).with(LeafId.PROVE_VERDICT, () -> new VerdictLeaf(session, view))
                 .with(LeafId.PROVE_DRIVE, () -> new DriveLeaf(session, view))
                 .with(LeafId.PROVE_TRUTH, () -> new TruthLeaf(session))
                 .with(LeafId.PROVE_TRIMS, () -> new TrimsLeaf(session))
-                .with(LeafId.PROVE_CHANNELS, () -> new ChannelsLeaf(session, view));
+                .with(LeafId.PROVE_CHANNELS, () -> new ChannelsLeaf(session, model, view));
     }
 
     @Override

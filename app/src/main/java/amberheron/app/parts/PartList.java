@@ -163,7 +163,7 @@ public final class PartList<T> {
 
     /** Puts rows of it on the clipboard. */
     void copy(String rows) {
-        Copied.text(session, count("1 row", "%d rows", (int) rows.lines().count()), rows);
+        Copied.text(session, count("1 row", "%d rows", rows.lines().count()), rows);
     }
 
     private Job filled(Job job, List<EditTable.Column> columns, int row, int column, List<List<String>> cells) {

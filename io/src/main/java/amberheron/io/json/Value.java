@@ -210,6 +210,7 @@ final class Value<T, V extends @Nullable Object> implements Part<T, V> {
     /** True, or absent. */
     static <T> Value<T, Boolean> flagWhereSet(String name, Function<T, Boolean> of) {
         return of(name, of, new Kind<>((at, field) -> Boolean.TRUE.equals(at.flagOrNull(field)), (out, field, set) -> {
+            out.remove(field);
             if (set) {
                 out.put(field, true);
             }

@@ -112,7 +112,7 @@ final class Pages {
             new PdfRendererBuilder().useSVGDrawer(new PageDrawings())
                     .useFont(SheetFont.REGULAR::file, "Source Sans 3", 400, PdfRendererBuilder.FontStyle.NORMAL, true)
                     .useFont(SheetFont.SEMI_BOLD::file, "Source Sans 3", 600, PdfRendererBuilder.FontStyle.NORMAL, true)
-                    .withHtmlContent(html, null).toStream(out).run();
+                    .withHtmlContent(OtherScripts.drawn(html), null).toStream(out).run();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

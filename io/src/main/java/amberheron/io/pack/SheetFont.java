@@ -10,6 +10,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import org.apache.fontbox.ttf.CmapLookup;
 import org.apache.fontbox.ttf.TTFParser;
 import org.apache.fontbox.ttf.TTFSubsetter;
 import org.apache.fontbox.ttf.TrueTypeFont;
@@ -34,9 +35,15 @@ final class SheetFont {
     static final SheetFont SEMI_BOLD = new SheetFont("SemiBold");
 
     private final byte[] bytes;
+    private final CmapLookup letters;
 
     private SheetFont(String weight) {
         bytes = withoutLigatures(weight);
+        try (TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(bytes))) {
+            letters = Objects.requireNonNull(font.getUnicodeCmapLookup());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static byte[] withoutLigatures(String weight) {
@@ -60,6 +67,11 @@ final class SheetFont {
     /** The font's file. */
     InputStream file() {
         return new ByteArrayInputStream(bytes);
+    }
+
+    /** Whether the font has a letter. */
+    boolean has(int codePoint) {
+        return letters.getGlyphId(codePoint) != 0;
     }
 
     /** The font's file with the letters of a text only, for a page that carries it along. */

@@ -72,7 +72,7 @@ class PrintedPacksTest {
         UnitChoice units = american ? new UnitChoice(true, true, true, true) : UnitChoice.METRIC;
         List<String> printed = new ArrayList<>();
         for (Path file : HandOverPack.write(document, new JobReview(document.job(), shop), units, ShopCard.NONE,
-                folder)) {
+                folder.resolve("packs").resolve("one"))) {
             String name = String.valueOf(file.getFileName());
             if (!name.matches(".*\\.(pdf|json)")) {
                 printed.add("== " + name);
