@@ -18,6 +18,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Polyline;
 import org.jspecify.annotations.Nullable;
@@ -40,7 +41,7 @@ final class ColumnRow {
     }
 
     private final Choice<Use> choice;
-    private final Label because = Parts.text("", "soft");
+    private final Label because = Parts.line("", "soft");
     private final Node node;
 
     /**
@@ -57,15 +58,17 @@ final class ColumnRow {
                     }
                 }).inTable();
         Label name = Parts.line(facts.name() + (facts.unit().isEmpty() ? "" : ", " + facts.unit()), "strong");
-        name.setMaxWidth(Double.MAX_VALUE);
-        HBox.setHgrow(name, Priority.ALWAYS);
+        name.setMinWidth(Region.USE_PREF_SIZE);
         Label range = Parts.line(range(facts), "figure", "soft");
         range.setMinWidth(96);
         range.setAlignment(Pos.CENTER_RIGHT);
         choice.setMinWidth(150);
-        HBox line = new HBox(10, name, range, trace(facts), choice);
+        HBox.setHgrow(choice, Priority.ALWAYS);
+        HBox line = new HBox(10, trace(facts), range, choice);
         line.setAlignment(Pos.CENTER_LEFT);
-        node = new VBox(line, because);
+        HBox head = new HBox(8, name, because);
+        head.setAlignment(Pos.BASELINE_LEFT);
+        node = new VBox(head, line);
     }
 
     private static String range(ColumnFacts facts) {

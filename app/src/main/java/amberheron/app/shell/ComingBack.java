@@ -39,7 +39,7 @@ final class ComingBack {
     /** Remembers which field of the leaf shown was typed into last. */
     void remember(@Nullable Node focused) {
         String id = focused == null ? null : focused.getId();
-        if (id != null && !focused.getStyleClass().contains("leaf-tab") && session.isOpen()
+        if (focused != null && id != null && !focused.getStyleClass().contains("leaf-tab") && session.isOpen()
                 && session.at().view() == Navigation.View.STATION && within(focused)) {
             fields.put(place(), id);
         }

@@ -13,6 +13,7 @@ import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -112,8 +113,8 @@ final class SearchBar extends HBox {
     /** Scrolls to a place: the pane that it is in hears of the focus, which stays here. */
     private void bring(Node node) {
         for (Node n = node; n != null; n = n.getParent()) {
-            if (n.getParent() != null && n.getParent().getParent() instanceof Parent p
-                    && p.getParent() instanceof javafx.scene.control.ScrollPane pane) {
+            Parent clip = n.getParent() == null ? null : n.getParent().getParent();
+            if (clip != null && clip.getParent() instanceof ScrollPane pane) {
                 double spare = n.getLayoutBounds().getHeight() - pane.getViewportBounds().getHeight();
                 double top = n.sceneToLocal(node.localToScene(node.getBoundsInLocal())).getCenterY();
                 pane.setVvalue(

@@ -58,7 +58,7 @@ record LawRows(List<Point> points, @Nullable Quantity quantity) {
             "analogue", "range", "point", "row");
 
     /** A number as it stands. */
-    private record Number(double value, @Nullable Unit unit, int at) {
+    private record Figure(double value, @Nullable Unit unit, int at) {
         boolean mixture() {
             return unit == Unit.AFR || unit == Unit.LAMBDA;
         }
@@ -86,9 +86,9 @@ record LawRows(List<Point> points, @Nullable Quantity quantity) {
         String body = heads.isEmpty() ? text : text.substring(firstBreak(text) + 1);
         int begins = text.length() - body.length();
         boolean comma = comma(body);
-        List<Number> numbers = numbers(body, comma, begins);
+        List<Figure> numbers = numbers(body, comma, begins);
         if (numbers.size() % 2 == 1) {
-            Number last = numbers.getLast();
+            Figure last = numbers.getLast();
             throw new Unusable(say("law: found an odd count of numbers, the last “%s”; expected volts and a mixture in "
                     + "each row, such as 0.4 V = 0.62, 4.6 V = 1.38", body.substring(last.at() - begins).strip()));
         }
@@ -96,15 +96,15 @@ record LawRows(List<Point> points, @Nullable Quantity quantity) {
         List<Point> points = new ArrayList<>();
         Quantity quantity = heads.stream().filter(u -> !u.volts()).findFirst().map(LawRows::quantity).orElse(null);
         for (int i = 0; i < numbers.size(); i += 2) {
-            Number first = numbers.get(i);
-            Number second = numbers.get(i + 1);
+            Figure first = numbers.get(i);
+            Figure second = numbers.get(i + 1);
             if ((first.volts() && second.volts()) || (first.mixture() && second.mixture())) {
                 throw new Unusable(say("law: row %d has two of one kind, expected volts and a mixture", i / 2 + 1));
             }
             boolean turned = first.mixture() || second.volts()
                     || (!first.volts() && !second.mixture() && behind);
-            Number volts = turned ? second : first;
-            Number mixture = turned ? first : second;
+            Figure volts = turned ? second : first;
+            Figure mixture = turned ? first : second;
             Unit unit = mixture.unit();
             Quantity named = unit == null ? null : quantity(unit);
             if (named != null && quantity != null && named != quantity) {
@@ -163,8 +163,8 @@ record LawRows(List<Point> points, @Nullable Quantity quantity) {
         return numbers(text, true, 0).size() % 2 == 0 && numbers(text, true, 0).size() >= 4;
     }
 
-    private static List<Number> numbers(String text, boolean comma, int begins) {
-        List<Number> numbers = new ArrayList<>();
+    private static List<Figure> numbers(String text, boolean comma, int begins) {
+        List<Figure> numbers = new ArrayList<>();
         // A comma that parts numbers is out of the way; as long as it was.
         String plain = comma ? text.replaceAll("(?<=\\d),(?=\\d)|(?<!\\d),(?=\\d)", ".") : text.replace(',', ' ');
         Matcher piece = PIECE.matcher(plain);
@@ -178,7 +178,7 @@ record LawRows(List<Point> points, @Nullable Quantity quantity) {
                 if (piece.group("ratio") != null && !ratio) {
                     piece.region(piece.end("number"), plain.length());
                 }
-                numbers.add(new Number(value, ratio ? Unit.AFR : null, begins + at));
+                numbers.add(new Figure(value, ratio ? Unit.AFR : null, begins + at));
             } else if (word != null) {
                 named(word, numbers, text, at);
             } else if (SIGNS.indexOf(piece.group("other")) < 0) {
@@ -189,7 +189,7 @@ record LawRows(List<Point> points, @Nullable Quantity quantity) {
     }
 
     /** A unit belongs to the number before it; before all numbers, or where that has one, to the next: λ 1 at 2.5 V. */
-    private static void named(String word, List<Number> numbers, String text, int at) {
+    private static void named(String word, List<Figure> numbers, String text, int at) {
         Optional<Unit> unit = unit(word);
         if (unit.isEmpty()) {
             if (!FILLING.contains(word.toLowerCase(Locale.ROOT))) {
@@ -198,8 +198,8 @@ record LawRows(List<Point> points, @Nullable Quantity quantity) {
             return;
         }
         if (!numbers.isEmpty() && numbers.getLast().unit() == null && !before(text, at)) {
-            Number last = numbers.removeLast();
-            numbers.add(new Number(last.value(), unit.get(), last.at()));
+            Figure last = numbers.removeLast();
+            numbers.add(new Figure(last.value(), unit.get(), last.at()));
         }
     }
 
@@ -218,7 +218,7 @@ record LawRows(List<Point> points, @Nullable Quantity quantity) {
     }
 
     /** Whether bare numbers have their volts behind. */
-    private static boolean behind(List<Number> numbers) {
+    private static boolean behind(List<Figure> numbers) {
         List<Double> first = new ArrayList<>();
         List<Double> second = new ArrayList<>();
         for (int i = 0; i + 1 < numbers.size(); i += 2) {

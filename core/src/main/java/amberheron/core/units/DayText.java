@@ -7,12 +7,11 @@ import java.time.LocalDate;
 import java.time.chrono.IsoChronology;
 import java.time.format.DateTimeFormatterBuilder;
 import java.time.format.FormatStyle;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * Days as people of a language write and read them: digits in its order and with its sign between them, the year in full.
@@ -45,15 +44,11 @@ public record DayText(String order, String sign) {
 
     /** A day as it is shown. */
     public String text(LocalDate day) {
-        List<String> parts = new ArrayList<>();
-        for (char field : order.toCharArray()) {
-            parts.add(switch (field) {
-                case 'd' -> two(day.getDayOfMonth());
-                case 'M' -> two(day.getMonthValue());
-                default -> String.valueOf(day.getYear());
-            });
-        }
-        return String.join(sign, parts);
+        return order.chars().mapToObj(field -> switch (field) {
+            case 'd' -> two(day.getDayOfMonth());
+            case 'M' -> two(day.getMonthValue());
+            default -> String.valueOf(day.getYear());
+        }).collect(Collectors.joining(sign));
     }
 
     private static String two(int number) {
