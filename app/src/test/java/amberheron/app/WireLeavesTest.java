@@ -347,4 +347,24 @@ class WireLeavesTest extends WindowTest {
         assertThat(session.review().findings(Station.WIRE)).filteredOn(f -> f.check().is(WireCheck.GROUND))
                 .extracting(Finding::verdict).containsOnly(Verdict.PASS);
     }
+
+    /** Esc puts back what is kept, also in place of what could not be used; a second one leaves the far view. */
+    @Test
+    void escapeCancelsWhatIsTyped() {
+        find("job SB-014");
+        hands.push(KeyCode.ALT, KeyCode.DIGIT3);
+        hands.interact(() -> session.focus("wire.feed.length"));
+        String was = text("wire.feed.length");
+        hands.push(KeyCode.CONTROL, KeyCode.A);
+        hands.write("as long as it takes");
+        hands.push(KeyCode.ENTER);
+        assertThat(text("wire.feed.length")).isEqualTo("as long as it takes");
+        hands.push(KeyCode.ESCAPE);
+        assertThat(text("wire.feed.length")).isEqualTo(was);
+        assertThat(session.job().entries().drafts()).isEmpty();
+        hands.push(KeyCode.F11);
+        hands.push(KeyCode.ESCAPE);
+        assertThat(byId("wire.feed.length").getScene()).isNotNull();
+        assertThat(hands.find(n -> "arm.next".equals(n.getId()) && n.isVisible())).isEmpty();
+    }
 }

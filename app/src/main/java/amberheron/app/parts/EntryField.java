@@ -89,6 +89,7 @@ public final class EntryField extends VBox implements Refreshed {
             }
         });
         Parts.undoFrom(input, session, this::unchanged);
+        Parts.onEscape(input, this::putBack);
         // Made when it is looked for: there are hundreds of fields.
         input.setOnMouseEntered(e -> input.setTooltip(origin().map(Tooltip::new).orElse(null)));
         Parts.show(fault, false);
@@ -204,6 +205,23 @@ public final class EntryField extends VBox implements Refreshed {
         return onClockFace
                 ? Figures.clock(value)
                 : Figures.entry(field, decimals, value, session.preferences().units(), session.job().stoich());
+    }
+
+    /** Puts back what is kept in place of what is typed; whether there was anything to put back. */
+    private boolean putBack() {
+        boolean drafted = session.job().entries().draft(address.get()).isPresent();
+        if (!drafted && input.getText().equals(shown())) {
+            return false;
+        }
+        if (drafted) {
+            session.edit(say("%s as it was", field.name()),
+                    j -> j.withEntries(j.entries().withoutDraft(address.get())));
+        }
+        shownLast = shown();
+        input.setText(shownLast);
+        input.selectAll();
+        showFault(new Parsed.Value(0));
+        return true;
     }
 
     private Parsed parse(String typed) {

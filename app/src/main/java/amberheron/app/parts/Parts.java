@@ -173,6 +173,15 @@ public final class Parts {
         });
     }
 
+    /** Does something at Esc in a field; where it did nothing the key goes on to whoever else wants it. */
+    static void onEscape(TextInputControl field, BooleanSupplier did) {
+        field.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.ESCAPE && did.getAsBoolean()) {
+                e.consume();
+            }
+        });
+    }
+
     /** The node with an id in a tree; null when there is none. Our ids have dots, which a style selector takes for classes. */
     public static @Nullable Node find(Node in, String id) {
         if (id.equals(in.getId())) {

@@ -74,6 +74,12 @@ public final class TextEntry extends VBox implements Refreshed {
                 commit.run();
             }
         });
+        Parts.onEscape(input, () -> {
+            String kept = read.apply(session.job());
+            boolean typed = !input.getText().equals(kept);
+            input.setText(kept);
+            return typed;
+        });
         Parts.undoFrom(input, session, () -> input.getText().equals(read.apply(session.job())));
         getChildren().addAll(label, input);
         getStyleClass().add("entry");

@@ -205,7 +205,10 @@ public final class Shell {
         });
         // Enter presses what has the focus, as it keeps what is typed: a job is worked through with one hand.
         scene.addEventHandler(KeyEvent.KEY_PRESSED, e -> {
-            if (e.getCode() == KeyCode.ENTER && e.getTarget() instanceof ButtonBase pressed) {
+            if (e.getCode() == KeyCode.ESCAPE && arm) {
+                toDesk();
+                e.consume();
+            } else if (e.getCode() == KeyCode.ENTER && e.getTarget() instanceof ButtonBase pressed) {
                 pressed.fire();
                 e.consume();
             }

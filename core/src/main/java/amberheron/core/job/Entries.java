@@ -39,6 +39,13 @@ public record Entries(Map<String, String> drafts, Map<String, Origin> origins) {
         return new Entries(more, origins);
     }
 
+    /** Forgets what was typed and could not be used; where the value kept came from stays. */
+    public Entries withoutDraft(Address field) {
+        Map<String, String> left = new TreeMap<>(drafts);
+        left.remove(field.key());
+        return new Entries(left, origins);
+    }
+
     /** Notes that a field was cleared. */
     public Entries cleared(Address field) {
         Map<String, String> less = new TreeMap<>(drafts);

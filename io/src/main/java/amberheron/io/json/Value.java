@@ -207,16 +207,6 @@ final class Value<T, V extends @Nullable Object> implements Part<T, V> {
                 () -> either("boolean"), false));
     }
 
-    /** True, or absent. */
-    static <T> Value<T, Boolean> flagWhereSet(String name, Function<T, Boolean> of) {
-        return of(name, of, new Kind<>((at, field) -> Boolean.TRUE.equals(at.flagOrNull(field)), (out, field, set) -> {
-            out.remove(field);
-            if (set) {
-                out.put(field, true);
-            }
-        }, () -> either("boolean"), false));
-    }
-
     /** A line that has to be there. */
     static <T> Value<T, String> text(String name, Function<T, String> of) {
         return of(name, of, new Kind<>(Cursor::text, ObjectNode::put, () -> type("string").put("maxLength", LINE),

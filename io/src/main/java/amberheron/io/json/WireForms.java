@@ -7,7 +7,7 @@ import static amberheron.io.json.Value.choice;
 import static amberheron.io.json.Value.choiceOrNull;
 import static amberheron.io.json.Value.choices;
 import static amberheron.io.json.Value.flag;
-import static amberheron.io.json.Value.flagWhereSet;
+import static amberheron.io.json.Value.flagOrNot;
 import static amberheron.io.json.Value.list;
 import static amberheron.io.json.Value.numberOrNull;
 import static amberheron.io.json.Value.object;
@@ -172,7 +172,7 @@ final class WireForms {
                     Map.of()),
             objectOr("trial", GroundPlan::trial, TRIAL, GroundTrial.NONE)
                     .about("V between the two grounds, one load after the other switched on"),
-            flagWhereSet("rewired", GroundPlan::rewired).about("rewired as a cure says: counts once measured again")
+            flagOrNot("rewired", GroundPlan::rewired).about("rewired as a cure says: counts once measured again")
                     .called("rewired as the cure says"))
             .first("school", "twoWires", "toBattery", "toChassis", "toReader", "section", "mean", "peak", "others",
                     "strap", "display", "joint", "readerDraw");

@@ -17,6 +17,8 @@ import java.util.regex.Pattern;
 final class OtherScripts {
     /** Height that the letters are drawn at, units of the drawing. */
     private static final int EM = 100;
+    /** Height of the sheets' letters, mm: 9.2 points. */
+    private static final double MILLIMETRES = 9.2 * 25.4 / 72;
     private static final Font FALLBACK = new Font(Font.DIALOG, Font.PLAIN, EM);
     /** Parts of a page: what is no text of it, tags, and text. */
     private static final Pattern PIECE = Pattern.compile(
@@ -71,9 +73,10 @@ final class OtherScripts {
         TextLayout layout = new TextLayout(text, FALLBACK, new FontRenderContext(null, true, true));
         double up = layout.getAscent();
         double height = up + layout.getDescent();
-        return fixed("<svg xmlns=\"http://www.w3.org/2000/svg\" style=\"width: %.2fem; height: %.2fem; "
-                + "vertical-align: %.2fem\" viewBox=\"0 %.1f %.1f %.1f\"><path d=\"%s\" fill=\"#1f2d36\"/></svg>",
-                layout.getAdvance() / EM, height / EM, -layout.getDescent() / EM, -up, layout.getAdvance(), height,
+        return fixed("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%.2fmm\" height=\"%.2fmm\" "
+                + "style=\"display: inline-block; vertical-align: %.2fmm\" viewBox=\"0 %.1f %.1f %.1f\"><path d=\"%s\" fill=\"#1f2d36\"/></svg>",
+                MILLIMETRES * layout.getAdvance() / EM, MILLIMETRES * height / EM,
+                -MILLIMETRES * layout.getDescent() / EM, -up, layout.getAdvance(), height,
                 path(layout.getOutline(null)));
     }
 
