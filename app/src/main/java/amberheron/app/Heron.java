@@ -10,6 +10,7 @@ import amberheron.app.home.Home;
 import amberheron.app.home.HomeLog;
 import amberheron.app.session.Session;
 import amberheron.app.session.Threads;
+import amberheron.core.units.Phrase;
 import amberheron.io.UnusableInput;
 import amberheron.io.book.BookAddress;
 import amberheron.io.book.BookProblem;
@@ -17,8 +18,10 @@ import amberheron.io.book.OpenBook;
 import amberheron.io.catalogue.Catalogue;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.text.DecimalFormatSymbols;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.logging.Level;
@@ -62,6 +65,8 @@ public final class Heron {
     }
 
     private static int desktop(Path home, boolean demo, boolean closeAtOnce) {
+        Phrase.decimalComma(DecimalFormatSymbols.getInstance(Locale.getDefault(Locale.Category.FORMAT))
+                .getDecimalSeparator() == ',');
         CompletableFuture<Session> session = CompletableFuture.supplyAsync(() -> {
             HomeLog.start(home);
             return open(home, demo);

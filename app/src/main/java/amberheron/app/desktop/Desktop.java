@@ -7,10 +7,7 @@ import amberheron.app.home.HomeLog;
 import amberheron.app.session.Session;
 import amberheron.app.shell.Paper;
 import amberheron.app.shell.Shell;
-import amberheron.core.units.Phrase;
-import java.text.DecimalFormatSymbols;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
@@ -83,8 +80,6 @@ public final class Desktop extends Application {
         Thread.setDefaultUncaughtExceptionHandler((thread, e) -> uncaught(e));
         Runtime.getRuntime().addShutdownHook(new Thread(this::endedBySystem, "end"));
         loadFonts();
-        Phrase.decimalComma(DecimalFormatSymbols.getInstance(Locale.getDefault(Locale.Category.FORMAT))
-                .getDecimalSeparator() == ',');
         // Laid out at once, seen only where the book keeps one waiting: what every screen needs is loaded while it is being opened.
         Scene waiting = Paper.trouble(say("The book is being opened."),
                 say("Where the server of a shared book does not answer this takes some seconds; then "

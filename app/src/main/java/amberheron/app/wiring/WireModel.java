@@ -389,6 +389,9 @@ public final class WireModel implements StationModel {
     @Override
     public String figure(Session session) {
         Optional<Double> shift = WireRules.shift(session.job().wiring(), session.job().intake().readers());
+        if (shift.isPresent() && session.job().wiring().ground().unproven()) {
+            return say("shift to measure again");
+        }
         boolean source = session.review().wiring().source().filter(p -> p.missing(session.job().electrics()).isEmpty())
                 .isPresent();
         return shift.map(s -> say("%s ground shift", Figures.text(session, new Measure(s, Dimension.VOLTAGE, 3))))

@@ -228,6 +228,9 @@ class WireModelTest {
         act(advice);
         assertThat(session().job().wiring().ground().school()).isEqualTo(GroundSchool.READER);
         assertThat(session().job().wiring().ground().twoWires()).isTrue();
+        assertThat(wire.figure(session())).as("said, not measured").isEqualTo("shift to measure again");
+        assertThat(wire.advice(session()).next().metric()).startsWith("Rewired: measure between the two grounds");
+        ground(session().job().wiring().ground().withDrop(0.0));
         assertThat(wire.figure(session())).isEqualTo("0.000 V ground shift");
         assertThat(wire.advice(session()).next().metric()).startsWith("No line yet for: signal ground to ");
     }
