@@ -337,6 +337,7 @@ class WireLeavesTest extends WindowTest {
         assertThat(session.review().state(Station.WIRE).done()).isFalse();
         assertThat(session.review().findings(Station.WIRE)).filteredOn(f -> f.check().is(WireCheck.GROUND))
                 .extracting(Finding::verdict).containsOnly(Verdict.UNKNOWN);
+        assertThat(session.review().trust()).as("no figure rests on what was only said").isEmpty();
         next();
         Hands.held = true;
         next();

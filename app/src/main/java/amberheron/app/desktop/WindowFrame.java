@@ -11,6 +11,8 @@ import org.jspecify.annotations.Nullable;
 final class WindowFrame {
     private static final double LEAST_WIDTH = 900;
     private static final double LEAST_HEIGHT = 620;
+    /** Room that a window's title takes, more or less, pixels. */
+    private static final double TITLE = 40;
 
     private WindowFrame() {
     }
@@ -25,6 +27,12 @@ final class WindowFrame {
         Frame frame = within(wanted, width, height, room);
         stage.setMinWidth(Math.min(LEAST_WIDTH, room.getWidth()));
         stage.setMinHeight(Math.min(LEAST_HEIGHT, room.getHeight()));
+        if (wanted == null) {
+            // The toolkit puts it in the middle, its title with it.
+            stage.setWidth(frame.width());
+            stage.setHeight(Math.min(frame.height(), room.getHeight() - TITLE));
+            return;
+        }
         stage.setX(frame.x());
         stage.setY(frame.y());
         stage.setWidth(frame.width());

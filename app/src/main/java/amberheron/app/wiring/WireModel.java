@@ -389,7 +389,8 @@ public final class WireModel implements StationModel {
     @Override
     public String figure(Session session) {
         Optional<Double> shift = WireRules.shift(session.job().wiring(), session.job().intake().readers());
-        if (shift.isPresent() && session.job().wiring().ground().unproven()) {
+        GroundPlan ground = session.job().wiring().ground();
+        if (ground.unproven() && ground.cost().isPresent()) {
             return say("shift to measure again");
         }
         boolean source = session.review().wiring().source().filter(p -> p.missing(session.job().electrics()).isEmpty())

@@ -68,7 +68,7 @@ final class Doubts {
             List<CheckPoint> points, boolean agree, boolean airCounts, double rounding) {
         Optional<GroundPlan.Cost> ground = job.wiring().ground().cost();
         boolean covered = agree && points.size() > 1;
-        if (!covered && ground.isEmpty()) {
+        if (!covered && (ground.isEmpty() || job.wiring().ground().unproven())) {
             return Optional.empty();
         }
         List<Uncertainty> doubts = new ArrayList<>();

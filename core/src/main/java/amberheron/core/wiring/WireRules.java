@@ -73,7 +73,8 @@ public final class WireRules {
 
     /** How far the ground moves what a reader is fed, V; empty until it can be told. */
     public static Optional<Double> shift(Wiring wiring, Set<ReaderKind> readers) {
-        return wiring.ground().cost().map(c -> wiring.signals().feelGround(readers) ? c.shift() : 0);
+        return wiring.ground().cost().filter(c -> !wiring.ground().unproven())
+                .map(c -> wiring.signals().feelGround(readers) ? c.shift() : 0);
     }
 
     /** Effect of grounds and input on the volts on their way to the reader; none while it is not known. */
