@@ -39,6 +39,7 @@ class DropTest extends WindowTest {
         drop(file("b.txt", "volts,lambda\n0.5,0.6\n4.5,1.4\n"));
         assertThat(session.at().leaf()).contains(LeafId.SCALE_LAW);
         assertThat(session.job().law().points()).hasSize(2);
+        assertThat(session.job().law().lambdaAt(4.5)).isEqualTo(1.4);
         drop(file("c.txt", "tag,work,colour\n1,power,red\n"));
         assertThat(session.at().station()).isEqualTo(Station.WIRE);
         assertThat(session.job().wiring().harness().chart().wires()).hasSize(1);

@@ -18,7 +18,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** Reads and writes JSON text. Reading is strict and bounded, since documents come by mail. */
 public final class Json {
     /** Greatest size of a document, bytes; a job with thousands of entries takes a few hundred kilobytes. */
-    private static final long MOST_BYTES = 16L << 20;
+    static final long MOST_BYTES = 16L << 20;
     private static final int DEEPEST = 64;
 
     private static final JsonMapper MAPPER = JsonMapper

@@ -36,7 +36,7 @@ public sealed interface ScaleFile {
      * @throws UnusableInput saying where and what was expected
      */
     static ScaleFile read(Path file) {
-        if (TextFiles.name(file).toLowerCase(Locale.ROOT).endsWith(".csv")) {
+        if (isTable(file)) {
             return LawCsv.holdsBoxes(file) ? new OfBoxes(LawCsv.boxes(file)) : new OfLaw(LawCsv.read(file));
         }
         ObjectNode tree = Json.read(file);
@@ -52,6 +52,13 @@ public sealed interface ScaleFile {
         }
         throw new UnusableInput(TextFiles.name(file), "",
                 say("found neither kind (a law) nor form (a reader), expected one of them"));
+    }
+
+    /** Whether it is a table: by its name, or where that says neither, by its first sign. */
+    private static boolean isTable(Path file) {
+        String name = TextFiles.name(file).toLowerCase(Locale.ROOT);
+        return name.endsWith(".csv") || (!name.endsWith(".json")
+                && !TextFiles.read(file, Json.MOST_BYTES).replace("\uFEFF", "").stripLeading().startsWith("{"));
     }
 
     /** The text of a law's own file. */
