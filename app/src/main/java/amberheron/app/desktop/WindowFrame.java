@@ -18,8 +18,7 @@ final class WindowFrame {
     }
 
     /** Puts a window where it was, or in the middle at a usual size; never larger than the screen it is on. */
-    static void apply(Stage stage, @Nullable Frame before, double width, double height) {
-        Frame wanted = before == null ? null : before;
+    static void apply(Stage stage, @Nullable Frame wanted, double width, double height) {
         Rectangle2D room = wanted == null
                 ? Screen.getPrimary().getVisualBounds()
                 : Screen.getScreensForRectangle(wanted.x(), wanted.y(), wanted.width(), wanted.height()).stream()

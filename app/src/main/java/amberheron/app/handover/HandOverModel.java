@@ -143,11 +143,16 @@ public final class HandOverModel implements StationModel {
             String of = check.manifest().job().equals(now.job().id())
                     ? ""
                     : say(" It is of the job %s.", check.manifest().job());
-            return (check.faults().isEmpty()
-                    ? say("✓ Whole: %d files as they were written.", check.manifest().files().size())
-                    : say("▲ Not as it was written: %s", String.join("; ", check.faults()))) + of;
+            return String.join(" ", whole(check), String.join("; ", check.faults())).strip() + of;
         });
         return LeafId.HAND_OVER_PROOF;
+    }
+
+    /** Whether a pack is as it was written. */
+    static String whole(PackCheck check) {
+        return check.faults().isEmpty()
+                ? say("✓ Whole: %d files as they were written.", check.manifest().files().size())
+                : say("▲ Not as it was written.");
     }
 
     private static Stream<Station> unproven(Session session) {

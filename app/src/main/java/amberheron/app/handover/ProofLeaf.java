@@ -122,9 +122,7 @@ final class ProofLeaf implements Leaf {
             });
             return;
         }
-        whole.setText(check.faults().isEmpty()
-                ? say("✓ Whole: %d files as they were written.", check.manifest().files().size())
-                : say("▲ Not as it was written."));
+        whole.setText(HandOverModel.whole(check));
         Parts.styles(whole, "strong", check.faults().isEmpty() ? "agreed" : "wrong");
         LocalDate day = check.manifest().made();
         made.setText(say("Code %s, made %s. The same code stands on every page.", check.manifest().code(),

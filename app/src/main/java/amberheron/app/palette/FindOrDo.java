@@ -3,12 +3,12 @@ package amberheron.app.palette;
 import static amberheron.core.units.Phrase.say;
 
 import amberheron.app.session.Whereabouts;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -51,6 +51,9 @@ public final class FindOrDo extends StackPane {
             CONTAINS
         }
 
+        /** What parts words. */
+        private static final Pattern BREAK = Pattern.compile("[^\\p{L}\\p{N}]+");
+
         /** How well it answers what is typed; empty where a typed word does not occur in it. */
         public Optional<How> answers(String typed) {
             String wanted = typed.toLowerCase(Locale.ROOT).strip();
@@ -80,7 +83,7 @@ public final class FindOrDo extends StackPane {
         }
 
         private static boolean begins(String text, String word) {
-            return Arrays.stream(text.split("[^\\p{L}\\p{N}λ]+", -1)).anyMatch(w -> w.startsWith(word));
+            return BREAK.splitAsStream(text).anyMatch(w -> w.startsWith(word));
         }
     }
 

@@ -51,7 +51,10 @@ public final class Copied {
 
     /** Copies a text at Ctrl+C within a node. */
     public static void onKeys(Node in, Session session, Supplier<String> text) {
-        Runnable copy = () -> text(session, text.get(), text.get());
+        Runnable copy = () -> {
+            String copied = text.get();
+            text(session, copied, copied);
+        };
         onKeys(in, copy, copy);
     }
 }

@@ -294,7 +294,7 @@ public final class EditTable extends VBox {
         for (int row = 0; row < shown.size(); row++) {
             List<Cell> here = Objects.requireNonNull(rows.get(shown.get(row))).cells();
             for (int column = 0; column < here.size(); column++) {
-                if (holds(here.get(column).node(), field)) {
+                if (Parts.within(field, here.get(column).node())) {
                     list.paste(columns, row, column, cells);
                     return;
                 }
@@ -311,15 +311,6 @@ public final class EditTable extends VBox {
     private String text() {
         return Stream.concat(Stream.of(columns.stream().map(Column::name).collect(Collectors.joining("\t"))),
                 IntStream.range(0, shown.size()).mapToObj(this::text)).collect(Collectors.joining("\n"));
-    }
-
-    private static boolean holds(Node cell, Node field) {
-        for (Node n = field; n != null; n = n.getParent()) {
-            if (n.equals(cell)) {
-                return true;
-            }
-        }
-        return false;
     }
 
     private void mark() {

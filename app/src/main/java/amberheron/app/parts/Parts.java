@@ -4,10 +4,12 @@ import amberheron.app.session.Session;
 import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -180,6 +182,19 @@ public final class Parts {
                 e.consume();
             }
         });
+    }
+
+    /** Whether a node is another or lies somewhere in it. */
+    public static boolean within(Node node, Node other) {
+        return Stream.iterate(node, Objects::nonNull, Node::getParent).anyMatch(other::equals);
+    }
+
+    /** Scrolls a pane until a node of its content stands in its middle, as far as that goes. */
+    public static void centre(ScrollPane pane, Node node) {
+        double seen = pane.getViewportBounds().getHeight();
+        double spare = pane.getContent().getLayoutBounds().getHeight() - seen;
+        double middle = pane.getContent().sceneToLocal(node.localToScene(node.getBoundsInLocal())).getCenterY();
+        pane.setVvalue(spare <= 0 ? 0 : Math.clamp((middle - seen / 2) / spare, 0, 1));
     }
 
     /** The node with an id in a tree; null when there is none. Our ids have dots, which a style selector takes for classes. */

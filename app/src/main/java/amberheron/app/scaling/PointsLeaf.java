@@ -116,12 +116,16 @@ final class PointsLeaf implements Leaf {
         }
     }
 
+    /** The point whose row is open. */
+    private Optional<CheckPoint> changed() {
+        return session.job().points().stream().filter(p -> p.id().equals(changing)).findFirst();
+    }
+
     /** Opens the row of a point to be typed anew; of none, closes it. */
     private void change(String id) {
         changing = id;
         Parts.show(fault, "");
-        session.job().points().stream().filter(p -> p.id().equals(id)).findFirst()
-                .ifPresent(p -> again.show(ScaleModel.typed(session, p)));
+        changed().ifPresent(p -> again.show(ScaleModel.typed(session, p)));
         points.write(this::write);
         if (id.isEmpty()) {
             fresh.volts.requestFocus();
@@ -131,7 +135,7 @@ final class PointsLeaf implements Leaf {
     }
 
     private void change() {
-        session.job().points().stream().filter(p -> p.id().equals(changing)).findFirst().ifPresent(p -> {
+        changed().ifPresent(p -> {
             String wrong = model.change(session, p, again.typed(p.engine()));
             if (wrong.isEmpty()) {
                 change("");

@@ -6,9 +6,7 @@ import amberheron.app.session.Session;
 import amberheron.app.session.Whereabouts;
 import java.util.HashMap;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -40,13 +38,9 @@ final class ComingBack {
     void remember(@Nullable Node focused) {
         String id = focused == null ? null : focused.getId();
         if (focused != null && id != null && !focused.getStyleClass().contains("leaf-tab") && session.isOpen()
-                && session.at().view() == Navigation.View.STATION && within(focused)) {
+                && session.at().view() == Navigation.View.STATION && Parts.within(focused, middle)) {
             fields.put(place(), id);
         }
-    }
-
-    private boolean within(Node node) {
-        return Stream.iterate(node, Objects::nonNull, Node::getParent).anyMatch(middle::equals);
     }
 
     /** The leaf shown, or the station where it is one leaf. */

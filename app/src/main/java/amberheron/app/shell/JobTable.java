@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.Function;
+import javafx.beans.InvalidationListener;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
@@ -45,7 +46,6 @@ final class JobTable extends TableView<JobSummary> {
     private final Session session;
     private final Label exactly = Parts.text("", "soft");
     private final ObservableList<JobSummary> rows = FXCollections.observableArrayList();
-
     private List<JobSummary> shown = List.of();
 
     JobTable(Session session) {
@@ -74,8 +74,7 @@ final class JobTable extends TableView<JobSummary> {
                 j -> j.vehicle().isBlank() ? say("vehicle not entered") : j.vehicle());
         TableColumn<JobSummary, String> bay = words(say("Bay"), 54, JobSummary::bay);
         bay.setComparator(NaturalOrder.OF);
-        TableColumn<JobSummary, String> next = words(say("What exactly"), 200,
-                j -> j.fault().isEmpty() ? j.detail() : j.fault());
+        TableColumn<JobSummary, String> next = words(say("What exactly"), 200, JobTable::exactly);
         number.setMaxWidth(110);
         vehicle.setMaxWidth(300);
         waits.setMaxWidth(200);
@@ -103,9 +102,14 @@ final class JobTable extends TableView<JobSummary> {
                 sortBy(getColumns().get(at));
             }
         });
+        InvalidationListener resized = o -> fit();
+        // It leaves the scene and comes back whenever another view is shown.
         sceneProperty().addListener((o, was, now) -> {
+            if (was != null) {
+                was.heightProperty().removeListener(resized);
+            }
             if (now != null) {
-                now.heightProperty().addListener((p, before, height) -> fit());
+                now.heightProperty().addListener(resized);
                 fit();
             }
         });
@@ -146,7 +150,11 @@ final class JobTable extends TableView<JobSummary> {
         JobSummary of = picked != null || rows.isEmpty() ? picked : getItems().getFirst();
         Parts.show(exactly, of == null || getWidth() >= ROOMY
                 ? ""
-                : say("%s: %s", of.id(), of.fault().isEmpty() ? of.detail() : of.fault()));
+                : say("%s: %s", of.id(), exactly(of)));
+    }
+
+    private static String exactly(JobSummary job) {
+        return job.fault().isEmpty() ? job.detail() : job.fault();
     }
 
     /** As many rows as there is room for. */

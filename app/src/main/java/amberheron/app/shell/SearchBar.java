@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -110,17 +111,9 @@ final class SearchBar extends HBox {
         }
     }
 
-    /** Scrolls to a place: the pane that it is in hears of the focus, which stays here. */
-    private void bring(Node node) {
-        for (Node n = node; n != null; n = n.getParent()) {
-            Parent clip = n.getParent() == null ? null : n.getParent().getParent();
-            if (clip != null && clip.getParent() instanceof ScrollPane pane) {
-                double spare = n.getLayoutBounds().getHeight() - pane.getViewportBounds().getHeight();
-                double top = n.sceneToLocal(node.localToScene(node.getBoundsInLocal())).getCenterY();
-                pane.setVvalue(
-                        spare <= 0 ? 0 : Math.clamp((top - pane.getViewportBounds().getHeight() / 2) / spare, 0, 1));
-                return;
-            }
-        }
+    /** Scrolls to a place; the focus stays here. */
+    private static void bring(Node node) {
+        Stream.iterate(node, Objects::nonNull, Node::getParent).filter(ScrollPane.class::isInstance).findFirst()
+                .ifPresent(pane -> Parts.centre((ScrollPane) pane, node));
     }
 }

@@ -42,17 +42,6 @@ import org.jspecify.annotations.Nullable;
 
 /** The whole window: four things that are always there, and the middle that changes. */
 public final class Shell {
-    private static final double PATH = 242;
-    private static final double REASONS = 268;
-    /** Width of the window below which the columns at the sides leave more to the middle, pixels. */
-    private static final double NARROW = 1150;
-    private static final double PATH_NARROW = 200;
-    private static final double REASONS_NARROW = 210;
-    /** Width of the window from which there is room for more at the sides too, pixels. */
-    private static final double WIDE = 1600;
-    private static final double PATH_WIDE = 290;
-    private static final double REASONS_WIDE = 370;
-    private static final double FONT = 14;
     private static final KeyCombination PASTE = new KeyCodeCombination(KeyCode.V, KeyCombination.SHORTCUT_DOWN);
     /** Time within which the key for what is next does nothing again, ns: held, it would rush on unread. */
     private static final long BETWEEN = 700_000_000;
@@ -91,17 +80,12 @@ public final class Shell {
     private final ArmView armView;
     private final BorderPane desk;
     private boolean arm;
-    private @Nullable Sized sized;
+    private final Sides sides;
     private boolean stale;
     private boolean refreshing;
     private final ComingBack back;
     private final LongSupplier nanos;
-    private boolean pressed;
     private long lastNext;
-
-    /** Size of words and window for which the columns at the sides were laid out. */
-    private record Sized(int percent, double path, double reasons) {
-    }
 
     /** The window's content on a session. */
     public Shell(Session session, List<StationPlug<?>> stations) {
@@ -117,6 +101,7 @@ public final class Shell {
     public Shell(Session session, List<StationPlug<?>> stations, @Nullable Runnable demo, LongSupplier nanos) {
         this.session = session;
         this.nanos = nanos;
+        lastNext = nanos.getAsLong() - BETWEEN;
         this.demo = demo;
         stations.forEach(plug -> plugs.put(plug.station(), plug));
         session.listeners().onTouch(() -> stale = true);
@@ -127,6 +112,7 @@ public final class Shell {
         band = new JobBand(session, this::find);
         path = new SignalPath(session, s -> plug(s).model());
         reasons = new Reasons(session, f -> guide.open("methods", f.source().citation()));
+        sides = new Sides(session, root, path, reasons);
         rule = new RuleView(session);
         palette = new FindOrDo(this::hits, session.where());
         tour = new Tour(List.of(path, reasons, rule), session.preferences()::tour);
@@ -157,7 +143,7 @@ public final class Shell {
         dropped.onto(root);
         // What is typed into stays in view when a notice takes room.
         scroll.viewportBoundsProperty().addListener((o, was, now) -> reveal(focusOwner()));
-        root.widthProperty().addListener((o, was, now) -> size());
+        root.widthProperty().addListener((o, was, now) -> sides.fit());
         // Several changes in a row are drawn once.
         session.listeners().onChange(this::refreshSoon);
         session.listeners().onSaved(this::saved);
@@ -223,19 +209,15 @@ public final class Shell {
 
     /** Scrolls the middle so that what is to be typed into is on screen. */
     private void reveal(@Nullable Node node) {
-        if (node == null) {
+        if (node == null || !Parts.within(node, middle)) {
             return;
         }
-        for (Node n = node; n != null; n = n.getParent()) {
-            if (n.equals(middle)) {
-                var at = middle.sceneToLocal(node.localToScene(node.getBoundsInLocal()));
-                double seen = scroll.getViewportBounds().getHeight();
-                double spare = middle.getHeight() - seen;
-                double top = scroll.getVvalue() * spare;
-                if (spare > 0 && (at.getMinY() < top || at.getMaxY() > top + seen)) {
-                    scroll.setVvalue(Math.clamp((at.getCenterY() - seen / 2) / spare, 0, 1));
-                }
-            }
+        var at = middle.sceneToLocal(node.localToScene(node.getBoundsInLocal()));
+        double seen = scroll.getViewportBounds().getHeight();
+        double spare = middle.getHeight() - seen;
+        double top = scroll.getVvalue() * spare;
+        if (spare > 0 && (at.getMinY() < top || at.getMaxY() > top + seen)) {
+            Parts.centre(scroll, node);
         }
     }
 
@@ -357,9 +339,8 @@ public final class Shell {
     /** Does what is next, once for each press of its key: what a person vouches for is only brought. */
     private void next() {
         long now = nanos.getAsLong();
-        boolean held = pressed && now - lastNext < BETWEEN;
+        boolean held = now - lastNext < BETWEEN;
         lastNext = now;
-        pressed = true;
         Advice.Action action = advice().action();
         if (action == null || held) {
             return;
@@ -439,7 +420,7 @@ public final class Shell {
             scroll.setVvalue(0);
         }
         Parts.style(root, "dark", session.preferences().dark());
-        size();
+        sides.fit();
         Parts.style(root, "arm", arm);
         desk.setCenter(arm ? armView : scroll);
         Parts.show(above, !arm);
@@ -463,27 +444,6 @@ public final class Shell {
                     say("%s%sAmber Heron", session.isOpen() ? session.job().id() + " · " : "",
                             session.preferences().shop().demo() ? say("demo book · ") : ""));
         }
-    }
-
-    /** The columns at the sides grow with the words, half as much: the middle needs the room more. */
-    private void size() {
-        int percent = session.preferences().textSize();
-        boolean narrow = root.getWidth() > 0 && root.getWidth() < NARROW;
-        boolean roomy = root.getWidth() >= WIDE;
-        Sized now = new Sized(percent, narrow ? PATH_NARROW : roomy ? PATH_WIDE : PATH,
-                narrow ? REASONS_NARROW : roomy ? REASONS_WIDE : REASONS);
-        if (!now.equals(sized)) {
-            sized = now;
-            root.setStyle(percent == 100 ? "" : "-fx-font-size: " + FONT * percent / 100 + "px;");
-            double wider = (100 + percent) / 200.0;
-            wide(path, wider * now.path());
-            wide(reasons, wider * now.reasons());
-        }
-    }
-
-    private static void wide(Region side, double width) {
-        side.setPrefWidth(width);
-        side.setMinWidth(width);
     }
 
     /** Refreshes what changes when a save or a task has gone on. */

@@ -48,11 +48,9 @@ public record Entries(Map<String, String> drafts, Map<String, Origin> origins) {
 
     /** Notes that a field was cleared. */
     public Entries cleared(Address field) {
-        Map<String, String> less = new TreeMap<>(drafts);
-        less.remove(field.key());
         Map<String, Origin> fewer = new TreeMap<>(origins);
         fewer.remove(field.key());
-        return new Entries(less, fewer);
+        return new Entries(withoutDraft(field).drafts, fewer);
     }
 
     /** Notes that a value was entered. */

@@ -112,7 +112,7 @@ record LawRows(List<Point> points, @Nullable Quantity quantity) {
                         + "for all", i / 2 + 1));
             }
             quantity = named == null ? quantity : named;
-            boolean milli = volts.unit() == null && !heads.isEmpty() && heads.contains(Unit.MILLIVOLT);
+            boolean milli = volts.unit() == null && heads.contains(Unit.MILLIVOLT);
             points.add(new Point(milli ? volts.value() / MILLI : volts.inVolts(), mixture.value()));
         }
         return new LawRows(points, quantity);
@@ -160,7 +160,8 @@ record LawRows(List<Point> points, @Nullable Quantity quantity) {
             return true;
         }
         // Commas and blanks alone: whichever reading makes rows of it.
-        return numbers(text, true, 0).size() % 2 == 0 && numbers(text, true, 0).size() >= 4;
+        int decimals = numbers(text, true, 0).size();
+        return decimals % 2 == 0 && decimals >= 4;
     }
 
     private static List<Figure> numbers(String text, boolean comma, int begins) {
